@@ -1,0 +1,3 @@
+export * from './plant';
+export * from './air-of';
+export * from './clock-of';

@@ -1,0 +1,61 @@
+import { CATALOGUE, METHOD, methodOf, type Piece, type Taxon, type TaxonMethod } from '../botany';
+import type { Batch, State } from '../journal';
+
+/** A plant as the grower names it, with the figures that stand for it. */
+export interface Plant {
+  readonly id: string;
+  readonly name: string;
+  readonly taxon: Taxon;
+  /** The library taxon whose figures an own taxon borrows; null where they are its own. */
+  readonly like: string | null;
+}
+
+const BY_ID: ReadonlyMap<string, Taxon> = new Map(CATALOGUE.map((t) => [t.id, t]));
+
+/** The plant with this id, from the library or of the grower's own making; null if nobody knows it. */
+export function plantOf(state: State, id: string): Plant | null {
+  const taxon = BY_ID.get(id);
+  if (taxon) return { id, name: taxon.name, taxon, like: null };
+  const own = state.ownTaxa.get(id);
+  const like = own?.like === undefined ? undefined : BY_ID.get(own.like);
+  if (!own || !like) return null;
+  return { id, name: own.name ?? 'Unnamed plant', taxon: like, like: like.name };
+}
+
+/** All plants that can be chosen, own ones first. */
+export function plants(state: State): readonly Plant[] {
+  const own = [...state.ownTaxa.keys()].map((id) => plantOf(state, id));
+  const library = CATALOGUE.map((taxon) => plantOf(state, taxon.id));
+  return [...own, ...library].filter((p): p is Plant => p !== null);
+}
+
+/** What the library knows of propagating this batch's plant this way. */
+export function figuresOf(state: State, batch: Batch): TaxonMethod | null {
+  const plant = plantOf(state, batch.taxon);
+  return plant ? (methodOf(plant.taxon, batch.method) ?? null) : null;
+}
+
+export function pieceOf(state: State, batch: Batch): Piece {
+  return figuresOf(state, batch)?.piece ?? METHOD[batch.method].piece;
+}
+
+/** `Echeveria leaves`: genus and pieces, as one says it at the bench. */
+export function batchTitle(state: State, batch: Batch): string {
+  const name = plantOf(state, batch.taxon)?.name ?? 'Unknown plant';
+  const method = METHOD[batch.method];
+  return `${name.split(' ')[0]} ${batch.count === 1 ? method.one : method.many}`;
+}
+
+/** Letters and digits that are not mistaken for one another when written on a stake. */
+const CODE_SIGNS = '234679ACDEFGHJKMNPQRTUVWXYZ';
+
+/** A short code to write on the label, `ECH-7K4`: from the plant and the batch's id, so it never changes. */
+export function batchCode(state: State, batch: Batch): string {
+  const name = plantOf(state, batch.taxon)?.name ?? 'XXX';
+  let hash = 2166136261;
+  for (const char of batch.id) hash = Math.imul(hash ^ char.charCodeAt(0), 16777619);
+  let code = '';
+  for (let rest = hash >>> 0; code.length < 3; rest = Math.floor(rest / CODE_SIGNS.length))
+    code += CODE_SIGNS[rest % CODE_SIGNS.length]!;
+  return `${name.slice(0, 3).toUpperCase()}-${code}`;
+}

@@ -1,0 +1,6 @@
+export * from './evidence';
+export * from './method';
+export * from './taxon';
+export * from './catalogue';
+export * from './season';
+export * from './find';

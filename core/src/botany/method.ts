@@ -1,0 +1,142 @@
+/** The ways of propagating that the bench knows. */
+export const METHODS = [
+  'leaf',
+  'leaf-section',
+  'crown',
+  'segment',
+  'trailing',
+  'branch',
+  'pad',
+  'column',
+  'offset',
+  'rooted-offset',
+  'division',
+  'plantlet',
+] as const;
+
+export type MethodId = (typeof METHODS)[number];
+
+/** What the piece looks like above the soil line: the shape its mark is drawn in. */
+export const PIECES = [
+  'leaf',
+  'crown',
+  'segment',
+  'strap',
+  'ball',
+  'pad',
+  'column',
+  'offset',
+  'trailing',
+] as const;
+
+export type Piece = (typeof PIECES)[number];
+
+export interface Method {
+  readonly id: MethodId;
+  readonly name: string;
+  /** The pieces it gives: one, many. */
+  readonly one: string;
+  readonly many: string;
+  readonly piece: Piece;
+  /** What to mind when taking it. Common practice, no source. */
+  readonly rule: string;
+}
+
+export const METHOD: Readonly<Record<MethodId, Method>> = {
+  leaf: {
+    id: 'leaf',
+    name: 'Leaf',
+    one: 'leaf',
+    many: 'leaves',
+    piece: 'leaf',
+    rule: 'A mature leaf from low on the stem, twisted off whole at its base; laid on the surface, hollow side up.',
+  },
+  'leaf-section': {
+    id: 'leaf-section',
+    name: 'Leaf section',
+    one: 'section',
+    many: 'sections',
+    piece: 'strap',
+    rule: 'Mark every section with an arrow before the first cut: the end nearer the base goes down.',
+  },
+  crown: {
+    id: 'crown',
+    name: 'Crown',
+    one: 'crown',
+    many: 'crowns',
+    piece: 'crown',
+    rule: 'Strip the lowest one or two leaf pairs for 2–3 cm of bare stem.',
+  },
+  segment: {
+    id: 'segment',
+    name: 'Stem segment',
+    one: 'segment',
+    many: 'segments',
+    piece: 'segment',
+    rule: 'Two or three nodes or more, the right way up, one node at least under the surface.',
+  },
+  trailing: {
+    id: 'trailing',
+    name: 'Trailing stem',
+    one: 'trail',
+    many: 'trails',
+    piece: 'trailing',
+    rule: '10 cm or more, at least three bare nodes under the surface or coiled on top.',
+  },
+  branch: {
+    id: 'branch',
+    name: 'Branch cutting',
+    one: 'branch',
+    many: 'branches',
+    piece: 'segment',
+    rule: 'From a side branch, not the leader; leaves off; firm the medium hard round it.',
+  },
+  pad: {
+    id: 'pad',
+    name: 'Pad or joint',
+    one: 'pad',
+    many: 'pads',
+    piece: 'pad',
+    rule: 'Cut at the joint, never across a pad.',
+  },
+  column: {
+    id: 'column',
+    name: 'Column',
+    one: 'column',
+    many: 'columns',
+    piece: 'column',
+    rule: 'Bevel the rim round the cut, so that the wound dries inward and not up.',
+  },
+  offset: {
+    id: 'offset',
+    name: 'Offset, unrooted',
+    one: 'offset',
+    many: 'offsets',
+    piece: 'offset',
+    rule: 'Wait for a third of the mother’s size; one clean cut, then shallow beats deep.',
+  },
+  'rooted-offset': {
+    id: 'rooted-offset',
+    name: 'Offset with roots',
+    one: 'offset',
+    many: 'offsets',
+    piece: 'offset',
+    rule: 'Comes away with its own roots: pot at once, at the depth it had.',
+  },
+  division: {
+    id: 'division',
+    name: 'Division',
+    one: 'division',
+    many: 'divisions',
+    piece: 'offset',
+    rule: 'Find where the clump parts by itself; cut only the connection, keep the roots.',
+  },
+  plantlet: {
+    id: 'plantlet',
+    name: 'Plantlet',
+    one: 'plantlet',
+    many: 'plantlets',
+    piece: 'offset',
+    rule: 'Take those with two or three roots; set on the surface and mist.',
+  },
+};

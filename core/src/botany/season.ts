@@ -1,0 +1,39 @@
+import type { Taxon, Window } from './taxon';
+
+export type SeasonState = 'active' | 'marginal' | 'resting';
+
+export interface Season {
+  readonly state: SeasonState;
+  readonly reason: string;
+}
+
+/** Degrees outside the band that still give some growth. Working assumption; 2–5 make sense. */
+const MARGIN_C = 3;
+
+/** Whether a plant grows in air of this mean temperature, °C, with the reason in words. */
+export function seasonAt(taxon: Taxon, tempC: number): Season {
+  const { fromC, toC } = taxon.season;
+  const outside = tempC < fromC ? fromC - tempC : tempC > toC ? tempC - toC : 0;
+  const side = tempC < fromC ? 'too cool' : 'too warm';
+  if (outside === 0) return { state: 'active', reason: 'in its growing band' };
+  return outside <= MARGIN_C
+    ? { state: 'marginal', reason: `a little ${side} to grow well` }
+    : { state: 'resting', reason: `${side} to grow: roots will wait` };
+}
+
+/** Growth doubles with ten degrees. Working assumption; 1.7–2.5 make sense. */
+const Q10 = 2;
+const WINDOW_TEMP_C = 22;
+/** Warmer than this roots nothing sooner; colder than this the stretch says nothing any more. */
+const WARMEST_C = 28;
+const COLDEST_C = 6;
+
+/**
+ * A window stretched from 22 °C to the air it happens in.
+ * @returns days from the cut, whole
+ */
+export function windowAt(window: Window, tempC: number): { from: number; to: number } {
+  const held = Math.min(Math.max(tempC, COLDEST_C), WARMEST_C);
+  const stretch = Q10 ** ((WINDOW_TEMP_C - held) / 10);
+  return { from: Math.round(window.from * stretch), to: Math.round(window.to * stretch) };
+}

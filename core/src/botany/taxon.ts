@@ -1,0 +1,70 @@
+import * as z from 'zod';
+import { TISSUES } from '../wound';
+import { evidenceSchema } from './evidence';
+import { METHODS, PIECES } from './method';
+
+/** A span of days from the cut, at 22 °C in season. */
+export const windowSchema = z
+  .object({ from: z.int().positive(), to: z.int().positive(), evidence: evidenceSchema })
+  .refine((w) => w.from <= w.to, 'a window must not end before it begins');
+
+export const taxonMethodSchema = z.object({
+  method: z.enum(METHODS),
+  worth: z.enum(['good', 'poor']),
+  why: z.string().optional(),
+  /** The shape of its mark, where it differs from the method's usual one. */
+  piece: z.enum(PIECES).optional(),
+  /** Null where nothing is cut that could rot: then there is no gate. */
+  wound: z
+    .object({
+      tissue: z.enum(TISSUES),
+      widthMm: z.number().positive(),
+      thicknessMm: z.number().positive().optional(),
+      evidence: evidenceSchema,
+    })
+    .nullable(),
+  roots: windowSchema,
+  pups: windowSchema.nullable(),
+  /** Mean chance of success and how many cuttings that opinion is worth. */
+  success: z.object({
+    mean: z.number().gt(0).lt(1),
+    worth: z.number().positive(),
+    evidence: evidenceSchema,
+  }),
+});
+
+export const HAZARDS = [
+  'latex',
+  'oxalate',
+  'irritant sap',
+  'poisonous',
+  'spines',
+  'glochids',
+] as const;
+
+export const taxonSchema = z.object({
+  id: z.string().regex(/^[a-z-]+$/),
+  name: z.string().min(1),
+  family: z.string().min(1),
+  common: z.array(z.string()).readonly(),
+  synonyms: z.array(z.string()).readonly(),
+  /** Mean °C between which it grows; the season follows from the place, never from month names. */
+  season: z.object({
+    grower: z.enum(['summer', 'winter', 'either']),
+    fromC: z.number(),
+    toC: z.number(),
+    evidence: evidenceSchema,
+  }),
+  methods: z.array(taxonMethodSchema).min(1).readonly(),
+  /** Methods growers try that do not work, and why. */
+  not: z.array(z.object({ method: z.enum(METHODS), why: z.string() })).readonly(),
+  hazards: z
+    .array(z.object({ kind: z.enum(HAZARDS), part: z.string(), evidence: evidenceSchema }))
+    .readonly(),
+  law: z.array(z.enum(['cites', 'weed', 'rights'])).readonly(),
+});
+
+export type Window = z.infer<typeof windowSchema>;
+export type TaxonMethod = z.infer<typeof taxonMethodSchema>;
+export type Hazard = (typeof HAZARDS)[number];
+export type Taxon = z.infer<typeof taxonSchema>;

@@ -1,0 +1,2 @@
+export * from './humidity';
+export * from './air';

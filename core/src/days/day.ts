@@ -1,0 +1,48 @@
+/**
+ * A grower's calendar day, `YYYY-MM-DD`. It has no time zone: the day a wound was looked at stays
+ * that day wherever the journal is opened later.
+ */
+export type Day = string;
+
+const SHAPE = /^(\d{4})-(\d{2})-(\d{2})$/;
+const MS_PER_DAY = 86_400_000;
+
+/** True only for a day that exists: 2026-02-30 has the shape and is still refused. */
+export function isDay(text: string): boolean {
+  const parts = SHAPE.exec(text);
+  if (!parts) return false;
+  const [, y, m, d] = parts.map(Number);
+  const date = new Date(Date.UTC(y!, m! - 1, d));
+  // Date.UTC reads the years 0–99 as 1900–1999; the round trip refuses them.
+  return date.toISOString().slice(0, 10) === text;
+}
+
+/**
+ * Whole days since 1970-01-01. Counted in UTC, so a daylight-saving night is one day like any other.
+ * @throws RangeError if `day` is not a calendar day
+ */
+export function dayNumber(day: Day): number {
+  const ms = Date.UTC(+day.slice(0, 4), +day.slice(5, 7) - 1, +day.slice(8, 10));
+  if (Number.isNaN(ms)) throw new RangeError(`day must be YYYY-MM-DD, got ${day}`);
+  return ms / MS_PER_DAY;
+}
+
+/** The day that lies `number` whole days after 1970-01-01. */
+export function dayFromNumber(number: number): Day {
+  return new Date(number * MS_PER_DAY).toISOString().slice(0, 10);
+}
+
+export function addDays(day: Day, days: number): Day {
+  return dayFromNumber(dayNumber(day) + days);
+}
+
+/** Days from `from` to `to`; negative if `to` lies before. */
+export function daysBetween(from: Day, to: Day): number {
+  return dayNumber(to) - dayNumber(from);
+}
+
+/** 0 = Monday … 6 = Sunday. */
+export function weekday(day: Day): number {
+  // 1970-01-01 was a Thursday.
+  return (((dayNumber(day) + 3) % 7) + 7) % 7;
+}

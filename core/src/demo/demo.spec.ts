@@ -1,0 +1,55 @@
+import { EMPTY_STATE, fold } from '../journal';
+import { readJournal, writeJournal } from '../formats';
+import { roundOn } from '../round';
+import { countLedger } from '../stats';
+import { plantOf } from '../bench';
+import { demoJournal } from '.';
+
+const TODAY = '2026-11-24';
+const entries = demoJournal(TODAY);
+const state = fold(entries);
+
+describe('the demo', () => {
+  it('is a good journal without contradictions', () => {
+    const read = readJournal(writeJournal(entries), EMPTY_STATE);
+    expect(read.ok ? [] : read.problems).toEqual([]);
+    for (const batch of state.batches.values()) expect(batch.conflicts).toEqual([]);
+  });
+
+  it('tells the same story on any day, so that it never ages', () => {
+    const other = fold(demoJournal('2031-07-02'));
+    for (const [id, batch] of state.batches)
+      expect(other.batches.get(id)).toMatchObject({ counts: batch.counts, stage: batch.stage });
+  });
+
+  it('has about 25 batches over 14 months in all states, nothing in the future but a plan', () => {
+    const batches = [...state.batches.values()];
+    expect(batches.length).toBeGreaterThanOrEqual(25);
+    expect(new Set(batches.map((b) => b.stage)).size).toBe(5);
+    expect(batches.some((b) => b.cutOn < '2025-10-15')).toBe(true);
+    for (const e of entries) expect(e.day <= TODAY).toBe(true);
+    for (const b of batches) expect(plantOf(state, b.taxon)).not.toBeNull();
+  });
+
+  it('gives the round something in every band', () => {
+    const round = roundOn(state, TODAY);
+    expect(new Set(round.leave.map((i) => i.kind))).toEqual(new Set(['gate', 'rooting']));
+    expect(round.look.length).toBeGreaterThan(2);
+    expect(new Set(round.do.map((i) => i.kind)).size).toBeGreaterThanOrEqual(3);
+  });
+
+  it('loses cuttings to causes that differ by method', () => {
+    const rot = (method: string): number => {
+      const c = countLedger(
+        [...state.batches.values()].filter((b) => b.method === method && b.stage === 'done'),
+      );
+      return c.rotted / c.stuck;
+    };
+    expect(rot('rooted-offset')).toBe(0);
+    expect(rot('column')).toBeGreaterThan(rot('crown'));
+    const breaches = [...state.batches.values()].flatMap((b) =>
+      b.waterings.filter((w) => w.breach),
+    );
+    expect(breaches.length).toBeGreaterThanOrEqual(2);
+  });
+});

@@ -1,0 +1,257 @@
+import { clockOf, figuresOf } from '../bench';
+import { windowAt } from '../botany';
+import { addDays, daysBetween, type Day } from '../days';
+import {
+  fold,
+  NO_COUNTS,
+  type BatchFields,
+  type Counts,
+  type Entry,
+  type KnownEntry,
+} from '../journal';
+import { nextLook, POT_ON_DAYS } from '../round';
+import { randomFrom } from './random';
+import { DEMO_BATCHES, DEMO_MOTHERS, DEMO_SPACES, type DemoBatch, type DemoSpace } from './story';
+
+const DEVICE = 'demo';
+const READINGS_BACK = 420;
+
+type Distribute<T> = T extends unknown ? Omit<T, 'id' | 'at' | 'by'> : never;
+type Draft = Distribute<KnownEntry>;
+
+/**
+ * The demo journal as it stands on a day: the same story whatever the day, told backwards from it.
+ * Deterministic; no clock and no randomness but a fixed seed.
+ */
+export function demoJournal(today: Day): readonly Entry[] {
+  const drafts: Draft[] = [
+    ...DEMO_SPACES.map((space) => spacePut(space, today)),
+    ...DEMO_SPACES.flatMap((space, i) => readings(space, i, today)),
+    ...DEMO_MOTHERS.map((m): Draft => ({
+      kind: 'put',
+      record: 'mother',
+      day: addDays(today, -Math.min(m.daysAgo, READINGS_BACK)),
+      key: m.id,
+      fields: {
+        name: m.name,
+        taxon: m.taxon,
+        provenance: m.provenance,
+        permission: m.permission,
+        since: addDays(today, -m.daysAgo),
+      },
+    })),
+  ];
+  const setting = stamped(drafts);
+  const life = DEMO_BATCHES.flatMap((batch, i) => batchLife(batch, i, today, setting));
+  return stamped([...drafts, ...life]);
+}
+
+/** Ids and stamps in the order of days, as if each had been written on its day. */
+function stamped(drafts: readonly Draft[]): readonly Entry[] {
+  return drafts
+    .map((draft, i) => ({ draft, i }))
+    .sort((a, b) => (a.draft.day < b.draft.day ? -1 : a.draft.day > b.draft.day ? 1 : a.i - b.i))
+    .map(({ draft }, n) => ({
+      ...draft,
+      id: `demo-${n}`,
+      at: `${draft.day}T08:00:00.000Z~${n.toString(16).padStart(4, '0')}`,
+      by: DEVICE,
+    }));
+}
+
+function spacePut(space: DemoSpace, today: Day): Draft {
+  const { id, name, light, tempC, rh } = space;
+  return {
+    kind: 'put',
+    record: 'space',
+    day: addDays(today, -READINGS_BACK),
+    key: id,
+    fields: { name, light, tempC, rh },
+  };
+}
+
+/** A reading every third day, wandering around the space's usual air. */
+function readings(space: DemoSpace, seed: number, today: Day): readonly Draft[] {
+  const random = randomFrom(1000 + seed);
+  const entries: Draft[] = [];
+  let drift = 0;
+  for (let ago = READINGS_BACK; ago >= 0; ago -= ago > 14 ? 3 : 1) {
+    drift = 0.8 * drift + (random() - 0.5) * 2;
+    entries.push({
+      kind: 'air',
+      day: addDays(today, -ago),
+      space: space.id,
+      tempC: round(space.tempC + drift, 1),
+      rh: round(Math.min(0.92, space.rh - drift * 0.02 + (random() - 0.5) * 0.06), 2),
+    });
+  }
+  return entries;
+}
+
+function batchLife(
+  story: DemoBatch,
+  seed: number,
+  today: Day,
+  setting: readonly Entry[],
+): readonly Draft[] {
+  const cutOn = addDays(today, -story.daysAgo);
+  const at = (dayAfterCut: number): Day => addDays(cutOn, dayAfterCut);
+  const mother = DEMO_MOTHERS.find((m) => m.id === story.mother)!;
+  const fields: BatchFields = {
+    mother: mother.id,
+    taxon: mother.taxon,
+    method: story.method,
+    count: story.count,
+    cutOn,
+    school: story.school,
+    callusAt: story.school === 'straight-in' ? 'medium' : 'rack',
+    space: story.space,
+    callusSpace: story.callusSpace,
+    place: story.place,
+    columns: story.columns,
+    widthMm: story.widthMm,
+    disinfectant: 'alcohol',
+    medium: 'Two parts pumice, one part fine grit',
+  };
+  const put: Draft = {
+    kind: 'put',
+    record: 'batch',
+    day: cutOn < today ? cutOn : today,
+    key: story.id,
+    fields,
+  };
+  if (story.daysAgo < 0) return [put];
+
+  const life: Draft[] = [put, { kind: 'cut', day: cutOn, batch: story.id }];
+  const observe = (draft: Draft): void => {
+    if (draft.day <= today) life.push(draft);
+  };
+  for (const touch of story.touches ?? [])
+    observe({ kind: 'inspected', day: at(touch.day), batch: story.id, seen: touch.seen });
+
+  const known = fold([...setting, ...stamped(life)]);
+  const batch = known.batches.get(story.id)!;
+  const clock = clockOf(known, batch);
+  const stick = story.unstuck ? null : clock ? clock.stickOn : cutOn;
+  if (stick === null || stick > today) return life;
+  observe({ kind: 'stuck', day: stick, batch: story.id });
+  if (story.breach)
+    observe({
+      kind: 'watered',
+      day: at(story.breach.day),
+      batch: story.id,
+      how: 'misted',
+      breach: story.breach.reason,
+    });
+  if (story.note) observe({ kind: 'note', day: at(16), batch: story.id, text: story.note });
+  if (story.dryStill) return life;
+  const gate = clock === null ? cutOn : clock.gate.state === 'dated' ? clock.gate.opens : null;
+  if (gate === null || gate > today) return life;
+  for (let day = gate < stick ? stick : gate; day <= today; day = addDays(day, 9))
+    observe({ kind: 'watered', day, batch: story.id, how: 'poured' });
+  return [...life, ...tallies(story, seed, today, setting, life)];
+}
+
+/** Looks as the Round asks for them, at cuttings whose fate was drawn beforehand. */
+function tallies(
+  story: DemoBatch,
+  seed: number,
+  today: Day,
+  setting: readonly Entry[],
+  life: readonly Draft[],
+): readonly Draft[] {
+  const first = fold([...setting, ...stamped(life)]);
+  const figures = figuresOf(first, first.batches.get(story.id)!)!;
+  const { tempC } = DEMO_SPACES.find((s) => s.id === story.space)!;
+  const roots = windowAt(figures.roots, tempC);
+  const pups = figures.pups && windowAt(figures.pups, tempC);
+  const fates = drawFates(story, seed, roots, pups);
+  const lastLook = addDays(today, -(story.countGap ?? 0));
+
+  const entries: Draft[] = [];
+  let potted = 0;
+  for (let look = 0; look < 14; look++) {
+    const state = fold([...setting, ...stamped([...life, ...entries])]);
+    const batch = state.batches.get(story.id)!;
+    const due = nextLook(state, batch, figures);
+    if (due === null || due.day >= lastLook) break;
+    const age = daysBetween(batch.cutOn, due.day);
+    entries.push({ kind: 'tally', day: due.day, batch: story.id, counts: countsAt(fates, age) });
+    if (story.pottedShare === undefined) continue;
+    const ready = Math.floor(
+      fates.filter((f) => f.kind === 'lives' && age >= (f.pupDay ?? f.rootDay) + POT_ON_DAYS)
+        .length * story.pottedShare,
+    );
+    if (ready <= potted) continue;
+    entries.push({ kind: 'potted', day: due.day, batch: story.id, count: ready - potted });
+    potted = ready;
+  }
+  const endDay = addDays(today, -story.daysAgo + 2 * (pups?.to ?? roots.to));
+  if (story.pottedShare !== undefined && endDay < addDays(today, -20)) {
+    const alive = fates.filter((f) => f.kind === 'lives').length;
+    const rest = Math.floor(alive * story.pottedShare) - potted;
+    if (rest > 0) entries.push({ kind: 'potted', day: endDay, batch: story.id, count: rest });
+    entries.push({ kind: 'ended', day: endDay, batch: story.id });
+  }
+  return entries;
+}
+
+type Fate =
+  | { readonly kind: 'lives'; readonly rootDay: number; readonly pupDay: number | null }
+  | { readonly kind: 'rotted' | 'dried' | 'lost'; readonly day: number }
+  | { readonly kind: 'sits' };
+
+interface Span {
+  readonly from: number;
+  readonly to: number;
+}
+
+function drawFates(
+  story: DemoBatch,
+  seed: number,
+  roots: Span,
+  pups: Span | null,
+): readonly Fate[] {
+  const random = randomFrom(seed + 7);
+  const { rot = 0, dry = 0, other = 0, sit = 0 } = story.fate;
+  const share = (s: number): number => Math.round(s * story.count);
+  const within = ({ from, to }: Span): number =>
+    Math.round(from + (to - from) * (random() + random()) * 0.55);
+  const kinds: Fate['kind'][] = [
+    ...Array<'rotted'>(share(rot)).fill('rotted'),
+    ...Array<'dried'>(share(dry)).fill('dried'),
+    ...Array<'lost'>(share(other)).fill('lost'),
+    ...Array<'sits'>(share(sit)).fill('sits'),
+  ];
+  return Array.from({ length: story.count }, (_, i): Fate => {
+    const kind = kinds[i] ?? 'lives';
+    switch (kind) {
+      case 'lives': {
+        const rootDay = within(roots);
+        return { kind, rootDay, pupDay: pups && Math.max(rootDay + 4, within(pups)) };
+      }
+      case 'rotted':
+        return { kind, day: Math.round(6 + random() * roots.to * 0.8) };
+      case 'dried':
+        return { kind, day: Math.round(roots.to * (0.8 + random())) };
+      case 'lost':
+        return { kind, day: 16 };
+      case 'sits':
+        return { kind };
+    }
+  });
+}
+
+function countsAt(fates: readonly Fate[], age: number): Counts {
+  const counts = { ...NO_COUNTS };
+  for (const fate of fates) {
+    if (fate.kind === 'sits') continue;
+    if (fate.kind === 'lives') {
+      if (fate.pupDay !== null && fate.pupDay <= age) counts.pupped++;
+      else if (fate.rootDay <= age) counts.rooted++;
+    } else if (fate.day <= age) counts[fate.kind]++;
+  }
+  return counts;
+}
+
+const round = (value: number, digits: number): number => Number(value.toFixed(digits));

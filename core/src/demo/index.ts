@@ -1,0 +1,2 @@
+export { demoJournal } from './demo';
+export { randomFrom } from './random';

@@ -1,0 +1,234 @@
+import * as fc from 'fast-check';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { canonical, EMPTY_STATE, fold, unite, type Entry } from '../journal';
+import { anyJournal, batchPut, DAY, written } from '../testing/entries';
+import {
+  JOURNAL_VERSION,
+  MAX_JOURNAL_BYTES,
+  previewImport,
+  problemText,
+  readJournal,
+  sizeProblem,
+  writeJournal,
+  type Problem,
+} from '.';
+
+const none = { rooted: 0, pupped: 0, rotted: 0, dried: 0, lost: 0 };
+const good = written(
+  batchPut(),
+  { kind: 'cut', batch: 'b1', day: DAY },
+  { kind: 'tally', batch: 'b1', day: '2026-03-20', counts: { ...none, rooted: 4, rotted: 1 } },
+);
+
+function problems(text: string, known = EMPTY_STATE): readonly Problem[] {
+  const read = readJournal(text, known);
+  return read.ok ? [] : read.problems;
+}
+
+/** The good file with one text in it replaced. */
+const spoiled = (from: string | RegExp, to: string): string => {
+  const text = writeJournal(good).replace(from, to);
+  expect(text).not.toBe(writeJournal(good));
+  return text;
+};
+
+describe('the journal file', () => {
+  it('export → import is the identity', () => {
+    fc.assert(
+      fc.property(anyJournal, (journal) => {
+        // Both batches once had 30 cuttings, so that no tally of the arbitrary ones is too large.
+        const large = written(
+          { ...batchPut({ count: 30 }), id: 'l1' },
+          { ...batchPut({ count: 30 }, 'b2'), id: 'l2' },
+        );
+        const entries = unite([...large, ...journal]);
+        const read = readJournal(writeJournal(entries), EMPTY_STATE);
+        if (!read.ok) throw new Error(problemText(read.problems[0]!));
+        expect(canonical(read.entries)).toBe(canonical(entries));
+        expect(fold(read.entries)).toEqual(fold(entries));
+      }),
+    );
+  });
+
+  it('carries what a newer version wrote through untouched', () => {
+    const entries = [
+      ...good,
+      {
+        id: 'n1',
+        at: '2026-03-01T08:00:00.000Z~0009',
+        day: DAY,
+        by: 'x',
+        kind: 'sang-to',
+        song: ['la', { deep: 1 }],
+      },
+      {
+        id: 'n2',
+        at: '2026-03-01T08:00:00.000Z~000a',
+        day: DAY,
+        by: 'x',
+        kind: 'put',
+        record: 'jar',
+        key: 'j',
+        fields: { litres: 0.3 },
+      },
+      { ...good[1]!, id: 'n3', moonPhase: 'new' },
+    ] as Entry[];
+    const read = readJournal(writeJournal(entries), EMPTY_STATE);
+    expect(read.ok && read.entries).toEqual(entries);
+  });
+
+  it('reads version 1 forward', () => {
+    const read = readJournal(
+      readFileSync(join(__dirname, 'fixtures/journal-v1.json'), 'utf8'),
+      EMPTY_STATE,
+    );
+    if (!read.ok) throw new Error(problemText(read.problems[0]!));
+    const batch = fold(read.entries).batches.get('b1')!;
+    expect(batch.widthMm).toBe(4.5);
+    expect(batch.counts).toEqual({ rooted: 12, pupped: 0, rotted: 1, dried: 3, lost: 0 });
+    expect(writeJournal(read.entries)).toContain(`"version":${JOURNAL_VERSION}`);
+  });
+});
+
+describe('a bad file is refused with its line and field', () => {
+  it('cut off in the middle', () => {
+    const text = writeJournal(good);
+    const [problem] = problems(text.slice(0, text.length - 60));
+    expect(problem).toMatchObject({ line: 4, sentence: expect.stringMatching(/cut off/) });
+  });
+
+  it('not JSON at all', () => {
+    expect(problems('taxon;method;n\n')[0]!.sentence).toMatch(/not JSON/);
+    expect(problems('')[0]!.sentence).toMatch(/cut off/);
+  });
+
+  it('another schema', () => {
+    expect(problems('{"rows":[]}')[0]).toMatchObject({ field: 'format' });
+    expect(problems('[1,2]')[0]).toMatchObject({ field: 'format' });
+    expect(problems('{"format":"hypogeon-journal","version":2}')[0]!.sentence).toMatch(
+      /no entries/,
+    );
+  });
+
+  it('from a newer version', () => {
+    const text = spoiled('"version":2', '"version":7');
+    expect(problems(text)).toEqual([
+      { field: 'version', sentence: expect.stringMatching(/version 7, newer than this Hypogeon/) },
+    ]);
+  });
+
+  it.each<[string, string | RegExp, string, number, string, RegExp]>([
+    [
+      'an impossible day',
+      '"day":"2026-03-20"',
+      '"day":"2026-02-30"',
+      4,
+      'day',
+      /not a day of the calendar/,
+    ],
+    [
+      'a negative count',
+      '"rotted":1',
+      '"rotted":-1',
+      4,
+      'counts.rotted',
+      /whole number of 0 or more/,
+    ],
+    [
+      'a fractional count',
+      '"rooted":4',
+      '"rooted":4.5',
+      4,
+      'counts.rooted',
+      /whole number of 0 or more/,
+    ],
+    ['a count in words', '"rooted":4', '"rooted":"four"', 4, 'counts.rooted', /must be a number/],
+    [
+      'more outcomes than cuttings',
+      '"rooted":4',
+      '"rooted":10',
+      4,
+      'counts',
+      /11 outcomes are counted, but the batch has 10/,
+    ],
+    ['no cuttings', '"count":10', '"count":0', 2, 'fields.count', /1 is the least/],
+    ['a fraction of a cutting', '"count":10', '"count":1.5', 2, 'fields.count', /whole number/],
+    [
+      'an unknown school',
+      '"dry-to-touch"',
+      '"hope"',
+      2,
+      'fields.school',
+      /must be one of: straight-in/,
+    ],
+    ['a broken stamp', '08:00:00.000Z~0001', '28:00:00.000Z~0001', 3, 'at', /not a time stamp/],
+    ['an entry without an id', '"id":"e1",', '', 3, 'id', /must be a string/],
+    [
+      'an impossible day of the cut',
+      '"cutOn":"2026-03-01"',
+      '"cutOn":"2026-13-01"',
+      2,
+      'fields.cutOn',
+      /calendar/,
+    ],
+  ])('%s', (_name, from, to, line, field, sentence) => {
+    const found = problems(spoiled(from, to));
+    expect(found[0]).toEqual({ line, field, sentence: expect.stringMatching(sentence) });
+    expect(problemText(found[0]!)).toBe(`Line ${line}, ${field}: ${found[0]!.sentence}`);
+  });
+
+  it('a place beyond the tray', () => {
+    const text = writeJournal([
+      ...good,
+      ...written({ kind: 'tally', batch: 'b1', day: DAY, id: 'p', places: { '10': 'rooted' } }),
+    ]);
+    expect(problems(text)[0]).toMatchObject({ line: 5, field: 'places.10' });
+  });
+
+  it('holds tallies against batches this bench knows already', () => {
+    const tally = written({ kind: 'tally', batch: 'b1', day: DAY, counts: { ...none, dried: 11 } });
+    expect(problems(writeJournal(tally), fold(good))[0]!.sentence).toMatch(/batch has 10/);
+    expect(problems(writeJournal(tally))).toEqual([]);
+  });
+
+  it('a file of 50 MB, before reading it', () => {
+    expect(sizeProblem(50_000_000)!.sentence).toMatch(/50 MB; a journal has 48 MB at most/);
+    expect(sizeProblem(MAX_JOURNAL_BYTES)).toBeNull();
+    expect(problems(' '.repeat(50_000_000))[0]!.sentence).toMatch(/50 MB/);
+  });
+
+  it('tells of many problems at once, but not of thousands', () => {
+    const bad = good.concat(
+      ...Array.from({ length: 50 }, (_, i) => ({ ...good[1]!, id: `x${i}`, day: 'never' })),
+    );
+    expect(problems(writeJournal(bad)).length).toBe(20);
+  });
+
+  it('keeps HTML in names as the text it is', () => {
+    const name = '<img src=x onerror=alert(1)>';
+    const entries = written({
+      kind: 'put',
+      record: 'mother',
+      key: 'm',
+      day: DAY,
+      fields: { name },
+    });
+    const read = readJournal(writeJournal(entries), EMPTY_STATE);
+    expect(read.ok && fold(read.entries).mothers.get('m')!.name).toBe(name);
+  });
+});
+
+describe('the preview of an import', () => {
+  it('says what will change before it does', () => {
+    const mine = fold(good.slice(0, 2));
+    const theirs = [...good, ...written({ ...batchPut(undefined, 'b2'), id: 'z' })];
+    expect(previewImport(mine, theirs)).toEqual({
+      fresh: 2,
+      known: 2,
+      unknown: 0,
+      newBatches: 1,
+      changedBatches: 1,
+    });
+  });
+});

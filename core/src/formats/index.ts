@@ -1,0 +1,3 @@
+export * from './problem';
+export * from './migrate';
+export * from './journal-file';

@@ -1,0 +1,143 @@
+import { foldBatch, type Batch, type BatchEntry } from './batch';
+import {
+  compareByDay,
+  compareEntries,
+  isKnown,
+  subjectOf,
+  type Entry,
+  type EntryOf,
+} from './entry';
+import { unite } from './merge';
+import type { FieldsOf, RecordName } from './record';
+import { standing } from './retract';
+import { laterStamp } from './stamp';
+import { EMPTY_STATE, type Kept, type State } from './state';
+
+/**
+ * The state that a set of entries tells. Pure: the order they arrive in and repeats do not matter.
+ * Each subject (a batch, a mother, the air of a space …) is folded by itself, so that one new entry
+ * costs one subject.
+ */
+export function fold(entries: readonly Entry[]): State {
+  const log = new Map<string, Entry[]>();
+  const all = unite(entries);
+  for (const entry of all) {
+    const subject = subjectOf(entry);
+    const group = log.get(subject);
+    if (group) group.push(entry);
+    else log.set(subject, [entry]);
+  }
+  const draft = draftOf({ ...EMPTY_STATE, log });
+  for (const [subject, group] of log) foldSubject(draft, subject, group);
+  return { ...draft, size: all.length, lastStamp: all.at(-1)?.at ?? null };
+}
+
+/** The state after one more entry; the same as folding all of them, at the cost of one subject. */
+export function append(state: State, entry: Entry): State {
+  return appendAll(state, [entry]);
+}
+
+export function appendAll(state: State, entries: readonly Entry[]): State {
+  const touched = new Map<string, readonly Entry[]>();
+  let { size, lastStamp } = state;
+  for (const entry of entries) {
+    const subject = subjectOf(entry);
+    const group = touched.get(subject) ?? state.log.get(subject) ?? [];
+    const united = unite([...group, entry]);
+    size += united.length - group.length;
+    lastStamp = laterStamp(lastStamp, entry.at);
+    touched.set(subject, united);
+  }
+  const draft = draftOf({ ...state, log: new Map([...state.log, ...touched]) });
+  for (const [subject, group] of touched) foldSubject(draft, subject, group);
+  return { ...draft, size, lastStamp };
+}
+
+/** All entries of a state, in the one order of all entries. */
+export function entriesOf(state: State): readonly Entry[] {
+  return [...state.log.values()].flat().sort(compareEntries);
+}
+
+type Mutable<T> = {
+  -readonly [K in keyof T]: T[K] extends ReadonlyMap<infer K2, infer V> ? Map<K2, V> : T[K];
+};
+type Draft = Mutable<Omit<State, 'log'>> & Pick<State, 'log'>;
+
+/** A shallow copy that may be written to while it is being made. */
+function draftOf(state: State): Draft {
+  return {
+    ...state,
+    batches: new Map(state.batches),
+    mothers: new Map(state.mothers),
+    spaces: new Map(state.spaces),
+    ownTaxa: new Map(state.ownTaxa),
+    air: new Map(state.air),
+  };
+}
+
+function foldSubject(draft: Draft, subject: string, group: readonly Entry[]): void {
+  const slash = subject.indexOf('/');
+  const key = subject.slice(slash + 1);
+  const entries = standing(group);
+  switch (subject.slice(0, slash)) {
+    case 'batch': {
+      const batch = foldBatchSubject(key, entries);
+      if (batch) draft.batches.set(key, batch);
+      else draft.batches.delete(key);
+      return;
+    }
+    case 'mother':
+      return keep(draft.mothers, key, foldFields('mother', entries));
+    case 'space':
+      return keep(draft.spaces, key, foldFields('space', entries));
+    case 'taxon':
+      return keep(draft.ownTaxa, key, foldFields('taxon', entries));
+    case 'settings':
+      draft.settings = clean(foldFields('settings', entries));
+      return;
+    case 'air':
+      draft.air.set(
+        key,
+        entries
+          .filter((e): e is EntryOf<'air'> => isKnown(e) && e.kind === 'air')
+          .toSorted(compareByDay)
+          .map(({ day, tempC, rh }) => ({ day, tempC, rh })),
+      );
+      return;
+    default:
+    // Entries of unknown kinds tell this version nothing; the log keeps them.
+  }
+}
+
+function foldBatchSubject(key: string, entries: readonly Entry[]): Batch | null {
+  return foldBatch(
+    key,
+    foldFields('batch', entries),
+    entries.filter((e) => isKnown(e) && e.kind !== 'put') as readonly BatchEntry[],
+  );
+}
+
+function keep<F extends object>(
+  map: Map<string, Kept<F> & { readonly id: string }>,
+  id: string,
+  fields: F,
+): void {
+  const kept = clean(fields);
+  if (Object.keys(kept).length > 0) map.set(id, { ...kept, id });
+  else map.delete(id);
+}
+
+/** Field by field the latest put wins; a field set to null is cleared. */
+function foldFields<R extends RecordName>(record: R, entries: readonly Entry[]): FieldsOf[R] {
+  let fields = {} as FieldsOf[R];
+  for (const entry of entries)
+    if (isKnown(entry) && entry.kind === 'put' && entry.record === record)
+      fields = { ...fields, ...(entry.fields as FieldsOf[R]) };
+  return fields;
+}
+
+function clean<F extends object>(fields: F): Kept<F> {
+  return Object.fromEntries(
+    Object.entries(fields).filter(([, value]) => value !== null && value !== undefined),
+  ) as Kept<F>;
+}

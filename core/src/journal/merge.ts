@@ -1,0 +1,29 @@
+import { compareEntries, type Entry } from './entry';
+
+/**
+ * The union of two journals by entry id, in the one order of all entries. Commutative, associative
+ * and idempotent: devices may exchange files in any order and end up with the same journal.
+ */
+export function merge(a: readonly Entry[], b: readonly Entry[]): readonly Entry[] {
+  return unite([...a, ...b]);
+}
+
+/** One entry per id. Two that share an id and differ are a damaged file; the choice is arbitrary but fixed. */
+export function unite(entries: readonly Entry[]): readonly Entry[] {
+  const byId = new Map<string, Entry>();
+  for (const entry of entries) {
+    const other = byId.get(entry.id);
+    if (other === undefined || (other !== entry && canonical(other) < canonical(entry)))
+      byId.set(entry.id, entry);
+  }
+  return [...byId.values()].sort(compareEntries);
+}
+
+/** JSON with sorted keys: the same entry gives the same text whoever wrote it. */
+export function canonical(value: unknown): string {
+  return JSON.stringify(value, (_key, inner: unknown) =>
+    inner !== null && typeof inner === 'object' && !Array.isArray(inner)
+      ? Object.fromEntries(Object.entries(inner).sort(([a], [b]) => (a < b ? -1 : 1)))
+      : inner,
+  );
+}

@@ -1,0 +1,27 @@
+import type * as z from 'zod';
+import type { Named } from './field';
+import type * as schema from './record-schema';
+
+/** The records a grower keeps. */
+export const RECORDS = ['taxon', 'mother', 'space', 'batch', 'settings'] as const;
+export type RecordName = (typeof RECORDS)[number];
+
+export const PERMISSIONS = ['own', 'given', 'asked', 'unknown'] as const;
+export type Permission = (typeof PERMISSIONS)[number];
+export const CALLUS_PLACES = ['rack', 'medium'] as const;
+
+type Fields<S extends z.ZodType> = Named<z.infer<S>>;
+
+export type TaxonFields = Fields<typeof schema.taxonFields>;
+export type MotherFields = Fields<typeof schema.motherFields>;
+export type SpaceFields = Fields<typeof schema.spaceFields>;
+export type BatchFields = Fields<typeof schema.batchFields>;
+export type SettingsFields = Fields<typeof schema.settingsFields>;
+
+export interface FieldsOf {
+  readonly taxon: TaxonFields;
+  readonly mother: MotherFields;
+  readonly space: SpaceFields;
+  readonly batch: BatchFields;
+  readonly settings: SettingsFields;
+}

@@ -1,0 +1,40 @@
+import type { AirReading } from '../climate';
+import type { Batch } from './batch';
+import type { Entry } from './entry';
+import type { MotherFields, SettingsFields, SpaceFields, TaxonFields } from './record';
+import type { Stamp } from './stamp';
+
+/** The fields of a record that are set: a cleared one is not there at all. */
+export type Kept<F> = { readonly [K in keyof F]?: Exclude<F[K], null | undefined> };
+
+export type Mother = Kept<MotherFields> & { readonly id: string };
+export type Space = Kept<SpaceFields> & { readonly id: string };
+export type OwnTaxon = Kept<TaxonFields> & { readonly id: string };
+export type Settings = Kept<SettingsFields>;
+
+/** Everything the journal says, folded. Replaced, never changed. */
+export interface State {
+  readonly batches: ReadonlyMap<string, Batch>;
+  readonly mothers: ReadonlyMap<string, Mother>;
+  readonly spaces: ReadonlyMap<string, Space>;
+  readonly ownTaxa: ReadonlyMap<string, OwnTaxon>;
+  readonly settings: Settings;
+  /** Readings by space, in order of day. */
+  readonly air: ReadonlyMap<string, readonly AirReading[]>;
+  /** The entries themselves by subject, in the order of stamps: history, undo and export. */
+  readonly log: ReadonlyMap<string, readonly Entry[]>;
+  readonly size: number;
+  readonly lastStamp: Stamp | null;
+}
+
+export const EMPTY_STATE: State = {
+  batches: new Map(),
+  mothers: new Map(),
+  spaces: new Map(),
+  ownTaxa: new Map(),
+  settings: {},
+  air: new Map(),
+  log: new Map(),
+  size: 0,
+  lastStamp: null,
+};

@@ -1,0 +1,163 @@
+import type { Day } from '../days';
+import { OUTCOMES, type Counts, type EntryOf, type Outcome } from './entry';
+
+/** Something happened after one look and by the next. */
+export interface Between {
+  readonly after: Day;
+  readonly by: Day;
+}
+
+/** One cutting and what is known of it. */
+export interface Cutting {
+  readonly outcome: Outcome;
+  /** The last day it was looked at. */
+  readonly lastLook: Day;
+  readonly rooted?: Between;
+  readonly pupped?: Between;
+  readonly lost?: Between;
+  /** False where only the number is known and the place in the tray was filled in. */
+  readonly placed: boolean;
+}
+
+export const NO_COUNTS: Counts = { rooted: 0, pupped: 0, rotted: 0, dried: 0, lost: 0 };
+const LOSSES = ['rotted', 'dried', 'lost'] as const;
+
+export const isLoss = (outcome: Outcome): outcome is (typeof LOSSES)[number] =>
+  (LOSSES as readonly Outcome[]).includes(outcome);
+
+export function startCuttings(count: number, cutOn: Day): readonly Cutting[] {
+  return Array.from({ length: count }, () => ({
+    outcome: 'waiting' as const,
+    lastLook: cutOn,
+    placed: false,
+  }));
+}
+
+export function countOutcomes(cuttings: readonly Cutting[]): Counts {
+  const counts = { ...NO_COUNTS };
+  for (const { outcome } of cuttings) if (outcome !== 'waiting') counts[outcome]++;
+  return counts;
+}
+
+export function sumCounts(counts: Counts): number {
+  return counts.rooted + counts.pupped + counts.rotted + counts.dried + counts.lost;
+}
+
+/**
+ * Why a count cannot follow the one before it, in the grower's words; empty if it can.
+ * Asked about, never clipped.
+ */
+export function contradictions(before: Counts, after: Counts, count: number): readonly string[] {
+  const problems: string[] = [];
+  const total = sumCounts(after);
+  if (total > count)
+    problems.push(`${total} outcomes, but only ${count} in the batch. Take ${total - count} off.`);
+  for (const loss of LOSSES) {
+    if (after[loss] < before[loss])
+      problems.push(
+        `${before[loss]} ${LOSS_WORD[loss]} at the last count, now ${after[loss]}. A loss does not come back.`,
+      );
+  }
+  const gone = LOSSES.reduce((sum, loss) => sum + after[loss] - before[loss], 0);
+  const alive = (c: Counts): number => c.rooted + c.pupped;
+  const fewer = alive(before) - alive(after);
+  if (fewer > Math.max(gone, 0))
+    problems.push(
+      `${fewer} fewer with roots than at the last count, and ${gone > 0 ? `only ${gone}` : 'none'} lost since.`,
+    );
+  return problems;
+}
+
+const LOSS_WORD = { rotted: 'rotted', dried: 'dried up', lost: 'lost otherwise' } as const;
+
+/** Applies one tally to the cuttings it speaks of. */
+export function applyTally(
+  cuttings: readonly Cutting[],
+  tally: Pick<EntryOf<'tally'>, 'day' | 'counts' | 'places'>,
+): readonly Cutting[] {
+  if (tally.places) return applyPlaces(cuttings, tally.places, tally.day);
+  return tally.counts ? applyCounts(cuttings, tally.counts, tally.day) : cuttings;
+}
+
+/** Only the named places were looked at; the others keep their last look. */
+function applyPlaces(
+  cuttings: readonly Cutting[],
+  places: Readonly<Record<string, Outcome>>,
+  day: Day,
+): readonly Cutting[] {
+  return cuttings.map((cutting, i) => {
+    const outcome = places[String(i)];
+    return outcome === undefined ? cutting : { ...become(cutting, outcome, day), placed: true };
+  });
+}
+
+/**
+ * A count says how many, not which. The fewest cuttings change, along the likeliest path: pups come
+ * from the rooted, losses from the waiting; a waiting one whose place is known keeps it the longest.
+ */
+function applyCounts(cuttings: readonly Cutting[], counts: Counts, day: Day): readonly Cutting[] {
+  const have: Record<Outcome, number> = { waiting: 0, ...NO_COUNTS };
+  for (const { outcome } of cuttings) have[outcome]++;
+  const want: Record<Outcome, number> = {
+    ...NO_COUNTS,
+    ...pickCounts(counts),
+    waiting: Math.max(0, cuttings.length - sumCounts(counts)),
+  };
+  const next = [...cuttings];
+  for (const to of ['pupped', 'rooted', 'rotted', 'dried', 'lost', 'waiting'] as const) {
+    for (const from of LIKELIEST_FROM[to]) {
+      let moves = Math.min(want[to] - have[to], have[from] - want[from]);
+      for (let i = 0; i < next.length && moves > 0; i++) {
+        if (next[i]!.outcome !== from) continue;
+        next[i] = { ...become(next[i]!, to, day), placed: false };
+        have[from]--;
+        have[to]++;
+        moves--;
+      }
+    }
+  }
+  return next.map((c) => (isLoss(c.outcome) || c.lastLook >= day ? c : { ...c, lastLook: day }));
+}
+
+const LIKELIEST_FROM: Readonly<Record<Outcome, readonly Outcome[]>> = {
+  pupped: ['rooted', 'waiting', 'lost', 'dried', 'rotted'],
+  rooted: ['waiting', 'pupped', 'lost', 'dried', 'rotted'],
+  rotted: ['waiting', 'rooted', 'pupped', 'dried', 'lost'],
+  dried: ['waiting', 'rooted', 'pupped', 'rotted', 'lost'],
+  lost: ['waiting', 'rooted', 'pupped', 'rotted', 'dried'],
+  waiting: OUTCOMES.filter((o) => o !== 'waiting').reverse(),
+};
+
+const pickCounts = (c: Counts): Counts => ({
+  rooted: c.rooted,
+  pupped: c.pupped,
+  rotted: c.rotted,
+  dried: c.dried,
+  lost: c.lost,
+});
+
+/** A pup is taken as a sign of roots: what nobody saw before lies in the same interval. */
+function become(cutting: Cutting, outcome: Outcome, day: Day): Cutting {
+  const between: Between = { after: cutting.lastLook, by: day };
+  const looked = { ...cutting, outcome, lastLook: day };
+  switch (outcome) {
+    case 'waiting': {
+      const { rooted: _r, pupped: _p, lost: _l, ...fresh } = looked;
+      return fresh;
+    }
+    case 'rooted': {
+      const { pupped: _p, lost: _l, ...alive } = looked;
+      return { ...alive, rooted: cutting.rooted ?? between };
+    }
+    case 'pupped': {
+      const { lost: _l, ...alive } = looked;
+      return {
+        ...alive,
+        rooted: cutting.rooted ?? between,
+        pupped: cutting.pupped ?? between,
+      };
+    }
+    default:
+      return { ...looked, lost: cutting.lost ?? between };
+  }
+}

@@ -1,0 +1,341 @@
+import { airOf, clockOf, figuresOf } from '../bench';
+import { METHOD, windowAt, type TaxonMethod } from '../botany';
+import { addDays, daysBetween, type Day } from '../days';
+import type { Batch, State } from '../journal';
+import { chanceClosedOn, closureOn, WOUND_SCHOOL, type WoundClock } from '../wound';
+
+/** What today asks of a batch. One batch may stand in more than one band. */
+export type RoundItem = LeaveAlone | Look | Do;
+
+export interface LeaveAlone {
+  readonly band: 'leave';
+  readonly kind: 'gate' | 'rooting';
+  readonly batch: Batch;
+  /** Nothing is asked before this day … */
+  readonly until: Day;
+  /** … and it may be as early or late as this. */
+  readonly earliest: Day;
+  readonly latest: Day;
+  /** How far the wound has likely closed, 0–1. */
+  readonly closure: number;
+  readonly reason: string;
+}
+
+export interface Look {
+  readonly band: 'look';
+  readonly kind: 'wound' | 'roots' | 'pups' | 'overdue' | 'stopped';
+  readonly batch: Batch;
+  readonly closure: number;
+  readonly title: string;
+  readonly reason: string;
+}
+
+export interface Do {
+  readonly band: 'do';
+  readonly kind: 'cut' | 'stick' | 'first-water' | 'pot-on';
+  readonly batch: Batch;
+  readonly closure: number;
+  /** How many cuttings it is about. */
+  readonly count: number;
+  readonly title: string;
+  readonly reason: string;
+}
+
+export interface Round {
+  readonly leave: readonly LeaveAlone[];
+  readonly look: readonly Look[];
+  readonly do: readonly Do[];
+}
+
+/** A wound is worth touching once it is this likely closed: sooner, a thumb does harm. */
+const TOUCH_CHANCE = 0.5;
+/** Looks at roots: a third of the rooting window apart, but neither daily nor forgotten. */
+const LEAST_LOOK_DAYS = 4;
+const MOST_LOOK_DAYS = 21;
+/** Past this many times its window a cutting without roots wants help, not patience. */
+const OVERDUE = 1.5;
+/** Working assumption: roots are past 2.5 cm about four weeks after they first show; 3–6 make sense. */
+export const POT_ON_DAYS = 28;
+
+/** The round of a day: what to leave alone, what to look at, what to do. */
+export function roundOn(state: State, today: Day): Round {
+  const items = [...state.batches.values()].flatMap((b) => batchRound(state, b, today));
+  const of = <B extends RoundItem['band']>(band: B) =>
+    items.filter((i): i is Extract<RoundItem, { band: B }> => i.band === band);
+  return {
+    leave: of('leave').sort(
+      (a, b) => rank(a) - rank(b) || (a.until < b.until ? -1 : a.until > b.until ? 1 : 0),
+    ),
+    look: of('look'),
+    do: of('do'),
+  };
+}
+
+/** Closed gates first: there the can does harm; among the rest it is only of no use. */
+const rank = (item: LeaveAlone): number => (item.kind === 'gate' ? 0 : 1);
+
+export function batchRound(state: State, batch: Batch, today: Day): readonly RoundItem[] {
+  if (batch.stage === 'done') return [];
+  if (batch.stage === 'planned') return batch.cutOn <= today ? [cutItem(batch)] : [];
+  const figures = figuresOf(state, batch);
+  const clock = clockOf(state, batch);
+  const closure = clock ? closureOn(clock, batch.cutOn, today) : 1;
+  return [
+    ...stickItems(batch, clock, closure, today),
+    ...gateItems(batch, clock, closure, today),
+    ...rootItems(state, batch, figures, clock, closure, today),
+    ...potOnItems(batch, figures, closure, today),
+  ];
+}
+
+function cutItem(batch: Batch): Do {
+  return {
+    band: 'do',
+    kind: 'cut',
+    batch,
+    closure: 0,
+    count: batch.count,
+    title: `Cut ${pieces(batch, batch.count)}`,
+    reason: METHOD[batch.method].rule,
+  };
+}
+
+function stickItems(
+  batch: Batch,
+  clock: WoundClock | null,
+  closure: number,
+  today: Day,
+): readonly Do[] {
+  if (batch.stuck !== null || batch.stage === 'growing') return [];
+  if (clock !== null && (clock.stickOn === null || clock.stickOn > today)) return [];
+  const reason =
+    clock === null
+      ? 'It has its own roots and no open wound.'
+      : closure >= 1
+        ? 'The wound is likely closed. Dry medium, and no water yet.'
+        : `${WOUND_SCHOOL[batch.school].name}: into dry medium, and no water yet.`;
+  return [
+    {
+      band: 'do',
+      kind: 'stick',
+      batch,
+      closure,
+      count: batch.count,
+      title: `Stick ${pieces(batch, batch.count)}`,
+      reason,
+    },
+  ];
+}
+
+function gateItems(
+  batch: Batch,
+  clock: WoundClock | null,
+  closure: number,
+  today: Day,
+): readonly RoundItem[] {
+  // Roots in the medium say more about the wound than any model of it.
+  const settled = batch.stage === 'growing';
+  if (clock !== null && !settled && batch.waterings.length === 0) {
+    if (clock.gate.state === 'stopped')
+      return [
+        {
+          band: 'look',
+          kind: 'stopped',
+          batch,
+          closure,
+          title: 'The wound stands still',
+          reason: 'Too cold, too hot or too damp here to close within half a year. Move it.',
+        },
+      ];
+    const { opens, earliest, latest } = clock.gate;
+    if (today < opens)
+      return [
+        {
+          band: 'leave',
+          kind: 'gate',
+          batch,
+          until: opens,
+          earliest,
+          latest,
+          closure,
+          reason: `wound ${closureWords(closure)}`,
+        },
+        ...touchItems(batch, clock, closure, today),
+      ];
+  }
+  if (settled || batch.stuck === null || batch.waterings.length > 0) return [];
+  return [
+    {
+      band: 'do',
+      kind: 'first-water',
+      batch,
+      closure,
+      count: batch.waiting,
+      title: batch.method === 'leaf' ? 'First misting' : 'First water',
+      reason:
+        clock?.gate.state === 'dated'
+          ? `The gate opened ${daysAgo(clock.gate.opens, today)}: ${WOUND_SCHOOL[batch.school].name.toLowerCase()}.`
+          : 'No open wound: water settles the medium round the roots.',
+    },
+  ];
+}
+
+function touchItems(batch: Batch, clock: WoundClock, closure: number, today: Day): readonly Look[] {
+  const last = batch.woundChecks.at(-1);
+  if (last?.seen === 'firm' || (last && daysBetween(last.day, today) < restAfter(clock))) return [];
+  if (chanceClosedOn(clock, batch.cutOn, today) < TOUCH_CHANCE) return [];
+  return [
+    {
+      band: 'look',
+      kind: 'wound',
+      batch,
+      closure,
+      title: 'Touch one wound',
+      reason: 'Dry and firm, or still tacky? Either answer moves the gate.',
+    },
+  ];
+}
+
+/** Days to leave a wound in peace after a touch: a quarter of the range it may close in. */
+function restAfter({ gate }: WoundClock): number {
+  if (gate.state === 'stopped') return 1;
+  return Math.max(1, Math.round(daysBetween(gate.earliest, gate.latest) / 4));
+}
+
+function rootItems(
+  state: State,
+  batch: Batch,
+  figures: TaxonMethod | null,
+  clock: WoundClock | null,
+  closure: number,
+  today: Day,
+): readonly RoundItem[] {
+  if (figures === null || batch.stuck === null) return [];
+  if (batch.waterings.length === 0 && batch.stage !== 'growing') return [];
+  const due = nextLook(state, batch, figures);
+  if (due === null) return [];
+  const age = daysBetween(batch.cutOn, today);
+  if (due.day > today)
+    return [
+      {
+        band: 'leave',
+        kind: 'rooting',
+        batch,
+        until: due.day,
+        earliest: due.day,
+        latest: due.latest,
+        closure,
+        reason:
+          batch.tallies.length === 0
+            ? `${due.for} not expected sooner`
+            : 'counted lately; each look sets roots back',
+      },
+    ];
+  const overdue = due.for === 'roots' && batch.stage === 'stuck' && age > OVERDUE * due.windowTo;
+  const { rooted, pupped } = batch.counts;
+  return [
+    {
+      band: 'look',
+      kind: overdue ? 'overdue' : due.for,
+      batch,
+      closure,
+      title: `Day ${age}: ${due.for === 'roots' ? 'tug lightly' : 'look for pups'}`,
+      reason: overdue
+        ? 'Long past its window without roots: a fresh cut, more warmth, a little moisture.'
+        : due.for === 'pups'
+          ? `${pieces(batch, rooted + pupped)} with roots, ${pupped} with pups at the last count.`
+          : lookFor(batch),
+    },
+  ];
+}
+
+function lookFor(batch: Batch): string {
+  const held = batch.counts.rooted + batch.counts.pupped;
+  const before =
+    batch.tallies.length > 0 ? `${held} of ${batch.count} held at the last count. ` : '';
+  return `${before}Wrinkled is normal; mind a dark, soft base.`;
+}
+
+export interface NextLook {
+  readonly day: Day;
+  readonly latest: Day;
+  readonly for: 'roots' | 'pups';
+  /** The end of the window, days since the cut. */
+  readonly windowTo: number;
+}
+
+/**
+ * When to look next, spaced by the window of what is awaited; null if nothing is. Never daily: roots
+ * that are lifted to be seen start again.
+ */
+export function nextLook(state: State, batch: Batch, figures: TaxonMethod): NextLook | null {
+  const awaits =
+    batch.waiting > 0
+      ? ({ for: 'roots', window: figures.roots } as const)
+      : batch.counts.rooted > 0 && figures.pups !== null
+        ? ({ for: 'pups', window: figures.pups } as const)
+        : null;
+  if (awaits === null) return null;
+  const { tempC } = airOf(state, batch.space, batch.cutOn);
+  const { from, to } = windowAt(awaits.window, tempC);
+  const spacing = Math.min(Math.max(Math.round((to - from) / 3), LEAST_LOOK_DAYS), MOST_LOOK_DAYS);
+  const first = addDays(batch.cutOn, from);
+  const last = batch.tallies.at(-1);
+  const after = last === undefined ? first : addDays(last, spacing);
+  const day = after > first ? after : first;
+  return { day, latest: addDays(day, Math.ceil(spacing / 2)), for: awaits.for, windowTo: to };
+}
+
+function potOnItems(
+  batch: Batch,
+  figures: TaxonMethod | null,
+  closure: number,
+  today: Day,
+): readonly Do[] {
+  const waitsForPup = figures?.pups != null;
+  const ready = batch.cuttings.filter((c) => {
+    if (c.lost) return false;
+    const sign = waitsForPup ? c.pupped : c.rooted;
+    return sign !== undefined && addDays(sign.by, POT_ON_DAYS) <= today;
+  }).length;
+  const count = ready - batch.potted;
+  if (count <= 0) return [];
+  return [
+    {
+      band: 'do',
+      kind: 'pot-on',
+      batch,
+      closure,
+      count,
+      title: `Pot on ${pieces(batch, count)}`,
+      reason: potOnReason(batch, waitsForPup),
+    },
+  ];
+}
+
+function potOnReason(batch: Batch, waitsForPup: boolean): string {
+  if (!waitsForPup) return 'Roots for four weeks: likely past 2.5 cm.';
+  return batch.method === 'leaf' || batch.method === 'leaf-section'
+    ? 'Pups for four weeks. Leave the mother leaf on until it is crisp.'
+    : 'New shoots for four weeks: roots likely past 2.5 cm.';
+}
+
+export function pieces(batch: Pick<Batch, 'method'>, count: number): string {
+  const method = METHOD[batch.method];
+  return `${count} ${count === 1 ? method.one : method.many}`;
+}
+
+/** How far a wound is, in words a glance can take in. */
+export function closureWords(closure: number): string {
+  if (closure < 0.15) return 'fresh';
+  if (closure < 0.4) return 'about a third closed';
+  if (closure < 0.65) return 'about half closed';
+  if (closure < 0.9) return 'mostly closed';
+  return 'likely closed, not yet surely';
+}
+
+function daysAgo(day: Day, today: Day): string {
+  const days = daysBetween(day, today);
+  if (days === 0) return 'today';
+  return days === 1 ? 'yesterday' : `${days} days ago`;
+}

@@ -1,0 +1,4 @@
+export * from './wilson';
+export * from './first-root';
+export * from './count';
+export * from './emergence';

@@ -1,0 +1,78 @@
+import { assertFraction } from '../assert';
+
+/**
+ * What is believed about a wound's own pace: a factor on its closing time, 1 as modelled, 2 twice
+ * as slow. Kept as a grid over ln(factor) so that looks at the wound narrow it by plain Bayes.
+ */
+export interface PaceBelief {
+  /** Probability that ln(factor) ≤ `gridAt(i)`; rises to 1. */
+  readonly cumulative: readonly number[];
+}
+
+/** A look at a wound: at this dose (modelled closures done) it was still tacky, or dry and firm. */
+export interface WoundLook {
+  readonly dose: number;
+  readonly seen: 'tacky' | 'firm';
+}
+
+/** Spread of the factor from wound to wound. Working assumption, sd of the log; 0.2–0.5 make sense. */
+export const PACE_SD = 0.35;
+/** How often a look is misjudged. Working assumption: a thumb is wrong about one time in twenty. */
+const MISJUDGED = 0.05;
+
+const HALF_SPAN = 4 * PACE_SD;
+const POINTS = 321;
+const STEP = (2 * HALF_SPAN) / (POINTS - 1);
+const gridAt = (i: number): number => -HALF_SPAN + i * STEP;
+
+/** The belief before anyone has looked: log-normal around 1. */
+export function paceBelief(looks: readonly WoundLook[] = []): PaceBelief {
+  let total = 0;
+  const cumulative: number[] = [];
+  for (let i = 0; i < POINTS; i++) {
+    const x = gridAt(i);
+    let weight = Math.exp(-0.5 * (x / PACE_SD) ** 2);
+    for (const look of looks) {
+      const closed = look.dose > 0 && x <= Math.log(look.dose);
+      weight *= closed === (look.seen === 'firm') ? 1 - MISJUDGED : MISJUDGED;
+    }
+    total += weight;
+    cumulative.push(total);
+  }
+  return { cumulative: cumulative.map((c) => c / total) };
+}
+
+/**
+ * Chance that a wound is closed once the modelled closure has been done `dose` times over.
+ * @param dose ∫ rate/τ dt, ≥ 0
+ * @returns 0–1
+ */
+export function chanceClosed(belief: PaceBelief, dose: number): number {
+  if (dose <= 0) return 0;
+  const at = (Math.log(dose) + HALF_SPAN) / STEP;
+  if (at <= 0) return 0;
+  if (at >= POINTS - 1) return 1;
+  const i = Math.floor(at);
+  // Half a step back: a grid point's weight lies around it, not to its left.
+  const below = i === 0 ? 0 : midpoint(belief, i - 1);
+  return below + (midpoint(belief, i) - below) * (at - i);
+}
+
+const midpoint = ({ cumulative }: PaceBelief, i: number): number =>
+  (cumulative[i]! + cumulative[Math.min(i + 1, POINTS - 1)]!) / 2;
+
+/**
+ * The dose at which a wound is closed with this probability.
+ * @param probability 0–1
+ */
+export function doseFor(belief: PaceBelief, probability: number): number {
+  assertFraction('probability', probability);
+  let low = 0;
+  let high = Math.exp(HALF_SPAN);
+  for (let i = 0; i < 50; i++) {
+    const middle = (low + high) / 2;
+    if (chanceClosed(belief, middle) < probability) low = middle;
+    else high = middle;
+  }
+  return high;
+}

@@ -1,0 +1,5 @@
+export * from './tissue';
+export * from './closure';
+export * from './belief';
+export * from './school';
+export * from './clock';

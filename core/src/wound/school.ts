@@ -1,0 +1,90 @@
+import type { Tissue } from './tissue';
+
+/** How long growers let a wound dry before medium and before water. */
+export const WOUND_SCHOOLS = ['straight-in', 'short-dry', 'dry-to-touch', 'long-cure'] as const;
+
+export type WoundSchoolId = (typeof WOUND_SCHOOLS)[number];
+
+export type StickRule =
+  | { readonly when: 'after days'; readonly days: number }
+  | { readonly when: 'closed with chance'; readonly chance: number };
+
+export interface WoundSchool {
+  readonly id: WoundSchoolId;
+  readonly name: string;
+  readonly says: string;
+  readonly stick: StickRule;
+  /** Water may touch the wound once it is closed with this probability … */
+  readonly gateChance: number;
+  /** … and never sooner than this after the cut. */
+  readonly leastDays: number;
+  /** The word for its temper, shown beside the name. */
+  readonly temper: 'bold' | 'cautious';
+}
+
+/** Practice of each school: common practice, no source. The chances are working assumptions. */
+export const WOUND_SCHOOL: Readonly<Record<WoundSchoolId, WoundSchool>> = {
+  'straight-in': {
+    id: 'straight-in',
+    name: 'Straight in',
+    says: 'Stick fresh into dry medium and withhold water instead. Risk only what is plentiful.',
+    stick: { when: 'after days', days: 0 },
+    gateChance: 0.5,
+    leastDays: 1,
+    temper: 'bold',
+  },
+  'short-dry': {
+    id: 'short-dry',
+    name: 'Short dry',
+    says: 'A day in the air, then into dry medium.',
+    stick: { when: 'after days', days: 1 },
+    gateChance: 0.5,
+    leastDays: 1,
+    temper: 'bold',
+  },
+  'dry-to-touch': {
+    id: 'dry-to-touch',
+    name: 'Dry to touch',
+    says: 'In the air until the wound is likely closed; water once it is nearly sure.',
+    stick: { when: 'closed with chance', chance: 0.5 },
+    gateChance: 0.9,
+    leastDays: 1,
+    temper: 'cautious',
+  },
+  'long-cure': {
+    id: 'long-cure',
+    name: 'Long cure',
+    says: 'A week at least, weeks for thick wood and cacti, before medium or water.',
+    stick: { when: 'closed with chance', chance: 0.9 },
+    gateChance: 0.95,
+    leastDays: 7,
+    temper: 'cautious',
+  },
+};
+
+export interface SchoolAdvice {
+  readonly school: WoundSchoolId;
+  readonly reason: string;
+}
+
+/** Rot cannot be undone and a thirsty cutting recovers, so the default leans dry. */
+export function defaultSchool(tissue: Tissue): SchoolAdvice {
+  switch (tissue) {
+    case 'cactus body':
+      return {
+        school: 'long-cure',
+        reason: 'Thick, ribbed or padded flesh holds water behind its wound for weeks.',
+      };
+    case 'tuber':
+    case 'rhizome':
+      return {
+        school: 'long-cure',
+        reason: 'A cut store root rots before it thirsts.',
+      };
+    default:
+      return {
+        school: 'dry-to-touch',
+        reason: 'Rot cannot be undone; a thirsty cutting wrinkles, shows it and recovers.',
+      };
+  }
+}

@@ -1,0 +1,232 @@
+import * as fc from 'fast-check';
+import { CATALOGUE } from '../botany';
+import { addDays, daysBetween } from '../days';
+import {
+  chanceClosed,
+  chanceClosedOn,
+  closureOn,
+  closureRate,
+  defaultSchool,
+  doseFor,
+  hydraulicWidth,
+  paceBelief,
+  PACE_SD,
+  referenceClosureDays,
+  WOUND_SCHOOL,
+  woundClock,
+  type Tissue,
+  type WoundClockInput,
+} from '.';
+
+const REFERENCE = { tempC: 22, rh: 0.55 };
+const CUT = '2026-03-01';
+
+const clock = (over: Partial<WoundClockInput> = {}) =>
+  woundClock({
+    cutOn: CUT,
+    widthMm: 5,
+    tissue: 'soft stem',
+    school: WOUND_SCHOOL['dry-to-touch'],
+    callusAt: 'rack',
+    air: () => REFERENCE,
+    ...over,
+  });
+
+const opens = (over: Partial<WoundClockInput> = {}): number => {
+  const { gate } = clock(over);
+  if (gate.state === 'stopped') throw new Error('stopped');
+  return daysBetween(CUT, gate.opens);
+};
+
+describe('the wound clock’s reference figures (design figures of this product)', () => {
+  it.each<[Tissue, number, number]>([
+    ['leaf base', 3.5, 1.1],
+    ['soft stem', 5, 2.0],
+    ['soft stem', 8, 2.7],
+    ['semi-woody stem', 22, 4.4],
+    ['cactus body', 60, 14],
+  ])('%s, %d mm: %d days at 22 °C and 55 %% RH', (tissue, widthMm, days) => {
+    const modelled = referenceClosureDays(widthMm, tissue) / closureRate(REFERENCE);
+    expect(Math.abs(modelled - days) / days).toBeLessThan(0.05);
+  });
+
+  it('takes about five times as long at 12 °C and 80 % RH, half as long at 28 °C and 40 %', () => {
+    const times = (tempC: number, rh: number): number =>
+      closureRate(REFERENCE) / closureRate({ tempC, rh });
+    expect(times(12, 0.8)).toBeGreaterThan(4.2);
+    expect(times(12, 0.8)).toBeLessThan(5.5);
+    expect(times(28, 0.4)).toBeCloseTo(0.5, 1);
+  });
+
+  it('follows the temperature sense of potato wounds within a factor of two (Wigginton 1974, from memory)', () => {
+    const dry = 0.5;
+    const slower = (tempC: number): number =>
+      closureRate({ tempC: 25, rh: dry }) / closureRate({ tempC, rh: dry });
+    expect(slower(15)).toBeGreaterThan(2 / 1.5);
+    expect(slower(15)).toBeLessThan(2 * 2);
+    expect(slower(5)).toBeGreaterThan(5);
+    expect(slower(5)).toBeLessThan(8 * 2);
+  });
+
+  it('stands still in frost and in heat', () => {
+    expect(closureRate({ tempC: 3.9, rh: 0.5 })).toBe(0);
+    expect(closureRate({ tempC: 42.1, rh: 0.5 })).toBe(0);
+    expect(closureRate({ tempC: 20, rh: 1 })).toBe(0);
+  });
+
+  it('a 60 × 5 mm strap dries like a 9.2 mm stem, a round cut like its diameter', () => {
+    expect(hydraulicWidth(60, 5)).toBeCloseTo(9.2, 1);
+    expect(hydraulicWidth(8, 8)).toBe(8);
+    expect(hydraulicWidth(8)).toBe(8);
+    expect(() => hydraulicWidth(0)).toThrow(RangeError);
+  });
+});
+
+describe('callus windows, common practice, no source', () => {
+  // Days growers name, against the day a likely and a nearly sure wound is closed at 20–25 °C.
+  it.each<[string, Tissue, number, number, number]>([
+    ['leaf', 'leaf base', 3.5, 1, 3],
+    ['thin stem', 'soft stem', 4, 1, 3],
+    ['fleshy stem', 'soft stem', 10, 3, 5],
+    ['woody stem', 'semi-woody stem', 25, 3, 14],
+    ['tuber or rhizome', 'tuber', 14, 2, 7],
+    ['thick cactus', 'cactus body', 70, 14, 42],
+  ])('%s: between %s and the window %d … closes in time', (_name, tissue, widthMm, from, to) => {
+    const { doses } = clock({ tissue, widthMm });
+    const day = (chance: number): number =>
+      doses.findIndex((d) => d >= doseFor(paceBelief(), chance));
+    expect(day(0.5)).toBeGreaterThanOrEqual(from);
+    expect(day(0.5)).toBeLessThanOrEqual(to);
+  });
+
+  it('is never shorter than a day in the cautious school', () => {
+    expect(opens({ widthMm: 0.5, tissue: 'leaf base', air: () => ({ tempC: 32, rh: 0.1 }) })).toBe(
+      1,
+    );
+  });
+});
+
+describe('the gate', () => {
+  it('is the day the wound is closed with the chance the school asks for', () => {
+    for (const school of Object.values(WOUND_SCHOOL)) {
+      const c = clock({ school, widthMm: 12 });
+      if (c.gate.state === 'stopped') throw new Error('stopped');
+      expect(chanceClosedOn(c, CUT, c.gate.opens)).toBeGreaterThanOrEqual(school.gateChance - 1e-9);
+      const before = daysBetween(CUT, c.gate.opens) - 1;
+      if (before >= school.leastDays)
+        expect(chanceClosedOn(c, CUT, addDays(c.gate.opens, -1))).toBeLessThan(school.gateChance);
+    }
+  });
+
+  it('opens later for wider wounds, colder and damper air, dry medium and cautious schools', () => {
+    expect(opens({ widthMm: 20 })).toBeGreaterThan(opens());
+    expect(opens({ air: () => ({ tempC: 12, rh: 0.55 }) })).toBeGreaterThan(opens());
+    expect(opens({ air: () => ({ tempC: 22, rh: 0.8 }) })).toBeGreaterThan(opens());
+    expect(opens({ callusAt: 'medium', widthMm: 20 })).toBeGreaterThan(opens({ widthMm: 20 }));
+    expect(opens({ school: WOUND_SCHOOL['long-cure'] })).toBeGreaterThanOrEqual(7);
+    expect(opens({ school: WOUND_SCHOOL['short-dry'], widthMm: 20 })).toBeLessThan(
+      opens({ widthMm: 20 }),
+    );
+  });
+
+  it('never opens where the clock stands still, and says so', () => {
+    expect(clock({ air: () => ({ tempC: 2, rh: 0.6 }) }).gate).toEqual({
+      state: 'stopped',
+      horizon: addDays(CUT, 180),
+    });
+  });
+
+  it('follows the air day by day: a cold week in between puts it off by that week', () => {
+    const cold = (day: string) =>
+      day >= '2026-03-02' && day < '2026-03-09' ? { tempC: 2, rh: 0.55 } : REFERENCE;
+    expect(opens({ air: cold })).toBe(opens() + 7);
+  });
+
+  it('asks for the air of the bench it stands on once it is stuck', () => {
+    const asked: [string, boolean][] = [];
+    clock({
+      stuckOn: '2026-03-03',
+      air: (day, stuck) => {
+        asked.push([day, stuck]);
+        return REFERENCE;
+      },
+    });
+    expect(asked[1]).toEqual(['2026-03-02', false]);
+    expect(asked[2]).toEqual(['2026-03-03', true]);
+  });
+
+  it('sticks fresh, after a day, or when the wound is likely closed', () => {
+    const stick = (school: keyof typeof WOUND_SCHOOL): number =>
+      daysBetween(CUT, clock({ school: WOUND_SCHOOL[school], widthMm: 12 }).stickOn!);
+    expect(stick('straight-in')).toBe(0);
+    expect(stick('short-dry')).toBe(1);
+    expect(stick('dry-to-touch')).toBeGreaterThan(1);
+    expect(stick('long-cure')).toBeGreaterThanOrEqual(7);
+  });
+
+  it('monotone in width for any air it can close in', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 1, max: 80, noNaN: true }),
+        fc.double({ min: 1, max: 3, noNaN: true }),
+        fc.double({ min: 15, max: 32, noNaN: true }),
+        (widthMm, wider, tempC) => {
+          const air = () => ({ tempC, rh: 0.5 });
+          return opens({ widthMm, air }) <= opens({ widthMm: widthMm * wider, air });
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+});
+
+describe('what a look at the wound teaches', () => {
+  it('starts log-normal around one: median 1, nine in ten at e^(1.2816·sd)', () => {
+    const prior = paceBelief();
+    expect(doseFor(prior, 0.5)).toBeCloseTo(1, 2);
+    expect(doseFor(prior, 0.9)).toBeCloseTo(Math.exp(1.2816 * PACE_SD), 1);
+    expect(chanceClosed(prior, 0)).toBe(0);
+    expect(chanceClosed(prior, 100)).toBe(1);
+  });
+
+  it('firm opens the gate sooner, tacky later, and the belief narrows', () => {
+    const wide = { widthMm: 20 };
+    const on = (seen: 'firm' | 'tacky') =>
+      opens({ ...wide, checks: [{ day: addDays(CUT, 5), seen }] });
+    expect(on('firm')).toBeLessThan(opens(wide));
+    expect(on('tacky')).toBeGreaterThan(opens(wide));
+    const spread = (looks: Parameters<typeof paceBelief>[0]): number => {
+      const b = paceBelief(looks);
+      return Math.log(doseFor(b, 0.9) / doseFor(b, 0.1));
+    };
+    expect(
+      spread([
+        { dose: 0.8, seen: 'tacky' },
+        { dose: 1.2, seen: 'firm' },
+      ]),
+    ).toBeLessThan(spread([]));
+  });
+
+  it('one firm look half a day’s dose in does not overrule the model', () => {
+    expect(chanceClosed(paceBelief([{ dose: 0.2, seen: 'firm' }]), 0.2)).toBeLessThan(0.1);
+  });
+
+  it('the ring of the mark runs from 0 to 1', () => {
+    const c = clock({ widthMm: 20 });
+    expect(closureOn(c, CUT, CUT)).toBe(0);
+    expect(closureOn(c, CUT, addDays(CUT, 2))).toBeGreaterThan(0.2);
+    expect(closureOn(c, CUT, addDays(CUT, 400))).toBe(1);
+  });
+});
+
+describe('schools', () => {
+  it('each tissue has a default with a reason', () => {
+    for (const taxon of CATALOGUE)
+      for (const { wound } of taxon.methods) {
+        if (!wound) continue;
+        const advice = defaultSchool(wound.tissue);
+        expect(advice.reason.length).toBeGreaterThan(20);
+        expect(WOUND_SCHOOL[advice.school].temper).toBe('cautious');
+      }
+  });
+});

@@ -1,0 +1,25 @@
+import angular from 'jest-preset-angular/presets/index.js';
+
+const paths = {
+  '^@hypogeon/core$': '<rootDir>/core/src/index.ts',
+  '^@hypogeon/core/(.*)$': '<rootDir>/core/src/$1/index.ts',
+};
+
+export default {
+  projects: [
+    {
+      displayName: 'core',
+      testEnvironment: 'node',
+      testMatch: ['<rootDir>/core/**/*.spec.ts', '<rootDir>/server/**/*.spec.ts'],
+      transform: { '^.+\\.ts$': ['ts-jest', { tsconfig: '<rootDir>/tsconfig.jest.json' }] },
+      moduleNameMapper: paths,
+    },
+    {
+      ...angular.createCjsPreset({ tsconfig: '<rootDir>/tsconfig.jest.json' }),
+      displayName: 'web',
+      testMatch: ['<rootDir>/web/**/*.spec.ts'],
+      setupFilesAfterEnv: ['<rootDir>/web/src/testing/setup.ts'],
+      moduleNameMapper: paths,
+    },
+  ],
+};
