@@ -1,4 +1,4 @@
-import { clockOf, figuresOf } from '../bench';
+import { clockOf, figuresOf, ROOTS_GROW_DAYS } from '../bench';
 import { windowAt } from '../botany';
 import { addDays, daysBetween, type Day } from '../days';
 import {
@@ -9,7 +9,7 @@ import {
   type Entry,
   type KnownEntry,
 } from '../journal';
-import { nextLook, POT_ON_DAYS } from '../round';
+import { nextLook } from '../round';
 import { randomFrom } from './random';
 import { DEMO_BATCHES, DEMO_MOTHERS, DEMO_SPACES, type DemoBatch, type DemoSpace } from './story';
 
@@ -179,7 +179,7 @@ function tallies(
     entries.push({ kind: 'tally', day: due.day, batch: story.id, counts: countsAt(fates, age) });
     if (story.pottedShare === undefined) continue;
     const ready = Math.floor(
-      fates.filter((f) => f.kind === 'lives' && age >= (f.pupDay ?? f.rootDay) + POT_ON_DAYS)
+      fates.filter((f) => f.kind === 'lives' && age >= (f.pupDay ?? f.rootDay) + ROOTS_GROW_DAYS)
         .length * story.pottedShare,
     );
     if (ready <= potted) continue;

@@ -1,3 +1,4 @@
 export * from './problem';
+export * from './size';
 export * from './migrate';
 export * from './journal-file';

@@ -14,9 +14,7 @@ import {
 } from '../journal';
 import { JOURNAL_VERSION, migrateEntry } from './migrate';
 import type { Problem } from './problem';
-
-/** A journal of a bench's whole life stays far under this; a larger file is something else. */
-export const MAX_JOURNAL_BYTES = 48_000_000;
+import { sizeProblem } from './size';
 
 const FORMAT = 'hypogeon-journal';
 /** Enough to mend a file by; a thousand would be read by nobody. */
@@ -30,15 +28,6 @@ export type ReadJournal =
 export function writeJournal(entries: readonly Entry[]): string {
   const head = `{"format":"${FORMAT}","version":${JOURNAL_VERSION},"entries":[`;
   return `${head}\n${entries.map((e) => JSON.stringify(e)).join(',\n')}\n]}\n`;
-}
-
-/** Refuses a file by its size alone, before any of it is read. */
-export function sizeProblem(bytes: number): Problem | null {
-  if (bytes <= MAX_JOURNAL_BYTES) return null;
-  const mb = (n: number): string => (n / 1e6).toFixed(0);
-  return {
-    sentence: `This file has ${mb(bytes)} MB; a journal has ${mb(MAX_JOURNAL_BYTES)} MB at most. Choose the file that Hypogeon saved.`,
-  };
 }
 
 /**

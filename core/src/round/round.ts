@@ -1,4 +1,4 @@
-import { airOf, clockOf, figuresOf } from '../bench';
+import { airOf, clockOf, figuresOf, countedPieces, ROOTS_GROW_DAYS } from '../bench';
 import { METHOD, windowAt, type TaxonMethod } from '../botany';
 import { addDays, daysBetween, type Day } from '../days';
 import type { Batch, State } from '../journal';
@@ -54,9 +54,6 @@ const LEAST_LOOK_DAYS = 4;
 const MOST_LOOK_DAYS = 21;
 /** Past this many times its window a cutting without roots wants help, not patience. */
 const OVERDUE = 1.5;
-/** Working assumption: roots are past 2.5 cm about four weeks after they first show; 3–6 make sense. */
-export const POT_ON_DAYS = 28;
-
 /** The round of a day: what to leave alone, what to look at, what to do. */
 export function roundOn(state: State, today: Day): Round {
   const items = [...state.batches.values()].flatMap((b) => batchRound(state, b, today));
@@ -158,7 +155,7 @@ function gateItems(
           earliest,
           latest,
           closure,
-          reason: `wound ${closureWords(closure)}`,
+          reason: closureWords(closure),
         },
         ...touchItems(batch, clock, closure, today),
       ];
@@ -296,7 +293,7 @@ function potOnItems(
   const ready = batch.cuttings.filter((c) => {
     if (c.lost) return false;
     const sign = waitsForPup ? c.pupped : c.rooted;
-    return sign !== undefined && addDays(sign.by, POT_ON_DAYS) <= today;
+    return sign !== undefined && addDays(sign.by, ROOTS_GROW_DAYS) <= today;
   }).length;
   const count = ready - batch.potted;
   if (count <= 0) return [];
@@ -320,18 +317,16 @@ function potOnReason(batch: Batch, waitsForPup: boolean): string {
     : 'New shoots for four weeks: roots likely past 2.5 cm.';
 }
 
-export function pieces(batch: Pick<Batch, 'method'>, count: number): string {
-  const method = METHOD[batch.method];
-  return `${count} ${count === 1 ? method.one : method.many}`;
-}
+const pieces = (batch: Pick<Batch, 'method'>, count: number): string =>
+  countedPieces(batch.method, count);
 
 /** How far a wound is, in words a glance can take in. */
 export function closureWords(closure: number): string {
-  if (closure < 0.15) return 'fresh';
-  if (closure < 0.4) return 'about a third closed';
-  if (closure < 0.65) return 'about half closed';
+  if (closure < 0.15) return 'a fresh wound';
+  if (closure < 0.4) return 'a third closed';
+  if (closure < 0.65) return 'half closed';
   if (closure < 0.9) return 'mostly closed';
-  return 'likely closed, not yet surely';
+  return 'likely closed, not surely';
 }
 
 function daysAgo(day: Day, today: Day): string {

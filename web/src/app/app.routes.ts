@@ -1,0 +1,80 @@
+import type { Routes } from '@angular/router';
+
+export const routes: Routes = [
+  { path: '', pathMatch: 'full', redirectTo: 'round' },
+  {
+    path: 'round',
+    title: 'Round',
+    loadComponent: () => import('./round/round-page').then((m) => m.RoundPage),
+  },
+  {
+    path: 'plan',
+    title: 'Plan',
+    loadComponent: () => import('./plan/plan-page').then((m) => m.PlanPage),
+  },
+  {
+    path: 'mothers',
+    title: 'Mothers',
+    loadComponent: () => import('./mothers/mothers-page').then((m) => m.MothersPage),
+  },
+  {
+    path: 'mothers/new',
+    title: 'Add a mother',
+    loadComponent: () => import('./mothers/mother-form').then((m) => m.MotherForm),
+  },
+  {
+    path: 'mothers/:id',
+    title: 'Mother',
+    loadComponent: () => import('./mothers/mother-page').then((m) => m.MotherPage),
+  },
+  {
+    path: 'mothers/:id/edit',
+    title: 'Change a mother',
+    loadComponent: () => import('./mothers/mother-form').then((m) => m.MotherForm),
+  },
+  {
+    path: 'bench',
+    title: 'Bench',
+    loadComponent: () => import('./bench/bench-page').then((m) => m.BenchPage),
+  },
+  {
+    path: 'bench/:id',
+    title: 'Batch',
+    loadComponent: () => import('./bench/batch-page').then((m) => m.BatchPage),
+  },
+  {
+    path: 'bench/:id/count',
+    title: 'Count',
+    loadComponent: () => import('./bench/tally-page').then((m) => m.TallyPage),
+  },
+  {
+    path: 'ledger',
+    title: 'Ledger',
+    loadComponent: () => import('./ledger/ledger-page').then((m) => m.LedgerPage),
+  },
+  {
+    path: 'library',
+    title: 'Library',
+    loadComponent: () => import('./library/library-page').then((m) => m.LibraryPage),
+  },
+  {
+    path: 'library/:id',
+    title: 'Plant',
+    loadComponent: () => import('./library/taxon-page').then((m) => m.TaxonPage),
+  },
+  {
+    path: 'marks',
+    title: 'The marks',
+    loadComponent: () => import('./library/marks-page').then((m) => m.MarksPage),
+  },
+  {
+    path: 'store-room',
+    title: 'Store room',
+    loadComponent: () => import('./store-room/store-room-page').then((m) => m.StoreRoomPage),
+  },
+  {
+    path: '**',
+    title: 'Not here',
+    loadComponent: () => import('./shell/lost-page').then((m) => m.LostPage),
+  },
+];

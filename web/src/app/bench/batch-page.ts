@@ -1,0 +1,233 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { MatDialog } from '@angular/material/dialog';
+import { Router, RouterLink } from '@angular/router';
+import {
+  batchCode,
+  batchRound,
+  batchTitle,
+  clockOf,
+  closureOn,
+  emergence,
+  gateOpen,
+  isDay,
+  lifeOf,
+  METHOD,
+  pieceOf,
+  plantOf,
+  readLength,
+  WOUND_SCHOOL,
+  type BatchEntry,
+  type Outcome,
+} from '@hypogeon/core';
+import { firstValueFrom } from 'rxjs';
+import { Deeds } from '../data/deeds';
+import { Journal } from '../data/journal';
+import { Today } from '../data/today';
+import { Words } from '../data/words';
+import { CuttingMark } from '../marks/cutting-mark';
+import { EmergencePlate } from '../marks/emergence-plate';
+import { LifeStrip } from '../marks/life-strip';
+import { FRESH, type MarkState } from '../marks/mark-state';
+import { TrayMap, type PlacesCounted } from '../marks/tray-map';
+import { BreachDialog, type BreachQuestion } from './breach-dialog';
+import { entryWords } from './entry-words';
+
+type Panel = 'inspect' | 'note' | 'move' | 'pot' | 'change' | 'end';
+
+@Component({
+  selector: 'hy-batch-page',
+  imports: [RouterLink, CuttingMark, LifeStrip, TrayMap, EmergencePlate],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './batch-page.html',
+  styleUrl: './batch-page.scss',
+})
+export class BatchPage {
+  private readonly deeds = inject(Deeds);
+  private readonly dialog = inject(MatDialog);
+  private readonly router = inject(Router);
+  private readonly journal = inject(Journal);
+  protected readonly words = inject(Words);
+  protected readonly state = this.journal.state;
+  protected readonly today = inject(Today).day;
+
+  readonly id = input.required<string>();
+
+  protected readonly batch = computed(() => this.state().batches.get(this.id()) ?? null);
+  protected readonly view = computed(() => {
+    const batch = this.batch();
+    if (!batch) return null;
+    const state = this.state();
+    const clock = clockOf(state, batch);
+    const closure = clock ? closureOn(clock, batch.cutOn, this.today()) : 1;
+    const plant = plantOf(state, batch.taxon);
+    return {
+      batch,
+      clock,
+      closure,
+      title: batchTitle(state, batch),
+      code: batchCode(state, batch),
+      piece: pieceOf(state, batch),
+      plant,
+      mother: batch.mother ? state.mothers.get(batch.mother) : undefined,
+      space: state.spaces.get(batch.space)?.name ?? 'a plain room',
+      school: WOUND_SCHOOL[batch.school],
+      method: METHOD[batch.method],
+      life: lifeOf(state, batch, this.today()),
+      asks: batchRound(state, batch, this.today()),
+      plate: emergence(batch, batch.ended ?? this.today()),
+      mark: this.markFor(closure),
+      log: batch.entries.map((entry) => ({ entry, text: entryWords(state, entry) })).toReversed(),
+    };
+  });
+
+  /** The day the next entries speak of; back-dated by hand. */
+  protected readonly day = signal<string | null>(null);
+  protected readonly on = computed(() => this.day() ?? this.today());
+  protected readonly dayProblem = computed(() => {
+    const day = this.on();
+    const batch = this.batch();
+    if (!isDay(day)) return 'That is not a day of the calendar.';
+    if (day > this.today()) return 'That day is still to come. Entries tell what was.';
+    if (batch?.cut && day < batch.cut)
+      return `It was cut on ${this.words.day(batch.cut)}. Choose that day or a later one.`;
+    return '';
+  });
+
+  protected readonly panel = signal<Panel | null>(null);
+  protected readonly problem = signal('');
+  protected readonly spaces = computed(() => [...this.state().spaces.values()]);
+  protected readonly schools = Object.values(WOUND_SCHOOL);
+
+  protected toggle(panel: Panel): void {
+    this.problem.set('');
+    this.panel.update((open) => (open === panel ? null : panel));
+  }
+
+  protected cut(): void {
+    this.put({ kind: 'cut', batch: this.id() }, 'Cut');
+  }
+
+  protected stuck(): void {
+    this.put({ kind: 'stuck', batch: this.id() }, 'Stuck');
+  }
+
+  protected async watered(): Promise<void> {
+    const view = this.view();
+    if (!view || this.dayProblem()) return;
+    const { batch, clock, title } = view;
+    const how = batch.method === 'leaf' ? 'misted' : 'poured';
+    const entry = { kind: 'watered', batch: batch.id, how, day: this.on() } as const;
+    // Roots in the medium say more about the wound than the clock does.
+    if (gateOpen(clock, this.on()) || batch.stage === 'growing') {
+      await this.deeds.record(entry, 'Watered');
+      return;
+    }
+    const opens =
+      clock?.gate.state === 'dated' ? `until ${this.words.near(clock.gate.opens)}` : 'for now';
+    const data: BreachQuestion = { title, opens };
+    const dialog = this.dialog.open<BreachDialog, BreachQuestion, string>(BreachDialog, {
+      data,
+      maxWidth: '34rem',
+    });
+    const breach = await firstValueFrom(dialog.afterClosed());
+    if (breach) await this.deeds.record({ ...entry, breach }, 'Watered, and the breach remembered');
+  }
+
+  protected inspected(seen: 'firm' | 'tacky' | 'fine' | 'wrinkled' | 'soft', text: string): void {
+    const about = text.trim() ? { text: text.trim() } : {};
+    this.put({ kind: 'inspected', batch: this.id(), seen, ...about }, 'Looked');
+  }
+
+  protected keepNote(text: string): void {
+    if (!text.trim()) return this.problem.set('Write something first.');
+    this.put({ kind: 'note', batch: this.id(), text: text.trim() }, 'Noted');
+  }
+
+  protected move(space: string, place: string): void {
+    const to = place.trim() ? { place: place.trim() } : {};
+    this.put({ kind: 'moved', batch: this.id(), space, ...to }, 'Moved');
+  }
+
+  protected pot(text: string): void {
+    const batch = this.batch();
+    if (!batch) return;
+    const left = batch.counts.rooted + batch.counts.pupped - batch.potted;
+    const count = Number(text);
+    if (!Number.isInteger(count) || count < 1)
+      return this.problem.set('How many? A whole number of 1 or more.');
+    if (count > left)
+      return this.problem.set(
+        left === 0
+          ? 'None with roots are left to pot. Count them first.'
+          : `Only ${left} with roots are left to pot. Count again if there are more.`,
+      );
+    this.put({ kind: 'potted', batch: batch.id, count }, `Potted on ${count}`);
+  }
+
+  protected end(text: string): void {
+    const why = text.trim() ? { text: text.trim() } : {};
+    this.put({ kind: 'ended', batch: this.id(), ...why }, 'Ended');
+  }
+
+  protected change(count: string, width: string, school: string, place: string): void {
+    const batch = this.batch();
+    if (!batch) return;
+    const n = Number(count);
+    const told = batch.count - batch.waiting;
+    if (!Number.isInteger(n) || n < 1 || n > 10_000)
+      return this.problem.set('How many cuttings? A whole number from 1 to 10,000.');
+    if (n < told)
+      return this.problem.set(`${told} of them have an outcome already, so it cannot be ${n}.`);
+    const read = width.trim() === '' ? null : readLength(width, this.words.lengthUnit());
+    if (read?.ok === false) return this.problem.set(read.problem);
+    const known = this.schools.find((s) => s.id === school);
+    void this.journal.record({
+      kind: 'put',
+      record: 'batch',
+      key: batch.id,
+      fields: {
+        ...(n === batch.count ? {} : { count: n }),
+        ...(read?.ok ? { widthMm: read.mm } : {}),
+        ...(known && known.id !== batch.school ? { school: known.id } : {}),
+        ...(place.trim() === (batch.place ?? '') ? {} : { place: place.trim() || null }),
+      },
+    });
+    this.panel.set(null);
+    this.deeds.say('Changed.');
+  }
+
+  protected places({ places, outcome }: PlacesCounted): void {
+    const told = Object.fromEntries(
+      places.map((place): [string, Outcome] => [`${place}`, outcome]),
+    );
+    this.put(
+      { kind: 'tally', batch: this.id(), places: told },
+      places.length === 1 ? 'Place told' : `${places.length} places told`,
+    );
+  }
+
+  protected takeBack(entry: BatchEntry): void {
+    void this.deeds.retract(entry);
+  }
+
+  protected setDay(value: string): void {
+    this.day.set(value || null);
+  }
+
+  protected count(): void {
+    void this.router.navigate(['/bench', this.id(), 'count']);
+  }
+
+  private put(draft: Parameters<Deeds['record']>[0], said: string): void {
+    if (this.dayProblem()) return;
+    void this.deeds.record({ ...draft, day: this.on() }, said);
+    this.panel.set(null);
+    this.problem.set('');
+  }
+
+  private markFor(closure: number): MarkState {
+    const counts = this.batch()?.counts;
+    const alive = counts ? counts.rooted + counts.pupped : 0;
+    return { ...FRESH, closure, roots: alive > 0 ? 2 : 0, pup: (counts?.pupped ?? 0) > 0 };
+  }
+}

@@ -1,0 +1,60 @@
+import { type BatchEntry, type Counts, type State } from '@hypogeon/core';
+
+const SEEN = {
+  tacky: 'Wound still tacky',
+  firm: 'Wound dry and firm',
+  fine: 'Looked: fine',
+  wrinkled: 'Looked: wrinkled, firm',
+  soft: 'Looked: soft or dark at the base',
+} as const;
+
+const HOW = { poured: 'Watered', misted: 'Misted', soaked: 'Soaked from below' } as const;
+
+/** One line of the log. */
+export function entryWords(state: State, entry: BatchEntry): string {
+  switch (entry.kind) {
+    case 'cut':
+      return 'Cut';
+    case 'stuck':
+      return 'Stuck';
+    case 'inspected':
+      return entry.text ? `${SEEN[entry.seen]}: ${entry.text}` : SEEN[entry.seen];
+    case 'watered':
+      return entry.breach === undefined
+        ? HOW[entry.how]
+        : `${HOW[entry.how]} before the gate opened: ${entry.breach}`;
+    case 'tally':
+      return tallyWords(entry.counts, entry.places, entry.recount);
+    case 'potted':
+      return `Potted on ${entry.count}`;
+    case 'moved': {
+      const space = state.spaces.get(entry.space)?.name ?? 'another bench';
+      return `Moved to ${[space, entry.place].filter(Boolean).join(', ')}`;
+    }
+    case 'note':
+      return entry.text;
+    case 'ended':
+      return entry.text ? `Ended: ${entry.text}` : 'Ended';
+  }
+}
+
+function tallyWords(
+  counts: Counts | undefined,
+  places: Readonly<Record<string, string>> | undefined,
+  recount: string | undefined,
+): string {
+  if (places) {
+    const list = Object.values(places);
+    return `Marked ${list.length === 1 ? 'one place' : `${list.length} places`}: ${[...new Set(list)].join(', ')}`;
+  }
+  const c = counts ?? { rooted: 0, pupped: 0, rotted: 0, dried: 0, lost: 0 };
+  const parts = [
+    [c.rooted, 'rooted'],
+    [c.pupped, 'with pups'],
+    [c.rotted, 'rotted'],
+    [c.dried, 'dried up'],
+    [c.lost, 'lost otherwise'],
+  ].filter(([n]) => n !== 0);
+  const text = parts.length > 0 ? parts.map(([n, w]) => `${n} ${w}`).join(', ') : 'no change';
+  return `${recount === undefined ? 'Counted' : 'Recounted'}: ${text}`;
+}

@@ -1,0 +1,212 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  signal,
+} from '@angular/core';
+import { Router, RouterLink } from '@angular/router';
+import {
+  batchTitle,
+  contradictions,
+  isDay,
+  NO_COUNTS,
+  pieceOf,
+  sumCounts,
+  type Counts,
+} from '@hypogeon/core';
+import { Deeds } from '../data/deeds';
+import { draftKeeper } from '../data/draft';
+import { Journal } from '../data/journal';
+import { Today } from '../data/today';
+import { Words } from '../data/words';
+import { CuttingMark } from '../marks/cutting-mark';
+import { FRESH, type MarkState } from '../marks/mark-state';
+
+type Counted = keyof Counts;
+
+interface Key {
+  readonly outcome: Counted;
+  readonly name: string;
+  readonly says: string;
+  readonly mark: MarkState;
+}
+
+const KEYS: readonly Key[] = [
+  {
+    outcome: 'rooted',
+    name: 'Rooted',
+    says: 'holds against a light tug',
+    mark: { ...FRESH, closure: 1, roots: 2 },
+  },
+  {
+    outcome: 'pupped',
+    name: 'With pups',
+    says: 'rooted, and a new plant shows',
+    mark: { ...FRESH, closure: 1, roots: 2, pup: true },
+  },
+  {
+    outcome: 'rotted',
+    name: 'Rotted',
+    says: 'soft, dark or wet at the base',
+    mark: { ...FRESH, closure: 1, lost: 'rotted' },
+  },
+  {
+    outcome: 'dried',
+    name: 'Dried up',
+    says: 'crisp, with nothing below',
+    mark: { ...FRESH, closure: 1, lost: 'dried' },
+  },
+  {
+    outcome: 'lost',
+    name: 'Lost otherwise',
+    says: 'knocked over, eaten, given away',
+    mark: { ...FRESH, lost: 'lost' },
+  },
+];
+
+interface TallyDraft {
+  readonly counts: Counts;
+  readonly recount: string;
+}
+
+@Component({
+  selector: 'hy-tally-page',
+  imports: [RouterLink, CuttingMark],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { '(document:keydown)': 'key($event)' },
+  templateUrl: './tally-page.html',
+  styleUrl: './tally-page.scss',
+})
+export class TallyPage {
+  private readonly deeds = inject(Deeds);
+  private readonly router = inject(Router);
+  private readonly state = inject(Journal).state;
+  protected readonly words = inject(Words);
+  protected readonly today = inject(Today).day;
+
+  readonly id = input.required<string>();
+
+  protected readonly keys = KEYS;
+  protected readonly batch = computed(() => this.state().batches.get(this.id()) ?? null);
+  protected readonly title = computed(() => {
+    const batch = this.batch();
+    return batch ? batchTitle(this.state(), batch) : '';
+  });
+  protected readonly piece = computed(() => {
+    const batch = this.batch();
+    return batch ? pieceOf(this.state(), batch) : 'leaf';
+  });
+
+  private readonly keeper = computed(() => draftKeeper<TallyDraft>(`tally.${this.id()}`));
+  private readonly edited = signal<TallyDraft | null>(null);
+  private readonly draft = computed(() => this.edited() ?? this.keeper().read());
+  protected readonly counts = computed(
+    () => this.draft()?.counts ?? this.batch()?.counts ?? NO_COUNTS,
+  );
+  protected readonly recount = computed(() => this.draft()?.recount ?? '');
+  protected readonly waiting = computed(() =>
+    Math.max(0, (this.batch()?.count ?? 0) - sumCounts(this.counts())),
+  );
+  protected readonly resumed = computed(() => this.edited() === null && this.draft() !== null);
+
+  private readonly chosenDay = signal<string | null>(null);
+  protected readonly on = computed(() => this.chosenDay() ?? this.today());
+  protected readonly dayProblem = computed(() => {
+    const batch = this.batch();
+    const day = this.on();
+    if (!isDay(day)) return 'That is not a day of the calendar.';
+    if (day > this.today()) return 'That day is still to come.';
+    if (batch && day < batch.cutOn) return `It was cut on ${this.words.day(batch.cutOn)}.`;
+    return '';
+  });
+
+  protected readonly problems = computed(() => {
+    const batch = this.batch();
+    return batch ? contradictions(batch.counts, this.counts(), batch.count) : [];
+  });
+  /** Too many is wrong whatever the reason; the rest can be a recount. */
+  protected readonly tooMany = computed(
+    () => sumCounts(this.counts()) > (this.batch()?.count ?? 0),
+  );
+  protected readonly ready = computed(
+    () =>
+      this.batch() !== null &&
+      !this.dayProblem() &&
+      !this.tooMany() &&
+      (this.problems().length === 0 || this.recount().trim() !== ''),
+  );
+
+  constructor() {
+    effect(() => {
+      const edited = this.edited();
+      if (edited) this.keeper().keep(edited);
+    });
+  }
+
+  protected add(outcome: Counted, by: 1 | -1): void {
+    const counts = this.counts();
+    const next = counts[outcome] + by;
+    if (next < 0) return;
+    if (by === 1 && this.waiting() === 0) {
+      // A pup is first of all one of the rooted; a loss may be too.
+      const from = outcome !== 'rooted' && counts.rooted > 0 ? 'rooted' : null;
+      if (from === null) return;
+      this.set({ ...counts, [outcome]: next, rooted: counts.rooted - 1 });
+      return;
+    }
+    this.set({ ...counts, [outcome]: next });
+  }
+
+  protected type(outcome: Counted, text: string): void {
+    const count = Number(text);
+    if (Number.isInteger(count) && count >= 0) this.set({ ...this.counts(), [outcome]: count });
+  }
+
+  protected setRecount(recount: string): void {
+    this.edited.set({ counts: this.counts(), recount });
+  }
+
+  protected setDay(day: string): void {
+    this.chosenDay.set(day || null);
+  }
+
+  protected startOver(): void {
+    this.keeper().drop();
+    this.edited.set({ counts: this.batch()?.counts ?? NO_COUNTS, recount: '' });
+  }
+
+  protected async save(): Promise<void> {
+    const batch = this.batch();
+    if (!batch || !this.ready()) return;
+    const recount = this.problems().length > 0 ? { recount: this.recount().trim() } : {};
+    const recording = this.deeds.record(
+      { kind: 'tally', batch: batch.id, day: this.on(), counts: this.counts(), ...recount },
+      `Counted ${this.title()}`,
+    );
+    this.keeper().drop();
+    this.edited.set(null);
+    await recording;
+    await this.router.navigate(['/bench', batch.id]);
+  }
+
+  protected key(event: KeyboardEvent): void {
+    const target = event.target as HTMLElement;
+    if (event.ctrlKey || event.metaKey || event.altKey) return;
+    if (target.tagName === 'INPUT') return;
+    const key = KEYS[Number(event.code.replace(/^(Digit|Numpad)/, '')) - 1];
+    if (key) {
+      event.preventDefault();
+      this.add(key.outcome, event.shiftKey ? -1 : 1);
+    } else if (event.key === 'Enter' && target.tagName !== 'BUTTON' && target.tagName !== 'A') {
+      event.preventDefault();
+      void this.save();
+    }
+  }
+
+  private set(counts: Counts): void {
+    this.edited.set({ counts, recount: this.recount() });
+  }
+}

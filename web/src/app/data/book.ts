@@ -1,0 +1,25 @@
+import { InjectionToken } from '@angular/core';
+import localforage from 'localforage';
+import type { KeyValueStore } from './chunk-store';
+
+/** The grower's own journal and the demo lie in two books and never mix. */
+export type Book = 'own' | 'demo';
+
+export interface Stores {
+  journal(book: Book): KeyValueStore;
+  /** What belongs to this device and not to the journal: its id, the open book. */
+  readonly device: {
+    getItem<T>(key: string): Promise<T | null>;
+    setItem<T>(key: string, value: T): Promise<T>;
+  };
+}
+
+const NAME = 'hypogeon';
+
+export const STORES = new InjectionToken<Stores>('stores', {
+  providedIn: 'root',
+  factory: () => ({
+    journal: (book) => localforage.createInstance({ name: NAME, storeName: `journal_${book}` }),
+    device: localforage.createInstance({ name: NAME, storeName: 'device' }),
+  }),
+});

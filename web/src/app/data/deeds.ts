@@ -1,0 +1,31 @@
+import { inject, Injectable } from '@angular/core';
+import { MatSnackBar } from '@angular/material/snack-bar';
+import type { Entry } from '@hypogeon/core';
+import { Journal, type Draft } from './journal';
+
+/** What a tap does: records, says saved once it is, and offers to undo. */
+@Injectable({ providedIn: 'root' })
+export class Deeds {
+  private readonly journal = inject(Journal);
+  private readonly bar = inject(MatSnackBar);
+
+  async record(draft: Draft, said: string): Promise<boolean> {
+    const { entry, saved } = await this.journal.record(draft);
+    if (saved) this.offerUndo(entry, said);
+    return saved;
+  }
+
+  async retract(entry: Entry): Promise<void> {
+    const saved = await this.journal.retract(entry);
+    if (saved) this.say('Taken back. It stays in the history.');
+  }
+
+  say(text: string): void {
+    this.bar.open(text, 'Close', { duration: 5000 });
+  }
+
+  private offerUndo(entry: Entry, said: string): void {
+    const bar = this.bar.open(`${said}. Saved.`, 'Undo', { duration: 8000 });
+    bar.onAction().subscribe(() => void this.retract(entry));
+  }
+}

@@ -1,0 +1,106 @@
+import { ChangeDetectionStrategy, Component, computed, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { CATALOGUE, findTaxa, METHOD } from '@hypogeon/core';
+import { CuttingMark } from '../marks/cutting-mark';
+import { FRESH } from '../marks/mark-state';
+
+@Component({
+  selector: 'hy-library-page',
+  imports: [RouterLink, CuttingMark],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="page-head">
+      <h1>Library</h1>
+      <p class="quiet">what the clock and the round count with, and what it rests on</p>
+      <a class="bare push" routerLink="/marks">The marks</a>
+    </div>
+    <label class="field find">
+      <span>Find a plant</span>
+      <input
+        type="search"
+        placeholder="by any name, old ones too"
+        [value]="query()"
+        (input)="query.set(find.value)"
+        #find
+      />
+    </label>
+    <p class="unseen" role="status">{{ rows().length }} plants</p>
+    <ul>
+      @for (row of rows(); track row.taxon.id) {
+        <li>
+          <a [routerLink]="['/library', row.taxon.id]">
+            <hy-mark [piece]="row.piece" [state]="whole" [size]="52" />
+            <span class="who">
+              <strong
+                ><i>{{ row.taxon.name }}</i></strong
+              >
+              <span>{{ row.names }}</span>
+            </span>
+            <span>{{ row.taxon.family }}</span>
+            <span class="ways">{{ row.ways }}</span>
+          </a>
+        </li>
+      } @empty {
+        <li class="quiet">
+          None by that name. An own plant is made where a mother is added, and borrows the figures
+          of one it is like.
+        </li>
+      }
+    </ul>
+  `,
+  styles: `
+    .find {
+      max-width: 24rem;
+      margin-bottom: 1rem;
+    }
+    ul {
+      list-style: none;
+      margin: 0;
+      padding: 0;
+    }
+    li a {
+      display: grid;
+      grid-template-columns: 52px minmax(12rem, 1.3fr) 9rem minmax(10rem, 1.4fr);
+      gap: 1rem;
+      align-items: center;
+      min-height: 64px;
+      border-bottom: 1px solid var(--line);
+      color: var(--ink);
+      text-decoration: none;
+    }
+    li a:hover strong {
+      text-decoration: underline;
+    }
+    .who {
+      display: grid;
+      line-height: 1.3;
+    }
+    .who span,
+    .ways {
+      color: var(--ink2);
+      font-size: 0.9rem;
+    }
+    @media (max-width: 760px) {
+      li a {
+        grid-template-columns: 52px minmax(0, 1fr);
+        padding: 0.5rem 0;
+        row-gap: 0;
+      }
+      li a > span:not(.who) {
+        grid-column: 2;
+      }
+    }
+  `,
+})
+export class LibraryPage {
+  protected readonly query = signal('');
+  protected readonly whole = { ...FRESH, closure: 1, roots: 2 as const };
+  protected readonly rows = computed(() =>
+    findTaxa(CATALOGUE, this.query()).map((taxon) => ({
+      taxon,
+      piece: taxon.methods[0]!.piece ?? METHOD[taxon.methods[0]!.method].piece,
+      names: [...taxon.common, ...taxon.synonyms.map((s) => `formerly ${s}`)].join(', '),
+      ways: taxon.methods.map((m) => METHOD[m.method].name.toLowerCase()).join(', '),
+    })),
+  );
+}

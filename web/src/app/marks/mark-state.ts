@@ -1,0 +1,50 @@
+import { daysBetween, type Cutting, type Day, type Outcome } from '@hypogeon/core';
+
+/** Everything a cutting mark shows. */
+export interface MarkState {
+  /** 0 fresh … 1 closed: how far the ring round the wound has come. */
+  readonly closure: number;
+  /** Length class of the roots, 0–3. */
+  readonly roots: 0 | 1 | 2 | 3;
+  readonly pup: boolean;
+  readonly potted: boolean;
+  /** Rot creeping up from the wound, before all is lost. */
+  readonly rotBegins: boolean;
+  readonly lost: Extract<Outcome, 'rotted' | 'dried' | 'lost'> | null;
+}
+
+export const FRESH: MarkState = {
+  closure: 0,
+  roots: 0,
+  pup: false,
+  potted: false,
+  rotBegins: false,
+  lost: null,
+};
+
+/** Days after which roots are drawn longer. Working assumption: nobody measures every root. */
+const BRUSH_DAYS = 10;
+const SYSTEM_DAYS = 28;
+
+export function markOf(cutting: Cutting, closure: number, potted: boolean, today: Day): MarkState {
+  const { outcome } = cutting;
+  const since = cutting.rooted ? daysBetween(cutting.rooted.by, today) : -1;
+  const roots = since < 0 ? 0 : since < BRUSH_DAYS ? 1 : since < SYSTEM_DAYS ? 2 : 3;
+  return {
+    closure: outcome === 'waiting' ? closure : 1,
+    roots,
+    pup: outcome === 'pupped',
+    potted,
+    rotBegins: false,
+    lost: outcome === 'rotted' || outcome === 'dried' || outcome === 'lost' ? outcome : null,
+  };
+}
+
+export const OUTCOME_WORD: Readonly<Record<Outcome, string>> = {
+  waiting: 'waiting',
+  rooted: 'rooted',
+  pupped: 'rooted, with a pup',
+  rotted: 'rotted',
+  dried: 'dried up',
+  lost: 'lost otherwise',
+};

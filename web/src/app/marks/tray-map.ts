@@ -1,0 +1,218 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  ElementRef,
+  inject,
+  input,
+  output,
+  signal,
+} from '@angular/core';
+import type { Batch, Day, Outcome, Piece } from '@hypogeon/core';
+import { CuttingMark } from './cutting-mark';
+import { markOf, OUTCOME_WORD } from './mark-state';
+
+/** More places than this are not drawn: no tray has them, and no eye follows. */
+const MOST_DRAWN = 240;
+
+export const OUTCOME_KEYS: readonly Outcome[] = [
+  'rooted',
+  'pupped',
+  'rotted',
+  'dried',
+  'lost',
+  'waiting',
+];
+
+export interface PlacesCounted {
+  readonly places: readonly number[];
+  readonly outcome: Outcome;
+}
+
+/** The marks in the tray's real rows. Places are marked, then told what became of them. */
+@Component({
+  selector: 'hy-tray-map',
+  imports: [CuttingMark],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div
+      class="tray"
+      role="group"
+      aria-label="Tray map"
+      [style.--columns]="columns()"
+      (keydown)="key($event)"
+    >
+      @for (cell of cells(); track cell.place) {
+        @if (cell.place % columns() === 0) {
+          <span class="row" aria-hidden="true">{{ rowName(cell.place) }}</span>
+        }
+        <button
+          type="button"
+          [attr.data-place]="cell.place"
+          [attr.aria-pressed]="cell.marked"
+          [attr.aria-label]="cell.label"
+          [tabIndex]="cell.place === focus() ? 0 : -1"
+          (click)="tap(cell.place)"
+        >
+          <hy-mark [piece]="piece()" [state]="cell.state" [size]="44" />
+        </button>
+      }
+    </div>
+    @if (hidden() > 0) {
+      <p class="quiet small">{{ hidden() }} more are counted, but not drawn.</p>
+    }
+    @if (marked().size > 0) {
+      <div class="keys" role="group" aria-label="What became of the marked places">
+        <span>{{ marked().size }} marked:</span>
+        @for (outcome of outcomes; track outcome) {
+          <button type="button" class="plain" (click)="tell(outcome)">
+            {{ word[outcome] }} <kbd>{{ $index + 1 }}</kbd>
+          </button>
+        }
+        <button type="button" class="bare" (click)="clear()">none of it</button>
+      </div>
+    } @else if (editable()) {
+      <p class="quiet small hint">
+        Tap a place to say what became of it. Keys: arrows move, space marks, 1–6 tell.
+      </p>
+    }
+  `,
+  styles: `
+    .tray {
+      display: grid;
+      grid-template-columns: 1.5rem repeat(var(--columns), minmax(44px, 64px));
+      gap: 2px;
+      overflow-x: auto;
+      padding: 3px;
+    }
+    .row {
+      align-self: center;
+      color: var(--ink2);
+      font-size: 0.875rem;
+    }
+    button[data-place] {
+      min-height: 52px;
+      padding: 2px 0;
+      border: 0;
+      border-radius: 3px;
+      background: var(--face);
+      display: grid;
+      place-items: center;
+      cursor: pointer;
+      color: inherit;
+    }
+    button[aria-pressed='true'] {
+      background: var(--callus-soft);
+      box-shadow: inset 0 0 0 2px var(--ink);
+    }
+    .keys {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.4rem;
+      align-items: center;
+      margin-top: 0.75rem;
+    }
+    kbd {
+      font: inherit;
+      font-weight: 400;
+      color: var(--ink2);
+    }
+    .hint {
+      margin-top: 0.5rem;
+    }
+  `,
+})
+export class TrayMap {
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
+
+  readonly batch = input.required<Batch>();
+  readonly piece = input.required<Piece>();
+  readonly closure = input(1);
+  readonly today = input.required<Day>();
+  readonly editable = input(true);
+  readonly counted = output<PlacesCounted>();
+
+  protected readonly outcomes = OUTCOME_KEYS;
+  protected readonly word = OUTCOME_WORD;
+  protected readonly focus = signal(0);
+  protected readonly marked = signal<ReadonlySet<number>>(new Set());
+
+  protected readonly columns = computed(() => {
+    const { columns, count } = this.batch();
+    return Math.min(columns ?? Math.min(10, Math.ceil(Math.sqrt(count * 2))), count);
+  });
+  protected readonly hidden = computed(() => Math.max(0, this.batch().count - MOST_DRAWN));
+  protected readonly cells = computed(() => {
+    const { cuttings, potted } = this.batch();
+    const marked = this.marked();
+    let left = potted;
+    return cuttings.slice(0, MOST_DRAWN).map((cutting, place) => {
+      const alive = cutting.outcome === 'rooted' || cutting.outcome === 'pupped';
+      const inPot = alive && left-- > 0;
+      return {
+        place,
+        marked: marked.has(place),
+        state: markOf(cutting, this.closure(), inPot, this.today()),
+        label: `${this.name(place)}, ${inPot ? 'potted on' : OUTCOME_WORD[cutting.outcome]}`,
+      };
+    });
+  });
+
+  protected rowName(place: number): string {
+    const row = Math.floor(place / this.columns());
+    return row < 26 ? String.fromCharCode(65 + row) : String(row + 1);
+  }
+
+  private name(place: number): string {
+    return `${this.rowName(place)}${(place % this.columns()) + 1}`;
+  }
+
+  protected tap(place: number): void {
+    if (!this.editable()) return;
+    this.focus.set(place);
+    const marked = new Set(this.marked());
+    if (!marked.delete(place)) marked.add(place);
+    this.marked.set(marked);
+  }
+
+  protected clear(): void {
+    this.marked.set(new Set());
+  }
+
+  protected tell(outcome: Outcome): void {
+    const places = this.marked().size > 0 ? [...this.marked()] : [this.focus()];
+    this.clear();
+    this.counted.emit({ places, outcome });
+  }
+
+  protected key(event: KeyboardEvent): void {
+    const outcome = OUTCOME_KEYS[Number(event.key) - 1];
+    if (outcome && this.editable()) {
+      event.preventDefault();
+      this.tell(outcome);
+      return;
+    }
+    const step = this.step(event.key);
+    if (step === 0) return;
+    event.preventDefault();
+    const next = this.focus() + step;
+    if (next < 0 || next >= this.cells().length) return;
+    this.focus.set(next);
+    this.host.nativeElement.querySelector<HTMLElement>(`[data-place="${next}"]`)?.focus();
+  }
+
+  private step(key: string): number {
+    switch (key) {
+      case 'ArrowLeft':
+        return -1;
+      case 'ArrowRight':
+        return 1;
+      case 'ArrowUp':
+        return -this.columns();
+      case 'ArrowDown':
+        return this.columns();
+      default:
+        return 0;
+    }
+  }
+}

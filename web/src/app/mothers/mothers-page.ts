@@ -1,0 +1,128 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { countLedger, METHOD, plantOf } from '@hypogeon/core';
+import { Journal } from '../data/journal';
+import { Words } from '../data/words';
+import { CuttingMark } from '../marks/cutting-mark';
+import { FRESH } from '../marks/mark-state';
+import { PERMISSION_WORD } from './permission-words';
+
+@Component({
+  selector: 'hy-mothers-page',
+  imports: [RouterLink, CuttingMark],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="page-head">
+      <h1>Mothers</h1>
+      <p class="quiet">the stock plants, where they came from and what they gave</p>
+      <a class="act push" routerLink="/mothers/new">Add a mother</a>
+    </div>
+    @if (mothers().length === 0) {
+      <div class="empty">
+        <h2>No mothers yet</h2>
+        <p>
+          Every cutting has a mother. Note where she came from and that you may propagate her; then
+          plan what to take.
+        </p>
+      </div>
+    } @else {
+      <ul>
+        @for (m of mothers(); track m.id) {
+          <li>
+            <a [routerLink]="['/mothers', m.id]">
+              <hy-mark [piece]="m.piece" [state]="whole" [size]="56" />
+              <span class="who">
+                <strong>{{ m.name }}</strong>
+                <i>{{ m.plant }}</i>
+              </span>
+              <span class="from">
+                <span>{{ m.provenance }}</span>
+                <span class="quiet">{{ m.permission }}</span>
+              </span>
+              <span class="gave">
+                <span>{{ m.gave }}</span>
+                <span class="quiet">{{ m.last }}</span>
+              </span>
+            </a>
+          </li>
+        }
+      </ul>
+    }
+  `,
+  styles: `
+    ul {
+      list-style: none;
+      margin: 0;
+      padding: 0;
+      border-top: 1px solid var(--line);
+    }
+    li a {
+      display: grid;
+      grid-template-columns: 56px minmax(10rem, 1.1fr) minmax(10rem, 1.3fr) minmax(10rem, 1fr);
+      gap: 1rem;
+      align-items: center;
+      min-height: 72px;
+      border-bottom: 1px solid var(--line);
+      color: var(--ink);
+      text-decoration: none;
+    }
+    li a:hover strong {
+      text-decoration: underline;
+    }
+    .who,
+    .from,
+    .gave {
+      display: grid;
+      line-height: 1.35;
+      min-width: 0;
+      overflow-wrap: anywhere;
+    }
+    .who i,
+    .quiet {
+      color: var(--ink2);
+      font-size: 0.9rem;
+    }
+    @media (max-width: 760px) {
+      li a {
+        grid-template-columns: 56px minmax(0, 1fr);
+        padding: 0.6rem 0;
+        row-gap: 0.2rem;
+      }
+      .from,
+      .gave {
+        grid-column: 2;
+      }
+    }
+  `,
+})
+export class MothersPage {
+  private readonly words = inject(Words);
+  private readonly state = inject(Journal).state;
+  protected readonly whole = { ...FRESH, closure: 1, roots: 3 as const };
+
+  protected readonly mothers = computed(() => {
+    const state = this.state();
+    const batches = [...state.batches.values()];
+    return [...state.mothers.values()]
+      .map((m) => {
+        const plant = plantOf(state, m.taxon ?? '');
+        const taken = batches.filter((b) => b.mother === m.id && b.cut);
+        const count = countLedger(taken);
+        const last = taken.reduce((day, b) => (b.cutOn > day ? b.cutOn : day), '');
+        return {
+          id: m.id,
+          name: m.name ?? 'Unnamed',
+          plant: plant?.name ?? 'unknown plant',
+          piece: METHOD[plant?.taxon.methods[0]?.method ?? 'crown'].piece,
+          provenance: m.provenance ?? 'no provenance noted',
+          permission: PERMISSION_WORD[m.permission ?? 'unknown'],
+          gave:
+            taken.length === 0
+              ? 'nothing taken yet'
+              : `gave ${count.stuck}, ${count.rooted} rooted so far`,
+          last: last ? `last cut ${this.words.day(last)}` : '',
+        };
+      })
+      .sort((a, b) => a.name.localeCompare(b.name));
+  });
+}

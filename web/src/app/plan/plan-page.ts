@@ -1,0 +1,397 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { Router, RouterLink } from '@angular/router';
+import {
+  addDays,
+  airOf,
+  countedPieces,
+  cuttingCautions,
+  daysBetween,
+  defaultSchool,
+  DISINFECTANTS,
+  isDay,
+  METHOD,
+  methodOf,
+  plannedClock,
+  plantOf,
+  readLength,
+  seasonAt,
+  whatMoves,
+  windowAt,
+  WOUND_SCHOOL,
+  type Day,
+  type Disinfectant,
+  type MethodId,
+  type PlannedWound,
+  type Variant,
+  type WoundSchoolId,
+} from '@hypogeon/core';
+import { Deeds } from '../data/deeds';
+import { draftKeeper } from '../data/draft';
+import { freshId } from '../data/fresh-id';
+import { Journal, type Draft } from '../data/journal';
+import { Today } from '../data/today';
+import { Words } from '../data/words';
+import { CuttingMark } from '../marks/cutting-mark';
+import { FRESH } from '../marks/mark-state';
+import { GateRanges, type GateRange } from './gate-ranges';
+
+interface PlanDraft {
+  readonly mother: string;
+  readonly method: MethodId | '';
+  readonly count: string;
+  /** As typed; empty is the usual width of the cut. */
+  readonly width: string;
+  readonly thickness: string;
+  readonly school: WoundSchoolId | '';
+  readonly callusAt: 'rack' | 'medium';
+  readonly callusSpace: string;
+  readonly space: string;
+  readonly place: string;
+  readonly cutOn: Day | '';
+  readonly disinfectant: Disinfectant;
+}
+
+const BLANK: PlanDraft = {
+  mother: '',
+  method: '',
+  count: '',
+  width: '',
+  thickness: '',
+  school: '',
+  callusAt: 'rack',
+  callusSpace: '',
+  space: '',
+  place: '',
+  cutOn: '',
+  disinfectant: 'alcohol',
+};
+
+const DISINFECTANT_WORD: Readonly<Record<Disinfectant, string>> = {
+  alcohol: 'alcohol, 70 %',
+  bleach: 'dilute bleach, rinsed',
+  none: 'clean is enough',
+};
+
+@Component({
+  selector: 'hy-plan-page',
+  imports: [RouterLink, CuttingMark, GateRanges],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './plan-page.html',
+  styleUrl: './plan-page.scss',
+})
+export class PlanPage {
+  private readonly journal = inject(Journal);
+  private readonly deeds = inject(Deeds);
+  private readonly router = inject(Router);
+  protected readonly words = inject(Words);
+  protected readonly today = inject(Today).day;
+  protected readonly state = this.journal.state;
+
+  /** Chosen in the address, from a mother's page. */
+  readonly mother = input<string>();
+
+  protected readonly schools = Object.values(WOUND_SCHOOL);
+  protected readonly disinfectants = DISINFECTANTS;
+  protected readonly disinfectantWord = DISINFECTANT_WORD;
+
+  private readonly keeper = draftKeeper<PlanDraft>('plan');
+  private readonly edited = signal<PlanDraft | null>(this.keeper.read());
+  protected readonly draft = computed<PlanDraft>(() => {
+    const draft = this.edited() ?? BLANK;
+    const asked = this.mother();
+    return asked && asked !== draft.mother
+      ? { ...BLANK, mother: asked, space: draft.space, callusSpace: draft.callusSpace }
+      : draft;
+  });
+  protected readonly tried = signal(false);
+
+  protected readonly mothers = computed(() => [...this.state().mothers.values()]);
+  protected readonly spaces = computed(() => [...this.state().spaces.values()]);
+  protected readonly plant = computed(() => {
+    const mother = this.state().mothers.get(this.draft().mother);
+    return mother ? plantOf(this.state(), mother.taxon ?? '') : null;
+  });
+  protected readonly ways = computed(() => this.plant()?.taxon.methods ?? []);
+  /** What the library knows of the chosen way; the plant's first way until one is chosen. */
+  protected readonly figures = computed(() => {
+    const plant = this.plant();
+    const chosen = this.draft().method;
+    if (!plant) return null;
+    return (chosen ? methodOf(plant.taxon, chosen) : undefined) ?? plant.taxon.methods[0] ?? null;
+  });
+  protected readonly method = computed(() => {
+    const figures = this.figures();
+    return figures ? METHOD[figures.method] : null;
+  });
+  protected readonly piece = computed(
+    () => this.figures()?.piece ?? this.method()?.piece ?? 'crown',
+  );
+  protected readonly advice = computed(() => {
+    const wound = this.figures()?.wound;
+    return wound ? defaultSchool(wound.tissue) : null;
+  });
+  protected readonly school = computed<WoundSchoolId>(
+    () =>
+      this.draft().school ||
+      (this.state().settings.school ?? this.advice()?.school ?? 'dry-to-touch'),
+  );
+  protected readonly space = computed(() => this.draft().space || (this.spaces()[0]?.id ?? ''));
+  protected readonly callusSpace = computed(() => this.draft().callusSpace || this.space());
+  protected readonly cutOn = computed(() => this.draft().cutOn || this.today());
+  private readonly width = computed(() => this.length(this.draft().width));
+  private readonly thickness = computed(() => this.length(this.draft().thickness));
+
+  protected readonly problems = computed(() => {
+    const d = this.draft();
+    const count = Number(d.count);
+    const width = this.width();
+    const thickness = this.thickness();
+    return {
+      mother: this.plant() === null ? 'Which mother is cut?' : '',
+      count:
+        d.count.trim() === ''
+          ? 'How many are taken?'
+          : !Number.isInteger(count) || count < 1
+            ? 'A whole number of 1 or more.'
+            : count > 10_000
+              ? 'At most 10,000 in one batch. Make several.'
+              : '',
+      width: width?.ok === false ? width.problem : '',
+      thickness: thickness?.ok === false ? thickness.problem : '',
+      cutOn: this.dayProblem(this.cutOn()),
+      space: this.space() === '' ? 'Where do they stand? Give the air of one place at least.' : '',
+    };
+  });
+  protected readonly good = computed(() => Object.values(this.problems()).every((p) => p === ''));
+
+  private readonly planned = computed<PlannedWound | null>(() => {
+    const plant = this.plant();
+    const figures = this.figures();
+    const wound = figures?.wound;
+    if (!plant || !wound || this.dayProblem(this.cutOn())) return null;
+    const width = this.width();
+    const thickness = this.thickness();
+    return {
+      taxon: plant.id,
+      method: figures.method,
+      cutOn: this.cutOn(),
+      widthMm: width?.ok ? width.mm : wound.widthMm,
+      thicknessMm: thickness?.ok ? thickness.mm : wound.thicknessMm,
+      school: this.school(),
+      callusAt: this.draft().callusAt,
+      callusSpace: this.callusSpace(),
+      space: this.space(),
+    };
+  });
+
+  protected readonly clock = computed(() => {
+    const planned = this.planned();
+    return planned ? plannedClock(this.state(), planned) : null;
+  });
+
+  protected readonly answer = computed(() => {
+    const clock = this.clock();
+    const figures = this.figures();
+    if (!figures) return null;
+    if (!figures.wound)
+      return {
+        says: 'No gate',
+        range: 'Nothing is cut that could rot: water when stuck.',
+        stick: '',
+      };
+    if (!clock) return null;
+    if (clock.gate.state === 'stopped')
+      return {
+        says: 'It does not close here',
+        range: 'Too cold, too hot or too damp. Choose another place to callus.',
+        stick: '',
+      };
+    const { opens, earliest, latest } = clock.gate;
+    return {
+      says: `Water from ${this.words.near(opens)}`,
+      range: `${this.words.days(daysBetween(this.cutOn(), opens))} after the cut; the wound closes ${this.words.span(earliest, latest)}, eight times in ten.`,
+      stick: clock.stickOn ? `Stick ${this.words.near(clock.stickOn)}.` : '',
+    };
+  });
+
+  protected readonly moves = computed(() => {
+    const planned = this.planned();
+    if (!planned) return null;
+    const moves = whatMoves(this.state(), planned, (mm) => this.words.length(mm));
+    const groups = [
+      { name: 'School', rows: moves.school.map((v) => this.range(v)) },
+      { name: 'Width of the cut', rows: moves.width.map((v) => this.range(v)) },
+      { name: 'Where it calluses', rows: moves.air.map((v) => this.range(v)) },
+    ];
+    const days = groups.flatMap((g) => g.rows.map((r) => r.opens ?? 0));
+    return { groups, horizon: Math.max(7, ...days) * 1.08 };
+  });
+
+  protected readonly cautions = computed(() => {
+    const plant = this.plant();
+    const figures = this.figures();
+    if (!plant || !figures) return [];
+    const mother = this.state().mothers.get(this.draft().mother);
+    const law = mother?.protectedVariety ? (['rights'] as const) : [];
+    return cuttingCautions(
+      { hazards: plant.taxon.hazards, law: [...plant.taxon.law, ...law] },
+      figures.wound !== null,
+      this.draft().disinfectant,
+    );
+  });
+  protected readonly unasked = computed(() => {
+    const mother = this.state().mothers.get(this.draft().mother);
+    return mother !== undefined && (mother.permission ?? 'unknown') === 'unknown';
+  });
+
+  /** When roots and pups are to be expected, and whether it is the season. */
+  protected readonly outlook = computed(() => {
+    const figures = this.figures();
+    const plant = this.plant();
+    if (!figures || !plant || this.space() === '') return null;
+    const { tempC } = airOf(this.state(), this.space(), this.cutOn());
+    const span = (w: { from: number; to: number }): string =>
+      this.words.span(addDays(this.cutOn(), w.from), addDays(this.cutOn(), w.to));
+    const season = seasonAt(plant.taxon, tempC);
+    return {
+      roots: span(windowAt(figures.roots, tempC)),
+      pups: figures.pups ? span(windowAt(figures.pups, tempC)) : '',
+      success: this.words.percent(figures.success.mean),
+      season,
+      temperature: this.words.temperature(tempC),
+    };
+  });
+
+  protected readonly mark = { ...FRESH, closure: 0.35 };
+
+  protected set<K extends keyof PlanDraft>(field: K, value: PlanDraft[K]): void {
+    const draft = { ...this.draft(), [field]: value };
+    this.edited.set(draft);
+    this.keeper.keep(draft);
+  }
+
+  protected setMother(id: string): void {
+    const { space, callusSpace, disinfectant } = this.draft();
+    const draft = { ...BLANK, mother: id, space, callusSpace, disinfectant };
+    this.edited.set(draft);
+    this.keeper.keep(draft);
+    if (this.mother()) void this.router.navigate(['/plan'], { replaceUrl: true });
+  }
+
+  protected setMethod(id: MethodId): void {
+    const draft = { ...this.draft(), method: id, width: '', thickness: '', school: '' as const };
+    this.edited.set(draft);
+    this.keeper.keep(draft);
+  }
+
+  protected setSchool(id: string): void {
+    this.set('school', this.schools.find((s) => s.id === id)?.id ?? '');
+  }
+
+  protected setDisinfectant(value: string): void {
+    this.set('disinfectant', DISINFECTANTS.find((d) => d === value) ?? 'none');
+  }
+
+  protected pieceFor(method: MethodId) {
+    return METHOD[method].piece;
+  }
+
+  protected nameFor(method: MethodId): string {
+    return METHOD[method].name;
+  }
+
+  protected show(problem: string): string {
+    return this.tried() ? problem : '';
+  }
+
+  protected usualWidth(): string {
+    const wound = this.figures()?.wound;
+    return wound ? `usually ${this.words.length(wound.widthMm)}` : '';
+  }
+
+  protected usualThickness(): string {
+    const thickness = this.figures()?.wound?.thicknessMm;
+    return thickness === undefined ? '' : `usually ${this.words.length(thickness)}`;
+  }
+
+  protected plainRoom(): void {
+    void this.journal.record({
+      kind: 'put',
+      record: 'space',
+      key: freshId(),
+      fields: { name: 'Plain room', tempC: 20, rh: 0.55 },
+    });
+  }
+
+  protected async save(): Promise<void> {
+    this.tried.set(true);
+    const plant = this.plant();
+    const figures = this.figures();
+    if (!this.good() || !plant || !figures) {
+      setTimeout(() => document.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus());
+      return;
+    }
+    const d = this.draft();
+    const width = this.width();
+    const thickness = this.thickness();
+    const key = freshId();
+    const cutOn = this.cutOn();
+    const drafts: Draft[] = [
+      {
+        kind: 'put',
+        record: 'batch',
+        key,
+        fields: {
+          mother: d.mother,
+          taxon: plant.id,
+          method: figures.method,
+          count: Number(d.count),
+          cutOn,
+          school: this.school(),
+          callusAt: this.school() === 'straight-in' ? 'medium' : d.callusAt,
+          callusSpace: this.callusSpace(),
+          space: this.space(),
+          disinfectant: d.disinfectant,
+          ...(width?.ok ? { widthMm: width.mm } : {}),
+          ...(thickness?.ok ? { thicknessMm: thickness.mm } : {}),
+          ...(d.place.trim() ? { place: d.place.trim() } : {}),
+        },
+      },
+    ];
+    if (cutOn <= this.today()) drafts.push({ kind: 'cut', batch: key, day: cutOn });
+    this.keeper.drop();
+    this.edited.set({ ...BLANK, space: this.space(), callusSpace: this.callusSpace() });
+    const pieces = countedPieces(figures.method, Number(d.count));
+    const saved = await this.journal.recordAll(drafts);
+    if (saved)
+      this.deeds.say(cutOn > this.today() ? `${pieces} planned.` : `${pieces} on the bench.`);
+    await this.router.navigate(['/bench', key]);
+  }
+
+  private length(text: string) {
+    return text.trim() === '' ? null : readLength(text, this.words.lengthUnit());
+  }
+
+  private dayProblem(day: string): string {
+    if (!isDay(day)) return 'That is not a day of the calendar.';
+    const ahead = daysBetween(this.today(), day);
+    if (ahead > 730) return 'More than two years ahead. Choose a nearer day.';
+    if (ahead < -3650) return 'More than ten years back. Choose a later day.';
+    return '';
+  }
+
+  private range({ name, chosen, clock }: Variant): GateRange {
+    const since = (day: Day): number => daysBetween(this.cutOn(), day);
+    if (clock.gate.state === 'stopped')
+      return { name, chosen, opens: null, from: 0, to: 0, says: 'does not close' };
+    const { opens, earliest, latest } = clock.gate;
+    return {
+      name,
+      chosen,
+      opens: since(opens),
+      from: since(earliest),
+      to: since(latest),
+      says: this.words.days(since(opens)),
+    };
+  }
+}

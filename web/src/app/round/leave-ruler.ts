@@ -1,0 +1,117 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import {
+  addDays,
+  batchTitle,
+  daysBetween,
+  METHOD,
+  pieceOf,
+  weekday,
+  type Batch,
+  type Day,
+  type LeaveAlone,
+  type State,
+} from '@hypogeon/core';
+import { Words } from '../data/words';
+import { CuttingMark } from '../marks/cutting-mark';
+import { FRESH, type MarkState } from '../marks/mark-state';
+
+const HORIZON = 14;
+/** As many as a glance takes in; the rest is a tap away. */
+const FEW = 10;
+
+interface Tick {
+  readonly day: Day;
+  readonly left: number;
+  readonly name: string;
+  readonly monday: boolean;
+}
+
+interface Row {
+  readonly item: LeaveAlone;
+  readonly mark: MarkState;
+  readonly solid: number;
+  readonly fade: number;
+  readonly line: number | null;
+  readonly says: string;
+  readonly range: string;
+}
+
+/**
+ * What is left alone, on a ruler of days: hatched while the can stays away for sure, fading over the
+ * range in which the wound may close, with a line where the gate opens.
+ */
+@Component({
+  selector: 'hy-leave-ruler',
+  imports: [RouterLink, CuttingMark],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './leave-ruler.html',
+  styleUrl: './leave-ruler.scss',
+})
+export class LeaveRuler {
+  private readonly words = inject(Words);
+  readonly items = input.required<readonly LeaveAlone[]>();
+  readonly state = input.required<State>();
+  readonly today = input.required<Day>();
+
+  protected readonly ticks = computed((): readonly Tick[] =>
+    Array.from({ length: HORIZON }, (_, n) => {
+      const day = addDays(this.today(), n);
+      return {
+        day,
+        left: (n / HORIZON) * 100,
+        name: n === 0 ? 'today' : n % 2 === 0 ? this.words.weekday(day) : '',
+        monday: weekday(day) === 0,
+      };
+    }),
+  );
+
+  private readonly all = signal(false);
+  protected readonly rows = computed((): readonly Row[] =>
+    (this.all() ? this.items() : this.items().slice(0, FEW)).map((i) => this.row(i)),
+  );
+  protected readonly more = computed(() => this.items().length - this.rows().length);
+
+  protected showAll(): void {
+    this.all.set(true);
+  }
+
+  protected title(batch: Batch): string {
+    return batchTitle(this.state(), batch);
+  }
+
+  protected piece(batch: Batch) {
+    return pieceOf(this.state(), batch);
+  }
+
+  protected where(batch: Batch): string {
+    const many = batch.count === 1 ? METHOD[batch.method].one : METHOD[batch.method].many;
+    return [`${batch.count} ${many}`, batch.place].filter(Boolean).join(', ');
+  }
+
+  private row(item: LeaveAlone): Row {
+    const opens = this.at(item.until);
+    const from = Math.min(this.at(item.earliest), opens);
+    const to = Math.max(this.at(item.latest), opens);
+    const beyond = daysBetween(this.today(), item.until) >= HORIZON;
+    const { cuttings } = item.batch;
+    const roots = cuttings.some((c) => c.rooted) ? 2 : 0;
+    return {
+      item,
+      mark: { ...FRESH, closure: item.closure, roots },
+      solid: from,
+      fade: to - from,
+      line: beyond ? null : opens,
+      says: `${item.kind === 'gate' ? 'Water' : 'Look'} from ${this.words.near(item.until)}`,
+      range:
+        item.kind === 'rooting' || item.earliest >= item.latest
+          ? ''
+          : this.words.span(item.earliest, item.latest),
+    };
+  }
+
+  private at(day: Day): number {
+    const share = daysBetween(this.today(), day) / HORIZON;
+    return Math.min(Math.max(share, 0), 1) * 100;
+  }
+}

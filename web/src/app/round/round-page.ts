@@ -1,0 +1,98 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import {
+  batchTitle,
+  pieceOf,
+  roundOn,
+  spaceOn,
+  type Batch,
+  type Do,
+  type Look,
+  type RoundItem,
+} from '@hypogeon/core';
+import { Deeds } from '../data/deeds';
+import { Journal } from '../data/journal';
+import { Today } from '../data/today';
+import { Words } from '../data/words';
+import { CuttingMark } from '../marks/cutting-mark';
+import { FRESH, type MarkState } from '../marks/mark-state';
+import { AirStrip } from './air-strip';
+import { LeaveRuler } from './leave-ruler';
+
+@Component({
+  selector: 'hy-round-page',
+  imports: [RouterLink, CuttingMark, LeaveRuler, AirStrip],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './round-page.html',
+  styleUrl: './round-page.scss',
+})
+export class RoundPage {
+  private readonly deeds = inject(Deeds);
+  protected readonly words = inject(Words);
+  protected readonly state = inject(Journal).state;
+  protected readonly today = inject(Today).day;
+
+  protected readonly round = computed(() => roundOn(this.state(), this.today()));
+  protected readonly summary = computed(() => {
+    const { leave, look, do: todo } = this.round();
+    return `${leave.length} to leave alone, ${look.length} to look at, ${todo.length} to do`;
+  });
+
+  protected title(batch: Batch): string {
+    return batchTitle(this.state(), batch);
+  }
+
+  protected piece(batch: Batch) {
+    return pieceOf(this.state(), batch);
+  }
+
+  protected where(batch: Batch): string {
+    const id = spaceOn(batch, this.today(), batch.stuck !== null);
+    const space = this.state().spaces.get(id)?.name;
+    return [batch.place, space].filter(Boolean).join(' · ');
+  }
+
+  protected mark({ batch, closure }: RoundItem): MarkState {
+    const { rooted, pupped } = batch.counts;
+    return {
+      ...FRESH,
+      closure,
+      roots: rooted + pupped > 0 ? 2 : 0,
+      pup: pupped > 0,
+    };
+  }
+
+  protected touched({ batch }: Look, seen: 'firm' | 'tacky'): void {
+    const said = seen === 'firm' ? 'Dry and firm' : 'Still tacky';
+    void this.deeds.record({ kind: 'inspected', batch: batch.id, seen }, said);
+  }
+
+  protected done({ kind, batch, count }: Do): void {
+    const id = batch.id;
+    switch (kind) {
+      case 'cut':
+        return void this.deeds.record({ kind: 'cut', batch: id }, 'Cut');
+      case 'stick':
+        return void this.deeds.record({ kind: 'stuck', batch: id }, 'Stuck');
+      case 'first-water': {
+        const how = batch.method === 'leaf' ? 'misted' : 'poured';
+        return void this.deeds.record({ kind: 'watered', batch: id, how }, 'Watered');
+      }
+      case 'pot-on':
+        return void this.deeds.record({ kind: 'potted', batch: id, count }, 'Potted on');
+    }
+  }
+
+  protected doneWord({ kind, batch }: Do): string {
+    switch (kind) {
+      case 'cut':
+        return 'Cut';
+      case 'stick':
+        return 'Stuck';
+      case 'first-water':
+        return batch.method === 'leaf' ? 'Misted' : 'Watered';
+      case 'pot-on':
+        return 'Potted';
+    }
+  }
+}

@@ -1,0 +1,226 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import {
+  airOf,
+  fold,
+  problemText,
+  temperatureIn,
+  WOUND_SCHOOL,
+  type Entry,
+  type SettingsFields,
+} from '@hypogeon/core';
+import { Deeds } from '../data/deeds';
+import { freshId } from '../data/fresh-id';
+import { Journal } from '../data/journal';
+import { JournalFile } from '../data/journal-file';
+import { Theme, THEMES, type ThemeChoice } from '../data/theme';
+import { Today } from '../data/today';
+import { Words } from '../data/words';
+import type { ReadFile } from '../workers/files.worker';
+
+const THEME_WORD: Readonly<Record<ThemeChoice, string>> = {
+  auto: 'As the device',
+  noon: 'Noon',
+  lamp: 'Lamp',
+};
+
+interface SpaceForm {
+  /** Empty for a new one. */
+  readonly id: string;
+  readonly name: string;
+  readonly temperature: string;
+  readonly humidity: string;
+  readonly light: string;
+  /** What is typed is today's reading, not what the place usually has. */
+  readonly reading: boolean;
+}
+
+@Component({
+  selector: 'hy-store-room-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './store-room-page.html',
+  styleUrl: './store-room-page.scss',
+})
+export class StoreRoomPage {
+  private readonly deeds = inject(Deeds);
+  private readonly file = inject(JournalFile);
+  private readonly today = inject(Today).day;
+  protected readonly journal = inject(Journal);
+  protected readonly words = inject(Words);
+  protected readonly theme = inject(Theme);
+
+  protected readonly themes = THEMES;
+  protected readonly themeWord = THEME_WORD;
+  protected readonly schools = Object.values(WOUND_SCHOOL);
+  protected readonly settings = computed(() => this.journal.state().settings);
+
+  protected readonly spaces = computed(() => {
+    const state = this.journal.state();
+    return [...state.spaces.values()].map((space) => {
+      const now = airOf(state, space.id, this.today());
+      return {
+        space,
+        usual: `${this.words.temperature(space.tempC ?? 20)}, ${this.words.percent(space.rh ?? 0.55)}`,
+        now:
+          now.from === 'reading'
+            ? `${this.words.temperature(now.tempC)}, ${this.words.percent(now.rh)}`
+            : 'no reading these days',
+        readings: state.air.get(space.id)?.length ?? 0,
+      };
+    });
+  });
+
+  protected readonly form = signal<SpaceForm | null>(null);
+  protected readonly tried = signal(false);
+  protected readonly formProblems = computed(() => {
+    const form = this.form();
+    if (!form) return { name: '', temperature: '', humidity: '' };
+    const celsius = this.words.celsius(number(form.temperature));
+    const humidity = number(form.humidity);
+    const unit = this.words.temperatureUnit() === 'C' ? '°C' : '°F';
+    return {
+      name: form.name.trim() === '' ? 'What do you call the place?' : '',
+      temperature:
+        Number.isNaN(celsius) || celsius < -30 || celsius > 60
+          ? `The mean of the day in ${unit}, from ${this.words.temperature(-30)} to ${this.words.temperature(60)}.`
+          : '',
+      humidity:
+        Number.isNaN(humidity) || humidity < 1 || humidity > 100
+          ? 'Relative humidity in per cent, from 1 to 100.'
+          : '',
+    };
+  });
+
+  protected readonly reading = signal<string>('');
+  protected readonly offered = signal<{ readonly name: string; readonly read: ReadFile } | null>(
+    null,
+  );
+  protected readonly clearing = signal(false);
+  /** What the grower added to the demo, and would lose with it. */
+  protected readonly ownInDemo = computed(() => {
+    if (this.journal.book() !== 'demo') return 0;
+    return [...this.journal.state().log.values()].flat().filter((e) => e.by !== 'demo').length;
+  });
+
+  protected readonly problemText = problemText;
+
+  protected setLength(length: string): void {
+    this.setting({ length: length === 'in' ? 'in' : 'mm' });
+  }
+
+  protected setTemperature(temperature: string): void {
+    this.setting({ temperature: temperature === 'F' ? 'F' : 'C' });
+  }
+
+  protected setSchool(id: string): void {
+    this.setting({ school: this.schools.find((s) => s.id === id)?.id ?? null });
+  }
+
+  protected setTheme(value: string): void {
+    this.theme.choice.set(THEMES.find((t) => t === value) ?? 'auto');
+  }
+
+  protected addSpace(): void {
+    this.open({ id: '', name: '', temperature: '', humidity: '', light: '', reading: false });
+  }
+
+  protected editSpace(id: string, reading: boolean): void {
+    const state = this.journal.state();
+    const space = state.spaces.get(id);
+    if (!space) return;
+    const air = reading
+      ? airOf(state, id, this.today())
+      : { tempC: space.tempC ?? 20, rh: space.rh ?? 0.55 };
+    const shown = temperatureIn(air.tempC, this.words.temperatureUnit());
+    this.open({
+      id,
+      name: space.name ?? '',
+      temperature: String(+shown.toFixed(1)),
+      humidity: String(Math.round(air.rh * 100)),
+      light: space.light ?? '',
+      reading,
+    });
+  }
+
+  protected type<K extends keyof SpaceForm>(field: K, value: SpaceForm[K]): void {
+    this.form.update((form) => form && { ...form, [field]: value });
+  }
+
+  protected show(problem: string): string {
+    return this.tried() ? problem : '';
+  }
+
+  protected async saveSpace(): Promise<void> {
+    const form = this.form();
+    if (!form) return;
+    this.tried.set(true);
+    if (Object.values(this.formProblems()).some((p) => p !== '')) return;
+    const tempC = +this.words.celsius(number(form.temperature)).toFixed(2);
+    const rh = +(number(form.humidity) / 100).toFixed(4);
+    this.form.set(null);
+    if (form.reading) {
+      await this.deeds.record({ kind: 'air', space: form.id, tempC, rh }, 'Reading noted');
+      return;
+    }
+    const fields = { name: form.name.trim(), tempC, rh, light: form.light.trim() || null };
+    await this.deeds.record(
+      { kind: 'put', record: 'space', key: form.id || freshId(), fields },
+      form.id ? 'Changed' : `${fields.name} added`,
+    );
+  }
+
+  protected async saveFile(): Promise<void> {
+    await this.file.save();
+    this.deeds.say('The journal is in your downloads.');
+  }
+
+  protected async choose(input: HTMLInputElement): Promise<void> {
+    const file = input.files?.[0];
+    if (!file) return;
+    this.offered.set(null);
+    this.reading.set(file.name);
+    const read = await this.file.read(file);
+    this.reading.set('');
+    this.offered.set({ name: file.name, read });
+    input.value = '';
+  }
+
+  protected async take(entries: readonly Entry[]): Promise<void> {
+    this.offered.set(null);
+    const batches = fold(entries).batches.size;
+    const saved = await this.journal.take(entries);
+    if (saved)
+      this.deeds.say(`Merged: ${batches === 1 ? '1 batch' : `${batches} batches`} in the file.`);
+  }
+
+  protected leave(): void {
+    this.offered.set(null);
+  }
+
+  protected async demo(): Promise<void> {
+    await this.journal.openDemo();
+  }
+
+  protected async own(): Promise<void> {
+    await this.journal.openOwn();
+  }
+
+  protected async clearDemo(): Promise<void> {
+    this.clearing.set(false);
+    await this.journal.clearDemo();
+    this.deeds.say('The demo is cleared. This is your own journal.');
+  }
+
+  private open(form: SpaceForm): void {
+    this.tried.set(false);
+    this.form.set(form);
+  }
+
+  private setting(fields: SettingsFields): void {
+    void this.journal.record({ kind: 'put', record: 'settings', key: 'grower', fields });
+  }
+}
+
+/** A number as it is typed, with a comma or a point; NaN for anything else. */
+function number(text: string): number {
+  return text.trim() === '' ? NaN : Number(text.trim().replace(',', '.'));
+}
