@@ -3,7 +3,7 @@ import { networkInterfaces } from 'node:os';
 import { fileURLToPath } from 'node:url';
 import { createApp } from './app';
 
-const port = Number(process.env['PORT'] ?? 4173);
+const port = Number(process.env.PORT ?? 4173);
 const demo = process.argv.includes('--demo');
 const folder = fileURLToPath(new URL('../../dist/web/browser', import.meta.url));
 

@@ -7,14 +7,7 @@ import { clockOf } from './clock-of';
 import { figuresOf } from './plant';
 
 export type MilestoneId =
-  | 'cut'
-  | 'callused'
-  | 'stuck'
-  | 'gate'
-  | 'water'
-  | 'roots'
-  | 'pups'
-  | 'potted';
+  'cut' | 'callused' | 'stuck' | 'gate' | 'water' | 'roots' | 'pups' | 'potted';
 
 /** A station in the life of a batch: done on a day, or ahead somewhere in a range. */
 export type Milestone = {

@@ -39,6 +39,12 @@ export function pieceOf(state: State, batch: Batch): Piece {
   return figuresOf(state, batch)?.piece ?? METHOD[batch.method].piece;
 }
 
+/** The shape that stands for a whole plant: its growing top rather than one leaf, where it has one. */
+export function pieceOfPlant(taxon: Taxon): Piece {
+  const pieces = taxon.methods.map((m) => m.piece ?? METHOD[m.method].piece);
+  return pieces.find((p) => p !== 'leaf' && p !== 'strap') ?? pieces[0] ?? 'crown';
+}
+
 /** `Echeveria leaves`: genus and pieces, as one says it at the bench. */
 export function batchTitle(state: State, batch: Batch): string {
   const name = plantOf(state, batch.taxon)?.name ?? 'Unknown plant';

@@ -1,7 +1,13 @@
+import '../zod-setup';
 import * as z from 'zod';
 import { TISSUES } from '../wound';
-import { evidenceSchema } from './evidence';
+import type { Evidence } from './evidence';
 import { METHODS, PIECES } from './method';
+
+const evidenceSchema: z.ZodType<Evidence> = z.union([
+  z.enum(['common practice', 'from memory']),
+  z.object({ published: z.string().min(1) }),
+]);
 
 /** A span of days from the cut, at 22 °C in season. */
 export const windowSchema = z

@@ -1,4 +1,5 @@
 import { parseTree, type Node, type ParseError } from 'jsonc-parser';
+import '../zod-setup';
 import * as z from 'zod';
 import {
   entrySchema,
@@ -8,7 +9,6 @@ import {
   sumCounts,
   unite,
   unknownEntrySchema,
-  type Counts,
   type Entry,
   type State,
 } from '../journal';
@@ -60,7 +60,7 @@ export function readJournal(text: string, known: State): ReadJournal {
   for (const [index, rawEntry] of rawEntries.entries()) {
     const read = readEntry(migrateEntry(rawEntry, version));
     if (Array.isArray(read)) found.push(...read.map((p) => ({ ...p, index })));
-    else entries.push(read as Entry);
+    else entries.push(read);
     if (found.length >= MOST_PROBLEMS) break;
   }
   if (found.length === 0) found.push(...outcomeProblems(entries, known));
@@ -86,7 +86,7 @@ function refuse(problems: readonly Problem[]): ReadJournal {
 function readEntry(raw: unknown): Entry | Omit<Found, 'index'>[] {
   const envelope = unknownEntrySchema.safeParse(raw);
   if (!envelope.success) return issues(envelope.error);
-  if (!isKnown(envelope.data as Entry)) return raw as Entry;
+  if (!isKnown(envelope.data)) return raw as Entry;
   const known = entrySchema.safeParse(raw);
   return known.success ? (raw as Entry) : issues(known.error);
 }
@@ -133,7 +133,7 @@ function outcomeProblems(entries: readonly Entry[], known: State): readonly Foun
     if (!isKnown(entry) || entry.kind !== 'tally') return [];
     const count = most.get(entry.batch);
     if (count === undefined) return [];
-    const outcomes = entry.counts ? sumCounts(entry.counts as Counts) : 0;
+    const outcomes = entry.counts ? sumCounts(entry.counts) : 0;
     const beyond = Object.keys(entry.places ?? {}).find((place) => Number(place) >= count);
     if (outcomes > count)
       return [

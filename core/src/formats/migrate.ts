@@ -22,10 +22,10 @@ export function migrateEntry(entry: unknown, version: number): unknown {
 }
 
 function fromVersion1(entry: Raw): Raw {
-  if (entry['kind'] === 'put' && entry['record'] === 'batch' && isRaw(entry['fields']))
-    return { ...entry, fields: renamed(entry['fields'], 'woundMm', 'widthMm') };
-  if (entry['kind'] === 'tally' && isRaw(entry['counts']))
-    return { ...entry, counts: renamed(entry['counts'], 'dead', 'dried') };
+  if (entry.kind === 'put' && entry.record === 'batch' && isRaw(entry.fields))
+    return { ...entry, fields: renamed(entry.fields, 'woundMm', 'widthMm') };
+  if (entry.kind === 'tally' && isRaw(entry.counts))
+    return { ...entry, counts: renamed(entry.counts, 'dead', 'dried') };
   return entry;
 }
 

@@ -1,3 +1,4 @@
+import '../zod-setup';
 import * as z from 'zod';
 import { OUTCOMES, SEEN } from './entry';
 import { countField, dayField, idField, stampField } from './field';

@@ -1,3 +1,4 @@
+import '../zod-setup';
 import * as z from 'zod';
 import { isDay } from '../days';
 import { isStamp } from './stamp';

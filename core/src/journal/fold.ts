@@ -1,4 +1,4 @@
-import { foldBatch, type Batch, type BatchEntry } from './batch';
+import { foldBatch, type Batch } from './batch';
 import {
   compareByDay,
   compareEntries,
@@ -113,7 +113,7 @@ function foldBatchSubject(key: string, entries: readonly Entry[]): Batch | null 
   return foldBatch(
     key,
     foldFields('batch', entries),
-    entries.filter((e) => isKnown(e) && e.kind !== 'put') as readonly BatchEntry[],
+    entries.filter((e) => isKnown(e) && e.kind !== 'put'),
   );
 }
 

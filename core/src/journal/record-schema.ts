@@ -1,3 +1,4 @@
+import '../zod-setup';
 import * as z from 'zod';
 import { METHODS } from '../botany/method';
 import { DISINFECTANTS } from '../safety/caution';

@@ -1,5 +1,5 @@
 import { addDays } from '../days';
-import { append, fold, type BatchFields, type KnownEntry } from '../journal';
+import { append, fold, type BatchFields } from '../journal';
 import { batchPut, DAY, FIELDS, written } from '../testing/entries';
 import { roundOn, type Round, type RoundItem } from '.';
 
@@ -83,7 +83,7 @@ describe('the round of a crown cutting', () => {
         ...written(tally(n, {}))[0]!,
         id: `look${n}`,
         at: `2026-04-01T00:00:00.000Z~${n.toString(16).padStart(4, '0')}`,
-      } as KnownEntry);
+      });
     }
     expect(looks.length).toBeGreaterThan(4);
     for (let i = 1; i < looks.length; i++)
@@ -117,7 +117,7 @@ describe('other lives', () => {
   });
 
   it('says that the wound stands still in the cold', () => {
-    const frost: Life = { ...space, fields: { name: 'Shed', tempC: 1, rh: 0.6 } } as Life;
+    const frost: Life = { ...space, fields: { name: 'Shed', tempC: 1, rh: 0.6 } };
     expect(kinds(round(2, [frost, cut]))).toEqual(['look stopped']);
   });
 

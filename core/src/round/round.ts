@@ -322,7 +322,7 @@ const pieces = (batch: Pick<Batch, 'method'>, count: number): string =>
 
 /** How far a wound is, in words a glance can take in. */
 export function closureWords(closure: number): string {
-  if (closure < 0.15) return 'a fresh wound';
+  if (closure < 0.15) return 'still fresh';
   if (closure < 0.4) return 'a third closed';
   if (closure < 0.65) return 'half closed';
   if (closure < 0.9) return 'mostly closed';

@@ -43,7 +43,7 @@ export function emergence(
       .map((day) => ({
         day,
         sure: events.filter((b) => since(b.by) <= day).length,
-        possible: events.filter((b) => since(b.after) < day || since(b.by) <= day).length,
+        possible: events.filter((b) => since(b.after) <= day).length,
       }));
   };
   const lost = (cause: 'rotted' | 'dried' | 'lost'): readonly EmergenceStep[] =>

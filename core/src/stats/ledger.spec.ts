@@ -68,8 +68,9 @@ describe('the emergence plate', () => {
   });
 
   it('is sure of what was seen and allows for what may have come right after the look before', () => {
-    expect(at(plate.roots, 13)).toMatchObject({ sure: 0 });
-    expect(at(plate.roots, 14)).toMatchObject({ sure: 3, possible: 3 });
+    expect(at(plate.roots, 9)).toMatchObject({ sure: 0, possible: 0 });
+    expect(at(plate.roots, 13)).toMatchObject({ sure: 0, possible: 3 });
+    expect(at(plate.roots, 14)).toMatchObject({ sure: 3, possible: 5 });
     expect(at(plate.roots, 30)).toMatchObject({ sure: 5, possible: 5 });
     expect(at(plate.pups, 30).sure).toBe(3);
     expect(at(plate.losses.rotted, 10).sure).toBe(1);

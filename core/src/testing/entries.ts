@@ -26,7 +26,7 @@ export function written(...drafts: Distribute<KnownEntry>[]): readonly Entry[] {
     id: draft.id ?? `e${i}`,
     at: draft.at ?? `2026-03-01T08:00:00.000Z~${i.toString(16).padStart(4, '0')}`,
     by: draft.by ?? 'phone',
-  })) as Entry[];
+  }));
 }
 
 export const batchPut = (fields: BatchFields = FIELDS, key = 'b1'): Distribute<KnownEntry> => ({
@@ -106,6 +106,6 @@ const envelope = fc.record({
 /** Any entry, ids and stamps colliding on purpose: the properties must hold for damaged journals too. */
 export const anyEntry: fc.Arbitrary<Entry> = fc
   .tuple(envelope, body)
-  .map(([e, b]) => ({ ...e, ...b }) as unknown as Entry);
+  .map(([e, b]) => ({ ...e, ...b }));
 
 export const anyJournal = fc.array(anyEntry, { maxLength: 40 });

@@ -22,17 +22,17 @@ export function readLength(text: string, unit: LengthUnit): ReadLength {
   if (trimmed === '') return { ok: false, problem: 'Type a width, for example 8 mm or 5/16 in.' };
   const groups = PATTERN.exec(trimmed)?.groups;
   // A whole part may only stand before a fraction: "8 5" is a slip, not a length.
-  if (!groups || (groups['whole'] && groups['plain']))
+  if (!groups || (groups.whole && groups.plain))
     return {
       ok: false,
       problem: `“${trimmed}” is not a length. Write it like 8 mm, 0.3 in or 5/16 in.`,
     };
   const decimal = (t: string | undefined): number => (t ? Number(t.replace(',', '.')) : 0);
-  const fraction = groups['num'] ? Number(groups['num']) / Number(groups['den']) : 0;
-  const amount = decimal(groups['whole']) + decimal(groups['plain']) + fraction;
+  const fraction = groups.num ? Number(groups.num) / Number(groups.den) : 0;
+  const amount = decimal(groups.whole) + decimal(groups.plain) + fraction;
   if (!Number.isFinite(amount) || amount <= 0)
     return { ok: false, problem: 'A wound is wider than nothing. Measure across the cut.' };
-  return { ok: true, mm: amount * millimetresPer(groups['unit']?.toLowerCase() ?? unit) };
+  return { ok: true, mm: amount * millimetresPer(groups.unit?.toLowerCase() ?? unit) };
 }
 
 function millimetresPer(unit: string): number {

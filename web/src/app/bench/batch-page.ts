@@ -98,6 +98,13 @@ export class BatchPage {
   protected readonly spaces = computed(() => [...this.state().spaces.values()]);
   protected readonly schools = Object.values(WOUND_SCHOOL);
 
+  /** The loud colour goes to what is to be done now. */
+  protected look(...kinds: readonly string[]): string {
+    return this.view()?.asks.some((a) => a.band !== 'leave' && kinds.includes(a.kind))
+      ? 'act'
+      : 'plain';
+  }
+
   protected toggle(panel: Panel): void {
     this.problem.set('');
     this.panel.update((open) => (open === panel ? null : panel));

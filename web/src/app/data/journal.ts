@@ -150,7 +150,7 @@ export class Journal {
       at: nextStamp(this.state().lastStamp, Date.now()),
       day: draft.day ?? this.today.day(),
       by: this.device,
-    } as Entry;
+    };
   }
 
   /** Writes stand in a queue, so that what failed before goes first. */

@@ -19,7 +19,7 @@ export class Theme {
     effect(() => {
       const choice = this.choice();
       const theme = choice === 'auto' ? (this.systemDark() ? 'lamp' : 'noon') : choice;
-      this.root.dataset['theme'] = theme;
+      this.root.dataset.theme = theme;
       remember(choice);
     });
   }

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { CATALOGUE, findTaxa, METHOD } from '@hypogeon/core';
+import { CATALOGUE, findTaxa, METHOD, pieceOfPlant } from '@hypogeon/core';
 import { CuttingMark } from '../marks/cutting-mark';
 import { FRESH } from '../marks/mark-state';
 
@@ -98,7 +98,7 @@ export class LibraryPage {
   protected readonly rows = computed(() =>
     findTaxa(CATALOGUE, this.query()).map((taxon) => ({
       taxon,
-      piece: taxon.methods[0]!.piece ?? METHOD[taxon.methods[0]!.method].piece,
+      piece: pieceOfPlant(taxon),
       names: [...taxon.common, ...taxon.synonyms.map((s) => `formerly ${s}`)].join(', '),
       ways: taxon.methods.map((m) => METHOD[m.method].name.toLowerCase()).join(', '),
     })),

@@ -93,6 +93,7 @@ const GROWER = {
   styles: `
     :host {
       display: grid;
+      grid-template-columns: minmax(0, 1fr);
       gap: 1.75rem;
     }
     .page-head {

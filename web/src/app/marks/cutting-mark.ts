@@ -30,14 +30,7 @@ import { POT, PUP, ROOTS, SHAPE } from './shapes';
           <path [attr.d]="d" />
         }
       </g>
-      @if (state().pup) {
-        <g class="piece">
-          @for (d of pup.body; track d) {
-            <path [attr.d]="d" />
-          }
-        </g>
-      }
-      <g [class.piece]="true">
+      <g class="piece">
         @for (d of shape().body; track d) {
           <path [attr.d]="d" />
         }
@@ -57,14 +50,21 @@ import { POT, PUP, ROOTS, SHAPE } from './shapes';
           <path class="line" [attr.d]="d" />
         }
       </g>
+      @if (state().pup) {
+        <g class="piece pup">
+          @for (d of pup.body; track d) {
+            <path [attr.d]="d" />
+          }
+        </g>
+      }
       <path class="soil" d="M2 36H62" />
       @if (state().lost === 'lost') {
         <path class="gone" d="M27 31L37 41M37 31L27 41" />
       } @else {
         <circle class="wound" [class.rot]="rotten()" cx="32" cy="36" r="4.6" />
-        @if (state().closure >= 1) {
+        @if (state().closure >= 1 || rotten()) {
           <circle class="closed" [class.rot]="rotten()" cx="32" cy="36" r="4.6" />
-        } @else if (state().closure > 0) {
+        } @else if (state().closure > 0 && !rotten()) {
           <circle
             class="ring"
             cx="32"

@@ -129,7 +129,7 @@ interface Curve {
     }
     @media (max-width: 760px) {
       text {
-        font-size: 20px;
+        font-size: 19px;
       }
     }
   `,
@@ -208,7 +208,7 @@ export class EmergencePlate {
       .map((l) => ({ ...l, y: Math.min(Math.max(l.y + 4, 14), LINE_Y + HALF + 2) }))
       .map((l, _i, all) => {
         const loss = all.find((o) => o.kind === 'loss');
-        return l.kind === 'pups' && loss && l.y - loss.y < 17 ? { ...l, y: loss.y + 17 } : l;
+        return l.kind === 'pups' && loss && l.y - loss.y < 20 ? { ...l, y: loss.y + 20 } : l;
       });
   });
 

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import type { Milestone, MilestoneId, Piece } from '@hypogeon/core';
+import type { Day, Milestone, MilestoneId, Piece } from '@hypogeon/core';
+import { Today } from '../data/today';
 import { Words } from '../data/words';
 import { CuttingMark } from './cutting-mark';
 import { FRESH, type MarkState } from './mark-state';
@@ -97,6 +98,7 @@ const LOOKS: Readonly<Record<MilestoneId, MarkState>> = {
 })
 export class LifeStrip {
   private readonly words = inject(Words);
+  private readonly today = inject(Today).day;
   readonly milestones = input.required<readonly Milestone[]>();
   readonly piece = input.required<Piece>();
 
@@ -107,7 +109,12 @@ export class LifeStrip {
       when:
         milestone.is === 'open'
           ? 'not to be said yet'
-          : this.words.span(milestone.from, milestone.to),
+          : this.when(milestone.is, milestone.from, milestone.to),
     })),
   );
+
+  private when(is: 'done' | 'ahead', from: Day, to: Day): string {
+    const due = is === 'ahead' && to <= this.today();
+    return due ? `due since ${this.words.shortDay(to)}` : this.words.span(from, to);
+  }
 }

@@ -129,6 +129,7 @@ import { PERMISSION_WORD } from './permission-words';
   styles: `
     :host {
       display: grid;
+      grid-template-columns: minmax(0, 1fr);
       gap: 1.75rem;
     }
     .page-head {

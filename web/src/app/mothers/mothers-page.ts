@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { countLedger, METHOD, plantOf } from '@hypogeon/core';
+import { countLedger, pieceOfPlant, plantOf } from '@hypogeon/core';
 import { Journal } from '../data/journal';
 import { Words } from '../data/words';
 import { CuttingMark } from '../marks/cutting-mark';
@@ -113,7 +113,7 @@ export class MothersPage {
           id: m.id,
           name: m.name ?? 'Unnamed',
           plant: plant?.name ?? 'unknown plant',
-          piece: METHOD[plant?.taxon.methods[0]?.method ?? 'crown'].piece,
+          piece: plant ? pieceOfPlant(plant.taxon) : 'crown',
           provenance: m.provenance ?? 'no provenance noted',
           permission: PERMISSION_WORD[m.permission ?? 'unknown'],
           gave:

@@ -22,6 +22,11 @@ export interface GateRange {
           name()
         }}: days from the cut until water may touch the wound
       </caption>
+      <colgroup>
+        <col class="name" />
+        <col />
+        <col class="gate-day" />
+      </colgroup>
       <thead class="unseen">
         <tr>
           <th>{{ name() }}</th>
@@ -67,15 +72,17 @@ export interface GateRange {
       border: 0;
       padding: 0.2rem 0;
     }
-    th {
+    .name {
       width: 8rem;
+    }
+    .gate-day {
+      width: 7rem;
+    }
+    th {
       font-weight: 400;
       color: var(--ink2);
       overflow-wrap: anywhere;
       line-height: 1.2;
-    }
-    .number {
-      width: 6.5rem;
     }
     .chosen th,
     .chosen .number {
@@ -111,11 +118,11 @@ export interface GateRange {
       background: var(--water);
     }
     @media (max-width: 760px) {
-      th {
+      .name {
         width: 6.5rem;
       }
-      .number {
-        width: 4.5rem;
+      .gate-day {
+        width: 5rem;
       }
     }
   `,

@@ -47,7 +47,8 @@ interface PlanDraft {
   readonly callusSpace: string;
   readonly space: string;
   readonly place: string;
-  readonly cutOn: Day | '';
+  /** Empty is today. */
+  readonly cutOn: Day;
   readonly disinfectant: Disinfectant;
 }
 

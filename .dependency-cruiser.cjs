@@ -1,0 +1,72 @@
+/** The arrows of the architecture: e2e → web, server → core, and only downward. */
+module.exports = {
+  forbidden: [
+    {
+      name: 'core-stands-alone',
+      comment: 'Core knows no screen, no server and no framework.',
+      severity: 'error',
+      from: { path: '^core/' },
+      to: {
+        path: '^(web|server|e2e|bench)/|node_modules/(@angular|rxjs|express|localforage|comlink)',
+      },
+    },
+    {
+      name: 'core-uses-no-node',
+      severity: 'error',
+      from: { path: '^core/', pathNot: '\\.spec\\.ts$' },
+      to: { dependencyTypes: ['core'] },
+    },
+    {
+      name: 'core-through-its-face',
+      comment:
+        'One index.ts per folder is its face; other folders of the product import only that.',
+      severity: 'error',
+      from: { path: '^(web|server|e2e|bench)/' },
+      to: { path: '^core/src/', pathNot: '^core/src/(index|[^/]+/index)\\.ts$' },
+    },
+    {
+      name: 'web-and-server-apart',
+      severity: 'error',
+      from: { path: '^web/' },
+      to: { path: '^(server|e2e|bench)/' },
+    },
+    {
+      name: 'server-and-web-apart',
+      severity: 'error',
+      from: { path: '^server/' },
+      to: { path: '^(web|e2e|bench)/' },
+    },
+    {
+      name: 'marks-are-drawings',
+      comment: 'Drawings may be used by every place, and know none.',
+      severity: 'error',
+      from: { path: '^web/src/app/(marks|data)/' },
+      to: { path: '^web/src/app/(round|mothers|plan|bench|ledger|library|store-room|shell)/' },
+    },
+    {
+      name: 'no-circles',
+      severity: 'error',
+      from: {},
+      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
+    },
+    {
+      name: 'no-orphans',
+      severity: 'error',
+      from: {
+        orphan: true,
+        pathNot: ['\\.d\\.ts$', '\\.worker\\.ts$', '\\.(spec|setup)\\.ts$', 'testing/'],
+      },
+      to: {},
+    },
+    { name: 'must-resolve', severity: 'error', from: {}, to: { couldNotResolve: true } },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.base.json' },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'require', 'node', 'default', 'types'],
+    },
+  },
+};

@@ -1,0 +1,84 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, goTo, test } from './bench-test';
+
+const SCREENS = [
+  ['round', '/#/round'],
+  ['plan', '/#/plan?mother=m-opun'],
+  ['mothers', '/#/mothers'],
+  ['mother', '/#/mothers/m-gast'],
+  ['mother form', '/#/mothers/new'],
+  ['bench', '/#/bench'],
+  ['batch', '/#/bench/b-19'],
+  ['count', '/#/bench/b-19/count'],
+  ['ledger', '/#/ledger'],
+  ['library', '/#/library'],
+  ['taxon', '/#/library/euphorbia-milii'],
+  ['marks', '/#/marks'],
+  ['store room', '/#/store-room'],
+  ['lost', '/#/nowhere'],
+] as const;
+
+for (const theme of ['noon', 'lamp'] as const) {
+  for (const [width, height] of [
+    [1280, 800],
+    [390, 844],
+  ] as const) {
+    test(`every screen is accessible and fits, ${theme}, ${width} wide`, async ({ page }) => {
+      test.setTimeout(120_000);
+      await page.setViewportSize({ width, height });
+      await page.addInitScript((t) => localStorage.setItem('hypogeon.theme', t), theme);
+      await page.goto('/');
+      await expect(page.locator('h1')).toBeVisible();
+      for (const [name, path] of SCREENS) {
+        await page.goto(path);
+        await expect(page.locator('h1')).toBeVisible();
+        const { violations } = await new AxeBuilder({ page })
+          .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
+          .analyze();
+        const found = violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html).join(' | ')}`);
+        expect(found, name).toEqual([]);
+        const beyond = await page.evaluate(
+          () => document.documentElement.scrollWidth - window.innerWidth,
+        );
+        expect(beyond, `${name} scrolls sideways`).toBeLessThanOrEqual(0);
+        const small = await page
+          .locator('button:visible, a.plain:visible, a.act:visible, select:visible, nav a:visible')
+          .evaluateAll((all) =>
+            all
+              .map((el) => ({ html: el.outerHTML.slice(0, 90), box: el.getBoundingClientRect() }))
+              .filter(({ box }) => box.height > 0 && (box.height < 43.5 || box.width < 43.5))
+              .map(({ html, box }) => `${Math.round(box.width)}×${Math.round(box.height)} ${html}`),
+          );
+        expect(small, `${name}: targets under 44 px`).toEqual([]);
+      }
+    });
+  }
+}
+
+test('the round can be walked by keyboard alone', async ({ page }) => {
+  await page.goto('/#/round');
+  await expect(page.locator('h1')).toBeVisible();
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('link', { name: 'To the page' })).toBeFocused();
+  await page.keyboard.press('Enter');
+  await expect(page.locator('main')).toBeFocused();
+  const tap = page.getByRole('button', { name: /^Watered: Kalanchoe/ });
+  for (let i = 0; i < 40; i++) {
+    await page.keyboard.press('Tab');
+    if (await tap.evaluate((el) => el === document.activeElement)) break;
+  }
+  await expect(tap).toBeFocused();
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Watered. Saved.')).toBeVisible();
+});
+
+test('deep links, the back button and a wrong address', async ({ page }) => {
+  await page.goto('/#/bench/b-24');
+  await expect(page.getByRole('heading', { name: 'Opuntia pads' })).toBeVisible();
+  await expect(page).toHaveTitle('Batch · Hypogeon');
+  await goTo(page, 'Ledger');
+  await page.goBack();
+  await expect(page.getByRole('heading', { name: 'Opuntia pads' })).toBeVisible();
+  await page.goto('/#/bench/never-was');
+  await expect(page.getByText('No such batch')).toBeVisible();
+});

@@ -1,0 +1,77 @@
+import { test as base, expect, type Page } from '@playwright/test';
+
+/** The day on which all tests play. */
+export const DAY = '2026-04-09';
+
+/**
+ * A page on a fixed day whose every request stays on this machine and whose console stays silent:
+ * a test fails on the first that does not.
+ */
+export const test = base.extend<{ quiet: string[]; ownBook: Page }>({
+  quiet: [
+    async ({ context, baseURL }, use) => {
+      const noise: string[] = [];
+      await context.route('**/*', (route) => {
+        const url = route.request().url();
+        if (url.startsWith(baseURL!) || url.startsWith('data:') || url.startsWith('blob:'))
+          return route.fallback();
+        noise.push(`request to another host: ${url}`);
+        return route.abort();
+      });
+      context.on('console', (message) => {
+        if (message.type() === 'error' || message.type() === 'warning')
+          noise.push(`console: ${message.text()}`);
+      });
+      context.on('weberror', (error) => noise.push(`error: ${error.error().message}`));
+      await use(noise);
+      expect(noise).toEqual([]);
+    },
+    { auto: true },
+  ],
+  page: async ({ page }, use) => {
+    await page.clock.setFixedTime(new Date(`${DAY}T09:30:00`));
+    await use(page);
+  },
+  /** A page with the grower's own, empty journal open. */
+  ownBook: async ({ page }, use) => {
+    await page.goto('/#/store-room');
+    await page.getByRole('button', { name: 'To my own journal' }).click();
+    await expect(page.getByRole('button', { name: 'Load the demo' })).toBeVisible();
+    await use(page);
+  },
+});
+
+export { expect };
+
+export async function goTo(page: Page, place: string): Promise<void> {
+  await page.getByRole('navigation').getByRole('link', { name: place, exact: true }).click();
+  await expect(page.locator('h1')).toBeVisible();
+}
+
+/** Sets the browser's day and lets the app notice, as a phone does that wakes the next morning. */
+export async function wakeOn(page: Page, day: string): Promise<void> {
+  await page.clock.setFixedTime(new Date(`${day}T08:15:00`));
+  await page.evaluate(() => document.dispatchEvent(new Event('visibilitychange')));
+}
+
+/** Adds a mother and a batch cut today, through the screens. */
+export async function cutABatch(
+  page: Page,
+  { plant = 'Echeveria elegans', name = 'The bowl', method = 'Crown', count = 12 } = {},
+): Promise<void> {
+  await goTo(page, 'Mothers');
+  await page.getByRole('link', { name: 'Add a mother' }).first().click();
+  await page.getByRole('combobox', { name: /^Plant/ }).fill(plant);
+  await page.keyboard.press('Escape');
+  await page.getByLabel('What you call her').fill(name);
+  await page.getByLabel('Where she came from').fill('Grown here');
+  await page.getByLabel('Permission to propagate').selectOption('own');
+  await page.getByRole('button', { name: 'Add her' }).click();
+  await page.getByRole('link', { name: 'Plan a batch' }).click();
+  await page.getByText(method, { exact: true }).click();
+  await page.getByLabel('How many').fill(String(count));
+  const room = page.getByRole('button', { name: /A plain room/ });
+  if (await room.isVisible()) await room.click();
+  await page.getByRole('button', { name: 'Cut: put it on the bench' }).click();
+  await expect(page.getByRole('heading', { name: 'Tray map' })).toBeVisible();
+}

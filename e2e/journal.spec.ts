@@ -1,0 +1,154 @@
+import { readFile, writeFile } from 'node:fs/promises';
+import { cutABatch, DAY, expect, goTo, test } from './bench-test';
+
+test('the demo opens by itself, is kept apart and can be cleared', async ({ page }) => {
+  await page.goto('/');
+  await expect(page.getByText('Demo: the Tidewall glasshouse')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Thursday 9 April' })).toBeVisible();
+  await page.getByRole('button', { name: /^Watered: Kalanchoe/ }).click();
+  await expect(page.getByText('Watered. Saved.')).toBeVisible();
+
+  await goTo(page, 'Store room');
+  await page.getByRole('button', { name: 'Clear the demo' }).click();
+  await expect(page.getByText('One entry of your own in it would go too')).toBeVisible();
+  await page.getByRole('button', { name: 'Clear it' }).click();
+  await expect(page.getByText('0 entries, 0 batches')).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('button', { name: 'Load the demo' })).toBeVisible();
+  await page.getByRole('button', { name: 'Load the demo' }).click();
+  await expect(page.getByText('28 batches')).toBeVisible();
+});
+
+test('a journal saved here is the same in another browser, and two merge', async ({
+  ownBook: page,
+  browser,
+  baseURL,
+}, info) => {
+  await cutABatch(page, { name: 'From the laptop' });
+  await goTo(page, 'Store room');
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save it to a file' }).click();
+  const path = info.outputPath('laptop.json');
+  await (await download).saveAs(path);
+  expect((await download).suggestedFilename()).toBe(`hypogeon-own-${DAY}.json`);
+
+  const other = await (await browser.newContext({ baseURL: baseURL! })).newPage();
+  await other.clock.setFixedTime(new Date(`${DAY}T10:00:00`));
+  await other.goto('/#/store-room');
+  await other.getByRole('button', { name: 'To my own journal' }).click();
+  await cutABatch(other, { plant: 'Sedum pachyphyllum', name: 'From the phone' });
+  await goTo(other, 'Store room');
+  await other.getByLabel('Merge in a file').setInputFiles(path);
+  await expect(other.getByText(/would add 4 entries: 1 new batches/)).toBeVisible();
+  await other.getByRole('button', { name: 'Merge them in' }).click();
+  await expect(other.getByText('2 batches, 2 mothers')).toBeVisible();
+  // Twice changes nothing.
+  await other.getByLabel('Merge in a file').setInputFiles(path);
+  await expect(other.getByText(/would add 0 entries/)).toBeVisible();
+  await other.reload();
+  await goTo(other, 'Mothers');
+  await expect(other.getByText('From the laptop')).toBeVisible();
+  await expect(other.getByText('From the phone')).toBeVisible();
+  await other.context().close();
+});
+
+test('a bad file is refused with line, field and a sentence, and changes nothing', async ({
+  page,
+}, info) => {
+  await page.goto('/#/store-room');
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save it to a file' }).click();
+  const good = await readFile(await (await download).path(), 'utf8');
+  const before = await page.getByText(/entries, 28 batches/).textContent();
+  const offer = async (name: string, text: string | Buffer): Promise<void> => {
+    const path = info.outputPath(name);
+    await writeFile(path, text);
+    await page.getByLabel('Merge in a file').setInputFiles(path);
+    await expect(page.getByText(`${name} was refused, and nothing was changed.`)).toBeVisible();
+  };
+
+  await offer('cut-off.json', good.slice(0, -500));
+  await expect(page.getByText(/Line \d+: the file ends in the middle/)).toBeVisible();
+  await offer('negative.json', good.replace(/"rooted":\d+/, '"rooted":-2'));
+  await expect(page.getByText(/Line \d+, counts.rooted: must be a whole number/)).toBeVisible();
+  await offer('newer.json', good.replace('"version":2', '"version":9'));
+  await expect(page.getByText(/version: the file is of version 9, newer/)).toBeVisible();
+  await offer('huge.json', Buffer.alloc(50_000_000, 32));
+  await expect(page.getByText(/This file has 50 MB; a journal has 48 MB at most/)).toBeVisible();
+  await expect(page.getByText(/entries, 28 batches/)).toHaveText(before!);
+});
+
+test('two tabs of one browser see each other’s entries, and both are kept', async ({
+  ownBook: page,
+  context,
+}) => {
+  await cutABatch(page);
+  const second = await context.newPage();
+  await second.clock.setFixedTime(new Date(`${DAY}T09:31:00`));
+  await second.goto(page.url());
+  await expect(second.getByRole('heading', { name: 'Tray map' })).toBeVisible();
+  await Promise.all([
+    page.getByRole('button', { name: 'Stuck', exact: true }).click(),
+    second.getByRole('button', { name: 'Note' }).click(),
+  ]);
+  await second.getByLabel('Note', { exact: true }).fill('Written in the other tab');
+  await second.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByText('Written in the other tab')).toBeVisible();
+  await expect(
+    second.getByRole('listitem').filter({ hasText: /^.*Stuck.*Take back/ }),
+  ).toBeVisible();
+  await page.reload();
+  await expect(page.getByText('Written in the other tab')).toBeVisible();
+});
+
+test('a store that refuses is said at once, survived, and tried again', async ({
+  ownBook: page,
+}) => {
+  await cutABatch(page);
+  await page.evaluate(() => {
+    const put = IDBObjectStore.prototype.put;
+    Object.assign(window, { mend: () => (IDBObjectStore.prototype.put = put) });
+    IDBObjectStore.prototype.put = () => {
+      throw new DOMException('full', 'QuotaExceededError');
+    };
+  });
+  await page.getByRole('button', { name: 'Stuck', exact: true }).click();
+  const failure = page.getByRole('region', { name: 'Not saved' });
+  await expect(failure).toContainText(
+    'This browser’s store is full. One entry is only in this tab',
+  );
+  // It counts meanwhile, and the file has it.
+  await expect(page.getByText('Stuck', { exact: true }).first()).toBeVisible();
+  const download = page.waitForEvent('download');
+  await failure.getByRole('button', { name: 'Save the file' }).click();
+  expect(await readFile(await (await download).path(), 'utf8')).toContain('"kind":"stuck"');
+
+  await page.evaluate(() => (window as unknown as { mend: () => void }).mend());
+  await failure.getByRole('button', { name: 'Try again' }).click();
+  await expect(failure).toBeHidden();
+  await page.reload();
+  await expect(page.getByRole('button', { name: 'Stuck', exact: true })).toBeHidden();
+  await expect(page.getByRole('heading', { name: 'Tray map' })).toBeVisible();
+});
+
+test('units, places and readings are kept', async ({ ownBook: page }) => {
+  await page.getByLabel('Lengths').selectOption('in');
+  await page.getByLabel('Temperatures').selectOption('F');
+  await page.getByRole('button', { name: 'Add a place' }).click();
+  await page.getByLabel('Name').fill('Loft');
+  await page.getByLabel('Usual mean, °F').fill('warm');
+  await page.getByLabel('Relative humidity, %').fill('50');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByText('The mean of the day in °F, from -22 °F to 140 °F.')).toBeVisible();
+  await page.getByLabel('Usual mean, °F').fill('68');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByText('usually 68 °F, 50 %')).toBeVisible();
+  await page.getByRole('button', { name: 'Today’s reading in Loft' }).click();
+  await page.getByLabel('Mean, °F').fill('50');
+  await page.getByRole('button', { name: 'Note it' }).click();
+  await expect(page.getByText('now 50 °F, 50 %')).toBeVisible();
+  await page.getByLabel('Theme, on this device').selectOption('lamp');
+  await page.reload();
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'lamp');
+  await expect(page.getByText('usually 68 °F')).toBeVisible();
+});

@@ -1,0 +1,72 @@
+import { expect, goTo, test } from './bench-test';
+
+const gateDays = /(\d+) days? after the cut/;
+
+test('the gate moves live with width, air and school', async ({ page }) => {
+  await page.goto('/#/plan?mother=m-gast');
+  const answer = page.getByLabel('What the plan means');
+  const days = async (): Promise<number> =>
+    Number(gateDays.exec((await answer.textContent()) ?? '')![1]);
+  const usual = await days();
+
+  await page.getByLabel(/Wound width/).fill('90 mm');
+  await page.getByLabel(/Its thickness/).fill('1 1/4 in');
+  const wide = await days();
+  expect(wide).toBeGreaterThan(usual);
+
+  await page.getByLabel('Calluses in').selectOption({ label: 'North porch' });
+  const cold = await days();
+  expect(cold).toBeGreaterThan(wide);
+
+  await page.getByLabel('School of wound care').selectOption('short-dry');
+  expect(await days()).toBeLessThan(cold);
+  await expect(page.getByRole('table', { name: /School: days/ })).toContainText('Long cure');
+});
+
+test('bad input gets a sentence at its field, and nothing typed is lost', async ({ page }) => {
+  await page.goto('/#/plan?mother=m-eche');
+  await page.getByLabel(/Wound width/).fill('wide');
+  await expect(page.getByText('“wide” is not a length.')).toBeVisible();
+  await page.getByLabel('How many').fill('2.5');
+  await page.getByRole('button', { name: /put it on the bench/ }).click();
+  await expect(page.getByText('A whole number of 1 or more.')).toBeVisible();
+  await page.getByLabel('How many').fill('20000');
+  await expect(page.getByText('At most 10,000 in one batch.')).toBeVisible();
+  await page.reload();
+  await expect(page.getByLabel('How many')).toHaveValue('20000');
+  await expect(page.getByLabel(/Wound width/)).toHaveValue('wide');
+});
+
+test('cautions stand where the cut is planned', async ({ page }) => {
+  await page.goto('/#/plan?mother=m-opun');
+  const answer = page.getByLabel('What the plan means');
+  await expect(answer).toContainText('Glochids');
+  await expect(answer).toContainText('Listed under CITES');
+  await page.getByLabel('Blade').selectOption('bleach');
+  await expect(answer).toContainText('Never with acid, ammonia, alcohol');
+});
+
+test('an own plant borrows figures from one it is like', async ({ ownBook: page }) => {
+  await goTo(page, 'Mothers');
+  await page.getByRole('link', { name: 'Add a mother' }).first().click();
+  await page.getByRole('button', { name: 'Add her' }).click();
+  await expect(page.getByText('Which plant is it?')).toBeVisible();
+  await page.getByRole('combobox', { name: /^Plant/ }).fill('Unnamed blue hybrid');
+  await expect(page.getByText('Not in the library.')).toBeVisible();
+  await page.getByLabel('Most like').selectOption({ label: 'Pachyphytum oviferum' });
+  await page.getByLabel('What you call her').fill('<script>alert(1)</script>');
+  await page.getByLabel('Permission to propagate').selectOption('unknown');
+  await page.getByRole('button', { name: 'Add her' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('<script>alert(1)</script>');
+  await expect(page.getByText('(figures of Pachyphytum oviferum)')).toBeVisible();
+  await page.getByRole('link', { name: 'Plan a batch' }).click();
+  await expect(page.getByText('Take cuttings only with the owner’s leave.')).toBeVisible();
+});
+
+test('the library finds old names and misplaced capitals', async ({ page }) => {
+  await page.goto('/#/library');
+  await page.getByLabel('Find a plant').fill('SANSEVIERIA');
+  await page.getByRole('link', { name: /Dracaena trifasciata/ }).click();
+  await expect(page.getByText('60–240 days at 22 °C').first()).toBeVisible();
+  await expect(page.getByText('common practice, no source').first()).toBeVisible();
+});

@@ -1,0 +1,45 @@
+// Builds the web app, unless nothing it is made of has changed since the last build.
+import { spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+
+const stamp = '.stamps/build';
+const wanted = fingerprint([
+  'core',
+  'web',
+  'angular.json',
+  'package-lock.json',
+  'tsconfig.base.json',
+]);
+const have = existsSync(stamp) ? readFileSync(stamp, 'utf8') : '';
+if (have === wanted && existsSync('dist/web/browser/index.html')) {
+  console.log('Nothing changed since the last build.');
+} else {
+  const env = { ...process.env, NG_CLI_ANALYTICS: 'false' };
+  const { status } = spawnSync('npx', ['ng', 'build', '--progress=false'], {
+    stdio: ['ignore', 'inherit', 'inherit'],
+    env,
+  });
+  if (status !== 0) process.exit(status ?? 1);
+  mkdirSync('.stamps', { recursive: true });
+  writeFileSync(stamp, wanted);
+}
+
+function fingerprint(paths) {
+  const hash = createHash('sha256');
+  const add = (path) => {
+    let entries;
+    try {
+      entries = readdirSync(path, { withFileTypes: true });
+    } catch {
+      hash.update(path).update(readFileSync(path));
+      return;
+    }
+    for (const entry of entries.sort((a, b) => (a.name < b.name ? -1 : 1))) {
+      if (!entry.name.endsWith('.spec.ts')) add(join(path, entry.name));
+    }
+  };
+  paths.forEach(add);
+  return hash.digest('hex');
+}

@@ -1,0 +1,75 @@
+import type { Entry } from '@hypogeon/core';
+import { MemoryStores } from '../../testing/stores';
+import { ChunkStore } from './chunk-store';
+
+const entry = (n: number): Entry => ({
+  id: `e${n}`,
+  at: `2026-03-01T08:00:00.000Z~${n.toString(16).padStart(4, '0')}`,
+  day: '2026-03-01',
+  by: 'phone',
+  kind: 'note',
+  batch: 'b',
+  text: `${n}`,
+});
+const many = (n: number): Entry[] => Array.from({ length: n }, (_, i) => entry(i));
+
+function setUp() {
+  const stores = new MemoryStores();
+  let key = 0;
+  const chunks = new ChunkStore(stores.journal('own'), () => `k${key++}`);
+  return { stores, chunks, map: stores.books.own };
+}
+
+describe('the chunk store', () => {
+  it('gives back what was written', async () => {
+    const { chunks } = setUp();
+    await chunks.write(many(3));
+    await chunks.write([entry(7)]);
+    expect((await chunks.read()).entries.map((e) => e.id)).toEqual(['e0', 'e1', 'e2', 'e7']);
+  });
+
+  it('never touches a chunk again once it is written', async () => {
+    const { chunks, map } = setUp();
+    await chunks.write([entry(1)]);
+    const first = [...map];
+    await chunks.write([entry(2)]);
+    expect([...map].slice(0, 1)).toEqual(first);
+  });
+
+  it('a torn chunk loses nothing that was confirmed before, and is said', async () => {
+    const { chunks, map } = setUp();
+    await chunks.write(many(5));
+    map.set('chunk/torn', '[{"id":"e9","at":"2026-');
+    const read = await chunks.read();
+    expect(read.entries).toHaveLength(5);
+    expect(read.damaged).toEqual(['chunk/torn']);
+  });
+
+  it('gathers many small chunks into a large one and keeps every entry', async () => {
+    const { chunks, map } = setUp();
+    for (const e of many(130)) await chunks.write([e]);
+    map.set('chunk/torn', 'not json');
+    await chunks.gather();
+    expect(map.size).toBe(2);
+    expect((await chunks.read()).entries).toHaveLength(130);
+  });
+
+  it('a crash while gathering leaves entries twice, never none', async () => {
+    const { chunks, stores } = setUp();
+    for (const e of many(130)) await chunks.write([e]);
+    const store = stores.journal('own');
+    const dying = new ChunkStore(
+      { ...store, removeItem: () => Promise.reject(new Error('killed')) },
+      () => 'gathered',
+    );
+    await expect(dying.gather()).rejects.toThrow('killed');
+    const ids = new Set((await chunks.read()).entries.map((e) => e.id));
+    expect(ids.size).toBe(130);
+  });
+
+  it('tells the refusal of the store', async () => {
+    const { chunks, stores } = setUp();
+    stores.refuses = new DOMException('full', 'QuotaExceededError');
+    await expect(chunks.write(many(1))).rejects.toThrow('full');
+  });
+});
