@@ -1,21 +1,22 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, goTo, test } from './bench-test';
 
+/** Every screen by its heading. */
 const SCREENS = [
-  ['round', '/#/round'],
-  ['plan', '/#/plan?mother=m-opun'],
-  ['mothers', '/#/mothers'],
-  ['mother', '/#/mothers/m-gast'],
-  ['mother form', '/#/mothers/new'],
-  ['bench', '/#/bench'],
-  ['batch', '/#/bench/b-19'],
-  ['count', '/#/bench/b-19/count'],
-  ['ledger', '/#/ledger'],
-  ['library', '/#/library'],
-  ['taxon', '/#/library/euphorbia-milii'],
-  ['marks', '/#/marks'],
-  ['store room', '/#/store-room'],
-  ['lost', '/#/nowhere'],
+  ['Thursday 9 April', '/#/round'],
+  ['Plan a batch', '/#/plan?mother=m-opun'],
+  ['Mothers', '/#/mothers'],
+  ['Ox tongue, shelf end', '/#/mothers/m-gast'],
+  ['Add a mother', '/#/mothers/new'],
+  ['Bench', '/#/bench'],
+  ['Sedum crowns', '/#/bench/b-19'],
+  ['Count Sedum crowns', '/#/bench/b-19/count'],
+  ['Ledger', '/#/ledger'],
+  ['Library', '/#/library'],
+  ['Euphorbia milii', '/#/library/euphorbia-milii'],
+  ['The marks', '/#/marks'],
+  ['Store room', '/#/store-room'],
+  ['Nothing grows here', '/#/nowhere'],
 ] as const;
 
 for (const theme of ['noon', 'lamp'] as const) {
@@ -31,7 +32,7 @@ for (const theme of ['noon', 'lamp'] as const) {
       await expect(page.locator('h1')).toBeVisible();
       for (const [name, path] of SCREENS) {
         await page.goto(path);
-        await expect(page.locator('h1')).toBeVisible();
+        await expect(page.getByRole('heading', { level: 1 })).toHaveText(name);
         const { violations } = await new AxeBuilder({ page })
           .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
           .analyze();

@@ -68,6 +68,7 @@ export async function cutABatch(
   await page.getByLabel('Permission to propagate').selectOption('own');
   await page.getByRole('button', { name: 'Add her' }).click();
   await page.getByRole('link', { name: 'Plan a batch' }).click();
+  await expect(page.getByRole('heading', { name: 'Plan a batch' })).toBeVisible();
   await page.getByText(method, { exact: true }).click();
   await page.getByLabel('How many').fill(String(count));
   const room = page.getByRole('button', { name: /A plain room/ });

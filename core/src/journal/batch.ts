@@ -73,11 +73,13 @@ export function foldBatch(
   const conflicts: { entry: string; problem: string }[] = [];
 
   let cuttings = startCuttings(count, cut ?? cutOn);
+  let counted = cut ?? cutOn;
   for (const tally of tallies) {
     if (tally.counts && tally.recount === undefined)
       for (const problem of contradictions(countOutcomes(cuttings), tally.counts, count))
         conflicts.push({ entry: tally.id, problem });
-    cuttings = applyTally(cuttings, tally);
+    cuttings = applyTally(cuttings, tally, counted);
+    if (tally.counts) counted = tally.day;
   }
   const counts = countOutcomes(cuttings);
   const waiting = cuttings.filter((c) => c.outcome === 'waiting').length;

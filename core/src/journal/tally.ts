@@ -10,7 +10,7 @@ export interface Between {
 /** One cutting and what is known of it. */
 export interface Cutting {
   readonly outcome: Outcome;
-  /** The last day it was looked at. */
+  /** The last day on which it was looked at by itself; a count of the whole batch looks at all. */
   readonly lastLook: Day;
   readonly rooted?: Between;
   readonly pupped?: Between;
@@ -70,24 +70,34 @@ export function contradictions(before: Counts, after: Counts, count: number): re
 
 const LOSS_WORD = { rotted: 'rotted', dried: 'dried up', lost: 'lost otherwise' } as const;
 
-/** Applies one tally to the cuttings it speaks of. */
+/**
+ * Applies one tally to the cuttings it speaks of.
+ * @param counted the last day on which the whole batch was counted, or that of the cut
+ */
 export function applyTally(
   cuttings: readonly Cutting[],
   tally: Pick<EntryOf<'tally'>, 'day' | 'counts' | 'places'>,
+  counted: Day,
 ): readonly Cutting[] {
-  if (tally.places) return applyPlaces(cuttings, tally.places, tally.day);
-  return tally.counts ? applyCounts(cuttings, tally.counts, tally.day) : cuttings;
+  const look: Look = { day: tally.day, counted };
+  if (tally.places) return applyPlaces(cuttings, tally.places, look);
+  return tally.counts ? applyCounts(cuttings, tally.counts, look) : cuttings;
+}
+
+interface Look {
+  readonly day: Day;
+  readonly counted: Day;
 }
 
 /** Only the named places were looked at; the others keep their last look. */
 function applyPlaces(
   cuttings: readonly Cutting[],
   places: Readonly<Record<string, Outcome>>,
-  day: Day,
+  look: Look,
 ): readonly Cutting[] {
   return cuttings.map((cutting, i) => {
     const outcome = places[String(i)];
-    return outcome === undefined ? cutting : { ...become(cutting, outcome, day), placed: true };
+    return outcome === undefined ? cutting : { ...become(cutting, outcome, look), placed: true };
   });
 }
 
@@ -95,7 +105,7 @@ function applyPlaces(
  * A count says how many, not which. The fewest cuttings change, along the likeliest path: pups come
  * from the rooted, losses from the waiting; a waiting one whose place is known keeps it the longest.
  */
-function applyCounts(cuttings: readonly Cutting[], counts: Counts, day: Day): readonly Cutting[] {
+function applyCounts(cuttings: readonly Cutting[], counts: Counts, look: Look): readonly Cutting[] {
   const have: Record<Outcome, number> = { waiting: 0, ...NO_COUNTS };
   for (const { outcome } of cuttings) have[outcome]++;
   const want: Record<Outcome, number> = {
@@ -109,14 +119,14 @@ function applyCounts(cuttings: readonly Cutting[], counts: Counts, day: Day): re
       let moves = Math.min(want[to] - have[to], have[from] - want[from]);
       for (let i = 0; i < next.length && moves > 0; i++) {
         if (next[i]!.outcome !== from) continue;
-        next[i] = { ...become(next[i]!, to, day), placed: false };
+        next[i] = { ...become(next[i]!, to, look), placed: false };
         have[from]--;
         have[to]++;
         moves--;
       }
     }
   }
-  return next.map((c) => (isLoss(c.outcome) || c.lastLook >= day ? c : { ...c, lastLook: day }));
+  return next;
 }
 
 const LIKELIEST_FROM: Readonly<Record<Outcome, readonly Outcome[]>> = {
@@ -137,8 +147,9 @@ const pickCounts = (c: Counts): Counts => ({
 });
 
 /** A pup is taken as a sign of roots: what nobody saw before lies in the same interval. */
-function become(cutting: Cutting, outcome: Outcome, day: Day): Cutting {
-  const between: Between = { after: cutting.lastLook, by: day };
+function become(cutting: Cutting, outcome: Outcome, { day, counted }: Look): Cutting {
+  const after = cutting.lastLook > counted ? cutting.lastLook : counted;
+  const between: Between = { after, by: day };
   const looked = { ...cutting, outcome, lastLook: day };
   switch (outcome) {
     case 'waiting': {

@@ -75,7 +75,8 @@ export function batchRound(state: State, batch: Batch, today: Day): readonly Rou
   if (batch.stage === 'done') return [];
   if (batch.stage === 'planned') return batch.cutOn <= today ? [cutItem(batch)] : [];
   const figures = figuresOf(state, batch);
-  const clock = clockOf(state, batch);
+  // Roots in the medium say more about the wound than the clock does.
+  const clock = batch.stage === 'growing' ? null : clockOf(state, batch);
   const closure = clock ? closureOn(clock, batch.cutOn, today) : 1;
   return [
     ...stickItems(batch, clock, closure, today),
@@ -130,7 +131,6 @@ function gateItems(
   closure: number,
   today: Day,
 ): readonly RoundItem[] {
-  // Roots in the medium say more about the wound than any model of it.
   const settled = batch.stage === 'growing';
   if (clock !== null && !settled && batch.waterings.length === 0) {
     if (clock.gate.state === 'stopped')

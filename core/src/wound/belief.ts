@@ -25,7 +25,10 @@ const POINTS = 321;
 const STEP = (2 * HALF_SPAN) / (POINTS - 1);
 const gridAt = (i: number): number => -HALF_SPAN + i * STEP;
 
-/** The belief before anyone has looked: log-normal around 1. */
+/** A wound this many modelled closures on is closed, whatever its pace. */
+export const SURE_DOSE = Math.exp(HALF_SPAN);
+
+/** The belief about a wound's pace after these looks; before any it is log-normal around 1. */
 export function paceBelief(looks: readonly WoundLook[] = []): PaceBelief {
   let total = 0;
   const cumulative: number[] = [];
@@ -68,8 +71,8 @@ const midpoint = ({ cumulative }: PaceBelief, i: number): number =>
 export function doseFor(belief: PaceBelief, probability: number): number {
   assertFraction('probability', probability);
   let low = 0;
-  let high = Math.exp(HALF_SPAN);
-  for (let i = 0; i < 50; i++) {
+  let high = SURE_DOSE;
+  for (let i = 0; i < 40; i++) {
     const middle = (low + high) / 2;
     if (chanceClosed(belief, middle) < probability) low = middle;
     else high = middle;

@@ -1,7 +1,14 @@
 import { assertPositive } from '../assert';
 import type { Air } from '../climate';
 import { addDays, daysBetween, type Day } from '../days';
-import { chanceClosed, doseFor, paceBelief, type PaceBelief, type WoundLook } from './belief';
+import {
+  chanceClosed,
+  doseFor,
+  paceBelief,
+  SURE_DOSE,
+  type PaceBelief,
+  type WoundLook,
+} from './belief';
 import { closureRate, referenceClosureDays } from './closure';
 import type { StickRule, WoundSchool } from './school';
 import { PLACE_FACTOR, type CallusPlace, type Tissue } from './tissue';
@@ -44,7 +51,7 @@ export interface WoundClock {
   readonly gate: Gate;
   /** When the school would stick it (or when it was stuck); null if the wound does not get there. */
   readonly stickOn: Day | null;
-  /** Modelled closures done by the morning of each day since the cut; `doses[0]` is 0. */
+  /** Modelled closures done by the morning of each day since the cut, until it is surely closed. */
   readonly doses: readonly number[];
   /** What is believed of this wound's pace after the looks so far. */
   readonly belief: PaceBelief;
@@ -52,6 +59,9 @@ export interface WoundClock {
 
 /** A wound that is not closed by then is a question of place, not of patience. */
 export const HORIZON_DAYS = 180;
+
+/** The belief about a wound nobody has looked at. */
+const PRIOR = paceBelief();
 
 /** The bounds of the closing range: one in ten and nine in ten. */
 const EARLIEST = 0.1;
@@ -65,8 +75,7 @@ const LATEST = 0.9;
  */
 export function woundClock(input: WoundClockInput): WoundClock {
   assertPositive('widthMm', input.widthMm);
-  const prior = paceBelief();
-  const stickAt = stickDose(input.school.stick, prior);
+  const stickAt = stickDose(input.school.stick);
   const tau = referenceClosureDays(input.widthMm, input.tissue);
 
   const doses: number[] = [0];
@@ -74,6 +83,7 @@ export function woundClock(input: WoundClockInput): WoundClock {
   let day = input.cutOn;
   for (let n = 0; n < HORIZON_DAYS; n++) {
     const dose = doses[n]!;
+    if (dose >= SURE_DOSE && stickOn !== null) break;
     if (stickOn === null && n >= leastStickDays(input.school) && dose >= stickAt) stickOn = day;
     const stuck = stickOn !== null && day >= stickOn;
     const place = PLACE_FACTOR[stuck ? 'medium' : input.callusAt];
@@ -85,7 +95,7 @@ export function woundClock(input: WoundClockInput): WoundClock {
     dose: doseOn(doses, input.cutOn, check.day),
     seen: check.seen,
   }));
-  const belief = looks.length > 0 ? paceBelief(looks) : prior;
+  const belief = looks.length > 0 ? paceBelief(looks) : PRIOR;
   const opens = firstDay(doses, doseFor(belief, input.school.gateChance), input.school.leastDays);
   const earliest = firstDay(doses, doseFor(belief, EARLIEST), 0);
   const latest = firstDay(doses, doseFor(belief, LATEST), 0);
@@ -125,8 +135,8 @@ function firstDay(doses: readonly number[], dose: number, leastDays: number): nu
   return n < 0 ? null : Math.max(n, leastDays);
 }
 
-function stickDose(rule: StickRule, belief: PaceBelief): number {
-  return rule.when === 'after days' ? 0 : doseFor(belief, rule.chance);
+function stickDose(rule: StickRule): number {
+  return rule.when === 'after days' ? 0 : doseFor(PRIOR, rule.chance);
 }
 
 function leastStickDays(school: WoundSchool): number {

@@ -57,9 +57,9 @@ export class Journal {
     try {
       this.device = await this.deviceId();
       const book = await this.stores.device.getItem<Book>('book');
-      await this.openBook(book ?? 'own');
-      if (book === null && this.state().size === 0 && (await this.demoIsServed()))
+      if (book === null && (await this.demoIsServed()) && (await this.ownIsEmpty()))
         await this.openDemo();
+      else await this.openBook(book ?? 'own');
     } catch (error) {
       // A browser that refuses all storage can still be used, and the file be saved by hand.
       this.chunks = refusingStore(error);
@@ -106,8 +106,10 @@ export class Journal {
 
   async openDemo(): Promise<void> {
     const { demoJournal } = await import('@hypogeon/core/demo');
+    const chunks = new ChunkStore(this.stores.journal('demo'), freshId);
+    if ((await chunks.read()).entries.length === 0)
+      await chunks.write(demoJournal(this.today.day()));
     await this.openBook('demo');
-    if (this.state().size === 0) await this.take(demoJournal(this.today.day()));
     await this.stores.device.setItem<Book>('book', 'demo');
   }
 
@@ -195,6 +197,11 @@ export class Journal {
     const id = freshId();
     await this.stores.device.setItem('id', id);
     return id;
+  }
+
+  private async ownIsEmpty(): Promise<boolean> {
+    const { entries, damaged } = await new ChunkStore(this.stores.journal('own'), freshId).read();
+    return entries.length === 0 && damaged.length === 0;
   }
 
   private async demoIsServed(): Promise<boolean> {
