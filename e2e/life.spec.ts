@@ -44,7 +44,7 @@ test('a batch from the cut to a counted result', async ({ ownBook: page }) => {
 
   await goTo(page, 'Ledger');
   await expect(
-    page.getByText(/Of 12 cuttings in 1 batch, 8 have rooted, 67 % \(39–86\)/),
+    page.getByText(/Of 12 cuttings stuck in 1 batch, 8 have rooted, 67 % \(39–86\)/),
   ).toBeVisible();
   const row = page.getByRole('row', { name: /Echeveria crowns/ });
   await expect(row).toContainText('0–25');
@@ -74,6 +74,7 @@ test('water before the gate asks for a reason, and is remembered as a breach', a
   await page.getByLabel('By mistake').check();
   await anyway.click();
   await expect(entry).toBeVisible();
+  await page.getByRole('button', { name: 'Stuck', exact: true }).click();
   await goTo(page, 'Ledger');
   await expect(page.getByText('One batch had water before the gate opened.')).toBeVisible();
 });

@@ -2,3 +2,4 @@ export * from './problem';
 export * from './size';
 export * from './migrate';
 export * from './journal-file';
+export * from './json-schema';

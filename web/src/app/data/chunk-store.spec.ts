@@ -45,6 +45,16 @@ describe('the chunk store', () => {
     expect(read.damaged).toEqual(['chunk/torn']);
   });
 
+  it('brings chunks of a past version forward and leaves those of a newer one alone', async () => {
+    const { chunks, map } = setUp();
+    const tally = { ...entry(1), kind: 'tally', counts: { rooted: 1, dead: 2 } };
+    map.set('chunk/old', JSON.stringify({ version: 1, entries: [tally] }));
+    map.set('chunk/new', JSON.stringify({ version: 99, entries: [entry(2)] }));
+    const read = await chunks.read();
+    expect(read.entries).toMatchObject([{ counts: { rooted: 1, dried: 2 } }]);
+    expect(read.damaged).toEqual(['chunk/new']);
+  });
+
   it('gathers many small chunks into a large one and keeps every entry', async () => {
     const { chunks, map } = setUp();
     for (const e of many(130)) await chunks.write([e]);

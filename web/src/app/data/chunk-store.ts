@@ -1,4 +1,4 @@
-import type { Entry } from '@hypogeon/core';
+import { JOURNAL_VERSION, migrateEntry, type Entry } from '@hypogeon/core';
 
 /** The few calls of localForage that the store needs; a test can stand in for it. */
 export interface KeyValueStore {
@@ -10,7 +10,7 @@ export interface KeyValueStore {
 
 export interface StoredJournal {
   readonly entries: readonly Entry[];
-  /** Keys of chunks that could not be read: kept where they are, and said. */
+  /** Keys of chunks that could not be read, torn or of a newer version: left as they are, and said. */
   readonly damaged: readonly string[];
 }
 
@@ -34,7 +34,8 @@ export class ChunkStore {
   async write(entries: readonly Entry[]): Promise<void> {
     for (let i = 0; i < entries.length; i += GATHERED_ENTRIES) {
       const part = entries.slice(i, i + GATHERED_ENTRIES);
-      await this.store.setItem(`chunk/${this.freshKey()}`, JSON.stringify(part));
+      const chunk: Chunk = { version: JOURNAL_VERSION, entries: part };
+      await this.store.setItem(`chunk/${this.freshKey()}`, JSON.stringify(chunk));
     }
   }
 
@@ -66,11 +67,20 @@ export class ChunkStore {
   }
 }
 
+interface Chunk {
+  readonly version: number;
+  readonly entries: readonly unknown[];
+}
+
+/** The entries of a chunk, brought forward if a past version wrote it; null if it cannot be read. */
 function parseChunk(value: unknown): readonly Entry[] | null {
   if (typeof value !== 'string') return null;
   try {
-    const parsed: unknown = JSON.parse(value);
-    return Array.isArray(parsed) ? (parsed as Entry[]) : null;
+    const { version, entries } = JSON.parse(value) as Chunk;
+    if (version > JOURNAL_VERSION) return null;
+    return (version < JOURNAL_VERSION
+      ? entries.map((e) => migrateEntry(e, version))
+      : entries) as unknown as Entry[];
   } catch {
     return null;
   }

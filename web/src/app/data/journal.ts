@@ -44,6 +44,7 @@ export class Journal {
   private unsaved: Entry[] = [];
   private writing: Promise<boolean> = Promise.resolve(true);
   private channel: BroadcastChannel | null = null;
+  private persistAsked = false;
 
   readonly state$ = this.subject.asObservable();
   readonly state = toSignal(this.state$, { requireSync: true });
@@ -176,7 +177,17 @@ export class Journal {
       this.channel?.postMessage({ book: this.book(), entries });
     }
     if (this.unsaved.length === 0) this.saving.set({ is: 'saved' });
+    this.askToPersist();
     return true;
+  }
+
+  /** Asks the browser once not to throw the store away when space runs short. */
+  private askToPersist(): void {
+    if (this.persistAsked || this.book() === 'demo') return;
+    this.persistAsked = true;
+    // Not there on plain http, where a phone reaches the bench's laptop.
+    const storage = navigator.storage as StorageManager | undefined;
+    void storage?.persist().catch(() => false);
   }
 
   /** Hears what other tabs of this browser have saved. */

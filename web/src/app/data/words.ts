@@ -39,6 +39,11 @@ export class Words {
     return `${Math.round(fraction * 100)} %`;
   }
 
+  /** `41–86 %`. */
+  percentSpan({ low, high }: { readonly low: number; readonly high: number }): string {
+    return `${Math.round(low * 100)}–${Math.round(high * 100)} %`;
+  }
+
   /** `Tuesday 24 November`. */
   longDay(day: Day): string {
     return write(day, { weekday: 'long', day: 'numeric', month: 'long' });

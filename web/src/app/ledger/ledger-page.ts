@@ -61,10 +61,10 @@ export class LedgerPage {
   private readonly most = signal(FEW);
   private readonly picked = signal<string | null>(null);
 
-  /** What has been stuck, or cut at least: a plan is no result. */
+  /** What has been stuck, or met its end before: cuttings that still callus are no result yet. */
   private readonly batches = computed(() =>
     [...this.state().batches.values()]
-      .filter((b) => b.cut !== null)
+      .filter((b) => b.stuck !== null || b.waiting < b.count)
       .sort((a, b) => (a.cutOn < b.cutOn ? 1 : a.cutOn > b.cutOn ? -1 : 0)),
   );
 
@@ -72,7 +72,13 @@ export class LedgerPage {
     const count = countLedger(this.batches());
     const shares = ledgerShares(count);
     const breaches = this.batches().filter((b) => b.waterings.some((w) => w.breach !== undefined));
-    return { count, shares, breaches: breaches.length };
+    const callusing = [...this.state().batches.values()].filter((b) => b.stage === 'callusing');
+    return {
+      count,
+      shares,
+      breaches: breaches.length,
+      callusing: callusing.reduce((sum, b) => sum + b.waiting, 0),
+    };
   });
 
   protected readonly rows = computed((): readonly Row[] => {

@@ -5,6 +5,7 @@ import {
   cuttingCautions,
   evidenceText,
   METHOD,
+  successRange,
   type Evidence,
   type Window,
 } from '@hypogeon/core';
@@ -183,7 +184,7 @@ export class TaxonPage {
             : []),
           {
             name: 'Success',
-            value: `${this.words.percent(m.success.mean)}, worth ${m.success.worth} cuttings`,
+            value: `${this.words.percentSpan(successRange(m.success))}, an opinion worth ${m.success.worth} cuttings`,
             evidence: evidenceText(m.success.evidence),
           },
         ],

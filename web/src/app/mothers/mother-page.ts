@@ -8,6 +8,7 @@ import {
   METHOD,
   pieceOf,
   plantOf,
+  successRange,
 } from '@hypogeon/core';
 import { Journal } from '../data/journal';
 import { Words } from '../data/words';
@@ -243,7 +244,7 @@ export class MotherPage {
           m.why ??
           `Roots in ${m.roots.from}–${m.roots.to} days` +
             (m.pups ? `, pups in ${m.pups.from}–${m.pups.to}` : '') +
-            ` at ${this.words.temperature(22)}; about ${this.words.percent(m.success.mean)} succeed.`,
+            ` at ${this.words.temperature(22)}; ${this.words.percentSpan(successRange(m.success))} succeed.`,
       })),
       batches: [...state.batches.values()]
         .filter((b) => b.mother === mother.id)

@@ -15,6 +15,7 @@ import {
   plantOf,
   readLength,
   seasonAt,
+  successRange,
   whatMoves,
   windowAt,
   WOUND_SCHOOL,
@@ -257,7 +258,7 @@ export class PlanPage {
     return {
       roots: span(windowAt(figures.roots, tempC)),
       pups: figures.pups ? span(windowAt(figures.pups, tempC)) : '',
-      success: this.words.percent(figures.success.mean),
+      success: this.words.percentSpan(successRange(figures.success)),
       season,
       temperature: this.words.temperature(tempC),
     };

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import {
   batchTitle,
@@ -19,6 +19,9 @@ import { FRESH, type MarkState } from '../marks/mark-state';
 import { AirStrip } from './air-strip';
 import { LeaveRuler } from './leave-ruler';
 
+/** As many as one walks past before looking at the list again; the rest is a tap away. */
+const FEW = 20;
+
 @Component({
   selector: 'hy-round-page',
   imports: [RouterLink, CuttingMark, LeaveRuler, AirStrip],
@@ -37,6 +40,14 @@ export class RoundPage {
     const { leave, look, do: todo } = this.round();
     return `${leave.length} to leave alone, ${look.length} to look at, ${todo.length} to do`;
   });
+
+  private readonly most = signal({ do: FEW, look: FEW });
+  protected readonly todo = computed(() => this.round().do.slice(0, this.most().do));
+  protected readonly looks = computed(() => this.round().look.slice(0, this.most().look));
+
+  protected showMore(band: 'do' | 'look'): void {
+    this.most.update((most) => ({ ...most, [band]: most[band] + 5 * FEW }));
+  }
 
   protected title(batch: Batch): string {
     return batchTitle(this.state(), batch);

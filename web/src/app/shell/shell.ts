@@ -13,6 +13,7 @@ import { ABOVE, BELOW } from './places';
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './shell.html',
   styleUrl: './shell.scss',
+  host: { '(window:beforeunload)': 'warn($event)' },
 })
 export class Shell {
   protected readonly journal = inject(Journal);
@@ -26,6 +27,13 @@ export class Shell {
     const saving = this.journal.saving();
     return saving.is === 'failed' ? saving : null;
   });
+
+  /** A tab that holds what the store has not confirmed does not close without asking. */
+  protected warn(event: BeforeUnloadEvent): void {
+    const saving = this.journal.saving();
+    if (saving.is === 'saving' || (saving.is === 'failed' && saving.unsaved > 0))
+      event.preventDefault();
+  }
 
   protected skip(main: HTMLElement): void {
     main.focus();

@@ -1,0 +1,70 @@
+// Takes the pictures of docs/screenshots from the demo data on a fixed day: builds if need be, serves
+// on a port of its own, and stops.
+import { spawn, spawnSync } from 'node:child_process';
+import { existsSync } from 'node:fs';
+import { mkdir } from 'node:fs/promises';
+import { chromium } from '@playwright/test';
+
+const DAY = '2026-04-09T09:30:00';
+const PORT = '4181';
+const WIDE = { width: 1280, height: 800 };
+const PHONE = { width: 390, height: 844 };
+
+/** Name, address, what to wait for, theme, size. */
+const SHOTS = [
+  ['round', '/round', 'Leave alone', 'noon', WIDE],
+  ['round-lamp', '/round', 'Leave alone', 'lamp', WIDE],
+  ['round-phone', '/round', 'Leave alone', 'noon', PHONE],
+  ['mothers', '/mothers', 'Mothers', 'noon', WIDE],
+  ['mother', '/mothers/m-gast', 'What she gave', 'noon', WIDE],
+  ['plan', '/plan?mother=m-gast', 'What moves the gate', 'noon', WIDE],
+  ['plan-phone', '/plan?mother=m-gast', 'What moves the gate', 'lamp', PHONE],
+  ['bench', '/bench', 'Warm shelf', 'noon', WIDE],
+  ['batch', '/bench/b-19', 'Tray map', 'noon', WIDE],
+  ['batch-phone', '/bench/b-24', 'Tray map', 'lamp', PHONE],
+  ['count', '/bench/b-19/count', 'Count Sedum crowns', 'noon', WIDE],
+  ['count-phone', '/bench/b-19/count', 'Count Sedum crowns', 'lamp', PHONE],
+  ['ledger', '/ledger', 'Ledger', 'noon', WIDE],
+  ['library', '/library', 'Library', 'noon', WIDE],
+  ['marks', '/marks', 'The marks', 'noon', WIDE],
+  ['marks-lamp', '/marks', 'The marks', 'lamp', WIDE],
+  ['store-room', '/store-room', 'Store room', 'noon', WIDE],
+];
+
+const build = spawnSync(process.execPath, ['scripts/build.mjs'], { stdio: 'inherit' });
+if (build.status !== 0) process.exit(1);
+const server = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts', '--demo'], {
+  env: { ...process.env, PORT },
+  stdio: ['ignore', 'pipe', 'inherit'],
+});
+await new Promise((resolve) => server.stdout.once('data', resolve));
+
+const executablePath =
+  process.env.CHROMIUM_PATH ??
+  ['/usr/bin/chromium', '/usr/bin/google-chrome'].find((path) => existsSync(path));
+const browser = await chromium.launch({
+  ...(executablePath ? { executablePath } : {}),
+  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--no-first-run'],
+});
+try {
+  await mkdir('docs/screenshots', { recursive: true });
+  for (const [name, path, heading, theme, viewport] of SHOTS) {
+    const context = await browser.newContext({
+      viewport,
+      locale: 'en-GB',
+      reducedMotion: 'reduce',
+    });
+    await context.addInitScript((t) => localStorage.setItem('hypogeon.theme', t), theme);
+    const page = await context.newPage();
+    await page.clock.setFixedTime(new Date(DAY));
+    await page.goto(`http://localhost:${PORT}/#${path}`);
+    await page.getByRole('heading', { name: heading }).first().waitFor();
+    await page.evaluate(() => document.fonts.ready);
+    await page.screenshot({ path: `docs/screenshots/${name}.png` });
+    await context.close();
+    console.log(`docs/screenshots/${name}.png`);
+  }
+} finally {
+  await browser.close();
+  server.kill();
+}
