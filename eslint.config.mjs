@@ -42,8 +42,13 @@ export default tseslint.config(
   },
   {
     // Jest's asymmetric matchers are typed any.
-    files: ['**/*.spec.ts'],
+    files: ['**/*.spec.ts', 'e2e/**/*.ts'],
     rules: { '@typescript-eslint/no-unsafe-assignment': 'off' },
+  },
+  {
+    // Inside the page, tests lay hands on what the browser owns.
+    files: ['e2e/**/*.ts'],
+    rules: { '@typescript-eslint/unbound-method': 'off' },
   },
   {
     // The core has no clock and no randomness of its own.

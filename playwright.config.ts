@@ -2,7 +2,7 @@ import { defineConfig } from '@playwright/test';
 import { existsSync } from 'node:fs';
 
 const executablePath =
-  process.env['CHROMIUM_PATH'] ??
+  process.env.CHROMIUM_PATH ??
   ['/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'].find((path) =>
     existsSync(path),
   );
@@ -18,7 +18,7 @@ export default defineConfig({
   expect: { timeout: 8_000 },
   reporter: [
     ['list'],
-    ['json', { outputFile: process.env['PLAYWRIGHT_JSON_OUTPUT_NAME'] ?? 'test-results/e2e.json' }],
+    ['json', { outputFile: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ?? 'test-results/e2e.json' }],
   ],
   use: {
     baseURL: `http://localhost:${port}`,

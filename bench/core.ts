@@ -7,7 +7,6 @@ import {
   readJournal,
   roundOn,
   writeJournal,
-  type Entry,
   type State,
 } from '@hypogeon/core';
 import { heapMb, medianMs, print, type Figure } from './figure';
@@ -47,7 +46,7 @@ export const CORE_BENCHES: Readonly<Record<string, Bench>> = {
           kind: 'watered',
           batch: `made-b${n}`,
           how: 'poured',
-        } as Entry);
+        });
       },
       200,
       50,

@@ -1,4 +1,4 @@
-import betaQuantile from '@stdlib/stats-base-dists-beta-quantile';
+import { jStat } from 'jstat';
 import { assertFraction, assertPositive } from '../assert';
 
 /**
@@ -17,5 +17,5 @@ export function successRange(
   assertFraction('probability', probability);
   const [a, b] = [mean * worth, (1 - mean) * worth];
   const tail = (1 - probability) / 2;
-  return { low: betaQuantile(tail, a, b), high: betaQuantile(1 - tail, a, b) };
+  return { low: jStat.beta.inv(tail, a, b), high: jStat.beta.inv(1 - tail, a, b) };
 }

@@ -1,4 +1,4 @@
-import normalQuantile from '@stdlib/stats-base-dists-normal-quantile';
+import { jStat } from 'jstat';
 import { assertCount, assertFraction } from '../assert';
 
 /** A share with the interval it lies in; all fractions 0–1. */
@@ -25,7 +25,7 @@ export function wilson(successes: number, trials: number, confidence = 0.95): Sh
   if (successes > trials)
     throw new RangeError(`successes must not be above trials, got ${successes} of ${trials}`);
   if (trials === 0) return null;
-  const z = normalQuantile((1 + confidence) / 2, 0, 1);
+  const z = jStat.normal.inv((1 + confidence) / 2, 0, 1);
   const share = successes / trials;
   const z2n = (z * z) / trials;
   const middle = (share + z2n / 2) / (1 + z2n);
