@@ -62,7 +62,10 @@ const body = fc.oneof(
     record: fc.constant('mother'),
     key: fc.constant('m1'),
     fields: fc.record(
-      { name: fc.string({ minLength: 1, maxLength: 20 }), taxon: fc.constantFrom('a', 'b') },
+      {
+        name: fc.string({ maxLength: 20 }).filter((name) => name.trim() !== ''),
+        taxon: fc.constantFrom('a', 'b'),
+      },
       { requiredKeys: [] },
     ),
   }),

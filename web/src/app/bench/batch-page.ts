@@ -31,12 +31,13 @@ import { FRESH, type MarkState } from '../marks/mark-state';
 import { TrayMap, type PlacesCounted } from '../marks/tray-map';
 import { BreachDialog, type BreachQuestion } from './breach-dialog';
 import { entryWords } from './entry-words';
+import { Field, FieldControl } from '../ui/field';
 
 type Panel = 'inspect' | 'note' | 'move' | 'pot' | 'change' | 'end';
 
 @Component({
   selector: 'hy-batch-page',
-  imports: [RouterLink, CuttingMark, LifeStrip, TrayMap, EmergencePlate],
+  imports: [Field, FieldControl, RouterLink, CuttingMark, LifeStrip, TrayMap, EmergencePlate],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './batch-page.html',
   styleUrl: './batch-page.scss',

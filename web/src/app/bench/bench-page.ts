@@ -16,6 +16,7 @@ import { Today } from '../data/today';
 import { Words } from '../data/words';
 import { CuttingMark } from '../marks/cutting-mark';
 import { FRESH, type MarkState } from '../marks/mark-state';
+import { Field, FieldControl } from '../ui/field';
 
 const STAGE_WORD: Readonly<Record<BatchStage, string>> = {
   planned: 'to be cut',
@@ -30,7 +31,7 @@ const FEW = 60;
 
 @Component({
   selector: 'hy-bench-page',
-  imports: [RouterLink, CuttingMark],
+  imports: [Field, FieldControl, RouterLink, CuttingMark],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './bench-page.html',
   styleUrl: './bench-page.scss',

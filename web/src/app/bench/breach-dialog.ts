@@ -59,12 +59,14 @@ const REASONS = ['By mistake', 'It looked shrivelled', 'To settle dust', 'Trying
     fieldset {
       margin-top: 1rem;
     }
-    mat-dialog-content {
+    .mat-mdc-dialog-content {
       color: var(--ink);
+      font-size: 1rem;
+      letter-spacing: 0;
     }
-    mat-dialog-actions {
+    .mat-mdc-dialog-actions {
       gap: 0.75rem;
-      padding: 0 1.5rem 1.5rem;
+      padding: 0.5rem 1.5rem 1.5rem;
       justify-content: flex-end;
       flex-wrap: wrap;
     }

@@ -24,6 +24,7 @@ import { Today } from '../data/today';
 import { Words } from '../data/words';
 import { CuttingMark } from '../marks/cutting-mark';
 import { FRESH, type MarkState } from '../marks/mark-state';
+import { Field, FieldControl } from '../ui/field';
 
 type Counted = keyof Counts;
 
@@ -74,7 +75,7 @@ interface TallyDraft {
 
 @Component({
   selector: 'hy-tally-page',
-  imports: [RouterLink, CuttingMark],
+  imports: [Field, FieldControl, RouterLink, CuttingMark],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(document:keydown)': 'key($event)' },
   templateUrl: './tally-page.html',

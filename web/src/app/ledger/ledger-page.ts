@@ -9,6 +9,7 @@ import {
   ledgerShares,
   METHOD,
   plantOf,
+  wilson,
   WOUND_SCHOOL,
   type Batch,
   type EmergenceStep,
@@ -20,6 +21,7 @@ import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
 import { EmergencePlate } from '../marks/emergence-plate';
+import { Field, FieldControl } from '../ui/field';
 
 const GROUPINGS = ['batch', 'method', 'plant', 'school'] as const;
 type Grouping = (typeof GROUPINGS)[number];
@@ -45,7 +47,7 @@ const FEW = 40;
 
 @Component({
   selector: 'hy-ledger-page',
-  imports: [RouterLink, EmergencePlate],
+  imports: [Field, FieldControl, RouterLink, EmergencePlate],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './ledger-page.html',
   styleUrl: './ledger-page.scss',
@@ -73,9 +75,18 @@ export class LedgerPage {
     const shares = ledgerShares(count);
     const breaches = this.batches().filter((b) => b.waterings.some((w) => w.breach !== undefined));
     const callusing = [...this.state().batches.values()].filter((b) => b.stage === 'callusing');
+    const roots = count.rooted - count.pupped;
     return {
       count,
       shares,
+      parts: [
+        { key: 'pupped', name: 'with pups', count: count.pupped, share: shares.pupped },
+        { key: 'rooted', name: 'roots only', count: roots, share: wilson(roots, count.stuck) },
+        { key: 'waiting', name: 'waiting', count: count.waiting, share: null },
+        { key: 'lost', name: 'lost otherwise', count: count.lost, share: shares.lost },
+        { key: 'dried', name: 'dried up', count: count.dried, share: shares.dried },
+        { key: 'rotted', name: 'rotted', count: count.rotted, share: shares.rotted },
+      ],
       breaches: breaches.length,
       callusing: callusing.reduce((sum, b) => sum + b.waiting, 0),
     };
@@ -142,7 +153,7 @@ export class LedgerPage {
 
   /** `78 % (71–84)`: the share with its interval. */
   protected share(interval: ShareInterval | null): string {
-    if (interval === null) return '–';
+    if (interval === null) return '';
     const whole = (f: number): string => `${Math.round(f * 100)}`;
     return `${whole(interval.share)} % (${whole(interval.low)}–${whole(interval.high)})`;
   }

@@ -3,10 +3,11 @@ import { RouterLink } from '@angular/router';
 import { CATALOGUE, findTaxa, METHOD, pieceOfPlant } from '@hypogeon/core';
 import { CuttingMark } from '../marks/cutting-mark';
 import { FRESH } from '../marks/mark-state';
+import { Field, FieldControl } from '../ui/field';
 
 @Component({
   selector: 'hy-library-page',
-  imports: [RouterLink, CuttingMark],
+  imports: [Field, FieldControl, RouterLink, CuttingMark],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
@@ -14,16 +15,16 @@ import { FRESH } from '../marks/mark-state';
       <p class="quiet">what the clock and the round count with, and what it rests on</p>
       <a class="bare push" routerLink="/marks">The marks</a>
     </div>
-    <label class="field find">
-      <span>Find a plant</span>
+    <hy-field label="Find a plant" class="find">
       <input
+        hyControl
         type="search"
         placeholder="by any name, old ones too"
         [value]="query()"
         (input)="query.set(find.value)"
         #find
       />
-    </label>
+    </hy-field>
     <p class="unseen" role="status">{{ rows().length }} plants</p>
     <ul>
       @for (row of rows(); track row.taxon.id) {

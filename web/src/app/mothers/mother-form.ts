@@ -4,7 +4,9 @@ import { Router, RouterLink } from '@angular/router';
 import {
   CATALOGUE,
   findTaxa,
+  METHOD,
   PERMISSIONS,
+  pieceOfPlant,
   plantOf,
   type Permission,
   type Taxon,
@@ -14,6 +16,9 @@ import { freshId } from '../data/fresh-id';
 import { Journal, type Draft } from '../data/journal';
 import { Today } from '../data/today';
 import { PERMISSION_WORD } from './permission-words';
+import { CuttingMark } from '../marks/cutting-mark';
+import { FRESH } from '../marks/mark-state';
+import { Field, FieldControl } from '../ui/field';
 
 interface MotherDraft {
   readonly plant: string;
@@ -40,7 +45,7 @@ const BLANK: MotherDraft = {
 
 @Component({
   selector: 'hy-mother-form',
-  imports: [RouterLink, MatAutocompleteModule],
+  imports: [CuttingMark, Field, FieldControl, RouterLink, MatAutocompleteModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './mother-form.html',
   styleUrl: './mother-form.scss',
@@ -71,8 +76,17 @@ export class MotherForm {
     const typed = this.draft().plant.trim().toLowerCase();
     return CATALOGUE.find((t) => t.name.toLowerCase() === typed) ?? null;
   });
+  /** The plant whose figures will count: its own or, for one of the grower's, that of the one it is like. */
+  protected readonly figures = computed(
+    () => this.taxon() ?? CATALOGUE.find((t) => t.id === this.draft().like) ?? null,
+  );
+  protected readonly whole = { ...FRESH, closure: 1, roots: 3 as const };
+  /** Not of the library: nothing there matches what is typed, or it was handed in all the same. */
   protected readonly isOwn = computed(
-    () => this.draft().plant.trim() !== '' && this.taxon() === null,
+    () =>
+      this.draft().plant.trim() !== '' &&
+      this.taxon() === null &&
+      (this.tried() || this.found().length === 0),
   );
 
   protected readonly problems = computed(() => {
@@ -102,6 +116,14 @@ export class MotherForm {
 
   protected show(problem: string): string {
     return this.tried() ? problem : '';
+  }
+
+  protected pieceOf(taxon: Taxon) {
+    return pieceOfPlant(taxon);
+  }
+
+  protected waysOf(taxon: Taxon): string {
+    return `From ${taxon.methods.map((m) => METHOD[m.method].many).join(', ')}.`;
   }
 
   protected choose(taxon: Taxon): void {

@@ -35,6 +35,7 @@ import { Words } from '../data/words';
 import { CuttingMark } from '../marks/cutting-mark';
 import { FRESH } from '../marks/mark-state';
 import { GateRanges, type GateRange } from './gate-ranges';
+import { Field, FieldControl } from '../ui/field';
 
 interface PlanDraft {
   readonly mother: string;
@@ -76,7 +77,7 @@ const DISINFECTANT_WORD: Readonly<Record<Disinfectant, string>> = {
 
 @Component({
   selector: 'hy-plan-page',
-  imports: [RouterLink, CuttingMark, GateRanges],
+  imports: [Field, FieldControl, RouterLink, CuttingMark, GateRanges],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './plan-page.html',
   styleUrl: './plan-page.scss',

@@ -19,8 +19,10 @@ export class Shell {
   protected readonly journal = inject(Journal);
   private readonly file = inject(JournalFile);
 
-  protected readonly above = ABOVE;
-  protected readonly below = BELOW;
+  protected readonly halves = [
+    { side: 'above', places: ABOVE },
+    { side: 'below', places: BELOW },
+  ] as const;
   protected readonly emblem = { ...FRESH, closure: 1, roots: 2 as const };
   protected readonly opened = computed(() => this.journal.saving().is !== 'opening');
   protected readonly failure = computed(() => {

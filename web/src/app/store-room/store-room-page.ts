@@ -16,6 +16,7 @@ import { Theme, THEMES, type ThemeChoice } from '../data/theme';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
 import type { ReadFile } from '../workers/files.worker';
+import { Field, FieldControl } from '../ui/field';
 
 const THEME_WORD: Readonly<Record<ThemeChoice, string>> = {
   auto: 'As the device',
@@ -36,6 +37,7 @@ interface SpaceForm {
 
 @Component({
   selector: 'hy-store-room-page',
+  imports: [Field, FieldControl],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './store-room-page.html',
   styleUrl: './store-room-page.scss',
