@@ -44,7 +44,10 @@ export const test = base.extend<{ quiet: string[]; ownBook: Page }>({
 export { expect };
 
 export async function goTo(page: Page, place: string): Promise<void> {
-  await page.getByRole('navigation').getByRole('link', { name: place, exact: true }).click();
+  const link = page.getByRole('navigation').getByRole('link', { name: place, exact: true });
+  await link.click();
+  // The page before stands until the next is loaded.
+  await expect(link).toHaveAttribute('aria-current', 'page');
   await expect(page.locator('h1')).toBeVisible();
 }
 
