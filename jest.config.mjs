@@ -19,7 +19,7 @@ export default {
       displayName: 'web',
       testMatch: ['<rootDir>/web/**/*.spec.ts'],
       setupFilesAfterEnv: ['<rootDir>/web/src/testing/setup.ts'],
-      moduleNameMapper: paths,
+      moduleNameMapper: { ...paths, '/files-worker$': '<rootDir>/web/src/testing/files-worker.ts' },
     },
   ],
 };

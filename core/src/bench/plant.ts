@@ -57,7 +57,7 @@ const CODE_SIGNS = '234679ACDEFGHJKMNPQRTUVWXYZ';
 
 /** A short code to write on the label, `ECH-7K4`: from the plant and the batch's id, so it never changes. */
 export function batchCode(state: State, batch: Batch): string {
-  const name = plantOf(state, batch.taxon)?.name ?? 'XXX';
+  const name = plantOf(state, batch.taxon)?.name ?? 'Unknown';
   let hash = 2166136261;
   for (const char of batch.id) hash = Math.imul(hash ^ char.charCodeAt(0), 16777619);
   let code = '';

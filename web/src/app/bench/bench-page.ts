@@ -56,7 +56,8 @@ export class BenchPage {
         const text = `${batchTitle(state, b)} ${batchCode(state, b)} ${b.place ?? ''} ${
           state.mothers.get(b.mother ?? '')?.name ?? ''
         } ${this.spaceName(b)} ${STAGE_WORD[b.stage]}`.toLowerCase();
-        return words.every((w) => text.includes(w));
+        // At the beginning of a word: “tray g” is not every tray with a g in its plant.
+        return words.every((w) => ` ${text}`.includes(` ${w}`));
       })
       .sort((a, b) => (a.cutOn < b.cutOn ? 1 : a.cutOn > b.cutOn ? -1 : 0));
   });

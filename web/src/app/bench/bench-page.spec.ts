@@ -1,0 +1,48 @@
+import { mount } from '../../testing/mount';
+import { BenchPage } from './bench-page';
+
+describe('the bench', () => {
+  it('groups what is growing by the bench one walks past, without what is done', async () => {
+    const page = await mount(BenchPage);
+    expect(page.all('h2').map((h) => h.textContent)).toEqual(
+      expect.arrayContaining(['Lean-to', 'Warm shelf', 'North porch']),
+    );
+    const living = page.all('li').length;
+    page.all('input[type=checkbox]')[0]!.click();
+    await page.settle();
+    expect(page.all('li')).toHaveLength(28);
+    expect(living).toBeLessThan(28);
+  });
+
+  it.each([
+    ['gasteria', 3],
+    ['tray g', 3],
+    ['ox tongue', 3],
+    ['callusing', 6],
+    ['gasteria porch', 1],
+  ])('finds “%s”', async (query, most) => {
+    const page = await mount(BenchPage);
+    await page.fill('Find a batch', query);
+    const found = page.all('li').length;
+    expect(found).toBeGreaterThan(0);
+    expect(found).toBeLessThanOrEqual(most);
+  });
+
+  it('says what to try when nothing is found', async () => {
+    const page = await mount(BenchPage);
+    await page.fill('Find a batch', 'rosemary');
+    expect(page.text).toContain('Nothing by that name');
+  });
+
+  it('tells a batch in a line: stage, age and what came of it', async () => {
+    const page = await mount(BenchPage);
+    await page.fill('Find a batch', 'Tray G');
+    expect(page.text).toMatch(/Sedum crowns ?Tray G · SED-\w{3} ?rooted ?day 31/);
+    expect(page.text).toContain('8 of 24 rooted, 1 lost, 15 waiting');
+  });
+
+  it('is empty at first, and says what a batch is', async () => {
+    const page = await mount(BenchPage, {}, []);
+    expect(page.text).toContain('A batch is a number of cuttings');
+  });
+});

@@ -1,0 +1,110 @@
+import { Router } from '@angular/router';
+import { TestBed } from '@angular/core/testing';
+import { mount, type Bench } from '../../testing/mount';
+import { TallyPage } from './tally-page';
+
+/** 24 sedum crowns: 8 rooted, 1 rotted, 15 waiting at the last count. */
+const open = (): Promise<Bench<TallyPage>> => mount(TallyPage, { id: 'b-19' });
+
+const shown = (page: Bench<TallyPage>): number[] =>
+  page.all('input[inputmode]').map((i) => Number((i as HTMLInputElement).value));
+
+async function key(page: Bench<TallyPage>, code: string, shiftKey = false): Promise<void> {
+  document.dispatchEvent(new KeyboardEvent('keydown', { code, key: code.slice(-1), shiftKey }));
+  await page.settle();
+}
+
+describe('counting', () => {
+  it('begins where the last count ended', async () => {
+    const page = await open();
+    expect(shown(page)).toEqual([8, 0, 1, 0, 0]);
+    expect(page.text).toContain('15 still waiting');
+    expect(page.text).toMatch(/24 in all · last counted/);
+  });
+
+  it('adds by tap and by key, takes off with Shift, never below none', async () => {
+    const page = await open();
+    await page.tap('One more Rooted');
+    document.body.focus();
+    await key(page, 'Digit1');
+    await key(page, 'Numpad4');
+    await key(page, 'Digit3', true);
+    await key(page, 'Digit3', true);
+    expect(shown(page)).toEqual([10, 0, 0, 1, 0]);
+    await key(page, 'Digit9');
+    expect(shown(page)).toEqual([10, 0, 0, 1, 0]);
+  });
+
+  it('once nothing waits, a pup comes from the rooted and a root from nowhere', async () => {
+    const page = await open();
+    for (let i = 0; i < 15; i++) await page.tap('One more Rooted');
+    expect(page.text).toContain('0 still waiting');
+    await page.tap('One more Rooted');
+    expect(shown(page)).toEqual([23, 0, 1, 0, 0]);
+    await page.tap('One more With pups');
+    expect(shown(page)).toEqual([22, 1, 1, 0, 0]);
+  });
+
+  it('saves one entry and goes back to the batch', async () => {
+    const page = await open();
+    const go = jest.spyOn(TestBed.inject(Router), 'navigate');
+    await page.tap('One more Dried up');
+    await page.tap('Save the count');
+    expect(page.recorded()).toEqual([
+      {
+        kind: 'tally',
+        batch: 'b-19',
+        day: '2026-04-09',
+        counts: { rooted: 8, pupped: 0, rotted: 1, dried: 1, lost: 0 },
+      },
+    ]);
+    expect(go).toHaveBeenCalledWith(['/bench', 'b-19']);
+  });
+
+  it('asks about a loss that comes back and takes a reason', async () => {
+    const page = await open();
+    await page.tap('One less Rotted');
+    expect(page.text).toContain('A loss does not come back');
+    expect(page.button('Save the count').hasAttribute('disabled')).toBe(true);
+    await page.fill('If this count is the right one, say why the last was not', 'It was callus');
+    await page.tap('Save the count');
+    expect(page.recorded()).toMatchObject([{ recount: 'It was callus', counts: { rotted: 0 } }]);
+    expect(page.journal.state().batches.get('b-19')!.conflicts).toEqual([]);
+  });
+
+  it('refuses more than there are, whatever the reason', async () => {
+    const page = await open();
+    const dried = page.all('input[inputmode]')[3] as HTMLInputElement;
+    dried.value = '40';
+    dried.dispatchEvent(new Event('change'));
+    await page.settle();
+    expect(page.text).toContain('49 outcomes, but only 24 in the batch. Take 25 off.');
+    expect(page.all('.ask input')).toEqual([]);
+    expect(page.button('Save the count').hasAttribute('disabled')).toBe(true);
+  });
+
+  it.each(['-1', '2.5', 'many'])('keeps its number when “%s” is typed', async (typed) => {
+    const page = await open();
+    const rooted = page.all('input[inputmode]')[0] as HTMLInputElement;
+    rooted.value = typed;
+    rooted.dispatchEvent(new Event('change'));
+    await page.settle();
+    await page.tap('Save the count');
+    expect(page.recorded()).toMatchObject([{ counts: { rooted: 8 } }]);
+  });
+
+  it.each([
+    ['2026-04-10', 'That day is still to come.'],
+    ['2026-03-01', 'It was cut on'],
+  ])('refuses %s as the day of the count', async (day, sentence) => {
+    const page = await open();
+    await page.fill('Counted on', day);
+    expect(page.text).toContain(sentence);
+    expect(page.button('Save the count').hasAttribute('disabled')).toBe(true);
+  });
+
+  it('says so where there is no such batch', async () => {
+    const page = await mount(TallyPage, { id: 'nowhere' });
+    expect(page.text).toContain('No such batch');
+  });
+});

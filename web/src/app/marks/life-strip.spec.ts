@@ -1,0 +1,38 @@
+import { demoJournal, fold, lifeOf } from '@hypogeon/core';
+import { DAY, mount } from '../../testing/mount';
+import { LifeStrip } from './life-strip';
+
+const state = fold(demoJournal(DAY));
+
+const open = (id: string) =>
+  mount(LifeStrip, { milestones: lifeOf(state, state.batches.get(id)!, DAY), piece: 'leaf' }, []);
+
+describe('the life strip', () => {
+  it('draws what was solid and what is ahead as a ghost, in order', async () => {
+    const page = await open('b-25');
+    const stops = page.all('li').map((li) => li.className);
+    expect(stops[0]).toBe('done');
+    expect(stops.slice(1)).toEqual(Array(stops.length - 1).fill('ahead'));
+    expect(page.text).toMatch(/Roots ?1[0-9]|Roots/);
+  });
+
+  it('says what is due since, and what cannot be said', async () => {
+    expect((await open('b-16')).text).toContain('due since');
+    const frozen = fold([
+      ...demoJournal(DAY),
+      {
+        id: 'cold',
+        at: '2026-04-09T10:00:00.000Z~0000',
+        day: DAY,
+        by: 'x',
+        kind: 'put',
+        record: 'space',
+        key: 'porch',
+        fields: { tempC: 1 },
+      },
+    ]);
+    const milestones = lifeOf(frozen, frozen.batches.get('b-26')!, DAY);
+    const page = await mount(LifeStrip, { milestones, piece: 'strap' }, []);
+    expect(page.text).toContain('not to be said yet');
+  });
+});

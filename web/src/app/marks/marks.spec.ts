@@ -1,0 +1,87 @@
+import { PIECES, type Cutting } from '@hypogeon/core';
+import { DAY, mount } from '../../testing/mount';
+import { CuttingMark } from './cutting-mark';
+import { FRESH, markOf, type MarkState } from './mark-state';
+import { ROOTS, SHAPE } from './shapes';
+
+const draw = (state: Partial<MarkState>, piece = 'leaf') =>
+  mount(CuttingMark, { piece, state: { ...FRESH, ...state } }, []);
+
+describe('the cutting mark', () => {
+  it('has a shape for every piece, sitting on the soil line', () => {
+    for (const piece of PIECES) {
+      const numbers = SHAPE[piece].body
+        .join(' ')
+        .match(/-?\d+(\.\d+)?/g)!
+        .map(Number);
+      expect(SHAPE[piece].body.length).toBeGreaterThan(0);
+      expect(Math.max(...numbers)).toBeLessThanOrEqual(64);
+    }
+    expect(ROOTS.map((r) => r.length)).toEqual([0, 2, 5, 9]);
+  });
+
+  it('closes its ring with the wound', async () => {
+    const fresh = await draw({});
+    expect(fresh.all('.ring, .closed')).toEqual([]);
+    const half = await draw({ closure: 0.5 });
+    expect(half.all('.ring')[0]!.getAttribute('stroke-dasharray')).toBe('50 100');
+    const closed = await draw({ closure: 1 });
+    expect(closed.all('.closed')).toHaveLength(1);
+  });
+
+  it('tells losses by shape: hatching, an empty outline, a cross', async () => {
+    const rotted = await draw({ closure: 1, lost: 'rotted' });
+    expect(rotted.all('.hatch')).toHaveLength(SHAPE.leaf.body.length);
+    const dried = await draw({ closure: 1, lost: 'dried' });
+    expect(dried.all('.hatch')).toEqual([]);
+    expect(dried.all('svg.dried')).toHaveLength(1);
+    const lost = await draw({ lost: 'lost' });
+    expect(lost.all('.gone')).toHaveLength(1);
+    expect(lost.all('.wound')).toEqual([]);
+    const begins = await draw({ closure: 0.5, rotBegins: true });
+    expect(begins.all('[clip-path] .hatch')).toHaveLength(1);
+    expect(begins.all('.ring')).toEqual([]);
+  });
+
+  it('grows roots, pups and a pot below and beside', async () => {
+    const grown = await draw({ closure: 1, roots: 3, pup: true, potted: true }, 'crown');
+    expect(grown.all('.roots path')).toHaveLength(9);
+    expect(grown.all('.pup path')).toHaveLength(3);
+    expect(grown.all('.pot')).toHaveLength(2);
+  });
+
+  it('is an image with a name where it stands alone, decoration beside text', async () => {
+    const page = await mount(CuttingMark, { piece: 'pad', label: 'pad, rooted' }, []);
+    expect(page.all('svg')[0]!.getAttribute('role')).toBe('img');
+    expect(page.all('svg')[0]!.getAttribute('aria-label')).toBe('pad, rooted');
+    expect((await draw({})).all('svg')[0]!.getAttribute('aria-hidden')).toBe('true');
+  });
+});
+
+describe('what a mark shows of a cutting', () => {
+  const cutting = (over: Partial<Cutting>): Cutting => ({
+    outcome: 'waiting',
+    lastLook: DAY,
+    placed: false,
+    ...over,
+  });
+  const rootedOn = (by: string): Cutting =>
+    cutting({ outcome: 'rooted', rooted: { after: '2026-01-01', by } });
+
+  it.each([
+    ['2026-04-05', 1],
+    ['2026-03-28', 2],
+    ['2026-03-01', 3],
+  ])('roots seen first on %s have class %d', (by, roots) => {
+    expect(markOf(rootedOn(by), 0.3, false, DAY)).toMatchObject({ roots, closure: 1, lost: null });
+  });
+
+  it('a waiting one has the closure of its batch, a lost one its cause', () => {
+    expect(markOf(cutting({}), 0.3, false, DAY)).toMatchObject({ closure: 0.3, roots: 0 });
+    expect(markOf(cutting({ outcome: 'dried' }), 0.3, false, DAY).lost).toBe('dried');
+    expect(markOf(cutting({ outcome: 'pupped' }), 0, true, DAY)).toMatchObject({
+      pup: true,
+      potted: true,
+    });
+  });
+});

@@ -1,0 +1,116 @@
+import { mount, type Bench } from '../../testing/mount';
+import { PlanPage } from './plan-page';
+
+const open = (mother: string): Promise<Bench<PlanPage>> => mount(PlanPage, { mother });
+const gate = (page: Bench<PlanPage>): number =>
+  Number(/(\d+) days? after the cut/.exec(page.text)![1]);
+
+describe('planning a batch', () => {
+  it('asks for a mother first', async () => {
+    expect((await mount(PlanPage, {}, [])).text).toContain('First a mother');
+    expect((await mount(PlanPage)).text).toContain('Choose a mother.');
+  });
+
+  it('shows the gate for the usual cut before anything is typed', async () => {
+    const page = await open('m-eche');
+    expect(page.text).toMatch(/Water from \w+ \d+ Apr/);
+    expect(page.field('Wound width, mm').placeholder).toBe('usually 3.5 mm');
+    expect(page.all('hy-gate-ranges')).toHaveLength(3);
+  });
+
+  it('moves it with what is typed, in any unit', async () => {
+    const page = await open('m-eche');
+    const usual = gate(page);
+    await page.fill('Wound width, mm', '1 in');
+    const wide = gate(page);
+    expect(wide).toBeGreaterThan(usual);
+    await page.fill('Wound width, mm', '25.4');
+    expect(gate(page)).toBe(wide);
+    await page.fill('Calluses in', 'porch');
+    expect(gate(page)).toBeGreaterThan(wide);
+  });
+
+  it('has the chosen school, width and place stand out among what moves the gate', async () => {
+    const page = await open('m-eche');
+    const chosen = page
+      .all('tr.chosen th')
+      .map((th) => th.textContent.replace(', chosen', '').trim());
+    expect(chosen).toEqual(['Dry to touch', '3.5 mm', 'Lean-to']);
+  });
+
+  it('asks for a thickness only where a strap is cut, and has no gate without a wound', async () => {
+    const page = await open('m-hawo');
+    expect(() => page.field('Its thickness, mm')).toThrow();
+    page.all('input[type=radio]')[1]!.click();
+    await page.settle();
+    expect(page.text).toContain('No gate');
+    expect(() => page.field('Wound width, mm')).toThrow();
+    expect(() => (page.field('School of wound care'), null)).toThrow();
+    expect((await open('m-gast')).field('Its thickness, mm').placeholder).toBe('usually 10 mm');
+  });
+
+  it('records the plan and the cut together, and only what was chosen', async () => {
+    const page = await open('m-opun');
+    await page.fill('How many', '6');
+    await page.fill('Tray or place (optional)', 'Rack D');
+    await page.tap('Cut: put it on the bench');
+    const [put, cut] = page.recorded() as [{ key: string; fields: object }, object];
+    expect(put.fields).toEqual({
+      mother: 'm-opun',
+      taxon: 'opuntia-microdasys',
+      method: 'pad',
+      count: 6,
+      cutOn: '2026-04-09',
+      school: 'long-cure',
+      callusAt: 'rack',
+      callusSpace: 'leanto',
+      space: 'leanto',
+      disinfectant: 'alcohol',
+      place: 'Rack D',
+    });
+    expect(cut).toEqual({ kind: 'cut', batch: put.key, day: '2026-04-09' });
+    expect(page.stores.books.own.size).toBe(2);
+  });
+
+  it('only plans what is cut later', async () => {
+    const page = await open('m-opun');
+    await page.fill('How many', '2');
+    await page.fill('Cut on', '2026-05-01');
+    await page.tap('Plan it');
+    expect(page.recorded()).toHaveLength(1);
+    const [batch] = [...page.journal.state().batches.values()].filter((b) => b.count === 2);
+    expect(batch).toMatchObject({ stage: 'planned', cutOn: '2026-05-01' });
+  });
+
+  it.each([
+    ['How many', '', 'How many are taken?'],
+    ['How many', '0', 'A whole number of 1 or more.'],
+    ['How many', '10001', 'At most 10,000 in one batch.'],
+    ['Wound width, mm', '-3', 'is not a length'],
+    ['Wound width, mm', '0', 'A wound is wider than nothing.'],
+    ['Cut on', '2030-01-01', 'More than two years ahead.'],
+    ['Cut on', '1999-01-01', 'More than ten years back.'],
+  ])('%s “%s” gets a sentence at its field and records nothing', async (label, typed, sentence) => {
+    const page = await open('m-eche');
+    await page.fill('How many', '5');
+    await page.fill(label, typed);
+    await page.tap(/put it on the bench|Plan it/);
+    expect(page.text).toContain(sentence);
+    expect(page.field(label).getAttribute('aria-invalid')).toBe('true');
+    expect(page.recorded()).toEqual([]);
+  });
+
+  it('warns where the owner was not asked', async () => {
+    const page = await open('m-eche');
+    expect(page.text).not.toContain('Not asked yet');
+    await page.journal.record({
+      kind: 'put',
+      record: 'mother',
+      key: 'm-eche',
+      fields: { permission: 'unknown', protectedVariety: true },
+    });
+    await page.settle();
+    expect(page.text).toContain('Not asked yet');
+    expect(page.text).toContain('Often a protected variety');
+  });
+});

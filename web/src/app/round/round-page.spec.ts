@@ -1,0 +1,71 @@
+import { mount } from '../../testing/mount';
+import { RoundPage } from './round-page';
+
+describe('the round', () => {
+  it('says restraint first, then what to do and to look at, with a reason each', async () => {
+    const page = await mount(RoundPage);
+    const heads = page.all('h2').map((h) => h.textContent.trim());
+    expect(heads[0]).toMatch(/^Leave alone/);
+    expect(heads.slice(1)).toEqual(['Do', 'Look', 'Air on the benches']);
+    expect(page.text).toContain('Thursday 9 April');
+    expect(page.text).toMatch(/9 to leave alone, 5 to look at, 5 to do/);
+    expect(page.text).toContain('The gate opened');
+  });
+
+  it.each([
+    [/^Watered: Kalanchoe/, { kind: 'watered', batch: 'b-21', how: 'poured' }],
+    [/^Stuck: Aeonium/, { kind: 'stuck', batch: 'b-22' }],
+    [/^Potted: Sedum/, { kind: 'potted', batch: 'b-16', count: 12 }],
+    [/^Dry and firm: Mammillaria/, { kind: 'inspected', batch: 'b-23', seen: 'firm' }],
+    [/^Still tacky: Mammillaria/, { kind: 'inspected', batch: 'b-23', seen: 'tacky' }],
+  ])('one tap on %s is one entry', async (name, entry) => {
+    const page = await mount(RoundPage);
+    await page.tap(name);
+    expect(page.recorded()).toEqual([{ ...entry, day: '2026-04-09' }]);
+    expect(() => page.button(name)).toThrow(/no button/);
+  });
+
+  it('teaches the next step where there is nothing yet', async () => {
+    const page = await mount(RoundPage, {}, []);
+    expect(page.text).toContain('Nothing on the bench yet');
+    expect(page.button('Add a mother').getAttribute('href')).toBe('/mothers/new');
+  });
+
+  it('draws the week’s air of every bench, and how long a stem takes there', async () => {
+    const page = await mount(RoundPage);
+    const strips = page.all('hy-air-strip section');
+    expect(strips).toHaveLength(3);
+    for (const strip of strips) {
+      expect(strip.querySelectorAll('rect')).toHaveLength(7);
+      expect(strip.textContent).toMatch(/A 5 mm stem closes in about \d/);
+    }
+    const days = strips.map((s) => Number(/about ([\d.]+) days/.exec(s.textContent)![1]));
+    // Lean-to, warm shelf, north porch.
+    expect(days[1]!).toBeLessThan(days[0]!);
+    expect(days[2]!).toBeGreaterThan(3 * days[0]!);
+  });
+});
+
+describe('the ruler of what is left alone', () => {
+  it('stands the gate within its fading range and says the day in words', async () => {
+    const page = await mount(RoundPage);
+    const rows = page.all('hy-leave-ruler li');
+    expect(rows.length).toBe(9);
+    for (const row of rows) {
+      const percent = (selector: string, side: 'left' | 'width'): number =>
+        parseFloat(row.querySelector<HTMLElement>(selector)?.style[side] ?? '0');
+      const solid = percent('.solid', 'width');
+      const gate = row.querySelector('.gate');
+      expect(solid + percent('.fade', 'width')).toBeLessThanOrEqual(100.001);
+      if (gate) expect(percent('.gate', 'left')).toBeGreaterThanOrEqual(solid);
+      else expect(row.querySelector('.beyond')).not.toBeNull();
+      expect(row.textContent).toMatch(/(Water|Look) from/);
+    }
+  });
+
+  it('marks wounds and roots apart by shape, not by colour alone', async () => {
+    const page = await mount(RoundPage);
+    const kinds = page.all('hy-leave-ruler li').map((r) => r.classList.contains('rooting'));
+    expect(kinds).toEqual([false, false, false, false, false, false, true, true, true]);
+  });
+});

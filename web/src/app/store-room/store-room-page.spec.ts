@@ -1,0 +1,133 @@
+import {
+  EMPTY_STATE,
+  fold,
+  previewImport,
+  readJournal,
+  writeJournal,
+  type Entry,
+} from '@hypogeon/core';
+import { FILES_WORKER } from '../data/files-worker';
+import { DAY, mount, type Bench } from '../../testing/mount';
+import { StoreRoomPage } from './store-room-page';
+
+/** The worker's work, done here: Jest has no workers. */
+const files = {
+  provide: FILES_WORKER,
+  useValue: () => ({
+    read: (text: string, known: readonly Entry[]) => {
+      const state = fold(known);
+      const read = readJournal(text, state);
+      return Promise.resolve(
+        read.ok ? { ...read, preview: previewImport(state, read.entries) } : read,
+      );
+    },
+    write: (entries: readonly Entry[]) => Promise.resolve(writeJournal(entries)),
+  }),
+};
+
+const open = (entries?: readonly Entry[]): Promise<Bench<StoreRoomPage>> =>
+  mount(StoreRoomPage, {}, entries, [files]);
+
+async function choose(page: Bench<StoreRoomPage>, text: string, size = text.length): Promise<void> {
+  const input = page.all('input[type=file]')[0] as HTMLInputElement;
+  const file = { name: 'given.json', size, text: () => Promise.resolve(text) };
+  Object.defineProperty(input, 'files', { value: [file], configurable: true });
+  input.dispatchEvent(new Event('change'));
+  await page.settle();
+  await page.settle();
+}
+
+const mother: Entry = {
+  id: 'm',
+  at: '2026-03-01T08:00:00.000Z~0000',
+  day: DAY,
+  by: 'phone',
+  kind: 'put',
+  record: 'mother',
+  key: 'm1',
+  fields: { name: 'From a file' },
+};
+
+describe('the store room', () => {
+  it('keeps units and the school in the journal', async () => {
+    const page = await open([]);
+    await page.fill('Lengths', 'in');
+    await page.fill('Temperatures', 'F');
+    await page.fill('Preferred school of wound care', 'long-cure');
+    expect(page.journal.state().settings).toEqual({
+      length: 'in',
+      temperature: 'F',
+      school: 'long-cure',
+    });
+    await page.fill('Preferred school of wound care', '');
+    expect(page.journal.state().settings.school).toBeUndefined();
+  });
+
+  it.each([
+    ['Name', '', 'What do you call the place?'],
+    ['Usual mean, °C', 'warm', 'The mean of the day in °C, from -30 °C to 60 °C.'],
+    ['Usual mean, °C', '75', 'The mean of the day in °C'],
+    ['Relative humidity, %', '0.55', 'Relative humidity in per cent'],
+    ['Relative humidity, %', '140', 'Relative humidity in per cent'],
+  ])('%s “%s” gets a sentence and is not kept', async (label, typed, sentence) => {
+    const page = await open([]);
+    await page.tap('Add a place');
+    await page.fill('Name', 'Loft');
+    await page.fill('Usual mean, °C', '18');
+    await page.fill('Relative humidity, %', '60');
+    await page.fill(label, typed);
+    await page.tap('Keep it');
+    expect(page.text).toContain(sentence);
+    expect(page.recorded()).toEqual([]);
+  });
+
+  it('keeps a place, and a reading of it apart from what it usually has', async () => {
+    const page = await open([]);
+    await page.tap('Add a place');
+    await page.fill('Name', 'Loft');
+    await page.fill('Usual mean, °C', '18,5');
+    await page.fill('Relative humidity, %', '60');
+    await page.tap('Keep it');
+    await page.tap('Today’s reading in Loft');
+    await page.fill('Mean, °C', '11');
+    await page.tap('Note it');
+    expect(page.text).toContain('usually 18.5 °C, 60 %');
+    expect(page.text).toContain('now 11 °C, 60 %');
+    expect(page.recorded()).toMatchObject([{ kind: 'put' }, { kind: 'air', tempC: 11, rh: 0.6 }]);
+  });
+
+  it('says what a file would change, and changes it only when told', async () => {
+    const page = await open([]);
+    await choose(page, writeJournal([mother]));
+    expect(page.text).toContain('given.json would add 1 entry');
+    expect(page.journal.state().mothers.size).toBe(0);
+    await page.tap('Merge them in');
+    expect(page.journal.state().mothers.get('m1')!.name).toBe('From a file');
+    await choose(page, writeJournal([mother]));
+    expect(page.text).toContain('would add 0 entries');
+    expect(() => page.button('Merge them in')).toThrow();
+  });
+
+  it('refuses a bad file and one of 50 MB, unread', async () => {
+    const page = await open([]);
+    await choose(page, writeJournal([{ ...mother, day: '2026-02-30' }]));
+    expect(page.text).toContain('given.json was refused, and nothing was changed.');
+    expect(page.text).toContain('Line 2, day: is not a day of the calendar');
+    await choose(page, '', 50_000_000);
+    expect(page.text).toContain('This file has 50 MB');
+    expect(page.journal.state()).toEqual(EMPTY_STATE);
+  });
+
+  it('loads the demo beside the own journal, and asks before clearing it', async () => {
+    const page = await open([mother]);
+    await page.tap('Load the demo');
+    expect(page.text).toContain('28 batches');
+    await page.fill('Lengths', 'in');
+    await page.tap('Clear the demo');
+    expect(page.text).toContain('One entry of your own in it would go too');
+    await page.tap('Keep it');
+    await page.tap('Clear the demo');
+    await page.tap('Clear it');
+    expect(page.text).toContain('1 entries, 0 batches, 1 mothers');
+  });
+});

@@ -1,0 +1,107 @@
+import { signal, type Type } from '@angular/core';
+import { TestBed, type ComponentFixture } from '@angular/core/testing';
+import { provideRouter } from '@angular/router';
+import { demoJournal, type Day, type Entry } from '@hypogeon/core';
+import { of } from 'rxjs';
+import { STORES } from '../app/data/book';
+import { Journal } from '../app/data/journal';
+import { Today } from '../app/data/today';
+import { MemoryStores } from './stores';
+
+/** The day on which component tests play. */
+export const DAY: Day = '2026-04-09';
+
+/** A screen as a grower meets it: found by the words on it, worked by taps. */
+export class Bench<T> {
+  constructor(
+    readonly fixture: ComponentFixture<T>,
+    readonly journal: Journal,
+    readonly stores: MemoryStores,
+  ) {}
+
+  get root(): HTMLElement {
+    return this.fixture.nativeElement as HTMLElement;
+  }
+
+  get text(): string {
+    return this.root.textContent.replace(/\s+/g, ' ');
+  }
+
+  all(selector: string): HTMLElement[] {
+    return [...this.root.querySelectorAll<HTMLElement>(selector)];
+  }
+
+  /** A button or link by its name, as a screen reader says it. */
+  button(name: string | RegExp): HTMLElement {
+    const found = this.all('button, a').find((el) => {
+      const said = el.getAttribute('aria-label') ?? el.textContent.replace(/\s+/g, ' ').trim();
+      return typeof name === 'string' ? said === name : name.test(said);
+    });
+    if (!found) throw new Error(`no button ${name.toString()} in: ${this.text}`);
+    return found;
+  }
+
+  field(label: string): HTMLInputElement {
+    const found = this.all('label').find((l) => l.textContent.trim() === label);
+    const id = found?.getAttribute('for');
+    const control = id ? this.root.querySelector<HTMLInputElement>(`#${id}`) : null;
+    if (!control) throw new Error(`no field ${label} in: ${this.text}`);
+    return control;
+  }
+
+  async tap(name: string | RegExp): Promise<void> {
+    this.button(name).click();
+    await this.settle();
+  }
+
+  async fill(label: string, value: string): Promise<void> {
+    const control = this.field(label);
+    control.value = value;
+    control.dispatchEvent(new Event('input'));
+    control.dispatchEvent(new Event('change'));
+    await this.settle();
+  }
+
+  async settle(): Promise<void> {
+    await this.fixture.whenStable();
+    // Storage answers in a microtask or two.
+    await new Promise((resolve) => setTimeout(resolve));
+    await this.fixture.whenStable();
+  }
+
+  /** The entries recorded since the screen was opened, without their envelopes. */
+  recorded(): object[] {
+    return [...this.journal.state().log.values()]
+      .flat()
+      .filter((e) => e.by !== 'demo')
+      .map(({ id: _id, at: _at, by: _by, ...rest }) => rest);
+  }
+}
+
+/** Opens a screen over a journal, the demo's unless another is handed in, on a fixed day. */
+export async function mount<T>(
+  type: Type<T>,
+  inputs: Readonly<Record<string, unknown>> = {},
+  entries: readonly Entry[] = demoJournal(DAY),
+  providers: readonly object[] = [],
+): Promise<Bench<T>> {
+  localStorage.clear();
+  const stores = new MemoryStores();
+  if (entries.length > 0)
+    stores.books.own.set('chunk/given', JSON.stringify({ version: 2, entries }));
+  TestBed.resetTestingModule();
+  TestBed.configureTestingModule({
+    providers: [
+      provideRouter([{ path: '**', children: [] }]),
+      { provide: STORES, useValue: stores },
+      { provide: Today, useValue: { day: signal(DAY), today$: of(DAY) } },
+      ...providers,
+    ],
+  });
+  const journal = TestBed.inject(Journal);
+  await journal.open();
+  const fixture = TestBed.createComponent(type);
+  for (const [name, value] of Object.entries(inputs)) fixture.componentRef.setInput(name, value);
+  await fixture.whenStable();
+  return new Bench(fixture, journal, stores);
+}
