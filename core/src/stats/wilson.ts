@@ -1,4 +1,4 @@
-import { jStat } from 'jstat';
+import jStat from 'jstat';
 import { assertCount, assertFraction } from '../assert';
 
 /** A share with the interval it lies in; all fractions 0–1. */
