@@ -7,10 +7,10 @@ import {
   type Entry,
   type EntryOf,
 } from './entry';
-import { unite } from './merge';
+import { distinct, unite } from './merge';
 import type { FieldsOf, RecordName } from './record';
 import { standing } from './retract';
-import { laterStamp } from './stamp';
+import { laterStamp, type Stamp } from './stamp';
 import { EMPTY_STATE, type Kept, type State } from './state';
 
 /**
@@ -19,17 +19,22 @@ import { EMPTY_STATE, type Kept, type State } from './state';
  * costs one subject.
  */
 export function fold(entries: readonly Entry[]): State {
-  const log = new Map<string, Entry[]>();
-  const all = unite(entries);
+  const groups = new Map<string, Entry[]>();
+  const all = distinct(entries);
+  let lastStamp: Stamp | null = null;
   for (const entry of all) {
     const subject = subjectOf(entry);
-    const group = log.get(subject);
+    const group = groups.get(subject);
     if (group) group.push(entry);
-    else log.set(subject, [entry]);
+    else groups.set(subject, [entry]);
+    lastStamp = laterStamp(lastStamp, entry.at);
   }
+  // Many short sorts instead of one long one; subjects in the order in which they were first written.
+  for (const group of groups.values()) group.sort(compareEntries);
+  const log = new Map([...groups].sort(([, a], [, b]) => compareEntries(a[0]!, b[0]!)));
   const draft = draftOf({ ...EMPTY_STATE, log });
   for (const [subject, group] of log) foldSubject(draft, subject, group);
-  return { ...draft, size: all.length, lastStamp: all.at(-1)?.at ?? null };
+  return { ...draft, size: all.length, lastStamp };
 }
 
 /** The state after one more entry; the same as folding all of them, at the cost of one subject. */

@@ -8,15 +8,23 @@ export function merge(a: readonly Entry[], b: readonly Entry[]): readonly Entry[
   return unite([...a, ...b]);
 }
 
-/** One entry per id. Two that share an id and differ are a damaged file; the choice is arbitrary but fixed. */
+/** One entry per id, in the one order of all entries. */
 export function unite(entries: readonly Entry[]): readonly Entry[] {
+  return distinct(entries).sort(compareEntries);
+}
+
+/**
+ * One entry per id, in no order. Two that share an id and differ are a damaged file; which of them is
+ * kept is arbitrary, but the same everywhere.
+ */
+export function distinct(entries: readonly Entry[]): Entry[] {
   const byId = new Map<string, Entry>();
   for (const entry of entries) {
     const other = byId.get(entry.id);
     if (other === undefined || (other !== entry && canonical(other) < canonical(entry)))
       byId.set(entry.id, entry);
   }
-  return [...byId.values()].sort(compareEntries);
+  return [...byId.values()];
 }
 
 /** JSON with sorted keys: the same entry gives the same text whoever wrote it. */
