@@ -1,14 +1,17 @@
+import { ChangeDetectionStrategy, Component } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { mount } from '../../testing/mount';
-import { LostPage } from '../shell/lost-page';
 import { draftKeeper } from './draft';
 import { freshId } from './fresh-id';
 import { Words } from './words';
 
+@Component({ selector: 'hy-blank', changeDetection: ChangeDetectionStrategy.OnPush, template: '' })
+class Blank {}
+
 describe('words for days and quantities', () => {
   let words: Words;
   beforeEach(async () => {
-    await mount(LostPage, {}, []);
+    await mount(Blank, {}, []);
     words = TestBed.inject(Words);
   });
 
