@@ -6,6 +6,8 @@ const paths = {
 };
 
 export default {
+  // A busy machine may be several times slower than a free one.
+  testTimeout: 30_000,
   projects: [
     {
       displayName: 'core',

@@ -11,6 +11,8 @@ import { MemoryStores } from './stores';
 /** The day on which component tests play. */
 export const DAY: Day = '2026-04-09';
 
+const DEMO = demoJournal(DAY);
+
 /** A screen as a grower meets it: found by the words on it, worked by taps. */
 export class Bench<T> {
   constructor(
@@ -82,7 +84,7 @@ export class Bench<T> {
 export async function mount<T>(
   type: Type<T>,
   inputs: Readonly<Record<string, unknown>> = {},
-  entries: readonly Entry[] = demoJournal(DAY),
+  entries: readonly Entry[] = DEMO,
   providers: readonly object[] = [],
 ): Promise<Bench<T>> {
   localStorage.clear();

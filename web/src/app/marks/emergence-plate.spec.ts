@@ -2,7 +2,8 @@ import { demoJournal, emergence, fold, type Emergence } from '@hypogeon/core';
 import { DAY, mount } from '../../testing/mount';
 import { EmergencePlate } from './emergence-plate';
 
-const batch = fold(demoJournal(DAY)).batches.get('b-02')!;
+const { batches } = fold(demoJournal(DAY));
+const batch = batches.get('b-02')!;
 const LINE = 144;
 
 /** The corner points of a path of H and V steps. */
@@ -51,7 +52,7 @@ describe('the emergence plate', () => {
 
   it('never writes one label over another', async () => {
     for (const id of ['b-01', 'b-04', 'b-07', 'b-08', 'b-10', 'b-13']) {
-      const other = fold(demoJournal(DAY)).batches.get(id)!;
+      const other = batches.get(id)!;
       const page = await open(emergence(other, DAY));
       const ys = page
         .all('text.end:not(.quiet)')
@@ -62,7 +63,7 @@ describe('the emergence plate', () => {
   });
 
   it('of nothing yet draws the bare line', async () => {
-    const fresh = fold(demoJournal(DAY)).batches.get('b-25')!;
+    const fresh = batches.get('b-25')!;
     const page = await open(emergence(fresh, DAY));
     expect(page.all('.losses path')).toEqual([]);
     expect(page.all('.soil')).toHaveLength(1);
