@@ -21,8 +21,6 @@ export interface LedgerShares {
   readonly lost: ShareInterval | null;
 }
 
-export const LEDGER_SHARES = ['rooted', 'pupped', 'rotted', 'dried', 'lost'] as const;
-
 /** Adds up batches. Rooted, rotted, dried, lost and waiting make up stuck; pupped is part of rooted. */
 export function countLedger(
   batches: readonly Pick<Batch, 'count' | 'counts' | 'waiting'>[],
