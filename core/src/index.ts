@@ -3,6 +3,8 @@ export * from './units';
 export * from './climate';
 export * from './botany';
 export * from './wound';
+export * from './media';
+export * from './water';
 export * from './bench';
 export * from './journal';
 export * from './stats';

@@ -1,16 +1,99 @@
-import { airOn, type Air, type AirOnDay } from '../climate';
+import {
+  airOn,
+  lampLight,
+  LIGHT_LEVEL,
+  lightOfSeason,
+  netOfLamps,
+  netOfSun,
+  potentialEvaporation,
+  saturationVapourPressure,
+  vapourPressureDeficit,
+  type Air,
+  type AirOnDay,
+  type LightLevelId,
+} from '../climate';
 import type { Day } from '../days';
-import type { State } from '../journal';
+import type { Space, State } from '../journal';
 
 /** Where nothing is known of a space: a plain room. Working assumption, shown as such. */
 export const PLAIN_ROOM: Air = { tempC: 20, rh: 0.55 };
+/** Light of a space that does not say. Working assumption. */
+export const PLAIN_LIGHT: LightLevelId = 'side-sill';
 
-/** The air of a space on a day. */
+/** Under a lid the air keeps so much of what it lacked, light passes, wind does not. Working assumptions. */
+const LID_DEFICIT = 0.3;
+const LID_LIGHT = 0.85;
+const LID_WIND = 0.02;
+/** Of a mat's warmth so much reaches the surface of the medium. Working assumption; 0.3–0.7. */
+const MAT_AT_SURFACE = 0.5;
+
+/** The air of a space on a day, as the cuttings feel it: under a lid it is damper. */
 export function airOf(state: State, space: string, day: Day): AirOnDay {
   const record = state.spaces.get(space);
   const usual: Air = {
     tempC: record?.tempC ?? PLAIN_ROOM.tempC,
     rh: record?.rh ?? PLAIN_ROOM.rh,
   };
-  return airOn(usual, state.air.get(space) ?? [], day);
+  const air = airOn(usual, state.air.get(space) ?? [], day, record?.monthly);
+  return record?.lid ? { ...air, rh: 1 - (1 - air.rh) * LID_DEFICIT } : air;
+}
+
+/** The drying of a space on a day: what a wet surface there would lose. */
+export interface Drying {
+  /** mm/d. */
+  readonly evaporationMm: number;
+  /** Light at the bench, mol m⁻² d⁻¹, sun and lamps. */
+  readonly molPerDay: number;
+  readonly windMps: number;
+  /** Rain that falls on it, mm; 0 under a roof. */
+  readonly rainMm: number;
+  readonly air: AirOnDay;
+}
+
+/** @param warmerC °C added to the air, its moisture unchanged: for “what if” */
+export function dryingOf(state: State, space: string, day: Day, warmerC = 0): Drying {
+  const record = state.spaces.get(space);
+  const air = airOf(state, space, day);
+  const light = lightOn(state, record, air, day);
+  const level = LIGHT_LEVEL[record?.lightLevel ?? PLAIN_LIGHT];
+  const windMps = record?.lid ? LID_WIND : (air.windMps ?? record?.windMps ?? level.windMps);
+  const surfaceC = air.tempC + warmerC + MAT_AT_SURFACE * (record?.matC ?? 0);
+  // Warmed by mat or day, the air holds as much water as before and wants more.
+  const held = saturationVapourPressure(air.tempC) * air.rh;
+  const vpdKPa =
+    surfaceC === air.tempC
+      ? vapourPressureDeficit(air.tempC, air.rh)
+      : Math.max(0, saturationVapourPressure(surfaceC) - held);
+  return {
+    evaporationMm: potentialEvaporation({
+      tempC: surfaceC,
+      vpdKPa,
+      netMJ: netOfSun(light.sun) + netOfLamps(light.lamps),
+      windMps,
+    }),
+    molPerDay: light.sun + light.lamps,
+    windMps,
+    rainMm: record?.open ? (air.rainMm ?? 0) : 0,
+    air,
+  };
+}
+
+function lightOn(
+  state: State,
+  record: Space | undefined,
+  air: AirOnDay,
+  day: Day,
+): { readonly sun: number; readonly lamps: number } {
+  const through = record?.lid ? LID_LIGHT : 1;
+  const lamps = lampLight(record?.lampPpfd ?? 0, record?.lampHours ?? 0);
+  // A sensor at the bench sees sun and lamps together.
+  if (air.molPerDay !== undefined)
+    return {
+      sun: Math.max(0, air.molPerDay - lamps) * through,
+      lamps: Math.min(lamps, air.molPerDay),
+    };
+  const { latitude } = state.settings;
+  const season = latitude === undefined ? 1 : lightOfSeason(latitude, day);
+  const level = LIGHT_LEVEL[record?.lightLevel ?? PLAIN_LIGHT];
+  return { sun: level.molPerDay * season * through, lamps: lamps * through };
 }

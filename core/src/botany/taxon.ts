@@ -5,7 +5,7 @@ import type { Evidence } from './evidence';
 import { METHODS, PIECES } from './method';
 
 const evidenceSchema: z.ZodType<Evidence> = z.union([
-  z.enum(['common practice', 'from memory']),
+  z.enum(['common practice', 'from memory', 'working assumption', 'measured here']),
   z.object({ published: z.string().min(1) }),
 ]);
 

@@ -2,22 +2,37 @@ import { clockOf, figuresOf, ROOTS_GROW_DAYS } from '../bench';
 import { windowAt } from '../botany';
 import { addDays, daysBetween, type Day } from '../days';
 import {
+  appendAll,
   fold,
   NO_COUNTS,
   type BatchFields,
   type Counts,
   type Entry,
   type KnownEntry,
+  type State,
 } from '../journal';
 import { nextLook } from '../round';
 import { randomFrom } from './random';
-import { DEMO_BATCHES, DEMO_MOTHERS, DEMO_SPACES, type DemoBatch, type DemoSpace } from './story';
+import {
+  DEMO_BATCHES,
+  DEMO_JUGS,
+  DEMO_MIXES,
+  DEMO_MOTHERS,
+  DEMO_POTS,
+  DEMO_SHED,
+  DEMO_SPACES,
+  type DemoBatch,
+  type DemoSpace,
+} from './story';
+import { loggerWeeks, LOGGED_DAYS } from './logger';
+import { potLife } from './watering';
 
 const DEVICE = 'demo';
 const READINGS_BACK = 420;
 
 type Distribute<T> = T extends unknown ? Omit<T, 'id' | 'at' | 'by'> : never;
-type Draft = Distribute<KnownEntry>;
+export type DemoDraft = Distribute<KnownEntry>;
+type Draft = DemoDraft;
 
 /**
  * The demo journal as it stands on a day: the same story whatever the day, told backwards from it.
@@ -27,6 +42,7 @@ export function demoJournal(today: Day): readonly Entry[] {
   const drafts: Draft[] = [
     ...DEMO_SPACES.map((space) => spacePut(space, today)),
     ...DEMO_SPACES.flatMap((space, i) => readings(space, i, today)),
+    ...stores(today),
     ...DEMO_MOTHERS.map((m): Draft => ({
       kind: 'put',
       record: 'mother',
@@ -41,13 +57,41 @@ export function demoJournal(today: Day): readonly Entry[] {
       },
     })),
   ];
-  const setting = stamped(drafts);
+  const setting = fold(stamped(drafts));
   const life = DEMO_BATCHES.flatMap((batch, i) => batchLife(batch, i, today, setting));
   return stamped([...drafts, ...life]);
 }
 
+/** Mixes, shed and drain tests, and where on earth the glasshouse stands. */
+function stores(today: Day): readonly Draft[] {
+  const day = addDays(today, -READINGS_BACK);
+  return [
+    { kind: 'put', record: 'settings', day, key: 'grower', fields: { latitude: 54 } },
+    ...DEMO_MIXES.map(({ id, ...fields }): Draft => ({
+      kind: 'put',
+      record: 'mix',
+      day,
+      key: id,
+      fields,
+    })),
+    ...DEMO_SHED.map(({ id, ...fields }): Draft => ({
+      kind: 'put',
+      record: 'component',
+      day,
+      key: id,
+      fields,
+    })),
+    ...DEMO_JUGS.map(({ daysAgo, ...test }): Draft => ({
+      kind: 'jug',
+      day: addDays(today, -daysAgo),
+      mix: 'mix-bench',
+      ...test,
+    })),
+  ];
+}
+
 /** Ids and stamps in the order of days, as if each had been written on its day. */
-function stamped(drafts: readonly Draft[]): readonly Entry[] {
+export function stamped(drafts: readonly Draft[]): readonly Entry[] {
   return drafts
     .map((draft, i) => ({ draft, i }))
     .sort((a, b) => (a.draft.day < b.draft.day ? -1 : a.draft.day > b.draft.day ? 1 : a.i - b.i))
@@ -60,13 +104,21 @@ function stamped(drafts: readonly Draft[]): readonly Entry[] {
 }
 
 function spacePut(space: DemoSpace, today: Day): Draft {
-  const { id, name, light, tempC, rh } = space;
+  const { id, name, light, tempC, rh, lightLevel, lamps, matC } = space;
   return {
     kind: 'put',
     record: 'space',
     day: addDays(today, -READINGS_BACK),
     key: id,
-    fields: { name, light, tempC, rh },
+    fields: {
+      name,
+      light,
+      tempC,
+      rh,
+      lightLevel,
+      ...lamps,
+      ...(matC === undefined ? {} : { matC }),
+    },
   };
 }
 
@@ -74,29 +126,26 @@ function spacePut(space: DemoSpace, today: Day): Draft {
 function readings(space: DemoSpace, seed: number, today: Day): readonly Draft[] {
   const random = randomFrom(1000 + seed);
   const entries: Draft[] = [];
+  const logged: { day: Day; tempC: number; rh: number }[] = [];
   let drift = 0;
   for (let ago = READINGS_BACK; ago >= 0; ago -= ago > 14 ? 3 : 1) {
     drift = 0.8 * drift + (random() - 0.5) * 2;
-    entries.push({
-      kind: 'air',
-      day: addDays(today, -ago),
-      space: space.id,
-      tempC: round(space.tempC + drift, 1),
-      rh: round(Math.min(0.92, space.rh - drift * 0.02 + (random() - 0.5) * 0.06), 2),
-    });
+    const tempC = round(space.tempC + drift, 1);
+    const rh = round(Math.min(0.92, space.rh - drift * 0.02 + (random() - 0.5) * 0.06), 2);
+    const day = addDays(today, -ago);
+    if (space.logged && ago <= LOGGED_DAYS) logged.push({ day, tempC, rh });
+    else entries.push({ kind: 'air', day, space: space.id, tempC, rh });
   }
-  return entries;
+  return logged.length === 0
+    ? entries
+    : [...entries, loggerWeeks(space.id, `Logger in the ${space.name.toLowerCase()}`, logged)];
 }
 
-function batchLife(
-  story: DemoBatch,
-  seed: number,
-  today: Day,
-  setting: readonly Entry[],
-): readonly Draft[] {
+function batchLife(story: DemoBatch, seed: number, today: Day, setting: State): readonly Draft[] {
   const cutOn = addDays(today, -story.daysAgo);
   const at = (dayAfterCut: number): Day => addDays(cutOn, dayAfterCut);
   const mother = DEMO_MOTHERS.find((m) => m.id === story.mother)!;
+  const pot = DEMO_POTS[story.id];
   const fields: BatchFields = {
     mother: mother.id,
     taxon: mother.taxon,
@@ -111,7 +160,14 @@ function batchLife(
     columns: story.columns,
     widthMm: story.widthMm,
     disinfectant: 'alcohol',
-    medium: 'Two parts pumice, one part fine grit',
+    ...(pot
+      ? {
+          container: pot.container,
+          containers: pot.containers,
+          mix: pot.mix,
+          ...(pot.waterSchool === undefined ? {} : { waterSchool: pot.waterSchool }),
+        }
+      : { medium: 'Two parts pumice, one part fine grit' }),
   };
   const put: Draft = {
     kind: 'put',
@@ -129,7 +185,7 @@ function batchLife(
   for (const touch of story.touches ?? [])
     observe({ kind: 'inspected', day: at(touch.day), batch: story.id, seen: touch.seen });
 
-  const known = fold([...setting, ...stamped(life)]);
+  const known = appendAll(setting, stamped(life));
   const batch = known.batches.get(story.id)!;
   const clock = clockOf(known, batch);
   const stick = story.unstuck ? null : clock ? clock.stickOn : cutOn;
@@ -147,8 +203,11 @@ function batchLife(
   if (story.dryStill) return life;
   const gate = clock === null ? cutOn : clock.gate.state === 'dated' ? clock.gate.opens : null;
   if (gate === null || gate > today) return life;
-  for (let day = gate < stick ? stick : gate; day <= today; day = addDays(day, 9))
-    observe({ kind: 'watered', day, batch: story.id, how: 'poured' });
+  const first = gate < stick ? stick : gate;
+  if (pot) for (const draft of potLife(story.id, pot, first, today, setting, life)) observe(draft);
+  else
+    for (let day = first; day <= today; day = addDays(day, 9))
+      observe({ kind: 'watered', day, batch: story.id, how: 'poured' });
   return [...life, ...tallies(story, seed, today, setting, life)];
 }
 
@@ -157,10 +216,10 @@ function tallies(
   story: DemoBatch,
   seed: number,
   today: Day,
-  setting: readonly Entry[],
+  setting: State,
   life: readonly Draft[],
 ): readonly Draft[] {
-  const first = fold([...setting, ...stamped(life)]);
+  const first = appendAll(setting, stamped(life));
   const figures = figuresOf(first, first.batches.get(story.id)!)!;
   const { tempC } = DEMO_SPACES.find((s) => s.id === story.space)!;
   const roots = windowAt(figures.roots, tempC);
@@ -171,7 +230,7 @@ function tallies(
   const entries: Draft[] = [];
   let potted = 0;
   for (let look = 0; look < 14; look++) {
-    const state = fold([...setting, ...stamped([...life, ...entries])]);
+    const state = appendAll(setting, stamped([...life, ...entries]));
     const batch = state.batches.get(story.id)!;
     const due = nextLook(state, batch, figures);
     if (due === null || due.day >= lastLook) break;

@@ -1,5 +1,7 @@
 import type { MethodId } from '../botany';
-import type { Permission } from '../journal';
+import type { LightLevelId } from '../climate';
+import type { ComponentFields, MixFields, Permission } from '../journal';
+import type { WaterSchoolId } from '../water';
 import type { WoundSchoolId } from '../wound';
 
 /*
@@ -13,13 +15,110 @@ export interface DemoSpace {
   readonly light: string;
   readonly tempC: number;
   readonly rh: number;
+  readonly lightLevel: LightLevelId;
+  readonly lamps?: { readonly lampPpfd: number; readonly lampHours: number };
+  readonly matC?: number;
+  /** A logger hangs there. */
+  readonly logged?: boolean;
 }
 
 export const DEMO_SPACES: readonly DemoSpace[] = [
-  { id: 'leanto', name: 'Lean-to', light: 'bright, shaded at noon', tempC: 19.5, rh: 0.6 },
-  { id: 'shelf', name: 'Warm shelf', light: 'lamps, 12 hours', tempC: 24.5, rh: 0.46 },
-  { id: 'porch', name: 'North porch', light: 'dim', tempC: 10, rh: 0.79 },
+  {
+    id: 'leanto',
+    name: 'Lean-to',
+    light: 'bright, shaded at noon',
+    tempC: 19.5,
+    rh: 0.6,
+    lightLevel: 'shaded-glass',
+    logged: true,
+  },
+  {
+    id: 'shelf',
+    name: 'Warm shelf',
+    light: 'lamps, 12 hours',
+    tempC: 24.5,
+    rh: 0.46,
+    lightLevel: 'dim',
+    lamps: { lampPpfd: 160, lampHours: 12 },
+    matC: 4,
+  },
+  { id: 'porch', name: 'North porch', light: 'dim', tempC: 10, rh: 0.79, lightLevel: 'north-sill' },
 ];
+
+/** What the volunteers mix for themselves, and what lies in their shed. */
+export const DEMO_MIXES: readonly (MixFields & { readonly id: string })[] = [
+  {
+    id: 'mix-bench',
+    name: 'Bench mix',
+    notes: 'What the long bench is filled with since the spring before last.',
+    parts: [
+      { component: 'pumice', parts: 3 },
+      { component: 'coir', parts: 1 },
+      { component: 'sand-coarse', parts: 1 },
+    ],
+  },
+  {
+    id: 'mix-thimble',
+    name: 'Thimble mix',
+    notes: 'For the small cacti.',
+    parts: [
+      { component: 'pumice-fine', parts: 4 },
+      { component: 'zeolite', parts: 1 },
+      { component: 'compost', parts: 1 },
+    ],
+  },
+];
+
+export const DEMO_SHED: readonly (ComponentFields & { readonly id: string })[] = [
+  { id: 'pumice', stockL: 38, pricePerL: 1.1 },
+  { id: 'pumice-fine', stockL: 12, pricePerL: 1.2 },
+  { id: 'perlite', stockL: 60, pricePerL: 0.35 },
+  { id: 'coir', stockL: 25, pricePerL: 0.3 },
+  { id: 'sand-coarse', stockL: 20, pricePerL: 0.25 },
+  { id: 'compost', stockL: 40, pricePerL: 0.2 },
+  { id: 'worm-castings', stockL: 6, pricePerL: 0.9 },
+  { id: 'zeolite', stockL: 5, pricePerL: 1.4 },
+  { id: 'akadama', stockL: 0, pricePerL: 1.6 },
+  { id: 'bark', stockL: 10, pricePerL: 0.4 },
+];
+
+/** Drain tests of the bench mix: days ago, and what the jug said. */
+export const DEMO_JUGS = [
+  { daysAgo: 200, potMl: 720, depthMm: 95, soakedMl: 395, drainedMl: 150, pondedSeconds: 3 },
+  { daysAgo: 60, potMl: 720, depthMm: 95, soakedMl: 402, drainedMl: 168, pondedSeconds: 4 },
+] as const;
+
+/** What a batch stands in and how it is watered. */
+export interface DemoPot {
+  readonly container: string;
+  readonly containers: number;
+  readonly mix: string;
+  readonly waterSchool?: WaterSchoolId;
+  /** Not watered for the last so many days although it asked. */
+  readonly thirst?: number;
+  /** One of its pots stands on the scale now and then. */
+  readonly weighed?: boolean;
+}
+
+export const DEMO_POTS: Readonly<Record<string, DemoPot>> = {
+  'b-05': { container: 'tray-4', containers: 1, mix: 'half-and-half' },
+  'b-09': { container: 'pot-12', containers: 4, mix: 'snake-plant', waterSchool: 'top-60' },
+  'b-13': { container: 'tray-4', containers: 1, mix: 'leaf-bed', thirst: 12 },
+  'b-14': { container: 'clay-8', containers: 8, mix: 'all-mineral', waterSchool: 'bone-dry' },
+  'b-15': { container: 'pot-12', containers: 4, mix: 'snake-plant', weighed: true },
+  'b-16': { container: 'tray-4', containers: 1, mix: 'leaf-bed' },
+  'b-17': { container: 'tray-4', containers: 1, mix: 'leaf-bed', thirst: 4 },
+  'b-18': { container: 'pot-7', containers: 9, mix: 'two-to-one', weighed: true },
+  'b-19': { container: 'cells-24', containers: 1, mix: 'mix-bench' },
+  'b-20': { container: 'pot-7', containers: 12, mix: 'mix-bench', waterSchool: 'third' },
+  'b-21': { container: 'pot-7', containers: 9, mix: 'mix-bench' },
+  'b-22': { container: 'pot-7', containers: 7, mix: 'mix-bench' },
+  'b-23': { container: 'pot-7', containers: 12, mix: 'mix-thimble', waterSchool: 'bone-dry' },
+  'b-24': { container: 'clay-8', containers: 6, mix: 'all-mineral', waterSchool: 'bone-dry' },
+};
+
+/** Volunteers' pots that dry a little faster than the model has it, as a weighing would find. */
+export const DEMO_POT_PACE = 1.12;
 
 export interface DemoMother {
   readonly id: string;

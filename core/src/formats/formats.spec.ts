@@ -112,7 +112,7 @@ describe('a bad file is refused with its line and field', () => {
   });
 
   it('from a newer version', () => {
-    const text = spoiled('"version":2', '"version":7');
+    const text = spoiled(`"version":${JOURNAL_VERSION}`, '"version":7');
     expect(problems(text)).toEqual([
       { field: 'version', sentence: expect.stringMatching(/version 7, newer than this Hypogeon/) },
     ]);

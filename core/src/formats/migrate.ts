@@ -5,13 +5,15 @@
  * Version 1: a put of a batch kept its wound as `woundMm`, a tally its counts as `dead` for what
  *            dried up.
  * Version 2: `widthMm` (with `thicknessMm` for straps) and `dried`.
+ * Version 3: water by weight and volume (`weighed`, `felt`, `ml`, bottom watering), mixes, containers,
+ *            series of readings. Nothing older changes its meaning.
  */
-export const JOURNAL_VERSION = 2;
+export const JOURNAL_VERSION = 3;
 
 type Raw = Record<string, unknown>;
 type Step = (entry: Raw) => Raw;
 
-const STEPS: Readonly<Record<number, Step>> = { 1: fromVersion1 };
+const STEPS: Readonly<Record<number, Step>> = { 1: fromVersion1, 2: (entry) => entry };
 
 /** An entry of `version` as the current version writes it. */
 export function migrateEntry(entry: unknown, version: number): unknown {

@@ -1,4 +1,5 @@
 import type { Day } from '../days';
+import type { Touch, WaterManner } from '../water';
 import type { WoundCheck } from '../wound/clock';
 import { compareByDay, type Counts, type Entry, type EntryOf, type KnownEntry } from './entry';
 import type { BatchFields } from './record';
@@ -13,13 +14,18 @@ export type BatchRecord = {
     : NonNullable<BatchFields[K]> | undefined;
 };
 
-export type BatchEntry = Exclude<KnownEntry, { kind: 'put' | 'air' | 'retract' }>;
+export type BatchEntry = Exclude<
+  KnownEntry,
+  { kind: 'put' | 'air' | 'series' | 'jug' | 'retract' }
+>;
 
 export type BatchStage = 'planned' | 'callusing' | 'stuck' | 'growing' | 'done';
 
 export interface Watering {
   readonly entry: string;
   readonly day: Day;
+  readonly how: WaterManner;
+  readonly ml?: number | undefined;
   readonly breach?: string | undefined;
 }
 
@@ -32,6 +38,12 @@ export interface Batch extends BatchRecord {
   readonly cut: Day | null;
   readonly stuck: Day | null;
   readonly waterings: readonly Watering[];
+  readonly weighings: readonly { readonly day: Day; readonly grams: number }[];
+  readonly touches: readonly {
+    readonly day: Day;
+    readonly depthMm: number;
+    readonly seen: Touch;
+  }[];
   readonly woundChecks: readonly WoundCheck[];
   /** Days on which the whole batch was counted. */
   readonly tallies: readonly Day[];
@@ -103,11 +115,26 @@ export function foldBatch(
     columns: fields.columns ?? undefined,
     disinfectant: fields.disinfectant ?? undefined,
     medium: fields.medium ?? undefined,
+    container: fields.container ?? undefined,
+    containers: fields.containers ?? undefined,
+    mix: fields.mix ?? undefined,
+    dressed: fields.dressed ?? undefined,
+    waterSchool: fields.waterSchool ?? undefined,
+    stemMm: fields.stemMm ?? undefined,
+    rootedInWater: fields.rootedInWater ?? undefined,
     stage: stageOf(cut, stuck, alive, ended, waiting === 0 && potted >= alive),
     entries,
     cut,
     stuck,
-    waterings: of('watered').map(({ id: entry, day, breach }) => ({ entry, day, breach })),
+    waterings: of('watered').map(({ id: entry, day, how, ml, breach }) => ({
+      entry,
+      day,
+      how,
+      ml,
+      breach,
+    })),
+    weighings: of('weighed').map(({ day, grams }) => ({ day, grams })),
+    touches: of('felt').map(({ day, depthMm, seen }) => ({ day, depthMm, seen })),
     woundChecks: of('inspected').flatMap(({ day, seen }) =>
       seen === 'tacky' || seen === 'firm' ? [{ day, seen }] : [],
     ),

@@ -1,5 +1,8 @@
 import '../zod-setup';
 import * as z from 'zod';
+import { minuteFrom, SERIES_COLUMNS } from '../climate/series';
+import { TOUCHES } from '../water/case';
+import { WATER_MANNERS } from '../water/watering';
 import { OUTCOMES, SEEN } from './entry';
 import { countField, dayField, idField, stampField } from './field';
 import type { RecordName } from './record';
@@ -45,13 +48,25 @@ export const entrySchema = z.discriminatedUnion('kind', [
     put('mother'),
     put('space'),
     put('batch'),
+    put('component'),
+    put('mix'),
+    put('container'),
     put('settings'),
   ]),
   observation('cut', {}),
   observation('stuck', {}),
   observation('inspected', { seen: z.enum(SEEN), text: text.optional() }),
   /** `breach` is the reason given for water before the gate opened. */
-  observation('watered', { how: z.enum(['poured', 'misted', 'soaked']), breach: text.optional() }),
+  observation('watered', {
+    how: z.enum(WATER_MANNERS),
+    /** Of one container. */
+    ml: z.number().positive().max(100_000).optional(),
+    breach: text.optional(),
+  }),
+  /** One container of the batch on a scale, as it stands. */
+  observation('weighed', { grams: z.number().positive().max(200_000) }),
+  /** A finger or stick at a depth. */
+  observation('felt', { depthMm: z.number().min(0).max(1000), seen: z.enum(TOUCHES) }),
   /** Either counts of the whole batch, or the outcomes of single places in the tray. */
   observation('tally', {
     counts: countsSchema.optional(),
@@ -69,6 +84,37 @@ export const entrySchema = z.discriminatedUnion('kind', [
     space: idField,
     tempC: z.number().min(-40).max(70),
     rh: z.number().min(0).max(1),
+    minC: z.number().min(-60).max(70).optional(),
+    maxC: z.number().min(-60).max(70).optional(),
+    windMps: z.number().min(0).max(60).optional(),
+    rainMm: z.number().min(0).max(500).optional(),
+    /** Light at the bench, mol a day. */
+    molPerDay: z.number().min(0).max(120).optional(),
+  }),
+  /** Readings of a logger, a weather table or a paired device, in order of time. */
+  z.looseObject({
+    ...envelope,
+    kind: z.literal('series'),
+    space: idField,
+    source: z.string().max(200),
+    /** Wall clock of the grower, `2026-04-09T08:30`; the offsets count minutes from it. */
+    start: z.string().refine((t) => minuteFrom(t) !== null, {
+      error: 'is not a time (write 2026-04-09T08:30)',
+    }),
+    offsets: z.array(z.int().min(0)).max(100_000),
+    columns: z.partialRecord(z.enum(SERIES_COLUMNS), z.array(z.number().nullable()).max(100_000)),
+  }),
+  /** A drain test of a mix. */
+  z.looseObject({
+    ...envelope,
+    kind: z.literal('jug'),
+    mix: idField,
+    potMl: z.number().positive().max(1e6),
+    depthMm: z.number().positive().max(3000),
+    soakedMl: z.number().positive().max(1e6),
+    drainedMl: z.number().min(0).max(1e6),
+    dryG: z.number().positive().max(1e6).optional(),
+    pondedSeconds: z.number().positive().max(1e6).optional(),
   }),
   /** Takes an entry out of the account. Nothing is deleted; a retract may itself be retracted. */
   z.looseObject({ ...envelope, kind: z.literal('retract'), entry: idField, subject: idField }),

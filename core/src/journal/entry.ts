@@ -30,12 +30,16 @@ const KINDS: ReadonlySet<string> = new Set<EntryKind>([
   'stuck',
   'inspected',
   'watered',
+  'weighed',
+  'felt',
   'tally',
   'potted',
   'moved',
   'note',
   'ended',
   'air',
+  'series',
+  'jug',
   'retract',
 ]);
 
@@ -53,7 +57,10 @@ export function subjectOf(entry: Entry): string {
     case 'retract':
       return entry.subject;
     case 'air':
+    case 'series':
       return `air/${entry.space}`;
+    case 'jug':
+      return `jug/${entry.mix}`;
     default:
       return `batch/${entry.batch}`;
   }

@@ -1,12 +1,7 @@
+import { foldAir } from './fold-air';
 import { foldBatch, type Batch } from './batch';
-import {
-  compareByDay,
-  compareEntries,
-  isKnown,
-  subjectOf,
-  type Entry,
-  type EntryOf,
-} from './entry';
+import { compareEntries, isKnown, subjectOf, type Entry } from './entry';
+import { foldJugs } from './fold-jugs';
 import { distinct, unite } from './merge';
 import type { FieldsOf, RecordName } from './record';
 import { standing } from './retract';
@@ -76,6 +71,10 @@ function draftOf(state: State): Draft {
     mothers: new Map(state.mothers),
     spaces: new Map(state.spaces),
     ownTaxa: new Map(state.ownTaxa),
+    components: new Map(state.components),
+    mixes: new Map(state.mixes),
+    containers: new Map(state.containers),
+    jugs: new Map(state.jugs),
     air: new Map(state.air),
   };
 }
@@ -97,17 +96,20 @@ function foldSubject(draft: Draft, subject: string, group: readonly Entry[]): vo
       return keep(draft.spaces, key, foldFields('space', entries));
     case 'taxon':
       return keep(draft.ownTaxa, key, foldFields('taxon', entries));
+    case 'component':
+      return keep(draft.components, key, foldFields('component', entries));
+    case 'mix':
+      return keep(draft.mixes, key, foldFields('mix', entries));
+    case 'container':
+      return keep(draft.containers, key, foldFields('container', entries));
+    case 'jug':
+      draft.jugs.set(key, foldJugs(entries));
+      return;
     case 'settings':
       draft.settings = clean(foldFields('settings', entries));
       return;
     case 'air':
-      draft.air.set(
-        key,
-        entries
-          .filter((e): e is EntryOf<'air'> => isKnown(e) && e.kind === 'air')
-          .toSorted(compareByDay)
-          .map(({ day, tempC, rh }) => ({ day, tempC, rh })),
-      );
+      draft.air.set(key, foldAir(entries));
       return;
     default:
     // Entries of unknown kinds tell this version nothing; the log keeps them.

@@ -9,3 +9,4 @@ export * from './tally';
 export * from './batch';
 export * from './state';
 export * from './fold';
+export { loggedSeries } from './fold-air';

@@ -1,7 +1,11 @@
 import '../zod-setup';
 import * as z from 'zod';
 import { METHODS } from '../botany/method';
+import { LIGHT_LEVELS } from '../climate/light';
+import { COMPONENT_KINDS } from '../media/component';
+import { CONTAINER_SHAPES, WALLS } from '../media/container';
 import { DISINFECTANTS } from '../safety/caution';
+import { WATER_SCHOOLS } from '../water/school';
 import { WOUND_SCHOOLS } from '../wound/school';
 import { dayField, idField, nameField } from './field';
 import { CALLUS_PLACES, PERMISSIONS, type RecordName } from './record';
@@ -36,6 +40,31 @@ export const spaceFields = z.looseObject({
   tempC: clear(z.number().min(-30).max(60)),
   rh: clear(z.number().min(0).max(1)),
   light: clear(z.string().max(80)),
+  /** Where its light falls from, and how still its air is, m/s. */
+  lightLevel: clear(z.enum(LIGHT_LEVELS)),
+  windMps: clear(z.number().min(0).max(30)),
+  /** Lamps: µmol m⁻² s⁻¹ at the leaves, and hours a day. */
+  lampPpfd: clear(z.number().min(0).max(2500)),
+  lampHours: clear(z.number().min(0).max(24)),
+  /** A heat mat warms the medium by so many °C. */
+  matC: clear(z.number().min(0).max(25)),
+  /** A propagation lid is on. */
+  lid: clear(z.boolean()),
+  /** Rain falls on it. */
+  open: clear(z.boolean()),
+  /** The place's usual year, January first. */
+  monthly: clear(
+    z
+      .array(
+        z.looseObject({
+          minC: z.number().min(-60).max(60),
+          maxC: z.number().min(-60).max(70),
+          rh: z.number().min(0).max(1),
+          windMps: z.number().min(0).max(60).optional(),
+        }),
+      )
+      .length(12),
+  ),
 });
 
 export const batchFields = z.looseObject({
@@ -55,12 +84,73 @@ export const batchFields = z.looseObject({
   columns: clear(z.int().min(1).max(100)),
   disinfectant: clear(z.enum(DISINFECTANTS)),
   medium: clear(z.string().max(120)),
+  /** What it stands in: containers of a kind, filled with a mix. */
+  container: clear(idField),
+  containers: clear(z.int().min(1).max(10_000)),
+  mix: clear(idField),
+  /** A dressing of grit on top. */
+  dressed: clear(z.boolean()),
+  waterSchool: clear(z.enum(WATER_SCHOOLS)),
+  /** How deep stem or roots reach into the medium. */
+  stemMm: clear(z.number().min(0).max(1000)),
+  /** Its roots grew in a jar: it is weaned into medium by steps. */
+  rootedInWater: clear(z.boolean()),
+});
+
+/** A component of the grower's own, or what they measured of one that ships. */
+export const componentFields = z.looseObject({
+  name: clear(nameField),
+  kind: clear(z.enum(COMPONENT_KINDS)),
+  grainMm: clear(z.number().positive().max(60)),
+  densityGPerL: clear(z.number().positive().max(4000)),
+  packing: clear(z.number().min(0.05).max(0.95)),
+  heldWater: clear(z.number().min(0).max(0.95)),
+  diffusivity: clear(z.number().min(0.1).max(50)),
+  breaksDown: clear(z.boolean()),
+  feeds: clear(z.boolean()),
+  dust: clear(z.string().max(400)),
+  /** In the shed, litres, and what a litre costs. */
+  stockL: clear(z.number().min(0).max(1e6)),
+  pricePerL: clear(z.number().min(0).max(1e6)),
+});
+
+export const mixFields = z.looseObject({
+  name: clear(nameField),
+  /** Parts by loose volume. */
+  parts: clear(
+    z
+      .array(z.looseObject({ component: idField, parts: z.number().min(0).max(1e6) }))
+      .min(1)
+      .max(40),
+  ),
+  notes: clear(z.string().max(4000)),
+});
+
+const size = z.number().min(5).max(3000);
+
+export const containerFields = z.looseObject({
+  name: clear(nameField),
+  shape: clear(z.enum(CONTAINER_SHAPES)),
+  topMm: clear(size),
+  bottomMm: clear(size),
+  breadthMm: clear(size),
+  heightMm: clear(size),
+  freeboardMm: clear(z.number().min(0).max(3000)),
+  cells: clear(z.int().min(1).max(1000)),
+  wall: clear(z.enum(WALLS)),
+  holes: clear(z.boolean()),
+  /** Weight of the empty one, g. */
+  emptyG: clear(z.number().positive().max(1e5)),
 });
 
 export const settingsFields = z.looseObject({
   length: clear(z.enum(['mm', 'in'])),
   temperature: clear(z.enum(['C', 'F'])),
   school: clear(z.enum(WOUND_SCHOOLS)),
+  waterSchool: clear(z.enum(WATER_SCHOOLS)),
+  /** Degrees north of the equator, negative to the south: for the light of the season. */
+  latitude: clear(z.number().min(-90).max(90)),
+  scoopMl: clear(z.number().min(5).max(50_000)),
 });
 
 /** The records by name, with the schema of their fields. */
@@ -69,5 +159,8 @@ export const RECORD_FIELDS = {
   mother: motherFields,
   space: spaceFields,
   batch: batchFields,
+  component: componentFields,
+  mix: mixFields,
+  container: containerFields,
   settings: settingsFields,
 } as const satisfies Record<RecordName, unknown>;

@@ -3,7 +3,16 @@ import type { Named } from './field';
 import type * as schema from './record-schema';
 
 /** The records a grower keeps. */
-export const RECORDS = ['taxon', 'mother', 'space', 'batch', 'settings'] as const;
+export const RECORDS = [
+  'taxon',
+  'mother',
+  'space',
+  'batch',
+  'component',
+  'mix',
+  'container',
+  'settings',
+] as const;
 export type RecordName = (typeof RECORDS)[number];
 
 export const PERMISSIONS = ['own', 'given', 'asked', 'unknown'] as const;
@@ -16,6 +25,9 @@ export type TaxonFields = Fields<typeof schema.taxonFields>;
 export type MotherFields = Fields<typeof schema.motherFields>;
 export type SpaceFields = Fields<typeof schema.spaceFields>;
 export type BatchFields = Fields<typeof schema.batchFields>;
+export type ComponentFields = Fields<typeof schema.componentFields>;
+export type MixFields = Fields<typeof schema.mixFields>;
+export type ContainerFields = Fields<typeof schema.containerFields>;
 export type SettingsFields = Fields<typeof schema.settingsFields>;
 
 export interface FieldsOf {
@@ -23,5 +35,8 @@ export interface FieldsOf {
   readonly mother: MotherFields;
   readonly space: SpaceFields;
   readonly batch: BatchFields;
+  readonly component: ComponentFields;
+  readonly mix: MixFields;
+  readonly container: ContainerFields;
   readonly settings: SettingsFields;
 }

@@ -1,7 +1,16 @@
 import type { AirReading } from '../climate';
 import type { Batch } from './batch';
 import type { Entry } from './entry';
-import type { MotherFields, SettingsFields, SpaceFields, TaxonFields } from './record';
+import type { JugTest } from '../media';
+import type {
+  ComponentFields,
+  ContainerFields,
+  MixFields,
+  MotherFields,
+  SettingsFields,
+  SpaceFields,
+  TaxonFields,
+} from './record';
 import type { Stamp } from './stamp';
 
 /** The fields of a record that are set: a cleared one is not there at all. */
@@ -10,6 +19,9 @@ export type Kept<F> = { readonly [K in keyof F]?: Exclude<F[K], null | undefined
 export type Mother = Kept<MotherFields> & { readonly id: string };
 export type Space = Kept<SpaceFields> & { readonly id: string };
 export type OwnTaxon = Kept<TaxonFields> & { readonly id: string };
+export type OwnComponent = Kept<ComponentFields> & { readonly id: string };
+export type OwnMix = Kept<MixFields> & { readonly id: string };
+export type OwnContainer = Kept<ContainerFields> & { readonly id: string };
 export type Settings = Kept<SettingsFields>;
 
 /** Everything the journal says, folded. Replaced, never changed. */
@@ -18,6 +30,12 @@ export interface State {
   readonly mothers: ReadonlyMap<string, Mother>;
   readonly spaces: ReadonlyMap<string, Space>;
   readonly ownTaxa: ReadonlyMap<string, OwnTaxon>;
+  /** Own components, and what is measured, in stock or paid for of those that ship. */
+  readonly components: ReadonlyMap<string, OwnComponent>;
+  readonly mixes: ReadonlyMap<string, OwnMix>;
+  readonly containers: ReadonlyMap<string, OwnContainer>;
+  /** Drain tests by mix, in order of day. */
+  readonly jugs: ReadonlyMap<string, readonly JugTest[]>;
   readonly settings: Settings;
   /** Readings by space, in order of day. */
   readonly air: ReadonlyMap<string, readonly AirReading[]>;
@@ -32,6 +50,10 @@ export const EMPTY_STATE: State = {
   mothers: new Map(),
   spaces: new Map(),
   ownTaxa: new Map(),
+  components: new Map(),
+  mixes: new Map(),
+  containers: new Map(),
+  jugs: new Map(),
   settings: {},
   air: new Map(),
   log: new Map(),

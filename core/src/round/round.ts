@@ -1,7 +1,16 @@
-import { airOf, clockOf, figuresOf, countedPieces, ROOTS_GROW_DAYS } from '../bench';
+import {
+  airOf,
+  clockOf,
+  countedPieces,
+  figuresOf,
+  OUTLOOK_DAYS,
+  ROOTS_GROW_DAYS,
+  waterCaseOf,
+} from '../bench';
 import { METHOD, windowAt, type TaxonMethod } from '../botany';
 import { addDays, daysBetween, type Day } from '../days';
 import type { Batch, State } from '../journal';
+import { judge, type Drink, type WaterVerdict } from '../water';
 import { chanceClosedOn, closureOn, WOUND_SCHOOL, type WoundClock } from '../wound';
 
 /** What today asks of a batch. One batch may stand in more than one band. */
@@ -9,7 +18,8 @@ export type RoundItem = LeaveAlone | Look | Do;
 
 export interface LeaveAlone {
   readonly band: 'leave';
-  readonly kind: 'gate' | 'rooting';
+  /** A shut gate, a pot that is wet enough, roots that grow unwatched. */
+  readonly kind: 'gate' | 'water' | 'rooting';
   readonly batch: Batch;
   /** Nothing is asked before this day … */
   readonly until: Day;
@@ -23,7 +33,7 @@ export interface LeaveAlone {
 
 export interface Look {
   readonly band: 'look';
-  readonly kind: 'wound' | 'roots' | 'pups' | 'overdue' | 'stopped';
+  readonly kind: 'wound' | 'roots' | 'pups' | 'overdue' | 'stopped' | 'pool';
   readonly batch: Batch;
   readonly closure: number;
   readonly title: string;
@@ -32,13 +42,15 @@ export interface Look {
 
 export interface Do {
   readonly band: 'do';
-  readonly kind: 'cut' | 'stick' | 'first-water' | 'pot-on';
+  readonly kind: 'cut' | 'stick' | 'first-water' | 'water' | 'pot-on';
   readonly batch: Batch;
   readonly closure: number;
   /** How many cuttings it is about. */
   readonly count: number;
   readonly title: string;
   readonly reason: string;
+  /** What to give, where pot and mix are told. */
+  readonly drink?: Drink | undefined;
 }
 
 export interface Round {
@@ -54,9 +66,20 @@ const LEAST_LOOK_DAYS = 4;
 const MOST_LOOK_DAYS = 21;
 /** Past this many times its window a cutting without roots wants help, not patience. */
 const OVERDUE = 1.5;
+/** Verdicts on the water of batches, by batch; they cost the most and may come later, from a worker. */
+export type Verdicts = ReadonlyMap<string, WaterVerdict>;
+
+/** The verdicts on all batches whose pot and mix are told. */
+export function verdictsOn(state: State, today: Day): Verdicts {
+  const cases = [...state.batches.values()].flatMap((b) => waterCaseOf(state, b, today) ?? []);
+  return new Map(cases.map((c) => [c.id, judge(c)]));
+}
+
 /** The round of a day: what to leave alone, what to look at, what to do. */
-export function roundOn(state: State, today: Day): Round {
-  const items = [...state.batches.values()].flatMap((b) => batchRound(state, b, today));
+export function roundOn(state: State, today: Day, verdicts: Verdicts = new Map()): Round {
+  const items = [...state.batches.values()].flatMap((b) =>
+    batchRound(state, b, today, verdicts.get(b.id)),
+  );
   const of = <B extends RoundItem['band']>(band: B) =>
     items.filter((i): i is Extract<RoundItem, { band: B }> => i.band === band);
   return {
@@ -68,10 +91,16 @@ export function roundOn(state: State, today: Day): Round {
   };
 }
 
-/** Closed gates first: there the can does harm; among the rest it is only of no use. */
-const rank = (item: LeaveAlone): number => (item.kind === 'gate' ? 0 : 1);
+/** Closed gates first: there the can does harm; then wet pots; a look too soon is only of no use. */
+const RANK = { gate: 0, water: 1, rooting: 2 } as const;
+const rank = (item: LeaveAlone): number => RANK[item.kind];
 
-export function batchRound(state: State, batch: Batch, today: Day): readonly RoundItem[] {
+export function batchRound(
+  state: State,
+  batch: Batch,
+  today: Day,
+  verdict?: WaterVerdict,
+): readonly RoundItem[] {
   if (batch.stage === 'done') return [];
   if (batch.stage === 'planned') return batch.cutOn <= today ? [cutItem(batch)] : [];
   const figures = figuresOf(state, batch);
@@ -80,7 +109,8 @@ export function batchRound(state: State, batch: Batch, today: Day): readonly Rou
   const closure = clock ? closureOn(clock, batch.cutOn, today) : 1;
   return [
     ...stickItems(batch, clock, closure, today),
-    ...gateItems(batch, clock, closure, today),
+    ...gateItems(batch, clock, closure, today, verdict),
+    ...waterItems(batch, closure, today, verdict),
     ...rootItems(state, batch, figures, clock, closure, today),
     ...potOnItems(batch, figures, closure, today),
   ];
@@ -130,6 +160,7 @@ function gateItems(
   clock: WoundClock | null,
   closure: number,
   today: Day,
+  verdict: WaterVerdict | undefined,
 ): readonly RoundItem[] {
   const settled = batch.stage === 'growing';
   if (clock !== null && !settled && batch.waterings.length === 0) {
@@ -168,13 +199,73 @@ function gateItems(
       batch,
       closure,
       count: batch.waiting,
-      title: batch.method === 'leaf' ? 'First misting' : 'First water',
+      title: batch.method === 'leaf' ? 'First misting' : firstWater(batch, verdict),
+      drink: verdict?.drink,
       reason:
         clock?.gate.state === 'dated'
           ? `The gate opened ${daysAgo(clock.gate.opens, today)}: ${WOUND_SCHOOL[batch.school].name.toLowerCase()}.`
           : 'No open wound: water settles the medium round the roots.',
     },
   ];
+}
+
+function firstWater(batch: Batch, verdict: WaterVerdict | undefined): string {
+  return verdict ? `First water, ${amountWords(batch, verdict.drink)}` : 'First water';
+}
+
+/** `about 45 mL each`: what a jug shows, not what the model has behind the comma. */
+export function amountWords({ containers = 1 }: Pick<Batch, 'containers'>, { ml }: Drink): string {
+  const step = ml < 20 ? 1 : ml < 100 ? 5 : ml < 1000 ? 10 : 100;
+  const rounded = Math.max(step, Math.round(ml / step) * step);
+  const amount = rounded >= 1000 ? `${(rounded / 1000).toFixed(1)} L` : `${rounded} mL`;
+  return containers > 1 ? `about ${amount} each` : `about ${amount}`;
+}
+
+function waterItems(
+  batch: Batch,
+  closure: number,
+  today: Day,
+  verdict: WaterVerdict | undefined,
+): readonly RoundItem[] {
+  if (!verdict || batch.waterings.length === 0) return [];
+  const common = { batch, closure, reason: verdict.reason };
+  switch (verdict.kind) {
+    case 'closed':
+      return [];
+    case 'hold': {
+      if (verdict.poolMl > 0 && verdict.due === null)
+        return [{ ...common, band: 'look', kind: 'pool', title: 'Water stands at the base' }];
+      const until = verdict.due?.likely ?? addDays(today, OUTLOOK_DAYS);
+      return [
+        {
+          ...common,
+          band: 'leave',
+          kind: 'water',
+          until,
+          earliest: verdict.due?.earliest ?? until,
+          latest: verdict.due?.latest ?? until,
+        },
+      ];
+    }
+    case 'water':
+    case 'overdue':
+      return [
+        {
+          ...common,
+          band: 'do',
+          kind: 'water',
+          count: batch.count,
+          title: waterTitle(batch, verdict),
+          drink: verdict.drink,
+        },
+      ];
+  }
+}
+
+function waterTitle(batch: Batch, { kind, drink }: WaterVerdict): string {
+  const verb = { misted: 'Mist', soaked: 'Soak', poured: 'Water', bottom: 'Water from below' };
+  const amount = drink.manner === 'misted' ? '' : `, ${amountWords(batch, drink)}`;
+  return `${verb[drink.manner]}${amount}${kind === 'overdue' ? ' (overdue)' : ''}`;
 }
 
 function touchItems(batch: Batch, clock: WoundClock, closure: number, today: Day): readonly Look[] {

@@ -1,0 +1,60 @@
+import type { Evidence } from '../botany';
+
+export const COMPONENT_KINDS = ['mineral', 'organic'] as const;
+export type ComponentKind = (typeof COMPONENT_KINDS)[number];
+
+/** The figures that a mix is worked out from. */
+export const COMPONENT_FIGURES = [
+  'grainMm',
+  'densityGPerL',
+  'packing',
+  'heldWater',
+  'diffusivity',
+] as const;
+export type ComponentFigure = (typeof COMPONENT_FIGURES)[number];
+
+/** One thing a medium is mixed from, as it lies in its bag: dry and loose. */
+export interface Component {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: ComponentKind;
+  /** Typical grain, mm. */
+  readonly grainMm: number;
+  /** Dry weight of a heap, g/L. */
+  readonly densityGPerL: number;
+  /** Share of a heap that the grains fill, their own pores counted in: β, 0–1. */
+  readonly packing: number;
+  /** Water that the grains themselves hold after draining, as a share of their envelope, 0–1. */
+  readonly heldWater: number;
+  /** How readily water moves through it towards a drying surface, cm²/d. */
+  readonly diffusivity: number;
+  /** Falls to fines within a few seasons. */
+  readonly breaksDown: boolean;
+  readonly feeds: boolean;
+  /** What its dust can do; empty where there is none to speak of. */
+  readonly dust: string;
+  readonly evidence: Readonly<Record<ComponentFigure, Evidence>>;
+}
+
+/** Why a component cannot be reckoned with, in the grower's words, by figure. */
+export function componentProblems(
+  figures: Readonly<Record<ComponentFigure, number>>,
+): Readonly<Partial<Record<ComponentFigure, string>>> {
+  const { grainMm, densityGPerL, packing, heldWater, diffusivity } = figures;
+  const problems: Partial<Record<ComponentFigure, string>> = {};
+  const outside = (value: number, low: number, high: number): boolean =>
+    !(value >= low && value <= high);
+  if (outside(grainMm, 0.01, 60))
+    problems.grainMm = 'The grain is between 0.01 and 60 mm. Measure a few with a ruler.';
+  if (outside(densityGPerL, 5, 4000))
+    problems.densityGPerL =
+      'A litre of it weighs between 5 and 4000 g. Fill a litre jug, dry, and weigh it.';
+  if (outside(packing, 0.05, 0.95))
+    problems.packing =
+      'The grains fill between 5 and 95 % of a heap. Without a better figure write 58.';
+  if (outside(heldWater, 0, 0.95))
+    problems.heldWater = 'The grains hold between 0 and 95 % of themselves in water.';
+  if (outside(diffusivity, 0.1, 50))
+    problems.diffusivity = 'Between 0.1 and 50 cm²/d: about 2 for grit, 5 for peat or coir.';
+  return problems;
+}

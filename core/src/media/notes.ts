@@ -1,0 +1,28 @@
+import type { Medium } from './mix';
+
+/** What a mix will ask for later, in the grower's words. */
+export function mixNotes(medium: Medium): readonly string[] {
+  const notes: string[] = [];
+  const percent = (share: number): string => `${Math.round(share * 100)} %`;
+  notes.push(
+    medium.feeds >= 0.1
+      ? `${percent(medium.feeds)} of it feeds for a season: no fertiliser before roots.`
+      : 'It feeds nothing: feed at half strength from two weeks after roots.',
+  );
+  if (medium.breaksDown >= 0.25)
+    notes.push(
+      `${percent(medium.breaksDown)} of it breaks down: the mix sinks and grows wetter, renew it every second year.`,
+    );
+  if (medium.drains === 'slowly' || medium.drains === 'hardly')
+    notes.push('Water stands on it for more than two minutes: open it with coarser grain.');
+  if (medium.yield < 0.9)
+    notes.push(
+      `The fines fall between the coarse: ten litres of heaps make ${(medium.yield * 10).toFixed(1)} of mix.`,
+    );
+  return notes;
+}
+
+/** The dust cautions of a mix, each once. */
+export function dustCautions(medium: Medium): readonly string[] {
+  return [...new Set(medium.parts.map((p) => p.component.dust).filter((d) => d !== ''))];
+}

@@ -1,0 +1,51 @@
+import type { Day } from '../days';
+import type { Column } from './column';
+import type { WaterSchoolId } from './school';
+import type { WaterManner } from './watering';
+
+/** What is told of the air and of what was done, by days counted from `from`: index 0 is that day. */
+export interface WaterCase {
+  readonly id: string;
+  readonly column: Column;
+  /** Weight of the dry filling and of the empty container, g; the latter null where not known. */
+  readonly dryG: number;
+  readonly emptyG: number | null;
+  readonly from: Day;
+  /** How wet the medium was on that first day, against drained. */
+  readonly startWetness: number;
+  /** Evaporation from a wet surface, mm/d, one figure a day, to the end of the outlook. */
+  readonly evaporation: readonly number[];
+  readonly rainMm: readonly number[];
+  /** Evaporation four degrees warmer, the air's moisture unchanged, against today's. */
+  readonly warmerBy: number;
+  readonly today: number;
+  readonly waterings: readonly CaseWatering[];
+  /** It has had water, whether or not within these days. */
+  readonly wateredBefore: boolean;
+  readonly weighings: readonly { readonly at: number; readonly grams: number }[];
+  readonly touches: readonly CaseTouch[];
+  readonly school: WaterSchoolId;
+  /** Depth to which stems or roots reach, mm. */
+  readonly stemMm: number;
+  /** From the day its gate opens; null while that cannot be said. */
+  readonly gateAt: number | null;
+  /** The day it went from water into medium, if its roots grew in water. */
+  readonly weanedAt: number | null;
+  /** Laid on the surface, so that a mist is its drink. */
+  readonly laid: boolean;
+}
+
+export interface CaseWatering {
+  readonly at: number;
+  readonly manner: WaterManner;
+  readonly ml?: number | undefined;
+}
+
+export const TOUCHES = ['dry', 'moist', 'wet'] as const;
+export type Touch = (typeof TOUCHES)[number];
+
+export interface CaseTouch {
+  readonly at: number;
+  readonly depthMm: number;
+  readonly seen: Touch;
+}

@@ -1,0 +1,101 @@
+import type { WaterCase } from './case';
+import { dry, evenly, fillOf, waterIn, wetnessTo, type Wetness } from './drying';
+import { asksForWater, isBoneDry, schoolOn, type Memory } from './trigger';
+import { rain, water, type WaterManner } from './watering';
+import type { WaterSchoolId } from './school';
+
+/** A pot on a morning, before anything is done that day. */
+export interface PotDay {
+  /** Against what it holds after draining; above 1 where water pools. */
+  readonly fill: number;
+  readonly waterMl: number;
+  /** Mean wetness round stem and roots, against drained. */
+  readonly stem: number;
+  readonly poolMl: number;
+  /** What it took up of the water given that day, mL. */
+  readonly drankMl: number;
+  readonly wetness: Wetness;
+  /** The school would water this morning. */
+  readonly asks: boolean;
+  readonly memory: Memory;
+}
+
+export interface RunOptions {
+  /** This pot's drying against the modelled one: 2 dries in half the time. */
+  readonly pace: number;
+  /** First and, exclusive, last morning that is told. */
+  readonly until: number;
+  /** Waters by itself whenever the school asks, from this day on; else only what was recorded. */
+  readonly watersFrom?: number | undefined;
+  readonly manner?: WaterManner | undefined;
+  readonly school?: WaterSchoolId | undefined;
+  /** A state to begin from instead of the first day's. */
+  readonly start?: { readonly at: number; readonly day: PotDay } | undefined;
+  /** Ends on the first morning it asks for water, from this day on. */
+  readonly stopAt?: number | undefined;
+  /** Multiplies the water in the pot on a morning: what a weighing corrects. */
+  readonly correction?: { readonly at: number; readonly by: number } | undefined;
+}
+
+/** Six hours: halving it moves a date by less than a tenth of its range. */
+const STEP_DAYS = 0.25;
+
+/**
+ * Runs a pot day by day: dried by the air of each day, watered as recorded.
+ * @returns one pot-day for every morning from the start
+ */
+export function runPot(given: WaterCase, options: RunOptions): readonly PotDay[] {
+  const { column } = given;
+  const days: PotDay[] = [];
+  const first = options.start?.at ?? 0;
+  let wetness = options.start?.day.wetness ?? evenly(column, given.startWetness);
+  let memory: Memory = options.start?.day.memory ?? { wateredAt: first, boneDryDays: 0 };
+  for (let at = first; at < options.until; at++) {
+    if (options.correction?.at === at) wetness = scaled(wetness, options.correction.by);
+    const boneDry = isBoneDry(column, wetness);
+    memory = { ...memory, boneDryDays: boneDry ? memory.boneDryDays + 1 : 0 };
+    const school = options.school ?? schoolOn(given, at);
+    const remembered = memory;
+    const asks = asksForWater(given, school, wetness, at, remembered);
+    const morning = wetness;
+    for (const { at: on, manner, ml } of given.waterings) {
+      if (on !== at) continue;
+      wetness = water(column, wetness, manner, ml).wetness;
+      memory = { wateredAt: at, boneDryDays: 0 };
+    }
+    if (options.watersFrom !== undefined && at >= options.watersFrom && asks) {
+      wetness = water(column, wetness, options.manner ?? mannerOf(school)).wetness;
+      memory = { wateredAt: at, boneDryDays: 0 };
+    }
+    const waterMl = waterIn(column, morning) / 1000;
+    days.push({
+      fill: fillOf(column, morning),
+      waterMl,
+      stem: wetnessTo(column, morning, given.stemMm),
+      poolMl: morning.poolMm3 / 1000,
+      drankMl: waterIn(column, wetness) / 1000 - waterMl,
+      wetness: morning,
+      asks,
+      memory: remembered,
+    });
+    if (options.stopAt !== undefined && asks && at >= options.stopAt) break;
+    const rainMm = given.rainMm[at] ?? 0;
+    if (rainMm > 0) {
+      wetness = rain(column, wetness, rainMm).wetness;
+      if (rainMm > 2) memory = { ...memory, wateredAt: at };
+    }
+    // A pot that dries faster than modelled lives its days faster: air and medium alike.
+    wetness = dry(column, wetness, given.evaporation[at] ?? 0, options.pace, STEP_DAYS).wetness;
+  }
+  return days;
+}
+
+/** How a school gives its water when nobody says otherwise. */
+export function mannerOf(school: WaterSchoolId): WaterManner {
+  if (school === 'mist') return 'misted';
+  return school === 'bone-dry' || school === 'bone-dry-rest' ? 'soaked' : 'poured';
+}
+
+function scaled({ layers, poolMm3 }: Wetness, by: number): Wetness {
+  return { layers: layers.map((u) => Math.min(u * by, 1)), poolMm3: poolMm3 * by };
+}

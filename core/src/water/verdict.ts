@@ -1,0 +1,311 @@
+import { addDays, daysBetween, type Day } from '../days';
+import type { WaterCase } from './case';
+import { capacityOf } from './column';
+import { fitPace, type PotPace } from './pace';
+import { mannerOf, runPot, type PotDay } from './run';
+import { WATER_SCHOOL, type WaterSchoolId } from './school';
+import { schoolOn, WEAN_TAPER_DAYS } from './trigger';
+import { MIST_MM, type WaterManner } from './watering';
+
+/** What to give. */
+export interface Drink {
+  readonly manner: WaterManner;
+  /** Of one container. */
+  readonly ml: number;
+  readonly mm: number;
+  /** So much that some runs out below: it need not be measured. */
+  readonly through: boolean;
+}
+
+export type VerdictKind = 'closed' | 'hold' | 'water' | 'overdue';
+
+/** What the can may do at a batch today. */
+export interface WaterVerdict {
+  readonly id: string;
+  readonly kind: VerdictKind;
+  readonly school: WaterSchoolId;
+  /** One sentence. */
+  readonly reason: string;
+  /** What would change it. */
+  readonly unless: string;
+  /** When water is likely due, eight times in ten between the two; null beyond the outlook. */
+  readonly due: {
+    readonly likely: Day;
+    readonly earliest: Day;
+    readonly latest: Day | null;
+  } | null;
+  /** The day the gate opens, while it is shut. */
+  readonly opens: Day | null;
+  readonly drink: Drink;
+  /** Days from this watering to the next, as the weather stands; null beyond the outlook. */
+  readonly everyDays: number | null;
+  /** Water now against what the pot holds after draining. */
+  readonly fill: { readonly likely: number; readonly low: number; readonly high: number };
+  /** Mean wetness round stem and roots. */
+  readonly stem: number;
+  readonly poolMl: number;
+  readonly pace: PotPace;
+  /** What the pot weighs when its school would water, and after draining, g; null without a weighing. */
+  readonly weights: {
+    readonly dryG: number;
+    readonly drainedG: number;
+    readonly nowG: number;
+  } | null;
+}
+
+/** Water stands longer overdue than this before a cutting minds, days or share of the interval. */
+const LATE_DAYS = 3;
+const LATE_SHARE = 0.5;
+/** More than runs through, so that salts leave with it. Common practice, no source. */
+const THROUGH = 1.1;
+/** A first drink reaches so far below the stem, mm. */
+const BELOW_STEM_MM = 10;
+/** Of the room in a pot without holes no more than this is ever filled at once. */
+const MISER = 0.5;
+
+/**
+ * The verdict on a pot today: *closed* while its wound is open, *hold* until its school asks,
+ * *water*, or *overdue*.
+ */
+export function judge(given: WaterCase): WaterVerdict {
+  const pace = fitPace(given);
+  const { today } = given;
+  const correction = pace.correction ?? undefined;
+  const runTo = (factor: number): readonly PotDay[] =>
+    runPot(given, { pace: factor, until: today + 1, correction });
+  const past = runTo(pace.likely);
+  const now = past[today]!;
+  const slow = runTo(pace.low)[today]!;
+  const fast = runTo(pace.high)[today]!;
+  const school = schoolOn(given, today);
+  const gateShut = given.gateAt === null || given.gateAt > today;
+  const neverWatered = !given.wateredBefore;
+
+  const dueFrom = (day: PotDay, factor: number): number | null => nextAsk(given, day, factor);
+  const due =
+    gateShut || neverWatered ? null : rangeOf(given, past, [slow, now, fast], pace, dueFrom);
+  const drink = drinkFor(given, now, school, neverWatered);
+  const base = {
+    id: given.id,
+    school,
+    due: due && due.range,
+    opens: gateShut && given.gateAt !== null ? addDays(given.from, given.gateAt) : null,
+    drink,
+    everyDays: interval(given, now, school, pace.likely, drink),
+    fill: { likely: now.fill, low: fast.fill, high: slow.fill },
+    stem: now.stem,
+    poolMl: now.poolMl,
+    pace,
+    weights: weightsOf(given, pace, now, school),
+  };
+  const { trigger, lasting } = WATER_SCHOOL[school];
+  const percent = `${Math.round(Math.min(now.fill, 1) * 100)} %`;
+
+  if (gateShut)
+    return {
+      ...base,
+      kind: 'closed',
+      reason:
+        given.gateAt === null
+          ? 'The wound does not close in this air.'
+          : 'The wound is still open: wet medium would rot it.',
+      unless: 'A look that finds it dry and firm opens the gate sooner.',
+    };
+  if (now.poolMl > 0.15 * (capacityOf(given.column) / 1000))
+    return {
+      ...base,
+      kind: 'hold',
+      due: null,
+      reason: `Water stands at the closed base (about ${Math.round(now.poolMl)} mL): roots there drown.`,
+      unless: 'Tip it out, or pot into something with holes.',
+    };
+  if (neverWatered)
+    return {
+      ...base,
+      kind: 'water',
+      reason: given.laid
+        ? 'The gate is open: a first mist wakes roots at the surface.'
+        : `The gate is open: a first drink, no deeper than the stem (${Math.round(given.stemMm)} mm).`,
+      unless: 'A soft or dark base: then no water, and a fresh cut.',
+    };
+  const since = askedSince(past, given);
+  if (since === null)
+    return {
+      ...base,
+      kind: 'hold',
+      reason: holdReason(given, school, percent, trigger),
+      unless: holdUnless(given, now, pace),
+    };
+  const wait = today - since;
+  const usual = base.everyDays ?? 0;
+  const late = school === 'mist' ? 2 : Math.max(LATE_DAYS, LATE_SHARE * usual);
+  if (wait > late && school !== 'weekly')
+    return {
+      ...base,
+      kind: 'overdue',
+      reason: `${capital(lasting)} for ${wait} days: wrinkling is likely. Thirst mends, rot does not: water once, do not make up for it.`,
+      unless:
+        'If it is plump and firm it may wait: then weigh or feel the pot, the model dries too fast.',
+    };
+  return {
+    ...base,
+    kind: 'water',
+    reason: `${wait > 1 ? `${capital(lasting)} for ${wait} days` : capital(trigger)}: ${percent} of its water is left.`,
+    unless:
+      'If it feels moist where your school says dry, hold and note it: the pot learns from that.',
+  };
+}
+
+function holdReason(
+  given: WaterCase,
+  school: WaterSchoolId,
+  percent: string,
+  trigger: string,
+): string {
+  if (school === 'mist') return 'Misted lately: the surface is still moist.';
+  if (school === 'weekly') return `A week has not passed; it still holds ${percent} of its water.`;
+  const weaning =
+    given.weanedAt !== null && given.today - given.weanedAt < WEAN_TAPER_DAYS
+      ? ' Roots from water are weaned by steps.'
+      : '';
+  return `It still holds ${percent} of its water; water once ${trigger}.${weaning}`;
+}
+
+/** Four degrees more, worked out anew; and what would make the answer surer. */
+function holdUnless(given: WaterCase, now: PotDay, pace: PotPace): string {
+  const warmer = { ...given, evaporation: given.evaporation.map((e) => e * given.warmerBy) };
+  const usual = nextAsk(given, now, pace.likely);
+  const sooner = nextAsk(warmer, now, pace.likely);
+  const gained = usual === null || sooner === null ? 0 : usual - sooner;
+  const warm =
+    gained > 0
+      ? `Four degrees warmer: ${gained === 1 ? 'a day' : `${gained} days`} sooner`
+      : 'Four degrees warmer hardly moves it';
+  return given.weighings.length > 1 ? `${warm}.` : `${warm}. A weighing narrows the range.`;
+}
+
+/** First morning since the last watering from which it has asked without a break; null if it does not. */
+function askedSince(past: readonly PotDay[], { today }: WaterCase): number | null {
+  if (!past[today]!.asks) return null;
+  let at = today;
+  while (
+    at > 0 &&
+    past[at - 1]!.asks &&
+    past[at - 1]!.memory.wateredAt === past[at]!.memory.wateredAt
+  )
+    at--;
+  return at;
+}
+
+function nextAsk(given: WaterCase, day: PotDay, pace: number): number | null {
+  const until = given.evaporation.length;
+  const days = runPot(given, {
+    pace,
+    until,
+    start: { at: given.today, day },
+    stopAt: given.today,
+  });
+  return days.at(-1)!.asks ? given.today + days.length - 1 : null;
+}
+
+function rangeOf(
+  given: WaterCase,
+  past: readonly PotDay[],
+  [slow, now, fast]: readonly [PotDay, PotDay, PotDay],
+  pace: PotPace,
+  dueFrom: (day: PotDay, factor: number) => number | null,
+): { readonly range: WaterVerdict['due'] } {
+  const likely = askedSince(past, given) ?? dueFrom(now, pace.likely);
+  if (likely === null) return { range: null };
+  const day = (at: number): Day => addDays(given.from, at);
+  const earliest = fast.asks ? Math.min(likely, given.today) : (dueFrom(fast, pace.high) ?? likely);
+  const latest = slow.asks ? likely : dueFrom(slow, pace.low);
+  return {
+    range: {
+      likely: day(likely),
+      earliest: day(Math.min(earliest, likely)),
+      latest: latest === null ? null : day(Math.max(latest, likely)),
+    },
+  };
+}
+
+/** What to give: enough to drain a little, a mist, a first drink, or a miser's share without holes. */
+function drinkFor(given: WaterCase, now: PotDay, school: WaterSchoolId, first: boolean): Drink {
+  const { column } = given;
+  const room = (toMm: number): number => {
+    let sum = 0;
+    for (let i = 0; i < column.thick.length; i++)
+      if (column.middle[i]! <= toMm)
+        sum += Math.max(0, 1 - now.wetness.layers[i]!) * column.capacity[i]!;
+    return sum / 1000;
+  };
+  const amount = (ml: number, manner: WaterManner, through = false): Drink => ({
+    manner,
+    ml,
+    mm: (ml * 1000) / column.surfaceMm2,
+    through,
+  });
+  if (school === 'mist' || (first && given.laid))
+    return amount((MIST_MM * column.surfaceMm2) / 1000, 'misted');
+  if (first) return amount(room(given.stemMm + BELOW_STEM_MM), 'poured');
+  if (!column.drains)
+    return amount(Math.max(0, room(column.depthMm) * MISER - now.poolMl), 'poured');
+  return amount(room(column.depthMm) * THROUGH, mannerOf(school), true);
+}
+
+/** Days until it would ask again after this drink, in the air to come. */
+function interval(
+  given: WaterCase,
+  now: PotDay,
+  school: WaterSchoolId,
+  pace: number,
+  drink: Drink,
+): number | null {
+  const watered: WaterCase = {
+    ...given,
+    waterings: [
+      ...given.waterings.filter((w) => w.at !== given.today),
+      { at: given.today, manner: drink.manner, ml: drink.ml },
+    ],
+  };
+  const days = runPot(watered, {
+    pace,
+    school,
+    until: given.evaporation.length,
+    start: { at: given.today, day: now },
+    stopAt: given.today + 1,
+  });
+  return days.at(-1)!.asks && days.length > 1 ? days.length - 1 : null;
+}
+
+function weightsOf(
+  given: WaterCase,
+  pace: PotPace,
+  now: PotDay,
+  school: WaterSchoolId,
+): WaterVerdict['weights'] {
+  if (pace.dryWeightG === null) return null;
+  const capacityMl = capacityOf(given.column) / 1000;
+  const wet = runPot(
+    { ...given, waterings: [{ at: given.today, manner: 'soaked' }] },
+    {
+      pace: pace.likely,
+      school,
+      until: given.evaporation.length,
+      start: { at: given.today, day: now },
+      stopAt: given.today + 1,
+    },
+  ).at(-1)!;
+  return {
+    dryG: pace.dryWeightG + (wet.asks ? wet.waterMl : 0),
+    drainedG: pace.dryWeightG + capacityMl,
+    nowG: pace.dryWeightG + now.waterMl,
+  };
+}
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** Days of the verdict's likely date from today; negative where it is past. */
+export function daysUntilDue({ due }: WaterVerdict, today: Day): number | null {
+  return due === null ? null : daysBetween(today, due.likely);
+}
