@@ -45,6 +45,8 @@ export interface Drying {
   /** Light at the bench, mol m⁻² d⁻¹, sun and lamps. */
   readonly molPerDay: number;
   readonly windMps: number;
+  /** Warmth of the medium, °C: the air's, and what a mat adds. */
+  readonly mediumC: number;
   /** Rain that falls on it, mm; 0 under a roof. */
   readonly rainMm: number;
   readonly air: AirOnDay;
@@ -73,8 +75,21 @@ export function dryingOf(state: State, space: string, day: Day, warmerC = 0): Dr
     }),
     molPerDay: light.sun + light.lamps,
     windMps,
+    mediumC: air.tempC + warmerC + (record?.matC ?? 0),
     rainMm: record?.open ? (air.rainMm ?? 0) : 0,
     air,
+  };
+}
+
+/** `dryingOf` that remembers what it worked out: many batches stand in one space. */
+export function spaceDrying(state: State): (space: string, day: Day) => Drying {
+  const known = new Map<string, Map<Day, Drying>>();
+  return (space, day) => {
+    let days = known.get(space);
+    if (!days) known.set(space, (days = new Map<Day, Drying>()));
+    let drying = days.get(day);
+    if (!drying) days.set(day, (drying = dryingOf(state, space, day)));
+    return drying;
   };
 }
 

@@ -2,8 +2,8 @@ import { METHOD } from '../botany';
 import { addDays, daysBetween, type Day } from '../days';
 import { spaceOn, type Batch, type State } from '../journal';
 import { fillPot, type FilledPot } from '../media';
-import { columnOf, GRIT_DRESSING, type WaterCase, type WaterSchoolId } from '../water';
-import { dryingOf } from './air-of';
+import { columnOf, GRIT_DRESSING, mobilityAt, type WaterCase, type WaterSchoolId } from '../water';
+import { dryingOf, spaceDrying } from './air-of';
 import { clockOf } from './clock-of';
 import { containerOf, mixOf } from './medium-of';
 
@@ -40,6 +40,7 @@ const isLaid = (method: Batch['method']): boolean =>
 /**
  * All that the verdict on a batch needs, as plain data that can be sent to a worker; null where there is
  * nothing to water or pot and mix are not told.
+ * @param dryingIn the drying of a space on a day, handed in where many cases share it
  * @param learns goes back as far as a pot remembers, not only to its last soak
  */
 export function waterCaseOf(
@@ -47,6 +48,7 @@ export function waterCaseOf(
   batch: Batch,
   today: Day,
   learns = batch.weighings.length > 0 || batch.touches.length > 0,
+  dryingIn = spaceDrying(state),
 ): WaterCase | null {
   const pot = potOf(state, batch);
   if (!pot || batch.stuck === null || batch.stuck > today || batch.stage === 'done') return null;
@@ -61,9 +63,9 @@ export function waterCaseOf(
   const cover = batch.dressed ? GRIT_DRESSING : 1;
   const drying = Array.from({ length: days }, (_, n) => {
     const day = addDays(from, n);
-    return dryingOf(state, spaceOn(batch, day, true), day);
+    return dryingIn(spaceOn(batch, day, true), day);
   });
-  const now = dryingOf(state, spaceOn(batch, today, true), today);
+  const now = dryingIn(spaceOn(batch, today, true), today);
   const warmer = dryingOf(state, spaceOn(batch, today, true), today, 4);
   const own = batch.container === undefined ? undefined : state.containers.get(batch.container);
   return {
@@ -75,7 +77,11 @@ export function waterCaseOf(
     startWetness: batch.stuck >= from || lastSoak ? AS_BOUGHT : 0.5,
     evaporation: drying.map((d) => d.evaporationMm * cover),
     rainMm: drying.map((d) => d.rainMm),
-    warmerBy: now.evaporationMm > 0 ? warmer.evaporationMm / now.evaporationMm : 1,
+    mobility: drying.map((d) => mobilityAt(d.mediumC)),
+    warmer: {
+      evaporation: now.evaporationMm > 0 ? warmer.evaporationMm / now.evaporationMm : 1,
+      mobility: mobilityAt(warmer.mediumC) / mobilityAt(now.mediumC),
+    },
     today: at(today),
     waterings: batch.waterings
       .filter((w) => w.day >= from && w.day <= today)

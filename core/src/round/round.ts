@@ -5,6 +5,7 @@ import {
   figuresOf,
   OUTLOOK_DAYS,
   ROOTS_GROW_DAYS,
+  spaceDrying,
   waterCaseOf,
 } from '../bench';
 import { METHOD, windowAt, type TaxonMethod } from '../botany';
@@ -71,7 +72,10 @@ export type Verdicts = ReadonlyMap<string, WaterVerdict>;
 
 /** The verdicts on all batches whose pot and mix are told. */
 export function verdictsOn(state: State, today: Day): Verdicts {
-  const cases = [...state.batches.values()].flatMap((b) => waterCaseOf(state, b, today) ?? []);
+  const drying = spaceDrying(state);
+  const cases = [...state.batches.values()].flatMap(
+    (b) => waterCaseOf(state, b, today, undefined, drying) ?? [],
+  );
   return new Map(cases.map((c) => [c.id, judge(c)]));
 }
 
@@ -239,6 +243,7 @@ function waterItems(
       return [
         {
           ...common,
+          reason: `${Math.round(Math.min(verdict.fill.likely, 1) * 100)} % of its water left`,
           band: 'leave',
           kind: 'water',
           until,

@@ -16,8 +16,10 @@ export interface WaterCase {
   /** Evaporation from a wet surface, mm/d, one figure a day, to the end of the outlook. */
   readonly evaporation: readonly number[];
   readonly rainMm: readonly number[];
-  /** Evaporation four degrees warmer, the air's moisture unchanged, against today's. */
-  readonly warmerBy: number;
+  /** How readily water moves in the medium, against 20 °C, one figure a day. */
+  readonly mobility: readonly number[];
+  /** Four degrees warmer, the air's moisture unchanged: evaporation and mobility against today's. */
+  readonly warmer: { readonly evaporation: number; readonly mobility: number };
   readonly today: number;
   readonly waterings: readonly CaseWatering[];
   /** It has had water, whether or not within these days. */

@@ -7,6 +7,7 @@ import {
   dry,
   evenly,
   fillOf,
+  mobilityAt,
   rain,
   water,
   waterIn,
@@ -165,6 +166,15 @@ describe('sense checks (common practice, no source)', () => {
     expect(wetnessAt(column, wetness, 3)).toBeLessThan(wetnessAt(column, wetness, 40));
     expect(wetnessAt(column, wetness, 40)).toBeLessThan(wetnessAt(column, wetness, 90));
     expect(wetnessTo(column, wetness, 20)).toBeLessThan(wetnessTo(column, wetness, 90));
+  });
+});
+
+describe('a warm medium gives faster', () => {
+  it('by the viscosity of water: 1.307, 1.002 and 0.798 mPa s at 10, 20 and 30 °C (CRC Handbook, from memory)', () => {
+    expect(mobilityAt(10)).toBeCloseTo(1.002 / 1.307, 1);
+    expect(mobilityAt(20)).toBe(1);
+    expect(mobilityAt(30)).toBeCloseTo(1.002 / 0.798, 1);
+    expect(mobilityAt(-20)).toBe(mobilityAt(0));
   });
 });
 

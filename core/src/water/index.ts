@@ -1,6 +1,7 @@
 export * from './column';
 export * from './drying';
 export * from './watering';
+export * from './mobility';
 export * from './school';
 export * from './case';
 export * from './trigger';
@@ -8,3 +9,4 @@ export * from './run';
 export * from './pace';
 export * from './verdict';
 export * from './compare';
+export * from './course';

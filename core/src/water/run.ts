@@ -84,8 +84,11 @@ export function runPot(given: WaterCase, options: RunOptions): readonly PotDay[]
       wetness = rain(column, wetness, rainMm).wetness;
       if (rainMm > 2) memory = { ...memory, wateredAt: at };
     }
-    // A pot that dries faster than modelled lives its days faster: air and medium alike.
-    wetness = dry(column, wetness, given.evaporation[at] ?? 0, options.pace, STEP_DAYS).wetness;
+    // A pot that dries faster than modelled lives its days faster: air and medium alike. A warm medium
+    // gives faster to the same air: a longer day with less asked of it.
+    const mobility = given.mobility[at] ?? 1;
+    const asked = (given.evaporation[at] ?? 0) / mobility;
+    wetness = dry(column, wetness, asked, options.pace * mobility, STEP_DAYS).wetness;
   }
   return days;
 }

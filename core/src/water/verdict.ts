@@ -173,7 +173,12 @@ function holdReason(
 
 /** Four degrees more, worked out anew; and what would make the answer surer. */
 function holdUnless(given: WaterCase, now: PotDay, pace: PotPace): string {
-  const warmer = { ...given, evaporation: given.evaporation.map((e) => e * given.warmerBy) };
+  const { evaporation, mobility } = given.warmer;
+  const warmer = {
+    ...given,
+    evaporation: given.evaporation.map((e) => e * evaporation),
+    mobility: given.mobility.map((m) => m * mobility),
+  };
   const usual = nextAsk(given, now, pace.likely);
   const sooner = nextAsk(warmer, now, pace.likely);
   const gained = usual === null || sooner === null ? 0 : usual - sooner;

@@ -43,6 +43,11 @@ export const routes: Routes = [
     loadComponent: () => import('./bench/batch-page').then((m) => m.BatchPage),
   },
   {
+    path: 'bench/:id/water',
+    title: 'Water',
+    loadComponent: () => import('./bench/water-page').then((m) => m.WaterPage),
+  },
+  {
     path: 'bench/:id/count',
     title: 'Count',
     loadComponent: () => import('./bench/tally-page').then((m) => m.TallyPage),

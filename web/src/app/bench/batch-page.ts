@@ -23,6 +23,7 @@ import { firstValueFrom } from 'rxjs';
 import { Deeds } from '../data/deeds';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
+import { Water } from '../data/water';
 import { Words } from '../data/words';
 import { CuttingMark } from '../marks/cutting-mark';
 import { EmergencePlate } from '../marks/emergence-plate';
@@ -51,6 +52,8 @@ export class BatchPage {
   protected readonly state = this.journal.state;
   protected readonly today = inject(Today).day;
 
+  private readonly verdicts = inject(Water).verdicts;
+
   readonly id = input.required<string>();
 
   protected readonly batch = computed(() => this.state().batches.get(this.id()) ?? null);
@@ -74,7 +77,7 @@ export class BatchPage {
       school: WOUND_SCHOOL[batch.school],
       method: METHOD[batch.method],
       life: lifeOf(state, batch, this.today()),
-      asks: batchRound(state, batch, this.today()),
+      asks: batchRound(state, batch, this.today(), this.verdicts().get(batch.id)),
       plate: emergence(batch, batch.ended ?? this.today()),
       mark: this.markFor(closure),
       log: batch.entries.map((entry) => ({ entry, text: entryWords(state, entry) })).toReversed(),

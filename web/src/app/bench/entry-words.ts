@@ -8,7 +8,12 @@ const SEEN = {
   soft: 'Looked: soft or dark at the base',
 } as const;
 
-const HOW = { poured: 'Watered', misted: 'Misted', soaked: 'Soaked from below' } as const;
+const HOW = {
+  poured: 'Watered',
+  misted: 'Misted',
+  soaked: 'Soaked',
+  bottom: 'Watered from below',
+} as const;
 
 /** One line of the log. */
 export function entryWords(state: State, entry: BatchEntry): string {
@@ -20,9 +25,14 @@ export function entryWords(state: State, entry: BatchEntry): string {
     case 'inspected':
       return entry.text ? `${SEEN[entry.seen]}: ${entry.text}` : SEEN[entry.seen];
     case 'watered':
-      return entry.breach === undefined
-        ? HOW[entry.how]
-        : `${HOW[entry.how]} before the gate opened: ${entry.breach}`;
+      return [
+        entry.ml === undefined ? HOW[entry.how] : `${HOW[entry.how]}, ${entry.ml} mL a pot`,
+        entry.breach === undefined ? '' : ` before the gate opened: ${entry.breach}`,
+      ].join('');
+    case 'weighed':
+      return `Weighed: ${entry.grams} g`;
+    case 'felt':
+      return `Felt ${entry.seen} at ${entry.depthMm / 10} cm`;
     case 'tally':
       return tallyWords(entry.counts, entry.places, entry.recount);
     case 'potted':

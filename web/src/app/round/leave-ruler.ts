@@ -102,12 +102,15 @@ export class LeaveRuler {
       solid: from,
       fade: to - from,
       line: beyond ? null : opens,
-      says: `${item.kind === 'gate' ? 'Water' : 'Look'} from ${this.words.near(item.until)}`,
-      range:
-        item.kind === 'rooting' || item.earliest >= item.latest
-          ? ''
-          : this.words.span(item.earliest, item.latest),
+      says: `${item.kind === 'rooting' ? 'Look' : 'Water'} ${item.kind === 'water' ? 'likely' : 'from'} ${this.words.near(item.until)}`,
+      range: this.range(item),
     };
+  }
+
+  private range({ kind, earliest, latest, reason }: LeaveAlone): string {
+    if (kind === 'rooting' || earliest >= latest) return reason;
+    const span = this.words.span(earliest, latest);
+    return kind === 'gate' ? `closes ${span}, ${reason}` : `${span}, ${reason}`;
   }
 
   private at(day: Day): number {

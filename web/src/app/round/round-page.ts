@@ -13,6 +13,7 @@ import {
 import { Deeds } from '../data/deeds';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
+import { Water } from '../data/water';
 import { Words } from '../data/words';
 import { CuttingMark } from '../marks/cutting-mark';
 import { FRESH, type MarkState } from '../marks/mark-state';
@@ -35,7 +36,11 @@ export class RoundPage {
   protected readonly state = inject(Journal).state;
   protected readonly today = inject(Today).day;
 
-  protected readonly round = computed(() => roundOn(this.state(), this.today()));
+  private readonly verdicts = inject(Water).verdicts;
+
+  protected readonly round = computed(() =>
+    roundOn(this.state(), this.today(), this.verdicts()),
+  );
   protected readonly summary = computed(() => {
     const { leave, look, do: todo } = this.round();
     return `${leave.length} to leave alone, ${look.length} to look at, ${todo.length} to do`;
@@ -78,30 +83,41 @@ export class RoundPage {
     void this.deeds.record({ kind: 'inspected', batch: batch.id, seen }, said);
   }
 
-  protected done({ kind, batch, count }: Do): void {
+  protected done({ kind, batch, count, drink }: Do): void {
     const id = batch.id;
     switch (kind) {
       case 'cut':
         return void this.deeds.record({ kind: 'cut', batch: id }, 'Cut');
       case 'stick':
         return void this.deeds.record({ kind: 'stuck', batch: id }, 'Stuck');
-      case 'first-water': {
-        const how = batch.method === 'leaf' ? 'misted' : 'poured';
-        return void this.deeds.record({ kind: 'watered', batch: id, how }, 'Watered');
+      case 'first-water':
+      case 'water': {
+        const usual = batch.method === 'leaf' && kind === 'first-water' ? 'misted' : 'poured';
+        const how = drink?.manner ?? usual;
+        // What runs through need not be measured, and a mist is a mist.
+        const ml = drink && !drink.through && how !== 'misted' ? { ml: Math.round(drink.ml) } : {};
+        return void this.deeds.record(
+          { kind: 'watered', batch: id, how, ...ml },
+          how === 'misted' ? 'Misted' : 'Watered',
+        );
       }
       case 'pot-on':
         return void this.deeds.record({ kind: 'potted', batch: id, count }, 'Potted on');
     }
   }
 
-  protected doneWord({ kind, batch }: Do): string {
+  protected doneWord({ kind, batch, drink }: Do): string {
     switch (kind) {
       case 'cut':
         return 'Cut';
       case 'stick':
         return 'Stuck';
       case 'first-water':
-        return batch.method === 'leaf' ? 'Misted' : 'Watered';
+        return (drink?.manner ?? (batch.method === 'leaf' ? 'misted' : 'poured')) === 'misted'
+          ? 'Misted'
+          : 'Watered';
+      case 'water':
+        return drink?.manner === 'misted' ? 'Misted' : 'Watered';
       case 'pot-on':
         return 'Potted';
     }

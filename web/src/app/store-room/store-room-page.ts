@@ -17,6 +17,7 @@ import { Today } from '../data/today';
 import { Words } from '../data/words';
 import type { ReadFile } from '../workers/files.worker';
 import { Field, FieldControl } from '../ui/field';
+import { numberFrom } from '../ui/number';
 
 const THEME_WORD: Readonly<Record<ThemeChoice, string>> = {
   auto: 'As the device',
@@ -76,8 +77,8 @@ export class StoreRoomPage {
   protected readonly formProblems = computed(() => {
     const form = this.form();
     if (!form) return { name: '', temperature: '', humidity: '' };
-    const celsius = this.words.celsius(number(form.temperature));
-    const humidity = number(form.humidity);
+    const celsius = this.words.celsius(numberFrom(form.temperature));
+    const humidity = numberFrom(form.humidity);
     const unit = this.words.temperatureUnit() === 'C' ? '°C' : '°F';
     return {
       name: form.name.trim() === '' ? 'What do you call the place?' : '',
@@ -156,8 +157,8 @@ export class StoreRoomPage {
     if (!form) return;
     this.tried.set(true);
     if (Object.values(this.formProblems()).some((p) => p !== '')) return;
-    const tempC = +this.words.celsius(number(form.temperature)).toFixed(2);
-    const rh = +(number(form.humidity) / 100).toFixed(4);
+    const tempC = +this.words.celsius(numberFrom(form.temperature)).toFixed(2);
+    const rh = +(numberFrom(form.humidity) / 100).toFixed(4);
     this.form.set(null);
     if (form.reading) {
       await this.deeds.record({ kind: 'air', space: form.id, tempC, rh }, 'Reading noted');
@@ -220,9 +221,4 @@ export class StoreRoomPage {
   private setting(fields: SettingsFields): void {
     void this.journal.record({ kind: 'put', record: 'settings', key: 'grower', fields });
   }
-}
-
-/** A number as it is typed, with a comma or a point; NaN for anything else. */
-function number(text: string): number {
-  return text.trim() === '' ? NaN : Number(text.trim().replace(',', '.'));
 }

@@ -1,0 +1,309 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, resource, signal } from '@angular/core';
+import { DecimalPipe } from '@angular/common';
+import { RouterLink } from '@angular/router';
+import {
+  addDays,
+  amountWords,
+  batchTitle,
+  clockOf,
+  containersOf,
+  courseOf,
+  gateOpen,
+  isDay,
+  lengthIn,
+  METHOD,
+  mixesOf,
+  pieceOf,
+  potOf,
+  readLength,
+  TOUCHES,
+  WATER_SCHOOL,
+  WATER_SCHOOLS,
+  waterCaseOf,
+  waterSchoolOf,
+  type BatchFields,
+  type Touch,
+  type WaterManner,
+  type WaterSchoolId,
+  type WaterVerdict,
+} from '@hypogeon/core';
+import { MatDialog } from '@angular/material/dialog';
+import { firstValueFrom } from 'rxjs';
+import { BENCH_WORKER } from '../data/bench-worker';
+import { Deeds } from '../data/deeds';
+import { Journal } from '../data/journal';
+import { Today } from '../data/today';
+import { Water } from '../data/water';
+import { Words } from '../data/words';
+import { PotSection } from '../marks/pot-section';
+import { WaterCourse, type CourseDay, type CourseMark } from '../marks/water-course';
+import { Field, FieldControl } from '../ui/field';
+import { numberFrom } from '../ui/number';
+import { BreachDialog, type BreachQuestion } from './breach-dialog';
+import { SchoolOutlooks } from './school-outlooks';
+
+const BACK_DAYS = 28;
+const AHEAD_DAYS = 21;
+
+/** The water of one batch: what the can may do, why, and what each school would make of it. */
+@Component({
+  selector: 'hy-water-page',
+  imports: [DecimalPipe, Field, FieldControl, RouterLink, PotSection, WaterCourse, SchoolOutlooks],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './water-page.html',
+  styleUrl: './water-page.scss',
+})
+export class WaterPage {
+  private readonly deeds = inject(Deeds);
+  private readonly dialog = inject(MatDialog);
+  private readonly journal = inject(Journal);
+  private readonly worker = inject(BENCH_WORKER);
+  private readonly verdicts = inject(Water).verdicts;
+  protected readonly words = inject(Words);
+  protected readonly today = inject(Today).day;
+  protected readonly state = this.journal.state;
+
+  readonly id = input.required<string>();
+
+  protected readonly schools = WATER_SCHOOLS.map((id) => WATER_SCHOOL[id]);
+  protected readonly touches = TOUCHES;
+  protected readonly batch = computed(() => this.state().batches.get(this.id()) ?? null);
+  protected readonly title = computed(() => {
+    const batch = this.batch();
+    return batch ? batchTitle(this.state(), batch) : '';
+  });
+  protected readonly piece = computed(() => {
+    const batch = this.batch();
+    return batch ? pieceOf(this.state(), batch) : undefined;
+  });
+  protected readonly pot = computed(() => {
+    const batch = this.batch();
+    return batch && potOf(this.state(), batch);
+  });
+  protected readonly school = computed<WaterSchoolId>(() => {
+    const batch = this.batch();
+    return batch ? waterSchoolOf(this.state(), batch) : 'top-25';
+  });
+  protected readonly containers = computed(() => containersOf(this.state()));
+  protected readonly mixes = computed(() => mixesOf(this.state()));
+  protected readonly stem = computed(() => {
+    const batch = this.batch();
+    const laid = batch && (METHOD[batch.method].piece === 'leaf' || batch.method === 'plantlet');
+    return batch?.stemMm ?? (laid ? 8 : 25);
+  });
+
+  /** With the past that the drawing shows, not only what the verdict needs. */
+  private readonly given = computed(() => {
+    const batch = this.batch();
+    return batch && waterCaseOf(this.state(), batch, this.today(), true);
+  });
+  protected readonly verdict = computed(() => this.verdicts().get(this.id()) ?? null);
+
+  protected readonly course = computed(() => {
+    const given = this.given();
+    const batch = this.batch();
+    if (!given || !batch) return null;
+    const { steps, layers, pace } = courseOf(given, AHEAD_DAYS);
+    const first = Math.max(0, given.today - BACK_DAYS);
+    const days = steps.slice(first).map(
+      (s): CourseDay => ({
+        day: addDays(given.from, s.at),
+        fill: s.fill,
+        low: s.low,
+        high: s.high,
+        evaporationMm: given.evaporation[s.at] ?? 0,
+      }),
+    );
+    const due = this.verdict()?.due;
+    const asks = due && days.find((d) => d.day === due.likely);
+    const capacityMl = given.column.capacity.reduce((a, b) => a + b, 0) / 1000;
+    const { dryWeightG } = pace;
+    const marks: readonly CourseMark[] = [
+      ...batch.waterings.map((w) => ({
+        day: w.day,
+        kind: w.how === 'misted' ? ('misted' as const) : ('watered' as const),
+        says: `${this.words.day(w.day)}: ${w.how}`,
+      })),
+      ...batch.weighings.map((w) => ({
+        day: w.day,
+        kind: 'weighed' as const,
+        fill: dryWeightG === null ? undefined : (w.grams - dryWeightG) / capacityMl,
+        says: `${this.words.day(w.day)}: ${w.grams} g`,
+      })),
+      ...batch.touches.map((t) => ({
+        day: t.day,
+        kind: 'felt' as const,
+        says: `${this.words.day(t.day)}: ${t.seen} at ${this.words.length(t.depthMm)}`,
+      })),
+    ];
+    return { days, layers, marks, limit: asks?.fill ?? null, capacityMl };
+  });
+
+  protected readonly outlooks = resource({
+    params: () => this.given() ?? undefined,
+    loader: ({ params }) => this.worker().compare(params),
+  });
+
+  protected readonly day = signal('');
+  protected readonly on = computed(() => this.day() || this.today());
+  protected readonly problem = signal('');
+  protected readonly panel = signal<'weigh' | 'feel' | 'give' | 'setup' | null>(null);
+
+  protected headline(v: WaterVerdict): string {
+    switch (v.kind) {
+      case 'closed':
+        return v.opens ? `No water until ${this.words.near(v.opens)}` : 'No water: it does not close here';
+      case 'hold':
+        if (v.poolMl > 0 && v.due === null) return 'No water: the base stands wet';
+        return v.due
+          ? `Leave it until ${this.words.near(v.due.likely)}`
+          : 'Leave it: no water within two months';
+      case 'water':
+        return `Water today, ${this.amount(v)}`;
+      case 'overdue':
+        return `Water, overdue: ${this.amount(v)}`;
+    }
+  }
+
+  protected amount({ drink }: WaterVerdict): string {
+    const batch = this.batch();
+    if (!batch) return '';
+    return drink.manner === 'misted' ? 'a mist' : amountWords(batch, drink);
+  }
+
+  protected dueSpan(v: WaterVerdict): string {
+    if (!v.due || v.kind !== 'hold') return '';
+    const { earliest, latest } = v.due;
+    return latest === null
+      ? `From ${this.words.shortDay(earliest)} on, eight times in ten.`
+      : `${this.words.span(earliest, latest)}, eight times in ten.`;
+  }
+
+  protected paceWords(v: WaterVerdict): string {
+    const { pace } = v;
+    if (pace.weighings + pace.touches === 0)
+      return 'Modelled: nothing weighed yet, so give or take a quarter.';
+    const by = Math.round(Math.abs(pace.likely - 1) * 100);
+    const side = pace.likely > 1 ? 'faster' : 'slower';
+    const spread = Math.round(pace.sd * 100);
+    const times = (n: number, one: string, many: string): string => `${n} ${n === 1 ? one : many}`;
+    const seen = [
+      pace.weighings > 0 ? times(pace.weighings, 'weighing', 'weighings') : '',
+      pace.touches > 0 ? times(pace.touches, 'touch', 'touches') : '',
+    ].filter(Boolean);
+    return `This pot dries ${by < 3 ? 'as modelled' : `${by} % ${side} than modelled`}, give or take ${spread} % (${seen.join(', ')}).`;
+  }
+
+  protected toggle(panel: 'weigh' | 'feel' | 'give' | 'setup'): void {
+    this.problem.set('');
+    this.panel.update((open) => (open === panel ? null : panel));
+  }
+
+  protected async give(how: string, text: string): Promise<void> {
+    const batch = this.batch();
+    if (!batch || !this.dayGood()) return;
+    const manner: WaterManner = how === 'misted' || how === 'soaked' || how === 'bottom' ? how : 'poured';
+    const ml = text.trim() === '' ? undefined : numberFrom(text);
+    if (ml !== undefined && !(ml > 0 && ml <= 100_000))
+      return this.problem.set(
+        'How many millilitres did one pot get? Leave it empty if it ran through.',
+      );
+    const entry = {
+      kind: 'watered' as const,
+      batch: batch.id,
+      how: manner,
+      ...(ml === undefined ? {} : { ml }),
+      day: this.on(),
+    };
+    const clock = clockOf(this.state(), batch);
+    if (gateOpen(clock, this.on()) || batch.stage === 'growing') {
+      await this.deeds.record(entry, 'Watered');
+    } else {
+      const opens =
+        clock?.gate.state === 'dated' ? `until ${this.words.near(clock.gate.opens)}` : 'for now';
+      const data: BreachQuestion = { title: this.title(), opens };
+      const dialog = this.dialog.open<BreachDialog, BreachQuestion, string>(BreachDialog, {
+        data,
+        maxWidth: '34rem',
+      });
+      const breach = await firstValueFrom(dialog.afterClosed());
+      if (!breach) return;
+      await this.deeds.record({ ...entry, breach }, 'Watered, and the breach remembered');
+    }
+    this.panel.set(null);
+  }
+
+  protected weigh(text: string): void {
+    const batch = this.batch();
+    const grams = numberFrom(text);
+    if (!batch || !this.dayGood()) return;
+    if (!(grams > 0))
+      return this.problem.set('What does one pot weigh, in grams? Put it on the scale as it stands.');
+    if (grams > 200_000) return this.problem.set('More than 200 kg is no pot. In grams, please.');
+    const dry = this.verdict()?.pace.dryWeightG;
+    const pot = this.pot();
+    if (dry != null && pot && grams < dry - 0.1 * pot.waterMl)
+      return this.problem.set(
+        `Lighter than this pot without a drop of water (about ${Math.round(dry)} g). Another pot, or a tray left off? Weigh again.`,
+      );
+    void this.deeds.record({ kind: 'weighed', batch: batch.id, grams, day: this.on() }, 'Weighed');
+    this.panel.set(null);
+  }
+
+  protected feel(depth: string, seen: Touch): void {
+    const batch = this.batch();
+    if (!batch || !this.dayGood()) return;
+    const read = readLength(depth, this.words.lengthUnit());
+    if (!read.ok) return this.problem.set(read.problem);
+    void this.deeds.record(
+      { kind: 'felt', batch: batch.id, depthMm: Math.min(read.mm, 1000), seen, day: this.on() },
+      'Felt',
+    );
+    this.panel.set(null);
+  }
+
+  protected choose(school: WaterSchoolId): void {
+    this.put({ waterSchool: school });
+  }
+
+  protected setUp(container: string, count: string, mix: string, depth: string, dressed: boolean, jar: boolean): void {
+    const containers = numberFrom(count);
+    if (!Number.isInteger(containers) || containers < 1 || containers > 10_000)
+      return this.problem.set('How many of them? A whole number of 1 or more.');
+    if (!container || !mix) return this.problem.set('Choose a pot and a mix: the water hangs on both.');
+    const read = readLength(depth, this.words.lengthUnit());
+    if (!read.ok) return this.problem.set(read.problem);
+    this.put({
+      container,
+      containers,
+      mix,
+      stemMm: Math.min(read.mm, 1000),
+      dressed: dressed || null,
+      rootedInWater: jar || null,
+    });
+    this.panel.set(null);
+  }
+
+  protected depth(mm: number): string {
+    return String(+lengthIn(mm, this.words.lengthUnit()).toFixed(2));
+  }
+
+  private put(fields: BatchFields): void {
+    this.problem.set('');
+    void this.deeds.record({ kind: 'put', record: 'batch', key: this.id(), fields }, 'Changed');
+  }
+
+  private dayGood(): boolean {
+    const day = this.on();
+    const cut = this.batch()?.cut;
+    const problem = !isDay(day)
+      ? 'That is not a day of the calendar.'
+      : day > this.today()
+        ? 'That day is still to come. Entries tell what was.'
+        : cut && day < cut
+          ? `It was cut on ${this.words.day(cut)}. Choose that day or a later one.`
+          : '';
+    this.problem.set(problem);
+    return problem === '';
+  }
+}

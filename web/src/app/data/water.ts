@@ -1,0 +1,76 @@
+import { inject, Injectable } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import {
+  spaceDrying,
+  waterCaseOf,
+  type Batch,
+  type Day,
+  type State,
+  type Verdicts,
+  type WaterCase,
+  type WaterVerdict,
+} from '@hypogeon/core';
+import { combineLatest, from, of, switchMap } from 'rxjs';
+import { BENCH_WORKER } from './bench-worker';
+import { Journal } from './journal';
+import { Today } from './today';
+
+/** Cases made between two breaths of the screen. */
+const SLICE = 25;
+
+/**
+ * The verdict on every pot, kept as the journal and the days go on. Only pots that something changed
+ * for are worked out again, in a worker.
+ */
+@Injectable({ providedIn: 'root' })
+export class Water {
+  private readonly worker = inject(BENCH_WORKER);
+  private readonly kept = new WeakMap<Batch, Kept>();
+
+  readonly verdicts$ = combineLatest([inject(Journal).state$, inject(Today).today$]).pipe(
+    switchMap(([state, today]) =>
+      state.batches.size === 0 ? of<Verdicts>(new Map()) : from(this.judge(state, today)),
+    ),
+  );
+  readonly verdicts = toSignal<Verdicts, Verdicts>(this.verdicts$, { initialValue: new Map() });
+
+  private async judge(state: State, today: Day): Promise<Verdicts> {
+    const around = surroundings(state, today);
+    const drying = spaceDrying(state);
+    const known = new Map<string, WaterVerdict>();
+    const cases: { readonly batch: Batch; readonly given: WaterCase }[] = [];
+    let made = 0;
+    for (const batch of state.batches.values()) {
+      if (batch.stage === 'done' || batch.stage === 'planned') continue;
+      const kept = this.kept.get(batch);
+      if (kept && around.every((part, i) => part === kept.around[i])) {
+        if (kept.verdict) known.set(batch.id, kept.verdict);
+        continue;
+      }
+      const given = waterCaseOf(state, batch, today, undefined, drying);
+      if (given) cases.push({ batch, given });
+      else this.kept.set(batch, { around, verdict: null });
+      if (++made % SLICE === 0) await breath();
+    }
+    const verdicts = cases.length === 0 ? [] : await this.worker().judge(cases.map((c) => c.given));
+    verdicts.forEach((verdict, i) => {
+      this.kept.set(cases[i]!.batch, { around, verdict });
+      known.set(verdict.id, verdict);
+    });
+    return known;
+  }
+}
+
+interface Kept {
+  readonly around: readonly unknown[];
+  readonly verdict: WaterVerdict | null;
+}
+
+/** Everything beside the batch that its verdict hangs on; folded state is replaced, never changed. */
+function surroundings(state: State, today: Day): readonly unknown[] {
+  // Maps are copied with every entry; what lies in them is not.
+  const inside = [state.air, state.spaces, state.mixes, state.containers, state.components, state.jugs];
+  return [today, state.settings, ...inside.flatMap((map) => [...map.values()])];
+}
+
+const breath = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));
