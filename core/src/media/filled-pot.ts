@@ -6,11 +6,13 @@ import type { Medium } from './mix';
 export interface Correction {
   /** Measured over modelled water after draining. */
   readonly water: number;
+  /** Measured over modelled pores, all of them. */
+  readonly pores: number;
   /** Measured over modelled dry weight. */
   readonly weight: number;
 }
 
-export const AS_MODELLED: Correction = { water: 1, weight: 1 };
+export const AS_MODELLED: Correction = { water: 1, pores: 1, weight: 1 };
 
 /** A container filled with a mix, soaked and left to drain. */
 export interface FilledPot {
@@ -66,7 +68,7 @@ export function fillPot(
     depthMm,
     litres,
     water,
-    air: Math.max(porosity(medium) - water, 0),
+    air: Math.max(porosity(medium, correction) - water, 0),
     footMm: Math.min(medium.fringeMm, depthMm),
     waterMl,
     dryG,
@@ -75,8 +77,8 @@ export function fillPot(
 }
 
 /** All that water can fill: the voids and what the grains take up, share of the volume. */
-export function porosity(medium: Medium): number {
-  return medium.voids + medium.heldWater;
+export function porosity(medium: Medium, { pores }: Correction = AS_MODELLED): number {
+  return Math.min((medium.voids + medium.heldWater) * pores, 1);
 }
 
 /** Mean water after draining between two heights above the base, share of the volume. */
@@ -84,8 +86,8 @@ export function waterBetween(
   medium: Medium,
   fromMm: number,
   toMm: number,
-  { water }: Correction = AS_MODELLED,
+  correction: Correction = AS_MODELLED,
 ): number {
   const modelled = medium.heldWater + medium.voids * meanSaturation(fromMm, toMm, medium.fringeMm);
-  return Math.min(modelled * water, porosity(medium));
+  return Math.min(modelled * correction.water, porosity(medium, correction));
 }

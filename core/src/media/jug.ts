@@ -1,4 +1,4 @@
-import { AS_MODELLED, fillPot, type Correction } from './filled-pot';
+import { AS_MODELLED, fillPot, porosity, type Correction } from './filled-pot';
 import type { Container } from './container';
 import type { Medium } from './mix';
 
@@ -104,12 +104,14 @@ export function correctionBy(medium: Medium, tests: readonly JugTest[]): Correct
     const modelled = fillPot(medium, testPot(test)).water;
     return readJug(test).water / modelled;
   });
+  const pores = tests.map((test) => readJug(test).porosity / porosity(medium));
   const weights = tests.flatMap((test) => {
     const { densityGPerL } = readJug(test);
     return densityGPerL === null ? [] : [densityGPerL / medium.densityGPerL];
   });
   return {
     water: held(average(ratios).mean),
+    pores: held(average(pores).mean),
     weight: weights.length === 0 ? 1 : held(average(weights).mean),
   };
 }

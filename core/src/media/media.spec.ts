@@ -244,7 +244,8 @@ describe('the jug test', () => {
       correction.water,
       1,
     );
-    expect(correctionBy(medium, [])).toEqual({ water: 1, weight: 1 });
+    expect(fillPot(medium, own, correction).air).toBeCloseTo(0.18, 2);
+    expect(correctionBy(medium, [])).toEqual({ water: 1, pores: 1, weight: 1 });
   });
 
   it.each([

@@ -68,7 +68,7 @@ export function columnOf(pot: FilledPot, layering: Layering = USUAL_LAYERING): C
       container.wall === 'clay' ? perimeterAt(container, height(middle[i]!)) * t : 0,
     ),
     drains: container.holes,
-    poolMax: Math.max(0, porosity(medium) * pot.litres * 1e6 - total),
+    poolMax: Math.max(0, porosity(medium, correction) * pot.litres * 1e6 - total),
   };
 }
 

@@ -33,6 +33,41 @@ export const routes: Routes = [
     loadComponent: () => import('./mothers/mother-form').then((m) => m.MotherForm),
   },
   {
+    path: 'mix',
+    title: 'Mix',
+    loadComponent: () => import('./mix/mix-page').then((m) => m.MixPage),
+  },
+  {
+    path: 'mix/amounts',
+    title: 'Amounts',
+    loadComponent: () => import('./mix/amounts-page').then((m) => m.AmountsPage),
+  },
+  {
+    path: 'mix/solve',
+    title: 'Solve for a mix',
+    loadComponent: () => import('./mix/solve-page').then((m) => m.SolvePage),
+  },
+  {
+    path: 'mix/jug',
+    title: 'Jug test',
+    loadComponent: () => import('./mix/jug-page').then((m) => m.JugPage),
+  },
+  {
+    path: 'mix/beside',
+    title: 'Side by side',
+    loadComponent: () => import('./mix/beside-page').then((m) => m.BesidePage),
+  },
+  {
+    path: 'mix/shelf',
+    title: 'Shelf',
+    loadComponent: () => import('./mix/shelf-page').then((m) => m.ShelfPage),
+  },
+  {
+    path: 'mix/pots',
+    title: 'Pots',
+    loadComponent: () => import('./mix/pots-page').then((m) => m.PotsPage),
+  },
+  {
     path: 'bench',
     title: 'Bench',
     loadComponent: () => import('./bench/bench-page').then((m) => m.BenchPage),

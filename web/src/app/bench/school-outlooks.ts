@@ -48,7 +48,11 @@ const TALL = 34;
                 @if (row.id === chosen()) {
                   <span class="mine">in use</span>
                 } @else {
-                  <button class="bare" (click)="choose.emit(row.id)" [attr.aria-label]="'Water by: ' + row.name">
+                  <button
+                    class="bare"
+                    (click)="choose.emit(row.id)"
+                    [attr.aria-label]="'Water by: ' + row.name"
+                  >
                     Use
                   </button>
                 }
@@ -133,6 +137,8 @@ export class SchoolOutlooks {
 /** Water hung under the soil line. */
 function saw(fill: readonly number[]): string {
   const step = WIDTH / Math.max(fill.length - 1, 1);
-  const line = fill.map((f, i) => `L${(i * step).toFixed(1)} ${(1 + Math.min(f, 1.05) * (TALL - 3)).toFixed(1)}`);
+  const line = fill.map(
+    (f, i) => `L${(i * step).toFixed(1)} ${(1 + Math.min(f, 1.05) * (TALL - 3)).toFixed(1)}`,
+  );
   return `M0 1${line.join('')}V1Z`;
 }

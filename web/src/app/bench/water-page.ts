@@ -1,4 +1,12 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, resource, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  input,
+  resource,
+  signal,
+} from '@angular/core';
 import { DecimalPipe } from '@angular/common';
 import { RouterLink } from '@angular/router';
 import {
@@ -105,15 +113,13 @@ export class WaterPage {
     if (!given || !batch) return null;
     const { steps, layers, pace } = courseOf(given, AHEAD_DAYS);
     const first = Math.max(0, given.today - BACK_DAYS);
-    const days = steps.slice(first).map(
-      (s): CourseDay => ({
-        day: addDays(given.from, s.at),
-        fill: s.fill,
-        low: s.low,
-        high: s.high,
-        evaporationMm: given.evaporation[s.at] ?? 0,
-      }),
-    );
+    const days = steps.slice(first).map((s): CourseDay => ({
+      day: addDays(given.from, s.at),
+      fill: s.fill,
+      low: s.low,
+      high: s.high,
+      evaporationMm: given.evaporation[s.at] ?? 0,
+    }));
     const due = this.verdict()?.due;
     const asks = due && days.find((d) => d.day === due.likely);
     const capacityMl = given.column.capacity.reduce((a, b) => a + b, 0) / 1000;
@@ -152,7 +158,9 @@ export class WaterPage {
   protected headline(v: WaterVerdict): string {
     switch (v.kind) {
       case 'closed':
-        return v.opens ? `No water until ${this.words.near(v.opens)}` : 'No water: it does not close here';
+        return v.opens
+          ? `No water until ${this.words.near(v.opens)}`
+          : 'No water: it does not close here';
       case 'hold':
         if (v.poolMl > 0 && v.due === null) return 'No water: the base stands wet';
         return v.due
@@ -202,7 +210,8 @@ export class WaterPage {
   protected async give(how: string, text: string): Promise<void> {
     const batch = this.batch();
     if (!batch || !this.dayGood()) return;
-    const manner: WaterManner = how === 'misted' || how === 'soaked' || how === 'bottom' ? how : 'poured';
+    const manner: WaterManner =
+      how === 'misted' || how === 'soaked' || how === 'bottom' ? how : 'poured';
     const ml = text.trim() === '' ? undefined : numberFrom(text);
     if (ml !== undefined && !(ml > 0 && ml <= 100_000))
       return this.problem.set(
@@ -238,7 +247,9 @@ export class WaterPage {
     const grams = numberFrom(text);
     if (!batch || !this.dayGood()) return;
     if (!(grams > 0))
-      return this.problem.set('What does one pot weigh, in grams? Put it on the scale as it stands.');
+      return this.problem.set(
+        'What does one pot weigh, in grams? Put it on the scale as it stands.',
+      );
     if (grams > 200_000) return this.problem.set('More than 200 kg is no pot. In grams, please.');
     const dry = this.verdict()?.pace.dryWeightG;
     const pot = this.pot();
@@ -266,11 +277,19 @@ export class WaterPage {
     this.put({ waterSchool: school });
   }
 
-  protected setUp(container: string, count: string, mix: string, depth: string, dressed: boolean, jar: boolean): void {
+  protected setUp(
+    container: string,
+    count: string,
+    mix: string,
+    depth: string,
+    dressed: boolean,
+    jar: boolean,
+  ): void {
     const containers = numberFrom(count);
     if (!Number.isInteger(containers) || containers < 1 || containers > 10_000)
       return this.problem.set('How many of them? A whole number of 1 or more.');
-    if (!container || !mix) return this.problem.set('Choose a pot and a mix: the water hangs on both.');
+    if (!container || !mix)
+      return this.problem.set('Choose a pot and a mix: the water hangs on both.');
     const read = readLength(depth, this.words.lengthUnit());
     if (!read.ok) return this.problem.set(read.problem);
     this.put({

@@ -69,7 +69,14 @@ interface Kept {
 /** Everything beside the batch that its verdict hangs on; folded state is replaced, never changed. */
 function surroundings(state: State, today: Day): readonly unknown[] {
   // Maps are copied with every entry; what lies in them is not.
-  const inside = [state.air, state.spaces, state.mixes, state.containers, state.components, state.jugs];
+  const inside = [
+    state.air,
+    state.spaces,
+    state.mixes,
+    state.containers,
+    state.components,
+    state.jugs,
+  ];
   return [today, state.settings, ...inside.flatMap((map) => [...map.values()])];
 }
 

@@ -15,8 +15,6 @@ const WIDTH = 300;
 const AIR = 74;
 const FOOT_ROOM = 30;
 const SIDE = 46;
-/** Trays wider than this are cut off, with a torn edge. */
-const WIDEST_MM = 170;
 const SLICES = 28;
 
 /**
@@ -46,7 +44,12 @@ const SLICES = 28;
             />
           }
           @for (grain of v.grains; track grain.id) {
-            <path class="grain" [attr.d]="grain.d" [attr.fill]="grain.tone" [class.fine]="grain.fine" />
+            <path
+              class="grain"
+              [attr.d]="grain.d"
+              [attr.fill]="grain.tone"
+              [class.fine]="grain.fine"
+            />
           }
           @for (slice of v.slices; track slice.y) {
             <rect
@@ -59,7 +62,13 @@ const SLICES = 28;
             />
           }
           @if (v.pool > 0) {
-            <rect class="pool" x="0" [attr.width]="v.width" [attr.y]="v.base - v.pool" [attr.height]="v.pool" />
+            <rect
+              class="pool"
+              x="0"
+              [attr.width]="v.width"
+              [attr.y]="v.base - v.pool"
+              [attr.height]="v.pool"
+            />
           }
         </g>
         <path [attr.class]="'wall ' + wall()" [attr.d]="v.wall" />
@@ -72,7 +81,12 @@ const SLICES = 28;
         @if (v.foot !== null) {
           <path class="foot" [attr.d]="'M' + v.inLeft + ' ' + v.foot + 'H' + (v.width - 2)" />
         }
-        <path class="soil" [attr.d]="'M0 ' + v.soil + 'H' + v.outLeft + 'M' + v.outRight + ' ' + v.soil + 'H' + v.width" />
+        <path
+          class="soil"
+          [attr.d]="
+            'M0 ' + v.soil + 'H' + v.outLeft + 'M' + v.outRight + ' ' + v.soil + 'H' + v.width
+          "
+        />
         @for (tick of v.ticks; track tick.cm) {
           <path class="tick" [attr.d]="'M2 ' + tick.y + 'h' + (tick.cm % 5 === 0 ? 9 : 5)" />
           @if (tick.cm % 5 === 0 && tick.cm > 0) {
@@ -94,7 +108,9 @@ const SLICES = 28;
         />
       }
       @if (v.foot !== null) {
-        <span class="label" [style.top.%]="(v.foot / v.height) * 100">wet foot {{ words.length(footMm()) }}</span>
+        <span class="label" [style.top.%]="(v.foot / v.height) * 100"
+          >wet foot {{ words.length(footMm()) }}</span
+        >
       }
     }
   `,
@@ -211,6 +227,8 @@ export class PotSection {
   readonly poolMl = input(0);
   /** A short one for rows of several pots. */
   readonly scaleMm = input<number>();
+  /** Trays wider than this are cut off, with a torn edge. */
+  readonly widestMm = input(170);
 
   protected readonly id = `pot-${++count}`;
   protected readonly mark = { ...FRESH, closure: 1 };
@@ -219,10 +237,13 @@ export class PotSection {
 
   protected readonly view = computed(() => {
     const { container, depthMm, footMm, medium, correction } = this.pot();
-    const shown = Math.min(container.topMm, WIDEST_MM);
+    const shown = Math.min(container.topMm, this.widestMm());
     const lost = container.topMm - shown;
     const tallest = Math.max(container.heightMm, 60);
-    const scale = Math.min((WIDTH - 2 * SIDE) / Math.max(shown, this.scaleMm() ?? 0), 210 / Math.max(tallest, this.scaleMm() ?? 0));
+    const scale = Math.min(
+      (WIDTH - 2 * SIDE) / Math.max(shown, this.scaleMm() ?? 0),
+      210 / Math.max(tallest, this.scaleMm() ?? 0),
+    );
     const middle = WIDTH / 2;
     const air = this.piece() ? AIR : 22;
     const rim = air;
@@ -235,9 +256,12 @@ export class PotSection {
     };
     const left = (y: number): number => middle - half(y);
     const right = (y: number): number => middle + half(y);
-    const wall = `M${left(rim)} ${rim}L${left(base)} ${base}H${right(base)}L${right(rim)} ${rim}`;
+    const wall =
+      lost > 0
+        ? `M${left(base)} ${base}H${right(base)}`
+        : `M${left(rim)} ${rim}L${left(base)} ${base}H${right(base)}L${right(rim)} ${rim}`;
     const bed = `M${left(soil)} ${soil}L${left(base)} ${base}H${right(base)}L${right(soil)} ${soil}Z`;
-    const most = porosity(medium);
+    const most = porosity(medium, correction);
     const slices = Array.from({ length: SLICES }, (_, i) => {
       const from = (i / SLICES) * depthMm;
       const to = ((i + 1) / SLICES) * depthMm;
@@ -250,9 +274,7 @@ export class PotSection {
     });
     const holes = container.holes ? [-0.5, 0, 0.5].map((x) => middle + x * half(base)) : [];
     const torn =
-      lost > 0
-        ? [left(soil) + 1, right(soil) - 1].map((x) => zigzag(x, soil - 6, base + 5))
-        : [];
+      lost > 0 ? [left(soil) + 1, right(soil) - 1].map((x) => zigzag(x, soil - 6, base + 5)) : [];
     const stemMm = this.stemMm();
     return {
       width: WIDTH,

@@ -39,7 +39,14 @@ const HEIGHT = SOIL + DEPTH + 30;
     @if (view(); as v) {
       <svg [attr.viewBox]="'0 0 ' + width + ' ' + height" role="img" [attr.aria-label]="says()">
         @for (bar of v.bars; track bar.x) {
-          <rect class="air" [attr.x]="bar.x" [attr.y]="soil - bar.tall - 3" [attr.width]="v.step * 0.72" [attr.height]="bar.tall" [class.ahead]="bar.ahead" />
+          <rect
+            class="air"
+            [attr.x]="bar.x"
+            [attr.y]="soil - bar.tall - 3"
+            [attr.width]="v.step * 0.72"
+            [attr.height]="bar.tall"
+            [class.ahead]="bar.ahead"
+          />
         }
         <path class="room" [attr.d]="v.room" />
         <path class="fan" [attr.d]="v.fan" />
@@ -62,18 +69,26 @@ const HEIGHT = SOIL + DEPTH + 30;
                 <path class="felt" d="M0 5v-12" />
               }
               @default {
-                <path class="drop" [class.mist]="mark.kind === 'misted'" d="M0 -9c3.500 5 5 7 5 9.500a5 5 0 0 1 -10 0c0 -2.500 1.500 -4.500 5 -9.500z" />
+                <path
+                  class="drop"
+                  [class.mist]="mark.kind === 'misted'"
+                  d="M0 -9c3.500 5 5 7 5 9.500a5 5 0 0 1 -10 0c0 -2.500 1.500 -4.500 5 -9.500z"
+                />
               }
             }
           </g>
         }
         @for (tick of v.ticks; track tick.x) {
-          <text class="day" [attr.x]="tick.x" [attr.y]="height - 8" text-anchor="middle">{{ tick.says }}</text>
+          <text class="day" [attr.x]="tick.x" [attr.y]="height - 8" text-anchor="middle">
+            {{ tick.says }}
+          </text>
         }
         <text class="end" [attr.x]="v.plotRight + 8" [attr.y]="soil + 12">empty</text>
         <text class="end" [attr.x]="v.plotRight + 8" [attr.y]="soil + 150">full, drained</text>
         <text class="end" [attr.x]="v.plotRight + 8" [attr.y]="soil - 22">air took</text>
-        <text class="end quiet" [attr.x]="v.plotRight + 8" [attr.y]="soil - 7">{{ v.most }} mm/day</text>
+        <text class="end quiet" [attr.x]="v.plotRight + 8" [attr.y]="soil - 7">
+          {{ v.most }} mm/day
+        </text>
       </svg>
     }
   `,
@@ -191,9 +206,7 @@ export class WaterCourse {
     const line = (list: readonly CourseDay[], of: (d: CourseDay) => number): string =>
       list.map((d, i) => `${i === 0 ? 'M' : 'L'}${n(x(d.day))} ${n(y(of(d)))}`).join('');
     const area = (list: readonly CourseDay[]): string =>
-      list.length === 0
-        ? ''
-        : `${line(list, (d) => d.fill)}V${SOIL}H${n(x(list[0]!.day))}Z`;
+      list.length === 0 ? '' : `${line(list, (d) => d.fill)}V${SOIL}H${n(x(list[0]!.day))}Z`;
     const fan =
       ahead.length < 2
         ? ''

@@ -38,9 +38,7 @@ export class RoundPage {
 
   private readonly verdicts = inject(Water).verdicts;
 
-  protected readonly round = computed(() =>
-    roundOn(this.state(), this.today(), this.verdicts()),
-  );
+  protected readonly round = computed(() => roundOn(this.state(), this.today(), this.verdicts()));
   protected readonly summary = computed(() => {
     const { leave, look, do: todo } = this.round();
     return `${leave.length} to leave alone, ${look.length} to look at, ${todo.length} to do`;

@@ -2,6 +2,7 @@ import {
   mdiCalendarCheckOutline,
   mdiChartBellCurveCumulative,
   mdiContentCut,
+  mdiLayersOutline,
   mdiLibraryOutline,
   mdiSproutOutline,
   mdiTrayFull,
@@ -19,6 +20,7 @@ export const ABOVE: readonly Place[] = [
   { path: '/round', name: 'Round', icon: mdiCalendarCheckOutline },
   { path: '/plan', name: 'Plan', icon: mdiContentCut },
   { path: '/mothers', name: 'Mothers', icon: mdiSproutOutline },
+  { path: '/mix', name: 'Mix', icon: mdiLayersOutline },
   { path: '/bench', name: 'Bench', icon: mdiTrayFull },
 ];
 

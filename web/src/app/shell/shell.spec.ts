@@ -9,7 +9,7 @@ describe('the shell', () => {
   it('has what is done above the soil line and what lies beneath below', async () => {
     const page = await mount(Shell, {}, [], [worker]);
     const side = (s: string) => page.all(`.${s} a`).map((a) => a.textContent.trim());
-    expect(side('above')).toEqual(['Round', 'Plan', 'Mothers', 'Bench']);
+    expect(side('above')).toEqual(['Round', 'Plan', 'Mothers', 'Mix', 'Bench']);
     expect(side('below')).toEqual(['Ledger', 'Library', 'Store room']);
   });
 

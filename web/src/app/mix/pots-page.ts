@@ -1,0 +1,393 @@
+import { DecimalPipe } from '@angular/common';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import {
+  CONTAINER_SHAPES,
+  containerProblems,
+  filledLitres,
+  lengthIn,
+  readLength,
+  USUAL_CONTAINERS,
+  WALLS,
+  type Container,
+  type ContainerField,
+  type ContainerShape,
+  type Wall,
+} from '@hypogeon/core';
+import { Deeds } from '../data/deeds';
+import { freshId } from '../data/fresh-id';
+import { Journal } from '../data/journal';
+import { Words } from '../data/words';
+import { Field, FieldControl } from '../ui/field';
+import { numberFrom } from '../ui/number';
+import { MixDesk } from './mix-desk';
+import { MixTabs } from './mix-tabs';
+
+const SHAPE_WORD: Readonly<Record<ContainerShape, string>> = {
+  round: 'round',
+  square: 'square',
+  tray: 'tray',
+  cells: 'cell pack',
+};
+const WALL_WORD: Readonly<Record<Wall, string>> = {
+  plastic: 'plastic',
+  glazed: 'glazed',
+  clay: 'unglazed clay',
+  glass: 'glass',
+};
+
+interface PotForm {
+  readonly id: string;
+  readonly name: string;
+  readonly shape: ContainerShape;
+  readonly wall: Wall;
+  readonly holes: boolean;
+  readonly top: string;
+  readonly bottom: string;
+  readonly breadth: string;
+  readonly height: string;
+  readonly freeboard: string;
+  readonly cells: string;
+  readonly empty: string;
+}
+
+/** Pots, trays and cell packs: inner measures, walls and holes. */
+@Component({
+  selector: 'hy-pots-page',
+  imports: [DecimalPipe, Field, FieldControl, MixTabs],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="page-head">
+      <h1>Pots</h1>
+      <button class="plain push" (click)="edit(null)">Add a pot</button>
+    </div>
+    <hy-mix-tabs />
+    @if (form(); as f) {
+      <form class="panel" novalidate (submit)="$event.preventDefault(); save()">
+        <h2>{{ f.id ? f.name : 'A pot of your own' }}</h2>
+        <hy-field label="Name" [problem]="show(f.name.trim() ? '' : 'What do you call it?')">
+          <input
+            hyControl
+            type="text"
+            maxlength="120"
+            [value]="f.name"
+            (input)="type({ name: name.value })"
+            #name
+          />
+        </hy-field>
+        <hy-field label="Shape">
+          <select hyControl (change)="setShape(shape.value)" #shape>
+            @for (s of shapes; track s) {
+              <option [value]="s" [selected]="s === f.shape">{{ shapeWord[s] }}</option>
+            }
+          </select>
+        </hy-field>
+        <hy-field label="Wall">
+          <select hyControl (change)="setWall(wall.value)" #wall>
+            @for (w of walls; track w) {
+              <option [value]="w" [selected]="w === f.wall">{{ wallWord[w] }}</option>
+            }
+          </select>
+        </hy-field>
+        <hy-field
+          label="{{ topWord() }}, {{ words.lengthUnit() }}"
+          [problem]="show(problems().topMm ?? '')"
+        >
+          <input hyControl type="text" [value]="f.top" (input)="type({ top: top.value })" #top />
+        </hy-field>
+        <hy-field label="The same at the base" [problem]="show(problems().bottomMm ?? '')">
+          <input
+            hyControl
+            type="text"
+            [value]="f.bottom"
+            (input)="type({ bottom: bottom.value })"
+            #bottom
+          />
+        </hy-field>
+        @if (f.shape === 'tray') {
+          <hy-field label="Breadth at the rim" [problem]="show(problems().breadthMm ?? '')">
+            <input
+              hyControl
+              type="text"
+              [value]="f.breadth"
+              (input)="type({ breadth: breadth.value })"
+              #breadth
+            />
+          </hy-field>
+        }
+        @if (f.shape === 'cells') {
+          <hy-field label="Cells" [problem]="show(problems().cells ?? '')">
+            <input
+              hyControl
+              type="number"
+              min="1"
+              [value]="f.cells"
+              (input)="type({ cells: cells.value })"
+              #cells
+            />
+          </hy-field>
+        }
+        <hy-field label="Height inside" [problem]="show(problems().heightMm ?? '')">
+          <input
+            hyControl
+            type="text"
+            [value]="f.height"
+            (input)="type({ height: height.value })"
+            #height
+          />
+        </hy-field>
+        <hy-field
+          label="Medium below the rim"
+          hint="10 to 15 mm, so that water has room."
+          [problem]="show(problems().freeboardMm ?? '')"
+        >
+          <input
+            hyControl
+            type="text"
+            [value]="f.freeboard"
+            (input)="type({ freeboard: free.value })"
+            #free
+          />
+        </hy-field>
+        <hy-field
+          label="Empty weight, g (optional)"
+          hint="Makes weighings tell more."
+          [problem]="show(emptyProblem())"
+        >
+          <input
+            hyControl
+            type="text"
+            inputmode="decimal"
+            [value]="f.empty"
+            (input)="type({ empty: empty.value })"
+            #empty
+          />
+        </hy-field>
+        <label class="tick"
+          ><input
+            type="checkbox"
+            [checked]="f.holes"
+            (change)="type({ holes: holes.checked })"
+            #holes
+          />
+          Drain holes</label
+        >
+        @if (!f.holes) {
+          <p class="warn small">
+            Without holes water pools at the base and drowns roots: measure every drink.
+          </p>
+        }
+        <div class="row">
+          <button class="act" type="submit">Keep it</button>
+          <button class="bare" type="button" (click)="form.set(null)">Leave it</button>
+        </div>
+      </form>
+    }
+    <div class="scroll" tabindex="0" role="region" aria-label="Pots, trays and cell packs">
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">Container</th>
+            <th scope="col">Wall</th>
+            <th scope="col">Inside, rim to base, deep</th>
+            <th scope="col" class="number">Filled</th>
+            <th scope="col" class="number">In use</th>
+            <th scope="col"><span class="unseen">Change</span></th>
+          </tr>
+        </thead>
+        <tbody>
+          @for (r of rows(); track r.c.id) {
+            <tr>
+              <th scope="row">{{ r.c.name }}</th>
+              <td>{{ wallWord[r.c.wall] }}{{ r.c.holes ? '' : ', no hole' }}</td>
+              <td>{{ r.size }}</td>
+              <td class="number">
+                {{
+                  r.litres < 0.1
+                    ? (r.litres * 1000 | number: '1.0-0') + ' mL'
+                    : (r.litres | number: '1.2-2') + ' L'
+                }}
+              </td>
+              <td class="number">{{ r.used || '' }}</td>
+              <td>
+                <button class="bare" (click)="edit(r.c)" [attr.aria-label]="'Change ' + r.c.name">
+                  Change
+                </button>
+              </td>
+            </tr>
+          }
+        </tbody>
+      </table>
+    </div>
+  `,
+  styles: `
+    .panel {
+      display: grid;
+      grid-template-columns: repeat(auto-fill, minmax(13rem, 1fr));
+      gap: 1rem;
+      padding: 1rem 0 1.6rem;
+      margin-bottom: 1rem;
+      border-bottom: 2px solid var(--ink);
+    }
+    .panel h2,
+    .row,
+    .warn {
+      grid-column: 1 / -1;
+    }
+    .row {
+      display: flex;
+      gap: 0.6rem;
+    }
+    .warn {
+      font-weight: 600;
+    }
+    th[scope='row'] {
+      font-weight: 600;
+    }
+  `,
+})
+export class PotsPage {
+  private readonly journal = inject(Journal);
+  private readonly deeds = inject(Deeds);
+  private readonly desk = inject(MixDesk);
+  protected readonly words = inject(Words);
+  protected readonly shapes = CONTAINER_SHAPES;
+  protected readonly walls = WALLS;
+  protected readonly shapeWord = SHAPE_WORD;
+  protected readonly wallWord = WALL_WORD;
+
+  protected readonly rows = computed(() => {
+    const used = new Map<string, number>();
+    for (const b of this.journal.state().batches.values())
+      if (b.container !== undefined && b.stage !== 'done')
+        used.set(b.container, (used.get(b.container) ?? 0) + (b.containers ?? 1));
+    const length = (mm: number): string => this.words.length(mm);
+    return this.desk.containers().map((c) => ({
+      c,
+      litres: filledLitres(c),
+      used: used.get(c.id) ?? 0,
+      size:
+        c.shape === 'tray'
+          ? `${length(c.topMm)} × ${length(c.breadthMm ?? c.topMm)}, ${length(c.heightMm)}`
+          : `${c.shape === 'cells' ? `${c.cells} × ` : ''}${length(c.topMm)} to ${length(c.bottomMm)}, ${length(c.heightMm)}`,
+    }));
+  });
+
+  protected readonly form = signal<PotForm | null>(null);
+  protected readonly tried = signal(false);
+  protected readonly topWord = computed(() => {
+    switch (this.form()?.shape) {
+      case 'round':
+        return 'Width at the rim';
+      case 'tray':
+        return 'Length at the rim';
+      default:
+        return 'Side at the rim';
+    }
+  });
+  private readonly measured = computed(() => {
+    const f = this.form();
+    return f && this.container(f);
+  });
+  protected readonly problems = computed((): Partial<Record<ContainerField, string>> => {
+    const c = this.measured();
+    return c ? containerProblems(c) : {};
+  });
+  protected readonly emptyProblem = computed(() => {
+    const text = this.form()?.empty ?? '';
+    return text.trim() === '' || numberFrom(text) > 0
+      ? ''
+      : 'Grams, more than 0; or leave it empty.';
+  });
+
+  protected edit(c: Container | null): void {
+    this.tried.set(false);
+    const text = (mm: number | undefined): string =>
+      mm === undefined ? '' : String(+lengthIn(mm, this.words.lengthUnit()).toFixed(2));
+    const own = c ? this.journal.state().containers.get(c.id) : undefined;
+    this.form.set({
+      id: c?.id ?? '',
+      name: c?.name ?? '',
+      shape: c?.shape ?? 'round',
+      wall: c?.wall ?? 'plastic',
+      holes: c?.holes ?? true,
+      top: text(c?.topMm),
+      bottom: text(c?.bottomMm),
+      breadth: text(c?.breadthMm),
+      height: text(c?.heightMm),
+      freeboard: text(c?.freeboardMm ?? 10),
+      cells: String(c?.cells ?? 24),
+      empty: own?.emptyG === undefined ? '' : String(own.emptyG),
+    });
+  }
+
+  protected type(fields: Partial<PotForm>): void {
+    this.form.update((f) => f && { ...f, ...fields });
+  }
+
+  protected setShape(value: string): void {
+    this.type({ shape: CONTAINER_SHAPES.find((s) => s === value) ?? 'round' });
+  }
+
+  protected setWall(value: string): void {
+    this.type({ wall: WALLS.find((w) => w === value) ?? 'plastic' });
+  }
+
+  protected show(problem: string): string {
+    return this.tried() ? problem : '';
+  }
+
+  protected async save(): Promise<void> {
+    const f = this.form();
+    const c = this.measured();
+    if (!f || !c) return;
+    this.tried.set(true);
+    if (!f.name.trim() || this.emptyProblem() || Object.keys(this.problems()).length > 0) {
+      setTimeout(() => document.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus());
+      return;
+    }
+    const { topMm, bottomMm, heightMm, freeboardMm } = c;
+    this.form.set(null);
+    await this.deeds.record(
+      {
+        kind: 'put',
+        record: 'container',
+        key: f.id || freshId(),
+        fields: {
+          name: f.name.trim(),
+          shape: f.shape,
+          wall: f.wall,
+          holes: f.holes,
+          topMm,
+          bottomMm,
+          heightMm,
+          freeboardMm,
+          breadthMm: f.shape === 'tray' ? c.breadthMm! : null,
+          cells: f.shape === 'cells' ? c.cells! : null,
+          emptyG: f.empty.trim() === '' ? null : numberFrom(f.empty),
+        },
+      },
+      USUAL_CONTAINERS.some((u) => u.id === f.id)
+        ? `${f.name.trim()} changed for this bench`
+        : `${f.name.trim()} kept`,
+    );
+  }
+
+  private container(f: PotForm): Omit<Container, 'id' | 'name'> {
+    const mm = (text: string): number => {
+      if (numberFrom(text) === 0) return 0;
+      const read = readLength(text, this.words.lengthUnit());
+      return read.ok ? read.mm : NaN;
+    };
+    return {
+      shape: f.shape,
+      wall: f.wall,
+      holes: f.holes,
+      topMm: mm(f.top),
+      bottomMm: mm(f.bottom),
+      breadthMm: f.shape === 'tray' ? mm(f.breadth) : undefined,
+      heightMm: mm(f.height),
+      freeboardMm: mm(f.freeboard),
+      cells: f.shape === 'cells' ? numberFrom(f.cells) : undefined,
+    };
+  }
+}

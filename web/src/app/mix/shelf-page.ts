@@ -1,0 +1,347 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import {
+  COMPONENT_FIGURES,
+  componentProblems,
+  evidenceText,
+  SHELF,
+  type Component as MixComponent,
+  type ComponentFields,
+  type ComponentFigure,
+} from '@hypogeon/core';
+import { Deeds } from '../data/deeds';
+import { freshId } from '../data/fresh-id';
+import { Journal } from '../data/journal';
+import { toneOf } from '../marks/grains';
+import { Field, FieldControl } from '../ui/field';
+import { numberFrom } from '../ui/number';
+import { MixDesk } from './mix-desk';
+import { MixTabs } from './mix-tabs';
+
+const FIGURE: Readonly<Record<ComponentFigure, { readonly name: string; readonly hint: string }>> =
+  {
+    grainMm: { name: 'Grain, mm', hint: 'Typical size; the finer half counts.' },
+    densityGPerL: { name: 'A litre weighs, g', hint: 'Loose and dry: fill a jug and weigh it.' },
+    packing: {
+      name: 'Grains fill, % of a heap',
+      hint: 'About 58 for broken stone, 30 for peat and coir.',
+    },
+    heldWater: { name: 'Water inside the grains, %', hint: 'Of their own volume, after draining.' },
+    diffusivity: { name: 'Water moves, cm²/d', hint: 'About 2 in grit, 5 in peat or coir.' },
+  };
+const PERCENT: readonly ComponentFigure[] = ['packing', 'heldWater'];
+
+interface ShelfForm {
+  /** Empty for a new one. */
+  readonly id: string;
+  readonly shipped: boolean;
+  readonly name: string;
+  readonly kind: 'mineral' | 'organic';
+  readonly feeds: boolean;
+  readonly figures: Readonly<Record<ComponentFigure, string>>;
+  readonly stock: string;
+  readonly price: string;
+}
+
+/** The components: figures with what they rest on, stock and price; own ones, and re-measured ones. */
+@Component({
+  selector: 'hy-shelf-page',
+  imports: [Field, FieldControl, MixTabs],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="page-head">
+      <h1>Shelf</h1>
+      <p class="quiet">{{ rows().length }} components</p>
+      <button class="plain push" (click)="edit(null)">Add your own</button>
+    </div>
+    <hy-mix-tabs />
+    @if (form(); as f) {
+      <form class="panel" novalidate (submit)="$event.preventDefault(); save()">
+        <h2>{{ f.id ? f.name : 'A component of your own' }}</h2>
+        @if (!f.shipped) {
+          <hy-field label="Name" [problem]="show(problems().name)">
+            <input
+              hyControl
+              type="text"
+              maxlength="120"
+              [value]="f.name"
+              (input)="type({ name: name.value })"
+              #name
+            />
+          </hy-field>
+          <hy-field label="Kind">
+            <select
+              hyControl
+              (change)="type({ kind: kind.value === 'organic' ? 'organic' : 'mineral' })"
+              #kind
+            >
+              <option value="mineral" [selected]="f.kind === 'mineral'">mineral</option>
+              <option value="organic" [selected]="f.kind === 'organic'">organic</option>
+            </select>
+          </hy-field>
+          <label class="tick"
+            ><input
+              type="checkbox"
+              [checked]="f.feeds"
+              (change)="type({ feeds: feeds.checked })"
+              #feeds
+            />
+            It feeds</label
+          >
+        }
+        @for (figure of figures; track figure) {
+          <hy-field
+            [label]="figureName[figure].name"
+            [hint]="figureName[figure].hint"
+            [problem]="show(problems().figures[figure] ?? '')"
+          >
+            <input
+              hyControl
+              type="text"
+              inputmode="decimal"
+              [value]="f.figures[figure]"
+              (input)="typeFigure(figure, box.value)"
+              #box
+            />
+          </hy-field>
+        }
+        <hy-field label="In the shed, L (optional)" [problem]="show(problems().stock)">
+          <input
+            hyControl
+            type="text"
+            inputmode="decimal"
+            [value]="f.stock"
+            (input)="type({ stock: stock.value })"
+            #stock
+          />
+        </hy-field>
+        <hy-field
+          label="A litre costs (optional)"
+          hint="In your own money."
+          [problem]="show(problems().price)"
+        >
+          <input
+            hyControl
+            type="text"
+            inputmode="decimal"
+            [value]="f.price"
+            (input)="type({ price: price.value })"
+            #price
+          />
+        </hy-field>
+        <div class="row">
+          <button class="act" type="submit">Keep it</button>
+          <button class="bare" type="button" (click)="form.set(null)">Leave it</button>
+        </div>
+      </form>
+    }
+    <div class="scroll" tabindex="0" role="region" aria-label="Components of mixes">
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">Component</th>
+            <th scope="col" class="number">Grain</th>
+            <th scope="col" class="number">A litre</th>
+            <th scope="col" class="number">Fills</th>
+            <th scope="col" class="number">Holds</th>
+            <th scope="col" class="number">In the shed</th>
+            <th scope="col" class="number">A litre costs</th>
+            <th scope="col">Rests on</th>
+            <th scope="col"><span class="unseen">Change</span></th>
+          </tr>
+        </thead>
+        <tbody>
+          @for (r of rows(); track r.id) {
+            <tr>
+              <th scope="row">
+                <i class="chip" [style.background]="r.tone"></i>{{ r.name }}
+                <span class="quiet small block">{{ r.says }}</span>
+              </th>
+              <td class="number">{{ r.grain }} mm</td>
+              <td class="number">{{ r.weight }} g</td>
+              <td class="number">{{ r.packing }} %</td>
+              <td class="number">{{ r.water }} %</td>
+              <td class="number">{{ r.stock }}</td>
+              <td class="number">{{ r.price }}</td>
+              <td class="small quiet">{{ r.evidence }}</td>
+              <td>
+                <button
+                  class="bare"
+                  (click)="edit(r.component)"
+                  [attr.aria-label]="'Change ' + r.name"
+                >
+                  Change
+                </button>
+              </td>
+            </tr>
+          }
+        </tbody>
+      </table>
+    </div>
+    <p class="small quiet">
+      Fills: share of a heap that grains take up (working assumption). Holds: water inside the
+      grains after draining. How water moves follows Ritchie 1972. Bags differ: weigh a litre of
+      yours, and let a jug test judge the mix.
+    </p>
+  `,
+  styles: `
+    .panel {
+      display: grid;
+      grid-template-columns: repeat(auto-fill, minmax(13rem, 1fr));
+      gap: 1rem;
+      padding: 1rem 0 1.6rem;
+      margin-bottom: 1rem;
+      border-bottom: 2px solid var(--ink);
+    }
+    .panel h2,
+    .row {
+      grid-column: 1 / -1;
+    }
+    .row {
+      display: flex;
+      gap: 0.6rem;
+    }
+    .chip {
+      display: inline-block;
+      width: 13px;
+      height: 13px;
+      margin-right: 0.45rem;
+      border: 1px solid var(--ink2);
+      border-radius: 50%;
+      vertical-align: -1px;
+    }
+    .block {
+      display: block;
+      font-weight: 400;
+      padding-left: 1.35rem;
+    }
+    th,
+    td {
+      padding-block: 0.35rem;
+    }
+    th[scope='row'] {
+      font-weight: 600;
+      min-width: 12rem;
+    }
+    td.quiet {
+      min-width: 9rem;
+    }
+  `,
+})
+export class ShelfPage {
+  private readonly journal = inject(Journal);
+  private readonly deeds = inject(Deeds);
+  private readonly desk = inject(MixDesk);
+  protected readonly figures = COMPONENT_FIGURES;
+  protected readonly figureName = FIGURE;
+
+  protected readonly rows = computed(() => {
+    const { components } = this.journal.state();
+    return this.desk.components().map((component) => {
+      const { stockL, pricePerL } = components.get(component.id) ?? {};
+      const kinds = [...new Set(Object.values(component.evidence).map(evidenceText))];
+      return {
+        component,
+        id: component.id,
+        name: component.name,
+        tone: toneOf(component.id, component.kind),
+        says: [
+          component.kind,
+          component.feeds ? 'feeds' : '',
+          component.breaksDown ? 'breaks down' : '',
+        ]
+          .filter(Boolean)
+          .join(', '),
+        grain: component.grainMm,
+        weight: Math.round(component.densityGPerL),
+        packing: Math.round(component.packing * 100),
+        water: Math.round(component.heldWater * 100),
+        stock: stockL === undefined ? '' : `${stockL} L`,
+        price: pricePerL === undefined ? '' : pricePerL.toFixed(2),
+        evidence: kinds.includes('measured here') ? 'measured here, in part or whole' : kinds[0]!,
+      };
+    });
+  });
+
+  protected readonly form = signal<ShelfForm | null>(null);
+  protected readonly tried = signal(false);
+  protected readonly problems = computed(() => {
+    const f = this.form();
+    if (!f) return { name: '', stock: '', price: '', figures: {} };
+    const positive = (text: string): boolean => text.trim() === '' || numberFrom(text) >= 0;
+    return {
+      name: f.name.trim() === '' ? 'What is it called?' : '',
+      figures: componentProblems(values(f)),
+      stock: positive(f.stock) ? '' : 'Litres, 0 or more; empty if you do not keep count.',
+      price: positive(f.price) ? '' : 'What a litre costs, 0 or more; empty if you do not know.',
+    };
+  });
+
+  protected edit(component: MixComponent | null): void {
+    this.tried.set(false);
+    const kept = component ? this.journal.state().components.get(component.id) : undefined;
+    const text = (figure: ComponentFigure): string =>
+      component
+        ? String(+(component[figure] * (PERCENT.includes(figure) ? 100 : 1)).toFixed(2))
+        : '';
+    this.form.set({
+      id: component?.id ?? '',
+      shipped: SHELF.some((c) => c.id === component?.id),
+      name: component?.name ?? '',
+      kind: component?.kind ?? 'mineral',
+      feeds: component?.feeds ?? false,
+      figures: Object.fromEntries(
+        COMPONENT_FIGURES.map((f) => [f, text(f)]),
+      ) as ShelfForm['figures'],
+      stock: kept?.stockL === undefined ? '' : String(kept.stockL),
+      price: kept?.pricePerL === undefined ? '' : String(kept.pricePerL),
+    });
+  }
+
+  protected type(fields: Partial<ShelfForm>): void {
+    this.form.update((f) => f && { ...f, ...fields });
+  }
+
+  protected typeFigure(figure: ComponentFigure, text: string): void {
+    this.form.update((f) => f && { ...f, figures: { ...f.figures, [figure]: text } });
+  }
+
+  protected show(problem: string): string {
+    return this.tried() ? problem : '';
+  }
+
+  protected async save(): Promise<void> {
+    const f = this.form();
+    if (!f) return;
+    this.tried.set(true);
+    const p = this.problems();
+    if (p.name || p.stock || p.price || Object.keys(p.figures).length > 0) {
+      setTimeout(() => document.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus());
+      return;
+    }
+    const shipped = SHELF.find((c) => c.id === f.id);
+    const typed = values(f);
+    // Of a shipped one only what differs is the grower's own figure.
+    const figures = Object.fromEntries(
+      COMPONENT_FIGURES.filter((k) => !shipped || Math.abs(typed[k] - shipped[k]) > 1e-6).map(
+        (k) => [k, typed[k]],
+      ),
+    );
+    const fields: ComponentFields = {
+      ...figures,
+      ...(shipped ? {} : { name: f.name.trim(), kind: f.kind, feeds: f.feeds }),
+      stockL: f.stock.trim() === '' ? null : numberFrom(f.stock),
+      pricePerL: f.price.trim() === '' ? null : numberFrom(f.price),
+    };
+    this.form.set(null);
+    await this.deeds.record(
+      { kind: 'put', record: 'component', key: f.id || freshId(), fields },
+      `${f.name.trim()} kept`,
+    );
+  }
+}
+
+function values(f: ShelfForm): Record<ComponentFigure, number> {
+  return Object.fromEntries(
+    COMPONENT_FIGURES.map((k) => [k, numberFrom(f.figures[k]) / (PERCENT.includes(k) ? 100 : 1)]),
+  ) as Record<ComponentFigure, number>;
+}
