@@ -1,16 +1,21 @@
 import compression from 'compression';
 import express, { type Express, type Response } from 'express';
 import { extname, join } from 'node:path';
+import { deviceRoutes, type DevicesOptions } from './devices/routes';
 
 export interface ServerOptions {
   /** The built web app. */
   readonly folder: string;
   /** Whether a browser that has no journal yet opens the demo. */
   readonly demo: boolean;
+  /** Simulated devices, unless told otherwise once every two seconds. */
+  readonly devices?: DevicesOptions;
 }
 
+const REAL_TIME: DevicesOptions = { now: () => Date.now() / 1000, everyMs: 2000 };
+
 /** Serves the built app. It holds nothing of the grower's data: that stays in the browser. */
-export function createApp({ folder, demo }: ServerOptions): Express {
+export function createApp({ folder, demo, devices = REAL_TIME }: ServerOptions): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(compression());
@@ -26,6 +31,7 @@ export function createApp({ folder, demo }: ServerOptions): Express {
   app.get('/start.json', (_request, response) => {
     response.set('Cache-Control', 'no-cache').json({ demo });
   });
+  app.use('/devices', deviceRoutes(devices));
   app.use(express.static(folder, { setHeaders: cacheByName, index: 'index.html' }));
   app.get('/{*path}', (request, response) => {
     if (extname(request.path)) response.status(404).type('text').send('No such file.');

@@ -1,0 +1,78 @@
+import { isDay, dayNumber } from '../days';
+import type { Minute } from '../climate';
+
+/*
+ * Dates as loggers write them, read as the wall clock they were: no time zone, so that the hour that
+ * summer time skips or repeats harms nothing. Date libraries give instants; here none is wanted.
+ */
+export const DATE_ORDERS = ['ymd', 'dmy', 'mdy', 'unix'] as const;
+export type DateOrder = (typeof DATE_ORDERS)[number];
+
+export const DATE_ORDER_WORD: Readonly<Record<DateOrder, string>> = {
+  ymd: 'year, month, day',
+  dmy: 'day, month, year',
+  mdy: 'month, day, year',
+  unix: 'seconds since 1970',
+};
+
+const DATE = /^(\d{1,4})[-/. ](\d{1,2})[-/. ](\d{1,4})(?:[T, ]+(.*))?$/;
+const TIME =
+  /^(\d{1,2})(?:[:.](\d{2}))?(?:[:.]\d{2}(?:[.,]\d+)?)?\s*([ap]\.?m\.?)?\s*(?:Z|UTC|GMT|[+-]\d{2}:?\d{2})?$/i;
+
+/**
+ * A date, with or without a time of day, in a given order.
+ * @param time a second column with the time, where there is one
+ * @returns minutes of the wall clock, or null if it cannot be read so
+ */
+export function readWallTime(text: string, order: DateOrder, time = ''): Minute | null {
+  const trimmed = text.trim();
+  if (order === 'unix') return readUnix(trimmed);
+  const parts = DATE.exec(trimmed);
+  if (!parts) return null;
+  const [first, second, third] = [parts[1]!, parts[2]!, parts[3]!];
+  const [year, month, day] =
+    order === 'ymd'
+      ? [first, second, third]
+      : order === 'dmy'
+        ? [third, second, first]
+        : [third, first, second];
+  const iso = `${fullYear(year)}-${month.padStart(2, '0')}-${day.padStart(2, '0')}`;
+  if (!isDay(iso)) return null;
+  const minutes = readTime((parts[4] ?? '').trim() || time.trim());
+  return minutes === null ? null : dayNumber(iso) * 1440 + minutes;
+}
+
+function fullYear(text: string): string {
+  return text.length <= 2 ? `20${text.padStart(2, '0')}` : text;
+}
+
+/** Seconds or milliseconds since 1970, told apart by their size. */
+function readUnix(text: string): Minute | null {
+  if (!/^\d{9,13}$/.test(text)) return null;
+  const value = Number(text);
+  return Math.floor((value > 1e11 ? value / 1000 : value) / 60);
+}
+
+function readTime(text: string): number | null {
+  if (text === '') return 0;
+  const parts = TIME.exec(text);
+  if (!parts) return null;
+  let hour = Number(parts[1]);
+  const minute = Number(parts[2] ?? 0);
+  const half = parts[3]?.[0]?.toLowerCase();
+  if (half) {
+    if (hour < 1 || hour > 12) return null;
+    hour = (hour % 12) + (half === 'p' ? 12 : 0);
+  }
+  return hour > 24 || minute > 59 ? null : hour * 60 + minute;
+}
+
+/** In which orders all of these can be read; more than one where days and months could be swapped. */
+export function ordersFor(
+  texts: readonly string[],
+  times: readonly string[] = [],
+): readonly DateOrder[] {
+  return DATE_ORDERS.filter((order) =>
+    texts.every((text, i) => readWallTime(text, order, times[i]) !== null),
+  );
+}

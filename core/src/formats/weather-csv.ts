@@ -1,0 +1,272 @@
+import Papa from 'papaparse';
+import {
+  dayOfMinute,
+  isPlausible,
+  SERIES_COLUMNS,
+  type AirSeries,
+  type SeriesColumn,
+} from '../climate';
+import type { Day } from '../days';
+import { DATE_ORDERS, ordersFor, readWallTime, type DateOrder } from './wall-time';
+
+/** A table as it was read, before anyone says what its columns mean. */
+export interface Table {
+  readonly header: readonly string[];
+  readonly rows: readonly (readonly string[])[];
+}
+
+export const WEATHER_UNITS = {
+  tempC: ['°C', '°F'],
+  minC: ['°C', '°F'],
+  maxC: ['°C', '°F'],
+  rh: ['%', '0–1'],
+  windMps: ['m/s', 'km/h', 'mph'],
+  rainMm: ['mm', 'in'],
+  ppfd: ['µmol', 'lux'],
+} as const satisfies Record<SeriesColumn, readonly string[]>;
+
+/** Which column means what. */
+export interface WeatherMapping {
+  readonly date: number;
+  /** A column of its own for the time of day. */
+  readonly time: number | null;
+  readonly order: DateOrder;
+  readonly columns: Readonly<
+    Partial<Record<SeriesColumn, { readonly index: number; readonly unit: string }>>
+  >;
+}
+
+export interface WeatherProblem {
+  /** Line of the file, counted from 1, header included. */
+  readonly line: number;
+  readonly sentence: string;
+}
+
+/** What an import would bring. */
+export interface WeatherRead {
+  readonly series: AirSeries;
+  readonly from: Day | null;
+  readonly to: Day | null;
+  /** Rows that could not be taken, the first few told. */
+  readonly refused: number;
+  readonly problems: readonly WeatherProblem[];
+  /** Rows of a minute that came before: the later one stands. */
+  readonly duplicates: number;
+  /** Values left out because no bench has them. */
+  readonly impossible: number;
+  /** Stretches without a reading, longer than three usual steps. */
+  readonly gaps: readonly { readonly from: Day; readonly to: Day; readonly hours: number }[];
+  /** Usual step between readings, minutes. */
+  readonly stepMinutes: number;
+  /** Humidity is missing altogether and will be filled from the night's low. */
+  readonly withoutHumidity: boolean;
+}
+
+const MOST_PROBLEMS = 12;
+const MOST_GAPS = 20;
+const SAMPLE = 200;
+
+/** Reads delimited text; the delimiter is found by itself. @returns null for an empty file */
+export function readTable(text: string): Table | null {
+  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
+  const [header, ...rows] = data;
+  if (!header || rows.length === 0) return null;
+  return { header: header.map((h) => h.trim()), rows };
+}
+
+const LOOKS_LIKE: Readonly<Record<SeriesColumn, RegExp>> = {
+  minC: /min.*t(emp)?|t(emp)?.*min|^tmin|low/i,
+  maxC: /max.*t(emp)?|t(emp)?.*max|^tmax|high/i,
+  tempC: /temp|°\s*[cf]|^t$|^t[ (_]|celsius|fahrenheit/i,
+  rh: /hum|^r\.?h|rel.*feucht|%\s*rh/i,
+  windMps: /wind(?!.*dir)/i,
+  rainMm: /rain|precip|^prcp/i,
+  ppfd: /light|lux|ppfd|par\b|illum/i,
+};
+
+/** A first guess at what the columns mean, to be put right by the grower. */
+export function guessMapping({ header, rows }: Table): WeatherMapping {
+  const find = (pattern: RegExp, taken: readonly number[] = []): number =>
+    header.findIndex((h, i) => pattern.test(h) && !taken.includes(i));
+  const date = Math.max(0, find(/date|timestamp|^day|datum|zeit|time/i));
+  const time = find(/^time|uhrzeit|hour/i, [date]);
+  const taken = [date, time];
+  const columns: Partial<Record<SeriesColumn, { index: number; unit: string }>> = {};
+  // Extremes before the mean, which would swallow them.
+  for (const column of ['minC', 'maxC', 'tempC', 'rh', 'windMps', 'rainMm', 'ppfd'] as const) {
+    const index = find(LOOKS_LIKE[column], taken);
+    if (index < 0) continue;
+    taken.push(index);
+    columns[column] = { index, unit: guessUnit(column, header[index]!, valuesOf(rows, index)) };
+  }
+  const texts = rows.slice(0, SAMPLE).map((r) => r[date] ?? '');
+  const times = time < 0 ? [] : rows.slice(0, SAMPLE).map((r) => r[time] ?? '');
+  const [order = 'ymd'] = ordersFor(texts, times);
+  return { date, time: time < 0 ? null : time, order, columns };
+}
+
+/** Days and months that could be swapped: the grower is asked. */
+export function possibleOrders(table: Table, { date, time }: WeatherMapping): readonly DateOrder[] {
+  const texts = table.rows.map((r) => r[date] ?? '');
+  const times = time === null ? [] : table.rows.map((r) => r[time] ?? '');
+  const all = ordersFor(texts, times);
+  if (all.length > 0) return all;
+  // A few broken rows must not hide what the rest says.
+  const best = DATE_ORDERS.filter(
+    (order) =>
+      texts.filter((t, i) => readWallTime(t, order, times[i]) !== null).length > 0.5 * texts.length,
+  );
+  return best.length > 0 ? best : DATE_ORDERS;
+}
+
+function valuesOf(rows: Table['rows'], index: number): readonly number[] {
+  return rows
+    .slice(0, SAMPLE)
+    .map((r) => readNumber(r[index] ?? ''))
+    .filter((v) => v !== null);
+}
+
+function guessUnit(column: SeriesColumn, name: string, values: readonly number[]): string {
+  // The upper end without the odd slip of a pen.
+  const sorted = [...values].sort((a, b) => a - b);
+  const most = sorted[Math.floor(0.9 * (sorted.length - 1))] ?? -Infinity;
+  switch (column) {
+    case 'tempC':
+    case 'minC':
+    case 'maxC':
+      return /°?\s*f\b|fahren/i.test(name) || most > 55 ? '°F' : '°C';
+    case 'rh':
+      return most <= 1 ? '0–1' : '%';
+    case 'windMps':
+      return /km/i.test(name) ? 'km/h' : /mph/i.test(name) ? 'mph' : 'm/s';
+    case 'rainMm':
+      return /\bin\b|inch/i.test(name) ? 'in' : 'mm';
+    case 'ppfd':
+      return /lux|lx|illum/i.test(name) || most > 2600 ? 'lux' : 'µmol';
+  }
+}
+
+/** Sunlight: lux in one µmol m⁻² s⁻¹. Source: common conversion for daylight, 54 (from memory). */
+export const LUX_PER_PPFD = 54;
+
+const TO_CORE: Readonly<Record<string, (v: number) => number>> = {
+  '°C': (v) => v,
+  '°F': (v) => ((v - 32) * 5) / 9,
+  '%': (v) => v / 100,
+  '0–1': (v) => v,
+  'm/s': (v) => v,
+  'km/h': (v) => v / 3.6,
+  mph: (v) => v * 0.44704,
+  mm: (v) => v,
+  in: (v) => v * 25.4,
+  µmol: (v) => v,
+  lux: (v) => v / LUX_PER_PPFD,
+};
+
+/** A number with a decimal point or comma; null for anything else, and for the usual signs of nothing. */
+export function readNumber(text: string): number | null {
+  const trimmed = text.trim();
+  if (trimmed === '') return null;
+  const value = Number(trimmed.includes('.') ? trimmed : trimmed.replace(',', '.'));
+  return Number.isFinite(value) && value > -999 ? value : null;
+}
+
+/**
+ * Reads a table as weather. Rows whose date cannot be read are left out and told; values that no bench
+ * can have become gaps.
+ */
+export function readWeather(table: Table, mapping: WeatherMapping): WeatherRead {
+  const used = SERIES_COLUMNS.filter((c) => mapping.columns[c] !== undefined);
+  const problems: WeatherProblem[] = [];
+  let refused = 0;
+  let impossible = 0;
+  const refuse = (row: number, sentence: string): void => {
+    refused++;
+    if (problems.length < MOST_PROBLEMS) problems.push({ line: row + 2, sentence });
+  };
+  const order: number[] = [];
+  const minutes: number[] = [];
+  table.rows.forEach((row, i) => {
+    const date = row[mapping.date] ?? '';
+    const time = mapping.time === null ? '' : (row[mapping.time] ?? '');
+    const minute = readWallTime(date, mapping.order, time);
+    if (minute === null)
+      return refuse(i, `“${`${date} ${time}`.trim()}” is no date of this order.`);
+    if (used.every((c) => readNumber(row[mapping.columns[c]!.index] ?? '') === null))
+      return refuse(i, 'no reading in this row.');
+    minutes[i] = minute;
+    order.push(i);
+  });
+  order.sort((a, b) => minutes[a]! - minutes[b]! || a - b);
+  const kept = order.filter((row, k) => minutes[order[k + 1]!] !== minutes[row]);
+
+  const columns = Object.fromEntries(
+    used.map((column) => {
+      const { index, unit } = mapping.columns[column]!;
+      const convert = TO_CORE[unit]!;
+      const values = kept.map((row) => {
+        const raw = readNumber(table.rows[row]![index] ?? '');
+        if (raw === null) return null;
+        const value = convert(raw);
+        if (isPlausible(column, value)) return Math.round(value * 1e4) / 1e4;
+        impossible++;
+        return null;
+      });
+      return [column, values];
+    }),
+  );
+  const times = kept.map((row) => minutes[row]!);
+  const stepMinutes = usualStep(times);
+  return {
+    series: { minutes: times, columns },
+    from: times.length > 0 ? dayOfMinute(times[0]!) : null,
+    to: times.length > 0 ? dayOfMinute(times.at(-1)!) : null,
+    refused,
+    problems,
+    duplicates: order.length - kept.length,
+    impossible,
+    gaps: gapsIn(times, stepMinutes),
+    stepMinutes,
+    withoutHumidity: !used.includes('rh') || columns.rh!.every((v) => v === null),
+  };
+}
+
+/** Median step. */
+function usualStep(times: readonly number[]): number {
+  if (times.length < 2) return 0;
+  const steps = times.slice(1, 2001).map((t, i) => t - times[i]!);
+  return steps.sort((a, b) => a - b)[Math.floor(steps.length / 2)]!;
+}
+
+function gapsIn(times: readonly number[], step: number): WeatherRead['gaps'] {
+  const gaps: { from: Day; to: Day; hours: number }[] = [];
+  for (let i = 1; i < times.length && gaps.length < MOST_GAPS; i++) {
+    const length = times[i]! - times[i - 1]!;
+    if (length > 3 * step)
+      gaps.push({
+        from: dayOfMinute(times[i - 1]!),
+        to: dayOfMinute(times[i]!),
+        hours: Math.round(length / 60),
+      });
+  }
+  return gaps;
+}
+
+/** A series in pieces that end with a day, so that each day lies in one entry of the journal. */
+export function splitSeries(series: AirSeries, rows = 4500): readonly AirSeries[] {
+  const pieces: AirSeries[] = [];
+  let from = 0;
+  while (from < series.minutes.length) {
+    let to = Math.min(from + rows, series.minutes.length);
+    const day = (i: number): number => Math.floor(series.minutes[i]! / 1440);
+    while (to < series.minutes.length && day(to) === day(to - 1)) to++;
+    pieces.push({
+      minutes: series.minutes.slice(from, to),
+      columns: Object.fromEntries(
+        Object.entries(series.columns).map(([name, values]) => [name, values.slice(from, to)]),
+      ),
+    });
+    from = to;
+  }
+  return pieces;
+}

@@ -1,0 +1,133 @@
+import { Router, type Response } from 'express';
+import { Device, DEVICES, FAULTS, type Fault } from './device';
+
+export interface DevicesOptions {
+  /** Seconds since 1970; handed in so that tests need no waiting. */
+  readonly now: () => number;
+  /** Milliseconds between two events of a stream. */
+  readonly everyMs: number;
+}
+
+const FLOOD_MS = 15;
+const RECORD_STEP = 600;
+const MOST_HOURS = 24 * 60;
+
+/**
+ * Simulated devices for want of real ones, over HTTP and server-sent events, in SenML JSON (RFC 8428).
+ * They know nothing of the grower's journal.
+ */
+export function deviceRoutes({ now, everyMs }: DevicesOptions): Router {
+  const router = Router();
+  const devices = new Map(DEVICES.map((info) => [info.id, new Device(info, now())]));
+
+  router.use((_request, response, next) => {
+    response.set('Cache-Control', 'no-store');
+    next();
+  });
+  router.get('/', (_request, response) => {
+    response.json([...devices.values()].map((d) => ({ ...d.info, fault: d.fault })));
+  });
+  router.param('id', (_request, response, next, id: string) => {
+    if (devices.has(id)) next();
+    else response.status(404).json({ problem: `No device ${id} here.` });
+  });
+  router.get('/:id', (request, response) => {
+    const pack = devices.get(request.params.id)!.sample(now());
+    if (pack) response.type('application/senml+json').json(pack);
+    else response.status(503).json({ problem: 'The device does not answer.' });
+  });
+  router.post('/:id/fault/:fault', (request, response) => {
+    const fault = FAULTS.find((f) => f === request.params.fault);
+    if (!fault) {
+      response.status(400).json({ problem: `One of: ${FAULTS.join(', ')}.` });
+      return;
+    }
+    devices.get(request.params.id)!.fault = fault;
+    response.json({ fault });
+  });
+  /** The last hours again, a reading every ten minutes. */
+  router.get('/:id/recording', (request, response) => {
+    const { info } = devices.get(request.params.id)!;
+    const packs = recorded(info.id, hoursOf(request.query.hours), now());
+    response.type('application/senml+json').json(packs.flat());
+  });
+  router.get('/:id/stream', (request, response) => {
+    const device = devices.get(request.params.id)!;
+    openStream(response);
+    const hours = request.query.replay === undefined ? null : hoursOf(request.query.replay);
+    const stop =
+      hours === null
+        ? live(response, device, now, everyMs)
+        : replay(response, recorded(device.info.id, hours, now()), speedOf(request.query.speed));
+    request.on('close', stop);
+  });
+  return router;
+}
+
+function openStream(response: Response): void {
+  response.set({
+    'Content-Type': 'text/event-stream',
+    // Compression would hold events back until a block is full.
+    'Cache-Control': 'no-store, no-transform',
+    'X-Accel-Buffering': 'no',
+  });
+  response.flushHeaders();
+  response.write('retry: 60000\n\n');
+}
+
+function send(response: Response, pack: readonly object[]): void {
+  response.write(`event: senml\ndata: ${JSON.stringify(pack)}\n\n`);
+}
+
+function live(response: Response, device: Device, now: () => number, everyMs: number): () => void {
+  let timer: ReturnType<typeof setTimeout>;
+  const tick = (): void => {
+    const pack = device.sample(now());
+    if (pack) send(response, pack);
+    const pace: Fault = device.fault;
+    timer = setTimeout(tick, pace === 'flood' ? FLOOD_MS : everyMs);
+  };
+  tick();
+  return () => clearTimeout(timer);
+}
+
+/** @param speed seconds of the recording in one second */
+function replay(
+  response: Response,
+  packs: readonly (readonly object[])[],
+  speed: number,
+): () => void {
+  let i = 0;
+  const everyMs = Math.max(20, (RECORD_STEP / speed) * 1000);
+  const timer = setInterval(() => {
+    const pack = packs[i++];
+    if (pack) return send(response, pack);
+    response.write('event: end\ndata: []\n\n');
+    clearInterval(timer);
+    response.end();
+  }, everyMs);
+  return () => clearInterval(timer);
+}
+
+/** A device that had been there all the time, told from the first hour on. */
+function recorded(id: string, hours: number, now: number): readonly (readonly object[])[] {
+  const info = DEVICES.find((d) => d.id === id)!;
+  const from = Math.floor((now - hours * 3600) / RECORD_STEP) * RECORD_STEP;
+  const device = new Device(info, from);
+  const packs: (readonly object[])[] = [];
+  for (let at = from; at <= now; at += RECORD_STEP) {
+    const pack = device.sample(at);
+    if (pack) packs.push(pack);
+  }
+  return packs;
+}
+
+function hoursOf(value: unknown): number {
+  const hours = Number(value);
+  return Number.isFinite(hours) ? Math.min(Math.max(hours, 1), MOST_HOURS) : 24;
+}
+
+function speedOf(value: unknown): number {
+  const speed = Number(value);
+  return Number.isFinite(speed) && speed > 0 ? Math.min(speed, 36_000) : 3600;
+}
