@@ -235,7 +235,7 @@ export function readWeather(table: Table, mapping: WeatherMapping): WeatherRead 
 function usualStep(times: readonly number[]): number {
   if (times.length < 2) return 0;
   const steps = times.slice(1, 2001).map((t, i) => t - times[i]!);
-  return steps.sort((a, b) => a - b)[Math.floor(steps.length / 2)]!;
+  return steps.sort((a, b) => a - b)[Math.floor((steps.length - 1) / 2)]!;
 }
 
 function gapsIn(times: readonly number[], step: number): WeatherRead['gaps'] {

@@ -13,6 +13,7 @@ import {
   withInMemoryScrolling,
 } from '@angular/router';
 import { routes } from './app.routes';
+import { Devices } from './data/devices';
 import { Journal } from './data/journal';
 import { Theme } from './data/theme';
 import { PageTitle } from './shell/page-title';
@@ -32,7 +33,10 @@ export const appConfig: ApplicationConfig = {
     provideAppInitializer(() => {
       inject(Theme);
       // The shell is drawn while the journal opens; pages wait for it themselves.
-      void inject(Journal).open();
+      const devices = inject(Devices);
+      void inject(Journal)
+        .open()
+        .then(() => devices.open());
     }),
   ],
 };

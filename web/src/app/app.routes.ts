@@ -113,6 +113,16 @@ export const routes: Routes = [
     loadComponent: () => import('./store-room/store-room-page').then((m) => m.StoreRoomPage),
   },
   {
+    path: 'store-room/air/:id',
+    title: 'Air',
+    loadComponent: () => import('./air/air-page').then((m) => m.AirPage),
+  },
+  {
+    path: 'store-room/devices',
+    title: 'Devices',
+    loadComponent: () => import('./air/devices-page').then((m) => m.DevicesPage),
+  },
+  {
     path: '**',
     title: 'Not here',
     loadComponent: () => import('./shell/lost-page').then((m) => m.LostPage),

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
 import {
   airOf,
   fold,
@@ -38,7 +39,7 @@ interface SpaceForm {
 
 @Component({
   selector: 'hy-store-room-page',
-  imports: [Field, FieldControl],
+  imports: [Field, FieldControl, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './store-room-page.html',
   styleUrl: './store-room-page.scss',

@@ -1,0 +1,365 @@
+import { DecimalPipe } from '@angular/common';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { batchCode, batchTitle } from '@hypogeon/core';
+import { Deeds } from '../data/deeds';
+import { Devices, type DeviceInfo, type Live, type Pairing, type Reading } from '../data/devices';
+import { Journal } from '../data/journal';
+import { Words } from '../data/words';
+import { Field, FieldControl } from '../ui/field';
+
+const KIND_WORD = {
+  'thermo-hygrometer': 'temperature and humidity',
+  light: 'light',
+  scale: 'weight of a pot',
+} as const;
+const DOUBT_WORD = {
+  impossible: 'cannot be: left out',
+  jumped: 'jumped: left out until it settles',
+  stuck: 'hangs: the same for long',
+} as const;
+const FAULTS = [
+  ['none', 'works'],
+  ['silent', 'falls silent'],
+  ['stuck', 'hangs'],
+  ['liar', 'lies'],
+  ['flood', 'floods'],
+] as const;
+
+/** Sensors and scales: found, paired with a place or a pot, listened to. */
+@Component({
+  selector: 'hy-devices-page',
+  imports: [DecimalPipe, Field, FieldControl, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="page-head">
+      <div>
+        <p class="quiet small"><a routerLink="/store-room">Store room</a></p>
+        <h1>Devices</h1>
+      </div>
+    </div>
+    <p class="lead">
+      A thermo-hygrometer or light sensor gives a place its air; a scale says when a pot is dry.
+      Those offered here are simulated, for want of real ones: same words (SenML over HTTP), same
+      troubles.
+    </p>
+
+    <section aria-labelledby="paired">
+      <h2 id="paired" class="ruled">Paired</h2>
+      <ul>
+        @for (row of rows(); track row.pairing.id) {
+          <li>
+            <div class="who">
+              <strong>{{ row.pairing.name }}</strong>
+              <span class="quiet small">{{ row.place }}</span>
+              <span [class]="'status ' + row.tone" role="status">{{ row.says }}</span>
+            </div>
+            <div class="values">
+              @for (r of row.readings; track r.name) {
+                <div [class.doubted]="r.doubt" [class.old]="row.live.stale">
+                  <span class="value">{{ r.shown }}</span>
+                  <small>{{ r.word }}</small>
+                </div>
+              } @empty {
+                <span class="quiet">nothing yet</span>
+              }
+              @if (row.live.battery !== null) {
+                <div [class.low]="row.live.battery < 15">
+                  <span class="value">{{ row.live.battery | number: '1.0-0' }} %</span
+                  ><small>battery{{ row.live.battery < 15 ? ', low' : '' }}</small>
+                </div>
+              }
+            </div>
+            <div class="taps">
+              @if (row.pairing.kind === 'scale') {
+                <button class="plain" (click)="keepWeight(row.pairing)">Keep this weight</button>
+              } @else {
+                <button class="plain" (click)="keep(row.pairing)">Keep readings now</button>
+              }
+              @if (row.live.replaying) {
+                <button class="bare" (click)="devices.backToNow(row.pairing.id)">
+                  Back to now
+                </button>
+              } @else {
+                <button class="bare" (click)="devices.replay(row.pairing.id, 48, 7200)">
+                  Replay two days
+                </button>
+              }
+              <button
+                class="bare"
+                (click)="devices.unpair(row.pairing.id)"
+                [attr.aria-label]="'Unpair ' + row.pairing.name"
+              >
+                Unpair
+              </button>
+              <hy-field [label]="'Simulated trouble of ' + row.pairing.name" unseen>
+                <select hyControl (change)="fault(row.pairing, trouble.value)" #trouble>
+                  @for (f of faults; track f[0]) {
+                    <option [value]="f[0]">simulate: {{ f[1] }}</option>
+                  }
+                </select>
+              </hy-field>
+            </div>
+          </li>
+        } @empty {
+          <li class="quiet">None. Pair one below; this browser listens as long as it is open.</li>
+        }
+      </ul>
+    </section>
+
+    <section aria-labelledby="offered">
+      <h2 id="offered" class="ruled">Offered by the server</h2>
+      <p>
+        <button class="plain" (click)="look()" [disabled]="looking()">
+          {{ looking() ? 'Looking …' : 'Look for devices' }}
+        </button>
+      </p>
+      @if (offered(); as list) {
+        <ul>
+          @for (d of list; track d.id) {
+            <li class="offer">
+              <div class="who">
+                <strong>{{ d.name }}</strong><span class="quiet small">{{ kindWord[d.kind] }}</span>
+              </div>
+              <hy-field [label]="d.kind === 'scale' ? 'Carries a pot of' : 'Hangs in'">
+                <select hyControl #where>
+                  @for (p of placesFor(d); track p.id) {
+                    <option [value]="p.id">{{ p.name }}</option>
+                  }
+                </select>
+              </hy-field>
+              <button
+                class="act"
+                [disabled]="placesFor(d).length === 0"
+                (click)="pair(d, where.value)"
+                [attr.aria-label]="'Pair ' + d.name"
+              >
+                Pair
+              </button>
+            </li>
+          }
+        </ul>
+      } @else if (looked()) {
+        <p role="status">
+          No server answers here, so there are no devices. All else works without.
+        </p>
+      }
+    </section>
+  `,
+  styles: `
+    :host {
+      display: grid;
+      gap: 1.6rem;
+      grid-template-columns: minmax(0, 1fr);
+    }
+    .page-head {
+      margin-bottom: -0.8rem;
+    }
+    ul {
+      list-style: none;
+      margin: 0;
+      padding: 0;
+    }
+    li {
+      display: grid;
+      grid-template-columns: minmax(14rem, 1fr) minmax(0, 1.2fr) auto;
+      gap: 0.8rem 1.5rem;
+      align-items: center;
+      padding: 0.9rem 0;
+      border-bottom: 1px solid var(--line);
+    }
+    li.quiet {
+      display: block;
+    }
+    li.offer {
+      grid-template-columns: minmax(12rem, 1fr) minmax(0, 1fr) auto;
+      align-items: end;
+    }
+    .who {
+      display: grid;
+    }
+    .status {
+      font-size: 0.9rem;
+    }
+    .status.good::before {
+      content: '● ';
+      color: var(--living);
+    }
+    .status.bad {
+      font-weight: 650;
+    }
+    .status.bad::before {
+      content: '▲ ';
+      color: var(--do);
+    }
+    .values {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.4rem 1.8rem;
+    }
+    .values div {
+      display: grid;
+    }
+    .value {
+      font: 650 1.4rem/1.15 var(--head-face);
+    }
+    .doubted .value {
+      text-decoration: line-through;
+      text-decoration-thickness: 2px;
+    }
+    .old .value {
+      color: var(--ink2);
+    }
+    .low {
+      font-weight: 650;
+    }
+    small {
+      color: var(--ink2);
+    }
+    .taps {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.3rem;
+      justify-content: flex-end;
+      max-width: 25rem;
+    }
+    @media (max-width: 1000px) {
+      li,
+      li.offer {
+        grid-template-columns: minmax(0, 1fr);
+      }
+      .taps {
+        justify-content: flex-start;
+      }
+    }
+  `,
+})
+export class DevicesPage {
+  private readonly journal = inject(Journal);
+  private readonly deeds = inject(Deeds);
+  protected readonly devices = inject(Devices);
+  protected readonly words = inject(Words);
+  protected readonly kindWord = KIND_WORD;
+  protected readonly faults = FAULTS;
+
+  protected readonly offered = signal<readonly DeviceInfo[] | null>(null);
+  protected readonly looked = signal(false);
+  protected readonly looking = signal(false);
+
+  protected readonly spaces = computed(() =>
+    [...this.journal.state().spaces.values()].map((s) => ({ id: s.id, name: s.name ?? 'Bench' })),
+  );
+  protected readonly pots = computed(() => {
+    const state = this.journal.state();
+    return [...state.batches.values()]
+      .filter((b) => b.container !== undefined && b.stuck && b.stage !== 'done')
+      .map((b) => ({ id: b.id, name: `${batchTitle(state, b)}, ${batchCode(state, b)}` }));
+  });
+
+  protected readonly rows = computed(() =>
+    this.devices.pairings().flatMap((pairing) => {
+      const live = this.devices.live().get(pairing.id);
+      if (!live) return [];
+      return [
+        {
+          pairing,
+          live,
+          place: this.place(pairing),
+          ...this.status(live),
+          readings: live.readings.map((r) => ({ ...r, ...this.shown(r) })),
+        },
+      ];
+    }),
+  );
+
+  protected placesFor({ kind }: DeviceInfo) {
+    return kind === 'scale' ? this.pots() : this.spaces();
+  }
+
+  protected async look(): Promise<void> {
+    this.looking.set(true);
+    this.offered.set(await this.devices.offered());
+    this.looking.set(false);
+    this.looked.set(true);
+  }
+
+  protected async pair(info: DeviceInfo, at: string): Promise<void> {
+    await this.devices.pair(info, at);
+    this.deeds.say(`${info.name} is paired.`);
+  }
+
+  protected async keep({ id }: Pairing): Promise<void> {
+    const saved = await this.devices.keep(id);
+    this.deeds.say(saved ? 'Readings are in the journal. Saved.' : 'Nothing new to keep yet.');
+  }
+
+  protected async keepWeight({ id }: Pairing): Promise<void> {
+    const grams = await this.devices.keepWeight(id);
+    this.deeds.say(
+      grams === null
+        ? 'No weight to keep: it is old, doubted or not there.'
+        : `${grams} g noted. Saved.`,
+    );
+  }
+
+  protected async fault({ id }: Pairing, fault: string): Promise<void> {
+    try {
+      await fetch(`devices/${encodeURIComponent(id)}/fault/${encodeURIComponent(fault)}`, {
+        method: 'POST',
+      });
+    } catch {
+      this.deeds.say('The server does not answer.');
+    }
+  }
+
+  private place({ at, kind }: Pairing): string {
+    const state = this.journal.state();
+    if (kind !== 'scale') return state.spaces.get(at)?.name ?? 'a place of another journal';
+    const batch = state.batches.get(at);
+    return batch ? `a pot of ${batchTitle(state, batch)}` : 'a pot of another journal';
+  }
+
+  private status(live: Live): { readonly says: string; readonly tone: 'good' | 'bad' | 'none' } {
+    if (live.replaying)
+      return {
+        says: live.status === 'ended' ? 'replay is over' : 'replaying two days',
+        tone: 'none',
+      };
+    if (live.status === 'waiting')
+      return { says: `no answer, tried again in ${live.retryIn} s`, tone: 'bad' };
+    if (live.stale) return { says: 'silent: what stands here is old', tone: 'bad' };
+    if (live.refused > 0 && live.readings.length === 0) return { says: live.reason, tone: 'bad' };
+    if (live.dropped > 0) return { says: `floods: ${live.dropped} packs thrown away`, tone: 'bad' };
+    if (live.readings.some((r) => r.doubt))
+      return { says: 'says what cannot be believed', tone: 'bad' };
+    return live.status === 'connecting'
+      ? { says: 'connecting …', tone: 'none' }
+      : {
+          says: live.waiting > 0 ? `live; ${live.waiting} ten-minute means to keep` : 'live',
+          tone: 'good',
+        };
+  }
+
+  private shown({ name, value, unit, doubt }: Reading): {
+    readonly shown: string;
+    readonly word: string;
+  } {
+    const word =
+      { temperature: 'temperature', humidity: 'humidity', illuminance: 'light', weight: 'weight' }[
+        name
+      ] ?? name;
+    const told = doubt ? `${word}, ${DOUBT_WORD[doubt]}` : word;
+    switch (name) {
+      case 'temperature':
+        return { shown: this.words.temperature(value), word: told };
+      case 'humidity':
+        return { shown: `${value.toFixed(0)} %`, word: told };
+      case 'illuminance':
+        return { shown: `${Math.round(value).toLocaleString('en-GB')} lx`, word: told };
+      case 'weight':
+        return { shown: `${value.toFixed(1)} g`, word: told };
+      default:
+        return { shown: `${value} ${unit}`, word: told };
+    }
+  }
+}

@@ -1,0 +1,161 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  input,
+  output,
+  signal,
+} from '@angular/core';
+import { celsiusFrom, temperatureIn, type MonthAir, type MonthlyClimate } from '@hypogeon/core';
+import { Words } from '../data/words';
+import { numberFrom } from '../ui/number';
+
+type Cell = 'min' | 'max' | 'rh';
+type Row = Readonly<Record<Cell, string>>;
+
+const MONTHS = Array.from({ length: 12 }, (_, m) =>
+  new Intl.DateTimeFormat('en-GB', { month: 'long', timeZone: 'UTC' }).format(
+    Date.UTC(2026, m, 15),
+  ),
+);
+
+/** Twelve months of lows, highs and humidity, typed and kept once all of them make sense. */
+@Component({
+  selector: 'hy-monthly-table',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="scroll" tabindex="0" role="region" aria-label="The usual year by month">
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">Month</th>
+            <th scope="col">Mean low, °{{ unit() }}</th>
+            <th scope="col">Mean high, °{{ unit() }}</th>
+            <th scope="col">Humidity, %</th>
+          </tr>
+        </thead>
+        <tbody>
+          @for (row of rows(); track $index; let m = $index) {
+            <tr>
+              <th scope="row">{{ months[m] }}</th>
+              @for (cell of cells; track cell) {
+                <td>
+                  <input
+                    type="text"
+                    inputmode="decimal"
+                    [attr.aria-label]="months[m] + ', ' + word[cell]"
+                    [attr.aria-invalid]="bad(row, cell) ? true : null"
+                    [value]="row[cell]"
+                    (change)="type(m, cell, box.value)"
+                    #box
+                  />
+                </td>
+              }
+            </tr>
+          }
+        </tbody>
+      </table>
+    </div>
+    <p [class]="problem() ? 'problem' : 'small quiet'" [attr.role]="problem() ? 'alert' : null">
+      {{ problem() || status() }}
+    </p>
+  `,
+  styles: `
+    table {
+      max-width: 40rem;
+    }
+    th,
+    td {
+      padding-block: 0.15rem;
+    }
+    tbody th {
+      font-weight: 500;
+    }
+    td input {
+      width: 6rem !important;
+      text-align: right;
+    }
+    .problem {
+      color: var(--do);
+      font-weight: 600;
+    }
+  `,
+})
+export class MonthlyTable {
+  private readonly words = inject(Words);
+  readonly monthly = input.required<readonly MonthAir[] | null>();
+  readonly changed = output<MonthAir[] | null>();
+
+  protected readonly months = MONTHS;
+  protected readonly cells = ['min', 'max', 'rh'] as const;
+  protected readonly word = { min: 'mean low', max: 'mean high', rh: 'humidity' } as const;
+  protected readonly unit = this.words.temperatureUnit;
+
+  private readonly typed = signal<readonly Row[] | null>(null);
+  protected readonly rows = computed<readonly Row[]>(() => this.typed() ?? this.kept());
+
+  protected readonly problem = computed(() => {
+    const rows = this.rows();
+    for (const [m, row] of rows.entries()) {
+      const wrong = this.cells.find((c) => row[c].trim() !== '' && this.bad(row, c));
+      if (wrong === 'rh') return `${MONTHS[m]}: humidity from 1 to 100 %.`;
+      if (wrong)
+        return `${MONTHS[m]}: a low and a high that a place can have, the low not above the high.`;
+    }
+    return '';
+  });
+  protected readonly status = computed(() => {
+    const left = this.rows().filter((r) => this.cells.some((c) => r[c].trim() === '')).length;
+    if (left === 12) return 'Not told.';
+    return left === 0
+      ? 'Whole: in use.'
+      : `${left === 1 ? 'One month' : `${left} months`} still to fill; used once all are there.`;
+  });
+
+  protected bad(row: Row, cell: Cell): boolean {
+    const text = row[cell];
+    if (text.trim() === '') return false;
+    const value = numberFrom(text);
+    if (cell === 'rh') return !(value >= 1 && value <= 100);
+    const celsius = celsiusFrom(value, this.unit());
+    if (!(celsius >= -50 && celsius <= 55)) return true;
+    return (
+      row.min.trim() !== '' && row.max.trim() !== '' && numberFrom(row.min) > numberFrom(row.max)
+    );
+  }
+
+  protected type(month: number, cell: Cell, text: string): void {
+    const rows = this.rows().map((r, m) => (m === month ? { ...r, [cell]: text } : r));
+    this.typed.set(rows);
+    if (this.problem()) return;
+    if (rows.every((r) => this.cells.every((c) => r[c].trim() === ''))) this.changed.emit(null);
+    else if (rows.every((r) => this.cells.every((c) => r[c].trim() !== ''))) {
+      this.changed.emit(rows.map((r, m) => this.month(r, this.monthly()?.[m])));
+      this.typed.set(null);
+    }
+  }
+
+  private month(row: Row, before: MonthAir | undefined): MonthAir {
+    const celsius = (text: string): number =>
+      +celsiusFrom(numberFrom(text), this.unit()).toFixed(2);
+    const { windMps } = before ?? {};
+    return {
+      minC: celsius(row.min),
+      maxC: celsius(row.max),
+      rh: numberFrom(row.rh) / 100,
+      ...(windMps === undefined ? {} : { windMps }),
+    };
+  }
+
+  private kept(): readonly Row[] {
+    const monthly: MonthlyClimate | null = this.monthly();
+    const shown = (c: number): string => String(+temperatureIn(c, this.unit()).toFixed(1));
+    return MONTHS.map((_, m) => {
+      const month = monthly?.[m];
+      return month
+        ? { min: shown(month.minC), max: shown(month.maxC), rh: String(Math.round(month.rh * 100)) }
+        : { min: '', max: '', rh: '' };
+    });
+  }
+}

@@ -1,0 +1,358 @@
+import { DecimalPipe } from '@angular/common';
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import {
+  DATE_ORDER_WORD,
+  minuteText,
+  SERIES_COLUMNS,
+  splitSeries,
+  WEATHER_UNITS,
+  type DateOrder,
+  type SeriesColumn,
+  type WeatherMapping,
+} from '@hypogeon/core';
+import { Deeds } from '../data/deeds';
+import { FILES_WORKER } from '../data/files-worker';
+import { Journal, type Draft } from '../data/journal';
+import { Words } from '../data/words';
+import type { ReadWeatherFile } from '../workers/files.worker';
+import { Field, FieldControl } from '../ui/field';
+
+const COLUMN_WORD: Readonly<Record<SeriesColumn, string>> = {
+  tempC: 'Temperature',
+  rh: 'Humidity',
+  minC: 'Low of the day',
+  maxC: 'High of the day',
+  windMps: 'Wind',
+  rainMm: 'Rain',
+  ppfd: 'Light',
+};
+const MOST_BYTES = 40_000_000;
+
+/** A logger's or weather service's table into the readings of a place: columns told, result shown first. */
+@Component({
+  selector: 'hy-weather-import',
+  imports: [DecimalPipe, Field, FieldControl],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <section aria-labelledby="import">
+      <h2 id="import" class="ruled">Import a table</h2>
+      <p class="quiet">
+        CSV of a logger or a weather service: dates of any kind, °C or °F, with or without humidity.
+      </p>
+      <div class="row">
+        <label class="plain file">
+          Choose a file
+          <input
+            class="unseen"
+            type="file"
+            accept=".csv,.txt,.tsv,text/csv,text/plain"
+            (change)="choose(file)"
+            #file
+          />
+        </label>
+        <button class="bare" (click)="sample()">Try the open Seattle weather table</button>
+      </div>
+      <div aria-live="polite">
+        @if (busy()) {
+          <p class="quiet">Reading {{ name() }} …</p>
+        }
+        @if (problem()) {
+          <p class="problem" role="alert">{{ problem() }}</p>
+        }
+      </div>
+      @if (found(); as f) {
+        <div class="offer">
+          <h3>{{ name() }}: {{ f.rows | number }} rows</h3>
+          <div class="scroll" tabindex="0" role="region" aria-label="First rows of the file">
+            <table>
+              <thead>
+                <tr>
+                  @for (h of f.header; track $index) {
+                    <th scope="col">{{ h }}</th>
+                  }
+                </tr>
+              </thead>
+              <tbody>
+                @for (row of f.sample; track $index) {
+                  <tr>
+                    @for (cell of row; track $index) {
+                      <td>{{ cell }}</td>
+                    }
+                  </tr>
+                }
+              </tbody>
+            </table>
+          </div>
+          <div class="fields">
+            <hy-field label="Date">
+              <select hyControl (change)="map({ date: +date.value })" #date>
+                @for (h of f.header; track $index) {
+                  <option [value]="$index" [selected]="$index === f.mapping.date">{{ h }}</option>
+                }
+              </select>
+            </hy-field>
+            <hy-field label="Time of day">
+              <select
+                hyControl
+                (change)="map({ time: time.value === '' ? null : +time.value })"
+                #time
+              >
+                <option value="" [selected]="f.mapping.time === null">in the date, or none</option>
+                @for (h of f.header; track $index) {
+                  <option [value]="$index" [selected]="$index === f.mapping.time">{{ h }}</option>
+                }
+              </select>
+            </hy-field>
+            <hy-field
+              label="Dates are written"
+              [hint]="f.orders.length > 1 ? 'Day and month could be swapped: please check.' : ''"
+            >
+              <select hyControl (change)="setOrder(order.value)" #order>
+                @for (o of f.orders; track o) {
+                  <option [value]="o" [selected]="o === f.mapping.order">{{ orderWord[o] }}</option>
+                }
+              </select>
+            </hy-field>
+            @for (c of columns; track c) {
+              <div class="column">
+                <hy-field [label]="word[c]">
+                  <select hyControl (change)="setColumn(c, column.value)" #column>
+                    <option value="" [selected]="!f.mapping.columns[c]">not in it</option>
+                    @for (h of f.header; track $index) {
+                      <option [value]="$index" [selected]="$index === f.mapping.columns[c]?.index">
+                        {{ h }}
+                      </option>
+                    }
+                  </select>
+                </hy-field>
+                @if (f.mapping.columns[c]; as m) {
+                  <hy-field [label]="word[c] + ', unit'" unseen>
+                    <select hyControl (change)="setUnit(c, unit.value)" #unit>
+                      @for (u of units[c]; track u) {
+                        <option [value]="u" [selected]="u === m.unit">{{ u }}</option>
+                      }
+                    </select>
+                  </hy-field>
+                }
+              </div>
+            }
+          </div>
+          <p>
+            @if (f.read.from && f.read.to) {
+              <strong>{{ f.read.series.minutes.length | number }} readings</strong> from
+              {{ words.day(f.read.from) }} to {{ words.day(f.read.to) }}, one every
+              {{ step(f.read.stepMinutes) }}.
+            } @else {
+              <strong>Nothing in it can be read so.</strong> Check date and columns above.
+            }
+            {{
+              f.read.duplicates > 0
+                ? (f.read.duplicates | number) + ' of them twice: the later one stands.'
+                : ''
+            }}
+            {{
+              f.read.impossible > 0
+                ? (f.read.impossible | number) + ' values no bench has are left out.'
+                : ''
+            }}
+          </p>
+          @if (f.read.withoutHumidity && f.read.from) {
+            <p>
+              Without humidity: it is filled in from the night’s low (FAO-56, eq. 48) and marked so.
+            </p>
+          }
+          @if (f.read.gaps.length > 0) {
+            <p>
+              Gaps:
+              @for (g of f.read.gaps; track $index) {
+                {{ words.span(g.from, g.to) }} ({{
+                  g.hours < 72 ? g.hours + ' h' : (g.hours / 24 | number: '1.0-0') + ' days'
+                }}){{ $last ? '.' : ', ' }}
+              }
+            </p>
+          }
+          @if (f.read.refused > 0) {
+            <p>
+              <strong>{{ f.read.refused | number }} rows left out.</strong>
+            </p>
+            <ul>
+              @for (p of f.read.problems; track p.line) {
+                <li>Line {{ p.line }}: {{ p.sentence }}</li>
+              }
+            </ul>
+          }
+          <div class="row">
+            <button class="act" [disabled]="f.read.series.minutes.length === 0" (click)="take()">
+              Take these readings
+            </button>
+            <button class="bare" (click)="leave()">Leave it</button>
+          </div>
+        </div>
+      }
+    </section>
+  `,
+  styles: `
+    section,
+    .offer {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr);
+      gap: 0.8rem;
+    }
+    .offer {
+      padding: 1rem 0;
+      border-block: 2px solid var(--ink);
+    }
+    .row {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.75rem;
+    }
+    .file:focus-within {
+      outline: 3px solid var(--water);
+      outline-offset: 2px;
+    }
+    .fields {
+      display: grid;
+      grid-template-columns: repeat(auto-fill, minmax(14rem, 1fr));
+      gap: 0.9rem 1.2rem;
+    }
+    .column {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr) auto;
+      gap: 0.4rem;
+      align-items: end;
+    }
+    td,
+    th {
+      white-space: nowrap;
+      padding-block: 0.25rem;
+    }
+    .problem {
+      color: var(--do);
+      font-weight: 600;
+    }
+    ul {
+      margin: 0;
+    }
+  `,
+})
+export class WeatherImport {
+  private readonly worker = inject(FILES_WORKER);
+  private readonly journal = inject(Journal);
+  private readonly deeds = inject(Deeds);
+  protected readonly words = inject(Words);
+  readonly space = input.required<string>();
+
+  protected readonly columns = SERIES_COLUMNS;
+  protected readonly units = WEATHER_UNITS;
+  protected readonly word = COLUMN_WORD;
+  protected readonly orderWord = DATE_ORDER_WORD;
+
+  protected readonly name = signal('');
+  protected readonly busy = signal(false);
+  protected readonly problem = signal('');
+  private readonly text = signal('');
+  private readonly read = signal<ReadWeatherFile | null>(null);
+  protected readonly found = computed(() => {
+    const read = this.read();
+    return read?.ok ? read : null;
+  });
+
+  protected async choose(input: HTMLInputElement): Promise<void> {
+    const file = input.files?.[0];
+    if (!file) return;
+    this.problem.set('');
+    if (file.size > MOST_BYTES)
+      return this.problem.set(
+        `${file.name} is larger than 40 MB. Split it, or thin it out in the logger’s own program.`,
+      );
+    this.name.set(file.name);
+    const text = await file.text();
+    input.value = '';
+    await this.look(text, null);
+  }
+
+  /** Daily weather of Seattle 2012–2015 from the National Oceanic and Atmospheric Administration. */
+  protected async sample(): Promise<void> {
+    this.problem.set('');
+    this.name.set('seattle-weather.csv');
+    try {
+      const answer = await fetch('samples/seattle-weather.csv');
+      if (!answer.ok) throw new Error('not there');
+      await this.look(await answer.text(), null);
+    } catch {
+      this.problem.set(
+        'The table does not come: is the server there? Choose a file of your own instead.',
+      );
+    }
+  }
+
+  protected map(fields: Partial<WeatherMapping>): void {
+    const found = this.found();
+    if (found) void this.look(this.text(), { ...found.mapping, ...fields });
+  }
+
+  protected setOrder(value: string): void {
+    const order = this.found()?.orders.find((o): o is DateOrder => o === value);
+    if (order) this.map({ order });
+  }
+
+  protected setColumn(column: SeriesColumn, value: string): void {
+    const found = this.found();
+    if (!found) return;
+    const { [column]: before, ...rest } = found.mapping.columns;
+    const unit = before?.unit ?? WEATHER_UNITS[column][0];
+    this.map({ columns: value === '' ? rest : { ...rest, [column]: { index: +value, unit } } });
+  }
+
+  protected setUnit(column: SeriesColumn, unit: string): void {
+    const found = this.found();
+    const before = found?.mapping.columns[column];
+    if (found && before)
+      this.map({ columns: { ...found.mapping.columns, [column]: { ...before, unit } } });
+  }
+
+  protected step(minutes: number): string {
+    if (minutes >= 1440) return minutes === 1440 ? 'day' : `${Math.round(minutes / 1440)} days`;
+    return minutes >= 60
+      ? minutes === 60
+        ? 'hour'
+        : `${Math.round(minutes / 60)} hours`
+      : `${minutes} minutes`;
+  }
+
+  protected async take(): Promise<void> {
+    const found = this.found();
+    if (!found) return;
+    const drafts = splitSeries(found.read.series).map((piece): Draft => {
+      const [start] = piece.minutes;
+      return {
+        kind: 'series',
+        day: minuteText(start!).slice(0, 10),
+        space: this.space(),
+        source: this.name().slice(0, 200),
+        start: minuteText(start!),
+        offsets: piece.minutes.map((m) => m - start!),
+        columns: Object.fromEntries(Object.entries(piece.columns).map(([k, v]) => [k, [...v]])),
+      };
+    });
+    const rows = found.read.series.minutes.length;
+    this.leave();
+    if (await this.journal.recordAll(drafts))
+      this.deeds.say(`${rows.toLocaleString('en-GB')} readings taken. Saved.`);
+  }
+
+  protected leave(): void {
+    this.read.set(null);
+    this.text.set('');
+  }
+
+  private async look(text: string, mapping: WeatherMapping | null): Promise<void> {
+    this.busy.set(true);
+    this.text.set(text);
+    const read = await this.worker().weather(text, mapping);
+    this.busy.set(false);
+    this.read.set(read);
+    if (!read.ok) this.problem.set(read.problem);
+  }
+}
