@@ -21,7 +21,12 @@ export default {
       displayName: 'web',
       testMatch: ['<rootDir>/web/**/*.spec.ts'],
       setupFilesAfterEnv: ['<rootDir>/web/src/testing/setup.ts'],
-      moduleNameMapper: { ...paths, '/files-worker$': '<rootDir>/web/src/testing/files-worker.ts', '/bench-worker$': '<rootDir>/web/src/testing/bench-worker.ts' },
+      moduleNameMapper: {
+        ...paths,
+        '/files-worker$': '<rootDir>/web/src/testing/files-worker.ts',
+        '/bench-worker$': '<rootDir>/web/src/testing/bench-worker.ts',
+        '^echarts/.*$': '<rootDir>/web/src/testing/echarts.ts',
+      },
     },
   ],
 };

@@ -60,15 +60,14 @@ export function readSenml(raw: unknown, nowSeconds: number | null): ReadSenml {
     const must = Object.keys(r).find((key) => key.endsWith('_'));
     if (must) return refuse(`It demands that “${must}” is understood, which it is not.`);
     base = { bn: r.bn ?? base.bn, bt: r.bt ?? base.bt, bu: r.bu ?? base.bu, bv: r.bv ?? base.bv };
-    const plain = r.v === undefined ? undefined : r.v;
-    const given = [plain, r.vs, r.vb, r.vd].filter((v) => v !== undefined);
+    const given = [r.v, r.vs, r.vb, r.vd].filter((v) => v !== undefined);
     if (given.length > 1) return refuse('A record has more than one value.');
     const onlyBase =
       given.length === 0 && r.s === undefined && r.n === undefined && r.t === undefined;
     if (onlyBase && base.bv === undefined) continue;
     const name = base.bn + (r.n ?? '');
     if (!NAME.test(name)) return refuse(`“${name}” is no name of a sensor.`);
-    const number = plain === undefined && given.length > 0 ? null : numeric(plain, base.bv);
+    const number = r.v === undefined && given.length > 0 ? null : numeric(r.v, base.bv);
     measurements.push({
       name,
       unit: r.u ?? base.bu ?? null,

@@ -78,7 +78,7 @@ export interface Averaged {
 /** Repeated tests of one mix together; null without any. */
 export function averageJugs(
   tests: readonly JugTest[],
-): { readonly [K in 'porosity' | 'air' | 'water']: Averaged } | null {
+): Readonly<Record<'porosity' | 'air' | 'water', Averaged>> | null {
   if (tests.length === 0) return null;
   const results = tests.map(readJug);
   const of = (key: 'porosity' | 'air' | 'water'): Averaged => average(results.map((r) => r[key]));

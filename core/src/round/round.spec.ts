@@ -1,7 +1,7 @@
 import { addDays } from '../days';
 import { append, fold, type BatchFields } from '../journal';
 import { batchPut, DAY, FIELDS, written } from '../testing/entries';
-import { roundOn, type Round, type RoundItem } from '.';
+import { amountWords, roundOn, verdictsOn, type Round, type RoundItem } from '.';
 
 type Life = Parameters<typeof written>[number];
 const none = { rooted: 0, pupped: 0, rotted: 0, dried: 0, lost: 0 };
@@ -142,5 +142,58 @@ describe('other lives', () => {
       ),
     );
     expect(roundOn(state, day(1)).leave.map((i) => i.batch.id)).toEqual(['thin', 'wide', 'b1']);
+  });
+});
+
+describe('water on the round, where pot and mix are told', () => {
+  const POT = { container: 'pot-7', containers: 10, mix: 'two-to-one' } as const;
+  function told(on: number, life: readonly Life[], fields: Partial<BatchFields> = POT): Round {
+    const state = fold(written(space, batchPut({ ...FIELDS, ...fields }), ...life));
+    return roundOn(state, day(on), verdictsOn(state, day(on)));
+  }
+  const started = [cut, stuck(3), watered(6)];
+
+  it('first leaves alone what is wet enough, then asks by volume', () => {
+    const wet = told(8, started);
+    const [hold] = wet.leave.filter((i) => i.kind === 'water');
+    expect(hold!.until > day(8)).toBe(true);
+    expect(hold!.earliest <= hold!.until && hold!.until <= hold!.latest).toBe(true);
+    expect(hold!.reason).toMatch(/^\d+ % of its water left$/);
+    const dryDay = Array.from({ length: 30 }, (_, n) => 8 + n).find((n) =>
+      told(n, started).do.some((i) => i.kind === 'water'),
+    )!;
+    const [water] = told(dryDay, started).do.filter((i) => i.kind === 'water');
+    expect(water!.title).toMatch(/^Water, about \d+ mL each$/);
+    expect(water!.drink!.ml).toBeGreaterThan(10);
+    expect(told(dryDay, [...started, watered(dryDay)]).do.map((i) => i.kind)).not.toContain(
+      'water',
+    );
+    const late = told(dryDay + 20, started).do.find((i) => i.kind === 'water')!;
+    expect(late.title).toContain('(overdue)');
+  });
+
+  it('says how much a first drink is', () => {
+    const first = told(9, [cut, stuck(3)]).do.find((i) => i.kind === 'first-water')!;
+    expect(first.title).toMatch(/^First water, about \d+ mL each$/);
+  });
+
+  it('looks after a pot without holes that stands wet', () => {
+    const drowned: Life = { kind: 'watered', batch: 'b1', day: day(8), how: 'poured', ml: 300 };
+    const r = told(9, [...started, drowned], { ...POT, container: 'glass-9' });
+    expect(r.look.map((i) => i.kind)).toContain('pool');
+  });
+
+  it('says nothing of water where nothing is told', () => {
+    const r = told(20, started, {});
+    expect(kinds(r).filter((k) => k.includes('water'))).toEqual([]);
+  });
+
+  it('writes amounts as a jug shows them', () => {
+    const drink = (ml: number) => ({ manner: 'poured', ml, mm: 1, through: true }) as const;
+    expect(amountWords({}, drink(7.4))).toBe('about 7 mL');
+    expect(amountWords({ containers: 3 }, drink(43))).toBe('about 45 mL each');
+    expect(amountWords({}, drink(333))).toBe('about 330 mL');
+    expect(amountWords({}, drink(1234))).toBe('about 1.2 L');
+    expect(amountWords({}, drink(0.2))).toBe('about 1 mL');
   });
 });

@@ -29,9 +29,16 @@ export interface SchoolOutlook {
 export function compareSchools(given: WaterCase, pace = fitPace(given)): readonly SchoolOutlook[] {
   const correction = pace.correction ?? undefined;
   const at = (factor: number): PotDay =>
-    runPot(given, { pace: factor, until: given.today + 1, correction })[given.today]!;
+    runPot(given, {
+      pace: factor,
+      until: given.today + 1,
+      settledOn: given.today,
+      correction,
+    })[given.today]!;
   const nows = { low: at(pace.low), likely: at(pace.likely), high: at(pace.high) };
-  return WATER_SCHOOLS.map((school) => outlook(given, school, pace, nows));
+  // What was given today is in the pot already.
+  const ahead = { ...given, waterings: given.waterings.filter((w) => w.at !== given.today) };
+  return WATER_SCHOOLS.map((school) => outlook(ahead, school, pace, nows));
 }
 
 function outlook(

@@ -27,7 +27,8 @@ export function courseOf(given: WaterCase, ahead: number): Course {
   const pace = fitPace(given);
   const correction = pace.correction ?? undefined;
   const until = Math.min(given.today + ahead + 1, given.evaporation.length);
-  const run = (at: number): readonly PotDay[] => runPot(given, { pace: at, until, correction });
+  const run = (at: number): readonly PotDay[] =>
+    runPot(given, { pace: at, until, settledOn: given.today, correction });
   const [slow, likely, fast] = [run(pace.low), run(pace.likely), run(pace.high)];
   const steps = likely.map(({ fill }, at) => {
     const past = at < given.today;

@@ -33,6 +33,8 @@ export interface RunOptions {
   readonly start?: { readonly at: number; readonly day: PotDay } | undefined;
   /** Ends on the first morning it asks for water, from this day on. */
   readonly stopAt?: number | undefined;
+  /** The day that is told as it stands after its waterings, not in the morning. */
+  readonly settledOn?: number | undefined;
   /** Multiplies the water in the pot on a morning: what a weighing corrects. */
   readonly correction?: { readonly at: number; readonly by: number } | undefined;
 }
@@ -55,9 +57,17 @@ export function runPot(given: WaterCase, options: RunOptions): readonly PotDay[]
     const boneDry = isBoneDry(column, wetness);
     memory = { ...memory, boneDryDays: boneDry ? memory.boneDryDays + 1 : 0 };
     const school = options.school ?? schoolOn(given, at);
-    const remembered = memory;
-    const asks = asksForWater(given, school, wetness, at, remembered);
-    const morning = wetness;
+    const told = (now: Wetness): Omit<PotDay, 'drankMl'> => ({
+      fill: fillOf(column, now),
+      waterMl: waterIn(column, now) / 1000,
+      stem: wetnessTo(column, now, given.stemMm),
+      poolMl: now.poolMm3 / 1000,
+      wetness: now,
+      asks: asksForWater(given, school, now, at, memory),
+      memory,
+    });
+    const morning = told(wetness);
+    const { asks } = morning;
     for (const { at: on, manner, ml } of given.waterings) {
       if (on !== at) continue;
       wetness = water(column, wetness, manner, ml).wetness;
@@ -67,17 +77,8 @@ export function runPot(given: WaterCase, options: RunOptions): readonly PotDay[]
       wetness = water(column, wetness, options.manner ?? mannerOf(school)).wetness;
       memory = { wateredAt: at, boneDryDays: 0 };
     }
-    const waterMl = waterIn(column, morning) / 1000;
-    days.push({
-      fill: fillOf(column, morning),
-      waterMl,
-      stem: wetnessTo(column, morning, given.stemMm),
-      poolMl: morning.poolMm3 / 1000,
-      drankMl: waterIn(column, wetness) / 1000 - waterMl,
-      wetness: morning,
-      asks,
-      memory: remembered,
-    });
+    const drankMl = waterIn(column, wetness) / 1000 - morning.waterMl;
+    days.push({ ...(options.settledOn === at ? told(wetness) : morning), drankMl });
     if (options.stopAt !== undefined && asks && at >= options.stopAt) break;
     const rainMm = given.rainMm[at] ?? 0;
     if (rainMm > 0) {

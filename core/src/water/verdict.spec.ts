@@ -69,6 +69,24 @@ describe('the verdict on a pot', () => {
     expect(late.reason).toMatch(/has been dry to 2.5 cm for \d+ days: wrinkling is likely/);
   });
 
+  it('knows of a drink on the same day, and does not ask for it twice', () => {
+    const due = daysBetween(FROM, judge(given()).due!.likely);
+    const waterings = [
+      { at: 0, manner: 'poured' as const },
+      { at: due, manner: 'poured' as const },
+    ];
+    const verdict = judge(given({ today: due, waterings }));
+    expect(verdict.kind).toBe('hold');
+    expect(verdict.fill.likely).toBeCloseTo(1, 1);
+    expect(daysBetween(FROM, verdict.due!.likely)).toBeGreaterThan(due + 4);
+    const sip = judge(
+      given({ today: due, waterings: [waterings[0]!, { at: due, manner: 'poured', ml: 20 }] }),
+    );
+    const before = judge(given({ today: due }));
+    const capacity = capacityOf(given().column) / 1000;
+    expect((sip.fill.likely - before.fill.likely) * capacity).toBeCloseTo(20, 6);
+  });
+
   it('a shut gate stands before all dryness', () => {
     const shut = judge(given({ gateAt: 9 }));
     expect(shut.kind).toBe('closed');

@@ -72,7 +72,7 @@ export function judge(given: WaterCase): WaterVerdict {
   const { today } = given;
   const correction = pace.correction ?? undefined;
   const runTo = (factor: number): readonly PotDay[] =>
-    runPot(given, { pace: factor, until: today + 1, correction });
+    runPot(given, { pace: factor, until: today + 1, settledOn: today, correction });
   const past = runTo(pace.likely);
   const now = past[today]!;
   const slow = runTo(pace.low)[today]!;
@@ -81,22 +81,24 @@ export function judge(given: WaterCase): WaterVerdict {
   const gateShut = given.gateAt === null || given.gateAt > today;
   const neverWatered = !given.wateredBefore;
 
-  const dueFrom = (day: PotDay, factor: number): number | null => nextAsk(given, day, factor);
+  // What was given today is in the pot already.
+  const ahead = { ...given, waterings: given.waterings.filter((w) => w.at !== today) };
+  const dueFrom = (day: PotDay, factor: number): number | null => nextAsk(ahead, day, factor);
   const due =
     gateShut || neverWatered ? null : rangeOf(given, past, [slow, now, fast], pace, dueFrom);
   const drink = drinkFor(given, now, school, neverWatered);
   const base = {
     id: given.id,
     school,
-    due: due && due.range,
+    due: due?.range ?? null,
     opens: gateShut && given.gateAt !== null ? addDays(given.from, given.gateAt) : null,
     drink,
-    everyDays: interval(given, now, school, pace.likely, drink),
+    everyDays: interval(ahead, now, school, pace.likely, drink),
     fill: { likely: now.fill, low: fast.fill, high: slow.fill },
     stem: now.stem,
     poolMl: now.poolMl,
     pace,
-    weights: weightsOf(given, pace, now, school),
+    weights: weightsOf(ahead, pace, now, school),
   };
   const { trigger, lasting } = WATER_SCHOOL[school];
   const percent = `${Math.round(Math.min(now.fill, 1) * 100)} %`;
@@ -134,7 +136,7 @@ export function judge(given: WaterCase): WaterVerdict {
       ...base,
       kind: 'hold',
       reason: holdReason(given, school, percent, trigger),
-      unless: holdUnless(given, now, pace),
+      unless: holdUnless(ahead, now, pace),
     };
   const wait = today - since;
   const usual = base.everyDays ?? 0;
@@ -268,10 +270,7 @@ function interval(
 ): number | null {
   const watered: WaterCase = {
     ...given,
-    waterings: [
-      ...given.waterings.filter((w) => w.at !== given.today),
-      { at: given.today, manner: drink.manner, ml: drink.ml },
-    ],
+    waterings: [{ at: given.today, manner: drink.manner, ml: drink.ml }],
   };
   const days = runPot(watered, {
     pace,

@@ -23,12 +23,7 @@ export interface Watered {
  * A pot after it was watered.
  * @param ml of one container; without it poured and soaked pots are taken as filled and drained
  */
-export function water(
-  column: Column,
-  start: Wetness,
-  manner: WaterManner,
-  ml?: number | undefined,
-): Watered {
+export function water(column: Column, start: Wetness, manner: WaterManner, ml?: number): Watered {
   const shed = manner === 'poured' && fillOf(column, start) < SHEDS_BELOW ? SHEDS : 1;
   const amount = ml === undefined ? usualAmount(column, start, manner) : ml * 1000;
   return pour(column, start, amount, shed, manner === 'bottom' ? 'from below' : 'from above');

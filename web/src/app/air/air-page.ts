@@ -37,6 +37,7 @@ import { WeatherImport } from './weather-import';
 
 const DAY_MS = 86_400_000;
 const MINUTE_MS = 60_000;
+const GAP_MS = 8 * DAY_MS;
 
 /** The air of one place: what it is like, its readings, its usual year, and where both come from. */
 @Component({
@@ -106,7 +107,14 @@ export class AirPage {
           tempC: logged.has(dayNumber(r.day)) ? null : r.tempC,
           rh: r.rh,
         });
-    return points.sort((a, b) => a.at - b.at);
+    points.sort((a, b) => a.at - b.at);
+    // A line across weeks without a reading would be a lie: it breaks there.
+    return points.flatMap((p, i) => {
+      const before = points[i - 1];
+      return before && p.at - before.at > GAP_MS
+        ? [{ at: before.at + 1, tempC: null, rh: null }, p]
+        : [p];
+    });
   });
   protected readonly pointCount = computed(() => this.points().length);
   protected readonly days = computed(() => {
@@ -121,10 +129,12 @@ export class AirPage {
   protected readonly option = computed(() => {
     const points = this.points();
     const unit = this.words.temperatureUnit();
-    const series = (of: (p: (typeof points)[number]) => number | null): (number | null)[][] =>
+    type Point = (typeof points)[number];
+    // A gap stays in as nothing; where only the other curve has a value, it is left out.
+    const series = (of: (p: Point) => number | null): (number | null)[][] =>
       points.flatMap((p) => {
         const v = of(p);
-        return v === null ? [] : [[p.at, v]];
+        return v === null && (p.tempC !== null || p.rh !== null) ? [] : [[p.at, v]];
       });
     const temperature = series((p) =>
       p.tempC === null ? null : +temperatureIn(p.tempC, unit).toFixed(2),
@@ -242,7 +252,7 @@ export class AirPage {
   }
 
   protected setYear(monthly: readonly MonthAir[] | null): void {
-    this.put({ monthly: monthly && monthly.map((m) => ({ ...m })) });
+    this.put({ monthly: monthly?.map((m) => ({ ...m })) ?? null });
   }
 
   protected makeYear(): void {

@@ -114,7 +114,7 @@ const FAULTS = [
           {{ looking() ? 'Looking …' : 'Look for devices' }}
         </button>
       </p>
-      @if (offered(); as list) {
+      @if (unpaired(); as list) {
         <ul>
           @for (d of list; track d.id) {
             <li class="offer">
@@ -272,6 +272,11 @@ export class DevicesPage {
     }),
   );
 
+  protected readonly unpaired = computed(() => {
+    const paired = new Set(this.devices.pairings().map((p) => p.id));
+    return this.offered()?.filter((d) => !paired.has(d.id)) ?? null;
+  });
+
   protected placesFor({ kind }: DeviceInfo) {
     return kind === 'scale' ? this.pots() : this.spaces();
   }
@@ -335,7 +340,10 @@ export class DevicesPage {
     return live.status === 'connecting'
       ? { says: 'connecting …', tone: 'none' }
       : {
-          says: live.waiting > 0 ? `live; ${live.waiting} ten-minute means to keep` : 'live',
+          says:
+            live.waiting > 0
+              ? `live; ${live.waiting === 1 ? 'one ten-minute mean' : `${live.waiting} ten-minute means`} to keep`
+              : 'live',
           tone: 'good',
         };
   }

@@ -13,6 +13,8 @@ import {
 } from '@hypogeon/core';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
+import { verdictWords } from '../data/verdict-words';
+import { Water } from '../data/water';
 import { Words } from '../data/words';
 import { CuttingMark } from '../marks/cutting-mark';
 import { FRESH, type MarkState } from '../marks/mark-state';
@@ -40,6 +42,7 @@ export class BenchPage {
   protected readonly words = inject(Words);
   protected readonly state = inject(Journal).state;
   protected readonly today = inject(Today).day;
+  private readonly verdicts = inject(Water).verdicts;
   protected readonly stageWord = STAGE_WORD;
 
   protected readonly query = signal('');
@@ -98,7 +101,15 @@ export class BenchPage {
       age: age < 0 ? `cut in ${this.words.days(-age)}` : `day ${age}`,
       mother: state.mothers.get(batch.mother ?? '')?.name,
       says: this.says(batch),
+      water: this.water(batch),
     };
+  }
+
+  private water(batch: Batch): { readonly says: string; readonly now: boolean } | null {
+    const verdict = this.verdicts().get(batch.id);
+    if (!verdict) return null;
+    const now = verdict.kind === 'water' || verdict.kind === 'overdue';
+    return { says: verdictWords(this.words, batch, verdict), now };
   }
 
   private says({ counts, count, waiting, stage }: Batch): string {

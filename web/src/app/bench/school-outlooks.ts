@@ -87,6 +87,9 @@ const TALL = 34;
       box-shadow: inset 4px 0 0 var(--living);
       padding-left: 0.6rem;
     }
+    td {
+      white-space: nowrap;
+    }
     .saw svg {
       display: block;
     }

@@ -11,7 +11,6 @@ import { DecimalPipe } from '@angular/common';
 import { RouterLink } from '@angular/router';
 import {
   addDays,
-  amountWords,
   batchTitle,
   clockOf,
   containersOf,
@@ -41,6 +40,7 @@ import { BENCH_WORKER } from '../data/bench-worker';
 import { Deeds } from '../data/deeds';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
+import { drinkWords } from '../data/verdict-words';
 import { Water } from '../data/water';
 import { Words } from '../data/words';
 import { PotSection } from '../marks/pot-section';
@@ -173,10 +173,9 @@ export class WaterPage {
     }
   }
 
-  protected amount({ drink }: WaterVerdict): string {
+  protected amount(verdict: WaterVerdict): string {
     const batch = this.batch();
-    if (!batch) return '';
-    return drink.manner === 'misted' ? 'a mist' : amountWords(batch, drink);
+    return batch ? drinkWords(batch, verdict) : '';
   }
 
   protected dueSpan(v: WaterVerdict): string {

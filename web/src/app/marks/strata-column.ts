@@ -220,7 +220,7 @@ export class StrataColumn {
     const upper = Math.round(Math.min(Math.max(start[index]! + by, 0), both) * 100) / 100;
     const next = [...start];
     next[index] = Math.min(upper, both);
-    next[index + 1] = both - next[index]!;
+    next[index + 1] = both - next[index];
     this.moved.emit(next);
   }
 }

@@ -1,6 +1,16 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  inject,
+  input,
+  signal,
+} from '@angular/core';
 import { addDays, daysBetween, type Day } from '@hypogeon/core';
 import { Words } from '../data/words';
+
+const PHONE = matchMedia('(max-width: 760px)');
 
 /** One morning of a pot. */
 export interface CourseDay {
@@ -20,13 +30,14 @@ export interface CourseMark {
   readonly says: string;
 }
 
-const WIDTH = 760;
 const AIR = 54;
 const SOIL = 62;
 const DEPTH = 150;
 const LEFT = 6;
-const RIGHT = 96;
 const HEIGHT = SOIL + DEPTH + 30;
+/** Drawn wide, or narrow with fewer days for a phone. */
+const WIDE = { width: 760, right: 96, back: 60, ahead: 60 };
+const NARROW = { width: 400, right: 78, back: 14, ahead: 12 };
 
 /**
  * The water in a pot, hung under the soil line: what the air took above it, drinks as drops on it, what
@@ -37,7 +48,11 @@ const HEIGHT = SOIL + DEPTH + 30;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (view(); as v) {
-      <svg [attr.viewBox]="'0 0 ' + width + ' ' + height" role="img" [attr.aria-label]="says()">
+      <svg
+        [attr.viewBox]="'0 0 ' + size().width + ' ' + height"
+        role="img"
+        [attr.aria-label]="says()"
+      >
         @for (bar of v.bars; track bar.x) {
           <rect
             class="air"
@@ -174,7 +189,7 @@ const HEIGHT = SOIL + DEPTH + 30;
     }
     @media (max-width: 760px) {
       text {
-        font-size: 19px;
+        font-size: 14px;
       }
     }
   `,
@@ -187,15 +202,19 @@ export class WaterCourse {
   /** The share of water at which the school asks, where it has one. */
   readonly limit = input<number | null>(null);
 
-  protected readonly width = WIDTH;
+  private readonly narrow = signal(PHONE.matches);
+  protected readonly size = computed(() => (this.narrow() ? NARROW : WIDE));
   protected readonly height = HEIGHT;
   protected readonly soil = SOIL;
 
   protected readonly view = computed(() => {
-    const days = this.days();
+    const { width, right, back, ahead: far } = this.size();
+    const from = addDays(this.today(), -back);
+    const to = addDays(this.today(), far);
+    const days = this.days().filter((d) => d.day >= from && d.day <= to);
     const first = days[0];
     if (!first) return null;
-    const plotRight = WIDTH - RIGHT;
+    const plotRight = width - right;
     const step = (plotRight - LEFT) / Math.max(days.length - 1, 1);
     const x = (day: Day): number => LEFT + daysBetween(first.day, day) * step;
     const y = (fill: number): number => SOIL + Math.min(Math.max(fill, 0), 1.08) * DEPTH;
@@ -211,7 +230,7 @@ export class WaterCourse {
       ahead.length < 2
         ? ''
         : `${line(ahead, (d) => d.high ?? d.fill)}${line([...ahead].reverse(), (d) => d.low ?? d.fill).replace('M', 'L')}Z`;
-    const every = days.length > 60 ? 14 : days.length > 30 ? 7 : 4;
+    const every = days.length > 60 ? 14 : days.length > 30 || this.narrow() ? 7 : 4;
     const limit = this.limit();
     return {
       step,
@@ -237,6 +256,12 @@ export class WaterCourse {
       }),
     };
   });
+
+  constructor() {
+    const look = (): void => this.narrow.set(PHONE.matches);
+    PHONE.addEventListener('change', look);
+    inject(DestroyRef).onDestroy(() => PHONE.removeEventListener('change', look));
+  }
 
   protected readonly says = computed(() => {
     const now = this.days().find((d) => d.day === this.today());

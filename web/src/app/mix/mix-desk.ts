@@ -72,7 +72,7 @@ export class MixDesk {
         .join()
     );
   });
-  readonly name = computed(() => this.draft().name || this.origin()?.name || 'Unnamed mix');
+  readonly name = computed(() => this.draft().name || (this.origin()?.name ?? 'Unnamed mix'));
   /** A drain test speaks only for the mix that was tested. */
   readonly correction = computed(() => {
     const medium = this.medium();

@@ -4,6 +4,7 @@ import {
   addDays,
   airOf,
   countedPieces,
+  containersOf,
   cuttingCautions,
   daysBetween,
   defaultSchool,
@@ -11,12 +12,14 @@ import {
   isDay,
   METHOD,
   methodOf,
+  mixesOf,
   plannedClock,
   plantOf,
   readLength,
   seasonAt,
   successRange,
   whatMoves,
+  WATER_SCHOOL,
   windowAt,
   WOUND_SCHOOL,
   type Day,
@@ -24,6 +27,7 @@ import {
   type MethodId,
   type PlannedWound,
   type Variant,
+  type WaterSchoolId,
   type WoundSchoolId,
 } from '@hypogeon/core';
 import { Deeds } from '../data/deeds';
@@ -52,6 +56,10 @@ interface PlanDraft {
   /** Empty is today. */
   readonly cutOn: Day;
   readonly disinfectant: Disinfectant;
+  readonly container: string;
+  readonly containers: string;
+  readonly mix: string;
+  readonly waterSchool: WaterSchoolId | '';
 }
 
 const BLANK: PlanDraft = {
@@ -67,6 +75,10 @@ const BLANK: PlanDraft = {
   place: '',
   cutOn: '',
   disinfectant: 'alcohol',
+  container: '',
+  containers: '',
+  mix: '',
+  waterSchool: '',
 };
 
 const DISINFECTANT_WORD: Readonly<Record<Disinfectant, string>> = {
@@ -94,13 +106,17 @@ export class PlanPage {
   readonly mother = input<string>();
 
   protected readonly schools = Object.values(WOUND_SCHOOL);
+  protected readonly waterSchools = Object.values(WATER_SCHOOL);
+  protected readonly containers = computed(() => containersOf(this.state()));
+  protected readonly mixes = computed(() => mixesOf(this.state()));
   protected readonly disinfectants = DISINFECTANTS;
   protected readonly disinfectantWord = DISINFECTANT_WORD;
 
   private readonly keeper = draftKeeper<PlanDraft>('plan');
   private readonly edited = signal<PlanDraft | null>(this.keeper.read());
   protected readonly draft = computed<PlanDraft>(() => {
-    const draft = this.edited() ?? BLANK;
+    // A draft kept by an older version lacks what came since.
+    const draft = { ...BLANK, ...this.edited() };
     const asked = this.mother();
     return asked && asked !== draft.mother
       ? { ...BLANK, mother: asked, space: draft.space, callusSpace: draft.callusSpace }
@@ -162,6 +178,15 @@ export class PlanPage {
       width: width?.ok === false ? width.problem : '',
       thickness: thickness?.ok === false ? thickness.problem : '',
       cutOn: this.dayProblem(this.cutOn()),
+      containers:
+        d.containers.trim() !== '' &&
+        !(
+          Number.isInteger(Number(d.containers)) &&
+          Number(d.containers) > 0 &&
+          Number(d.containers) <= 10_000
+        )
+          ? 'How many pots or trays? A whole number of 1 or more.'
+          : '',
       space: this.space() === '' ? 'Where do they stand? Give the air of one place at least.' : '',
     };
   });
@@ -274,8 +299,17 @@ export class PlanPage {
   }
 
   protected setMother(id: string): void {
-    const { space, callusSpace, disinfectant } = this.draft();
-    const draft = { ...BLANK, mother: id, space, callusSpace, disinfectant };
+    const { space, callusSpace, disinfectant, container, mix, waterSchool } = this.draft();
+    const draft = {
+      ...BLANK,
+      mother: id,
+      space,
+      callusSpace,
+      disinfectant,
+      container,
+      mix,
+      waterSchool,
+    };
     this.edited.set(draft);
     this.keeper.keep(draft);
     if (this.mother()) void this.router.navigate(['/plan'], { replaceUrl: true });
@@ -289,6 +323,10 @@ export class PlanPage {
 
   protected setSchool(id: string): void {
     this.set('school', this.schools.find((s) => s.id === id)?.id ?? '');
+  }
+
+  protected setWaterSchool(id: string): void {
+    this.set('waterSchool', this.waterSchools.find((s) => s.id === id)?.id ?? '');
   }
 
   protected setDisinfectant(value: string): void {
@@ -358,12 +396,23 @@ export class PlanPage {
           ...(width?.ok ? { widthMm: width.mm } : {}),
           ...(thickness?.ok ? { thicknessMm: thickness.mm } : {}),
           ...(d.place.trim() ? { place: d.place.trim() } : {}),
+          ...(d.container ? { container: d.container, containers: Number(d.containers) || 1 } : {}),
+          ...(d.mix ? { mix: d.mix } : {}),
+          ...(d.waterSchool ? { waterSchool: d.waterSchool } : {}),
         },
       },
     ];
     if (cutOn <= this.today()) drafts.push({ kind: 'cut', batch: key, day: cutOn });
     this.keeper.drop();
-    this.edited.set({ ...BLANK, space: this.space(), callusSpace: this.callusSpace() });
+    const { container, mix, waterSchool } = d;
+    this.edited.set({
+      ...BLANK,
+      space: this.space(),
+      callusSpace: this.callusSpace(),
+      container,
+      mix,
+      waterSchool,
+    });
     const pieces = countedPieces(figures.method, Number(d.count));
     const saved = await this.journal.recordAll(drafts);
     if (saved)

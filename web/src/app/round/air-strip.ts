@@ -3,25 +3,30 @@ import {
   addDays,
   airOf,
   closureRate,
+  dryingOf,
   MOULD_RH,
   referenceClosureDays,
   type Day,
   type State,
 } from '@hypogeon/core';
+import { RouterLink } from '@angular/router';
 import { Words } from '../data/words';
 
 const WEEK = 7;
-/** A wound that closes twice as fast as at 22 °C and 55 % RH fills the bar. */
-const FULL_RATE = 2;
+/** What a bright, warm, dry bench loses in a day fills the bar. */
+const FULL_MM = 4;
 
-/** The air on each bench now, and how fast wounds dried there over the week. */
+/** The air on each bench now, and how it dried over the week. */
 @Component({
   selector: 'hy-air-strip',
+  imports: [RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @for (bench of benches(); track bench.id) {
       <section>
-        <h3>{{ bench.name }}</h3>
+        <h3>
+          <a [routerLink]="['/store-room/air', bench.id]">{{ bench.name }}</a>
+        </h3>
         <p class="now">
           <span>{{ bench.temperature }}</span>
           <span>{{ bench.humidity }} RH</span>
@@ -39,6 +44,7 @@ const FULL_RATE = 2;
             />
           }
         </svg>
+        <p class="says">The air takes {{ bench.takes }} mm a day.</p>
         <p class="says" [class.warn]="bench.warn">{{ bench.says }}</p>
       </section>
     } @empty {
@@ -50,7 +56,7 @@ const FULL_RATE = 2;
       display: block;
     }
     section {
-      padding: 0.7rem 0;
+      padding: 0.2rem 0 0.7rem;
       border-bottom: 1px solid var(--line);
     }
     .now {
@@ -78,6 +84,16 @@ const FULL_RATE = 2;
     .soil {
       stroke: var(--soil);
     }
+    h3 a {
+      display: inline-flex;
+      align-items: center;
+      min-height: 44px;
+      color: var(--ink);
+      text-decoration: none;
+    }
+    h3 a:hover {
+      text-decoration: underline;
+    }
     .says {
       color: var(--ink2);
       font-size: 0.875rem;
@@ -97,11 +113,12 @@ export class AirStrip {
     [...this.state().spaces.values()].map((space) => {
       const air = airOf(this.state(), space.id, this.today());
       const rate = closureRate(air);
+      const { evaporationMm } = dryingOf(this.state(), space.id, this.today());
       const days = rate === 0 ? null : referenceClosureDays(5, 'soft stem') / rate;
       const bars = Array.from({ length: WEEK }, (_, n) => {
-        const that = airOf(this.state(), space.id, addDays(this.today(), n - WEEK + 1));
-        const share = Math.min(closureRate(that) / FULL_RATE, 1);
-        return { height: Math.max(share * 28, 0.8), read: that.from === 'reading' };
+        const that = dryingOf(this.state(), space.id, addDays(this.today(), n - WEEK + 1));
+        const share = Math.min(that.evaporationMm / FULL_MM, 1);
+        return { height: Math.max(share * 28, 0.8), read: that.air.from === 'reading' };
       });
       const mouldy = air.rh > MOULD_RH;
       return {
@@ -111,7 +128,8 @@ export class AirStrip {
         humidity: this.words.percent(air.rh),
         bars,
         warn: mouldy || days === null,
-        week: `How fast wounds closed on each of the last ${WEEK} days`,
+        takes: evaporationMm.toFixed(1),
+        week: `What the air took from a wet surface on each of the last ${WEEK} days`,
         says: [
           days === null
             ? 'Wounds stand still here.'

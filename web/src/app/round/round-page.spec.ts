@@ -8,12 +8,15 @@ describe('the round', () => {
     expect(heads[0]).toMatch(/^Leave alone/);
     expect(heads.slice(1)).toEqual(['Do', 'Look', 'Air on the benches']);
     expect(page.text).toContain('Thursday 9 April');
-    expect(page.text).toMatch(/9 to leave alone, 5 to look at, 5 to do/);
+    expect(page.text).toMatch(/15 to leave alone, 5 to look at, 8 to do/);
     expect(page.text).toContain('The gate opened');
   });
 
   it.each([
-    [/^Watered: Kalanchoe/, { kind: 'watered', batch: 'b-21', how: 'poured' }],
+    [
+      /^Watered: Kalanchoe/,
+      { kind: 'watered', batch: 'b-21', how: 'poured', ml: expect.any(Number) },
+    ],
     [/^Stuck: Aeonium/, { kind: 'stuck', batch: 'b-22' }],
     [/^Potted: Sedum/, { kind: 'potted', batch: 'b-16', count: 12 }],
     [/^Dry and firm: Mammillaria/, { kind: 'inspected', batch: 'b-23', seen: 'firm' }],
@@ -50,7 +53,7 @@ describe('the ruler of what is left alone', () => {
   it('stands the gate within its fading range and says the day in words', async () => {
     const page = await mount(RoundPage);
     const rows = page.all('hy-leave-ruler li');
-    expect(rows.length).toBe(9);
+    expect(rows.length).toBe(10);
     for (const row of rows) {
       const percent = (selector: string, side: 'left' | 'width'): number =>
         parseFloat(row.querySelector<HTMLElement>(selector)?.style[side] ?? '0');
@@ -59,13 +62,35 @@ describe('the ruler of what is left alone', () => {
       expect(solid + percent('.fade', 'width')).toBeLessThanOrEqual(100.001);
       if (gate) expect(percent('.gate', 'left')).toBeGreaterThanOrEqual(solid);
       else expect(row.querySelector('.beyond')).not.toBeNull();
-      expect(row.textContent).toMatch(/(Water|Look) from/);
+      expect(row.textContent).toMatch(/(Water|Look) (from|likely)/);
     }
   });
 
-  it('marks wounds and roots apart by shape, not by colour alone', async () => {
+  it('tells wounds, wet pots and roots apart by shape, wounds first, roots last', async () => {
     const page = await mount(RoundPage);
-    const kinds = page.all('hy-leave-ruler li').map((r) => r.classList.contains('rooting'));
-    expect(kinds).toEqual([false, false, false, false, false, false, true, true, true]);
+    await page.tap(/^Show 5 more/);
+    const kinds = page
+      .all('hy-leave-ruler li')
+      .map((r) => ['water', 'rooting'].find((c) => r.classList.contains(c)) ?? 'gate');
+    expect(kinds).toEqual([
+      ...Array<string>(6).fill('gate'),
+      ...Array<string>(6).fill('water'),
+      ...Array<string>(3).fill('rooting'),
+    ]);
+    const wet = page.all('hy-leave-ruler li.water')[0]!.textContent;
+    expect(wet).toMatch(/Water likely .*\d+ % of its water left/);
+  });
+
+  it('asks for water by volume where pot and mix are told, overdue ones by name', async () => {
+    const page = await mount(RoundPage);
+    expect(page.text).toMatch(/Water, about [\d.]+ L \(overdue\)/);
+    expect(page.text).toMatch(/First water, about \d+ mL each/);
+    await page.tap(/^Watered: Pachyphytum/);
+    // What runs through below is not measured.
+    expect(page.recorded()).toEqual([
+      { kind: 'watered', batch: 'b-17', how: 'poured', day: '2026-04-09' },
+    ]);
+    await page.settle();
+    expect(page.text).not.toContain('(overdue)');
   });
 });

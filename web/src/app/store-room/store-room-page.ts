@@ -5,6 +5,7 @@ import {
   fold,
   problemText,
   temperatureIn,
+  WATER_SCHOOL,
   WOUND_SCHOOL,
   type Entry,
   type SettingsFields,
@@ -55,6 +56,7 @@ export class StoreRoomPage {
   protected readonly themes = THEMES;
   protected readonly themeWord = THEME_WORD;
   protected readonly schools = Object.values(WOUND_SCHOOL);
+  protected readonly waterSchools = Object.values(WATER_SCHOOL);
   protected readonly settings = computed(() => this.journal.state().settings);
 
   protected readonly spaces = computed(() => {
@@ -117,6 +119,10 @@ export class StoreRoomPage {
 
   protected setSchool(id: string): void {
     this.setting({ school: this.schools.find((s) => s.id === id)?.id ?? null });
+  }
+
+  protected setWaterSchool(id: string): void {
+    this.setting({ waterSchool: this.waterSchools.find((s) => s.id === id)?.id ?? null });
   }
 
   protected setTheme(value: string): void {

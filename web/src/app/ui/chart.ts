@@ -97,6 +97,17 @@ export class Chart {
   }
 }
 
+/** Axes in the page's second ink, which the library's own grey is not. */
+function coloured(option: EChartsCoreOption): EChartsCoreOption {
+  const label = {
+    axisLabel: { color: inkOf('--ink2') },
+    nameTextStyle: { color: inkOf('--ink2') },
+  };
+  const dye = (axis: unknown): unknown =>
+    Array.isArray(axis) ? axis.map(dye) : { ...label, ...(axis as object) };
+  return { ...option, xAxis: dye(option.xAxis), yAxis: dye(option.yAxis) };
+}
+
 function inkOf(token: string): string {
   return getComputedStyle(document.documentElement).getPropertyValue(token).trim();
 }
@@ -105,6 +116,6 @@ function withFace(option: EChartsCoreOption): EChartsCoreOption {
   return {
     textStyle: { fontFamily: inkOf('--text-face'), color: inkOf('--ink2'), fontSize: 13 },
     animation: false,
-    ...option,
+    ...coloured(option),
   };
 }

@@ -1,0 +1,216 @@
+import { addDays } from '../days';
+import { fold, type BatchFields } from '../journal';
+import { judge } from '../water';
+import { batchPut, DAY, FIELDS, written } from '../testing/entries';
+import {
+  airOf,
+  componentOf,
+  componentsOf,
+  containerOf,
+  containersOf,
+  dryingOf,
+  mixesOf,
+  mixOf,
+  potOf,
+  shedOf,
+  waterCaseOf,
+  waterSchoolOf,
+} from '.';
+
+type Drafts = Parameters<typeof written>;
+const put = (record: string, key: string, fields: object) =>
+  ({ kind: 'put', record, key, day: DAY, fields }) as Drafts[number];
+const day = (n: number): string => addDays(DAY, n);
+const state = (...drafts: Drafts) => fold(written(...drafts));
+
+const POTTED: BatchFields = { ...FIELDS, container: 'pot-7', containers: 10, mix: 'two-to-one' };
+const life = (fields: BatchFields = POTTED, ...more: Drafts) =>
+  state(
+    put('space', 'bench', { tempC: 22, rh: 0.5, lightLevel: 'sun-sill' }),
+    batchPut(fields),
+    { kind: 'cut', batch: 'b1', day: DAY },
+    { kind: 'stuck', batch: 'b1', day: day(3) },
+    ...more,
+  );
+const given = (s: ReturnType<typeof life>, on: string) => waterCaseOf(s, s.batches.get('b1')!, on);
+
+describe('components, mixes and pots of a bench', () => {
+  it('the grower’s own figures lie over those that ship, and say so', () => {
+    const s = state(put('component', 'pumice', { densityGPerL: 520, stockL: 12, pricePerL: 2 }));
+    const pumice = componentOf(s, 'pumice')!;
+    expect(pumice.densityGPerL).toBe(520);
+    expect(pumice.evidence.densityGPerL).toBe('measured here');
+    expect(pumice.evidence.heldWater).toBe('from memory');
+    expect(shedOf(s).get('pumice')).toEqual({ litres: 12, pricePerL: 2 });
+    // Stock alone measures nothing.
+    expect(
+      componentOf(state(put('component', 'coir', { stockL: 3 })), 'coir')!.evidence.grainMm,
+    ).toBe('from memory');
+  });
+
+  it('an own component needs its figures before it can be mixed', () => {
+    const half = state(put('component', 'own', { name: 'Cinder', grainMm: 5 }));
+    expect(componentOf(half, 'own')).toBeNull();
+    const whole = state(
+      put('component', 'own', { name: 'Cinder', grainMm: 5, densityGPerL: 700, heldWater: 0.1 }),
+    );
+    expect(componentOf(whole, 'own')).toMatchObject({
+      name: 'Cinder',
+      packing: 0.58,
+      diffusivity: 2,
+    });
+    expect(componentsOf(whole).at(-1)!.id).toBe('own');
+  });
+
+  it('own mixes come first; one whose components are gone is not offered', () => {
+    const s = state(
+      put('mix', 'm', { name: 'Bench mix', parts: [{ component: 'pumice', parts: 2 }] }),
+      put('mix', 'gone', { name: 'Lost', parts: [{ component: 'nowhere', parts: 1 }] }),
+    );
+    expect(mixesOf(s)[0]).toMatchObject({ id: 'm', name: 'Bench mix', house: false });
+    expect(mixOf(s, 'gone')).toBeNull();
+    expect(mixOf(s, 'coir')!.house).toBe(true);
+  });
+
+  it('drain tests correct the mix they were made with', () => {
+    const test = { potMl: 720, depthMm: 95, soakedMl: 400, drainedMl: 160 };
+    const s = state({ kind: 'jug', mix: 'coir', day: DAY, ...test });
+    expect(mixOf(s, 'coir')!.tests).toHaveLength(1);
+    expect(mixOf(s, 'coir')!.correction.water).toBeLessThan(1);
+    expect(mixOf(s, 'thirds')!.correction.water).toBe(1);
+  });
+
+  it('a usual pot can be changed for this bench, a new one needs its measures', () => {
+    const s = state(
+      put('container', 'pot-7', { heightMm: 95 }),
+      put('container', 'own', { name: 'Tin', topMm: 60 }),
+    );
+    expect(containerOf(s, 'pot-7')).toMatchObject({ heightMm: 95, topMm: 70 });
+    expect(containerOf(s, 'own')).toBeNull();
+    expect(containersOf(s).map((c) => c.id)).not.toContain('own');
+  });
+});
+
+describe('the air as a pot feels it', () => {
+  const drying = (fields: object, n = 0) =>
+    dryingOf(state(put('space', 'bench', { tempC: 20, rh: 0.5, ...fields })), 'bench', day(n));
+
+  it('lamps, wind, mat and light dry; a lid holds', () => {
+    const plain = drying({}).evaporationMm;
+    expect(drying({ lampPpfd: 200, lampHours: 14 }).evaporationMm).toBeGreaterThan(plain);
+    expect(drying({ windMps: 1 }).evaporationMm).toBeGreaterThan(plain);
+    expect(drying({ matC: 6 }).evaporationMm).toBeGreaterThan(plain);
+    expect(drying({ lightLevel: 'dim' }).evaporationMm).toBeLessThan(plain);
+    expect(drying({ lid: true }).evaporationMm).toBeLessThan(0.7 * plain);
+    const lidded = state(put('space', 'bench', { tempC: 20, rh: 0.5, lid: true }));
+    expect(airOf(lidded, 'bench', DAY).rh).toBeCloseTo(0.85, 12);
+  });
+
+  it('the season of the place moves its light, upside down in the south', () => {
+    const at = (latitude: number, on: string) =>
+      dryingOf(
+        state(
+          put('space', 'bench', { tempC: 20, rh: 0.5, lightLevel: 'open-sun' }),
+          put('settings', 'grower', { latitude }),
+        ),
+        'bench',
+        on,
+      ).molPerDay;
+    expect(at(50, '2026-06-21')).toBeGreaterThan(2 * at(50, '2026-12-21'));
+    expect(at(-35, '2026-12-21')).toBeGreaterThan(1.5 * at(-35, '2026-06-21'));
+  });
+
+  it('rain falls only where it can, a sensor’s light stands before the level', () => {
+    const reading: Drafts[number] = {
+      kind: 'air',
+      space: 'bench',
+      day: DAY,
+      tempC: 18,
+      rh: 0.8,
+      rainMm: 7,
+      molPerDay: 3,
+    };
+    const roofed = state(put('space', 'bench', {}), reading);
+    expect(dryingOf(roofed, 'bench', DAY)).toMatchObject({ rainMm: 0, molPerDay: 3 });
+    expect(
+      dryingOf(state(put('space', 'bench', { open: true }), reading), 'bench', DAY).rainMm,
+    ).toBe(7);
+  });
+});
+
+describe('the case of a batch', () => {
+  it('waits for pot and mix, and for the sticking', () => {
+    expect(given(life(FIELDS), day(9))).toBeNull();
+    expect(given(life(), day(2))).toBeNull();
+    expect(potOf(life(), life().batches.get('b1')!)!.container.id).toBe('pot-7');
+    expect(given(life(), day(9))).not.toBeNull();
+  });
+
+  it('begins at the last soak, or further back where weighings can teach', () => {
+    const watered: Drafts[number] = { kind: 'watered', batch: 'b1', day: day(12), how: 'poured' };
+    const plain = given(life(POTTED, watered), day(20))!;
+    expect(plain.from).toBe(day(12));
+    expect(plain.today).toBe(8);
+    const weighed = given(
+      life(POTTED, watered, { kind: 'weighed', batch: 'b1', day: day(15), grams: 190 }),
+      day(20),
+    )!;
+    expect(weighed.from).toBe(day(3));
+    expect(weighed.weighings).toEqual([{ at: 12, grams: 190 }]);
+  });
+
+  it('is shut until the clock opens the gate, and open once there are roots', () => {
+    const s = life();
+    expect(judge(given(s, day(3))!).kind).toBe('closed');
+    expect(judge(given(s, day(14))!).kind).toBe('water');
+    const none = { rooted: 0, pupped: 0, rotted: 0, dried: 0, lost: 0 };
+    const rooted = life(POTTED, {
+      kind: 'tally',
+      batch: 'b1',
+      day: day(3),
+      counts: { ...none, rooted: 4 },
+    });
+    expect(given(rooted, day(3))!.gateAt).toBe(0);
+    // A breach is no opening of the gate.
+    const breached = life(POTTED, {
+      kind: 'watered',
+      batch: 'b1',
+      day: day(3),
+      how: 'misted',
+      breach: 'slip',
+    });
+    expect(judge(given(breached, day(4))!).kind).toBe('closed');
+  });
+
+  it('a wound that cannot close keeps the can away', () => {
+    const cold = state(
+      put('space', 'bench', { tempC: 2, rh: 0.5 }),
+      batchPut({ ...POTTED, school: 'straight-in' }),
+      { kind: 'cut', batch: 'b1', day: DAY },
+      { kind: 'stuck', batch: 'b1', day: DAY },
+    );
+    expect(judge(given(cold, day(20))!)).toMatchObject({ kind: 'closed', opens: null });
+  });
+
+  it('takes the school of the batch, else the grower’s, else what suits', () => {
+    const of = (...drafts: Drafts) => {
+      const s = life(POTTED, ...drafts);
+      return waterSchoolOf(s, s.batches.get('b1')!);
+    };
+    expect(of()).toBe('top-25');
+    expect(of(put('settings', 'grower', { waterSchool: 'third' }))).toBe('third');
+    expect(
+      of(
+        put('settings', 'grower', { waterSchool: 'third' }),
+        put('batch', 'b1', { waterSchool: 'bone-dry' }),
+      ),
+    ).toBe('bone-dry');
+    expect(of(put('batch', 'b1', { method: 'leaf' }))).toBe('surface');
+  });
+
+  it('grit on top halves what the air takes', () => {
+    const bare = given(life(), day(9))!;
+    const dressed = given(life({ ...POTTED, dressed: true }), day(9))!;
+    expect(dressed.evaporation[0]! / bare.evaporation[0]!).toBeCloseTo(0.5, 12);
+  });
+});

@@ -1,0 +1,112 @@
+import { mount, type Bench } from '../../testing/mount';
+import { WaterPage } from './water-page';
+
+const open = (id: string): Promise<Bench<WaterPage>> => mount(WaterPage, { id });
+const settled = async (id: string): Promise<Bench<WaterPage>> => {
+  const page = await open(id);
+  await page.settle();
+  return page;
+};
+
+describe('the water of a batch', () => {
+  it('says first what the can may do, why, and what would change it', async () => {
+    const page = await settled('b-18');
+    expect(page.text).toMatch(/Leave it until \w+/);
+    expect(page.text).toMatch(/It still holds \d+ % of its water; water once it is dry to 2.5 cm/);
+    expect(page.text).toContain('eight times in ten');
+    expect(page.text).toMatch(/Four degrees warmer/);
+  });
+
+  it('draws the pot to scale and the course of its water, with all drinks and weighings', async () => {
+    const page = await settled('b-18');
+    const pot = page.all('hy-pot-section svg')[0]!;
+    expect(pot.getAttribute('aria-label')).toMatch(
+      /Plastic pot, 7 cm cut through.*the foot is full/,
+    );
+    expect(pot.querySelectorAll('.grain')).toHaveLength(2);
+    expect(page.all('hy-water-course .scale').length).toBeGreaterThan(4);
+    expect(page.all('hy-water-course .drop').length).toBeGreaterThan(1);
+    expect(page.root.innerHTML).not.toContain('NaN');
+  });
+
+  it('tells what weighing has taught, and the weight at which it asks', async () => {
+    const page = await settled('b-15');
+    expect(page.text).toMatch(
+      /dries (\d+ % (faster|slower) than|as) modelled, give or take \d+ % \(7 weighings\)/,
+    );
+    expect(page.text).toMatch(/At \d+ g it asks for water; drained it weighs \d+ g/);
+  });
+
+  it('sets all schools side by side and changes to another by a tap', async () => {
+    const page = await settled('b-18');
+    expect(page.all('hy-school-outlooks tbody tr')).toHaveLength(8);
+    expect(page.all('hy-school-outlooks tr.chosen')[0]!.textContent).toContain('Top 2.5 cm dry');
+    await page.tap('Water by: Bone dry, then soak');
+    await page.settle();
+    expect(page.recorded()).toMatchObject([{ fields: { waterSchool: 'bone-dry' } }]);
+    expect(page.all('hy-school-outlooks tr.chosen')[0]!.textContent).toContain('Bone dry');
+  });
+
+  it('notes a drink with its amount, a weight and a touch', async () => {
+    const page = await settled('b-19');
+    expect(page.text).toContain('Water today');
+    await page.tap('Watered');
+    await page.fill('How', 'bottom');
+    await page.fill('mL a pot (optional)', '550');
+    await page.tap('Note it');
+    await page.tap('Felt');
+    await page.tap('moist');
+    await page.tap('Weighed');
+    await page.fill('One pot as it stands, g', '3100');
+    await page.tap('Note it');
+    expect(page.recorded()).toMatchObject([
+      { kind: 'watered', how: 'bottom', ml: 550 },
+      { kind: 'felt', depthMm: 25, seen: 'moist' },
+      { kind: 'weighed', grams: 3100 },
+    ]);
+  });
+
+  it.each([
+    ['Weighed', 'One pot as it stands, g', 'heavy', 'What does one pot weigh'],
+    ['Weighed', 'One pot as it stands, g', '12', 'Lighter than this pot without a drop'],
+    ['Weighed', 'One pot as it stands, g', '300000', 'More than 200 kg'],
+    ['Watered', 'mL a pot (optional)', '-5', 'How many millilitres'],
+  ])('%s: %s “%s” is asked about and not recorded', async (panel, field, typed, sentence) => {
+    const page = await settled('b-15');
+    await page.tap(panel);
+    await page.fill(field, typed);
+    await page.tap('Note it');
+    expect(page.text).toContain(sentence);
+    expect(page.recorded()).toEqual([]);
+  });
+
+  it('refuses days to come and before the cut', async () => {
+    const page = await settled('b-15');
+    await page.tap('Felt');
+    await page.fill('On', '2026-05-01');
+    await page.tap('dry');
+    expect(page.text).toContain('That day is still to come');
+    await page.fill('On', '2025-01-01');
+    await page.tap('dry');
+    expect(page.text).toContain('It was cut on');
+    expect(page.recorded()).toEqual([]);
+  });
+
+  it('asks for pot and mix where they are not told, once', async () => {
+    const page = await settled('b-25');
+    expect(page.text).toContain('What does it stand in?');
+    await page.tap('Keep it');
+    expect(page.text).toContain('Choose a pot and a mix');
+    await page.fill('Container', 'tray-4');
+    await page.fill('Mix', 'leaf-bed');
+    await page.tap('Keep it');
+    expect(page.recorded()).toMatchObject([
+      { fields: { container: 'tray-4', containers: 1, mix: 'leaf-bed', stemMm: 8 } },
+    ]);
+    expect(page.text).toContain('Not stuck yet');
+  });
+
+  it('a batch of another journal is no error', async () => {
+    expect((await open('nowhere')).text).toContain('No such batch');
+  });
+});

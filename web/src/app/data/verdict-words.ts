@@ -1,0 +1,21 @@
+import { amountWords, type Batch, type WaterVerdict } from '@hypogeon/core';
+import type { Words } from './words';
+
+/** A verdict as a glance takes it in: `no water until Sun 12 Apr`, `water, about 45 mL each`. */
+export function verdictWords(words: Words, batch: Batch, verdict: WaterVerdict): string {
+  switch (verdict.kind) {
+    case 'closed':
+      return verdict.opens ? `no water until ${words.near(verdict.opens)}` : 'no water here';
+    case 'hold':
+      if (verdict.poolMl > 0 && verdict.due === null) return 'no water: the base stands wet';
+      return verdict.due ? `hold until ${words.near(verdict.due.likely)}` : 'hold';
+    case 'water':
+      return `water, ${drinkWords(batch, verdict)}`;
+    case 'overdue':
+      return `water, overdue: ${drinkWords(batch, verdict)}`;
+  }
+}
+
+export function drinkWords(batch: Batch, { drink }: WaterVerdict): string {
+  return drink.manner === 'misted' ? 'a mist' : amountWords(batch, drink);
+}
