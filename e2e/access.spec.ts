@@ -11,6 +11,17 @@ const SCREENS = [
   ['Bench', '/#/bench'],
   ['Sedum crowns', '/#/bench/b-19'],
   ['Count Sedum crowns', '/#/bench/b-19/count'],
+  ['Water for Haworthiopsis offsets', '/#/bench/b-18/water'],
+  ['Water for Graptopetalum leaves', '/#/bench/b-25/water'],
+  ['Mix', '/#/mix'],
+  ['Amounts', '/#/mix/amounts'],
+  ['Solve for a mix', '/#/mix/solve'],
+  ['Jug test', '/#/mix/jug'],
+  ['Side by side', '/#/mix/beside'],
+  ['Shelf', '/#/mix/shelf'],
+  ['Pots', '/#/mix/pots'],
+  ['Air: Lean-to', '/#/store-room/air/leanto'],
+  ['Devices', '/#/store-room/devices'],
   ['Ledger', '/#/ledger'],
   ['Library', '/#/library'],
   ['Euphorbia milii', '/#/library/euphorbia-milii'],
@@ -25,7 +36,7 @@ for (const theme of ['noon', 'lamp'] as const) {
     [390, 844],
   ] as const) {
     test(`every screen is accessible and fits, ${theme}, ${width} wide`, async ({ page }) => {
-      test.setTimeout(120_000);
+      test.setTimeout(240_000);
       await page.setViewportSize({ width, height });
       await page.addInitScript((t) => localStorage.setItem('hypogeon.theme', t), theme);
       await page.goto('/');

@@ -71,7 +71,7 @@ test('a bad file is refused with line, field and a sentence, and changes nothing
   await expect(page.getByText(/Line \d+: the file ends in the middle/)).toBeVisible();
   await offer('negative.json', good.replace(/"rooted":\d+/, '"rooted":-2'));
   await expect(page.getByText(/Line \d+, counts.rooted: must be a whole number/)).toBeVisible();
-  await offer('newer.json', good.replace('"version":2', '"version":9'));
+  await offer('newer.json', good.replace(/"version":\d/, '"version":9'));
   await expect(page.getByText(/version: the file is of version 9, newer/)).toBeVisible();
   await offer('huge.json', Buffer.alloc(50_000_000, 32));
   await expect(page.getByText(/This file has 50 MB; a journal has 48 MB at most/)).toBeVisible();

@@ -96,6 +96,11 @@ describe('a bad file is refused with its line and field', () => {
     const text = writeJournal(good);
     const [problem] = problems(text.slice(0, text.length - 60));
     expect(problem).toMatchObject({ line: 4, sentence: expect.stringMatching(/cut off/) });
+    // Wherever the end falls: within a text, a number, a word or between them.
+    for (let less = 1; less < 300; less++) {
+      const [p] = problems(text.slice(0, text.length - 3 - less));
+      expect(p!.sentence).toMatch(/cut off/);
+    }
   });
 
   it('not JSON at all', () => {

@@ -162,8 +162,11 @@ function batchPuts(state: State): readonly Entry[] {
 function brokenJson(text: string): Problem {
   const errors: ParseError[] = [];
   parseTree(text, errors);
-  const offset = errors[0]?.offset ?? text.length;
-  const cut = text.slice(offset).trim() === '';
+  const [first] = errors;
+  const offset = first?.offset ?? text.length;
+  // A file that ends within a text or a number is cut off too.
+  const begun = offset > 0 ? (first?.length ?? 0) : 0;
+  const cut = text.slice(offset + begun).trim() === '';
   return {
     line: lineAt(text, offset),
     sentence: cut

@@ -119,11 +119,16 @@ function valuesOf(wish: MixWish, choices: readonly Choice[], x: readonly number[
   return { water, air, mineral: medium.mineral, feeds: medium.feeds };
 }
 
-/** Share of the heaps that a component can at most be, from its litres and its own limit. */
-function capOf(wish: MixWish, choices: readonly Choice[], x: readonly number[], i: number): number {
-  const { litres, maxShare } = choices[i]!;
+/** Shares of the heaps that components can at most be, from their litres and their own limits. */
+function capsOf(
+  wish: MixWish,
+  choices: readonly Choice[],
+  x: readonly number[],
+): readonly number[] {
   const heaps = wish.litres / mediumOf(partsOf(choices, x)).yield;
-  return Math.min(maxShare ?? 1, litres === undefined ? 1 : litres / heaps);
+  return choices.map(({ litres, maxShare }) =>
+    Math.min(maxShare ?? 1, litres === undefined ? 1 : litres / heaps),
+  );
 }
 
 function scoreOf(wish: MixWish, choices: readonly Choice[], x: readonly number[]): number {
@@ -131,7 +136,8 @@ function scoreOf(wish: MixWish, choices: readonly Choice[], x: readonly number[]
   let miss = 0;
   for (const { name, min, max } of wish.targets)
     miss += Math.max(0, (min ?? -Infinity) - values[name], values[name] - (max ?? Infinity));
-  choices.forEach((_, i) => (miss += Math.max(0, x[i]! - capOf(wish, choices, x, i))));
+  const caps = capsOf(wish, choices, x);
+  choices.forEach((_, i) => (miss += Math.max(0, x[i]! - caps[i]!)));
   return MISS_WEIGHT * miss + aimOf(wish, choices, x);
 }
 
@@ -157,6 +163,7 @@ function linearStep(
 ): readonly number[] | null {
   const base = valuesOf(wish, choices, x);
   const slopes = choices.map((_, k) => slopeAlong(wish, choices, x, base, k));
+  const caps = capsOf(wish, choices, x);
   const constraints: Record<string, Constraint> = { whole: { equal: 1 } };
   const variables: Record<string, Record<string, number>> = {};
   choices.forEach((c, i) => {
@@ -166,7 +173,7 @@ function linearStep(
       max: Math.min(1, x[i]! + step),
     };
     column[`cap${i}`] = 1;
-    constraints[`cap${i}`] = { max: capOf(wish, choices, x, i) };
+    constraints[`cap${i}`] = { max: caps[i]! };
     variables[`over${i}`] = { [`cap${i}`]: -1, score: MISS_WEIGHT };
     for (const target of wish.targets) column[`t-${target.name}`] = slopes[i]![target.name];
     if (wish.aim === 'cheapest') column.score = c.pricePerL ?? dearest(choices);
@@ -266,8 +273,9 @@ function answer(wish: MixWish, choices: readonly Choice[], x: readonly number[])
         missedBy: Math.max(0, value - max),
       });
   }
+  const caps = capsOf(wish, choices, x);
   choices.forEach((c, i) => {
-    const cap = capOf(wish, choices, x, i);
+    const cap = caps[i]!;
     // Shares are rounded to what a scoop can give: half a per cent below the limit is at it.
     if (cap < 1 && x[i]! > cap - 0.006)
       binding.push({

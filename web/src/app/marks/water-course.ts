@@ -37,7 +37,7 @@ const LEFT = 6;
 const HEIGHT = SOIL + DEPTH + 30;
 /** Drawn wide, or narrow with fewer days for a phone. */
 const WIDE = { width: 760, right: 96, back: 60, ahead: 60 };
-const NARROW = { width: 400, right: 78, back: 14, ahead: 12 };
+const NARROW = { width: 400, right: 92, back: 14, ahead: 12 };
 
 /**
  * The water in a pot, hung under the soil line: what the air took above it, drinks as drops on it, what
@@ -94,7 +94,12 @@ const NARROW = { width: 400, right: 78, back: 14, ahead: 12 };
           </g>
         }
         @for (tick of v.ticks; track tick.x) {
-          <text class="day" [attr.x]="tick.x" [attr.y]="height - 8" text-anchor="middle">
+          <text
+            class="day"
+            [attr.x]="tick.x"
+            [attr.y]="height - 8"
+            [attr.text-anchor]="tick.anchor"
+          >
             {{ tick.says }}
           </text>
         }
@@ -116,7 +121,6 @@ const NARROW = { width: 400, right: 78, back: 14, ahead: 12 };
       width: 100%;
       max-width: 980px;
       height: auto;
-      overflow: visible;
     }
     .air {
       fill: var(--callus-soft);
@@ -252,7 +256,7 @@ export class WaterCourse {
         .map((m) => ({ ...m, x: x(m.day), y: m.fill === undefined ? SOIL - 2 : y(m.fill) })),
       ticks: Array.from({ length: Math.floor((days.length - 1) / every) + 1 }, (_, i) => {
         const day = addDays(first.day, i * every);
-        return { x: x(day), says: this.words.shortDay(day) };
+        return { x: x(day), says: this.words.shortDay(day), anchor: i === 0 ? 'start' : 'middle' };
       }),
     };
   });
