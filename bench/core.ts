@@ -1,16 +1,34 @@
 import {
   append,
+  columnOf,
+  compareSchools,
   demoJournal,
+  dry,
   EMPTY_STATE,
   entriesOf,
+  evenly,
+  fillPot,
   fold,
+  guessMapping,
+  judge,
+  mediumOf,
   readJournal,
+  readTable,
+  readWeather,
+  RECIPES,
   roundOn,
+  SHELF,
+  solveMix,
+  spaceDrying,
+  USUAL_CONTAINERS,
+  waterCaseOf,
   writeJournal,
   type State,
 } from '@hypogeon/core';
 import { heapMb, medianMs, print, type Figure } from './figure';
 import { largeJournal } from './large-journal';
+import { loggerYear } from './logger-year';
+import { pottedJournal } from './potted-journal';
 
 const TODAY = '2026-11-24';
 
@@ -81,7 +99,73 @@ export const CORE_BENCHES: Readonly<Record<string, Bench>> = {
       { name: 'round of the demo', value: medianMs(() => roundOn(demo, TODAY)), unit: 'ms' },
     ];
   },
+  water: () => {
+    const recipe = RECIPES.find((r) => r.id === 'two-to-one')!;
+    const parts = recipe.parts.map(([id, n]) => ({
+      component: SHELF.find((c) => c.id === id)!,
+      parts: n,
+    }));
+    const column = columnOf(fillPot(mediumOf(parts), USUAL_CONTAINERS[0]!));
+    const sixty = medianMs(
+      () => {
+        let wetness = evenly(column, 1);
+        for (let day = 0; day < 60; day++) wetness = dry(column, wetness, 2, 1).wetness;
+      },
+      50,
+      10,
+    );
+    const state = fold(pottedJournal(TODAY));
+    const made = medianMs(() => casesOf(state));
+    const cases = casesOf(state);
+    return [
+      { name: '60 days of one pot', value: sixty, unit: 'ms', target: 5 },
+      { name: `make the cases of ${cases.length} pots`, value: made, unit: 'ms' },
+      {
+        name: `judge ${cases.length} pots`,
+        value: medianMs(() => cases.map(judge)),
+        unit: 'ms',
+        target: 500,
+      },
+      {
+        name: 'compare all schools on one pot',
+        value: medianMs(() => compareSchools(cases[0]!)),
+        unit: 'ms',
+      },
+    ];
+  },
+  weather: () => {
+    const text = loggerYear();
+    const ms = medianMs(() => {
+      const table = readTable(text)!;
+      readWeather(table, guessMapping(table));
+    });
+    return { name: 'read 52,560 rows of a logger', value: ms, unit: 'ms', target: 2000 };
+  },
+  solve: () => {
+    const choices = SHELF.map((component) => ({ component }));
+    const ms = medianMs(() =>
+      solveMix({
+        choices,
+        targets: [
+          { name: 'water', min: 0.35, max: 0.4 },
+          { name: 'air', min: 0.2 },
+        ],
+        container: USUAL_CONTAINERS[0]!,
+        litres: 10,
+        aim: 'closest',
+        from: { pumice: 0.6, coir: 0.4 },
+      }),
+    );
+    return { name: `solve a mix from ${choices.length} components`, value: ms, unit: 'ms' };
+  },
 };
+
+function casesOf(state: State) {
+  const drying = spaceDrying(state);
+  return [...state.batches.values()].flatMap(
+    (b) => waterCaseOf(state, b, TODAY, undefined, drying) ?? [],
+  );
+}
 
 export function runCore(name: string): void {
   const figures = CORE_BENCHES[name]!();

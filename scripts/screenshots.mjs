@@ -27,7 +27,9 @@ const SHOTS = [
   ['ledger', '/ledger', 'Ledger', 'noon', WIDE],
   ['library', '/library', 'Library', 'noon', WIDE],
   ['marks', '/marks', 'The marks', 'noon', WIDE],
-  ['marks-lamp', '/marks', 'The marks', 'lamp', WIDE],
+  ['mix', '/mix', 'Mix', 'noon', WIDE],
+  ['water', '/bench/b-15/water', 'The same pot by every school', 'noon', WIDE],
+  ['air', '/store-room/air/leanto', 'Its usual year', 'noon', WIDE],
   ['store-room', '/store-room', 'Store room', 'noon', WIDE],
 ];
 

@@ -1,5 +1,6 @@
 import {
   inject,
+  Injector,
   provideAppInitializer,
   provideBrowserGlobalErrorListeners,
   provideZonelessChangeDetection,
@@ -13,7 +14,7 @@ import {
   withInMemoryScrolling,
 } from '@angular/router';
 import { routes } from './app.routes';
-import { Devices } from './data/devices';
+import { STORES, type Stores } from './data/book';
 import { Journal } from './data/journal';
 import { Theme } from './data/theme';
 import { PageTitle } from './shell/page-title';
@@ -33,10 +34,19 @@ export const appConfig: ApplicationConfig = {
     provideAppInitializer(() => {
       inject(Theme);
       // The shell is drawn while the journal opens; pages wait for it themselves.
-      const devices = inject(Devices);
+      const injector = inject(Injector);
+      const { device } = inject(STORES);
       void inject(Journal)
         .open()
-        .then(() => devices.open());
+        .then(() => listenToDevices(injector, device));
     }),
   ],
 };
+
+/** Only who has paired a device pays for what speaks with it. */
+async function listenToDevices(injector: Injector, store: Stores['device']): Promise<void> {
+  const paired = await store.getItem<readonly unknown[]>('devices').catch(() => null);
+  if (!paired || paired.length === 0) return;
+  const { Devices } = await import('./data/devices');
+  await injector.get(Devices).open();
+}

@@ -242,6 +242,10 @@ export class DevicesPage {
   protected readonly kindWord = KIND_WORD;
   protected readonly faults = FAULTS;
 
+  constructor() {
+    void this.devices.open();
+  }
+
   protected readonly offered = signal<readonly DeviceInfo[] | null>(null);
   protected readonly looked = signal(false);
   protected readonly looking = signal(false);

@@ -1,5 +1,5 @@
-import { inject, Injectable } from '@angular/core';
-import { MatSnackBar } from '@angular/material/snack-bar';
+import { inject, Injectable, Injector } from '@angular/core';
+import type { MatSnackBar } from '@angular/material/snack-bar';
 import type { Entry } from '@hypogeon/core';
 import { Journal, type Draft } from './journal';
 
@@ -7,7 +7,7 @@ import { Journal, type Draft } from './journal';
 @Injectable({ providedIn: 'root' })
 export class Deeds {
   private readonly journal = inject(Journal);
-  private readonly bar = inject(MatSnackBar);
+  private readonly injector = inject(Injector);
 
   async record(draft: Draft, said: string): Promise<boolean> {
     const { entry, saved } = await this.journal.record(draft);
@@ -21,11 +21,21 @@ export class Deeds {
   }
 
   say(text: string): void {
-    this.bar.open(text, 'Close', { duration: 5000 });
+    void this.bar().then((bar) => bar.open(text, 'Close', { duration: 5000 }));
   }
 
   private offerUndo(entry: Entry, said: string): void {
-    const bar = this.bar.open(`${said}. Saved.`, 'Undo', { duration: 8000 });
-    bar.onAction().subscribe(() => void this.retract(entry));
+    void this.bar().then((bar) =>
+      bar
+        .open(`${said}. Saved.`, 'Undo', { duration: 8000 })
+        .onAction()
+        .subscribe(() => void this.retract(entry)),
+    );
+  }
+
+  /** Nothing is said before something is done: its code comes with the first word. */
+  private async bar(): Promise<MatSnackBar> {
+    const { MatSnackBar } = await import('@angular/material/snack-bar');
+    return this.injector.get(MatSnackBar);
   }
 }

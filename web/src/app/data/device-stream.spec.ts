@@ -5,8 +5,11 @@ const open: StreamEvent = { is: 'open' };
 const pack: StreamEvent = { is: 'pack', data: '[]' };
 const lost = (retryInSeconds: number): StreamEvent => ({ is: 'lost', retryInSeconds });
 
-const run = (test: Parameters<TestScheduler['run']>[0]): void =>
+type Helpers = Parameters<Parameters<TestScheduler['run']>[0]>[0];
+
+function run(test: (helpers: Helpers) => void): void {
   new TestScheduler((actual, expected) => expect(actual).toEqual(expected)).run(test);
+}
 
 describe('listening patiently', () => {
   it('tries again after 1, 2, 4 … seconds while nobody answers', () => {
