@@ -89,6 +89,19 @@ describe('the journal file', () => {
     expect(batch.counts).toEqual({ rooted: 12, pupped: 0, rotted: 1, dried: 3, lost: 0 });
     expect(writeJournal(read.entries)).toContain(`"version":${JOURNAL_VERSION}`);
   });
+
+  it('of version 2 keeps its meaning: drinks and readings as they were', () => {
+    const read = readJournal(
+      readFileSync(join(__dirname, 'fixtures/journal-v2.json'), 'utf8'),
+      EMPTY_STATE,
+    );
+    if (!read.ok) throw new Error(problemText(read.problems[0]!));
+    const state = fold(read.entries);
+    expect(state.batches.get('b1')!.waterings).toEqual([
+      { entry: 'c5', day: '2025-06-09', how: 'soaked' },
+    ]);
+    expect(state.air.get('s1')).toEqual([{ day: '2025-06-09', tempC: 24.5, rh: 0.42 }]);
+  });
 });
 
 describe('a bad file is refused with its line and field', () => {

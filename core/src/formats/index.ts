@@ -5,4 +5,5 @@ export * from './journal-file';
 export * from './json-schema';
 export * from './wall-time';
 export * from './weather-csv';
+export * from './monthly-csv';
 export * from './senml';

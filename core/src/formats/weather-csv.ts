@@ -88,9 +88,10 @@ const LOOKS_LIKE: Readonly<Record<SeriesColumn, RegExp>> = {
 export function guessMapping({ header, rows }: Table): WeatherMapping {
   const find = (pattern: RegExp, taken: readonly number[] = []): number =>
     header.findIndex((h, i) => pattern.test(h) && !taken.includes(i));
-  const date = Math.max(0, find(/date|timestamp|^day|datum|zeit|time/i));
-  const time = find(/^time|uhrzeit|hour/i, [date]);
-  const taken = [date, time];
+  const found = find(/date|timestamp|^day|datum|zeit|time/i);
+  const time = find(/^time|uhrzeit|hour/i, [found]);
+  const taken = [found, time];
+  const date = Math.max(0, found);
   const columns: Partial<Record<SeriesColumn, { index: number; unit: string }>> = {};
   // Extremes before the mean, which would swallow them.
   for (const column of ['minC', 'maxC', 'tempC', 'rh', 'windMps', 'rainMm', 'ppfd'] as const) {
@@ -162,6 +163,9 @@ const TO_CORE: Readonly<Record<string, (v: number) => number>> = {
   µmol: (v) => v,
   lux: (v) => v / LUX_PER_PPFD,
 };
+
+/** A value in the core's unit. */
+export const toCore = (value: number, unit: string): number => TO_CORE[unit]!(value);
 
 /** A number with a decimal point or comma; null for anything else, and for the usual signs of nothing. */
 export function readNumber(text: string): number | null {

@@ -5,6 +5,7 @@ import {
   guessMapping,
   ordersFor,
   possibleOrders,
+  readMonthly,
   readNumber,
   readTable,
   readWallTime,
@@ -122,6 +123,30 @@ describe('a weather table', () => {
     expect(readNumber('-9999')).toBeNull();
     expect(readNumber('n/a')).toBeNull();
     expect(readNumber('3,5')).toBe(3.5);
+  });
+});
+
+describe('twelve months of a climate table', () => {
+  const table = (rows: readonly string[]) =>
+    readTable(['Month,Tmin °F,Tmax °F,RH %', ...rows].join('\n'))!;
+  const year = Array.from({ length: 12 }, (_, m) => `${m + 1},${32 + m},${50 + m},${70 - m}`);
+
+  it('become a usual year, in any unit', () => {
+    const read = readMonthly(table(year));
+    expect(read.ok && read.monthly[0]).toEqual({ minC: 0, maxC: 10, rh: 0.7 });
+    expect(read.ok && read.monthly).toHaveLength(12);
+  });
+
+  it('or are refused with a sentence', () => {
+    const problem = (rows: readonly string[]): string => {
+      const read = readMonthly(table(rows));
+      return read.ok ? '' : read.problem;
+    };
+    expect(problem(year.slice(1))).toContain('here are 11');
+    expect(problem([...year.slice(1), '12,90,50,70'])).toContain('Row 13: the low and the high');
+    expect(problem([...year.slice(1), '12,30,50,wet'])).toContain('Row 13: the humidity');
+    const read = readMonthly(readTable(['a,b', ...year.map(() => '1,2')].join('\n'))!);
+    expect(!read.ok && read.problem).toContain('mean low');
   });
 });
 

@@ -157,6 +157,29 @@ describe('the air of a place', () => {
     expect(page.recorded()).toEqual([]);
   });
 
+  it('or comes from a file of twelve rows', async () => {
+    const page = await open();
+    const give = async (text: string): Promise<void> => {
+      const file = page.all('hy-monthly-table input[type=file]')[0] as HTMLInputElement;
+      Object.defineProperty(file, 'files', {
+        value: [{ name: 'y.csv', text: () => Promise.resolve(text) }],
+        configurable: true,
+      });
+      file.dispatchEvent(new Event('change'));
+      await page.settle();
+    };
+    await give('tmin,tmax\n1,2\n');
+    expect(page.text).toContain('Twelve rows were expected');
+    const rows = Array.from({ length: 12 }, (_, m) => `${m},${m + 9},60`);
+    await give(`tmin,tmax,rh\n${rows.join('\n')}\n`);
+    expect(page.text).toContain('Whole: in use.');
+    expect(page.journal.state().spaces.get('porch')!.monthly![11]).toEqual({
+      minC: 11,
+      maxC: 20,
+      rh: 0.6,
+    });
+  });
+
   it('no such place', async () => {
     expect((await open('nowhere')).text).toContain('No such place');
   });

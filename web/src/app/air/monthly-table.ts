@@ -7,7 +7,14 @@ import {
   output,
   signal,
 } from '@angular/core';
-import { celsiusFrom, temperatureIn, type MonthAir, type MonthlyClimate } from '@hypogeon/core';
+import {
+  celsiusFrom,
+  readMonthly,
+  readTable,
+  temperatureIn,
+  type MonthAir,
+  type MonthlyClimate,
+} from '@hypogeon/core';
 import { Words } from '../data/words';
 import { numberFrom } from '../ui/number';
 
@@ -57,6 +64,16 @@ const MONTHS = Array.from({ length: 12 }, (_, m) =>
         </tbody>
       </table>
     </div>
+    <label class="plain file">
+      Twelve months from a file
+      <input
+        class="unseen"
+        type="file"
+        accept=".csv,.txt,.tsv,text/csv"
+        (change)="choose(file)"
+        #file
+      />
+    </label>
     <p [class]="problem() ? 'problem' : 'small quiet'" [attr.role]="problem() ? 'alert' : null">
       {{ problem() || status() }}
     </p>
@@ -75,6 +92,13 @@ const MONTHS = Array.from({ length: 12 }, (_, m) =>
     td input {
       width: 6rem !important;
       text-align: right;
+    }
+    .file {
+      margin: 0.6rem 0;
+    }
+    .file:focus-within {
+      outline: 3px solid var(--water);
+      outline-offset: 2px;
     }
     .problem {
       color: var(--do);
@@ -95,7 +119,9 @@ export class MonthlyTable {
   private readonly typed = signal<readonly Row[] | null>(null);
   protected readonly rows = computed<readonly Row[]>(() => this.typed() ?? this.kept());
 
+  private readonly refused = signal('');
   protected readonly problem = computed(() => {
+    if (this.refused()) return this.refused();
     const rows = this.rows();
     for (const [m, row] of rows.entries()) {
       const wrong = this.cells.find((c) => row[c].trim() !== '' && this.bad(row, c));
@@ -125,7 +151,20 @@ export class MonthlyTable {
     );
   }
 
+  protected async choose(input: HTMLInputElement): Promise<void> {
+    const file = input.files?.[0];
+    if (!file) return;
+    const table = readTable(await file.text());
+    input.value = '';
+    const read = table ? readMonthly(table) : null;
+    this.refused.set(read?.ok ? '' : (read?.problem ?? 'There is no table in this file.'));
+    if (!read?.ok) return;
+    this.typed.set(null);
+    this.changed.emit([...read.monthly]);
+  }
+
   protected type(month: number, cell: Cell, text: string): void {
+    this.refused.set('');
     const rows = this.rows().map((r, m) => (m === month ? { ...r, [cell]: text } : r));
     this.typed.set(rows);
     if (this.problem()) return;
