@@ -10,5 +10,6 @@ export * from './journal';
 export * from './stats';
 export * from './safety';
 export * from './formats';
+export * from './plan';
 export * from './round';
 export * from './demo';

@@ -28,12 +28,17 @@ const WINDOW_TEMP_C = 22;
 const WARMEST_C = 28;
 const COLDEST_C = 6;
 
+/** How fast roots come at a temperature, against 22 °C. */
+export function growthRate(tempC: number): number {
+  const held = Math.min(Math.max(tempC, COLDEST_C), WARMEST_C);
+  return Q10 ** ((held - WINDOW_TEMP_C) / 10);
+}
+
 /**
  * A window stretched from 22 °C to the air it happens in.
  * @returns days from the cut, whole
  */
 export function windowAt(window: Window, tempC: number): { from: number; to: number } {
-  const held = Math.min(Math.max(tempC, COLDEST_C), WARMEST_C);
-  const stretch = Q10 ** ((WINDOW_TEMP_C - held) / 10);
+  const stretch = 1 / growthRate(tempC);
   return { from: Math.round(window.from * stretch), to: Math.round(window.to * stretch) };
 }

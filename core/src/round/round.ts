@@ -218,7 +218,10 @@ function firstWater(batch: Batch, verdict: WaterVerdict | undefined): string {
 }
 
 /** `about 45 mL each`: what a jug shows, not what the model has behind the comma. */
-export function amountWords({ containers = 1 }: Pick<Batch, 'containers'>, { ml }: Drink): string {
+export function amountWords(
+  { containers = 1 }: { readonly containers?: number | undefined },
+  { ml }: Drink,
+): string {
   const step = ml < 20 ? 1 : ml < 100 ? 5 : ml < 1000 ? 10 : 100;
   const rounded = Math.max(step, Math.round(ml / step) * step);
   const amount = rounded >= 1000 ? `${(rounded / 1000).toFixed(1)} L` : `${rounded} mL`;

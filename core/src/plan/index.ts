@@ -1,0 +1,4 @@
+export * from './number-needed';
+export * from './readiness';
+export * from './belief';
+export * from './ways';

@@ -1,0 +1,95 @@
+import jStat from 'jstat';
+import { assertCount, assertFraction, assertPositive } from '../assert';
+
+/** What is believed of a chance of success: Beta(a, b). */
+export interface SuccessBelief {
+  readonly a: number;
+  readonly b: number;
+}
+
+/** More is not taken for one plan; what would need more is said to be out of reach. */
+export const MOST_CUTTINGS = 10_000;
+
+/**
+ * Chance that at least `wanted` of `taken` cuttings succeed and are ready in time.
+ * @param ready chance that one which succeeds is ready by the day, 0–1
+ * @returns 0–1
+ * Source: X | Y ~ Binomial(Y, ready), Y ~ BetaBinomial(taken, a, b), summed exactly; the inner tail is the
+ * distribution function of the negative binomial.
+ */
+export function chanceOfAtLeast(
+  wanted: number,
+  taken: number,
+  { a, b }: SuccessBelief,
+  ready = 1,
+): number {
+  assertCount('wanted', wanted);
+  assertCount('taken', taken);
+  assertPositive('a', a);
+  assertPositive('b', b);
+  assertFraction('ready', ready);
+  if (wanted === 0) return 1;
+  if (wanted > taken || ready === 0) return 0;
+  const base = logBeta(a, b);
+  const [logReady, logNot] = [Math.log(ready), Math.log1p(-ready)];
+  let chance = 0;
+  let inTime = 0;
+  for (let y = wanted; y <= taken; y++) {
+    // One more that lives: the chance that the last needed one is just this.
+    inTime +=
+      ready === 1
+        ? y === wanted
+          ? 1
+          : 0
+        : Math.exp(logChoose(y - 1, wanted - 1) + wanted * logReady + (y - wanted) * logNot);
+    const lives = Math.exp(logChoose(taken, y) + logBeta(y + a, taken - y + b) - base);
+    chance += lives * Math.min(inTime, 1);
+  }
+  return Math.min(chance, 1);
+}
+
+/**
+ * The fewest cuttings that give the wanted number with the wanted certainty.
+ * @param certainty 0–1, below 1
+ * @returns null where even the most would not do
+ */
+export function numberNeeded(
+  wanted: number,
+  certainty: number,
+  belief: SuccessBelief,
+  ready = 1,
+): number | null {
+  assertFraction('certainty', certainty);
+  if (certainty === 1)
+    throw new RangeError('certainty must be below 1: nothing that grows is sure');
+  if (wanted === 0) return 0;
+  const enough = (n: number): boolean => chanceOfAtLeast(wanted, n, belief, ready) >= certainty;
+  let high = wanted;
+  while (!enough(high)) {
+    if (high >= MOST_CUTTINGS) return null;
+    high = Math.min(high * 2, MOST_CUTTINGS);
+  }
+  let low = Math.max(wanted - 1, Math.floor(high / 2));
+  while (high - low > 1) {
+    const middle = (low + high) >> 1;
+    if (enough(middle)) high = middle;
+    else low = middle;
+  }
+  return high;
+}
+
+// Whole arguments come back a thousand times in one plan.
+const factorials: number[] = [0];
+
+function logFactorial(n: number): number {
+  for (let i = factorials.length; i <= n; i++) factorials.push(factorials[i - 1]! + Math.log(i));
+  return factorials[n]!;
+}
+
+function logChoose(n: number, k: number): number {
+  return logFactorial(n) - logFactorial(k) - logFactorial(n - k);
+}
+
+function logBeta(a: number, b: number): number {
+  return jStat.gammaln(a) + jStat.gammaln(b) - jStat.gammaln(a + b);
+}

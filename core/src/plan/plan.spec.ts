@@ -1,0 +1,224 @@
+import * as fc from 'fast-check';
+import { CATALOGUE, methodOf } from '../botany';
+import { addDays, daysBetween } from '../days';
+import { fold } from '../journal';
+import { batchPut, DAY, FIELDS, written } from '../testing/entries';
+import {
+  beliefWords,
+  chanceOfAtLeast,
+  neededCurve,
+  numberNeeded,
+  readiness,
+  shareBy,
+  successBelief,
+  timeWithin,
+  waysTo,
+  type Wish,
+} from '.';
+
+// Reference: R 4.2.2, lchoose and lbeta summed, and integrate() of dbeta times pbinom.
+describe('how many to take, against R 4.2.2', () => {
+  it.each([
+    [10, 0.8, 5.6, 2.4, 18, 0.8182070191],
+    [10, 0.9, 5.6, 2.4, 22, 0.9152993716],
+    [1, 0.8, 4, 4, 3, 0.8333333333],
+    [50, 0.8, 40, 10, 67, 0.8009454867],
+    [100, 0.5, 7, 1, 110, 0.5086156888],
+    [25, 0.95, 36, 4, 32, 0.9533084578],
+  ])('%d with certainty %d from Beta(%d, %d): take %d', (wanted, certainty, a, b, n, chance) => {
+    expect(numberNeeded(wanted, certainty, { a, b })).toBe(n);
+    expect(chanceOfAtLeast(wanted, n, { a, b })).toBeCloseTo(chance, 9);
+  });
+
+  // A chance that is known for sure is the plain binomial: qbinom of R.
+  it.each([
+    [10, 0.8, 0.7, 16],
+    [20, 0.9, 0.5, 48],
+    [100, 0.95, 0.9, 117],
+    [500, 0.8, 0.6, 853],
+  ])('binomial: %d with %d at %d each: take %d', (wanted, certainty, p, n) => {
+    const sure = { a: p * 1e7, b: (1 - p) * 1e7 };
+    expect(numberNeeded(wanted, certainty, sure)).toBe(n);
+  });
+
+  it.each([
+    [20, 40, 5.6, 2.4, 0.8, 0.70250776],
+    [10, 15, 36, 4, 0.9, 0.93621136],
+  ])('%d of %d from Beta(%d, %d), %d of them in time', (wanted, n, a, b, ready, chance) => {
+    expect(chanceOfAtLeast(wanted, n, { a, b }, ready)).toBeCloseTo(chance, 7);
+  });
+
+  it('none is wanted, none is taken; nothing ready is out of reach; nothing is certain', () => {
+    expect(numberNeeded(0, 0.8, { a: 1, b: 1 })).toBe(0);
+    expect(chanceOfAtLeast(3, 2, { a: 1, b: 1 })).toBe(0);
+    expect(numberNeeded(5, 0.8, { a: 1, b: 1 }, 0)).toBeNull();
+    expect(numberNeeded(9000, 0.9, { a: 1, b: 9 })).toBeNull();
+    expect(() => numberNeeded(5, 1, { a: 1, b: 1 })).toThrow(RangeError);
+    expect(() => chanceOfAtLeast(1.5, 2, { a: 1, b: 1 })).toThrow(RangeError);
+  });
+
+  it('is the smallest that will do, and grows with what is asked', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 60 }),
+        fc.double({ min: 0.3, max: 0.97, noNaN: true }),
+        fc.double({ min: 0.3, max: 0.95, noNaN: true }),
+        fc.double({ min: 0.2, max: 1, noNaN: true }),
+        (wanted, certainty, mean, ready) => {
+          const belief = { a: mean * 20, b: (1 - mean) * 20 };
+          const n = numberNeeded(wanted, certainty, belief, ready);
+          if (n === null) return;
+          expect(chanceOfAtLeast(wanted, n, belief, ready)).toBeGreaterThanOrEqual(certainty);
+          expect(chanceOfAtLeast(wanted, n - 1, belief, ready)).toBeLessThan(certainty);
+          expect(
+            numberNeeded(wanted + 1, certainty, belief, ready) ?? Infinity,
+          ).toBeGreaterThanOrEqual(n);
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+});
+
+describe('when they are ready', () => {
+  it('a window of 14–28 days is a Weibull with one in ten and nine in ten at its ends (R: pweibull)', () => {
+    const time = timeWithin({ from: 14, to: 28 });
+    expect(time.shape).toBeCloseTo(4.449848, 5);
+    expect(time.scale).toBeCloseTo(23.21445, 4);
+    expect(shareBy(time, 14)).toBeCloseTo(0.1, 12);
+    expect(shareBy(time, 28)).toBeCloseTo(0.9, 12);
+    expect(shareBy(time, 21)).toBeCloseTo(0.4727676, 6);
+    expect(shareBy(time, -3)).toBe(0);
+  });
+
+  const taxon = CATALOGUE.find((t) => t.id === 'echeveria-elegans')!;
+  const crown = methodOf(taxon, 'crown')!;
+  const leaf = methodOf(taxon, 'leaf')!;
+  const half = (tempC: number, way = crown, size: 'rooted' | 'saleable' = 'rooted'): number =>
+    daysBetween(DAY, readiness(taxon, way, size, DAY, () => tempC).dayFor(0.5) ?? '2999-01-01');
+
+  it('keeps to the windows of the trade at 22 °C (common practice, no source)', () => {
+    expect(half(22)).toBeGreaterThanOrEqual(14);
+    expect(half(22)).toBeLessThanOrEqual(28);
+    // A good-sized rosette from a leaf: about six months.
+    expect(half(22, leaf, 'saleable')).toBeGreaterThan(140);
+    expect(half(22, leaf, 'saleable')).toBeLessThan(220);
+  });
+
+  it('takes twice as long with ten degrees less, and far longer out of season', () => {
+    expect(half(16) / half(26)).toBeCloseTo(2, 0);
+    expect(half(9)).toBeGreaterThan(4 * half(22));
+  });
+});
+
+describe('what this bench has taught', () => {
+  const none = { rooted: 0, pupped: 0, rotted: 0, dried: 0, lost: 0 };
+  const settled = (key: string, taxon: string, rooted: number, rotted: number) => [
+    batchPut({ ...FIELDS, taxon, count: rooted + rotted }, key),
+    { kind: 'cut' as const, batch: key, day: DAY },
+    {
+      kind: 'tally' as const,
+      batch: key,
+      day: addDays(DAY, 40),
+      counts: { ...none, rooted, rotted },
+    },
+    { kind: 'ended' as const, batch: key, day: addDays(DAY, 60) },
+  ];
+  const crown = methodOf(
+    CATALOGUE.find((t) => t.id === 'echeveria-elegans')!,
+    'crown',
+  )!;
+
+  it('moves the catalogue’s chance, and says what it rests on', () => {
+    const fresh = successBelief(fold([]), 'echeveria-elegans', crown);
+    expect(fresh.mean).toBeCloseTo(crown.success.mean, 12);
+    expect(beliefWords(fresh, 'crown')).toBe('catalogue');
+    const taught = successBelief(
+      fold(written(...settled('b1', 'echeveria-elegans', 10, 30))),
+      'echeveria-elegans',
+      crown,
+    );
+    // 0.92 · 8 + 10 of 8 + 40.
+    expect(taught.mean).toBeCloseTo((0.92 * 8 + 10) / 48, 12);
+    expect(taught.own).toEqual({ cuttings: 40, lived: 10 });
+    expect(beliefWords(taught, 'crown')).toBe('your own 40, with the catalogue');
+  });
+
+  it('batches still growing teach nothing yet, other genera never', () => {
+    const [put, cut, tally] = settled('b1', 'echeveria-elegans', 1, 9);
+    const open = fold(
+      written(put!, cut!, { ...tally!, counts: { ...none, rotted: 2 } } as typeof tally & object),
+    );
+    expect(successBelief(open, 'echeveria-elegans', crown).own.cuttings).toBe(0);
+    const other = fold(written(...settled('b2', 'sedum-pachyphyllum', 1, 9)));
+    expect(successBelief(other, 'echeveria-elegans', crown).mean).toBeCloseTo(0.92, 12);
+  });
+});
+
+describe('ways to what is wanted', () => {
+  const state = fold(
+    written({
+      kind: 'put',
+      record: 'space',
+      key: 'bench',
+      day: DAY,
+      fields: { name: 'Bench', tempC: 21, rh: 0.5 },
+    }),
+  );
+  const wish = (over: Partial<Wish> = {}): Wish => ({
+    taxon: 'echeveria-elegans',
+    count: 12,
+    size: 'rooted',
+    by: addDays(DAY, 70),
+    certainty: 0.8,
+    cutOn: DAY,
+    space: 'bench',
+    ...over,
+  });
+
+  it('lays all methods side by side, recommends one and says why and what would change it', () => {
+    const ways = waysTo(state, wish())!;
+    expect(ways.ways.map((w) => w.method)).toEqual(['leaf', 'crown', 'offset']);
+    expect(ways.best).not.toBeNull();
+    expect(ways.reasons.length).toBeGreaterThan(0);
+    expect(ways.changes.at(-1)).toMatch(/^Five more: \d+ % sure instead of \d+ %/);
+    for (const w of ways.ways) {
+      expect(w.needed!).toBeGreaterThanOrEqual(12);
+      expect(w.from! <= w.half! && w.half! <= w.to!).toBe(true);
+    }
+    const [leaf, crown] = ways.ways;
+    expect(leaf!.needed!).toBeGreaterThan(crown!.needed!);
+  });
+
+  it('the sooner it is wanted, the more are needed, until none would do', () => {
+    const needed = (days: number): number =>
+      waysTo(state, wish({ by: addDays(DAY, days) }))!.ways[1]!.needed ?? Infinity;
+    expect(needed(20)).toBeGreaterThan(needed(26));
+    expect(needed(26)).toBeGreaterThanOrEqual(needed(60));
+    const soon = waysTo(state, wish({ by: addDays(DAY, 5) }))!;
+    expect(soon.best).toBeNull();
+    expect(soon.instead).toMatch(/Nothing is ready by then. The soonest are ready around/);
+    const past = waysTo(state, wish({ by: addDays(DAY, -5) }))!;
+    expect(past.best).toBeNull();
+  });
+
+  it('says how many can be had where so many cannot', () => {
+    const many = waysTo(state, wish({ count: 2000 }))!;
+    expect(many.best).toBeNull();
+    expect(many.instead).toMatch(/about \d+ can be had by then from 400/);
+  });
+
+  it('the curve rises towards the day, and ends its sense before it', () => {
+    const crown = waysTo(state, wish())!.ways[1]!.figures;
+    const { days, latest } = neededCurve(state, wish(), crown, DAY);
+    const needed = days.map((d) => d.needed ?? Infinity);
+    expect(needed).toEqual([...needed].sort((a, b) => a - b));
+    expect(latest! > DAY && latest! < wish().by).toBe(true);
+    expect(days.at(-1)!.needed).toBeNull();
+    expect(neededCurve(state, wish({ by: DAY }), crown, DAY)).toEqual({ days: [], latest: null });
+  });
+
+  it('an unknown plant has no ways', () => {
+    expect(waysTo(state, wish({ taxon: 'nobody' }))).toBeNull();
+  });
+});

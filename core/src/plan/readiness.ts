@@ -1,0 +1,101 @@
+import { growthRate, seasonAt, type Taxon, type TaxonMethod, type Window } from '../botany';
+import { addDays, daysBetween, type Day } from '../days';
+
+/** How far a young plant is to be grown. */
+export const SIZES = ['rooted', 'small', 'saleable'] as const;
+export type Size = (typeof SIZES)[number];
+
+export const SIZE_WORD: Readonly<Record<Size, string>> = {
+  rooted: 'rooted',
+  small: 'small plants',
+  saleable: 'saleable plants',
+};
+
+/**
+ * Days of growth at 22 °C in season from the first root or pup to the size. Working assumptions, set on
+ * what growers say (a good-sized rosette from a leaf in about six months: common practice, no source).
+ */
+const GROWTH_DAYS: Readonly<Record<Exclude<Size, 'rooted'>, number>> = { small: 28, saleable: 60 };
+const FROM_LEAF: Readonly<Record<Exclude<Size, 'rooted'>, number>> = { small: 60, saleable: 130 };
+
+export function growthDays(method: TaxonMethod['method'], size: Size): number {
+  if (size === 'rooted') return 0;
+  const tiny = method === 'leaf' || method === 'leaf-section' || method === 'plantlet';
+  return (tiny ? FROM_LEAF : GROWTH_DAYS)[size];
+}
+
+/** Growth in a day against 22 °C in season. Resting plants hardly root. Working assumptions. */
+const SEASON_PACE = { active: 1, marginal: 0.6, resting: 0.15 } as const;
+
+/** What a day gives towards roots, in days at 22 °C in season. */
+export function growthOn(taxon: Taxon, tempC: number): number {
+  return growthRate(tempC) * SEASON_PACE[seasonAt(taxon, tempC).state];
+}
+
+export interface WeibullTime {
+  readonly shape: number;
+  /** Days at 22 °C in season. */
+  readonly scale: number;
+}
+
+/**
+ * The time to a first root or pup whose window says when one in ten and nine in ten have it.
+ * @returns Weibull shape and scale
+ */
+export function timeWithin({ from, to }: Pick<Window, 'from' | 'to'>): WeibullTime {
+  // A window of a single day is still a window.
+  const wide = Math.max(to, from * 1.05);
+  const early = -Math.log(0.9);
+  const shape = Math.log(Math.log(10) / early) / Math.log(wide / from);
+  return { shape, scale: from / early ** (1 / shape) };
+}
+
+/** Share that has it after so much growth, 0–1. */
+export function shareBy({ shape, scale }: WeibullTime, growth: number): number {
+  return growth <= 0 ? 0 : 1 - Math.exp(-((growth / scale) ** shape));
+}
+
+/** How a cutting comes along, from its cut to the size that is wanted. */
+export interface Readiness {
+  /** Chance that one which lives is ready by a day, 0–1. */
+  by(day: Day): number;
+  /** First day by which this share of those that live is ready; null within three years. */
+  dayFor(share: number): Day | null;
+}
+
+const MOST_DAYS = 1100;
+
+/**
+ * @param tempOn mean temperature on a day, °C, where it stands
+ */
+export function readiness(
+  taxon: Taxon,
+  way: TaxonMethod,
+  size: Size,
+  cutOn: Day,
+  tempOn: (day: Day) => number,
+): Readiness {
+  // A leaf is a plant only with its pup; a crown is one already.
+  const time = timeWithin(
+    way.method === 'leaf' || way.method === 'leaf-section' ? (way.pups ?? way.roots) : way.roots,
+  );
+  const later = growthDays(way.method, size);
+  const sums: number[] = [0];
+  const growthUntil = (days: number): number => {
+    for (let n = sums.length; n <= days; n++)
+      sums.push(sums[n - 1]! + growthOn(taxon, tempOn(addDays(cutOn, n - 1))));
+    return sums[days]!;
+  };
+  const by = (day: Day): number => {
+    const days = Math.min(daysBetween(cutOn, day), MOST_DAYS);
+    return days <= 0 ? 0 : shareBy(time, growthUntil(days) - later);
+  };
+  return {
+    by,
+    dayFor(share) {
+      for (let n = 1; n <= MOST_DAYS; n++)
+        if (shareBy(time, growthUntil(n) - later) >= share) return addDays(cutOn, n);
+      return null;
+    },
+  };
+}

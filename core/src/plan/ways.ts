@@ -1,0 +1,229 @@
+import { airOf, plantOf } from '../bench';
+import { METHOD, seasonAt, type MethodId, type SeasonState, type TaxonMethod } from '../botany';
+import { addDays, daysBetween, type Day } from '../days';
+import type { State } from '../journal';
+import { successBelief, type Learned } from './belief';
+import { chanceOfAtLeast, numberNeeded } from './number-needed';
+import { readiness, type Size } from './readiness';
+
+/** What is wanted of a mother. */
+export interface Wish {
+  readonly taxon: string;
+  readonly count: number;
+  readonly size: Size;
+  readonly by: Day;
+  /** 0–1. */
+  readonly certainty: number;
+  readonly cutOn: Day;
+  /** Where they stand. */
+  readonly space: string;
+}
+
+/** Hands-on minutes for one cutting, from the cut to the label. Working assumptions. */
+export const MINUTES: Readonly<Record<MethodId, number>> = {
+  leaf: 0.5,
+  'leaf-section': 1,
+  crown: 2,
+  segment: 1.5,
+  trailing: 1,
+  branch: 2.5,
+  pad: 3,
+  column: 6,
+  offset: 3,
+  'rooted-offset': 3,
+  division: 5,
+  plantlet: 0.5,
+};
+
+/** What the mother loses. Common practice, no source. */
+export const LOSES: Readonly<Record<MethodId, string>> = {
+  leaf: 'some lower leaves',
+  'leaf-section': 'whole straps',
+  crown: 'its heads; the stumps break again',
+  segment: 'stem; the stump breaks again',
+  trailing: 'hanging length',
+  branch: 'side branches',
+  pad: 'outer pads',
+  column: 'its top',
+  offset: 'young ones',
+  'rooted-offset': 'rooted young ones',
+  division: 'a part of the clump',
+  plantlet: 'nothing it needs',
+};
+
+/** One way to what is wanted. */
+export interface Way {
+  readonly method: MethodId;
+  readonly figures: TaxonMethod;
+  readonly belief: Learned;
+  /** How many to take; null where no number would do. */
+  readonly needed: number | null;
+  /** Chance that one which lives is ready by the day. */
+  readonly ready: number;
+  /** When one in ten, half and nine in ten of the living are ready. */
+  readonly from: Day | null;
+  readonly half: Day | null;
+  readonly to: Day | null;
+  readonly minutes: number | null;
+  readonly loses: string;
+}
+
+export interface Ways {
+  readonly ways: readonly Way[];
+  readonly best: Way | null;
+  /** Why the best is the best, in sentences. */
+  readonly reasons: readonly string[];
+  /** What would change the answer. */
+  readonly changes: readonly string[];
+  readonly season: { readonly state: SeasonState; readonly reason: string };
+  /** Where nothing can be ready: what could be done instead. */
+  readonly instead: string;
+}
+
+/** More than so many of one plant is no plan any more but a wish. */
+const PRACTICAL = 400;
+const WARMER_C = 4;
+
+/** All ways of a plant to what is wanted, side by side; null for an unknown plant. */
+export function waysTo(state: State, wish: Wish): Ways | null {
+  const plant = plantOf(state, wish.taxon);
+  if (!plant) return null;
+  const ways = plant.taxon.methods.map((figures) => wayOf(state, wish, figures));
+  const possible = ways.filter((w) => w.needed !== null && w.needed <= PRACTICAL);
+  const best =
+    possible.length === 0 ? null : possible.reduce((a, b) => (effort(b) < effort(a) ? b : a));
+  const { tempC } = airOf(state, wish.space, wish.cutOn);
+  return {
+    ways,
+    best,
+    reasons: best ? reasonsFor(best, possible) : [],
+    changes: best ? changesOf(state, wish, best) : [],
+    season: seasonAt(plant.taxon, tempC),
+    instead: best ? '' : insteadOf(state, wish, ways),
+  };
+}
+
+export function wayOf(state: State, wish: Wish, figures: TaxonMethod, warmer = 0): Way {
+  const { taxon } = plantOf(state, wish.taxon)!;
+  const belief = successBelief(state, wish.taxon, figures);
+  const come = readiness(
+    taxon,
+    figures,
+    wish.size,
+    wish.cutOn,
+    (day) => airOf(state, wish.space, day).tempC + warmer,
+  );
+  const ready = come.by(wish.by);
+  const needed =
+    ready < 0.01 ? null : numberNeeded(wish.count, wish.certainty, belief, Math.min(ready, 1));
+  return {
+    method: figures.method,
+    figures,
+    belief,
+    needed,
+    ready,
+    from: come.dayFor(0.1),
+    half: come.dayFor(0.5),
+    to: come.dayFor(0.9),
+    minutes: needed === null ? null : needed * MINUTES[figures.method],
+    loses: LOSES[figures.method],
+  };
+}
+
+/** Work, and twice as much of it where the plant takes the way badly. */
+function effort({ minutes, figures }: Way): number {
+  return (minutes ?? Infinity) * (figures.worth === 'poor' ? 2 : 1);
+}
+
+function reasonsFor(best: Way, possible: readonly Way[]): readonly string[] {
+  const others = possible.filter((w) => w !== best);
+  const reasons: string[] = [];
+  if (others.length === 0) return ['It is the only way that can be ready in time.'];
+  if (others.every((w) => w.needed! >= best.needed!)) reasons.push('It takes the fewest from her.');
+  if (others.every((w) => (w.half ?? '9999') >= (best.half ?? '9999')))
+    reasons.push('It is ready soonest.');
+  if (others.every((w) => w.minutes! >= best.minutes!)) reasons.push('It is the least work.');
+  return reasons.length > 0 ? reasons : ['It is the least work for a way she takes well.'];
+}
+
+function changesOf(state: State, wish: Wish, best: Way): readonly string[] {
+  const changes: string[] = [];
+  const many = (n: number | null): string => (n === null ? 'no number would do' : `take ${n}`);
+  const later = wayOf(state, { ...wish, cutOn: addDays(wish.cutOn, 7) }, best.figures);
+  if (later.needed !== best.needed) changes.push(`Cut a week later: ${many(later.needed)}.`);
+  const warm = wayOf(state, wish, best.figures, WARMER_C);
+  if (warm.needed !== best.needed) changes.push(`${WARMER_C} °C warmer: ${many(warm.needed)}.`);
+  const chance = (n: number): string =>
+    `${Math.round(100 * chanceOfAtLeast(wish.count, n, best.belief, best.ready))} %`;
+  changes.push(`Five more: ${chance(best.needed! + 5)} sure instead of ${chance(best.needed!)}.`);
+  return changes;
+}
+
+/** The nearest thing that can be done. */
+function insteadOf(state: State, wish: Wish, ways: readonly Way[]): string {
+  const soonest = ways.flatMap((w) => w.to ?? []).sort()[0];
+  const [most] = ways
+    .map((w) => ({ method: w.method, n: reachable(wish, w) }))
+    .sort((a, b) => b.n - a.n);
+  if (most && most.n > 0)
+    return `By ${METHOD[most.method].many} about ${most.n} can be had by then from ${PRACTICAL}.`;
+  return soonest === undefined
+    ? 'Nothing of her is ready within three years in this air: give more warmth, or another plant.'
+    : `Nothing is ready by then. The soonest are ready around ${soonest}: ask for a later day or a smaller size.`;
+}
+
+/** How many the practical number gives with the certainty that is asked for. */
+function reachable({ certainty, count }: Wish, { belief, ready }: Way): number {
+  let low = 0;
+  let high = count;
+  while (high - low > 1) {
+    const middle = (low + high) >> 1;
+    if (chanceOfAtLeast(middle, PRACTICAL, belief, Math.min(ready, 1)) >= certainty) low = middle;
+    else high = middle;
+  }
+  return low;
+}
+
+/** The number needed for every day of cutting until the day it is wanted. */
+export interface NeededOn {
+  readonly day: Day;
+  readonly needed: number | null;
+  readonly season: SeasonState;
+}
+
+export interface NeededCurve {
+  readonly days: readonly NeededOn[];
+  /** The last day on which not much more is needed than at the best time; null where none is good. */
+  readonly latest: Day | null;
+}
+
+/** Not much more than the fewest. Working assumption. */
+const SENSIBLE = 1.5;
+
+/** @param from first day that is looked at; every day, or every few where the time is long */
+export function neededCurve(
+  state: State,
+  wish: Wish,
+  figures: TaxonMethod,
+  from: Day,
+): NeededCurve {
+  const span = daysBetween(from, wish.by);
+  if (span <= 0) return { days: [], latest: null };
+  const step = Math.max(1, Math.ceil(span / 60));
+  const { taxon } = plantOf(state, wish.taxon)!;
+  const days: NeededOn[] = [];
+  for (let n = 0; n < span; n += step) {
+    const day = addDays(from, n);
+    const { needed } = wayOf(state, { ...wish, cutOn: day }, figures);
+    days.push({
+      day,
+      needed: needed !== null && needed > PRACTICAL ? null : needed,
+      season: seasonAt(taxon, airOf(state, wish.space, day).tempC).state,
+    });
+  }
+  const fewest = Math.min(...days.map((d) => d.needed ?? Infinity));
+  const sensible = days.filter(
+    (d) => d.needed !== null && d.needed <= Math.max(fewest * SENSIBLE, fewest + 1),
+  );
+  return { days, latest: sensible.at(-1)?.day ?? null };
+}
