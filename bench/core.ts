@@ -12,6 +12,8 @@ import {
   guessMapping,
   judge,
   mediumOf,
+  neededCurve,
+  numberNeeded,
   readJournal,
   readTable,
   readWeather,
@@ -22,6 +24,7 @@ import {
   spaceDrying,
   USUAL_CONTAINERS,
   waterCaseOf,
+  waysTo,
   writeJournal,
   type State,
 } from '@hypogeon/core';
@@ -129,6 +132,38 @@ export const CORE_BENCHES: Readonly<Record<string, Bench>> = {
       {
         name: 'compare all schools on one pot',
         value: medianMs(() => compareSchools(cases[0]!)),
+        unit: 'ms',
+      },
+    ];
+  },
+  plan: () => {
+    const state = fold(demoJournal(TODAY));
+    const wish = {
+      taxon: 'graptopetalum-paraguayense',
+      count: 60,
+      size: 'small',
+      by: '2027-05-20',
+      certainty: 0.8,
+      cutOn: TODAY,
+      space: 'leanto',
+    } as const;
+    const figures = waysTo(state, wish)!.ways[0]!.figures;
+    return [
+      {
+        name: 'number needed for 500',
+        value: medianMs(() => numberNeeded(500, 0.9, { a: 30, b: 12 }, 0.85), 20, 5),
+        unit: 'ms',
+        target: 20,
+      },
+      {
+        name: 'methods compared',
+        value: medianMs(() => waysTo(state, wish)),
+        unit: 'ms',
+        target: 150,
+      },
+      {
+        name: 'curve of the day of cutting',
+        value: medianMs(() => neededCurve(state, wish, figures, TODAY)),
         unit: 'ms',
       },
     ];

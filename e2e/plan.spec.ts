@@ -23,6 +23,24 @@ test('the gate moves live with width, air and school', async ({ page }) => {
   await expect(page.getByRole('table', { name: /School: days/ })).toContainText('Long cure');
 });
 
+test('what is wanted becomes a number to take, and moves with the day', async ({ page }) => {
+  await page.goto('/#/plan?mother=m-grap');
+  await page.getByLabel('Plants wanted').fill('30');
+  await page.getByLabel('By', { exact: true }).fill('2026-06-30');
+  const ways = page.getByRole('region', { name: 'Ways side by side' });
+  await expect(ways.getByRole('row', { name: /recommended/ })).toBeVisible();
+  const take = ways.getByRole('button', { name: /by: Crown/ });
+  const number = async (): Promise<number> => Number(/\d+/.exec((await take.textContent())!)![0]);
+  const easy = await number();
+  await page.getByLabel('How sure').selectOption('95');
+  expect(await number()).toBeGreaterThan(easy);
+  await take.click();
+  await expect(page.getByLabel('How many', { exact: true })).not.toHaveValue('');
+  await expect(page.getByRole('img', { name: /Cuttings needed against the day/ })).toBeVisible();
+  await page.getByLabel('By', { exact: true }).fill('2026-04-11');
+  await expect(page.getByText('Not so many by then.')).toBeVisible();
+});
+
 test('bad input gets a sentence at its field, and nothing typed is lost', async ({ page }) => {
   await page.goto('/#/plan?mother=m-eche');
   await page.getByLabel(/Wound width/).fill('wide');

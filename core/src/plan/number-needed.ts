@@ -51,6 +51,7 @@ export function chanceOfAtLeast(
 /**
  * The fewest cuttings that give the wanted number with the wanted certainty.
  * @param certainty 0–1, below 1
+ * @param most is not gone beyond
  * @returns null where even the most would not do
  */
 export function numberNeeded(
@@ -58,16 +59,18 @@ export function numberNeeded(
   certainty: number,
   belief: SuccessBelief,
   ready = 1,
+  most = MOST_CUTTINGS,
 ): number | null {
   assertFraction('certainty', certainty);
   if (certainty === 1)
     throw new RangeError('certainty must be below 1: nothing that grows is sure');
   if (wanted === 0) return 0;
   const enough = (n: number): boolean => chanceOfAtLeast(wanted, n, belief, ready) >= certainty;
+  if (wanted > most) return null;
   let high = wanted;
   while (!enough(high)) {
-    if (high >= MOST_CUTTINGS) return null;
-    high = Math.min(high * 2, MOST_CUTTINGS);
+    if (high >= most) return null;
+    high = Math.min(high * 2, most);
   }
   let low = Math.max(wanted - 1, Math.floor(high / 2));
   while (high - low > 1) {

@@ -55,6 +55,11 @@ export function shareBy({ shape, scale }: WeibullTime, growth: number): number {
   return growth <= 0 ? 0 : 1 - Math.exp(-((growth / scale) ** shape));
 }
 
+/** The time to what makes it a plant: a leaf is one only with its pup, a crown is one already. */
+export function timeOf({ method, pups, roots }: TaxonMethod): WeibullTime {
+  return timeWithin(method === 'leaf' || method === 'leaf-section' ? (pups ?? roots) : roots);
+}
+
 /** How a cutting comes along, from its cut to the size that is wanted. */
 export interface Readiness {
   /** Chance that one which lives is ready by a day, 0–1. */
@@ -75,10 +80,7 @@ export function readiness(
   cutOn: Day,
   tempOn: (day: Day) => number,
 ): Readiness {
-  // A leaf is a plant only with its pup; a crown is one already.
-  const time = timeWithin(
-    way.method === 'leaf' || way.method === 'leaf-section' ? (way.pups ?? way.roots) : way.roots,
-  );
+  const time = timeOf(way);
   const later = growthDays(way.method, size);
   const sums: number[] = [0];
   const growthUntil = (days: number): number => {

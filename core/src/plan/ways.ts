@@ -4,7 +4,7 @@ import { addDays, daysBetween, type Day } from '../days';
 import type { State } from '../journal';
 import { successBelief, type Learned } from './belief';
 import { chanceOfAtLeast, numberNeeded } from './number-needed';
-import { readiness, type Size } from './readiness';
+import { growthDays, growthOn, readiness, shareBy, timeOf, type Size } from './readiness';
 
 /** What is wanted of a mother. */
 export interface Wish {
@@ -211,14 +211,24 @@ export function neededCurve(
   if (span <= 0) return { days: [], latest: null };
   const step = Math.max(1, Math.ceil(span / 60));
   const { taxon } = plantOf(state, wish.taxon)!;
+  const belief = successBelief(state, wish.taxon, figures);
+  const time = timeOf(figures);
+  const later = growthDays(figures.method, wish.size);
+  // Growth from any day to the day it is wanted, by one sum over all of them.
+  const temps = Array.from(
+    { length: span },
+    (_, n) => airOf(state, wish.space, addDays(from, n)).tempC,
+  );
+  const growth = [0];
+  for (const tempC of temps) growth.push(growth.at(-1)! + growthOn(taxon, tempC));
   const days: NeededOn[] = [];
   for (let n = 0; n < span; n += step) {
-    const day = addDays(from, n);
-    const { needed } = wayOf(state, { ...wish, cutOn: day }, figures);
+    const ready = shareBy(time, growth[span]! - growth[n]! - later);
     days.push({
-      day,
-      needed: needed !== null && needed > PRACTICAL ? null : needed,
-      season: seasonAt(taxon, airOf(state, wish.space, day).tempC).state,
+      day: addDays(from, n),
+      needed:
+        ready < 0.01 ? null : numberNeeded(wish.count, wish.certainty, belief, ready, PRACTICAL),
+      season: seasonAt(taxon, temps[n]!).state,
     });
   }
   const fewest = Math.min(...days.map((d) => d.needed ?? Infinity));

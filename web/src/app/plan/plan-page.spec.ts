@@ -100,6 +100,42 @@ describe('planning a batch', () => {
     expect(page.recorded()).toEqual([]);
   });
 
+  it('lays all ways to what is wanted side by side, and takes one by a tap', async () => {
+    const page = await open('m-eche');
+    expect(page.all('hy-ways-table')).toEqual([]);
+    await page.fill('Plants wanted (optional)', '24');
+    await page.fill('Grown to', 'small');
+    await page.fill('By', '2026-07-20');
+    const rows = page.all('hy-ways-table tbody tr').map((r) => r.textContent.replace(/\s+/g, ' '));
+    expect(rows).toHaveLength(3);
+    expect(rows[1]).toMatch(/Crown ?recommended/);
+    // What the demo's finished batches taught stands beside the catalogue.
+    expect(rows[0]).toMatch(/your own \d+ leaves, with the catalogue/);
+    expect(rows[2]).toContain('catalogue');
+    expect(page.text).toMatch(/It takes the fewest from her\..*Five more: \d+ % sure/);
+    await page.tap(/^Take \d+ by: Crown/);
+    const take = Number(page.field('How many').value);
+    expect(take).toBeGreaterThan(24);
+    expect(take).toBeLessThan(40);
+    expect(page.all('hy-needed-curve svg')[0]!.getAttribute('aria-label')).toMatch(
+      /Cuttings needed against the day of cutting: \d+ at best, sensible until/,
+    );
+    expect(page.root.innerHTML).not.toContain('NaN');
+  });
+
+  it('says what can be done instead of what cannot', async () => {
+    const page = await open('m-eche');
+    await page.fill('Plants wanted (optional)', '24');
+    await page.fill('By', '2026-04-12');
+    expect(page.text).toContain('Not so many by then. Nothing is ready by then. The soonest');
+    await page.fill('By', '2026-04-09');
+    expect(page.text).toContain('That is before the cut can become anything.');
+    await page.fill('Plants wanted (optional)', '0');
+    expect(page.text).toContain('A whole number of 1 or more.');
+    await page.fill('Plants wanted (optional)', '6000');
+    expect(page.text).toContain('At most 5,000 at once.');
+  });
+
   it('warns where the owner was not asked', async () => {
     const page = await open('m-eche');
     expect(page.text).not.toContain('Not asked yet');

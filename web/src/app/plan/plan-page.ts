@@ -12,6 +12,7 @@ import {
   isDay,
   METHOD,
   methodOf,
+  neededCurve,
   mixesOf,
   plannedClock,
   plantOf,
@@ -19,7 +20,10 @@ import {
   seasonAt,
   successRange,
   whatMoves,
+  SIZE_WORD,
+  SIZES,
   WATER_SCHOOL,
+  waysTo,
   windowAt,
   WOUND_SCHOOL,
   type Day,
@@ -27,7 +31,10 @@ import {
   type MethodId,
   type PlannedWound,
   type Variant,
+  type Size,
   type WaterSchoolId,
+  type Way,
+  type Wish,
   type WoundSchoolId,
 } from '@hypogeon/core';
 import { Deeds } from '../data/deeds';
@@ -39,6 +46,8 @@ import { Words } from '../data/words';
 import { CuttingMark } from '../marks/cutting-mark';
 import { FRESH } from '../marks/mark-state';
 import { GateRanges, type GateRange } from './gate-ranges';
+import { NeededCurve } from './needed-curve';
+import { WaysTable } from './ways-table';
 import { Field, FieldControl } from '../ui/field';
 
 interface PlanDraft {
@@ -60,6 +69,11 @@ interface PlanDraft {
   readonly containers: string;
   readonly mix: string;
   readonly waterSchool: WaterSchoolId | '';
+  /** What it is for: so many, so large, by a day, so sure; empty where nobody asked. */
+  readonly want: string;
+  readonly size: Size;
+  readonly by: Day;
+  readonly sure: string;
 }
 
 const BLANK: PlanDraft = {
@@ -79,7 +93,14 @@ const BLANK: PlanDraft = {
   containers: '',
   mix: '',
   waterSchool: '',
+  want: '',
+  size: 'rooted',
+  by: '',
+  sure: '80',
 };
+
+/** Days that a wish without a day is given. */
+const USUAL_TIME = 90;
 
 const DISINFECTANT_WORD: Readonly<Record<Disinfectant, string>> = {
   alcohol: 'alcohol, 70 %',
@@ -89,7 +110,7 @@ const DISINFECTANT_WORD: Readonly<Record<Disinfectant, string>> = {
 
 @Component({
   selector: 'hy-plan-page',
-  imports: [Field, FieldControl, RouterLink, CuttingMark, GateRanges],
+  imports: [Field, FieldControl, RouterLink, CuttingMark, GateRanges, NeededCurve, WaysTable],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './plan-page.html',
   styleUrl: './plan-page.scss',
@@ -130,7 +151,7 @@ export class PlanPage {
     const mother = this.state().mothers.get(this.draft().mother);
     return mother ? plantOf(this.state(), mother.taxon ?? '') : null;
   });
-  protected readonly ways = computed(() => this.plant()?.taxon.methods ?? []);
+  protected readonly methods = computed(() => this.plant()?.taxon.methods ?? []);
   /** What the library knows of the chosen way; the plant's first way until one is chosen. */
   protected readonly figures = computed(() => {
     const plant = this.plant();
@@ -289,6 +310,81 @@ export class PlanPage {
       temperature: this.words.temperature(tempC),
     };
   });
+
+  protected readonly sizes = SIZES;
+  protected readonly sizeWord = SIZE_WORD;
+  protected readonly certainties = ['50', '80', '90', '95'];
+
+  protected readonly wishProblems = computed(() => {
+    const { want, by } = this.draft();
+    const count = Number(want);
+    return {
+      want:
+        want.trim() === ''
+          ? ''
+          : !Number.isInteger(count) || count < 1
+            ? 'A whole number of 1 or more.'
+            : count > 5000
+              ? 'At most 5,000 at once. Make several plans.'
+              : '',
+      by:
+        by === ''
+          ? ''
+          : !isDay(by)
+            ? 'That is not a day of the calendar.'
+            : by <= this.cutOn()
+              ? `That is before the cut can become anything. Choose a day after ${this.words.day(this.cutOn())}.`
+              : daysBetween(this.cutOn(), by) > 1000
+                ? 'More than three years ahead. Choose a nearer day.'
+                : '',
+    };
+  });
+
+  private readonly wish = computed<Wish | null>(() => {
+    const plant = this.plant();
+    const { want, size, by, sure } = this.draft();
+    const { want: badWant, by: badBy } = this.wishProblems();
+    if (!plant || want.trim() === '' || badWant || badBy || this.space() === '') return null;
+    if (this.dayProblem(this.cutOn())) return null;
+    return {
+      taxon: plant.id,
+      count: Number(want),
+      size,
+      by: by || addDays(this.cutOn(), USUAL_TIME),
+      certainty: Number(sure) / 100,
+      cutOn: this.cutOn(),
+      space: this.space(),
+    };
+  });
+  protected readonly byDay = computed(() => this.draft().by || addDays(this.cutOn(), USUAL_TIME));
+  protected readonly ways = computed(() => {
+    const wish = this.wish();
+    return wish && waysTo(this.state(), wish);
+  });
+  protected readonly curve = computed(() => {
+    const wish = this.wish();
+    const figures = this.figures();
+    if (!wish || !figures) return null;
+    const from = this.cutOn() < this.today() ? this.cutOn() : this.today();
+    return neededCurve(this.state(), wish, figures, from);
+  });
+
+  protected take(way: Way): void {
+    const draft = {
+      ...this.draft(),
+      method: way.method,
+      count: String(way.needed ?? ''),
+      width: '',
+      thickness: '',
+      school: '' as const,
+    };
+    this.edited.set(draft);
+    this.keeper.keep(draft);
+  }
+
+  protected setSize(value: string): void {
+    this.set('size', SIZES.find((s) => s === value) ?? 'rooted');
+  }
 
   protected readonly mark = { ...FRESH, closure: 0.35 };
 

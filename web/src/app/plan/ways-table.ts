@@ -1,0 +1,131 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { beliefWords, METHOD, type Way, type Ways } from '@hypogeon/core';
+import { Words } from '../data/words';
+import { CuttingMark } from '../marks/cutting-mark';
+
+/** The ways of one mother to what is wanted, side by side, the recommended one first to the eye. */
+@Component({
+  selector: 'hy-ways-table',
+  imports: [CuttingMark],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="scroll" tabindex="0" role="region" aria-label="Ways side by side">
+      <table>
+        <caption class="unseen">
+          Each method with how many to take, when they are ready and what it costs
+        </caption>
+        <thead>
+          <tr>
+            <th scope="col">Way</th>
+            <th scope="col" class="number">Take</th>
+            <th scope="col">Ready, eight in ten</th>
+            <th scope="col" class="number">Lives</th>
+            <th scope="col" class="number">Work</th>
+            <th scope="col">She loses</th>
+            <th scope="col"><span class="unseen">Choose</span></th>
+          </tr>
+        </thead>
+        <tbody>
+          @for (row of rows(); track row.way.method) {
+            <tr [class.best]="row.best">
+              <th scope="row">
+                <span class="who"
+                  ><hy-mark [piece]="row.piece" [size]="40" /><span
+                    >{{ row.name }}<small>{{ row.note }}</small></span
+                  ></span
+                >
+              </th>
+              <td class="number take">{{ row.take }}</td>
+              <td>
+                {{ row.ready }}<small>{{ row.intime }}</small>
+              </td>
+              <td class="number">
+                {{ row.lives }}<small>{{ row.rests }}</small>
+              </td>
+              <td class="number">{{ row.work }}</td>
+              <td>{{ row.way.loses }}</td>
+              <td>
+                @if (row.way.needed !== null) {
+                  <button
+                    type="button"
+                    [class]="row.best ? 'act' : 'plain'"
+                    (click)="choose.emit(row.way)"
+                    [attr.aria-label]="'Take ' + row.way.needed + ' by: ' + row.name"
+                  >
+                    Take {{ row.way.needed }}
+                  </button>
+                }
+              </td>
+            </tr>
+          }
+        </tbody>
+      </table>
+    </div>
+  `,
+  styles: `
+    th,
+    td {
+      padding-block: 0.4rem;
+    }
+    small {
+      display: block;
+      font-weight: 400;
+      font-size: 0.82rem;
+      color: var(--ink2);
+      line-height: 1.25;
+    }
+    .who {
+      display: flex;
+      align-items: center;
+      gap: 0.4rem;
+    }
+    .take {
+      font: 650 1.3rem/1.1 var(--head-face);
+    }
+    .best th,
+    .best td {
+      background: var(--living-soft);
+    }
+    td.number small {
+      white-space: normal;
+      min-width: 6rem;
+    }
+    td:nth-child(3) {
+      white-space: nowrap;
+    }
+  `,
+})
+export class WaysTable {
+  private readonly words = inject(Words);
+  readonly ways = input.required<Ways>();
+  readonly choose = output<Way>();
+
+  protected readonly rows = computed(() => {
+    const { ways, best } = this.ways();
+    return ways.map((way) => {
+      const { figures, belief, needed, ready } = way;
+      const method = METHOD[figures.method];
+      const note = [way === best ? 'recommended' : '', figures.worth === 'poor' ? 'poor' : '']
+        .filter(Boolean)
+        .join(', ');
+      return {
+        way,
+        best: way === best,
+        piece: figures.piece ?? method.piece,
+        name: method.name,
+        note,
+        take: needed === null ? '–' : String(needed),
+        ready: way.from && way.to ? this.words.span(way.from, way.to) : 'not within three years',
+        intime: ready < 0.995 ? `${this.words.percent(ready)} in time` : 'all in time',
+        lives: this.words.percent(belief.mean),
+        rests: beliefWords(belief, figures.method),
+        work: way.minutes === null ? '' : minutes(way.minutes),
+      };
+    });
+  });
+}
+
+function minutes(n: number): string {
+  if (n < 90) return `${Math.max(1, Math.round(n / 5) * 5 || Math.round(n))} min`;
+  return `${(n / 60).toFixed(1)} h`;
+}
