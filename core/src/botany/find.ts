@@ -1,15 +1,44 @@
+import { distance } from 'fastest-levenshtein';
 import type { MethodId } from './method';
 import type { Taxon, TaxonMethod } from './taxon';
 
-/** The taxa whose name, family, common name or old name contains every word typed. */
+/**
+ * The taxa whose name, family, common name or old name fits every word typed. Words need not be whole,
+ * and long ones forgive a slip or two; where something fits exactly, slips are not looked for.
+ */
 export function findTaxa(taxa: readonly Taxon[], query: string): readonly Taxon[] {
-  const words = query.toLowerCase().split(/\s+/).filter(Boolean);
-  return taxa.filter((taxon) => {
-    const text = [taxon.name, taxon.family, ...taxon.common, ...taxon.synonyms]
-      .join(' ')
-      .toLowerCase();
-    return words.every((word) => text.includes(word));
+  const words = plain(query).split(/\s+/).filter(Boolean);
+  const texts = taxa.map((taxon) => plain(textOf(taxon)));
+  const exact = taxa.filter((_, i) => words.every((word) => texts[i]!.includes(word)));
+  if (exact.length > 0 || words.length === 0) return exact;
+  return taxa.filter((_, i) => {
+    const known = texts[i]!.split(/[^a-z]+/);
+    return words.every((word) => known.some((other) => isSlip(word, other)));
   });
+}
+
+function textOf({ name, family, common, synonyms }: Taxon): string {
+  return [name, family, ...common, ...synonyms].join(' ');
+}
+
+/** Small letters without accents and apostrophes. */
+function plain(text: string): string {
+  return text
+    .toLowerCase()
+    .normalize('NFD')
+    .replace(/[\u0300-\u036f'’]/g, '');
+}
+
+/** One slip in a word of four letters, two in one of six that begins right; the end may not be typed yet. */
+function isSlip(typed: string, known: string): boolean {
+  if (known.includes(typed)) return true;
+  const slips = typed.length >= 6 && typed[0] === known[0] ? 2 : typed.length >= 4 ? 1 : 0;
+  if (slips === 0) return false;
+  return (
+    distance(typed, known) <= slips ||
+    distance(typed, known.slice(0, typed.length)) <= slips ||
+    distance(typed, known.slice(0, typed.length + 1)) <= slips
+  );
 }
 
 export function methodOf(taxon: Taxon, method: MethodId): TaxonMethod | undefined {
