@@ -193,7 +193,7 @@ async function loggerImport(browser: Browser, address: string): Promise<readonly
   await page.goto(`${address}/#/store-room/air/porch`);
   await page.getByRole('heading', { name: 'Air: North porch' }).waitFor();
   const start = performance.now();
-  await page.locator('input[type=file]').setInputFiles(file);
+  await page.locator('input[type=file]').first().setInputFiles(file);
   await page.getByText('52,560 readings').waitFor({ timeout: 30_000 });
   const preview = performance.now() - start;
   const tapped = performance.now();

@@ -32,7 +32,8 @@ function plain(text: string): string {
 /** One slip in a word of four letters, two in one of six that begins right; the end may not be typed yet. */
 function isSlip(typed: string, known: string): boolean {
   if (known.includes(typed)) return true;
-  const slips = typed.length >= 6 && typed[0] === known[0] ? 2 : typed.length >= 4 ? 1 : 0;
+  const slips =
+    typed.length >= 6 && known.startsWith(typed.charAt(0)) ? 2 : typed.length >= 4 ? 1 : 0;
   if (slips === 0) return false;
   return (
     distance(typed, known) <= slips ||
