@@ -1,5 +1,6 @@
 import {
   append,
+  bestCutMap,
   columnOf,
   compareSchools,
   demoJournal,
@@ -7,6 +8,7 @@ import {
   EMPTY_STATE,
   entriesOf,
   evenly,
+  evenNodes,
   fillPot,
   fold,
   guessMapping,
@@ -26,6 +28,7 @@ import {
   waterCaseOf,
   waysTo,
   writeJournal,
+  type CutRules,
   type State,
 } from '@hypogeon/core';
 import { heapMb, medianMs, print, type Figure } from './figure';
@@ -34,6 +37,18 @@ import { loggerYear } from './logger-year';
 import { pottedJournal } from './potted-journal';
 
 const TODAY = '2026-11-24';
+
+const STEM_RULES: CutRules = {
+  stumpNodes: 2,
+  stumpMm: 25,
+  crownNodes: 2,
+  crownMm: 50,
+  segmentNodes: 3,
+  segmentMm: 30,
+  bladeMm: 1,
+  crownWorth: 0.92,
+  segmentWorth: (nodes) => 0.8 * Math.min(1 + 0.25 * (nodes - 3), 1.75),
+};
 
 type Bench = () => Figure | readonly Figure[];
 
@@ -160,6 +175,14 @@ export const CORE_BENCHES: Readonly<Record<string, Bench>> = {
         value: medianMs(() => waysTo(state, wish)),
         unit: 'ms',
         target: 150,
+      },
+      {
+        name: 'best cut map of a stem with 300 nodes',
+        value: medianMs(() =>
+          bestCutMap({ lengthMm: 6000, nodesMm: evenNodes(6000, 300) }, STEM_RULES),
+        ),
+        unit: 'ms',
+        target: 50,
       },
       {
         name: 'curve of the day of cutting',

@@ -5,6 +5,7 @@ import { expect, goTo, test } from './bench-test';
 const SCREENS = [
   ['Thursday 9 April', '/#/round'],
   ['Plan a batch', '/#/plan?mother=m-opun'],
+  ['Cut map', '/#/plan/stem?mother=m-sedu'],
   ['Mothers', '/#/mothers'],
   ['Ox tongue, shelf end', '/#/mothers/m-gast'],
   ['Add a mother', '/#/mothers/new'],

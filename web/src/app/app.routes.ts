@@ -13,6 +13,11 @@ export const routes: Routes = [
     loadComponent: () => import('./plan/plan-page').then((m) => m.PlanPage),
   },
   {
+    path: 'plan/stem',
+    title: 'Cut map',
+    loadComponent: () => import('./plan/cut-map-page').then((m) => m.CutMapPage),
+  },
+  {
     path: 'mothers',
     title: 'Mothers',
     loadComponent: () => import('./mothers/mothers-page').then((m) => m.MothersPage),

@@ -1,0 +1,117 @@
+import * as fc from 'fast-check';
+import {
+  bestCutMap,
+  dilute,
+  dilutionProblem,
+  evenNodes,
+  pieceProblem,
+  stemProblem,
+  type CutRules,
+  type Stem,
+} from '.';
+
+const RULES: CutRules = {
+  stumpNodes: 2,
+  stumpMm: 25,
+  crownNodes: 2,
+  crownMm: 40,
+  segmentNodes: 2,
+  segmentMm: 30,
+  bladeMm: 1,
+  crownWorth: 0.92,
+  segmentWorth: (nodes) => 0.75 * Math.min(1 + 0.25 * (nodes - 2), 1.75),
+};
+
+/** Every way to cut a stem just under its nodes, tried out. */
+function bruteForce({ lengthMm, nodesMm }: Stem, rules: CutRules): number {
+  const n = nodesMm.length;
+  let best = -Infinity;
+  for (let mask = 1; mask < 1 << n; mask++) {
+    const cuts = Array.from({ length: n }, (_, i) => i).filter((i) => (mask & (1 << i)) !== 0);
+    const at = (i: number): number => nodesMm[i]! - 2;
+    const [first] = cuts;
+    if (at(first!) < rules.stumpMm || first! < rules.stumpNodes) continue;
+    const pieces = cuts.map((i, k) => {
+      const next = cuts[k + 1];
+      const nodes = (next ?? n) - i;
+      const length = (next === undefined ? lengthMm : at(next)) - at(i) - rules.bladeMm;
+      return next === undefined
+        ? { good: nodes >= rules.crownNodes && length >= rules.crownMm, worth: rules.crownWorth }
+        : {
+            good: nodes >= rules.segmentNodes && length >= rules.segmentMm,
+            worth: rules.segmentWorth(nodes),
+          };
+    });
+    if (pieces.every((p) => p.good))
+      best = Math.max(
+        best,
+        pieces.reduce((sum, p) => sum + p.worth, 0),
+      );
+  }
+  return best;
+}
+
+describe('the best cutting up of a stem', () => {
+  it('is as good as the best of all ways tried out, on small stems', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 60, max: 500 }),
+        fc.uniqueArray(fc.integer({ min: 5, max: 480 }), { minLength: 1, maxLength: 11 }),
+        (lengthMm, raw) => {
+          const stem = { lengthMm, nodesMm: raw.filter((m) => m < lengthMm).sort((a, b) => a - b) };
+          if (stem.nodesMm.length === 0) return;
+          const brute = bruteForce(stem, RULES);
+          const map = bestCutMap(stem, RULES);
+          if (brute === -Infinity) expect(map).toBeNull();
+          else expect(map!.worth).toBeCloseTo(brute, 9);
+        },
+      ),
+      { numRuns: 300 },
+    );
+  });
+
+  it('adds up: stump, pieces and blade make the stem, each within its rules, the right way up', () => {
+    const stem = { lengthMm: 420, nodesMm: evenNodes(420, 21) };
+    const map = bestCutMap(stem, RULES)!;
+    const lengths = map.pieces.reduce((sum, p) => sum + p.toMm - p.fromMm, 0);
+    expect(map.stump.toMm + lengths + map.cuts.length * RULES.bladeMm).toBeCloseTo(420, 9);
+    expect(map.stump.nodes + map.pieces.reduce((sum, p) => sum + p.nodes, 0)).toBe(21);
+    expect(map.pieces[0]!.kind).toBe('crown');
+    for (const p of map.pieces) {
+      expect(pieceProblem(p, RULES)).toBe('');
+      expect(p.fromMm).toBeLessThan(p.toMm);
+    }
+    expect(map.cuts).toEqual([...map.cuts].sort((a, b) => b - a));
+  });
+
+  it('says why a stem cannot be cut, and what a moved cut would break', () => {
+    expect(stemProblem({ lengthMm: 300, nodesMm: [] }, RULES)).toMatch(/never shoot/);
+    expect(stemProblem({ lengthMm: 0, nodesMm: [1] }, RULES)).toMatch(/no length/);
+    expect(stemProblem({ lengthMm: 50, nodesMm: [10, 20] }, RULES)).toMatch(/Too short/);
+    expect(stemProblem({ lengthMm: 300, nodesMm: [20, 10] }, RULES)).toMatch(/in order/);
+    expect(bestCutMap({ lengthMm: 50, nodesMm: [10] }, RULES)).toBeNull();
+    const piece = { kind: 'segment', fromMm: 10, toMm: 30, nodes: 3, worth: 1 } as const;
+    expect(pieceProblem(piece, RULES)).toMatch(/Only 20 of 30 mm/);
+    expect(pieceProblem({ ...piece, toMm: 90, nodes: 1 }, RULES)).toMatch(/Only 1 of 2 nodes/);
+    expect(pieceProblem({ ...piece, nodes: 0 }, RULES)).toMatch(/No node/);
+  });
+});
+
+describe('thinning a disinfectant', () => {
+  it('by hand: 96 % to 70 %, 500 mL: 365 of spirit, 135 of water; 5 % bleach to 0.5 %: one to nine', () => {
+    expect(dilute(0.96, 0.7, 500).stockMl).toBeCloseTo(364.58, 2);
+    expect(dilute(0.96, 0.7, 500).waterMl).toBeCloseTo(135.42, 2);
+    const bleach = dilute(0.05, 0.005, 1000);
+    expect(bleach.stockMl).toBeCloseTo(100, 9);
+    expect(bleach.waterMl).toBeCloseTo(900, 9);
+    expect(dilute(0.7, 0.7, 200)).toEqual({ stockMl: 200, waterMl: 0 });
+  });
+
+  it('cannot strengthen', () => {
+    expect(dilutionProblem(0.5, 0.7, 100)).toMatch(/weaker than that/);
+    expect(dilutionProblem(0, 0.7, 100)).toMatch(/label/);
+    expect(dilutionProblem(0.9, 0, 100)).toMatch(/between/);
+    expect(dilutionProblem(0.9, 0.7, 0)).toMatch(/How much/);
+    expect(() => dilute(0.5, 0.7, 100)).toThrow(RangeError);
+  });
+});

@@ -1,0 +1,144 @@
+/** A stem as it stands, base to tip. Lengths mm. */
+export interface Stem {
+  readonly lengthMm: number;
+  /** Heights of the nodes above the base, in order. */
+  readonly nodesMm: readonly number[];
+}
+
+export type StemPiece = 'crown' | 'segment';
+
+/** What a piece must have, and what it is worth. */
+export interface CutRules {
+  /** Nodes that stay on the mother, and the least height of the stump. */
+  readonly stumpNodes: number;
+  readonly stumpMm: number;
+  /** The crown with its bare stem. */
+  readonly crownNodes: number;
+  readonly crownMm: number;
+  readonly segmentNodes: number;
+  readonly segmentMm: number;
+  /** Lost to every cut. */
+  readonly bladeMm: number;
+  /** Expected plants from a crown, and from a segment by its nodes (more nodes, more shoots). */
+  readonly crownWorth: number;
+  segmentWorth(nodes: number): number;
+}
+
+/** A piece of the stem, from its lower cut to its upper one. */
+export interface CutPiece {
+  readonly kind: StemPiece;
+  readonly fromMm: number;
+  readonly toMm: number;
+  readonly nodes: number;
+  readonly worth: number;
+}
+
+export interface CutMap {
+  readonly pieces: readonly CutPiece[];
+  /** What stays on the mother. */
+  readonly stump: { readonly toMm: number; readonly nodes: number };
+  /** Where the blade goes, heights in order from the top. */
+  readonly cuts: readonly number[];
+  /** Expected plants. */
+  readonly worth: number;
+}
+
+/** Cuts are made so far below a node: it then stands at the base of the piece, where roots break. */
+const BELOW_NODE_MM = 2;
+
+/** Why a stem cannot be cut up, in the grower's words; empty if it can. */
+export function stemProblem({ lengthMm, nodesMm }: Stem, rules: CutRules): string {
+  if (!(lengthMm > 0)) return 'The stem has no length. Measure it from the soil to the tip.';
+  if (nodesMm.length === 0)
+    return 'No node is marked: pieces without a node never shoot. Mark them, or say how many there are.';
+  if (nodesMm.some((n, i) => n < 0 || n > lengthMm || (i > 0 && n <= nodesMm[i - 1]!)))
+    return 'The nodes stand in order from the base, none beyond the tip.';
+  if (lengthMm < rules.stumpMm + rules.crownMm)
+    return `Too short: a stump of ${rules.stumpMm} mm and a crown of ${rules.crownMm} mm need ${rules.stumpMm + rules.crownMm} mm. Wait, or take leaves.`;
+  return '';
+}
+
+/**
+ * The cutting up of a stem that gives the most expected plants: a stump at the base, segments, a crown.
+ * Exact, by dynamic programming over the nodes from the base: the best that can be made of the stem
+ * below each possible cut, which lies just under a node.
+ * @returns null where not even a crown can be taken
+ */
+export function bestCutMap(stem: Stem, rules: CutRules): CutMap | null {
+  if (stemProblem(stem, rules) !== '') return null;
+  const { nodesMm, lengthMm } = stem;
+  const n = nodesMm.length;
+  const cutAt = (i: number): number => nodesMm[i]! - BELOW_NODE_MM;
+  // best[i]: the most of the stem below a cut just under node i; `back` the cut before it, −1 the stump.
+  const best = new Float64Array(n).fill(-Infinity);
+  const back = new Int32Array(n).fill(-2);
+  for (let i = 0; i < n; i++) {
+    if (cutAt(i) >= rules.stumpMm && i >= rules.stumpNodes) {
+      best[i] = 0;
+      back[i] = -1;
+    }
+    for (let j = i - rules.segmentNodes; j >= 0; j--) {
+      if (best[j] === -Infinity) continue;
+      if (cutAt(i) - cutAt(j) - rules.bladeMm < rules.segmentMm) continue;
+      const worth = best[j]! + rules.segmentWorth(i - j);
+      if (worth > best[i]!) {
+        best[i] = worth;
+        back[i] = j;
+      }
+    }
+  }
+  let top = -1;
+  for (let i = 0; i < n; i++) {
+    if (best[i] === -Infinity || n - i < rules.crownNodes) continue;
+    if (lengthMm - cutAt(i) - rules.bladeMm < rules.crownMm) continue;
+    if (top === -1 || best[i]! > best[top]!) top = i;
+  }
+  if (top === -1) return null;
+  const cuts: number[] = [];
+  const pieces: CutPiece[] = [
+    {
+      kind: 'crown',
+      fromMm: cutAt(top) + rules.bladeMm,
+      toMm: lengthMm,
+      nodes: n - top,
+      worth: rules.crownWorth,
+    },
+  ];
+  let at = top;
+  for (; back[at]! >= 0; at = back[at]!) {
+    const below = back[at]!;
+    cuts.push(cutAt(at));
+    pieces.push({
+      kind: 'segment',
+      fromMm: cutAt(below) + rules.bladeMm,
+      toMm: cutAt(at),
+      nodes: at - below,
+      worth: rules.segmentWorth(at - below),
+    });
+  }
+  cuts.push(cutAt(at));
+  return {
+    pieces,
+    stump: { toMm: cutAt(at), nodes: at },
+    cuts,
+    worth: best[top]! + rules.crownWorth,
+  };
+}
+
+/** Nodes evenly spaced over a stem, the lowest half a step above the base. */
+export function evenNodes(lengthMm: number, count: number): readonly number[] {
+  return Array.from({ length: count }, (_, i) => (lengthMm * (i + 0.5)) / count);
+}
+
+/** What a cut that was moved by hand would break of the rules, in the grower's words; empty if nothing. */
+export function pieceProblem(piece: CutPiece, rules: CutRules): string {
+  const length = piece.toMm - piece.fromMm;
+  if (piece.nodes === 0) return 'No node on it: it never shoots.';
+  const [nodes, mm] =
+    piece.kind === 'crown'
+      ? [rules.crownNodes, rules.crownMm]
+      : [rules.segmentNodes, rules.segmentMm];
+  if (piece.nodes < nodes) return `Only ${piece.nodes} of ${nodes} nodes: it seldom takes.`;
+  if (length < mm) return `Only ${Math.round(length)} of ${mm} mm: too short to stand.`;
+  return '';
+}

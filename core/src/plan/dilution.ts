@@ -1,0 +1,31 @@
+/** A bottle thinned with water: how much of each, mL. */
+export interface Dilution {
+  readonly stockMl: number;
+  readonly waterMl: number;
+}
+
+/** What is wrong with a dilution that is asked for, in the grower's words; empty if nothing. */
+export function dilutionProblem(bottle: number, wanted: number, totalMl: number): string {
+  if (!(bottle > 0 && bottle <= 1))
+    return 'The bottle’s strength stands on its label: between 0 and 100 %.';
+  if (!(wanted > 0 && wanted <= 1)) return 'The strength you want is between 0 and 100 %.';
+  if (wanted > bottle)
+    return `The bottle is weaker than that: it cannot be thinned from ${percent(bottle)} to ${percent(wanted)}.`;
+  if (!(totalMl > 0)) return 'How much do you need, in millilitres?';
+  return '';
+}
+
+/**
+ * How much of a bottle and of water make a disinfectant of a strength, by volume: C₁V₁ = C₂V₂.
+ * Ethanol and water shrink by up to 4 % when mixed; a blade does not mind.
+ * @param bottle, wanted fractions 0–1
+ * @throws RangeError if it cannot be
+ */
+export function dilute(bottle: number, wanted: number, totalMl: number): Dilution {
+  const problem = dilutionProblem(bottle, wanted, totalMl);
+  if (problem) throw new RangeError(problem);
+  const stockMl = (totalMl * wanted) / bottle;
+  return { stockMl, waterMl: totalMl - stockMl };
+}
+
+const percent = (share: number): string => `${+(share * 100).toFixed(1)} %`;

@@ -1,0 +1,309 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  ElementRef,
+  inject,
+  input,
+  output,
+} from '@angular/core';
+import type { CutPiece, Stem } from '@hypogeon/core';
+import { Words } from '../data/words';
+
+const WIDTH = 360;
+const TOP = 46;
+const TALL = 430;
+const BASE = TOP + TALL;
+const AXIS = 118;
+
+/** A stem to scale, base at the soil line: nodes, cuts that can be moved, pieces with their arrow, the stump. */
+@Component({
+  selector: 'hy-stem-drawing',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (view(); as v) {
+      <svg
+        [attr.viewBox]="'0 0 ' + width + ' ' + (base + 34)"
+        role="img"
+        [attr.aria-label]="says()"
+      >
+        @for (leaf of v.leaves; track $index) {
+          <path class="leaf" [class.stays]="leaf.stays" [attr.d]="leaf.d" />
+        }
+        <path class="crown" [attr.d]="v.crown" />
+        @for (part of v.parts; track $index) {
+          <path [attr.class]="'part ' + part.kind" [class.wrong]="part.wrong" [attr.d]="part.d" />
+          @if (part.arrow) {
+            <path class="arrow" [attr.d]="part.arrow" />
+          }
+        }
+        @for (node of v.nodes; track $index) {
+          <path
+            class="node"
+            [attr.d]="'M' + (axis - v.half - 3) + ' ' + node + 'h' + (2 * v.half + 6)"
+          />
+        }
+        @for (part of v.parts; track $index) {
+          <text
+            [attr.x]="axis + 66"
+            [attr.y]="part.middle - 2"
+            class="name"
+            [class.wrong]="part.wrong"
+          >
+            {{ part.name }}
+          </text>
+          <text [attr.x]="axis + 66" [attr.y]="part.middle + 14">{{ part.says }}</text>
+        }
+        @for (cut of v.cuts; track cut.index) {
+          <path class="cut" [attr.d]="'M' + (axis - 56) + ' ' + cut.y + 'H' + (axis + 56)" />
+        }
+        <path class="soil" [attr.d]="'M0 ' + base + 'H' + width" />
+        <path class="roots" [attr.d]="v.roots" />
+      </svg>
+      @for (cut of v.cuts; track cut.index) {
+        <div
+          class="handle"
+          role="slider"
+          tabindex="0"
+          [style.top.%]="(cut.y / (base + 34)) * 100"
+          [attr.aria-label]="'Cut ' + (cut.index + 1) + ' from the top'"
+          [attr.aria-valuenow]="cut.mm"
+          aria-valuemin="0"
+          [attr.aria-valuemax]="stem().lengthMm"
+          [attr.aria-valuetext]="words.length(cut.mm) + ' above the base'"
+          aria-orientation="vertical"
+          (pointerdown)="grip($event, cut.index)"
+          (keydown)="key($event, cut.index)"
+        >
+          <i></i>
+        </div>
+      }
+    }
+  `,
+  styles: `
+    :host {
+      display: block;
+      position: relative;
+      align-self: start;
+    }
+    svg {
+      display: block;
+      width: 100%;
+      height: auto;
+    }
+    .leaf,
+    .crown {
+      fill: var(--living-soft);
+      stroke: var(--living);
+      stroke-width: 1.6;
+      stroke-linejoin: round;
+    }
+    .leaf.stays {
+      opacity: 0.55;
+    }
+    .part {
+      stroke: var(--living);
+      stroke-width: 2;
+      stroke-linejoin: round;
+    }
+    .part.crown {
+      fill: var(--living);
+    }
+    .part.segment {
+      fill: var(--living-soft);
+    }
+    .part.stump {
+      fill: var(--soil);
+      stroke: var(--root);
+    }
+    .part.wrong {
+      stroke: var(--do);
+      stroke-dasharray: 4 3;
+    }
+    .arrow {
+      fill: none;
+      stroke: var(--ink);
+      stroke-width: 1.8;
+      stroke-linecap: round;
+      stroke-linejoin: round;
+    }
+    .node {
+      stroke: var(--ink);
+      stroke-width: 1;
+      opacity: 0.55;
+    }
+    .cut {
+      stroke: var(--do);
+      stroke-width: 2;
+      stroke-dasharray: 6 3;
+    }
+    .soil {
+      stroke: var(--ink);
+      stroke-width: 2;
+    }
+    .roots {
+      fill: none;
+      stroke: var(--root);
+      stroke-width: 2.4;
+      stroke-linecap: round;
+    }
+    text {
+      font: 12.5px var(--text-face);
+      fill: var(--ink2);
+    }
+    .name {
+      font-weight: 650;
+      fill: var(--ink);
+    }
+    .name.wrong {
+      fill: var(--do);
+    }
+    .handle {
+      position: absolute;
+      left: 6%;
+      width: 44%;
+      height: 44px;
+      margin-top: -22px;
+      cursor: ns-resize;
+      touch-action: none;
+      display: grid;
+      align-items: center;
+      justify-items: start;
+    }
+    .handle i {
+      width: 20px;
+      height: 20px;
+      border-radius: 50%;
+      border: 2px solid var(--do);
+      background: var(--face);
+    }
+  `,
+})
+export class StemDrawing {
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
+  protected readonly words = inject(Words);
+  readonly stem = input.required<Stem>();
+  readonly widthMm = input(8);
+  readonly cuts = input.required<readonly number[]>();
+  /** From the top; each with what is wrong with it, if anything. */
+  readonly pieces =
+    input.required<readonly (CutPiece & { readonly problem: string; readonly says: string })[]>();
+  /** Heights of the cuts after one was moved, from the top. */
+  readonly moved = output<readonly number[]>();
+
+  protected readonly width = WIDTH;
+  protected readonly base = BASE;
+  protected readonly axis = AXIS;
+
+  protected readonly view = computed(() => {
+    const { lengthMm, nodesMm } = this.stem();
+    const scale = TALL / lengthMm;
+    const y = (mm: number): number => BASE - mm * scale;
+    const half = Math.min(Math.max((this.widthMm() * scale) / 2, 5), 22);
+    const bar = (from: number, to: number): string =>
+      `M${AXIS - half} ${y(from)}V${y(to)}H${AXIS + half}V${y(from)}Z`;
+    const lowest = this.cuts().at(-1) ?? lengthMm;
+    const parts = [
+      ...this.pieces().map((p) => ({
+        kind: p.kind,
+        wrong: p.problem !== '',
+        d: bar(p.fromMm, p.toMm),
+        middle: (y(p.fromMm) + y(p.toMm)) / 2,
+        name: p.kind === 'crown' ? 'Crown' : 'Segment',
+        says: p.problem || p.says,
+        arrow: arrow(
+          (y(p.fromMm) + y(p.toMm)) / 2,
+          Math.min(16, ((p.toMm - p.fromMm) * scale) / 3),
+        ),
+      })),
+      {
+        kind: 'stump',
+        wrong: false,
+        d: bar(0, lowest),
+        middle: (y(0) + y(lowest)) / 2,
+        name: 'Stump',
+        says: `${this.words.length(lowest)}, stays and breaks again`,
+        arrow: '',
+      },
+    ];
+    return {
+      half,
+      parts,
+      nodes: nodesMm.map(y),
+      leaves: nodesMm.flatMap((mm, i) => {
+        const side = i % 2 === 0 ? 1 : -1;
+        const x = AXIS + side * half;
+        const long = 34;
+        return [
+          {
+            stays: mm < lowest,
+            d: `M${x} ${y(mm)}q${side * 14} -13 ${side * long} -9q${side * -12} 14 ${side * -long} 9Z`,
+          },
+        ];
+      }),
+      crown: crownAt(y(lengthMm)),
+      roots: `M${AXIS} ${BASE}c-4 10 -16 14 -30 24M${AXIS} ${BASE}v28M${AXIS} ${BASE}c4 10 16 14 30 24`,
+      cuts: this.cuts().map((mm, index) => ({ mm: Math.round(mm), index, y: y(mm) })),
+    };
+  });
+
+  protected readonly says = computed(() => {
+    const pieces = this.pieces().map((p) => `${p.kind}, ${this.words.length(p.toMm - p.fromMm)}`);
+    return `A stem of ${this.words.length(this.stem().lengthMm)} cut into, from the top: ${pieces.join('; ')}; and a stump.`;
+  });
+
+  protected grip(event: PointerEvent, index: number): void {
+    const handle = event.currentTarget as HTMLElement;
+    handle.setPointerCapture(event.pointerId);
+    handle.focus();
+    const { height } = this.host.nativeElement.getBoundingClientRect();
+    const start = this.cuts();
+    const perPixel = ((BASE + 34) / Math.max(height, 1)) * (this.stem().lengthMm / TALL);
+    const from = event.clientY;
+    const move = (e: PointerEvent): void => this.shift(start, index, (from - e.clientY) * perPixel);
+    const end = (): void => {
+      handle.removeEventListener('pointermove', move);
+      handle.removeEventListener('pointerup', end);
+      handle.removeEventListener('pointercancel', end);
+    };
+    handle.addEventListener('pointermove', move);
+    handle.addEventListener('pointerup', end);
+    handle.addEventListener('pointercancel', end);
+    event.preventDefault();
+  }
+
+  protected key(event: KeyboardEvent, index: number): void {
+    const by = {
+      ArrowUp: 1,
+      ArrowRight: 1,
+      ArrowDown: -1,
+      ArrowLeft: -1,
+      PageUp: 10,
+      PageDown: -10,
+    }[event.key];
+    if (by === undefined) return;
+    event.preventDefault();
+    this.shift(this.cuts(), index, by);
+  }
+
+  /** A cut stays between its neighbours. */
+  private shift(start: readonly number[], index: number, byMm: number): void {
+    const above = index === 0 ? this.stem().lengthMm : start[index - 1]!;
+    const below = start[index + 1] ?? 0;
+    const to = Math.min(Math.max(start[index]! + byMm, below + 2), above - 2);
+    this.moved.emit(start.map((c, i) => (i === index ? to : c)));
+  }
+}
+
+function arrow(middle: number, reach: number): string {
+  return `M${AXIS} ${middle + reach}V${middle - reach}M${AXIS - 4} ${middle - reach + 5}L${AXIS} ${middle - reach}L${AXIS + 4} ${middle - reach + 5}`;
+}
+
+function crownAt(y: number): string {
+  const x = AXIS;
+  return (
+    `M${x - 2} ${y}C${x - 20} ${y} ${x - 38} ${y - 8} ${x - 44} ${y - 24}C${x - 26} ${y - 25} ${x - 8} ${y - 16} ${x - 1} ${y - 1}Z` +
+    `M${x + 2} ${y}C${x + 20} ${y} ${x + 38} ${y - 8} ${x + 44} ${y - 24}C${x + 26} ${y - 25} ${x + 8} ${y - 16} ${x + 1} ${y - 1}Z` +
+    `M${x} ${y}C${x - 13} ${y - 14} ${x - 13} ${y - 30} ${x} ${y - 42}C${x + 13} ${y - 30} ${x + 13} ${y - 14} ${x} ${y}Z`
+  );
+}

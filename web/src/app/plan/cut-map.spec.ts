@@ -1,0 +1,63 @@
+import { mount, type Bench } from '../../testing/mount';
+import { CutMapPage } from './cut-map-page';
+
+const open = (mother: string): Promise<Bench<CutMapPage>> => mount(CutMapPage, { mother });
+const cuts = (page: Bench<CutMapPage>): number[] =>
+  page.all('[role=slider]').map((s) => Number(s.getAttribute('aria-valuenow')));
+
+describe('the cut map', () => {
+  it('draws the best cutting up of a stem, every piece with its arrow, and says what it gives', async () => {
+    const page = await open('m-sedu');
+    expect(page.text).toMatch(/About \d\.\d plants \d–\d, eight times in ten/);
+    expect(page.text).toContain('No other cutting gives more.');
+    const pieces = page.all('.part.crown, .part.segment');
+    expect(page.all('.arrow')).toHaveLength(pieces.length);
+    expect(cuts(page)).toEqual([...cuts(page)].sort((a, b) => b - a));
+    expect(page.root.innerHTML).not.toContain('NaN');
+  });
+
+  it('follows a cut that is moved, warns where a piece would not do, and finds back', async () => {
+    const page = await open('m-sedu');
+    const before = cuts(page);
+    const press = async (key: string): Promise<void> => {
+      page.all('[role=slider]')[0]!.dispatchEvent(new KeyboardEvent('keydown', { key }));
+      await page.settle();
+    };
+    for (let i = 0; i < 4; i++) await press('PageUp');
+    expect(cuts(page)[0]).toBe(before[0]! + 40);
+    expect(page.text).toContain('One piece would not do');
+    expect(page.text).toMatch(/Only \d+ of \d+/);
+    await page.tap('Cut: put them on the bench');
+    expect(page.recorded()).toEqual([]);
+    await page.tap('Back to the best');
+    expect(cuts(page)).toEqual(before);
+  });
+
+  it('becomes batches of one plant on one day, crown and segments apart', async () => {
+    const page = await open('m-sedu');
+    await page.tap('Cut: put them on the bench');
+    const puts = page.recorded().filter((e) => 'fields' in e) as { fields: object }[];
+    expect(puts).toMatchObject([
+      { fields: { mother: 'm-sedu', method: 'crown', count: 1, widthMm: 8 } },
+      { fields: { mother: 'm-sedu', method: 'segment', cutOn: '2026-04-09' } },
+    ]);
+    expect(page.recorded()).toHaveLength(4);
+  });
+
+  it.each([
+    ['Nodes on it', '0', 'No node is marked'],
+    ['Nodes on it', '4.5', 'A whole number up to 300.'],
+    ['Stem, soil to tip, mm', '60', 'Too short: a stump of 25 mm and a crown of 50 mm need 75 mm'],
+    ['Stem, soil to tip, mm', 'long', 'is not a length'],
+    ['Its width, mm', '0', 'A wound is wider than nothing'],
+  ])('%s “%s” gets a sentence', async (label, typed, sentence) => {
+    const page = await open('m-sedu');
+    await page.fill(label, typed);
+    expect(page.text).toContain(sentence);
+  });
+
+  it('says where a plant is not raised from its stem', async () => {
+    expect((await open('m-gast')).text).toContain('not raised from its stem');
+    expect((await open('nobody')).text).toContain('Choose a mother');
+  });
+});
