@@ -23,7 +23,7 @@ const SHOTS = [
   ['batch', '/bench/b-19', 'Tray map', 'noon', WIDE],
   ['batch-phone', '/bench/b-24', 'Tray map', 'lamp', PHONE],
   ['count', '/bench/b-19/count', 'Count Sedum crowns', 'noon', WIDE],
-  ['count-phone', '/bench/b-19/count', 'Count Sedum crowns', 'lamp', PHONE],
+  ['cut-map', '/plan/stem?mother=m-sedu', 'Cut map', 'noon', WIDE],
   ['ledger', '/ledger', 'Ledger', 'noon', WIDE],
   ['library', '/library', 'Library', 'noon', WIDE],
   ['marks', '/marks', 'The marks', 'noon', WIDE],
