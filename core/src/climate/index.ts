@@ -1,4 +1,5 @@
 export * from './humidity';
+export * from './weather';
 export * from './air';
 export * from './monthly';
 export * from './sun';

@@ -1,5 +1,5 @@
 import { dayNumber, type Day } from '../days';
-import type { AirReading, Weather } from './air';
+import type { AirReading, Weather } from './weather';
 import { saturationVapourPressure } from './humidity';
 
 /** One month of a place's usual year. */

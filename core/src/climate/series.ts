@@ -1,5 +1,5 @@
 import { dayFromNumber, dayNumber, type Day } from '../days';
-import type { AirReading } from './air';
+import type { AirReading } from './weather';
 import { humidityFromLow } from './monthly';
 
 /** What a logger or a weather table can tell, in the units of the core. */

@@ -8,7 +8,6 @@ import {
   type BatchFields,
   type Counts,
   type Entry,
-  type KnownEntry,
   type State,
 } from '../journal';
 import { nextLook } from '../round';
@@ -24,14 +23,12 @@ import {
   type DemoBatch,
   type DemoSpace,
 } from './story';
+import { stamped, type DemoDraft } from './draft';
 import { loggerWeeks, LOGGED_DAYS } from './logger';
 import { potLife } from './watering';
 
-const DEVICE = 'demo';
 const READINGS_BACK = 420;
 
-type Distribute<T> = T extends unknown ? Omit<T, 'id' | 'at' | 'by'> : never;
-export type DemoDraft = Distribute<KnownEntry>;
 type Draft = DemoDraft;
 
 /**
@@ -88,19 +85,6 @@ function stores(today: Day): readonly Draft[] {
       ...test,
     })),
   ];
-}
-
-/** Ids and stamps in the order of days, as if each had been written on its day. */
-export function stamped(drafts: readonly Draft[]): readonly Entry[] {
-  return drafts
-    .map((draft, i) => ({ draft, i }))
-    .sort((a, b) => (a.draft.day < b.draft.day ? -1 : a.draft.day > b.draft.day ? 1 : a.i - b.i))
-    .map(({ draft }, n) => ({
-      ...draft,
-      id: `demo-${n}`,
-      at: `${draft.day}T08:00:00.000Z~${n.toString(16).padStart(4, '0')}`,
-      by: DEVICE,
-    }));
 }
 
 function spacePut(space: DemoSpace, today: Day): Draft {

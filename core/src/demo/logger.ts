@@ -1,6 +1,6 @@
 import { minuteText } from '../climate';
 import { dayNumber, type Day } from '../days';
-import type { DemoDraft } from './demo';
+import type { DemoDraft } from './draft';
 
 /** The logger was bought so many days before. */
 export const LOGGED_DAYS = 14;

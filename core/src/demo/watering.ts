@@ -2,7 +2,7 @@ import { waterCaseOf } from '../bench';
 import { addDays, daysBetween, type Day } from '../days';
 import { appendAll, type State } from '../journal';
 import { runPot } from '../water';
-import { stamped, type DemoDraft } from './demo';
+import { stamped, type DemoDraft } from './draft';
 import { randomFrom } from './random';
 import { DEMO_POT_PACE, type DemoPot } from './story';
 

@@ -9,6 +9,7 @@ import {
 } from '@angular/core';
 import type { CutPiece, Stem } from '@hypogeon/core';
 import { Words } from '../data/words';
+import { follow } from './drag';
 
 const WIDTH = 360;
 const TOP = 46;
@@ -253,23 +254,10 @@ export class StemDrawing {
   });
 
   protected grip(event: PointerEvent, index: number): void {
-    const handle = event.currentTarget as HTMLElement;
-    handle.setPointerCapture(event.pointerId);
-    handle.focus();
     const { height } = this.host.nativeElement.getBoundingClientRect();
     const start = this.cuts();
     const perPixel = ((BASE + 34) / Math.max(height, 1)) * (this.stem().lengthMm / TALL);
-    const from = event.clientY;
-    const move = (e: PointerEvent): void => this.shift(start, index, (from - e.clientY) * perPixel);
-    const end = (): void => {
-      handle.removeEventListener('pointermove', move);
-      handle.removeEventListener('pointerup', end);
-      handle.removeEventListener('pointercancel', end);
-    };
-    handle.addEventListener('pointermove', move);
-    handle.addEventListener('pointerup', end);
-    handle.addEventListener('pointercancel', end);
-    event.preventDefault();
+    follow(event, (_dx, dy) => this.shift(start, index, -dy * perPixel));
   }
 
   protected key(event: KeyboardEvent, index: number): void {

@@ -8,6 +8,7 @@ import {
   output,
 } from '@angular/core';
 import type { Part } from '@hypogeon/core';
+import { follow } from './drag';
 import { grainsIn, type GrainPath } from './grains';
 
 const WIDTH = 130;
@@ -180,23 +181,9 @@ export class StrataColumn {
   );
 
   protected grip(event: PointerEvent, index: number): void {
-    const handle = event.currentTarget as HTMLElement;
-    handle.setPointerCapture(event.pointerId);
-    handle.focus();
-    const box = this.host.nativeElement.getBoundingClientRect();
+    const { height } = this.host.nativeElement.getBoundingClientRect();
     const start = this.shares();
-    const from = event.clientY;
-    const move = (e: PointerEvent): void =>
-      this.shift(start, index, (e.clientY - from) / Math.max(box.height, 1));
-    const end = (): void => {
-      handle.removeEventListener('pointermove', move);
-      handle.removeEventListener('pointerup', end);
-      handle.removeEventListener('pointercancel', end);
-    };
-    handle.addEventListener('pointermove', move);
-    handle.addEventListener('pointerup', end);
-    handle.addEventListener('pointercancel', end);
-    event.preventDefault();
+    follow(event, (_dx, dy) => this.shift(start, index, dy / Math.max(height, 1)));
   }
 
   protected key(event: KeyboardEvent, index: number): void {
