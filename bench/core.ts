@@ -24,11 +24,11 @@ import {
   SHELF,
   solveMix,
   spaceDrying,
+  stemRules,
   USUAL_CONTAINERS,
   waterCaseOf,
   waysTo,
   writeJournal,
-  type CutRules,
   type State,
 } from '@hypogeon/core';
 import { heapMb, medianMs, print, type Figure } from './figure';
@@ -37,18 +37,6 @@ import { loggerYear } from './logger-year';
 import { pottedJournal } from './potted-journal';
 
 const TODAY = '2026-11-24';
-
-const STEM_RULES: CutRules = {
-  stumpNodes: 2,
-  stumpMm: 25,
-  crownNodes: 2,
-  crownMm: 50,
-  segmentNodes: 3,
-  segmentMm: 30,
-  bladeMm: 1,
-  crownWorth: 0.92,
-  segmentWorth: (nodes) => 0.8 * Math.min(1 + 0.25 * (nodes - 3), 1.75),
-};
 
 type Bench = () => Figure | readonly Figure[];
 
@@ -179,7 +167,7 @@ export const CORE_BENCHES: Readonly<Record<string, Bench>> = {
       {
         name: 'best cut map of a stem with 300 nodes',
         value: medianMs(() =>
-          bestCutMap({ lengthMm: 6000, nodesMm: evenNodes(6000, 300) }, STEM_RULES),
+          bestCutMap({ lengthMm: 6000, nodesMm: evenNodes(6000, 300) }, stemRules(0.92, 0.8)),
         ),
         unit: 'ms',
         target: 50,

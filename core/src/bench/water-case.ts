@@ -37,6 +37,11 @@ export function defaultWaterSchool({ method }: Pick<Batch, 'method'>): WaterScho
 const isLaid = (method: Batch['method']): boolean =>
   METHOD[method].piece === 'leaf' || method === 'plantlet';
 
+/** How deep stem or roots of a batch reach, mm: as told, else as is usual for what it is. */
+export function stemDepthOf({ stemMm, method }: Pick<Batch, 'stemMm' | 'method'>): number {
+  return stemMm ?? (isLaid(method) ? LAID_MM : USUAL_STEM_MM);
+}
+
 /**
  * All that the verdict on a batch needs, as plain data that can be sent to a worker; null where there is
  * nothing to water or pot and mix are not told.
@@ -94,7 +99,7 @@ export function waterCaseOf(
       .filter((t) => t.day >= from && t.day <= today)
       .map(({ day, depthMm, seen }) => ({ at: at(day), depthMm, seen })),
     school: waterSchoolOf(state, batch),
-    stemMm: batch.stemMm ?? (isLaid(batch.method) ? LAID_MM : USUAL_STEM_MM),
+    stemMm: stemDepthOf(batch),
     gateAt: gateAt(state, batch, at),
     weanedAt: batch.rootedInWater ? at(batch.stuck) : null,
     laid: isLaid(batch.method),

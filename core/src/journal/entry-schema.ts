@@ -101,7 +101,12 @@ export const entrySchema = z.discriminatedUnion('kind', [
     start: z.string().refine((t) => minuteFrom(t) !== null, {
       error: 'is not a time (write 2026-04-09T08:30)',
     }),
-    offsets: z.array(z.int().min(0)).max(100_000),
+    offsets: z
+      .array(z.int().min(0))
+      .max(100_000)
+      .refine((o) => o.every((m, i) => i === 0 || m >= o[i - 1]!), {
+        error: 'must not run backwards',
+      }),
     columns: z.partialRecord(z.enum(SERIES_COLUMNS), z.array(z.number().nullable()).max(100_000)),
   }),
   /** A drain test of a mix. */

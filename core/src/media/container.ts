@@ -56,11 +56,6 @@ export function filledLitres(container: Container): number {
   return litresTo(container, fillDepth(container));
 }
 
-/** What the container holds to the brim, litres. */
-export function brimLitres(container: Container): number {
-  return litresTo(container, container.heightMm);
-}
-
 /** Volume from the base up to a height, litres: Simpson's rule, which is exact for straight walls. */
 export function litresTo(container: Container, heightMm: number): number {
   const [a, m, b] = [0, heightMm / 2, heightMm].map((h) => areaAt(container, h));

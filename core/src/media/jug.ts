@@ -101,7 +101,7 @@ export function average(values: readonly number[]): Averaged {
 export function correctionBy(medium: Medium, tests: readonly JugTest[]): Correction {
   if (tests.length === 0) return AS_MODELLED;
   const ratios = tests.map((test) => {
-    const modelled = fillPot(medium, testPot(test)).water;
+    const modelled = fillPot(medium, jugPot(test)).water;
     return readJug(test).water / modelled;
   });
   const pores = tests.map((test) => readJug(test).porosity / porosity(medium));
@@ -119,7 +119,7 @@ export function correctionBy(medium: Medium, tests: readonly JugTest[]): Correct
 const held = (ratio: number): number => Math.min(Math.max(ratio, 0.5), 2);
 
 /** A straight pot with the volume and depth of the test. */
-function testPot({ potMl, depthMm }: JugTest): Container {
+export function jugPot({ potMl, depthMm }: Pick<JugTest, 'potMl' | 'depthMm'>): Container {
   const side = Math.sqrt((potMl * 1000) / depthMm);
   return {
     id: 'jug',

@@ -3,7 +3,6 @@ import { component, mix, recipe, straightPot } from '../testing/components';
 import {
   areaAt,
   average,
-  brimLitres,
   componentProblems,
   containerProblems,
   correctionBy,
@@ -13,6 +12,7 @@ import {
   filledLitres,
   fringeHeight,
   jugProblems,
+  litresTo,
   loadKg,
   loosening,
   meanSaturation,
@@ -109,7 +109,7 @@ describe('containers', () => {
   it('a tapered round pot holds a frustum', () => {
     const pot = straightPot(100, { topMm: 120, bottomMm: 80 });
     const frustum = ((Math.PI * 100) / 3) * (60 ** 2 + 60 * 40 + 40 ** 2);
-    expect(brimLitres(pot)).toBeCloseTo(frustum / 1e6, 9);
+    expect(litresTo(pot, 100)).toBeCloseTo(frustum / 1e6, 9);
     expect(areaAt(pot, 100)).toBeCloseTo(Math.PI * 60 ** 2, 6);
   });
 
@@ -117,7 +117,7 @@ describe('containers', () => {
     const cells = USUAL_CONTAINERS.find((c) => c.shape === 'cells')!;
     expect(filledLitres(cells)).toBeCloseTo(24 * filledLitres({ ...cells, cells: 1 }), 12);
     expect(filledLitres(straightPot(100, { freeboardMm: 10 }))).toBeCloseTo(
-      0.9 * brimLitres(straightPot(100)),
+      0.9 * litresTo(straightPot(100), 100),
       12,
     );
   });

@@ -5,7 +5,10 @@ import {
   dilutionProblem,
   evenNodes,
   pieceProblem,
+  piecesAt,
+  plantsFrom,
   stemProblem,
+  stemRules,
   type CutRules,
   type Stem,
 } from '.';
@@ -18,6 +21,8 @@ const RULES: CutRules = {
   segmentNodes: 2,
   segmentMm: 30,
   bladeMm: 1,
+  crownChance: 0.92,
+  segmentChance: 0.75,
   crownWorth: 0.92,
   segmentWorth: (nodes) => 0.75 * Math.min(1 + 0.25 * (nodes - 2), 1.75),
 };
@@ -82,6 +87,26 @@ describe('the best cutting up of a stem', () => {
       expect(p.fromMm).toBeLessThan(p.toMm);
     }
     expect(map.cuts).toEqual([...map.cuts].sort((a, b) => b - a));
+  });
+
+  it('cuts read back give the same pieces, and their plants a range', () => {
+    const stem = { lengthMm: 420, nodesMm: evenNodes(420, 21) };
+    const map = bestCutMap(stem, RULES)!;
+    expect(piecesAt(stem, map.cuts, RULES)).toEqual(map.pieces);
+    const crown = map.pieces.slice(0, 1);
+    // One crown of 0.92: sd √(0.92 · 0.08) = 0.271.
+    expect(plantsFrom(crown, RULES)).toEqual({ likely: 0.92, low: 1, high: 1 });
+    const all = plantsFrom(map.pieces, RULES);
+    expect(all.likely).toBeCloseTo(map.worth, 9);
+    expect(all.low).toBeLessThan(all.likely);
+    expect(all.high).toBeGreaterThan(all.likely);
+  });
+
+  it('a plant that does not come from segments gives its crown alone', () => {
+    const stem = { lengthMm: 420, nodesMm: evenNodes(420, 21) };
+    expect(bestCutMap(stem, stemRules(0.9, null))!.pieces).toHaveLength(1);
+    expect(stemRules(0.9, 0.8).segmentWorth(5)).toBeCloseTo(0.8 * 1.5, 12);
+    expect(stemRules(0.9, 0.8).segmentWorth(50)).toBeCloseTo(0.8 * 1.75, 12);
   });
 
   it('says why a stem cannot be cut, and what a moved cut would break', () => {

@@ -19,9 +19,41 @@ export interface CutRules {
   readonly segmentMm: number;
   /** Lost to every cut. */
   readonly bladeMm: number;
+  /** Chance that a crown, and that a segment, takes. */
+  readonly crownChance: number;
+  readonly segmentChance: number;
   /** Expected plants from a crown, and from a segment by its nodes (more nodes, more shoots). */
   readonly crownWorth: number;
   segmentWorth(nodes: number): number;
+}
+
+/** A segment gives so much of a shoot more for each node beyond its least. Working assumption. */
+const MORE_PER_NODE = 0.25;
+const MOST_SHOOTS = 1.75;
+/** A plant that does not come from segments: no stem has so many nodes. */
+const NEVER = Number.MAX_SAFE_INTEGER;
+
+/**
+ * The rules of an ordinary stem; minima common practice, no source.
+ * @param segmentChance null where the plant is not raised from segments
+ */
+export function stemRules(crownChance: number, segmentChance: number | null): CutRules {
+  const least = 3;
+  const chance = segmentChance ?? 0;
+  return {
+    stumpNodes: 2,
+    stumpMm: 25,
+    crownNodes: 2,
+    crownMm: 50,
+    segmentNodes: segmentChance === null ? NEVER : least,
+    segmentMm: 30,
+    bladeMm: 1,
+    crownChance,
+    segmentChance: chance,
+    crownWorth: crownChance,
+    segmentWorth: (nodes) =>
+      chance * Math.min(1 + MORE_PER_NODE * Math.max(0, nodes - least), MOST_SHOOTS),
+  };
 }
 
 /** A piece of the stem, from its lower cut to its upper one. */
@@ -141,4 +173,40 @@ export function pieceProblem(piece: CutPiece, rules: CutRules): string {
   if (piece.nodes < nodes) return `Only ${piece.nodes} of ${nodes} nodes: it seldom takes.`;
   if (length < mm) return `Only ${Math.round(length)} of ${mm} mm: too short to stand.`;
   return '';
+}
+
+/** The pieces that cuts at these heights make, from the top. @param cuts heights in order from the top */
+export function piecesAt(
+  { lengthMm, nodesMm }: Stem,
+  cuts: readonly number[],
+  rules: CutRules,
+): readonly CutPiece[] {
+  return cuts.map((cut, i) => {
+    const toMm = cuts[i - 1] ?? lengthMm;
+    const nodes = nodesMm.filter((n) => n > cut && n <= toMm).length;
+    const kind = i === 0 ? 'crown' : 'segment';
+    const worth = kind === 'crown' ? rules.crownWorth : rules.segmentWorth(nodes);
+    return { kind, fromMm: cut + rules.bladeMm, toMm, nodes, worth };
+  });
+}
+
+/** Eight times in ten. */
+const Z80 = 1.2816;
+
+/** Plants to be expected of pieces, each of which takes or does not; the range holds eight times in ten. */
+export function plantsFrom(
+  pieces: readonly CutPiece[],
+  { crownChance, segmentChance }: CutRules,
+): { readonly likely: number; readonly low: number; readonly high: number } {
+  const likely = pieces.reduce((sum, p) => sum + p.worth, 0);
+  const variance = pieces.reduce((sum, { kind, worth }) => {
+    const chance = kind === 'crown' ? crownChance : segmentChance;
+    return chance === 0 ? sum : sum + (worth ** 2 * (1 - chance)) / chance;
+  }, 0);
+  const spread = Z80 * Math.sqrt(variance);
+  return {
+    likely,
+    low: Math.max(0, Math.round(likely - spread)),
+    high: Math.round(likely + spread),
+  };
 }

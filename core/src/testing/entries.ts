@@ -46,6 +46,9 @@ const counts = fc.record({
   lost: fc.nat(2),
 });
 
+/** What a newer version may have written: JSON has no −0, which fast-check draws now and then. */
+const asWritten = fc.jsonValue().map((v): unknown => JSON.parse(JSON.stringify(v)));
+
 const body = fc.oneof(
   fc.record({
     kind: fc.constant('put'),
@@ -93,7 +96,7 @@ const body = fc.oneof(
     kind: fc.constant('put'),
     record: fc.constant('jar'),
     key: fc.constant('j1'),
-    fields: fc.dictionary(fc.string(), fc.jsonValue()),
+    fields: fc.dictionary(fc.string(), asWritten),
   }),
 );
 

@@ -5,6 +5,7 @@ import {
   capacityOf,
   columnOf,
   dry,
+  dryOut,
   evenly,
   fillOf,
   mobilityAt,
@@ -175,6 +176,17 @@ describe('a warm medium gives faster', () => {
     expect(mobilityAt(20)).toBe(1);
     expect(mobilityAt(30)).toBeCloseTo(1.002 / 0.798, 1);
     expect(mobilityAt(-20)).toBe(mobilityAt(0));
+  });
+});
+
+describe('how long a pot lasts', () => {
+  it('the range holds the modelled day, and a pot that never dries has none', () => {
+    const out = dryOut(pot('pot-7'), WARM, 1);
+    expect(out.third!.from).toBeLessThanOrEqual(4);
+    expect(out.third!.to).toBeGreaterThanOrEqual(4);
+    expect(out.top25!.from).toBeGreaterThan(out.third!.from);
+    expect(dryOut(pot('pot-7'), WARM, 1.5).top25!.to).toBeLessThan(out.top25!.to);
+    expect(dryOut(pot('pot-12'), 0, 1)).toEqual({ third: null, top25: null });
   });
 });
 

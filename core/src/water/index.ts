@@ -10,3 +10,4 @@ export * from './pace';
 export * from './verdict';
 export * from './compare';
 export * from './course';
+export * from './dry-out';

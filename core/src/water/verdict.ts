@@ -1,4 +1,4 @@
-import { addDays, daysBetween, type Day } from '../days';
+import { addDays, type Day } from '../days';
 import type { WaterCase } from './case';
 import { capacityOf } from './column';
 import { fitPace, type PotPace } from './pace';
@@ -308,8 +308,3 @@ function weightsOf(
 }
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
-
-/** Days of the verdict's likely date from today; negative where it is past. */
-export function daysUntilDue({ due }: WaterVerdict, today: Day): number | null {
-  return due === null ? null : daysBetween(today, due.likely);
-}

@@ -18,11 +18,11 @@ import {
   gateOpen,
   isDay,
   lengthIn,
-  METHOD,
   mixesOf,
   pieceOf,
   potOf,
   readLength,
+  stemDepthOf,
   TOUCHES,
   WATER_SCHOOL,
   WATER_SCHOOLS,
@@ -96,8 +96,7 @@ export class WaterPage {
   protected readonly mixes = computed(() => mixesOf(this.state()));
   protected readonly stem = computed(() => {
     const batch = this.batch();
-    const laid = batch && (METHOD[batch.method].piece === 'leaf' || batch.method === 'plantlet');
-    return batch?.stemMm ?? (laid ? 8 : 25);
+    return batch ? stemDepthOf(batch) : 0;
   });
 
   /** With the past that the drawing shows, not only what the verdict needs. */

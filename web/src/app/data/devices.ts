@@ -1,8 +1,8 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
 import {
+  dayNumber,
   doubtOf,
   LUX_PER_PPFD,
-  minuteFrom,
   minuteText,
   readSenml,
   type Doubt,
@@ -13,6 +13,7 @@ import { Subscription, timer } from 'rxjs';
 import { STORES } from './book';
 import { deviceStream, type StreamEvent } from './device-stream';
 import { Journal } from './journal';
+import { localDay } from './today';
 
 export type DeviceKind = 'thermo-hygrometer' | 'light' | 'scale';
 
@@ -339,9 +340,7 @@ export class Devices {
 }
 
 function wallMinute(date: Date): number {
-  const two = (n: number): string => String(n).padStart(2, '0');
-  const day = `${date.getFullYear()}-${two(date.getMonth() + 1)}-${two(date.getDate())}`;
-  return minuteFrom(`${day}T${two(date.getHours())}:${two(date.getMinutes())}`) ?? 0;
+  return dayNumber(localDay(date)) * 1440 + date.getHours() * 60 + date.getMinutes();
 }
 
 function isInfo(value: unknown): value is DeviceInfo {

@@ -71,6 +71,7 @@ function surroundings(state: State, today: Day): readonly unknown[] {
   // Maps are copied with every entry; what lies in them is not.
   const inside = [
     state.air,
+    state.ownTaxa,
     state.spaces,
     state.mixes,
     state.containers,

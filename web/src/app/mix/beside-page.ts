@@ -3,16 +3,13 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import {
   airOf,
   columnOf,
-  dry,
   dryingOf,
-  DRY_TO_TOUCH,
-  evenly,
-  fillOf,
+  dryOut,
   fillPot,
   mixOf,
   mobilityAt,
-  wetnessAt,
   type Container,
+  type DayRange,
   type FilledPot,
 } from '@hypogeon/core';
 import { draftKeeper } from '../data/draft';
@@ -39,7 +36,6 @@ const BLANK: Beside = {
 };
 /** As many as fit beside one another. */
 const MOST = 5;
-const LONGEST = 120;
 
 /** One mix in several pots, or several mixes in one pot, drawn to one scale. */
 @Component({
@@ -275,23 +271,10 @@ export class BesidePage {
   }
 
   private column(id: string, name: string, pot: FilledPot) {
-    const column = columnOf(pot);
     const { evaporationMm, mediumC } = this.drying();
-    const mobility = mobilityAt(mediumC);
-    let wetness = evenly(column, 1);
-    let third: number | null = null;
-    let top: number | null = null;
-    for (let day = 1; day <= LONGEST && (third === null || top === null); day++) {
-      wetness = dry(column, wetness, evaporationMm / mobility, mobility, 0.25).wetness;
-      if (third === null && fillOf(column, wetness) < 2 / 3) third = day;
-      const finger = Math.min(25, column.depthMm * 0.9);
-      if (top === null && wetnessAt(column, wetness, finger) < DRY_TO_TOUCH) top = day;
-    }
-    // Nothing here is weighed: a quarter either way.
-    const days = (n: number | null): string =>
-      n === null
-        ? `over ${LONGEST} days`
-        : `${Math.max(1, Math.round(n * 0.73))}–${Math.ceil(n * 1.38)} days`;
-    return { id, name, pot, third: days(third), top: days(top) };
+    const { third, top25 } = dryOut(columnOf(pot), evaporationMm, mobilityAt(mediumC));
+    const days = (range: DayRange): string =>
+      range === null ? 'over four months' : `${range.from}–${range.to} days`;
+    return { id, name, pot, third: days(third), top: days(top25) };
   }
 }

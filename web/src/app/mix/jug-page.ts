@@ -13,6 +13,7 @@ import {
   filledLitres,
   fillDepth,
   isKnown,
+  jugPot,
   jugProblems,
   mixOf,
   readJug,
@@ -333,17 +334,7 @@ export class JugPage {
   protected readonly result = computed(() => {
     const mix = this.desk.origin();
     if (!mix || Object.keys(this.problems()).length > 0) return null;
-    const { potMl, depthMm } = this.test();
-    const side = Math.sqrt((potMl * 1000) / depthMm);
-    const model = fillPot(mix.medium, {
-      ...this.desk.container(),
-      shape: 'square',
-      cells: 1,
-      topMm: side,
-      bottomMm: side,
-      heightMm: depthMm,
-      freeboardMm: 0,
-    });
+    const model = fillPot(mix.medium, jugPot(this.test()));
     return { ...readJug(this.test()), model };
   });
 

@@ -242,6 +242,10 @@ interface PotForm {
     }
     th[scope='row'] {
       font-weight: 600;
+      min-width: 9rem;
+    }
+    td {
+      white-space: nowrap;
     }
   `,
 })

@@ -7,12 +7,14 @@ import {
   evenNodes,
   methodOf,
   pieceProblem,
+  piecesAt,
+  plantsFrom,
   plantOf,
   readLength,
   referenceClosureDays,
   stemProblem,
+  stemRules,
   successBelief,
-  type CutPiece,
   type CutRules,
   type MethodId,
   type Stem,
@@ -34,10 +36,6 @@ interface StemDraft {
 }
 
 const BLANK: StemDraft = { length: '300', nodes: '14', width: '8' };
-/** A segment with more nodes breaks into more crowns. Working assumption; common practice says two or more. */
-const MORE_PER_NODE = 0.25;
-const MOST_SHOOTS = 1.75;
-
 /** Where the blade goes on one stem: the best cutting up, moved by hand if one likes, and made into batches. */
 @Component({
   selector: 'hy-cut-map-page',
@@ -107,8 +105,8 @@ const MOST_SHOOTS = 1.75;
           @if (view(); as v) {
             <section aria-live="polite" aria-label="What the cuts give">
               <p class="gives">
-                About {{ v.worth.toFixed(1) }} plants
-                <span>{{ v.low }}–{{ v.high }}, eight times in ten</span>
+                About {{ v.plants.likely.toFixed(1) }} plants
+                <span>{{ v.plants.low }}–{{ v.plants.high }}, eight times in ten</span>
               </p>
               <p class="quiet">
                 {{
@@ -269,26 +267,16 @@ export class CutMapPage {
     return { lengthMm: length.mm, nodesMm: evenNodes(length.mm, numberFrom(this.draft().nodes)) };
   });
 
-  /** Minima of crowns and segments: common practice, no source. */
   private readonly rules = computed<CutRules | null>(() => {
     const crown = this.crown();
     const taxon = this.plant()?.id;
     if (!crown || taxon === undefined) return null;
     const segment = this.segment();
     const state = this.journal.state();
-    const each = segment ? successBelief(state, taxon, segment).mean : 0;
-    return {
-      stumpNodes: 2,
-      stumpMm: 25,
-      crownNodes: 2,
-      crownMm: 50,
-      segmentNodes: segment ? 3 : 1000,
-      segmentMm: 30,
-      bladeMm: 1,
-      crownWorth: successBelief(state, taxon, crown).mean,
-      segmentWorth: (nodes) =>
-        each * Math.min(1 + MORE_PER_NODE * Math.max(0, nodes - 3), MOST_SHOOTS),
-    };
+    return stemRules(
+      successBelief(state, taxon, crown).mean,
+      segment && successBelief(state, taxon, segment).mean,
+    );
   });
   protected readonly problem = computed(() => {
     const stem = this.stem();
@@ -315,27 +303,23 @@ export class CutMapPage {
     if (!stem || !rules || !best || !width.ok) return null;
     const hand = this.hand();
     const cuts = hand?.length === best.cuts.length ? hand : best.cuts;
-    const pieces = piecesOf(stem, cuts, rules).map((p) => ({
+    const pieces = piecesAt(stem, cuts, rules).map((p) => ({
       ...p,
       problem: pieceProblem(p, rules),
       says: `${this.words.length(p.toMm - p.fromMm)}, ${p.nodes} nodes, ${p.worth.toFixed(2)} plants`,
     }));
     const tissue = this.crown()?.wound?.tissue ?? 'soft stem';
-    const good = pieces.filter((p) => !p.problem);
-    const worth = good.reduce((sum, p) => sum + p.worth, 0);
-    // Each piece takes or does not; what a taken one gives is taken as told.
-    const spread =
-      1.28 *
-      Math.sqrt(good.reduce((sum, p) => sum + p.worth * (1 - Math.min(p.worth, 1) * 0.9), 0));
+    const plants = plantsFrom(
+      pieces.filter((p) => !p.problem),
+      rules,
+    );
     return {
       stem,
       widthMm: width.mm,
       cuts,
       pieces,
       stumpMm: cuts.at(-1) ?? stem.lengthMm,
-      worth,
-      low: Math.max(0, Math.round(worth - spread)),
-      high: Math.round(worth + spread),
+      plants,
       best: best.worth,
       wrong: pieces.some((p) => p.problem !== ''),
       closes: referenceClosureDays(width.mm, tissue).toFixed(1),
@@ -411,24 +395,4 @@ export class CutMapPage {
     const plant = this.plant();
     return plant ? (methodOf(plant.taxon, method) ?? null) : null;
   }
-}
-
-/** The pieces that cuts at these heights make, from the top. */
-function piecesOf(
-  { lengthMm, nodesMm }: Stem,
-  cuts: readonly number[],
-  rules: CutRules,
-): readonly CutPiece[] {
-  return cuts.map((cut, i) => {
-    const toMm = i === 0 ? lengthMm : cuts[i - 1]!;
-    const nodes = nodesMm.filter((n) => n > cut && n <= toMm).length;
-    const kind = i === 0 ? 'crown' : 'segment';
-    return {
-      kind,
-      fromMm: cut + rules.bladeMm,
-      toMm,
-      nodes,
-      worth: kind === 'crown' ? rules.crownWorth : rules.segmentWorth(nodes),
-    };
-  });
 }

@@ -17,12 +17,11 @@ import { CuttingMark } from '../marks/cutting-mark';
         <thead>
           <tr>
             <th scope="col">Way</th>
-            <th scope="col" class="number">Take</th>
+            <th scope="col">Take</th>
             <th scope="col">Ready, eight in ten</th>
             <th scope="col" class="number">Lives</th>
             <th scope="col" class="number">Work</th>
             <th scope="col">She loses</th>
-            <th scope="col"><span class="unseen">Choose</span></th>
           </tr>
         </thead>
         <tbody>
@@ -35,15 +34,6 @@ import { CuttingMark } from '../marks/cutting-mark';
                   ></span
                 >
               </th>
-              <td class="number take">{{ row.take }}</td>
-              <td>
-                {{ row.ready }}<small>{{ row.intime }}</small>
-              </td>
-              <td class="number">
-                {{ row.lives }}<small>{{ row.rests }}</small>
-              </td>
-              <td class="number">{{ row.work }}</td>
-              <td>{{ row.way.loses }}</td>
               <td>
                 @if (row.way.needed !== null) {
                   <button
@@ -54,8 +44,18 @@ import { CuttingMark } from '../marks/cutting-mark';
                   >
                     Take {{ row.way.needed }}
                   </button>
+                } @else {
+                  <span class="quiet">none would do</span>
                 }
               </td>
+              <td>
+                {{ row.ready }}<small>{{ row.intime }}</small>
+              </td>
+              <td class="number">
+                {{ row.lives }}<small>{{ row.rests }}</small>
+              </td>
+              <td class="number">{{ row.work }}</td>
+              <td>{{ row.way.loses }}</td>
             </tr>
           }
         </tbody>
@@ -79,8 +79,8 @@ import { CuttingMark } from '../marks/cutting-mark';
       align-items: center;
       gap: 0.4rem;
     }
-    .take {
-      font: 650 1.3rem/1.1 var(--head-face);
+    td button {
+      white-space: nowrap;
     }
     .best th,
     .best td {
@@ -88,7 +88,10 @@ import { CuttingMark } from '../marks/cutting-mark';
     }
     td.number small {
       white-space: normal;
-      min-width: 6rem;
+      min-width: 9rem;
+    }
+    td:last-child {
+      min-width: 11rem;
     }
     td:nth-child(3) {
       white-space: nowrap;
@@ -103,7 +106,7 @@ export class WaysTable {
   protected readonly rows = computed(() => {
     const { ways, best } = this.ways();
     return ways.map((way) => {
-      const { figures, belief, needed, ready } = way;
+      const { figures, belief, ready } = way;
       const method = METHOD[figures.method];
       const note = [way === best ? 'recommended' : '', figures.worth === 'poor' ? 'poor' : '']
         .filter(Boolean)
@@ -114,7 +117,6 @@ export class WaysTable {
         piece: figures.piece ?? method.piece,
         name: method.name,
         note,
-        take: needed === null ? '–' : String(needed),
         ready: way.from && way.to ? this.words.span(way.from, way.to) : 'not within three years',
         intime: ready < 0.995 ? `${this.words.percent(ready)} in time` : 'all in time',
         lives: this.words.percent(belief.mean),
