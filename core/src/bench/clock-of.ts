@@ -1,25 +1,16 @@
 import type { Day } from '../days';
-import { spaceOn, type Batch, type State } from '../journal';
-import { hydraulicWidth, WOUND_SCHOOL, woundClock, type WoundClock } from '../wound';
-import { airOf } from './air-of';
-import { figuresOf } from './plant';
+import type { Batch, State } from '../journal';
+import { woundClock, type WoundClock } from '../wound';
+import { pacePriorFor } from './pace-of';
+import { woundInput } from './wound-input';
 
-/** The wound clock of a batch; null where nothing was cut that could rot, so that there is no gate. */
+/**
+ * The wound clock of a batch, with what the other wounds of this bench have taught; null where nothing was
+ * cut that could rot, so that there is no gate.
+ */
 export function clockOf(state: State, batch: Batch): WoundClock | null {
-  const wound = figuresOf(state, batch)?.wound;
-  if (!wound) return null;
-  const widthMm = batch.widthMm ?? wound.widthMm;
-  const thicknessMm = batch.widthMm === undefined ? wound.thicknessMm : batch.thicknessMm;
-  return woundClock({
-    cutOn: batch.cutOn,
-    widthMm: hydraulicWidth(widthMm, thicknessMm),
-    tissue: wound.tissue,
-    school: WOUND_SCHOOL[batch.school],
-    callusAt: batch.callusAt,
-    stuckOn: batch.stuck ?? undefined,
-    air: (day, stuck) => airOf(state, spaceOn(batch, day, stuck), day),
-    checks: batch.woundChecks,
-  });
+  const input = woundInput(state, batch);
+  return input && woundClock({ ...input, prior: pacePriorFor(state, batch) });
 }
 
 /** Whether water may touch the batch on a day. */

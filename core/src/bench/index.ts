@@ -5,3 +5,8 @@ export * from './medium-of';
 export * from './water-case';
 export * from './planned-wound';
 export * from './life';
+export * from './first-drink';
+export * from './season-of';
+export * from './condition';
+export * from './lineage';
+export * from './pace-of';

@@ -4,6 +4,7 @@ import type { Batch, State } from '../journal';
 import { chanceClosedOn } from '../wound';
 import { airOf } from './air-of';
 import { clockOf } from './clock-of';
+import { firstDrinkFrom } from './first-drink';
 import { figuresOf } from './plant';
 
 export type MilestoneId =
@@ -75,7 +76,7 @@ export function lifeOf(state: State, batch: Batch, today: Day): readonly Milesto
   milestones.push(
     water
       ? done('water', water.breach === undefined ? 'First water' : 'Water, early', water.day)
-      : ahead('water', 'First water', gate?.opens ?? (clock ? null : batch.cutOn)),
+      : ahead('water', 'First water', firstWaterAhead()),
   );
   const rooted = first('rooted');
   if (rooted) milestones.push(done('roots', 'First roots', rooted.after, rooted.by));
@@ -86,6 +87,14 @@ export function lifeOf(state: State, batch: Batch, today: Day): readonly Milesto
   const potted = batch.entries.find((e) => e.kind === 'potted');
   milestones.push(potted ? done('potted', 'Potted on', potted.day) : pottingAhead());
   return milestones;
+
+  function firstWaterAhead(): Day | null {
+    const opens = gate?.opens ?? (clock ? null : batch.cutOn);
+    const stuckOn = batch.stuck ?? (clock ? clock.stickOn : batch.cutOn);
+    if (opens === null || stuckOn === null) return null;
+    const school = firstDrinkFrom(batch, stuckOn);
+    return school !== null && school < opens ? opens : school;
+  }
 
   function pottingAhead(): Milestone {
     const window = figures && windowAt(figures.pups ?? figures.roots, tempC);

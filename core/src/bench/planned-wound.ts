@@ -11,6 +11,7 @@ import {
   type WoundSchoolId,
 } from '../wound';
 import { airOf } from './air-of';
+import { pacePriorFor } from './pace-of';
 import { plantOf } from './plant';
 
 /** A cut that is being planned: enough to run its wound clock. */
@@ -39,6 +40,7 @@ export function plannedClock(state: State, plan: PlannedWound): WoundClock | nul
     school: WOUND_SCHOOL[plan.school],
     callusAt: plan.school === 'straight-in' ? 'medium' : plan.callusAt,
     air: (day, stuck) => airOf(state, stuck ? plan.space : plan.callusSpace, day),
+    prior: pacePriorFor(state),
   });
 }
 

@@ -1,5 +1,13 @@
-import { CATALOGUE, METHOD, methodOf, type Piece, type Taxon, type TaxonMethod } from '../botany';
-import type { Batch, State } from '../journal';
+import {
+  CATALOGUE,
+  METHOD,
+  methodOf,
+  withOwnFigures,
+  type Piece,
+  type Taxon,
+  type TaxonMethod,
+} from '../botany';
+import type { Batch, OwnTaxon, State } from '../journal';
 
 /** A plant as the grower names it, with the figures that stand for it. */
 export interface Plant {
@@ -14,17 +22,30 @@ const BY_ID: ReadonlyMap<string, Taxon> = new Map(CATALOGUE.map((t) => [t.id, t]
 
 /** The plant with this id, from the library or of the grower's own making; null if nobody knows it. */
 export function plantOf(state: State, id: string): Plant | null {
-  const taxon = BY_ID.get(id);
-  if (taxon) return { id, name: taxon.name, taxon, like: null };
   const own = state.ownTaxa.get(id);
+  const shipped = BY_ID.get(id);
+  if (shipped) return { id, name: shipped.name, taxon: withOwn(shipped, own), like: null };
   const like = own?.like === undefined ? undefined : BY_ID.get(own.like);
   if (!own || !like) return null;
-  return { id, name: own.name ?? 'Unnamed plant', taxon: like, like: like.name };
+  return { id, name: own.name ?? 'Unnamed plant', taxon: withOwn(like, own), like: like.name };
+}
+
+const overlaid = new WeakMap<OwnTaxon, Taxon>();
+
+function withOwn(base: Taxon, own: OwnTaxon | undefined): Taxon {
+  if (own === undefined || (own.season === undefined && own.methods === undefined)) return base;
+  let taxon = overlaid.get(own);
+  // The name stays that of the plant whose figures they are: genus and evidence hang on it.
+  if (!taxon)
+    overlaid.set(own, (taxon = withOwnFigures(base, { season: own.season, methods: own.methods })));
+  return taxon;
 }
 
 /** All plants that can be chosen, own ones first. */
 export function plants(state: State): readonly Plant[] {
-  const own = [...state.ownTaxa.keys()].map((id) => plantOf(state, id));
+  const own = [...state.ownTaxa.keys()]
+    .filter((id) => !BY_ID.has(id))
+    .map((id) => plantOf(state, id));
   const library = CATALOGUE.map((taxon) => plantOf(state, taxon.id));
   return [...own, ...library].filter((p): p is Plant => p !== null);
 }

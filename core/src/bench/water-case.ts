@@ -5,6 +5,7 @@ import { fillPot, type FilledPot } from '../media';
 import { columnOf, GRIT_DRESSING, mobilityAt, type WaterCase, type WaterSchoolId } from '../water';
 import { dryingOf, spaceDrying } from './air-of';
 import { clockOf } from './clock-of';
+import { firstDrinkFrom } from './first-drink';
 import { containerOf, mixOf } from './medium-of';
 
 /** How far ahead the can is looked for, days. */
@@ -101,9 +102,15 @@ export function waterCaseOf(
     school: waterSchoolOf(state, batch),
     stemMm: stemDepthOf(batch),
     gateAt: gateAt(state, batch, at),
+    firstAt: firstAt(batch, at),
     weanedAt: batch.rootedInWater ? at(batch.stuck) : null,
     laid: isLaid(batch.method),
   };
+}
+
+function firstAt(batch: Batch, at: (day: Day) => number): number | null {
+  const day = firstDrinkFrom(batch, batch.stuck!);
+  return day === null ? null : at(day);
 }
 
 function gateAt(state: State, batch: Batch, at: (day: Day) => number): number | null {

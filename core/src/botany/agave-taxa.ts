@@ -19,7 +19,7 @@ export const AGAVE_TAXA: readonly Taxon[] = [
         pups: [60, 240],
         success: 0.75,
       }),
-      way({ method: 'rooted-offset', roots: [7, 21], success: 0.95 }),
+      way({ method: 'rooted-offset', least: { tallMm: 100 }, roots: [7, 21], success: 0.95 }),
     ],
     not: [],
     hazards: [hazard('poisonous', 'all parts, to pets')],

@@ -1,5 +1,5 @@
 import { distance } from 'fastest-levenshtein';
-import type { MethodId } from './method';
+import { METHOD, type Least, type MethodId } from './method';
 import type { Taxon, TaxonMethod } from './taxon';
 
 /**
@@ -44,4 +44,9 @@ function isSlip(typed: string, known: string): boolean {
 
 export function methodOf(taxon: Taxon, method: MethodId): TaxonMethod | undefined {
   return taxon.methods.find((m) => m.method === method);
+}
+
+/** The least that takes by a method: what the method asks for, and this plant beyond it. */
+export function leastOf({ method, least }: TaxonMethod): Least {
+  return { ...METHOD[method].least, ...least };
 }

@@ -299,6 +299,7 @@ export const FIRST_TAXA: readonly Taxon[] = [
         success: 0.75,
       }),
       way({ method: 'division', tissue: 'rhizome', wound: 14, roots: [14, 28], success: 0.95 }),
+      way({ method: 'rooted-offset', least: { tallMm: 100 }, roots: [7, 21], success: 0.95 }),
     ],
     not: [],
     hazards: [hazard('poisonous', 'all parts: saponins, to people and pets')],

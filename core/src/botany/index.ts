@@ -4,3 +4,6 @@ export * from './taxon';
 export * from './catalogue';
 export * from './season';
 export * from './find';
+export * from './own-figures';
+export * from './light';
+export * from './every-way';

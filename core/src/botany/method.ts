@@ -40,6 +40,20 @@ export interface Method {
   readonly piece: Piece;
   /** What to mind when taking it. Common practice, no source. */
   readonly rule: string;
+  /** Which end goes down: roots come from the end that stood lower, and from no other. */
+  readonly polarity: 'base down' | 'laid' | 'as it stood';
+  /** The least that takes; a plant may ask for more. Common practice, no source. */
+  readonly least: Least;
+}
+
+/** What a piece must have at least. */
+export interface Least {
+  readonly lengthMm?: number | undefined;
+  readonly nodes?: number | undefined;
+  /** Share of the mother's size. */
+  readonly share?: number | undefined;
+  /** This tall is enough, whatever the mother. */
+  readonly tallMm?: number | undefined;
 }
 
 export const METHOD: Readonly<Record<MethodId, Method>> = {
@@ -50,6 +64,8 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     many: 'leaves',
     piece: 'leaf',
     rule: 'A mature leaf from low on the stem, twisted off whole at its base; laid on the surface, hollow side up.',
+    polarity: 'laid',
+    least: {},
   },
   'leaf-section': {
     id: 'leaf-section',
@@ -58,6 +74,8 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     many: 'sections',
     piece: 'strap',
     rule: 'Mark every section with an arrow before the first cut: the end nearer the base goes down.',
+    polarity: 'base down',
+    least: { lengthMm: 50 },
   },
   crown: {
     id: 'crown',
@@ -66,6 +84,8 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     many: 'crowns',
     piece: 'crown',
     rule: 'Strip the lowest one or two leaf pairs for 2–3 cm of bare stem.',
+    polarity: 'base down',
+    least: { lengthMm: 50, nodes: 2 },
   },
   segment: {
     id: 'segment',
@@ -74,6 +94,8 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     many: 'segments',
     piece: 'segment',
     rule: 'Two or three nodes or more, the right way up, one node at least under the surface.',
+    polarity: 'base down',
+    least: { lengthMm: 30, nodes: 3 },
   },
   trailing: {
     id: 'trailing',
@@ -82,6 +104,8 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     many: 'trails',
     piece: 'trailing',
     rule: '10 cm or more, at least three bare nodes under the surface or coiled on top.',
+    polarity: 'laid',
+    least: { lengthMm: 100, nodes: 3 },
   },
   branch: {
     id: 'branch',
@@ -90,6 +114,8 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     many: 'branches',
     piece: 'segment',
     rule: 'From a side branch, not the leader; leaves off; firm the medium hard round it.',
+    polarity: 'base down',
+    least: { lengthMm: 70 },
   },
   pad: {
     id: 'pad',
@@ -98,6 +124,8 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     many: 'pads',
     piece: 'pad',
     rule: 'Cut at the joint, never across a pad.',
+    polarity: 'base down',
+    least: {},
   },
   column: {
     id: 'column',
@@ -106,6 +134,8 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     many: 'columns',
     piece: 'column',
     rule: 'Bevel the rim round the cut, so that the wound dries inward and not up.',
+    polarity: 'base down',
+    least: { lengthMm: 80 },
   },
   offset: {
     id: 'offset',
@@ -114,6 +144,8 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     many: 'offsets',
     piece: 'offset',
     rule: 'Wait for a third of the mother’s size; one clean cut, then shallow beats deep.',
+    polarity: 'as it stood',
+    least: { share: 1 / 3 },
   },
   'rooted-offset': {
     id: 'rooted-offset',
@@ -122,6 +154,8 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     many: 'offsets',
     piece: 'offset',
     rule: 'Comes away with its own roots: pot at once, at the depth it had.',
+    polarity: 'as it stood',
+    least: { share: 1 / 3 },
   },
   division: {
     id: 'division',
@@ -130,6 +164,8 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     many: 'divisions',
     piece: 'offset',
     rule: 'Find where the clump parts by itself; cut only the connection, keep the roots.',
+    polarity: 'as it stood',
+    least: {},
   },
   plantlet: {
     id: 'plantlet',
@@ -138,5 +174,7 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     many: 'plantlets',
     piece: 'offset',
     rule: 'Take those with two or three roots; set on the surface and mist.',
+    polarity: 'as it stood',
+    least: {},
   },
 };

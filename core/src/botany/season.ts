@@ -10,11 +10,20 @@ export interface Season {
 /** Degrees outside the band that still give some growth. Working assumption; 2–5 make sense. */
 const MARGIN_C = 3;
 
-/** Whether a plant grows in air of this mean temperature, °C, with the reason in words. */
-export function seasonAt(taxon: Taxon, tempC: number): Season {
-  const { fromC, toC } = taxon.season;
+/** Days shorter than this hold summer growers back, warm or not. Working assumption; 8–11 make sense. */
+export const SHORT_DAY_HOURS = 9.5;
+
+/**
+ * Whether a plant grows in air of this mean temperature, with the reason in words.
+ * @param tempC mean of the day, °C
+ * @param dayHours hours of light, of sun or lamps; left out where nobody knows
+ */
+export function seasonAt(taxon: Taxon, tempC: number, dayHours?: number): Season {
+  const { fromC, toC, grower } = taxon.season;
   const outside = tempC < fromC ? fromC - tempC : tempC > toC ? tempC - toC : 0;
   const side = tempC < fromC ? 'too cool' : 'too warm';
+  if (outside === 0 && dayHours !== undefined && dayHours < SHORT_DAY_HOURS && grower !== 'winter')
+    return { state: 'marginal', reason: 'warm enough, but days this short slow it' };
   if (outside === 0) return { state: 'active', reason: 'in its growing band' };
   return outside <= MARGIN_C
     ? { state: 'marginal', reason: `a little ${side} to grow well` }

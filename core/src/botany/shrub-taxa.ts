@@ -13,6 +13,7 @@ export const SHRUB_TAXA: readonly Taxon[] = [
     methods: [
       way({
         method: 'branch',
+        least: { lengthMm: 150 },
         tissue: 'semi-woody stem',
         wound: 25,
         roots: [30, 75],
@@ -33,6 +34,7 @@ export const SHRUB_TAXA: readonly Taxon[] = [
     methods: [
       way({
         method: 'branch',
+        least: { lengthMm: 150 },
         tissue: 'semi-woody stem',
         wound: 16,
         roots: [25, 60],

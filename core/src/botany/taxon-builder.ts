@@ -1,5 +1,5 @@
 import type { Tissue } from '../wound';
-import type { MethodId, Piece } from './method';
+import type { Least, MethodId, Piece } from './method';
 import type { Hazard, Taxon, TaxonMethod } from './taxon';
 
 /*
@@ -20,6 +20,7 @@ export interface Way {
   readonly success: number;
   readonly piece?: Piece;
   readonly poor?: string;
+  readonly least?: Least;
 }
 
 export function way({
@@ -31,6 +32,7 @@ export function way({
   success,
   piece,
   poor,
+  least,
 }: Way): TaxonMethod {
   const [widthMm, thicknessMm] = typeof wound === 'number' ? [wound] : (wound ?? []);
   return {
@@ -47,6 +49,7 @@ export function way({
             ...(thicknessMm === undefined ? {} : { thicknessMm }),
             evidence: MEMORY,
           },
+    ...(least === undefined ? {} : { least }),
     roots: { from: roots[0], to: roots[1], evidence: PRACTICE },
     pups: pups ? { from: pups[0], to: pups[1], evidence: PRACTICE } : null,
     success: { mean: success, worth: 8, evidence: MEMORY },

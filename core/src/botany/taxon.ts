@@ -29,6 +29,15 @@ export const taxonMethodSchema = z.object({
       evidence: evidenceSchema,
     })
     .nullable(),
+  /** What it asks for beyond what the method does. */
+  least: z
+    .object({
+      lengthMm: z.number().positive().optional(),
+      nodes: z.int().positive().optional(),
+      share: z.number().gt(0).max(1).optional(),
+      tallMm: z.number().positive().optional(),
+    })
+    .optional(),
   roots: windowSchema,
   pups: windowSchema.nullable(),
   /** Mean chance of success and how many cuttings that opinion is worth. */

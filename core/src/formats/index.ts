@@ -7,3 +7,4 @@ export * from './wall-time';
 export * from './weather-csv';
 export * from './monthly-csv';
 export * from './senml';
+export * from './calendar';

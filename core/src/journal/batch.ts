@@ -16,7 +16,7 @@ export type BatchRecord = {
 
 export type BatchEntry = Exclude<
   KnownEntry,
-  { kind: 'put' | 'air' | 'series' | 'jug' | 'retract' }
+  { kind: 'put' | 'air' | 'series' | 'jug' | 'examined' | 'retract' }
 >;
 
 export type BatchStage = 'planned' | 'callusing' | 'stuck' | 'growing' | 'done';
@@ -114,6 +114,8 @@ export function foldBatch(
     place: moves.findLast((m) => m.place !== undefined)?.place ?? fields.place ?? undefined,
     columns: fields.columns ?? undefined,
     disinfectant: fields.disinfectant ?? undefined,
+    aid: fields.aid ?? undefined,
+    firstWater: fields.firstWater ?? undefined,
     medium: fields.medium ?? undefined,
     container: fields.container ?? undefined,
     containers: fields.containers ?? undefined,

@@ -51,6 +51,7 @@ export const entrySchema = z.discriminatedUnion('kind', [
     put('component'),
     put('mix'),
     put('container'),
+    put('protocol'),
     put('settings'),
   ]),
   observation('cut', {}),
@@ -108,6 +109,18 @@ export const entrySchema = z.discriminatedUnion('kind', [
         error: 'must not run backwards',
       }),
     columns: z.partialRecord(z.enum(SERIES_COLUMNS), z.array(z.number().nullable()).max(100_000)),
+  }),
+  /** A look at a mother before she is cut; what was not looked at is left out. */
+  z.looseObject({
+    ...envelope,
+    kind: z.literal('examined'),
+    mother: idField,
+    turgid: z.boolean().optional(),
+    clean: z.boolean().optional(),
+    growing: z.boolean().optional(),
+    flowering: z.boolean().optional(),
+    wateredOn: dayField.optional(),
+    text: text.optional(),
   }),
   /** A drain test of a mix. */
   z.looseObject({

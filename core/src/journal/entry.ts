@@ -40,6 +40,7 @@ const KINDS: ReadonlySet<string> = new Set<EntryKind>([
   'air',
   'series',
   'jug',
+  'examined',
   'retract',
 ]);
 
@@ -61,6 +62,8 @@ export function subjectOf(entry: Entry): string {
       return `air/${entry.space}`;
     case 'jug':
       return `jug/${entry.mix}`;
+    case 'examined':
+      return `mother/${entry.mother}`;
     default:
       return `batch/${entry.batch}`;
   }

@@ -1,12 +1,12 @@
 import { foldAir } from './fold-air';
 import { foldBatch, type Batch } from './batch';
-import { compareEntries, isKnown, subjectOf, type Entry } from './entry';
+import { compareByDay, compareEntries, isKnown, subjectOf, type Entry } from './entry';
 import { foldJugs } from './fold-jugs';
 import { distinct, unite } from './merge';
 import type { FieldsOf, RecordName } from './record';
 import { standing } from './retract';
 import { laterStamp, type Stamp } from './stamp';
-import { EMPTY_STATE, type Kept, type State } from './state';
+import { EMPTY_STATE, type Examination, type Kept, type State } from './state';
 
 /**
  * The state that a set of entries tells. Pure: the order they arrive in and repeats do not matter.
@@ -69,11 +69,13 @@ function draftOf(state: State): Draft {
     ...state,
     batches: new Map(state.batches),
     mothers: new Map(state.mothers),
+    examinations: new Map(state.examinations),
     spaces: new Map(state.spaces),
     ownTaxa: new Map(state.ownTaxa),
     components: new Map(state.components),
     mixes: new Map(state.mixes),
     containers: new Map(state.containers),
+    protocols: new Map(state.protocols),
     jugs: new Map(state.jugs),
     air: new Map(state.air),
   };
@@ -91,6 +93,7 @@ function foldSubject(draft: Draft, subject: string, group: readonly Entry[]): vo
       return;
     }
     case 'mother':
+      keepLooks(draft, key, examinationsIn(entries));
       return keep(draft.mothers, key, foldFields('mother', entries));
     case 'space':
       return keep(draft.spaces, key, foldFields('space', entries));
@@ -102,6 +105,8 @@ function foldSubject(draft: Draft, subject: string, group: readonly Entry[]): vo
       return keep(draft.mixes, key, foldFields('mix', entries));
     case 'container':
       return keep(draft.containers, key, foldFields('container', entries));
+    case 'protocol':
+      return keep(draft.protocols, key, foldFields('protocol', entries));
     case 'jug':
       draft.jugs.set(key, foldJugs(entries));
       return;
@@ -114,6 +119,17 @@ function foldSubject(draft: Draft, subject: string, group: readonly Entry[]): vo
     default:
     // Entries of unknown kinds tell this version nothing; the log keeps them.
   }
+}
+
+function examinationsIn(entries: readonly Entry[]): readonly Examination[] {
+  return entries
+    .filter((e): e is Examination => isKnown(e) && e.kind === 'examined')
+    .sort(compareByDay);
+}
+
+function keepLooks(draft: Draft, mother: string, looks: readonly Examination[]): void {
+  if (looks.length > 0) draft.examinations.set(mother, looks);
+  else draft.examinations.delete(mother);
 }
 
 function foldBatchSubject(key: string, entries: readonly Entry[]): Batch | null {

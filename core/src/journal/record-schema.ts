@@ -1,6 +1,9 @@
 import '../zod-setup';
 import * as z from 'zod';
 import { METHODS } from '../botany/method';
+import { TISSUES } from '../wound/tissue';
+import { AIDS } from '../wound/aid';
+import { FIRST_WATERS } from '../water/first-water';
 import { LIGHT_LEVELS } from '../climate/light';
 import { COMPONENT_KINDS } from '../media/component';
 import { CONTAINER_SHAPES, WALLS } from '../media/container';
@@ -17,11 +20,41 @@ import { CALLUS_PLACES, PERMISSIONS, type RecordName } from './record';
  */
 const clear = <T extends z.ZodType>(field: T) => field.nullable().optional();
 
+/** Days from the cut, first and last. */
+const daysField = z
+  .tuple([z.int().min(1).max(2000), z.int().min(1).max(2000)])
+  .refine(([from, to]) => from <= to, 'must not end before it begins');
+
 export const taxonFields = z.looseObject({
   name: clear(nameField),
   family: clear(z.string().max(80)),
   /** The library taxon whose figures it borrows until the bench knows better. */
   like: clear(idField),
+  /** The grower's own figures; where the key is a library plant's they stand over the library's. */
+  season: clear(
+    z.looseObject({
+      fromC: z.number().min(-10).max(45),
+      toC: z.number().min(-10).max(50),
+    }),
+  ),
+  methods: clear(
+    z
+      .array(
+        z.looseObject({
+          method: z.enum(METHODS),
+          /** `no` where it was tried here and does not work. */
+          worth: z.enum(['good', 'poor', 'no']).optional(),
+          why: z.string().max(400).optional(),
+          success: z.number().gt(0).lt(1).optional(),
+          roots: daysField.optional(),
+          pups: daysField.optional(),
+          tissue: z.enum(TISSUES).optional(),
+          widthMm: z.number().positive().max(1000).optional(),
+        }),
+      )
+      .max(METHODS.length),
+  ),
+  notes: clear(z.string().max(4000)),
 });
 
 export const motherFields = z.looseObject({
@@ -31,7 +64,29 @@ export const motherFields = z.looseObject({
   permission: clear(z.enum(PERMISSIONS)),
   protectedVariety: clear(z.boolean()),
   since: clear(dayField),
+  /** About when she was sown or rooted. */
+  bornOn: clear(dayField),
+  /** The batch she was raised in. */
+  fromBatch: clear(idField),
+  /** Where she stands. */
+  space: clear(idField),
+  heightMm: clear(z.number().positive().max(20_000)),
+  /** What she has that could be taken, by method: leaves, heads, offsets … */
+  has: clear(z.partialRecord(z.enum(METHODS), z.int().min(0).max(100_000))),
   notes: clear(z.string().max(4000)),
+});
+
+/** A way of doing it, kept under a name to be used again. */
+export const protocolFields = z.looseObject({
+  name: clear(nameField),
+  school: clear(z.enum(WOUND_SCHOOLS)),
+  callusAt: clear(z.enum(CALLUS_PLACES)),
+  disinfectant: clear(z.enum(DISINFECTANTS)),
+  aid: clear(z.enum(AIDS)),
+  firstWater: clear(z.enum(FIRST_WATERS)),
+  waterSchool: clear(z.enum(WATER_SCHOOLS)),
+  mix: clear(idField),
+  container: clear(idField),
 });
 
 export const spaceFields = z.looseObject({
@@ -83,6 +138,8 @@ export const batchFields = z.looseObject({
   place: clear(z.string().max(80)),
   columns: clear(z.int().min(1).max(100)),
   disinfectant: clear(z.enum(DISINFECTANTS)),
+  aid: clear(z.enum(AIDS)),
+  firstWater: clear(z.enum(FIRST_WATERS)),
   medium: clear(z.string().max(120)),
   /** What it stands in: containers of a kind, filled with a mix. */
   container: clear(idField),
@@ -141,6 +198,8 @@ export const containerFields = z.looseObject({
   holes: clear(z.boolean()),
   /** Weight of the empty one, g. */
   emptyG: clear(z.number().positive().max(1e5)),
+  /** What one costs, or its share of wear if it is used again. */
+  price: clear(z.number().min(0).max(1e6)),
 });
 
 export const settingsFields = z.looseObject({
@@ -151,6 +210,9 @@ export const settingsFields = z.looseObject({
   /** Degrees north of the equator, negative to the south: for the light of the season. */
   latitude: clear(z.number().min(-90).max(90)),
   scoopMl: clear(z.number().min(5).max(50_000)),
+  /** For what a plant costs: a label, and an hour of the grower's hands. */
+  labelPrice: clear(z.number().min(0).max(1e6)),
+  hourPrice: clear(z.number().min(0).max(1e6)),
 });
 
 /** The records by name, with the schema of their fields. */
@@ -162,5 +224,6 @@ export const RECORD_FIELDS = {
   component: componentFields,
   mix: mixFields,
   container: containerFields,
+  protocol: protocolFields,
   settings: settingsFields,
 } as const satisfies Record<RecordName, unknown>;

@@ -11,6 +11,7 @@ export const RECORDS = [
   'component',
   'mix',
   'container',
+  'protocol',
   'settings',
 ] as const;
 export type RecordName = (typeof RECORDS)[number];
@@ -28,6 +29,7 @@ export type BatchFields = Fields<typeof schema.batchFields>;
 export type ComponentFields = Fields<typeof schema.componentFields>;
 export type MixFields = Fields<typeof schema.mixFields>;
 export type ContainerFields = Fields<typeof schema.containerFields>;
+export type ProtocolFields = Fields<typeof schema.protocolFields>;
 export type SettingsFields = Fields<typeof schema.settingsFields>;
 
 export interface FieldsOf {
@@ -38,5 +40,6 @@ export interface FieldsOf {
   readonly component: ComponentFields;
   readonly mix: MixFields;
   readonly container: ContainerFields;
+  readonly protocol: ProtocolFields;
   readonly settings: SettingsFields;
 }

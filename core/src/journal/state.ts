@@ -1,12 +1,13 @@
 import type { AirReading } from '../climate';
 import type { Batch } from './batch';
-import type { Entry } from './entry';
+import type { Entry, EntryOf } from './entry';
 import type { JugTest } from '../media';
 import type {
   ComponentFields,
   ContainerFields,
   MixFields,
   MotherFields,
+  ProtocolFields,
   SettingsFields,
   SpaceFields,
   TaxonFields,
@@ -22,18 +23,23 @@ export type OwnTaxon = Kept<TaxonFields> & { readonly id: string };
 export type OwnComponent = Kept<ComponentFields> & { readonly id: string };
 export type OwnMix = Kept<MixFields> & { readonly id: string };
 export type OwnContainer = Kept<ContainerFields> & { readonly id: string };
+export type Protocol = Kept<ProtocolFields> & { readonly id: string };
+export type Examination = EntryOf<'examined'>;
 export type Settings = Kept<SettingsFields>;
 
 /** Everything the journal says, folded. Replaced, never changed. */
 export interface State {
   readonly batches: ReadonlyMap<string, Batch>;
   readonly mothers: ReadonlyMap<string, Mother>;
+  /** Looks at a mother, in order of day. */
+  readonly examinations: ReadonlyMap<string, readonly Examination[]>;
   readonly spaces: ReadonlyMap<string, Space>;
   readonly ownTaxa: ReadonlyMap<string, OwnTaxon>;
   /** Own components, and what is measured, in stock or paid for of those that ship. */
   readonly components: ReadonlyMap<string, OwnComponent>;
   readonly mixes: ReadonlyMap<string, OwnMix>;
   readonly containers: ReadonlyMap<string, OwnContainer>;
+  readonly protocols: ReadonlyMap<string, Protocol>;
   /** Drain tests by mix, in order of day. */
   readonly jugs: ReadonlyMap<string, readonly JugTest[]>;
   readonly settings: Settings;
@@ -48,11 +54,13 @@ export interface State {
 export const EMPTY_STATE: State = {
   batches: new Map(),
   mothers: new Map(),
+  examinations: new Map(),
   spaces: new Map(),
   ownTaxa: new Map(),
   components: new Map(),
   mixes: new Map(),
   containers: new Map(),
+  protocols: new Map(),
   jugs: new Map(),
   settings: {},
   air: new Map(),

@@ -1,12 +1,16 @@
 import * as fc from 'fast-check';
 import {
+  baredLeaves,
   bestCutMap,
+  columnRules,
   dilute,
   dilutionProblem,
   evenNodes,
+  nodesFrom,
   pieceProblem,
   piecesAt,
   plantsFrom,
+  smoothMarks,
   stemProblem,
   stemRules,
   type CutRules,
@@ -21,6 +25,8 @@ const RULES: CutRules = {
   segmentNodes: 2,
   segmentMm: 30,
   bladeMm: 1,
+  belowNodeMm: 2,
+  bareNodes: { crown: 2, segment: 1 },
   crownChance: 0.92,
   segmentChance: 0.75,
   crownWorth: 0.92,
@@ -119,6 +125,51 @@ describe('the best cutting up of a stem', () => {
     expect(pieceProblem(piece, RULES)).toMatch(/Only 20 of 30 mm/);
     expect(pieceProblem({ ...piece, toMm: 90, nodes: 1 }, RULES)).toMatch(/Only 1 of 2 nodes/);
     expect(pieceProblem({ ...piece, nodes: 0 }, RULES)).toMatch(/No node/);
+  });
+});
+
+describe('other stems', () => {
+  it('a smooth column is cut anywhere, each piece long enough to stand', () => {
+    const rules = columnRules(0.85, 60);
+    const map = bestCutMap({ lengthMm: 500, nodesMm: smoothMarks(500) }, rules)!;
+    // 500 less a stump of 60: four pieces of 90 and more, and the blade between them.
+    expect(map.pieces).toHaveLength(4);
+    expect(map.worth).toBeCloseTo(4 * 0.85, 9);
+    for (const p of map.pieces) expect(p.toMm - p.fromMm).toBeGreaterThanOrEqual(90);
+    expect(map.stump.toMm).toBeGreaterThanOrEqual(60);
+  });
+
+  it('a jointed one only at its joints', () => {
+    const joints = [70, 190, 300, 420];
+    const map = bestCutMap({ lengthMm: 520, nodesMm: joints }, columnRules(0.9, 30))!;
+    for (const cut of map.cuts) expect(joints).toContain(cut);
+    expect(map.pieces).toHaveLength(4);
+  });
+
+  it('laid segments may be shorter than standing ones, and shoot from more nodes', () => {
+    const stem = { lengthMm: 420, nodesMm: evenNodes(420, 21) };
+    const laid = bestCutMap(stem, stemRules(0.9, 0.8, true))!;
+    const standing = bestCutMap(stem, stemRules(0.9, 0.8))!;
+    expect(laid.worth).toBeGreaterThan(standing.worth);
+    expect(Math.min(...laid.pieces.map((p) => p.nodes))).toBe(2);
+  });
+
+  it('bared nodes give leaves: two of the crown, one of each standing segment, no more than there are', () => {
+    const stem = { lengthMm: 420, nodesMm: evenNodes(420, 21) };
+    const rules = stemRules(0.9, 0.8);
+    const { pieces } = bestCutMap(stem, rules)!;
+    expect(baredLeaves(pieces, rules, 2)).toBe(4 + 2 * (pieces.length - 1));
+    expect(baredLeaves([{ ...pieces[0]!, nodes: 1 }], rules, 1)).toBe(1);
+    expect(baredLeaves(pieces, stemRules(0.9, 0.8, true), 1)).toBe(2);
+  });
+
+  it('reads heights as they are typed', () => {
+    const mm = (t: string): number | null =>
+      Number.isFinite(Number(t.replace(',', '.'))) ? Number(t.replace(',', '.')) : null;
+    expect(nodesFrom('80, 30 55', mm)).toEqual([30, 55, 80]);
+    expect(nodesFrom('12,5; 30', mm)).toEqual([12.5, 30]);
+    expect(nodesFrom('30, oak', mm)).toBeNull();
+    expect(nodesFrom('  ', mm)).toEqual([]);
   });
 });
 

@@ -19,6 +19,10 @@ export interface CutRules {
   readonly segmentMm: number;
   /** Lost to every cut. */
   readonly bladeMm: number;
+  /** The blade goes so far below a node or joint. */
+  readonly belowNodeMm: number;
+  /** Nodes bared for the surface: their leaves come off. */
+  readonly bareNodes: { readonly crown: number; readonly segment: number };
   /** Chance that a crown, and that a segment, takes. */
   readonly crownChance: number;
   readonly segmentChance: number;
@@ -27,33 +31,72 @@ export interface CutRules {
   segmentWorth(nodes: number): number;
 }
 
-/** A segment gives so much of a shoot more for each node beyond its least. Working assumption. */
+/** A segment gives so much of a shoot more for each node beyond its least. Working assumptions. */
 const MORE_PER_NODE = 0.25;
+const MORE_PER_NODE_LAID = 0.35;
 const MOST_SHOOTS = 1.75;
 /** A plant that does not come from segments: no stem has so many nodes. */
 const NEVER = Number.MAX_SAFE_INTEGER;
+/** Cuts are made so far below a node: it then stands at the base of the piece, where roots break. */
+const BELOW_NODE_MM = 2;
 
 /**
  * The rules of an ordinary stem; minima common practice, no source.
  * @param segmentChance null where the plant is not raised from segments
+ * @param laid segments lie half covered instead of standing: shorter will do, and more nodes shoot
  */
-export function stemRules(crownChance: number, segmentChance: number | null): CutRules {
-  const least = 3;
+export function stemRules(
+  crownChance: number,
+  segmentChance: number | null,
+  laid = false,
+): CutRules {
+  const least = laid ? 2 : 3;
   const chance = segmentChance ?? 0;
+  const more = laid ? MORE_PER_NODE_LAID : MORE_PER_NODE;
   return {
     stumpNodes: 2,
     stumpMm: 25,
     crownNodes: 2,
     crownMm: 50,
     segmentNodes: segmentChance === null ? NEVER : least,
-    segmentMm: 30,
+    segmentMm: laid ? 20 : 30,
     bladeMm: 1,
+    belowNodeMm: BELOW_NODE_MM,
+    bareNodes: { crown: 2, segment: laid ? 0 : 1 },
     crownChance,
     segmentChance: chance,
     crownWorth: crownChance,
-    segmentWorth: (nodes) =>
-      chance * Math.min(1 + MORE_PER_NODE * Math.max(0, nodes - least), MOST_SHOOTS),
+    segmentWorth: (nodes) => chance * Math.min(1 + more * Math.max(0, nodes - least), MOST_SHOOTS),
   };
+}
+
+/** A cactus column: cut at its joints where it has any, each piece long enough to stand. Common practice, no source. */
+export function columnRules(chance: number, widthMm: number): CutRules {
+  // Stands by itself at one and a half times its width; thin ones want a hand's breadth.
+  const least = Math.max(80, 1.5 * widthMm);
+  return {
+    stumpNodes: 0,
+    stumpMm: Math.max(50, widthMm),
+    crownNodes: 0,
+    crownMm: least,
+    segmentNodes: 1,
+    segmentMm: least,
+    bladeMm: 1,
+    belowNodeMm: 0,
+    bareNodes: { crown: 0, segment: 0 },
+    crownChance: chance,
+    segmentChance: chance,
+    crownWorth: chance,
+    segmentWorth: () => chance,
+  };
+}
+
+/** A smooth column may be cut anywhere: marks every so many mm. */
+export function smoothMarks(lengthMm: number, everyMm = 10): readonly number[] {
+  return Array.from(
+    { length: Math.max(0, Math.ceil(lengthMm / everyMm) - 1) },
+    (_, i) => (i + 1) * everyMm,
+  );
 }
 
 /** A piece of the stem, from its lower cut to its upper one. */
@@ -74,9 +117,6 @@ export interface CutMap {
   /** Expected plants. */
   readonly worth: number;
 }
-
-/** Cuts are made so far below a node: it then stands at the base of the piece, where roots break. */
-const BELOW_NODE_MM = 2;
 
 /** Why a stem cannot be cut up, in the grower's words; empty if it can. */
 export function stemProblem({ lengthMm, nodesMm }: Stem, rules: CutRules): string {
@@ -100,7 +140,7 @@ export function bestCutMap(stem: Stem, rules: CutRules): CutMap | null {
   if (stemProblem(stem, rules) !== '') return null;
   const { nodesMm, lengthMm } = stem;
   const n = nodesMm.length;
-  const cutAt = (i: number): number => nodesMm[i]! - BELOW_NODE_MM;
+  const cutAt = (i: number): number => nodesMm[i]! - rules.belowNodeMm;
   // best[i]: the most of the stem below a cut just under node i; `back` the cut before it, −1 the stump.
   const best = new Float64Array(n).fill(-Infinity);
   const back = new Int32Array(n).fill(-2);
@@ -160,6 +200,28 @@ export function bestCutMap(stem: Stem, rules: CutRules): CutMap | null {
 /** Nodes evenly spaced over a stem, the lowest half a step above the base. */
 export function evenNodes(lengthMm: number, count: number): readonly number[] {
   return Array.from({ length: count }, (_, i) => (lengthMm * (i + 0.5)) / count);
+}
+
+/** Heights of nodes as typed, `30, 55, 80`; null where one of them is no number. */
+export function nodesFrom(
+  text: string,
+  toMm: (typed: string) => number | null,
+): readonly number[] | null {
+  const parts = text
+    .split(/[\s;]+|,(?!\d)|,\s/)
+    .map((t) => t.trim())
+    .filter(Boolean);
+  const heights = parts.map(toMm);
+  return heights.some((h) => h === null) ? null : (heights as number[]).toSorted((a, b) => a - b);
+}
+
+/** Leaves that come off where nodes are bared. @param perNode leaves at a node: 1, or 2 in pairs */
+export function baredLeaves(
+  pieces: readonly CutPiece[],
+  { bareNodes }: CutRules,
+  perNode: number,
+): number {
+  return pieces.reduce((sum, p) => sum + Math.min(bareNodes[p.kind], p.nodes) * perNode, 0);
 }
 
 /** What a cut that was moved by hand would break of the rules, in the grower's words; empty if nothing. */

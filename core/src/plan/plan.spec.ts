@@ -95,7 +95,10 @@ describe('when they are ready', () => {
   const crown = methodOf(taxon, 'crown')!;
   const leaf = methodOf(taxon, 'leaf')!;
   const half = (tempC: number, way = crown, size: 'rooted' | 'saleable' = 'rooted'): number =>
-    daysBetween(DAY, readiness(taxon, way, size, DAY, () => tempC).dayFor(0.5) ?? '2999-01-01');
+    daysBetween(
+      DAY,
+      readiness(taxon, way, size, DAY, () => ({ tempC })).dayFor(0.5) ?? '2999-01-01',
+    );
 
   it('keeps to the windows of the trade at 22 °C (common practice, no source)', () => {
     expect(half(22)).toBeGreaterThanOrEqual(14);

@@ -27,9 +27,15 @@ export function growthDays(method: TaxonMethod['method'], size: Size): number {
 /** Growth in a day against 22 °C in season. Resting plants hardly root. Working assumptions. */
 const SEASON_PACE = { active: 1, marginal: 0.6, resting: 0.15 } as const;
 
+/** What plants grow by on a day: mean °C, and hours of light where they are known. */
+export interface GrowingAir {
+  readonly tempC: number;
+  readonly dayHours?: number | undefined;
+}
+
 /** What a day gives towards roots, in days at 22 °C in season. */
-export function growthOn(taxon: Taxon, tempC: number): number {
-  return growthRate(tempC) * SEASON_PACE[seasonAt(taxon, tempC).state];
+export function growthOn(taxon: Taxon, { tempC, dayHours }: GrowingAir): number {
+  return growthRate(tempC) * SEASON_PACE[seasonAt(taxon, tempC, dayHours).state];
 }
 
 export interface WeibullTime {
@@ -48,6 +54,11 @@ export function timeWithin({ from, to }: Pick<Window, 'from' | 'to'>): WeibullTi
   const early = -Math.log(0.9);
   const shape = Math.log(Math.log(10) / early) / Math.log(wide / from);
   return { shape, scale: from / early ** (1 / shape) };
+}
+
+/** The same time, stretched. */
+export function slowed({ shape, scale }: WeibullTime, pace: number): WeibullTime {
+  return { shape, scale: scale * pace };
 }
 
 /** Share that has it after so much growth, 0–1. */
@@ -71,21 +82,23 @@ export interface Readiness {
 const MOST_DAYS = 1100;
 
 /**
- * @param tempOn mean temperature on a day, °C, where it stands
+ * @param airOn air and light of a day where it stands
+ * @param pace how many times as long roots take as the window says, 1 as it says
  */
 export function readiness(
   taxon: Taxon,
   way: TaxonMethod,
   size: Size,
   cutOn: Day,
-  tempOn: (day: Day) => number,
+  airOn: (day: Day) => GrowingAir,
+  pace = 1,
 ): Readiness {
-  const time = timeOf(way);
+  const time = slowed(timeOf(way), pace);
   const later = growthDays(way.method, size);
   const sums: number[] = [0];
   const growthUntil = (days: number): number => {
     for (let n = sums.length; n <= days; n++)
-      sums.push(sums[n - 1]! + growthOn(taxon, tempOn(addDays(cutOn, n - 1))));
+      sums.push(sums[n - 1]! + growthOn(taxon, airOn(addDays(cutOn, n - 1))));
     return sums[days]!;
   };
   const by = (day: Day): number => {

@@ -1,39 +1,17 @@
-import { airOf, plantOf } from '../bench';
+import { growingDay, plantOf } from '../bench';
 import { METHOD, seasonAt, type MethodId, type SeasonState, type TaxonMethod } from '../botany';
 import { addDays, daysBetween, type Day } from '../days';
 import type { State } from '../journal';
 import { successBelief, type Learned } from './belief';
+import { costOf, type Cost } from './cost';
+import { MINUTES } from './minutes';
 import { chanceOfAtLeast, numberNeeded } from './number-needed';
-import { growthDays, growthOn, readiness, shareBy, timeOf, type Size } from './readiness';
-
-/** What is wanted of a mother. */
-export interface Wish {
-  readonly taxon: string;
-  readonly count: number;
-  readonly size: Size;
-  readonly by: Day;
-  /** 0–1. */
-  readonly certainty: number;
-  readonly cutOn: Day;
-  /** Where they stand. */
-  readonly space: string;
-}
-
-/** Hands-on minutes for one cutting, from the cut to the label. Working assumptions. */
-export const MINUTES: Readonly<Record<MethodId, number>> = {
-  leaf: 0.5,
-  'leaf-section': 1,
-  crown: 2,
-  segment: 1.5,
-  trailing: 1,
-  branch: 2.5,
-  pad: 3,
-  column: 6,
-  offset: 3,
-  'rooted-offset': 3,
-  division: 5,
-  plantlet: 0.5,
-};
+import { growthDays, growthOn, readiness, shareBy, slowed, timeOf } from './readiness';
+import { rootingPace, type RootingPace } from './rooting';
+import { risksOf } from './risks';
+import { spareOf, type Spare } from './spare';
+import type { Wish } from './wish';
+import { yieldOf, type Yield } from './yields';
 
 /** What the mother loses. Common practice, no source. */
 export const LOSES: Readonly<Record<MethodId, string>> = {
@@ -66,6 +44,12 @@ export interface Way {
   readonly to: Day | null;
   readonly minutes: number | null;
   readonly loses: string;
+  readonly pace: RootingPace;
+  /** What she can spare of it; null where nobody has counted. */
+  readonly spare: Spare | null;
+  /** Of the number needed; null where no number would do. */
+  readonly cost: Cost | null;
+  readonly risks: readonly string[];
 }
 
 export interface Ways {
@@ -89,16 +73,18 @@ export function waysTo(state: State, wish: Wish): Ways | null {
   const plant = plantOf(state, wish.taxon);
   if (!plant) return null;
   const ways = plant.taxon.methods.map((figures) => wayOf(state, wish, figures));
-  const possible = ways.filter((w) => w.needed !== null && w.needed <= PRACTICAL);
+  const possible = ways.filter(
+    (w) => w.needed !== null && w.needed <= Math.min(PRACTICAL, w.spare?.count ?? PRACTICAL),
+  );
   const best =
     possible.length === 0 ? null : possible.reduce((a, b) => (effort(b) < effort(a) ? b : a));
-  const { tempC } = airOf(state, wish.space, wish.cutOn);
+  const { tempC, dayHours } = growingDay(state, wish.space, wish.cutOn);
   return {
     ways,
     best,
     reasons: best ? reasonsFor(best, possible) : [],
     changes: best ? changesOf(state, wish, best) : [],
-    season: seasonAt(plant.taxon, tempC),
+    season: seasonAt(plant.taxon, tempC, dayHours),
     instead: best ? '' : insteadOf(state, wish, ways),
   };
 }
@@ -106,12 +92,18 @@ export function waysTo(state: State, wish: Wish): Ways | null {
 export function wayOf(state: State, wish: Wish, figures: TaxonMethod, warmer = 0): Way {
   const { taxon } = plantOf(state, wish.taxon)!;
   const belief = successBelief(state, wish.taxon, figures);
+  const pace = rootingPace(state, wish.taxon, figures);
+  const mother = wish.mother === undefined ? undefined : state.mothers.get(wish.mother);
   const come = readiness(
     taxon,
     figures,
     wish.size,
     wish.cutOn,
-    (day) => airOf(state, wish.space, day).tempC + warmer,
+    (day) => {
+      const { tempC, dayHours } = growingDay(state, wish.space, day);
+      return { tempC: tempC + warmer, dayHours };
+    },
+    pace.factor,
   );
   const ready = come.by(wish.by);
   const needed =
@@ -127,7 +119,41 @@ export function wayOf(state: State, wish: Wish, figures: TaxonMethod, warmer = 0
     to: come.dayFor(0.9),
     minutes: needed === null ? null : needed * MINUTES[figures.method],
     loses: LOSES[figures.method],
+    pace,
+    spare: mother ? spareOf(mother, figures.method) : null,
+    cost:
+      needed === null
+        ? null
+        : costOf(state, { ...wish, method: figures.method, taken: needed, plants: wish.count }),
+    risks: risksOf(state, wish, figures),
   };
+}
+
+/** What pieces that are already there, or that she can spare, come to. */
+export interface Giving {
+  readonly way: Way;
+  readonly taken: number;
+  readonly plants: Yield;
+  readonly spare: Spare | null;
+}
+
+/**
+ * What so many pieces of each kind give by the day.
+ * @param pieces how many of each; null for as many as she can spare
+ */
+export function givingOf(
+  state: State,
+  wish: Wish,
+  pieces: Readonly<Partial<Record<MethodId, number>>> | null,
+): readonly Giving[] {
+  const plant = plantOf(state, wish.taxon);
+  return (plant?.taxon.methods ?? []).flatMap((figures): readonly Giving[] => {
+    const way = wayOf(state, wish, figures);
+    const taken = pieces === null ? way.spare?.count : pieces[figures.method];
+    if (taken === undefined) return [];
+    const plants = yieldOf(taken, way.belief, Math.min(way.ready, 1));
+    return [{ way, taken, plants, spare: way.spare }];
+  });
 }
 
 /** Work, and twice as much of it where the plant takes the way badly. */
@@ -162,23 +188,26 @@ function changesOf(state: State, wish: Wish, best: Way): readonly string[] {
 /** The nearest thing that can be done. */
 function insteadOf(state: State, wish: Wish, ways: readonly Way[]): string {
   const soonest = ways.flatMap((w) => w.to ?? []).sort()[0];
-  const [most] = ways
-    .map((w) => ({ method: w.method, n: reachable(wish, w) }))
-    .sort((a, b) => b.n - a.n);
-  if (most && most.n > 0)
-    return `By ${METHOD[most.method].many} about ${most.n} can be had by then from ${PRACTICAL}.`;
+  const [most] = ways.map((w) => ({ way: w, n: reachable(wish, w) })).sort((a, b) => b.n - a.n);
+  if (most && most.n > 0) {
+    const { spare, method } = most.way;
+    const from = Math.min(PRACTICAL, spare?.count ?? PRACTICAL);
+    const whose = spare && spare.count < PRACTICAL ? `the ${from} she can spare` : String(from);
+    return `By ${METHOD[method].many} about ${most.n} can be had by then from ${whose}.`;
+  }
   return soonest === undefined
     ? 'Nothing of her is ready within three years in this air: give more warmth, or another plant.'
     : `Nothing is ready by then. The soonest are ready around ${soonest}: ask for a later day or a smaller size.`;
 }
 
 /** How many the practical number gives with the certainty that is asked for. */
-function reachable({ certainty, count }: Wish, { belief, ready }: Way): number {
+function reachable({ certainty, count }: Wish, { belief, ready, spare }: Way): number {
+  const from = Math.min(PRACTICAL, spare?.count ?? PRACTICAL);
   let low = 0;
   let high = count;
   while (high - low > 1) {
     const middle = (low + high) >> 1;
-    if (chanceOfAtLeast(middle, PRACTICAL, belief, Math.min(ready, 1)) >= certainty) low = middle;
+    if (chanceOfAtLeast(middle, from, belief, Math.min(ready, 1)) >= certainty) low = middle;
     else high = middle;
   }
   return low;
@@ -212,15 +241,14 @@ export function neededCurve(
   const step = Math.max(1, Math.ceil(span / 60));
   const { taxon } = plantOf(state, wish.taxon)!;
   const belief = successBelief(state, wish.taxon, figures);
-  const time = timeOf(figures);
+  const time = slowed(timeOf(figures), rootingPace(state, wish.taxon, figures).factor);
   const later = growthDays(figures.method, wish.size);
   // Growth from any day to the day it is wanted, by one sum over all of them.
-  const temps = Array.from(
-    { length: span },
-    (_, n) => airOf(state, wish.space, addDays(from, n)).tempC,
+  const airs = Array.from({ length: span }, (_, n) =>
+    growingDay(state, wish.space, addDays(from, n)),
   );
   const growth = [0];
-  for (const tempC of temps) growth.push(growth.at(-1)! + growthOn(taxon, tempC));
+  for (const air of airs) growth.push(growth.at(-1)! + growthOn(taxon, air));
   const days: NeededOn[] = [];
   for (let n = 0; n < span; n += step) {
     const ready = shareBy(time, growth[span]! - growth[n]! - later);
@@ -228,7 +256,7 @@ export function neededCurve(
       day: addDays(from, n),
       needed:
         ready < 0.01 ? null : numberNeeded(wish.count, wish.certainty, belief, ready, PRACTICAL),
-      season: seasonAt(taxon, temps[n]!).state,
+      season: seasonAt(taxon, airs[n]!.tempC, airs[n]!.dayHours).state,
     });
   }
   const fewest = Math.min(...days.map((d) => d.needed ?? Infinity));

@@ -3,6 +3,7 @@ import {
   clockOf,
   countedPieces,
   figuresOf,
+  firstDrinkFrom,
   OUTLOOK_DAYS,
   ROOTS_GROW_DAYS,
   spaceDrying,
@@ -11,7 +12,7 @@ import {
 import { METHOD, windowAt, type TaxonMethod } from '../botany';
 import { addDays, daysBetween, type Day } from '../days';
 import type { Batch, State } from '../journal';
-import { judge, type Drink, type WaterVerdict } from '../water';
+import { FIRST_WATER, judge, type Drink, type WaterVerdict } from '../water';
 import { chanceClosedOn, closureOn, WOUND_SCHOOL, type WoundClock } from '../wound';
 
 /** What today asks of a batch. One batch may stand in more than one band. */
@@ -196,6 +197,9 @@ function gateItems(
       ];
   }
   if (settled || batch.stuck === null || batch.waterings.length > 0) return [];
+  const from = firstDrinkFrom(batch, batch.stuck);
+  if (from === null || from > today)
+    return from === null ? [] : [waitsForWater(batch, closure, from)];
   return [
     {
       band: 'do',
@@ -211,6 +215,19 @@ function gateItems(
           : 'No open wound: water settles the medium round the roots.',
     },
   ];
+}
+
+function waitsForWater(batch: Batch, closure: number, until: Day): LeaveAlone {
+  return {
+    band: 'leave',
+    kind: 'water',
+    batch,
+    until,
+    earliest: until,
+    latest: until,
+    closure,
+    reason: `first water: ${FIRST_WATER[batch.firstWater ?? 'with-gate'].name.toLowerCase()}`,
+  };
 }
 
 function firstWater(batch: Batch, verdict: WaterVerdict | undefined): string {

@@ -31,6 +31,8 @@ export interface WaterCase {
   readonly stemMm: number;
   /** From the day its gate opens; null while that cannot be said. */
   readonly gateAt: number | null;
+  /** Its school of first water waits until then; null while it waits for roots. */
+  readonly firstAt: number | null;
   /** The day it went from water into medium, if its roots grew in water. */
   readonly weanedAt: number | null;
   /** Laid on the surface, so that a mist is its drink. */

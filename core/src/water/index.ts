@@ -11,3 +11,4 @@ export * from './verdict';
 export * from './compare';
 export * from './course';
 export * from './dry-out';
+export * from './first-water';

@@ -41,6 +41,7 @@ function given(over: Partial<WaterCase> = {}, pot = 'pot-7'): WaterCase {
     school: 'top-25',
     stemMm: 25,
     gateAt: 0,
+    firstAt: 0,
     weanedAt: null,
     laid: false,
     ...over,

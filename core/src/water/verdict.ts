@@ -63,6 +63,23 @@ const BELOW_STEM_MM = 10;
 /** Of the room in a pot without holes no more than this is ever filled at once. */
 const MISER = 0.5;
 
+const FIRST_WAITS = {
+  roots: {
+    reason: 'Its first water waits until roots show.',
+    unless: 'Wrinkled and soft, not only wrinkled: then look at the base.',
+  },
+  day: {
+    reason: 'The gate is open, but its school of first water waits a little longer.',
+    unless: 'Wrinkling before that is expected and mends.',
+  },
+} as const;
+
+function firstDue({ from, firstAt }: WaterCase): WaterVerdict['due'] {
+  if (firstAt === null) return null;
+  const day = addDays(from, firstAt);
+  return { likely: day, earliest: day, latest: day };
+}
+
 /**
  * The verdict on a pot today: *closed* while its wound is open, *hold* until its school asks,
  * *water*, or *overdue*.
@@ -120,6 +137,13 @@ export function judge(given: WaterCase): WaterVerdict {
       due: null,
       reason: `Water stands at the closed base (about ${Math.round(now.poolMl)} mL): roots there drown.`,
       unless: 'Tip it out, or pot into something with holes.',
+    };
+  if (neverWatered && (given.firstAt === null || given.firstAt > today))
+    return {
+      ...base,
+      kind: 'hold',
+      due: firstDue(given),
+      ...FIRST_WAITS[given.firstAt === null ? 'roots' : 'day'],
     };
   if (neverWatered)
     return {

@@ -20,26 +20,41 @@ export const PACE_SD = 0.35;
 /** How often a look is misjudged. Working assumption: a thumb is wrong about one time in twenty. */
 const MISJUDGED = 0.05;
 
+/** What is believed of a wound's pace before anyone looks at it: weights over the grid, any scale. */
+export type PacePrior = readonly number[];
+
 const HALF_SPAN = 4 * PACE_SD;
 const POINTS = 321;
 const STEP = (2 * HALF_SPAN) / (POINTS - 1);
 const gridAt = (i: number): number => -HALF_SPAN + i * STEP;
+/** ln(factor) at the points of the grid. */
+export const PACE_GRID: readonly number[] = Array.from({ length: POINTS }, (_, i) => gridAt(i));
+
+/** Log-normal around the modelled pace. */
+export const MODELLED_PACE: PacePrior = PACE_GRID.map((x) => Math.exp(-0.5 * (x / PACE_SD) ** 2));
 
 /** A wound this many modelled closures on is closed, whatever its pace. */
 export const SURE_DOSE = Math.exp(HALF_SPAN);
 
-/** The belief about a wound's pace after these looks; before any it is log-normal around 1. */
-export function paceBelief(looks: readonly WoundLook[] = []): PaceBelief {
+/** How likely these looks are, were ln(factor) at a point of the grid. */
+export function looksLikelihood(looks: readonly WoundLook[], i: number): number {
+  let likelihood = 1;
+  for (const look of looks) {
+    const closed = look.dose > 0 && PACE_GRID[i]! <= Math.log(look.dose);
+    likelihood *= closed === (look.seen === 'firm') ? 1 - MISJUDGED : MISJUDGED;
+  }
+  return likelihood;
+}
+
+/** The belief about a wound's pace after these looks, from what was believed before any. */
+export function paceBelief(
+  looks: readonly WoundLook[] = [],
+  prior: PacePrior = MODELLED_PACE,
+): PaceBelief {
   let total = 0;
   const cumulative: number[] = [];
   for (let i = 0; i < POINTS; i++) {
-    const x = gridAt(i);
-    let weight = Math.exp(-0.5 * (x / PACE_SD) ** 2);
-    for (const look of looks) {
-      const closed = look.dose > 0 && x <= Math.log(look.dose);
-      weight *= closed === (look.seen === 'firm') ? 1 - MISJUDGED : MISJUDGED;
-    }
-    total += weight;
+    total += prior[i]! * looksLikelihood(looks, i);
     cumulative.push(total);
   }
   return { cumulative: cumulative.map((c) => c / total) };

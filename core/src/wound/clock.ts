@@ -7,6 +7,7 @@ import {
   paceBelief,
   SURE_DOSE,
   type PaceBelief,
+  type PacePrior,
   type WoundLook,
 } from './belief';
 import { closureRate, referenceClosureDays } from './closure';
@@ -32,6 +33,8 @@ export interface WoundClockInput {
   /** The air around the wound on a day, where it lies or, once stuck, where it stands. */
   readonly air: (day: Day, stuck: boolean) => Air;
   readonly checks?: readonly WoundCheck[];
+  /** What this bench has taught of the pace of wounds; as modelled where it is left out. */
+  readonly prior?: PacePrior | undefined;
 }
 
 export type Gate =
@@ -60,8 +63,16 @@ export interface WoundClock {
 /** A wound that is not closed by then is a question of place, not of patience. */
 export const HORIZON_DAYS = 180;
 
+const untouched = new WeakMap<PacePrior, PaceBelief>();
+const UNTOUCHED = paceBelief();
+
 /** The belief about a wound nobody has looked at. */
-const PRIOR = paceBelief();
+function priorBelief(prior: PacePrior | undefined): PaceBelief {
+  if (prior === undefined) return UNTOUCHED;
+  let belief = untouched.get(prior);
+  if (!belief) untouched.set(prior, (belief = paceBelief([], prior)));
+  return belief;
+}
 
 /** The bounds of the closing range: one in ten and nine in ten. */
 const EARLIEST = 0.1;
@@ -75,7 +86,8 @@ const LATEST = 0.9;
  */
 export function woundClock(input: WoundClockInput): WoundClock {
   assertPositive('widthMm', input.widthMm);
-  const stickAt = stickDose(input.school.stick);
+  const before = priorBelief(input.prior);
+  const stickAt = stickDose(input.school.stick, before);
   const tau = referenceClosureDays(input.widthMm, input.tissue);
 
   const doses: number[] = [0];
@@ -91,11 +103,8 @@ export function woundClock(input: WoundClockInput): WoundClock {
     day = addDays(day, 1);
   }
 
-  const looks = (input.checks ?? []).map((check): WoundLook => ({
-    dose: doseOn(doses, input.cutOn, check.day),
-    seen: check.seen,
-  }));
-  const belief = looks.length > 0 ? paceBelief(looks) : PRIOR;
+  const looks = looksAt(doses, input.cutOn, input.checks ?? []);
+  const belief = looks.length > 0 ? paceBelief(looks, input.prior) : before;
   const opens = firstDay(doses, doseFor(belief, input.school.gateChance), input.school.leastDays);
   const earliest = firstDay(doses, doseFor(belief, EARLIEST), 0);
   const latest = firstDay(doses, doseFor(belief, LATEST), 0);
@@ -110,6 +119,15 @@ export function woundClock(input: WoundClockInput): WoundClock {
           latest: on(latest ?? HORIZON_DAYS),
         };
   return { gate, stickOn, doses, belief };
+}
+
+/** Looks at a wound with the modelled closures done by then. */
+export function looksAt(
+  doses: readonly number[],
+  cutOn: Day,
+  checks: readonly WoundCheck[],
+): readonly WoundLook[] {
+  return checks.map(({ day, seen }) => ({ dose: doseOn(doses, cutOn, day), seen }));
 }
 
 /**
@@ -135,8 +153,8 @@ function firstDay(doses: readonly number[], dose: number, leastDays: number): nu
   return n < 0 ? null : Math.max(n, leastDays);
 }
 
-function stickDose(rule: StickRule): number {
-  return rule.when === 'after days' ? 0 : doseFor(PRIOR, rule.chance);
+function stickDose(rule: StickRule, before: PaceBelief): number {
+  return rule.when === 'after days' ? 0 : doseFor(before, rule.chance);
 }
 
 function leastStickDays(school: WoundSchool): number {

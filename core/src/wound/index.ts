@@ -3,3 +3,5 @@ export * from './closure';
 export * from './belief';
 export * from './school';
 export * from './clock';
+export * from './aid';
+export * from './bench-pace';

@@ -1,6 +1,7 @@
 import { inject, Injectable } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import {
+  paceOf,
   spaceDrying,
   waterCaseOf,
   type Batch,
@@ -78,7 +79,8 @@ function surroundings(state: State, today: Day): readonly unknown[] {
     state.components,
     state.jugs,
   ];
-  return [today, state.settings, ...inside.flatMap((map) => [...map.values()])];
+  // The looks at any wound move the gates of all.
+  return [today, paceOf(state).factor, state.settings, ...inside.flatMap((map) => [...map.values()])];
 }
 
 const breath = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));

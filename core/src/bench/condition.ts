@@ -1,0 +1,177 @@
+import { addDays, daysBetween, type Day } from '../days';
+import type { Examination, Mother, State } from '../journal';
+import { plantOf } from './plant';
+import { seasonNow, seasonYear, type SeasonNow } from './season-of';
+
+/** Something about a mother, and what follows from it. */
+export interface ConditionNote {
+  readonly weight: 'stop' | 'wait' | 'note' | 'good';
+  readonly says: string;
+  readonly then: string;
+}
+
+/** Whether a mother may be cut today. */
+export interface Condition {
+  readonly verdict: 'cut' | 'wait' | 'stop';
+  /** Waiting: the day it may be otherwise; null where that cannot be said. */
+  readonly until: Day | null;
+  /** Gravest first. */
+  readonly notes: readonly ConditionNote[];
+  readonly looked: Examination | null;
+}
+
+/** A look at a mother holds so long. Working assumption; 5–14 make sense. */
+const LOOK_HOLDS_DAYS = 10;
+/** A drink fills leaves within a day or two, and they stay full for so long. Common practice, no source. */
+const TURGID_AFTER_DAYS = 1;
+const TURGID_FOR_DAYS = 7;
+/** Clean for so long after pests before it is cut. Common practice, no source. */
+const CLEAN_FOR_DAYS = 14;
+
+/**
+ * What is known of a mother before she is cut, and what follows. The rules are common practice, no source:
+ * growing, well watered a day or two before, clean, not flowering, and allowed.
+ */
+export function conditionOf(state: State, mother: Mother, today: Day): Condition {
+  const looked = state.examinations.get(mother.id)?.findLast((e) => e.day <= today) ?? null;
+  const notes = [
+    ...allowed(mother),
+    ...(looked ? seen(looked, today) : []),
+    ...look(looked, today),
+    ...seasonNotes(seasonOfMother(state, mother, today)),
+  ];
+  const rank = { stop: 0, wait: 1, note: 2, good: 3 } as const;
+  const sorted = notes.toSorted((a, b) => rank[a.weight] - rank[b.weight]);
+  const verdict = sorted.some((n) => n.weight === 'stop')
+    ? 'stop'
+    : sorted.some((n) => n.weight === 'wait')
+      ? 'wait'
+      : 'cut';
+  const days = notes.flatMap((n) => (n.weight === 'wait' && n.until ? [n.until] : []));
+  return {
+    verdict,
+    until: verdict === 'wait' ? (days.sort().at(-1) ?? null) : null,
+    notes: sorted,
+    looked,
+  };
+}
+
+/** The season of a mother where she stands; null while plant or place are not told. */
+export function seasonOfMother(state: State, mother: Mother, today: Day): SeasonNow | null {
+  const plant = mother.taxon === undefined ? null : plantOf(state, mother.taxon);
+  if (!plant || mother.space === undefined || !state.spaces.has(mother.space)) return null;
+  return seasonNow(seasonYear(state, plant.taxon, mother.space, today));
+}
+
+type Note = ConditionNote & { readonly until?: Day };
+
+function allowed(mother: Mother): readonly Note[] {
+  const notes: Note[] = [];
+  if ((mother.permission ?? 'unknown') === 'unknown')
+    notes.push({
+      weight: 'stop',
+      says: 'Nobody gave leave',
+      then: 'Ask her owner before you cut.',
+    });
+  if (mother.protectedVariety)
+    notes.push({
+      weight: 'stop',
+      says: 'Perhaps a protected variety',
+      then: 'Breeders’ rights or a patent may forbid it, even for a gift. Read the label; local law decides.',
+    });
+  return notes;
+}
+
+function seen(look: Examination, today: Day): readonly Note[] {
+  const notes: Note[] = [];
+  if (look.clean === false)
+    notes.push({
+      weight: 'stop',
+      says: 'Pests or rot',
+      then: `They travel with every cutting. Isolate her, treat by the label, and cut when she has been clean for ${CLEAN_FOR_DAYS} days.`,
+    });
+  const watered = look.wateredOn;
+  const ago = watered === undefined ? null : daysBetween(watered, today);
+  if (look.turgid === false && (ago === null || ago > TURGID_FOR_DAYS || watered! <= look.day))
+    notes.push({
+      weight: 'wait',
+      says: 'Limp',
+      then: 'A cutting lives off itself until it roots. Water her, and cut when she is plump: a day or two.',
+      until: addDays(today, TURGID_AFTER_DAYS + 1),
+    });
+  else if (ago !== null && ago > TURGID_FOR_DAYS)
+    notes.push({
+      weight: 'note',
+      says: `Last watered ${ago} days ago`,
+      then: 'Water her a day or two before the cut: a plump cutting has more to live off.',
+    });
+  else if (ago !== null && ago < TURGID_AFTER_DAYS)
+    notes.push({
+      weight: 'note',
+      says: 'Watered today',
+      then: 'Tomorrow her leaves are full, and wounds bleed less.',
+    });
+  if (look.growing === false)
+    notes.push({
+      weight: 'note',
+      says: 'Not growing',
+      then: 'Roots come slowly, whatever the air says: she knows better than a thermometer.',
+    });
+  if (look.flowering)
+    notes.push({
+      weight: 'note',
+      says: 'In flower',
+      then: 'Take the stalk off: its strength goes to roots instead.',
+    });
+  if (notes.length === 0 && look.turgid && look.clean)
+    notes.push({ weight: 'good', says: 'Plump and clean', then: 'Nothing speaks against a cut.' });
+  return notes;
+}
+
+function look(looked: Examination | null, today: Day): readonly Note[] {
+  if (looked && daysBetween(looked.day, today) <= LOOK_HOLDS_DAYS) return [];
+  return [
+    {
+      weight: 'note',
+      says: looked
+        ? `Last looked at ${daysBetween(looked.day, today)} days ago`
+        : 'Not looked at yet',
+      then: 'Look her over before you cut: firm, clean, growing.',
+    },
+  ];
+}
+
+function seasonNotes(season: SeasonNow | null): readonly Note[] {
+  if (season === null)
+    return [
+      {
+        weight: 'note',
+        says: 'Her place is not told',
+        then: 'Say where she stands, and her season is worked out from the air there.',
+      },
+    ];
+  switch (season.state) {
+    case 'active':
+      return [{ weight: 'good', says: 'In season', then: `Her place is ${season.reason}.` }];
+    case 'marginal':
+      return [
+        {
+          weight: 'note',
+          says: 'At the edge of her season',
+          then: `It is ${season.reason}: roots take longer.`,
+          ...(season.opens === null ? {} : { until: season.opens }),
+        },
+      ];
+    case 'resting':
+      return [
+        {
+          weight: 'wait',
+          says: 'Resting',
+          then: `${capital(season.reason)}.`,
+          ...(season.opens === null ? {} : { until: season.opens }),
+        },
+      ];
+  }
+}
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

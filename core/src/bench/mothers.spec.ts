@@ -1,0 +1,338 @@
+import { CATALOGUE, everyWay, lightNeedOf, lightSteps, METHODS, methodOf } from '../botany';
+import { dayLength } from '../climate';
+import { addDays } from '../days';
+import { fold, type KnownEntry, type MotherFields, type SpaceFields } from '../journal';
+import { batchPut, DAY, FIELDS, written } from '../testing/entries';
+import {
+  clockOf,
+  conditionOf,
+  familyOf,
+  familyRows,
+  growingDay,
+  paceOf,
+  pacePriorFor,
+  plantOf,
+  plants,
+  seasonNow,
+  seasonOn,
+  seasonSpells,
+  seasonYear,
+} from '.';
+
+type Draft = Parameters<typeof written>[0];
+
+const space = (fields: SpaceFields, key = 'bench'): Draft => ({
+  kind: 'put',
+  record: 'space',
+  key,
+  day: DAY,
+  fields: { name: 'Bench', tempC: 21, rh: 0.5, ...fields },
+});
+const settings = (latitude: number): Draft => ({
+  kind: 'put',
+  record: 'settings',
+  key: 'grower',
+  day: DAY,
+  fields: { latitude },
+});
+const mother = (fields: MotherFields = {}, key = 'm1'): Draft => ({
+  kind: 'put',
+  record: 'mother',
+  key,
+  day: DAY,
+  fields: {
+    name: 'Bowl',
+    taxon: 'echeveria-elegans',
+    permission: 'own',
+    space: 'bench',
+    ...fields,
+  },
+});
+const taxon = (id: string) => CATALOGUE.find((t) => t.id === id)!;
+
+/** A temperate year with its warmest month at `warmest` (0 = January). */
+const year = (warmest: number, mean = 12, swing = 9) =>
+  Array.from({ length: 12 }, (_, m) => {
+    const t = mean + swing * Math.cos(((m - warmest) / 12) * 2 * Math.PI);
+    return { minC: t - 5, maxC: t + 5, rh: 0.65 };
+  });
+
+describe('the season of a plant where it stands', () => {
+  const north = fold(written(settings(50), space({ monthly: year(6) })));
+  const south = fold(written(settings(-50), space({ monthly: year(0) })));
+
+  it('is half a year apart in the two hemispheres, from air and light alone', () => {
+    const at = (state: typeof north, day: string) =>
+      seasonOn(state, taxon('echeveria-elegans'), 'bench', day).state;
+    expect(at(north, '2026-07-10')).toBe('active');
+    expect(at(south, '2026-07-10')).not.toBe('active');
+    expect(at(south, '2026-01-10')).toBe('active');
+    expect(at(north, '2026-01-10')).not.toBe('active');
+    // The days there are as long as FAO-56 eq. 34 says, checked against its examples in climate.
+    expect(growingDay(south, 'bench', '2026-01-10').dayHours).toBeCloseTo(
+      dayLength(-50, '2026-01-10'),
+      12,
+    );
+  });
+
+  it('winter growers wake when summer growers rest', () => {
+    const warm = fold(written(settings(35), space({ monthly: year(6, 19, 9) })));
+    const state = (id: string, day: string) => seasonOn(warm, taxon(id), 'bench', day).state;
+    expect(state('aeonium-arboreum', '2026-01-15')).toBe('active');
+    expect(state('aeonium-arboreum', '2026-07-20')).toBe('resting');
+    expect(state('plumeria-rubra', '2026-07-20')).toBe('active');
+    expect(state('plumeria-rubra', '2026-01-15')).toBe('resting');
+  });
+
+  it('a warm room is held back by short days, and lamps stand in for them', () => {
+    const room = (lamps: SpaceFields) =>
+      seasonOn(
+        fold(written(settings(55), space(lamps))),
+        taxon('echeveria-elegans'),
+        'bench',
+        '2026-12-21',
+      );
+    expect(room({})).toMatchObject({
+      state: 'marginal',
+      reason: expect.stringContaining('days this short') as string,
+    });
+    expect(room({ lampPpfd: 150, lampHours: 12 })).toMatchObject({ state: 'active', dayHours: 12 });
+    // A glimmer is no lamp; in the tropics days are never short.
+    expect(room({ lampPpfd: 5, lampHours: 12 }).state).toBe('marginal');
+    const tropics = fold(written(settings(4), space({ tempC: 25 })));
+    expect(
+      new Set(seasonYear(tropics, taxon('echeveria-elegans'), 'bench', DAY).map((d) => d.state)),
+    ).toEqual(new Set(['active']));
+  });
+
+  it('says when it opens, when it closes, and where frost may come', () => {
+    const open = seasonNow(seasonYear(north, taxon('echeveria-elegans'), 'bench', '2026-01-10'));
+    expect(open.closes).toBeNull();
+    expect(open.opens! > '2026-03-15' && open.opens! < '2026-06-15').toBe(true);
+    const now = seasonNow(seasonYear(north, taxon('echeveria-elegans'), 'bench', '2026-07-10'));
+    expect(now.opens).toBeNull();
+    expect(now.closes! > '2026-08-15' && now.closes! < '2026-11-01').toBe(true);
+    const cold = fold(written(settings(50), space({ monthly: year(6, 6, 9) })));
+    expect(seasonOn(cold, taxon('echeveria-elegans'), 'bench', '2026-01-10')).toMatchObject({
+      frost: true,
+      state: 'resting',
+      reason: 'frost may come: nothing is cut or set out',
+    });
+    const spells = seasonSpells(
+      seasonYear(cold, taxon('echeveria-elegans'), 'bench', '2026-01-01'),
+    );
+    expect(spells[0]!.state).toBe('frost');
+    expect(spells.at(-1)!.to).toBe('2026-12-31');
+    for (let i = 1; i < spells.length; i++)
+      expect(spells[i]!.from).toBe(addDays(spells[i - 1]!.to, 1));
+    expect(() => seasonNow([])).toThrow(RangeError);
+  });
+});
+
+describe('the condition of a mother', () => {
+  const on = addDays(DAY, 5);
+  const look = (
+    seen: Partial<Extract<KnownEntry, { kind: 'examined' }>>,
+    day = addDays(DAY, 4),
+  ): Draft => ({
+    kind: 'examined',
+    mother: 'm1',
+    day,
+    ...seen,
+  });
+  const of = (...more: Draft[]) => {
+    const state = fold(written(settings(-40), space({}), mother(), ...more));
+    return conditionOf(state, state.mothers.get('m1')!, on);
+  };
+  const says = (c: ReturnType<typeof of>) => c.notes.map((n) => n.says);
+
+  it('plump, clean and in season: cut', () => {
+    const c = of(
+      look({
+        turgid: true,
+        clean: true,
+        growing: true,
+        flowering: false,
+        wateredOn: addDays(DAY, 3),
+      }),
+    );
+    expect(c.verdict).toBe('cut');
+    expect(says(c)).toEqual(['Plump and clean', 'In season']);
+  });
+
+  it('pests stop, a limp one waits two days, a flower stalk comes off', () => {
+    const pests = of(look({ clean: false, turgid: false }));
+    expect(pests.verdict).toBe('stop');
+    expect(pests.notes[0]!.then).toContain('clean for 14 days');
+    expect(of(look({ turgid: false, clean: true }))).toMatchObject({
+      verdict: 'wait',
+      until: addDays(on, 2),
+    });
+    expect(says(of(look({ clean: true, flowering: true })))).toContain('In flower');
+    expect(says(of(look({ turgid: true, wateredOn: on }, on)))).toContain('Watered today');
+    expect(says(of(look({ turgid: true, wateredOn: addDays(on, -12) })))).toContain(
+      'Last watered 12 days ago',
+    );
+  });
+
+  it('an old look is asked for again; the last one counts, and a look taken back does not', () => {
+    expect(says(of())).toContain('Not looked at yet');
+    expect(says(of(look({ clean: true }, addDays(on, -11))))).toContain(
+      'Last looked at 11 days ago',
+    );
+    const twice = of(look({ clean: false }, DAY), look({ clean: true, turgid: true }));
+    expect(twice.verdict).toBe('cut');
+    const back = of(look({ clean: false }), {
+      kind: 'retract',
+      entry: 'e3',
+      subject: 'mother/m1',
+      day: on,
+    });
+    expect(back.verdict).toBe('cut');
+    expect(back.looked).toBeNull();
+  });
+
+  it('leave, variety rights and rest weigh in', () => {
+    expect(of(mother({ permission: null }))).toMatchObject({ verdict: 'stop' });
+    expect(says(of(mother({ protectedVariety: true })))).toContain('Perhaps a protected variety');
+    const resting = of(space({ tempC: 5 }));
+    expect(resting).toMatchObject({ verdict: 'wait', until: null });
+    expect(says(of(mother({ space: null })))).toContain('Her place is not told');
+  });
+});
+
+describe('the family of a mother', () => {
+  const family = fold(
+    written(
+      mother(),
+      batchPut({ ...FIELDS, mother: 'm1' }, 'b1'),
+      batchPut({ ...FIELDS, mother: 'm1', cutOn: addDays(DAY, -30) }, 'b2'),
+      mother({ name: 'Daughter', fromBatch: 'b1' }, 'm2'),
+      batchPut({ ...FIELDS, mother: 'm2' }, 'b3'),
+    ),
+  );
+
+  it('runs from the eldest down, whoever is asked', () => {
+    const rows = familyRows(familyOf(family, 'm2')).map((r) => `${r.depth} ${r.id}`);
+    expect(rows).toEqual(['0 m1', '1 b2', '1 b1', '2 m2', '3 b3']);
+    expect(familyOf(family, 'm1')).toEqual(familyOf(family, 'm2'));
+  });
+
+  it('a circle in the records ends where it closes', () => {
+    const circle = fold(
+      written(mother({ fromBatch: 'b1' }, 'm1'), batchPut({ ...FIELDS, mother: 'm1' }, 'b1')),
+    );
+    expect(familyRows(familyOf(circle, 'm1')).length).toBeLessThanOrEqual(3);
+    expect(familyRows(familyOf(family, 'nobody'))).toEqual([
+      { kind: 'mother', id: 'nobody', depth: 0 },
+    ]);
+  });
+});
+
+describe('own figures of a plant', () => {
+  const own = (
+    fields: Extract<KnownEntry, { kind: 'put'; record: 'taxon' }>['fields'],
+    key = 'echeveria-elegans',
+  ): Draft => ({
+    kind: 'put',
+    record: 'taxon',
+    key,
+    day: DAY,
+    fields,
+  });
+
+  it('stand over the library’s, and say whose they are', () => {
+    const state = fold(
+      written(
+        own({
+          season: { fromC: 10, toC: 30 },
+          methods: [
+            { method: 'leaf', success: 0.5, roots: [9, 20], pups: [40, 70], widthMm: 4 },
+            { method: 'crown', worth: 'no', why: 'Ours never bare a stem.' },
+            { method: 'division', success: 0.9, roots: [10, 20] },
+            { method: 'pad', why: 'no figures yet' },
+          ],
+        }),
+      ),
+    );
+    const t = plantOf(state, 'echeveria-elegans')!.taxon;
+    expect(t.season).toMatchObject({ fromC: 10, toC: 30, evidence: 'measured here' });
+    expect(methodOf(t, 'leaf')).toMatchObject({
+      success: { mean: 0.5, evidence: 'measured here' },
+      roots: { from: 9, to: 20 },
+      wound: { widthMm: 4, tissue: 'leaf base' },
+    });
+    expect(methodOf(t, 'crown')).toBeUndefined();
+    expect(t.not).toContainEqual({ method: 'crown', why: 'Ours never bare a stem.' });
+    expect(methodOf(t, 'division')).toMatchObject({
+      worth: 'good',
+      wound: { tissue: 'soft stem' },
+    });
+    expect(methodOf(t, 'pad')).toBeUndefined();
+    // The library itself is as it was, and the plant stands in the list once.
+    expect(methodOf(taxon('echeveria-elegans'), 'crown')).toBeDefined();
+    expect(plants(state).filter((p) => p.id === 'echeveria-elegans')).toHaveLength(1);
+  });
+
+  it('a plant of one’s own borrows, and then has its own', () => {
+    const state = fold(
+      written(
+        own(
+          {
+            name: 'Blue cross',
+            like: 'echeveria-elegans',
+            methods: [{ method: 'leaf', success: 0.3 }],
+          },
+          'x1',
+        ),
+      ),
+    );
+    const plant = plantOf(state, 'x1')!;
+    expect(plant).toMatchObject({ name: 'Blue cross', like: 'Echeveria elegans' });
+    expect(methodOf(plant.taxon, 'leaf')!.success.mean).toBe(0.3);
+    expect(methodOf(plant.taxon, 'crown')!.success.mean).toBeCloseTo(0.92, 12);
+  });
+});
+
+describe('every method for every plant', () => {
+  it.each(CATALOGUE.map((t) => [t.name, t] as const))(
+    '%s: possible, poor or no, and why',
+    (_name, t) => {
+      const ways = everyWay(t);
+      expect(ways.map((w) => w.method)).toEqual([...METHODS]);
+      for (const w of ways) if (w.is !== 'good') expect(w.why).toMatch(/\S{2,}.*[.]$/);
+      expect(lightSteps(lightNeedOf(t)).at(-1)!.afterDays).toBe(14);
+    },
+  );
+});
+
+describe('looks at wounds, over the bench', () => {
+  const batch = (key: string, seen: 'tacky' | 'firm', after: number): Draft[] => [
+    batchPut({ ...FIELDS }, key),
+    { kind: 'cut', batch: key, day: DAY },
+    { kind: 'inspected', batch: key, seen, day: addDays(DAY, after) },
+  ];
+  const plain = fold(written(space({}), ...batch('b1', 'tacky', 1).slice(0, 2)));
+
+  it('one bench’s slow wounds shift the gates of the others, by other wounds’ looks and its own once', () => {
+    const slow = fold(
+      written(
+        space({}),
+        ...batch('b1', 'tacky', 1).slice(0, 2),
+        ...['b2', 'b3', 'b4', 'b5'].flatMap((k) => batch(k, 'tacky', 5)),
+      ),
+    );
+    expect(paceOf(slow)).toMatchObject({ wounds: 4, looks: 4 });
+    expect(paceOf(slow).factor).toBeGreaterThan(1.1);
+    const opens = (state: typeof plain) => clockOf(state, state.batches.get('b1')!)!.gate;
+    const [before, after] = [opens(plain), opens(slow)];
+    expect(before.state === 'dated' && after.state === 'dated' && after.opens > before.opens).toBe(
+      true,
+    );
+    // A wound’s own looks are not counted twice.
+    expect(pacePriorFor(plain, plain.batches.get('b1'))).toBeUndefined();
+    const alone = fold(written(space({}), ...batch('b1', 'tacky', 5)));
+    expect(pacePriorFor(alone, alone.batches.get('b1'))).toBeUndefined();
+    expect(pacePriorFor(alone)).toBeDefined();
+  });
+});

@@ -1,0 +1,95 @@
+import { addDays, type Day } from '../days';
+
+/** A young one beside its mother, or a pad on another. */
+export interface Offset {
+  /** Height or width, whichever is larger, mm. */
+  readonly sizeMm: number;
+  readonly ownRoots: boolean;
+}
+
+/** What an offset must be before it is taken. */
+export interface OffsetRules {
+  /** Share of the mother's size. */
+  readonly share: number;
+  /** Or this tall, whatever the mother; null where only the share counts. */
+  readonly tallMm: number | null;
+  /** It is taken only with roots of its own. */
+  readonly rooted: boolean;
+}
+
+export type OffsetVerdict = {
+  /** Its size against what it should have, 1 and above is enough. */
+  readonly of: number;
+  readonly reason: string;
+} & (
+  | { readonly is: 'take'; readonly with: 'roots' | 'cut' }
+  | { readonly is: 'wait'; readonly from: Day; readonly likely: Day; readonly to: Day | null }
+  | { readonly is: 'leave' }
+);
+
+/** A third of the mother's size. Common practice, no source. */
+export const OFFSET_SHARE = 1 / 3;
+/** An offset doubles its size in so many days at 22 °C in season. Working assumption; 120–400 make sense. */
+const DOUBLES_DAYS = 200;
+/** Some grow half as fast again, some at two thirds of it. Working assumption. */
+const PACES = { fast: 1.5, slow: 1 / 1.5 } as const;
+/** Further off than this nobody plans. */
+const MOST_DAYS = 730;
+
+/**
+ * Take an offset now, wait, or leave it.
+ * @param motherMm size of the mother, mm, > 0
+ * @param growthOn what a day gives, in days at 22 °C in season, counted from today
+ */
+export function judgeOffset(
+  offset: Offset,
+  motherMm: number,
+  rules: OffsetRules,
+  today: Day,
+  growthOn: (daysAhead: number) => number,
+): OffsetVerdict {
+  const enough = Math.min(motherMm * rules.share, rules.tallMm ?? Infinity);
+  const of = offset.sizeMm / enough;
+  if (of >= 1) {
+    if (offset.ownRoots)
+      return {
+        is: 'take',
+        with: 'roots',
+        of,
+        reason: 'Large enough, with roots of its own: pot at once.',
+      };
+    if (!rules.rooted)
+      return { is: 'take', with: 'cut', of, reason: 'Large enough: one clean cut, then callus.' };
+    return { is: 'leave', of, reason: 'Large enough, but without roots this kind seldom takes.' };
+  }
+  const needed = DOUBLES_DAYS * Math.log2(1 / of);
+  const day = (pace: number): Day | null => {
+    let grown = 0;
+    for (let n = 0; n <= MOST_DAYS; n++) {
+      if (grown * pace >= needed) return addDays(today, n);
+      grown += growthOn(n);
+    }
+    return null;
+  };
+  const [from, likely, to] = [day(PACES.fast), day(1), day(PACES.slow)];
+  const percent = Math.round(of * rules.share * 100);
+  const size =
+    rules.tallMm !== null && rules.tallMm < motherMm * rules.share
+      ? `${Math.round(of * 100)} % of the height it should have`
+      : `${percent} % of her size`;
+  if (from === null || likely === null)
+    return { is: 'leave', of, reason: `Only ${size}: years from being taken.` };
+  return { is: 'wait', from, likely, to, of, reason: `Only ${size}: small ones live off her.` };
+}
+
+/** What is wrong with a clump as typed, in the grower's words; empty if nothing. */
+export function clumpProblem(motherMm: number, sizes: readonly number[]): string {
+  if (!(motherMm > 0))
+    return 'How large is the mother? Measure her across or up, whichever is more.';
+  if (sizes.length === 0) return 'No offset is listed. Add the first.';
+  if (sizes.some((s) => !(s > 0)))
+    return 'An offset has a size. Measure it, or take it off the list.';
+  if (sizes.some((s) => s > motherMm * 1.5))
+    return 'An offset larger than its mother: measure again, or call it the mother.';
+  return '';
+}

@@ -1,0 +1,59 @@
+import { containerOf, mixOf, shedOf } from '../bench';
+import type { MethodId } from '../botany';
+import type { State } from '../journal';
+import { quantityFor } from '../media';
+import { MINUTES } from './minutes';
+
+/** What a batch takes, in the grower's own money; what has no price is null and left out of the sum. */
+export interface Cost {
+  readonly medium: number | null;
+  readonly containers: number | null;
+  readonly labels: number | null;
+  readonly hands: number | null;
+  /** Null where nothing has a price. */
+  readonly total: number | null;
+  /** Of every plant that is to be expected; null as above, or where none is. */
+  readonly perPlant: number | null;
+  readonly unpriced: readonly string[];
+}
+
+export interface Costed {
+  readonly method: MethodId;
+  readonly taken: number;
+  /** Plants to be expected of them. */
+  readonly plants: number;
+  readonly container?: string | undefined;
+  readonly containers?: number | undefined;
+  readonly mix?: string | undefined;
+}
+
+export function costOf(state: State, plan: Costed): Cost {
+  const { labelPrice, hourPrice } = state.settings;
+  const container = plan.container === undefined ? null : containerOf(state, plan.container);
+  const mix = plan.mix === undefined ? null : mixOf(state, plan.mix);
+  const count = plan.containers ?? 1;
+  const quantity =
+    container && mix ? quantityFor(mix.medium, container, count, shedOf(state)) : null;
+  const each =
+    plan.container === undefined ? undefined : state.containers.get(plan.container)?.price;
+  const priced = {
+    medium: quantity?.cost ?? null,
+    containers: each === undefined ? null : each * count,
+    // One stake to a batch, and one to every container.
+    labels: labelPrice === undefined ? null : labelPrice * Math.max(1, container ? count : 1),
+    hands: hourPrice === undefined ? null : (hourPrice * plan.taken * MINUTES[plan.method]) / 60,
+  };
+  const known = Object.values(priced).filter((v) => v !== null);
+  const total = known.length === 0 ? null : known.reduce((sum, v) => sum + v, 0);
+  return {
+    ...priced,
+    total,
+    perPlant: total === null || plan.plants <= 0 ? null : total / plan.plants,
+    unpriced: [
+      ...(quantity === null ? [] : quantity.unpriced.map((c) => c.name.toLowerCase())),
+      ...(container && priced.containers === null ? [container.name.toLowerCase()] : []),
+      ...(priced.labels === null ? ['labels'] : []),
+      ...(priced.hands === null ? ['your hours'] : []),
+    ],
+  };
+}

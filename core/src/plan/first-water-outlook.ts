@@ -1,0 +1,43 @@
+import { addDays, daysBetween, type Day } from '../days';
+import { FIRST_WATER, FIRST_WATERS, type FirstWater } from '../water';
+import { chanceClosedOn, type WoundClock } from '../wound';
+
+/** What a school of first water means for one batch. */
+export interface FirstWaterOutlook {
+  readonly school: FirstWater;
+  /** The day it would water; null where it waits for roots. */
+  readonly wants: Day | null;
+  /** The day it may: never before the gate. Null where it waits for roots or the wound does not close. */
+  readonly on: Day | null;
+  /** Chance that the wound is still open on the day it wants, 0–1. */
+  readonly open: number;
+  /** Days a wound would sit wet, were it watered then: until it is closed nine times in ten. */
+  readonly wetDays: number;
+}
+
+/**
+ * The schools of first water side by side.
+ * @param clock null where nothing was cut that could rot
+ */
+export function firstWaterOutlooks(
+  clock: WoundClock | null,
+  cutOn: Day,
+): readonly FirstWaterOutlook[] {
+  const stuck = clock ? clock.stickOn : cutOn;
+  const gate = clock?.gate;
+  return FIRST_WATERS.map((id) => {
+    const school = FIRST_WATER[id];
+    if (stuck === null || (gate && gate.state === 'stopped'))
+      return { school, wants: null, on: null, open: 1, wetDays: 0 };
+    const gated = id === 'with-gate' && gate ? gate.opens : stuck;
+    const wants = school.afterDays === null ? null : addDays(gated, school.afterDays);
+    if (wants === null || !clock || !gate) return { school, wants, on: wants, open: 0, wetDays: 0 };
+    return {
+      school,
+      wants,
+      on: wants < gate.opens ? gate.opens : wants,
+      open: 1 - chanceClosedOn(clock, cutOn, wants),
+      wetDays: Math.max(0, daysBetween(wants, gate.latest)),
+    };
+  });
+}

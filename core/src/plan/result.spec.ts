@@ -1,0 +1,380 @@
+import ICAL from 'ical.js';
+import { figuresOf, clockOf } from '../bench';
+import { CATALOGUE, methodOf, type MethodId } from '../botany';
+import { addDays, daysBetween } from '../days';
+import { calendarOf } from '../formats';
+import { fold, foldBatch, type BatchFields, type KnownEntry } from '../journal';
+import { roundOn, verdictsOn } from '../round';
+import { batchPut, DAY, FIELDS, written } from '../testing/entries';
+import {
+  chanceOfAtLeast,
+  costOf,
+  firstWaterOutlooks,
+  givingOf,
+  materialsOf,
+  paceFrom,
+  paceWords,
+  risksOf,
+  rootingPace,
+  shareBy,
+  spareOf,
+  stepsOf,
+  timeWithin,
+  waysTo,
+  yieldOf,
+  type Wish,
+} from '.';
+
+type Draft = Parameters<typeof written>[0];
+const bench: Draft = {
+  kind: 'put',
+  record: 'space',
+  key: 'bench',
+  day: DAY,
+  fields: { name: 'Bench', tempC: 22, rh: 0.55 },
+};
+const mother = (has: Partial<Record<MethodId, number>>): Draft => ({
+  kind: 'put',
+  record: 'mother',
+  key: 'm1',
+  day: DAY,
+  fields: { name: 'Bowl', taxon: 'echeveria-elegans', permission: 'own', has },
+});
+const wish = (over: Partial<Wish> = {}): Wish => ({
+  taxon: 'echeveria-elegans',
+  count: 12,
+  size: 'rooted',
+  by: addDays(DAY, 90),
+  certainty: 0.8,
+  cutOn: DAY,
+  space: 'bench',
+  mother: 'm1',
+  ...over,
+});
+const taxon = (id: string) => CATALOGUE.find((t) => t.id === id)!;
+const crown = methodOf(taxon('echeveria-elegans'), 'crown')!;
+
+describe('what a mother can spare', () => {
+  it('a third of her leaves, one head at least, all parts of a clump but one', () => {
+    const has = { leaf: 40, crown: 1, division: 4, offset: 3 };
+    const count = (m: MethodId) => spareOf({ has }, m)?.count;
+    expect([count('leaf'), count('crown'), count('division'), count('offset')]).toEqual([
+      13, 1, 3, 3,
+    ]);
+    expect(spareOf({ has: { crown: 0 } }, 'crown')!.count).toBe(0);
+    expect(spareOf({ has }, 'pad')).toBeNull();
+    expect(spareOf({}, 'leaf')).toBeNull();
+  });
+
+  it('holds the plan back to it, and says how many can be had of it', () => {
+    const poor = fold(written(bench, mother({ leaf: 9, crown: 2, offset: 1 })));
+    const ways = waysTo(poor, wish())!;
+    expect(ways.best).toBeNull();
+    expect(ways.instead).toMatch(
+      /By (leaves|crowns|offsets) about \d can be had by then from the \d she can spare/,
+    );
+    const rich = fold(written(bench, mother({ leaf: 90, crown: 2, offset: 1 })));
+    expect(waysTo(rich, wish())!.best!.method).toBe('leaf');
+  });
+
+  it('gives as much as is safe, or what lies there, with its range', () => {
+    const state = fold(written(bench, mother({ leaf: 90, offset: 3 })));
+    const safe = givingOf(state, wish(), null);
+    expect(safe.map((g) => [g.way.method, g.taken])).toEqual([
+      ['leaf', 30],
+      ['offset', 3],
+    ]);
+    const [fallen] = givingOf(state, wish(), { leaf: 30 });
+    expect(fallen!.plants.likely).toBeCloseTo(30 * 0.7 * fallen!.way.ready, 6);
+    expect(fallen!.plants.low).toBeLessThan(fallen!.plants.likely);
+    expect(fallen!.plants.high).toBeGreaterThan(fallen!.plants.likely);
+  });
+});
+
+describe('what pieces give', () => {
+  it('its bounds are the quantiles of the beta-binomial', () => {
+    const belief = { a: 5.6, b: 2.4 };
+    const { low, high, likely } = yieldOf(30, belief, 0.8);
+    expect(likely).toBeCloseTo(30 * 0.7 * 0.8, 12);
+    expect(chanceOfAtLeast(low, 30, belief, 0.8)).toBeGreaterThanOrEqual(0.9);
+    expect(chanceOfAtLeast(low + 1, 30, belief, 0.8)).toBeLessThan(0.9);
+    expect(chanceOfAtLeast(high, 30, belief, 0.8)).toBeGreaterThanOrEqual(0.1);
+    expect(chanceOfAtLeast(high + 1, 30, belief, 0.8)).toBeLessThan(0.1);
+    expect(yieldOf(0, belief)).toEqual({ likely: 0, low: 0, high: 0 });
+  });
+});
+
+describe('the pace of roots, learned', () => {
+  const time = timeWithin({ from: 14, to: 28 });
+
+  it('comes back from a thousand cuttings that rooted at that pace', () => {
+    const edges = [0, 10, 20, 30, 40, 50, 60, 80, 120];
+    const seen = edges.slice(1).map((by, i) => ({
+      after: edges[i]!,
+      by,
+      count: Math.round(1000 * (shareBy(time, by / 1.5) - shareBy(time, edges[i]! / 1.5))),
+    }));
+    // One by one: each of a batch of its own, so that each counts in full.
+    const groups = seen.flatMap((s) =>
+      Array.from({ length: s.count }, () => ({ seen: [{ ...s, count: 1 }], weight: 1 })),
+    );
+    const { factor, low, high } = paceFrom(time, groups);
+    expect(factor).toBeCloseTo(1.5, 1);
+    expect(high / low).toBeLessThan(1.1);
+    // As one batch they share tray and weather, and tell far less.
+    const one = paceFrom(time, [{ seen, weight: 1 }]);
+    expect(one.high / one.low).toBeGreaterThan(1.15);
+  });
+
+  const settled = (key: string, rootedBy: number, more: BatchFields = FIELDS): Draft[] => [
+    batchPut({ ...more, count: 12 }, key),
+    { kind: 'cut', batch: key, day: DAY },
+    ...[rootedBy - 6, rootedBy].map((day, i): Draft => ({
+      kind: 'tally',
+      batch: key,
+      day: addDays(DAY, day),
+      counts: { rooted: i * 12, pupped: 0, rotted: 0, dried: 0, lost: 0 },
+    })),
+    { kind: 'ended', batch: key, day: addDays(DAY, rootedBy + 20) },
+  ];
+
+  it('settled batches move it, the genus at less weight, and the plan with it', () => {
+    const none = fold(written(bench));
+    expect(rootingPace(none, 'echeveria-elegans', crown)).toMatchObject({
+      factor: 1,
+      own: 0,
+      genus: 0,
+    });
+    expect(paceWords(rootingPace(none, 'echeveria-elegans', crown))).toBe('catalogue');
+    const late = fold(written(bench, ...settled('b1', 50), ...settled('b2', 55)));
+    const pace = rootingPace(late, 'echeveria-elegans', crown);
+    expect(pace).toMatchObject({ own: 24, genus: 0 });
+    expect(pace.factor).toBeGreaterThan(1.3);
+    expect(paceWords(pace)).toMatch(/^\d+ % slower than the catalogue, by your own 24$/);
+    const genus = fold(
+      written(bench, ...settled('b1', 50, { ...FIELDS, taxon: 'echeveria-agavoides' })),
+    );
+    const half = (state: typeof none) =>
+      waysTo(state, wish())!.ways.find((w) => w.method === 'crown')!.half!;
+    expect(half(late) > half(none)).toBe(true);
+    const far = rootingPace(genus, 'echeveria-elegans', crown);
+    if (far.genus > 0) expect(far.factor).toBeLessThan(pace.factor);
+  });
+});
+
+describe('cost', () => {
+  it('by hand: medium, pots, labels and minutes, over the plants to be expected', () => {
+    const prices: Draft[] = [
+      {
+        kind: 'put',
+        record: 'settings',
+        key: 'grower',
+        day: DAY,
+        fields: { labelPrice: 0.1, hourPrice: 12 },
+      },
+      { kind: 'put', record: 'container', key: 'pot-7', day: DAY, fields: { price: 0.25 } },
+      { kind: 'put', record: 'component', key: 'pumice', day: DAY, fields: { pricePerL: 1 } },
+    ];
+    const state = fold(written(bench, ...prices));
+    const cost = costOf(state, {
+      method: 'crown',
+      taken: 10,
+      plants: 8,
+      container: 'pot-7',
+      containers: 10,
+      mix: 'all-mineral',
+    });
+    expect(cost.containers).toBeCloseTo(2.5, 12);
+    expect(cost.labels).toBeCloseTo(1, 12);
+    // Ten crowns of two minutes at 12 an hour.
+    expect(cost.hands).toBeCloseTo(4, 12);
+    expect(cost.total).toBeCloseTo(cost.medium! + 7.5, 12);
+    expect(cost.perPlant).toBeCloseTo(cost.total! / 8, 12);
+    expect(cost.unpriced.length).toBeGreaterThan(0);
+    const free = costOf(fold([]), { method: 'leaf', taken: 3, plants: 2 });
+    expect(free).toMatchObject({ total: null, perPlant: null, unpriced: ['labels', 'your hours'] });
+  });
+});
+
+describe('risks', () => {
+  it('names what may go wrong here, and nothing that may not', () => {
+    const state = fold(written(bench));
+    expect(risksOf(state, wish(), crown)).toEqual(['upside down it never roots']);
+    const cold = fold(written({ ...bench, fields: { tempC: 3, rh: 0.9 } } as Draft));
+    expect(risksOf(cold, wish(), crown)).toEqual(
+      expect.arrayContaining([
+        'its wound does not close in this air',
+        expect.stringMatching(/too cool/),
+      ]),
+    );
+    const strap = methodOf(taxon('dracaena-trifasciata'), 'leaf-section')!;
+    expect(risksOf(state, wish({ taxon: 'dracaena-trifasciata' }), strap)).toContain(
+      'variegated edges are lost',
+    );
+  });
+});
+
+describe('schools of first water', () => {
+  const state = fold(written(bench, batchPut(), { kind: 'cut', batch: 'b1', day: DAY }));
+  const clock = clockOf(state, state.batches.get('b1')!)!;
+
+  it('none may water before the gate; each says how long the wound would sit wet', () => {
+    const gate = clock.gate.state === 'dated' ? clock.gate : null;
+    const rows = firstWaterOutlooks(clock, DAY);
+    const of = (id: string) => rows.find((r) => r.school.id === id)!;
+    for (const r of rows) if (r.on) expect(r.on >= gate!.opens).toBe(true);
+    expect(of('at-once').wants! < gate!.opens).toBe(true);
+    expect(of('at-once').open).toBeGreaterThan(of('next-day').open);
+    expect(of('at-once').wetDays).toBe(daysBetween(of('at-once').wants!, gate!.latest));
+    expect(of('week').open).toBeLessThan(0.02);
+    expect(of('roots-show')).toMatchObject({ wants: null, on: null });
+  });
+
+  it('without a wound there is nothing to hold it', () => {
+    const rows = firstWaterOutlooks(null, DAY);
+    expect(rows.find((r) => r.school.id === 'at-once')).toMatchObject({
+      on: DAY,
+      open: 0,
+      wetDays: 0,
+    });
+    expect(rows.find((r) => r.school.id === 'week')!.on).toBe(addDays(DAY, 7));
+  });
+
+  const stuckBatch = (firstWater: BatchFields['firstWater'], ...more: Draft[]) =>
+    fold(
+      written(
+        bench,
+        batchPut({
+          ...FIELDS,
+          method: 'offset',
+          firstWater,
+          container: 'pot-7',
+          mix: 'all-mineral',
+        }),
+        { kind: 'cut', batch: 'b1', day: DAY },
+        { kind: 'stuck', batch: 'b1', day: addDays(DAY, 20) },
+        ...more,
+      ),
+    );
+
+  it('the round waits for the school, and so does the verdict', () => {
+    const on = (s: ReturnType<typeof stuckBatch>, day: string) =>
+      roundOn(s, day, verdictsOn(s, day));
+    const week = stuckBatch('week');
+    expect(on(week, addDays(DAY, 22)).do).toEqual([]);
+    expect(on(week, addDays(DAY, 22)).leave).toContainEqual(
+      expect.objectContaining({
+        kind: 'water',
+        until: addDays(DAY, 27),
+        reason: 'first water: about a week later',
+      }),
+    );
+    expect(verdictsOn(week, addDays(DAY, 22)).get('b1')).toMatchObject({ kind: 'hold' });
+    expect(on(week, addDays(DAY, 27)).do[0]).toMatchObject({ kind: 'first-water' });
+    const roots = stuckBatch('roots-show');
+    expect(on(roots, addDays(DAY, 40)).do).toEqual([]);
+    expect(verdictsOn(roots, addDays(DAY, 40)).get('b1')).toMatchObject({
+      kind: 'hold',
+      due: null,
+      reason: 'Its first water waits until roots show.',
+    });
+    const rooted = stuckBatch('roots-show', {
+      kind: 'tally',
+      batch: 'b1',
+      day: addDays(DAY, 40),
+      counts: { rooted: 4, pupped: 0, rotted: 0, dried: 0, lost: 0 },
+    });
+    expect(verdictsOn(rooted, addDays(DAY, 41)).get('b1')!.kind).toBe('water');
+  });
+});
+
+describe('the result of a plan', () => {
+  const state = fold(written(bench));
+  const plan = (fields: Partial<BatchFields> = {}) =>
+    foldBatch(
+      'plan',
+      { ...FIELDS, cutOn: addDays(DAY, 10), disinfectant: 'alcohol', ...fields },
+      [],
+    )!;
+
+  it('dated steps in their order, each with its reason', () => {
+    const steps = stepsOf(state, plan(), DAY);
+    expect(steps.map((s) => s.id)).toEqual(
+      expect.arrayContaining([
+        'water-mother',
+        'prepare',
+        'cut',
+        'touch',
+        'stick',
+        'first-water',
+        'roots',
+        'feed',
+        'light',
+        'pot-on',
+      ]),
+    );
+    const at = (id: string) => steps.find((s) => s.id === id)!;
+    expect(at('cut').from).toBe(addDays(DAY, 10));
+    expect(at('stick').from > at('cut').from).toBe(true);
+    expect(at('first-water').from >= at('stick').from).toBe(true);
+    expect(at('feed').from).toBe(addDays(at('roots').from, 14));
+    expect(at('light').to).toBe(addDays(at('roots').to, 14));
+    for (const s of steps) {
+      expect(s.from <= s.to).toBe(true);
+      expect(s.why).toMatch(/\.$/);
+    }
+    // Water waits a week after sticking, where that is the school.
+    const week = stepsOf(state, plan({ firstWater: 'week' }), DAY).find(
+      (s) => s.id === 'first-water',
+    )!;
+    expect(week.from).toBe(addDays(at('stick').from, 7));
+    expect(stepsOf(state, plan(), '2027-01-01')).toEqual([]);
+  });
+
+  it('materials: the disinfectant thinned from its bottle, litres of medium, what hands need', () => {
+    const wanted = plan({ container: 'pot-7', containers: 12, mix: 'two-to-one' });
+    const m = materialsOf(state, wanted, 0.96);
+    // 100 mL of 70 % from 96 %: 72.9 of spirit and 27.1 of water.
+    expect(m.disinfectant!.dilution!.stockMl).toBeCloseTo(72.917, 3);
+    expect(m.medium!.litres).toBeGreaterThan(1);
+    expect(m.labels).toBe(12);
+    expect(materialsOf(state, wanted, 0.5).disinfectant).toMatchObject({
+      dilution: null,
+      problem: expect.stringMatching(/weaker than that/) as string,
+    });
+    const what = (id: string, method: MethodId) =>
+      materialsOf(state, plan({ taxon: id, method }), 0.96).list.map((l) => l.what);
+    expect(what('plumeria-rubra', 'branch')).toContain('Goggles and gloves');
+    expect(what('opuntia-microdasys', 'pad')).toContain('Tongs or folded paper, eye cover');
+    expect(what('dracaena-trifasciata', 'leaf-section')).toContain('A pen that writes on leaf');
+    expect(materialsOf(state, plan({ disinfectant: 'none' }), 0.96).disinfectant).toBeNull();
+    expect(figuresOf(state, wanted)).not.toBeNull();
+  });
+
+  it('a calendar that an independent parser reads: whole days, ends the day after, stable ids (RFC 5545)', () => {
+    const steps = stepsOf(state, plan(), DAY);
+    const events = steps.map((s) => ({
+      uid: `plan.${s.id}@hypogeon`,
+      title: `${s.title}; Bowl, north`,
+      from: s.from,
+      to: s.to,
+      text: s.why,
+    }));
+    const file = calendarOf('Bowl', events, new Date('2026-03-01T08:00:00Z'));
+    for (const line of file.split('\r\n'))
+      expect(new TextEncoder().encode(line).length).toBeLessThanOrEqual(75);
+    const parsed = new ICAL.Component(ICAL.parse(file) as unknown[]);
+    const read = parsed.getAllSubcomponents('vevent').map((v) => new ICAL.Event(v));
+    expect(read).toHaveLength(steps.length);
+    read.forEach((event, i) => {
+      expect(event.uid).toBe(events[i]!.uid);
+      expect(event.summary).toBe(events[i]!.title);
+      expect(event.description).toBe(events[i]!.text);
+      expect(event.startDate.isDate).toBe(true);
+      expect(event.startDate.toString()).toBe(events[i]!.from);
+      expect(event.endDate.toString()).toBe(addDays(events[i]!.to, 1));
+    });
+    const again = calendarOf('Bowl', events, new Date('2026-05-01T08:00:00Z'));
+    expect(again.replace(/DTSTAMP:.*/g, '')).toBe(file.replace(/DTSTAMP:.*/g, ''));
+  });
+});

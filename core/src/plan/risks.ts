@@ -1,0 +1,41 @@
+import { growingDay, plantOf, plannedClock } from '../bench';
+import { METHOD, seasonAt, type TaxonMethod } from '../botany';
+import { daysBetween } from '../days';
+import type { State } from '../journal';
+import { defaultSchool } from '../wound';
+import type { Wish } from './wish';
+
+/** A wound that is open longer than this is a worry of its own, days. Working assumption. */
+const LONG_OPEN_DAYS = 10;
+
+/** What may go wrong by a method, in a few words each, gravest first. */
+export function risksOf(state: State, wish: Wish, figures: TaxonMethod): readonly string[] {
+  const plant = plantOf(state, wish.taxon);
+  if (!plant) return [];
+  const risks: string[] = [];
+  const air = growingDay(state, wish.space, wish.cutOn);
+  const season = seasonAt(plant.taxon, air.tempC, air.dayHours);
+  if (air.frost) risks.push('frost may come');
+  else if (season.state !== 'active') risks.push(season.reason);
+  if (figures.worth === 'poor' && figures.why) risks.push(figures.why.replace(/\.$/, ''));
+  const { wound, method } = figures;
+  if (wound) {
+    const clock = plannedClock(state, {
+      ...wish,
+      method,
+      widthMm: wound.widthMm,
+      thicknessMm: wound.thicknessMm,
+      school: state.settings.school ?? defaultSchool(wound.tissue).school,
+      callusAt: 'rack',
+      callusSpace: wish.space,
+    });
+    if (clock?.gate.state === 'stopped') risks.push('its wound does not close in this air');
+    else if (clock?.gate.state === 'dated') {
+      const days = daysBetween(wish.cutOn, clock.gate.latest);
+      if (days > LONG_OPEN_DAYS) risks.push(`the wound may stay open for ${days} days`);
+    }
+  }
+  if (METHOD[method].polarity === 'base down') risks.push('upside down it never roots');
+  if (method === 'leaf-section') risks.push('variegated edges are lost');
+  return risks;
+}

@@ -1,0 +1,58 @@
+import type { MethodId } from '../botany';
+import type { Mother } from '../journal';
+
+/** What a mother can give of one kind and stay a mother. */
+export interface Spare {
+  readonly count: number;
+  /** What she has of it. */
+  readonly of: number;
+  readonly why: string;
+}
+
+/**
+ * The share of what she has that she can spare. Working assumptions, on the side of the mother: growers
+ * take a third of a plant without asking twice (common practice, no source).
+ */
+const SHARE: Readonly<Record<MethodId, number>> = {
+  leaf: 1 / 3,
+  'leaf-section': 1 / 3,
+  crown: 1 / 2,
+  segment: 1 / 2,
+  trailing: 1 / 2,
+  branch: 1 / 3,
+  pad: 1 / 3,
+  column: 1,
+  offset: 1,
+  'rooted-offset': 1,
+  division: 1,
+  plantlet: 1,
+};
+
+const WHY: Readonly<Record<MethodId, string>> = {
+  leaf: 'a third of her leaves, from low on the stem',
+  'leaf-section': 'a third of her straps, the outer ones',
+  crown: 'half of her heads; a single head may go, the stump breaks again',
+  segment: 'half of her stems',
+  trailing: 'half of her trails',
+  branch: 'a third of her side branches, never the leader',
+  pad: 'a third of her pads, the outer ones',
+  column: 'every top; the stump breaks again',
+  offset: 'all that are large enough',
+  'rooted-offset': 'all that are large enough',
+  division: 'all parts but one',
+  plantlet: 'all of them',
+};
+
+/** What she can spare by a method; null where nobody has counted. */
+export function spareOf({ has }: Pick<Mother, 'has'>, method: MethodId): Spare | null {
+  const of = has?.[method];
+  if (of === undefined) return null;
+  const share = Math.floor(of * SHARE[method]);
+  const count =
+    method === 'division'
+      ? Math.max(0, of - 1)
+      : method === 'crown' && of > 0
+        ? Math.max(1, share)
+        : share;
+  return { count, of, why: WHY[method] };
+}
