@@ -1,4 +1,4 @@
-import type { State } from '../journal';
+import type { Batch, State } from '../journal';
 
 /** A plant or a batch, and what came of it. */
 export interface Descent {
@@ -61,4 +61,12 @@ export function familyRows(root: Descent, depth = 0): readonly DescentRow[] {
     { kind: root.kind, id: root.id, depth },
     ...root.children.flatMap((child) => familyRows(child, depth + 1)),
   ];
+}
+
+/** Batches cut from the same plant at the same time: crowns, segments and leaves of one stem. */
+export function cutTogether(state: State, { id, cutWith }: Batch): readonly Batch[] {
+  const first = cutWith ?? id;
+  return [...state.batches.values()].filter(
+    (b) => b.id !== id && (b.id === first || b.cutWith === first),
+  );
 }

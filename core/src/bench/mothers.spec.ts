@@ -6,6 +6,7 @@ import { batchPut, DAY, FIELDS, written } from '../testing/entries';
 import {
   clockOf,
   conditionOf,
+  cutTogether,
   familyOf,
   familyRows,
   growingDay,
@@ -216,6 +217,21 @@ describe('the family of a mother', () => {
     const rows = familyRows(familyOf(family, 'm2')).map((r) => `${r.depth} ${r.id}`);
     expect(rows).toEqual(['0 m1', '1 b2', '1 b1', '2 m2', '3 b3']);
     expect(familyOf(family, 'm1')).toEqual(familyOf(family, 'm2'));
+  });
+
+  it('knows what was cut of one plant at one time', () => {
+    const together = fold(
+      written(
+        batchPut({ ...FIELDS }, 'b1'),
+        batchPut({ ...FIELDS, cutWith: 'b1' }, 'b2'),
+        batchPut({ ...FIELDS, cutWith: 'b1' }, 'b3'),
+        batchPut({ ...FIELDS }, 'b4'),
+      ),
+    );
+    const of = (id: string) => cutTogether(together, together.batches.get(id)!).map((b) => b.id);
+    expect(of('b1')).toEqual(['b2', 'b3']);
+    expect(of('b3')).toEqual(['b1', 'b2']);
+    expect(of('b4')).toEqual([]);
   });
 
   it('a circle in the records ends where it closes', () => {

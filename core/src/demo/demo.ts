@@ -18,9 +18,12 @@ import {
   DEMO_MIXES,
   DEMO_MOTHERS,
   DEMO_POTS,
+  DEMO_PRICES,
+  DEMO_PROTOCOLS,
   DEMO_SHED,
   DEMO_SPACES,
   type DemoBatch,
+  type DemoMother,
   type DemoSpace,
 } from './story';
 import { stamped, type DemoDraft } from './draft';
@@ -51,19 +54,45 @@ export function demoJournal(today: Day): readonly Entry[] {
         provenance: m.provenance,
         permission: m.permission,
         since: addDays(today, -m.daysAgo),
+        space: m.space,
+        heightMm: m.heightMm,
+        has: m.has,
+        ...(m.oldThen === undefined ? {} : { bornOn: addDays(today, -m.daysAgo - m.oldThen) }),
+        ...(m.fromBatch === undefined ? {} : { fromBatch: m.fromBatch }),
       },
     })),
+    ...DEMO_MOTHERS.flatMap((m) => motherLook(m, today)),
   ];
   const setting = fold(stamped(drafts));
   const life = DEMO_BATCHES.flatMap((batch, i) => batchLife(batch, i, today, setting));
   return stamped([...drafts, ...life]);
 }
 
+function motherLook({ id, look }: DemoMother, today: Day): readonly Draft[] {
+  if (!look) return [];
+  const { daysAgo, wateredDaysAgo, ...seen } = look;
+  return [
+    {
+      kind: 'examined',
+      day: addDays(today, -daysAgo),
+      mother: id,
+      ...seen,
+      ...(wateredDaysAgo === undefined ? {} : { wateredOn: addDays(today, -wateredDaysAgo) }),
+    },
+  ];
+}
+
 /** Mixes, shed and drain tests, and where on earth the glasshouse stands. */
 function stores(today: Day): readonly Draft[] {
   const day = addDays(today, -READINGS_BACK);
   return [
-    { kind: 'put', record: 'settings', day, key: 'grower', fields: { latitude: 54 } },
+    {
+      kind: 'put',
+      record: 'settings',
+      day,
+      key: 'grower',
+      fields: { latitude: 54, labelPrice: DEMO_PRICES.label },
+    },
     ...DEMO_MIXES.map(({ id, ...fields }): Draft => ({
       kind: 'put',
       record: 'mix',
@@ -78,6 +107,20 @@ function stores(today: Day): readonly Draft[] {
       key: id,
       fields,
     })),
+    ...Object.entries(DEMO_PRICES.pots).map(([key, price]): Draft => ({
+      kind: 'put',
+      record: 'container',
+      day,
+      key,
+      fields: { price },
+    })),
+    ...DEMO_PROTOCOLS.map(({ id, ...fields }): Draft => ({
+      kind: 'put',
+      record: 'protocol',
+      day,
+      key: id,
+      fields,
+    })),
     ...DEMO_JUGS.map(({ daysAgo, ...test }): Draft => ({
       kind: 'jug',
       day: addDays(today, -daysAgo),
@@ -88,7 +131,7 @@ function stores(today: Day): readonly Draft[] {
 }
 
 function spacePut(space: DemoSpace, today: Day): Draft {
-  const { id, name, light, tempC, rh, lightLevel, lamps, matC } = space;
+  const { id, name, light, tempC, rh, lightLevel, lamps, matC, year } = space;
   return {
     kind: 'put',
     record: 'space',
@@ -102,6 +145,15 @@ function spacePut(space: DemoSpace, today: Day): Draft {
       lightLevel,
       ...lamps,
       ...(matC === undefined ? {} : { matC }),
+      ...(year === undefined
+        ? {}
+        : {
+            monthly: year.means.map((mean) => ({
+              minC: mean - year.swing,
+              maxC: mean + year.swing,
+              rh,
+            })),
+          }),
     },
   };
 }

@@ -20,6 +20,8 @@ export interface DemoSpace {
   readonly matC?: number;
   /** A logger hangs there. */
   readonly logged?: boolean;
+  /** Its usual year: means of the day and the swing to either side. */
+  readonly year?: { readonly means: readonly number[]; readonly swing: number };
 }
 
 export const DEMO_SPACES: readonly DemoSpace[] = [
@@ -31,6 +33,7 @@ export const DEMO_SPACES: readonly DemoSpace[] = [
     rh: 0.6,
     lightLevel: 'shaded-glass',
     logged: true,
+    year: { means: [11, 11.5, 14, 19, 21, 23.5, 25.5, 25, 21.5, 17, 13, 11], swing: 5 },
   },
   {
     id: 'shelf',
@@ -42,7 +45,14 @@ export const DEMO_SPACES: readonly DemoSpace[] = [
     lamps: { lampPpfd: 160, lampHours: 12 },
     matC: 4,
   },
-  { id: 'porch', name: 'North porch', light: 'dim', tempC: 10, rh: 0.79, lightLevel: 'north-sill' },
+  {
+    id: 'porch',
+    name: 'North porch',
+    light: 'dim',
+    tempC: 10,
+    rh: 0.79,
+    lightLevel: 'north-sill',
+  },
 ];
 
 /** What the volunteers mix for themselves, and what lies in their shed. */
@@ -81,6 +91,28 @@ export const DEMO_SHED: readonly (ComponentFields & { readonly id: string })[] =
   { id: 'akadama', stockL: 0, pricePerL: 1.6 },
   { id: 'bark', stockL: 10, pricePerL: 0.4 },
 ];
+
+/** What the volunteers pay for: a label, a pot with its wear; their hours are given. */
+export const DEMO_PRICES = {
+  label: 0.06,
+  pots: { 'pot-7': 0.12, 'pot-12': 0.3, 'clay-8': 0.4 },
+} as const;
+
+/** A way of doing it that the volunteers agreed on. */
+export const DEMO_PROTOCOLS = [
+  {
+    id: 'p-fair',
+    name: 'For the fair',
+    school: 'dry-to-touch',
+    callusAt: 'rack',
+    disinfectant: 'alcohol',
+    aid: 'none',
+    firstWater: 'few-days',
+    waterSchool: 'top-25',
+    mix: 'mix-bench',
+    container: 'pot-7',
+  },
+] as const;
 
 /** Drain tests of the bench mix: days ago, and what the jug said. */
 export const DEMO_JUGS = [
@@ -127,7 +159,27 @@ export interface DemoMother {
   readonly provenance: string;
   readonly permission: Permission;
   readonly daysAgo: number;
+  readonly space: string;
+  readonly heightMm: number;
+  /** Age when she came, days. */
+  readonly oldThen?: number;
+  readonly fromBatch?: string;
+  readonly has: Readonly<Partial<Record<MethodId, number>>>;
+  readonly look?: DemoLook;
 }
+
+/** A look at a mother: days ago, and what was seen. */
+export interface DemoLook {
+  readonly daysAgo: number;
+  readonly turgid: boolean;
+  readonly clean: boolean;
+  readonly growing: boolean;
+  readonly flowering: boolean;
+  readonly wateredDaysAgo?: number;
+  readonly text?: string;
+}
+
+const WELL = { turgid: true, clean: true, growing: true, flowering: false } as const;
 
 export const DEMO_MOTHERS: readonly DemoMother[] = [
   {
@@ -137,6 +189,24 @@ export const DEMO_MOTHERS: readonly DemoMother[] = [
     provenance: 'Grown here from one leaf',
     permission: 'own',
     daysAgo: 900,
+    space: 'leanto',
+    heightMm: 260,
+    oldThen: 30,
+    has: { leaf: 110, crown: 6, segment: 5 },
+    look: { ...WELL, daysAgo: 3, wateredDaysAgo: 2 },
+  },
+  {
+    id: 'm-gra2',
+    taxon: 'graptopetalum-paraguayense',
+    name: 'Ghost plant, the second',
+    provenance: 'The best of Tray 11',
+    permission: 'own',
+    daysAgo: 96,
+    space: 'leanto',
+    heightMm: 120,
+    fromBatch: 'b-11',
+    has: { leaf: 38, crown: 2 },
+    look: { ...WELL, daysAgo: 2, wateredDaysAgo: 3 },
   },
   {
     id: 'm-pach',
@@ -145,6 +215,11 @@ export const DEMO_MOTHERS: readonly DemoMother[] = [
     provenance: 'Swapped at the autumn fair',
     permission: 'given',
     daysAgo: 640,
+    space: 'leanto',
+    heightMm: 180,
+    oldThen: 400,
+    has: { leaf: 70, crown: 3 },
+    look: { ...WELL, daysAgo: 6, flowering: true, wateredDaysAgo: 5 },
   },
   {
     id: 'm-eche',
@@ -153,6 +228,10 @@ export const DEMO_MOTHERS: readonly DemoMother[] = [
     provenance: 'Left with us by a member who moved',
     permission: 'given',
     daysAgo: 1100,
+    space: 'leanto',
+    heightMm: 90,
+    has: { leaf: 900, crown: 62, offset: 30 },
+    look: { ...WELL, daysAgo: 2, wateredDaysAgo: 3 },
   },
   {
     id: 'm-sedu',
@@ -161,6 +240,10 @@ export const DEMO_MOTHERS: readonly DemoMother[] = [
     provenance: 'Grown here',
     permission: 'own',
     daysAgo: 800,
+    space: 'leanto',
+    heightMm: 320,
+    has: { leaf: 400, crown: 24, segment: 20 },
+    look: { ...WELL, daysAgo: 12, wateredDaysAgo: 13 },
   },
   {
     id: 'm-aeon',
@@ -169,6 +252,11 @@ export const DEMO_MOTHERS: readonly DemoMother[] = [
     provenance: 'Cutting from the library courtyard, caretaker asked',
     permission: 'asked',
     daysAgo: 1500,
+    space: 'porch',
+    heightMm: 780,
+    oldThen: 60,
+    has: { crown: 9, segment: 6 },
+    look: { ...WELL, daysAgo: 4, wateredDaysAgo: 4 },
   },
   {
     id: 'm-gast',
@@ -177,6 +265,11 @@ export const DEMO_MOTHERS: readonly DemoMother[] = [
     provenance: 'Grown here from an offset',
     permission: 'own',
     daysAgo: 2000,
+    space: 'shelf',
+    heightMm: 210,
+    oldThen: 200,
+    has: { 'leaf-section': 9, offset: 4 },
+    look: { ...WELL, daysAgo: 5, growing: false, wateredDaysAgo: 9 },
   },
   {
     id: 'm-hawo',
@@ -185,6 +278,16 @@ export const DEMO_MOTHERS: readonly DemoMother[] = [
     provenance: 'Bought for the stock bench',
     permission: 'own',
     daysAgo: 730,
+    space: 'leanto',
+    heightMm: 110,
+    has: { offset: 5, 'rooted-offset': 6 },
+    look: {
+      ...WELL,
+      daysAgo: 1,
+      turgid: false,
+      wateredDaysAgo: 20,
+      text: 'Pulled in tight; the tap was off.',
+    },
   },
   {
     id: 'm-opun',
@@ -193,6 +296,10 @@ export const DEMO_MOTHERS: readonly DemoMother[] = [
     provenance: 'Bought for the stock bench',
     permission: 'own',
     daysAgo: 500,
+    space: 'leanto',
+    heightMm: 340,
+    has: { pad: 17 },
+    look: { ...WELL, daysAgo: 5, wateredDaysAgo: 11 },
   },
   {
     id: 'm-mamm',
@@ -201,6 +308,16 @@ export const DEMO_MOTHERS: readonly DemoMother[] = [
     provenance: 'Swapped at the autumn fair',
     permission: 'given',
     daysAgo: 420,
+    space: 'leanto',
+    heightMm: 70,
+    has: { offset: 26 },
+    look: {
+      ...WELL,
+      daysAgo: 2,
+      clean: false,
+      wateredDaysAgo: 8,
+      text: 'White fluff deep between three heads.',
+    },
   },
   {
     id: 'm-cere',
@@ -209,6 +326,9 @@ export const DEMO_MOTHERS: readonly DemoMother[] = [
     provenance: 'Rescued from a skip, owner asked',
     permission: 'asked',
     daysAgo: 1300,
+    space: 'porch',
+    heightMm: 1450,
+    has: { column: 3 },
   },
   {
     id: 'm-kala',
@@ -217,6 +337,11 @@ export const DEMO_MOTHERS: readonly DemoMother[] = [
     provenance: 'Grown here',
     permission: 'own',
     daysAgo: 460,
+    space: 'shelf',
+    heightMm: 290,
+    oldThen: 20,
+    has: { leaf: 60, crown: 5 },
+    look: { ...WELL, daysAgo: 7, wateredDaysAgo: 6 },
   },
 ];
 
@@ -577,7 +702,7 @@ export const DEMO_BATCHES: readonly DemoBatch[] = [
   },
   {
     id: 'b-25',
-    mother: 'm-grap',
+    mother: 'm-gra2',
     method: 'leaf',
     count: 40,
     daysAgo: 1,

@@ -101,6 +101,7 @@ export function foldBatch(
   return {
     id,
     mother: fields.mother ?? undefined,
+    cutWith: fields.cutWith ?? undefined,
     taxon,
     method,
     count,

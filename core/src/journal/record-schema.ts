@@ -124,6 +124,8 @@ export const spaceFields = z.looseObject({
 
 export const batchFields = z.looseObject({
   mother: clear(idField),
+  /** The first of the batches that were cut from one plant at one time. */
+  cutWith: clear(idField),
   taxon: clear(idField),
   method: clear(z.enum(METHODS)),
   count: clear(z.int().min(1).max(10_000)),

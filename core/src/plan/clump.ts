@@ -72,14 +72,11 @@ export function judgeOffset(
     return null;
   };
   const [from, likely, to] = [day(PACES.fast), day(1), day(PACES.slow)];
-  const percent = Math.round(of * rules.share * 100);
-  const size =
-    rules.tallMm !== null && rules.tallMm < motherMm * rules.share
-      ? `${Math.round(of * 100)} % of the height it should have`
-      : `${percent} % of her size`;
+  const tall = rules.tallMm !== null && rules.tallMm < motherMm * rules.share;
+  const size = `${Math.round(of * 100)} % of the ${tall ? 'height' : 'size'} to take`;
   if (from === null || likely === null)
-    return { is: 'leave', of, reason: `Only ${size}: years from being taken.` };
-  return { is: 'wait', from, likely, to, of, reason: `Only ${size}: small ones live off her.` };
+    return { is: 'leave', of, reason: `Only ${size}: years away.` };
+  return { is: 'wait', from, likely, to, of, reason: `Only ${size}: it still lives off her.` };
 }
 
 /** What is wrong with a clump as typed, in the grower's words; empty if nothing. */

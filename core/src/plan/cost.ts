@@ -1,7 +1,7 @@
 import { containerOf, mixOf, shedOf } from '../bench';
 import type { MethodId } from '../botany';
 import type { State } from '../journal';
-import { quantityFor } from '../media';
+import { areaAt, quantityFor, type Container } from '../media';
 import { MINUTES } from './minutes';
 
 /** What a batch takes, in the grower's own money; what has no price is null and left out of the sum. */
@@ -25,6 +25,19 @@ export interface Costed {
   readonly container?: string | undefined;
   readonly containers?: number | undefined;
   readonly mix?: string | undefined;
+}
+
+/** A cutting on its own wants so much room in a tray or large pot, mm each way. Working assumption. */
+const ROOM_MM = 45;
+
+/** How many containers so many cuttings fill: one to a cell, at their distance in trays and large pots. */
+export function containersFor(container: Container, count: number): number {
+  const each =
+    container.cells ??
+    Math.max(1, Math.floor(areaAt(container, container.heightMm) / ROOM_MM ** 2 / 2));
+  const small =
+    container.shape !== 'tray' && container.cells === undefined && container.topMm <= 90;
+  return Math.max(1, Math.ceil(count / (small ? 1 : each)));
 }
 
 export function costOf(state: State, plan: Costed): Cost {

@@ -227,11 +227,11 @@ export function baredLeaves(
 /** What a cut that was moved by hand would break of the rules, in the grower's words; empty if nothing. */
 export function pieceProblem(piece: CutPiece, rules: CutRules): string {
   const length = piece.toMm - piece.fromMm;
-  if (piece.nodes === 0) return 'No node on it: it never shoots.';
   const [nodes, mm] =
     piece.kind === 'crown'
       ? [rules.crownNodes, rules.crownMm]
       : [rules.segmentNodes, rules.segmentMm];
+  if (piece.nodes === 0 && nodes > 0) return 'No node on it: it never shoots.';
   if (piece.nodes < nodes) return `Only ${piece.nodes} of ${nodes} nodes: it seldom takes.`;
   if (length < mm) return `Only ${Math.round(length)} of ${mm} mm: too short to stand.`;
   return '';

@@ -27,7 +27,7 @@ export function firstWaterOutlooks(
   const gate = clock?.gate;
   return FIRST_WATERS.map((id) => {
     const school = FIRST_WATER[id];
-    if (stuck === null || (gate && gate.state === 'stopped'))
+    if (stuck === null || gate?.state === 'stopped')
       return { school, wants: null, on: null, open: 1, wetDays: 0 };
     const gated = id === 'with-gate' && gate ? gate.opens : stuck;
     const wants = school.afterDays === null ? null : addDays(gated, school.afterDays);

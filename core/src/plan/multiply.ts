@@ -102,7 +102,7 @@ export function generationDays(
 ): readonly (Day | null)[] {
   const days: (Day | null)[] = [start];
   for (let n = 1; n <= generations; n++) {
-    const before = days.at(-1)!;
+    const before = days[n - 1] ?? null;
     days.push(before === null ? null : nextFrom(before));
   }
   return days;

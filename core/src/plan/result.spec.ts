@@ -1,13 +1,14 @@
 import ICAL from 'ical.js';
-import { figuresOf, clockOf } from '../bench';
+import { clockOf, containerOf, figuresOf } from '../bench';
 import { CATALOGUE, methodOf, type MethodId } from '../botany';
 import { addDays, daysBetween } from '../days';
 import { calendarOf } from '../formats';
-import { fold, foldBatch, type BatchFields, type KnownEntry } from '../journal';
+import { fold, foldBatch, type BatchFields } from '../journal';
 import { roundOn, verdictsOn } from '../round';
 import { batchPut, DAY, FIELDS, written } from '../testing/entries';
 import {
   chanceOfAtLeast,
+  containersFor,
   costOf,
   firstWaterOutlooks,
   givingOf,
@@ -191,6 +192,11 @@ describe('cost', () => {
     expect(cost.total).toBeCloseTo(cost.medium! + 7.5, 12);
     expect(cost.perPlant).toBeCloseTo(cost.total! / 8, 12);
     expect(cost.unpriced.length).toBeGreaterThan(0);
+    // One to a small pot or a cell; a tray holds as many as their distance lets it.
+    const fills = (id: string, n: number) => containersFor(containerOf(state, id)!, n);
+    expect(fills('pot-7', 10)).toBe(10);
+    expect(fills('cells-24', 25)).toBe(2);
+    expect(fills('tray-4', 10)).toBe(1);
     const free = costOf(fold([]), { method: 'leaf', taken: 3, plants: 2 });
     expect(free).toMatchObject({ total: null, perPlant: null, unpriced: ['labels', 'your hours'] });
   });
@@ -363,7 +369,7 @@ describe('the result of a plan', () => {
     const file = calendarOf('Bowl', events, new Date('2026-03-01T08:00:00Z'));
     for (const line of file.split('\r\n'))
       expect(new TextEncoder().encode(line).length).toBeLessThanOrEqual(75);
-    const parsed = new ICAL.Component(ICAL.parse(file) as unknown[]);
+    const parsed = new ICAL.Component(ICAL.parse(file));
     const read = parsed.getAllSubcomponents('vevent').map((v) => new ICAL.Event(v));
     expect(read).toHaveLength(steps.length);
     read.forEach((event, i) => {

@@ -1,9 +1,9 @@
-import { growingDay, plantOf } from '../bench';
+import { containerOf, growingDay, plantOf } from '../bench';
 import { METHOD, seasonAt, type MethodId, type SeasonState, type TaxonMethod } from '../botany';
 import { addDays, daysBetween, type Day } from '../days';
 import type { State } from '../journal';
 import { successBelief, type Learned } from './belief';
-import { costOf, type Cost } from './cost';
+import { containersFor, costOf, type Cost } from './cost';
 import { MINUTES } from './minutes';
 import { chanceOfAtLeast, numberNeeded } from './number-needed';
 import { growthDays, growthOn, readiness, shareBy, slowed, timeOf } from './readiness';
@@ -94,6 +94,7 @@ export function wayOf(state: State, wish: Wish, figures: TaxonMethod, warmer = 0
   const belief = successBelief(state, wish.taxon, figures);
   const pace = rootingPace(state, wish.taxon, figures);
   const mother = wish.mother === undefined ? undefined : state.mothers.get(wish.mother);
+  const container = wish.container === undefined ? null : containerOf(state, wish.container);
   const come = readiness(
     taxon,
     figures,
@@ -124,7 +125,13 @@ export function wayOf(state: State, wish: Wish, figures: TaxonMethod, warmer = 0
     cost:
       needed === null
         ? null
-        : costOf(state, { ...wish, method: figures.method, taken: needed, plants: wish.count }),
+        : costOf(state, {
+            ...wish,
+            ...(container ? { containers: containersFor(container, needed) } : {}),
+            method: figures.method,
+            taken: needed,
+            plants: wish.count,
+          }),
     risks: risksOf(state, wish, figures),
   };
 }
@@ -152,7 +159,7 @@ export function givingOf(
     const taken = pieces === null ? way.spare?.count : pieces[figures.method];
     if (taken === undefined) return [];
     const plants = yieldOf(taken, way.belief, Math.min(way.ready, 1));
-    return [{ way, taken, plants, spare: way.spare }];
+    return [{ way, taken, plants, spare: pieces === null ? way.spare : null }];
   });
 }
 

@@ -18,6 +18,21 @@ export const routes: Routes = [
     loadComponent: () => import('./plan/cut-map-page').then((m) => m.CutMapPage),
   },
   {
+    path: 'plan/straps',
+    title: 'Strap leaves',
+    loadComponent: () => import('./plan/straps-page').then((m) => m.StrapsPage),
+  },
+  {
+    path: 'plan/clump',
+    title: 'Clump',
+    loadComponent: () => import('./plan/clump-page').then((m) => m.ClumpPage),
+  },
+  {
+    path: 'plan/multiply',
+    title: 'Multiply',
+    loadComponent: () => import('./plan/multiply-page').then((m) => m.MultiplyPage),
+  },
+  {
     path: 'mothers',
     title: 'Mothers',
     loadComponent: () => import('./mothers/mothers-page').then((m) => m.MothersPage),
@@ -88,6 +103,11 @@ export const routes: Routes = [
     loadComponent: () => import('./bench/water-page').then((m) => m.WaterPage),
   },
   {
+    path: 'bench/:id/sheet',
+    title: 'Plan sheet',
+    loadComponent: () => import('./plan/sheet-page').then((m) => m.SheetPage),
+  },
+  {
     path: 'bench/:id/count',
     title: 'Count',
     loadComponent: () => import('./bench/tally-page').then((m) => m.TallyPage),
@@ -101,6 +121,16 @@ export const routes: Routes = [
     path: 'library',
     title: 'Library',
     loadComponent: () => import('./library/library-page').then((m) => m.LibraryPage),
+  },
+  {
+    path: 'library/new',
+    title: 'Add a plant',
+    loadComponent: () => import('./library/own-figures').then((m) => m.OwnFigures),
+  },
+  {
+    path: 'library/:id/own',
+    title: 'Your own figures',
+    loadComponent: () => import('./library/own-figures').then((m) => m.OwnFigures),
   },
   {
     path: 'library/:id',

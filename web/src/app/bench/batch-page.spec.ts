@@ -6,7 +6,7 @@ const open = (id: string): Promise<Bench<BatchPage>> => mount(BatchPage, { id })
 describe('the page of a batch', () => {
   it('answers first: what today means for it', async () => {
     const page = await open('b-24');
-    expect(page.all('.verdict')[0]!.textContent).toMatch(/No water until Sat 18 Apr/);
+    expect(page.all('.verdict')[0]!.textContent).toMatch(/No water until Sun 19 Apr/);
     expect(page.text).toContain('6 pads of Opuntia microdasys from Bunny ears');
   });
 

@@ -80,7 +80,12 @@ function surroundings(state: State, today: Day): readonly unknown[] {
     state.jugs,
   ];
   // The looks at any wound move the gates of all.
-  return [today, paceOf(state).factor, state.settings, ...inside.flatMap((map) => [...map.values()])];
+  return [
+    today,
+    paceOf(state).factor,
+    state.settings,
+    ...inside.flatMap((map) => [...map.values()]),
+  ];
 }
 
 const breath = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));

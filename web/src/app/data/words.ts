@@ -73,6 +73,11 @@ export class Words {
       : `${this.shortDay(from)} – ${this.shortDay(to)}`;
   }
 
+  /** `Nov`. */
+  month(day: Day): string {
+    return write(day, { month: 'short' });
+  }
+
   weekday(day: Day): string {
     return write(day, { weekday: 'short' });
   }

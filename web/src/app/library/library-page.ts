@@ -1,6 +1,7 @@
-import { ChangeDetectionStrategy, Component, computed, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { CATALOGUE, findTaxa, METHOD, pieceOfPlant } from '@hypogeon/core';
+import { findTaxa, METHOD, pieceOfPlant, plants } from '@hypogeon/core';
+import { Journal } from '../data/journal';
 import { CuttingMark } from '../marks/cutting-mark';
 import { FRESH } from '../marks/mark-state';
 import { Field, FieldControl } from '../ui/field';
@@ -14,6 +15,7 @@ import { Field, FieldControl } from '../ui/field';
       <h1>Library</h1>
       <p class="quiet">what the clock and the round count with, and what it rests on</p>
       <a class="bare push" routerLink="/marks">The marks</a>
+      <a class="plain" routerLink="/library/new">Add a plant</a>
     </div>
     <hy-field label="Find a plant" class="find">
       <input
@@ -27,24 +29,24 @@ import { Field, FieldControl } from '../ui/field';
     </hy-field>
     <p class="unseen" role="status">{{ rows().length }} plants</p>
     <ul>
-      @for (row of rows(); track row.taxon.id) {
+      @for (row of rows(); track row.id) {
         <li>
-          <a [routerLink]="['/library', row.taxon.id]">
+          <a [routerLink]="['/library', row.id]">
             <hy-mark [piece]="row.piece" [state]="whole" [size]="52" />
             <span class="who">
               <strong
-                ><i>{{ row.taxon.name }}</i></strong
+                ><i>{{ row.name }}</i></strong
               >
               <span>{{ row.names }}</span>
             </span>
-            <span>{{ row.taxon.family }}</span>
+            <span>{{ row.family }}</span>
             <span class="ways">{{ row.ways }}</span>
           </a>
         </li>
       } @empty {
         <li class="quiet">
-          None by that name. An own plant is made where a mother is added, and borrows the figures
-          of one it is like.
+          None by that name. <a routerLink="/library/new">Add it</a>: it borrows the figures of a
+          plant it is like until you have your own.
         </li>
       }
     </ul>
@@ -96,12 +98,38 @@ import { Field, FieldControl } from '../ui/field';
 export class LibraryPage {
   protected readonly query = signal('');
   protected readonly whole = { ...FRESH, closure: 1, roots: 2 as const };
-  protected readonly rows = computed(() =>
-    findTaxa(CATALOGUE, this.query()).map((taxon) => ({
-      taxon,
-      piece: pieceOfPlant(taxon),
-      names: [...taxon.common, ...taxon.synonyms.map((s) => `formerly ${s}`)].join(', '),
-      ways: taxon.methods.map((m) => METHOD[m.method].name.toLowerCase()).join(', '),
-    })),
-  );
+  private readonly state = inject(Journal).state;
+  /** Every plant as one to be found: an own one under its own name. */
+  private readonly known = computed(() => {
+    const own = this.state().ownTaxa;
+    return plants(this.state()).map((plant) => ({
+      plant,
+      taxon: plant.like === null ? plant.taxon : { ...plant.taxon, id: plant.id, name: plant.name },
+      mine: own.has(plant.id),
+    }));
+  });
+  protected readonly rows = computed(() => {
+    const byId = new Map(this.known().map((k) => [k.plant.id, k]));
+    const found = findTaxa(
+      this.known().map((k) => k.taxon),
+      this.query(),
+    );
+    return found.map((taxon) => {
+      const { plant, mine } = byId.get(taxon.id)!;
+      return {
+        id: plant.id,
+        name: plant.name,
+        family: taxon.family,
+        piece: pieceOfPlant(taxon),
+        names: plant.like
+          ? `your own, like ${plant.like}`
+          : [
+              ...taxon.common,
+              ...taxon.synonyms.map((s) => `formerly ${s}`),
+              ...(mine ? ['with your own figures'] : []),
+            ].join(', '),
+        ways: taxon.methods.map((m) => METHOD[m.method].name.toLowerCase()).join(', '),
+      };
+    });
+  });
 }

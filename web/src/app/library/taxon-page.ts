@@ -1,14 +1,25 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import {
-  CATALOGUE,
+  beliefWords,
   cuttingCautions,
+  everyWay,
   evidenceText,
+  leastOf,
+  lightNeedOf,
+  lightSteps,
   METHOD,
+  paceWords,
+  plantOf,
+  rootingPace,
+  successBelief,
   successRange,
   type Evidence,
+  type Least,
+  type TaxonMethod,
   type Window,
 } from '@hypogeon/core';
+import { Journal } from '../data/journal';
 import { Words } from '../data/words';
 import { CuttingMark } from '../marks/cutting-mark';
 import { FRESH } from '../marks/mark-state';
@@ -27,10 +38,11 @@ const GROWER = {
     @if (taxon(); as t) {
       <div class="page-head">
         <h1>
-          <i>{{ t.name }}</i>
+          <i>{{ plant()?.name }}</i>
         </h1>
         <p class="quiet">{{ t.family }}; {{ names() }}</p>
         <a class="bare push" routerLink="/library">Library</a>
+        <a class="plain" [routerLink]="['/library', id(), 'own']">Your own figures</a>
       </div>
 
       <p>
@@ -66,13 +78,35 @@ const GROWER = {
             </dl>
           </article>
         }
-        @for (no of t.not; track no.method) {
-          <p class="no">
-            <strong>Not by {{ nameOf(no.method) }}.</strong> {{ no.why }}
-          </p>
-        }
+        <h3 class="nots">Not by</h3>
+        <dl class="no">
+          @for (no of nots(); track no.name) {
+            <div>
+              <dt>{{ no.name }}</dt>
+              <dd>{{ no.why }}</dd>
+            </div>
+          }
+        </dl>
       </section>
 
+      <section aria-labelledby="light">
+        <h2 id="light" class="ruled">Light after roots</h2>
+        <ol class="steps">
+          @for (step of light(); track step.afterDays) {
+            <li>
+              <strong>{{
+                step.afterDays === 0 ? 'At first' : 'From day ' + step.afterDays
+              }}</strong>
+              {{ step.says }}
+            </li>
+          }
+        </ol>
+        <p class="quiet small">Common practice, no source.</p>
+      </section>
+
+      @if (own()?.notes) {
+        <p class="notes">{{ own()?.notes }}</p>
+      }
       <section aria-labelledby="care">
         <h2 id="care" class="ruled">Take care</h2>
         <ul>
@@ -124,14 +158,43 @@ const GROWER = {
     dd {
       margin: 0;
     }
-    .no {
-      padding: 0.8rem 0;
+    .nots {
+      margin: 1.1rem 0 0.4rem;
+    }
+    dl.no {
+      color: var(--ink2);
+      grid-template-columns: repeat(auto-fill, minmax(24rem, 1fr));
+      gap: 0.2rem 2rem;
+    }
+    .steps {
+      display: grid;
+      grid-template-columns: repeat(auto-fit, minmax(11rem, 1fr));
+      gap: 0.4rem 1.5rem;
+      list-style: none;
+      padding: 0.6rem 0;
+      margin: 0;
+    }
+    .steps li {
+      border-top: 3px solid var(--callus);
+      padding-top: 0.4rem;
+    }
+    .steps strong {
+      display: block;
+    }
+    .notes {
+      white-space: pre-wrap;
+      overflow-wrap: anywhere;
     }
     ul {
       padding-left: 1.1rem;
     }
     li {
       margin-bottom: 0.4rem;
+    }
+    @media (max-width: 760px) {
+      dl.no {
+        grid-template-columns: minmax(0, 1fr);
+      }
     }
     @media (max-width: 1000px) {
       article {
@@ -148,10 +211,26 @@ export class TaxonPage {
   readonly id = input.required<string>();
   protected readonly whole = { ...FRESH, closure: 1, roots: 2 as const };
 
-  protected readonly taxon = computed(() => CATALOGUE.find((t) => t.id === this.id()) ?? null);
+  private readonly state = inject(Journal).state;
+  protected readonly plant = computed(() => plantOf(this.state(), this.id()));
+  protected readonly taxon = computed(() => this.plant()?.taxon ?? null);
+  protected readonly own = computed(() => this.state().ownTaxa.get(this.id()));
   protected readonly names = computed(() => {
+    const plant = this.plant();
+    if (!plant) return '';
+    if (plant.like) return `your own, figures of ${plant.like} where you gave none`;
+    const { common, synonyms } = plant.taxon;
+    return [...common, ...synonyms.map((s) => `formerly ${s}`)].join(', ');
+  });
+  protected readonly nots = computed(() => {
     const t = this.taxon();
-    return t ? [...t.common, ...t.synonyms.map((s) => `formerly ${s}`)].join(', ') : '';
+    return (t ? everyWay(t) : [])
+      .filter((w) => w.is === 'no')
+      .map((w) => ({ name: METHOD[w.method].name, why: w.why }));
+  });
+  protected readonly light = computed(() => {
+    const t = this.taxon();
+    return t ? lightSteps(lightNeedOf(t)) : [];
   });
   protected readonly grower = computed(() => GROWER[this.taxon()?.season.grower ?? 'either']);
   protected readonly cautions = computed(() => {
@@ -182,11 +261,26 @@ export class TaxonPage {
           ...(m.pups
             ? [{ name: 'Pups', value: days(m.pups), evidence: evidenceText(m.pups.evidence) }]
             : []),
+          ...(leastWords(leastOf(m), (mm) => this.words.length(mm))
+            ? [
+                {
+                  name: 'At least',
+                  value: leastWords(leastOf(m), (mm) => this.words.length(mm)),
+                  evidence: 'common practice, no source',
+                },
+              ]
+            : []),
+          {
+            name: 'Which way up',
+            value: POLARITY[METHOD[m.method].polarity],
+            evidence: 'common practice, no source',
+          },
           {
             name: 'Success',
             value: `${this.words.percentSpan(successRange(m.success))}, an opinion worth ${m.success.worth} cuttings`,
             evidence: evidenceText(m.success.evidence),
           },
+          ...this.learned(m),
         ],
       };
     }),
@@ -196,7 +290,47 @@ export class TaxonPage {
     return evidenceText(evidence);
   }
 
-  protected nameOf(method: keyof typeof METHOD): string {
-    return METHOD[method].name.toLowerCase();
+  /** What settled batches of this bench have taught beside the figures. */
+  private learned(way: TaxonMethod): readonly Figure[] {
+    const belief = successBelief(this.state(), this.id(), way);
+    const pace = rootingPace(this.state(), this.id(), way);
+    const figures: Figure[] = [];
+    if (belief.own.cuttings + belief.genus.cuttings > 0)
+      figures.push({
+        name: 'On this bench',
+        value: `${this.words.percent(belief.mean)} succeed`,
+        evidence: beliefWords(belief, way.method),
+      });
+    if (pace.own + pace.genus > 0)
+      figures.push({
+        name: 'Its pace here',
+        value: `${pace.factor.toFixed(2)} times the days, ${pace.low.toFixed(2)} to ${pace.high.toFixed(2)}`,
+        evidence: paceWords(pace),
+      });
+    return figures;
   }
+}
+
+interface Figure {
+  readonly name: string;
+  readonly value: string;
+  readonly evidence: string;
+}
+
+const POLARITY = {
+  'base down': 'the end that stood lower goes down',
+  laid: 'laid on the surface',
+  'as it stood': 'as it stood, at the depth it had',
+} as const;
+
+/** `5 cm, 2 nodes`; empty where nothing is asked. */
+function leastWords(least: Least, length: (mm: number) => string): string {
+  return [
+    least.lengthMm === undefined ? '' : length(least.lengthMm),
+    least.nodes === undefined ? '' : `${least.nodes} nodes`,
+    least.tallMm === undefined ? '' : `${length(least.tallMm)} tall`,
+    least.share === undefined || least.tallMm !== undefined ? '' : 'a third of the mother’s size',
+  ]
+    .filter(Boolean)
+    .join(', ');
 }

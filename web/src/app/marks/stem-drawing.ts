@@ -28,17 +28,19 @@ const AXIS = 118;
         role="img"
         [attr.aria-label]="says()"
       >
-        @for (leaf of v.leaves; track $index) {
+        @for (leaf of leafy() ? v.leaves : []; track $index) {
           <path class="leaf" [class.stays]="leaf.stays" [attr.d]="leaf.d" />
         }
-        <path class="crown" [attr.d]="v.crown" />
+        @if (leafy()) {
+          <path class="crown" [attr.d]="v.crown" />
+        }
         @for (part of v.parts; track $index) {
           <path [attr.class]="'part ' + part.kind" [class.wrong]="part.wrong" [attr.d]="part.d" />
           @if (part.arrow) {
             <path class="arrow" [attr.d]="part.arrow" />
           }
         }
-        @for (node of v.nodes; track $index) {
+        @for (node of nodesShown() ? v.nodes : []; track $index) {
           <path
             class="node"
             [attr.d]="'M' + (axis - v.half - 3) + ' ' + node + 'h' + (2 * v.half + 6)"
@@ -61,7 +63,28 @@ const AXIS = 118;
         <path class="soil" [attr.d]="'M0 ' + base + 'H' + width" />
         <path class="roots" [attr.d]="v.roots" />
       </svg>
-      @for (cut of v.cuts; track cut.index) {
+      @if (movesNodes()) {
+        @for (node of stem().nodesMm; track $index) {
+          <div
+            class="handle knob"
+            role="slider"
+            tabindex="0"
+            [class.right]="$index % 2 === 1"
+            [style.top.%]="(v.nodes[$index]! / (base + 34)) * 100"
+            [attr.aria-label]="'Node ' + ($index + 1) + ' from the base'"
+            [attr.aria-valuenow]="round(node)"
+            aria-valuemin="0"
+            [attr.aria-valuemax]="round(stem().lengthMm)"
+            [attr.aria-valuetext]="words.length(node) + ' above the base'"
+            aria-orientation="vertical"
+            (pointerdown)="gripNode($event, $index)"
+            (keydown)="keyNode($event, $index)"
+          >
+            <i></i>
+          </div>
+        }
+      }
+      @for (cut of movesNodes() ? [] : v.cuts; track cut.index) {
         <div
           class="handle"
           role="slider"
@@ -171,6 +194,15 @@ const AXIS = 118;
       align-items: center;
       justify-items: start;
     }
+    .knob {
+      left: 8%;
+      width: 25%;
+    }
+    .knob.right {
+      left: 27%;
+      width: 22%;
+      justify-items: end;
+    }
     .handle i {
       width: 20px;
       height: 20px;
@@ -189,6 +221,12 @@ export class StemDrawing {
   /** From the top; each with what is wrong with it, if anything. */
   readonly pieces =
     input.required<readonly (CutPiece & { readonly problem: string; readonly says: string })[]>();
+  /** A smooth column has marks, not nodes, and nothing to draw at them. */
+  readonly nodesShown = input(true);
+  readonly leafy = input(true);
+  /** Handles move the nodes instead of the cuts. */
+  readonly movesNodes = input(false);
+  readonly nodesMoved = output<readonly number[]>();
   /** Heights of the cuts after one was moved, from the top. */
   readonly moved = output<readonly number[]>();
 
@@ -210,7 +248,7 @@ export class StemDrawing {
         wrong: p.problem !== '',
         d: bar(p.fromMm, p.toMm),
         middle: (y(p.fromMm) + y(p.toMm)) / 2,
-        name: p.kind === 'crown' ? 'Crown' : 'Segment',
+        name: p.kind === 'segment' ? 'Segment' : this.leafy() ? 'Crown' : 'Tip',
         says: p.problem || p.says,
         arrow: arrow(
           (y(p.fromMm) + y(p.toMm)) / 2,
@@ -254,24 +292,42 @@ export class StemDrawing {
   });
 
   protected grip(event: PointerEvent, index: number): void {
-    const { height } = this.host.nativeElement.getBoundingClientRect();
     const start = this.cuts();
-    const perPixel = ((BASE + 34) / Math.max(height, 1)) * (this.stem().lengthMm / TALL);
+    const perPixel = this.mmPerPixel();
     follow(event, (_dx, dy) => this.shift(start, index, -dy * perPixel));
   }
 
   protected key(event: KeyboardEvent, index: number): void {
-    const by = {
-      ArrowUp: 1,
-      ArrowRight: 1,
-      ArrowDown: -1,
-      ArrowLeft: -1,
-      PageUp: 10,
-      PageDown: -10,
-    }[event.key];
-    if (by === undefined) return;
-    event.preventDefault();
-    this.shift(this.cuts(), index, by);
+    const by = stepOf(event);
+    if (by !== null) this.shift(this.cuts(), index, by);
+  }
+
+  protected gripNode(event: PointerEvent, index: number): void {
+    const start = this.stem().nodesMm;
+    const perPixel = this.mmPerPixel();
+    follow(event, (_dx, dy) => this.shiftNode(start, index, -dy * perPixel));
+  }
+
+  protected keyNode(event: KeyboardEvent, index: number): void {
+    const by = stepOf(event);
+    if (by !== null) this.shiftNode(this.stem().nodesMm, index, by);
+  }
+
+  protected round(mm: number): number {
+    return Math.round(mm);
+  }
+
+  private mmPerPixel(): number {
+    const { height } = this.host.nativeElement.getBoundingClientRect();
+    return ((BASE + 34) / Math.max(height, 1)) * (this.stem().lengthMm / TALL);
+  }
+
+  /** A node stays between its neighbours. */
+  private shiftNode(start: readonly number[], index: number, byMm: number): void {
+    const above = start[index + 1] ?? this.stem().lengthMm;
+    const below = index === 0 ? 0 : start[index - 1]!;
+    const to = Math.min(Math.max(start[index]! + byMm, below + 1), above - 1);
+    this.nodesMoved.emit(start.map((n, i) => (i === index ? to : n)));
   }
 
   /** A cut stays between its neighbours. */
@@ -281,6 +337,21 @@ export class StemDrawing {
     const to = Math.min(Math.max(start[index]! + byMm, below + 2), above - 2);
     this.moved.emit(start.map((c, i) => (i === index ? to : c)));
   }
+}
+
+/** How far a key moves a handle, mm; null for other keys. */
+function stepOf(event: KeyboardEvent): number | null {
+  const by = {
+    ArrowUp: 1,
+    ArrowRight: 1,
+    ArrowDown: -1,
+    ArrowLeft: -1,
+    PageUp: 10,
+    PageDown: -10,
+  }[event.key];
+  if (by === undefined) return null;
+  event.preventDefault();
+  return by;
 }
 
 function arrow(middle: number, reach: number): string {

@@ -2,12 +2,16 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
 import { MatAutocompleteModule } from '@angular/material/autocomplete';
 import { Router, RouterLink } from '@angular/router';
 import {
+  batchCode,
+  batchTitle,
   CATALOGUE,
   findTaxa,
   METHOD,
   PERMISSIONS,
   pieceOfPlant,
   plantOf,
+  readLength,
+  type MethodId,
   type Permission,
   type Taxon,
 } from '@hypogeon/core';
@@ -15,6 +19,7 @@ import { draftKeeper } from '../data/draft';
 import { freshId } from '../data/fresh-id';
 import { Journal, type Draft } from '../data/journal';
 import { Today } from '../data/today';
+import { Words } from '../data/words';
 import { PERMISSION_WORD } from './permission-words';
 import { CuttingMark } from '../marks/cutting-mark';
 import { FRESH } from '../marks/mark-state';
@@ -29,6 +34,12 @@ interface MotherDraft {
   readonly permission: Permission | '';
   readonly protectedVariety: boolean;
   readonly since: string;
+  readonly bornOn: string;
+  readonly fromBatch: string;
+  readonly space: string;
+  readonly height: string;
+  /** What she has, by method, as typed. */
+  readonly has: Readonly<Partial<Record<MethodId, string>>>;
   readonly notes: string;
 }
 
@@ -40,8 +51,41 @@ const BLANK: MotherDraft = {
   permission: '',
   protectedVariety: false,
   since: '',
+  bornOn: '',
+  fromBatch: '',
+  space: '',
+  height: '',
+  has: {},
   notes: '',
 };
+
+/** What to count on a mother, as one asks it. */
+const HAS: Readonly<Record<MethodId, string>> = {
+  leaf: 'Good leaves',
+  'leaf-section': 'Whole straps',
+  crown: 'Heads',
+  segment: 'Stems',
+  trailing: 'Trails of 10 cm and more',
+  branch: 'Side branches',
+  pad: 'Pads',
+  column: 'Columns',
+  offset: 'Offsets without roots',
+  'rooted-offset': 'Offsets with roots',
+  division: 'Parts of the clump',
+  plantlet: 'Plantlets',
+};
+
+const isCount = (typed: string): boolean => {
+  const n = Number(typed);
+  return Number.isInteger(n) && n >= 0 && n <= 100_000;
+};
+
+function hasFrom(typed: MotherDraft['has']): Partial<Record<MethodId, number>> | null {
+  const counted = Object.entries(typed).filter(([, n]) => n.trim() !== '');
+  return counted.length === 0
+    ? null
+    : Object.fromEntries(counted.map(([method, n]) => [method, Number(n)]));
+}
 
 @Component({
   selector: 'hy-mother-form',
@@ -57,6 +101,27 @@ export class MotherForm {
 
   /** Set where a known mother is changed. */
   readonly id = input<string>();
+  /** The batch she was raised in, from its page. */
+  readonly from = input<string>();
+
+  private readonly words = inject(Words);
+  protected readonly lengthUnit = this.words.lengthUnit;
+  protected readonly spaces = computed(() => [...this.journal.state().spaces.values()]);
+  /** Batches of the same plant, the latest first. */
+  protected readonly batches = computed(() => {
+    const state = this.journal.state();
+    const taxon = this.taxon()?.id ?? this.ownTaxon();
+    return [...state.batches.values()]
+      .filter((b) => b.taxon === taxon && b.cut !== null)
+      .sort((a, b) => (a.cutOn < b.cutOn ? 1 : -1))
+      .map((b) => ({
+        id: b.id,
+        name: `${batchTitle(state, b)}, ${this.words.day(b.cutOn)} (${batchCode(state, b)})`,
+      }));
+  });
+  protected readonly countable = computed(() =>
+    (this.figures()?.methods ?? []).map((m) => ({ id: m.method, name: HAS[m.method] })),
+  );
 
   protected readonly permissions = PERMISSIONS;
   protected readonly permissionWord = PERMISSION_WORD;
@@ -67,7 +132,7 @@ export class MotherForm {
   );
   private readonly edited = signal<MotherDraft | null>(null);
   protected readonly draft = computed<MotherDraft>(
-    () => this.edited() ?? this.keeper().read() ?? this.kept(),
+    () => this.edited() ?? { ...this.kept(), ...this.keeper().read() },
   );
   protected readonly tried = signal(false);
 
@@ -78,7 +143,11 @@ export class MotherForm {
   });
   /** The plant whose figures will count: its own or, for one of the grower's, that of the one it is like. */
   protected readonly figures = computed(
-    () => this.taxon() ?? CATALOGUE.find((t) => t.id === this.draft().like) ?? null,
+    () =>
+      this.taxon() ??
+      plantOf(this.journal.state(), this.ownTaxon() ?? '')?.taxon ??
+      CATALOGUE.find((t) => t.id === this.draft().like) ??
+      null,
   );
   protected readonly whole = { ...FRESH, closure: 1, roots: 3 as const };
   /** Not of the library: nothing there matches what is typed, or it was handed in all the same. */
@@ -94,12 +163,17 @@ export class MotherForm {
     return {
       plant: d.plant.trim() === '' ? 'Which plant is it? Type its name; an old one will do.' : '',
       like:
-        this.isOwn() && d.like === ''
+        this.isOwn() && this.ownTaxon() === undefined && d.like === ''
           ? 'Not in the library. Choose the plant it is most like: its figures stand in until your own are better.'
           : '',
       name: d.name.trim() === '' ? 'What do you call her at the bench?' : '',
       permission: d.permission === '' ? 'May she be propagated? Say how you know.' : '',
       since: d.since > this.today() ? 'That day is still to come.' : '',
+      bornOn: d.bornOn > this.today() ? 'That day is still to come.' : '',
+      height: this.heightProblem(d.height),
+      has: Object.values(d.has).some((n) => n.trim() !== '' && !isCount(n))
+        ? 'Whole numbers, please: about how many she has. Leave out what you have not counted.'
+        : '',
     };
   });
   protected readonly good = computed(() => Object.values(this.problems()).every((p) => p === ''));
@@ -108,6 +182,10 @@ export class MotherForm {
     const draft = { ...this.draft(), [field]: value };
     this.edited.set(draft);
     this.keeper().keep(draft);
+  }
+
+  protected setHas(method: MethodId, typed: string): void {
+    this.set('has', { ...this.draft().has, [method]: typed });
   }
 
   protected setPermission(value: string): void {
@@ -161,6 +239,11 @@ export class MotherForm {
         permission: d.permission === '' ? null : d.permission,
         protectedVariety: d.protectedVariety || null,
         since: d.since || null,
+        bornOn: d.bornOn || null,
+        fromBatch: d.fromBatch || null,
+        space: d.space || null,
+        heightMm: this.heightMm(d.height),
+        has: hasFrom(d.has),
         notes: d.notes.trim() || null,
       },
     });
@@ -176,10 +259,41 @@ export class MotherForm {
       ?.id;
   }
 
+  /** One of a batch becomes a mother: what is known of it is filled in. */
+  private raised(): MotherDraft {
+    const state = this.journal.state();
+    const batch = state.batches.get(this.from() ?? '');
+    if (!batch) return BLANK;
+    const own = state.ownTaxa.get(batch.taxon);
+    return {
+      ...BLANK,
+      plant: plantOf(state, batch.taxon)?.name ?? '',
+      like: own?.like ?? '',
+      provenance: 'Raised here',
+      permission: 'own',
+      since: batch.cutOn,
+      bornOn: batch.cutOn,
+      fromBatch: batch.id,
+      space: batch.space,
+    };
+  }
+
+  private heightMm(typed: string): number | null {
+    const read = readLength(typed, this.lengthUnit());
+    return read.ok ? read.mm : null;
+  }
+
+  private heightProblem(typed: string): string {
+    if (typed.trim() === '') return '';
+    const read = readLength(typed, this.lengthUnit());
+    if (!read.ok) return `“${typed.trim()}” is not a length. Write it like 300 mm or 12 in.`;
+    return read.mm > 20_000 ? 'Taller than twenty metres. Measure again.' : '';
+  }
+
   private kept(): MotherDraft {
     const state = this.journal.state();
     const mother = state.mothers.get(this.id() ?? '');
-    if (!mother) return BLANK;
+    if (!mother) return this.raised();
     return {
       plant: plantOf(state, mother.taxon ?? '')?.name ?? '',
       like: state.ownTaxa.get(mother.taxon ?? '')?.like ?? '',
@@ -188,6 +302,11 @@ export class MotherForm {
       permission: mother.permission ?? '',
       protectedVariety: mother.protectedVariety ?? false,
       since: mother.since ?? '',
+      bornOn: mother.bornOn ?? '',
+      fromBatch: mother.fromBatch ?? '',
+      space: mother.space ?? '',
+      height: mother.heightMm === undefined ? '' : this.words.length(mother.heightMm),
+      has: Object.fromEntries(Object.entries(mother.has ?? {}).map(([m, n]) => [m, String(n)])),
       notes: mother.notes ?? '',
     };
   }

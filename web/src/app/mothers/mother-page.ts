@@ -1,24 +1,33 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import {
-  batchCode,
-  batchTitle,
+  conditionOf,
+  countLedger,
   cuttingCautions,
+  daysBetween,
   evidenceText,
   METHOD,
-  pieceOf,
   plantOf,
+  spareOf,
   successRange,
+  type Batch,
+  type Condition,
+  type Day,
+  type Mother,
+  type Plant,
 } from '@hypogeon/core';
 import { Journal } from '../data/journal';
+import { Today } from '../data/today';
 import { Words } from '../data/words';
 import { CuttingMark } from '../marks/cutting-mark';
-import { FRESH } from '../marks/mark-state';
+import { FamilyTree } from './family-tree';
+import { MotherLook } from './mother-look';
+import { MotherSeason } from './mother-season';
 import { PERMISSION_WORD } from './permission-words';
 
 @Component({
   selector: 'hy-mother-page',
-  imports: [RouterLink, CuttingMark],
+  imports: [RouterLink, CuttingMark, FamilyTree, MotherLook, MotherSeason],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (view(); as v) {
@@ -34,37 +43,57 @@ import { PERMISSION_WORD } from './permission-words';
         <a class="act" routerLink="/plan" [queryParams]="{ mother: v.mother.id }">Plan a batch</a>
       </div>
 
-      <dl>
+      <section class="condition" aria-labelledby="condition">
         <div>
-          <dt>Came from</dt>
-          <dd>{{ v.mother.provenance ?? 'not noted' }}</dd>
+          <h2 id="condition" class="verdict" [class]="'verdict ' + v.condition.verdict">
+            {{ v.verdict }}
+          </h2>
+          <ul class="notes-list">
+            @for (note of v.condition.notes; track note.says) {
+              <li [class]="note.weight">
+                <strong>{{ note.says }}.</strong> {{ note.then }}
+              </li>
+            }
+          </ul>
+          @if (v.looked) {
+            <p class="quiet small">{{ v.looked }}</p>
+          }
+          <dl>
+            @for (fact of v.facts; track fact.name) {
+              <div>
+                <dt>{{ fact.name }}</dt>
+                <dd [class.warn]="fact.warn">
+                  {{ fact.says }}
+                  @if (fact.note) {
+                    <span class="quiet small">{{ fact.note }}</span>
+                  }
+                </dd>
+              </div>
+            }
+          </dl>
         </div>
         <div>
-          <dt>Permission</dt>
-          <dd [class.warn]="!v.mother.permission || v.mother.permission === 'unknown'">
-            {{ v.permission }}
-          </dd>
+          <h3>Look her over</h3>
+          <hy-mother-look [mother]="v.mother.id" />
         </div>
-        <div>
-          <dt>With us since</dt>
-          <dd>{{ v.mother.since ? words.day(v.mother.since) : 'not noted' }}</dd>
-        </div>
-        @if (v.plant; as plant) {
-          <div>
-            <dt>Grows at</dt>
-            <dd>
-              {{ words.temperature(plant.taxon.season.fromC) }} to
-              {{ words.temperature(plant.taxon.season.toC) }}
-              <span class="quiet small">{{ v.seasonEvidence }}</span>
-            </dd>
-          </div>
-        }
-      </dl>
+      </section>
+
       @if (v.mother.notes) {
         <p class="notes">{{ v.mother.notes }}</p>
       }
 
       @if (v.plant; as plant) {
+        <section aria-labelledby="season">
+          <h2 id="season" class="ruled">Her year</h2>
+          @if (v.mother.space) {
+            <hy-mother-season [taxon]="plant.taxon" [space]="v.mother.space" />
+          } @else {
+            <p class="quiet">
+              Say where she stands, and her season is worked out from the air and light there.
+              <a [routerLink]="['/mothers', v.mother.id, 'edit']">Give her a place</a>
+            </p>
+          }
+        </section>
         <section aria-labelledby="ways">
           <h2 id="ways" class="ruled">Ways to propagate her</h2>
           <ul class="ways">
@@ -73,6 +102,9 @@ import { PERMISSION_WORD } from './permission-words';
                 <hy-mark [piece]="way.piece" [size]="48" />
                 <div>
                   <strong>{{ way.name }}</strong>
+                  @if (way.spare) {
+                    <span class="spare">{{ way.spare }}</span>
+                  }
                   <p class="small">{{ way.says }}</p>
                 </div>
               </li>
@@ -88,6 +120,18 @@ import { PERMISSION_WORD } from './permission-words';
             }
           </ul>
         </section>
+      }
+
+      <section aria-labelledby="family">
+        <h2 id="family" class="ruled">What came of her</h2>
+        @if (v.batches.length > 0 || v.mother.fromBatch) {
+          <p>{{ v.gave }}</p>
+          <hy-family-tree [mother]="v.mother.id" />
+        } @else {
+          <p class="quiet">Nothing taken yet.</p>
+        }
+      </section>
+      @if (v.plant) {
         <section aria-labelledby="care">
           <h2 id="care" class="ruled">Take care</h2>
           <ul class="care">
@@ -99,29 +143,6 @@ import { PERMISSION_WORD } from './permission-words';
           </ul>
         </section>
       }
-
-      <section aria-labelledby="gave">
-        <h2 id="gave" class="ruled">What she gave</h2>
-        <ul class="gave">
-          @for (row of v.batches; track row.batch.id) {
-            <li>
-              <a [routerLink]="['/bench', row.batch.id]">
-                <hy-mark [piece]="row.piece" [state]="row.mark" [size]="44" />
-                <span>
-                  <strong>{{ row.title }}</strong> {{ row.code }}
-                </span>
-                <span class="quiet">{{ words.day(row.batch.cutOn) }}</span>
-                <span>
-                  {{ row.batch.counts.rooted + row.batch.counts.pupped }} of
-                  {{ row.batch.count }} rooted
-                </span>
-              </a>
-            </li>
-          } @empty {
-            <li class="quiet">Nothing yet.</li>
-          }
-        </ul>
-      </section>
     } @else {
       <h1>No such mother</h1>
       <p>She may live in another journal. <a routerLink="/mothers">To the mothers</a></p>
@@ -135,6 +156,9 @@ import { PERMISSION_WORD } from './permission-words';
     }
     .page-head {
       margin: 0;
+    }
+    .condition dl {
+      margin-top: 1.4rem;
     }
     dl {
       display: flex;
@@ -186,29 +210,52 @@ import { PERMISSION_WORD } from './permission-words';
     .care li {
       padding: 0.5rem 0;
     }
-    .gave a {
+    .condition {
       display: grid;
-      grid-template-columns: 44px minmax(0, 1fr) 9rem 9rem;
-      gap: 0.8rem;
-      align-items: center;
-      min-height: 56px;
-      border-bottom: 1px solid var(--line);
-      color: var(--ink);
-      text-decoration: none;
+      grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr);
+      gap: 1.5rem 3rem;
     }
-    .gave a:hover strong {
-      text-decoration: underline;
+    .verdict {
+      font-size: 1.9rem;
+      margin-bottom: 0.7rem;
     }
-    @media (max-width: 760px) {
-      .gave a {
-        grid-template-columns: 44px minmax(0, 1fr) auto;
-        padding: 0.4rem 0;
-      }
-      .gave .quiet {
-        grid-column: 3;
-      }
-      .gave span:last-child {
-        grid-column: 2 / -1;
+    .verdict.stop,
+    .verdict.wait {
+      color: var(--do);
+    }
+    .condition h3 {
+      margin-bottom: 0.6rem;
+    }
+    .notes-list {
+      display: grid;
+      gap: 0.5rem;
+      margin-bottom: 0.6rem;
+    }
+    .notes-list li {
+      padding-left: 0.8rem;
+      border-left: 4px solid var(--line);
+    }
+    .notes-list .stop {
+      border-left-color: var(--do);
+    }
+    .notes-list .wait {
+      border-left-color: var(--callus);
+    }
+    .notes-list .good {
+      border-left-color: var(--living);
+    }
+    .spare {
+      color: var(--living);
+      font-weight: 600;
+      font-size: 0.9rem;
+      margin-left: 0.4rem;
+    }
+    #family + p {
+      margin: 0.6rem 0;
+    }
+    @media (max-width: 1000px) {
+      .condition {
+        grid-template-columns: minmax(0, 1fr);
       }
     }
   `,
@@ -216,6 +263,7 @@ import { PERMISSION_WORD } from './permission-words';
 export class MotherPage {
   protected readonly words = inject(Words);
   private readonly state = inject(Journal).state;
+  private readonly today = inject(Today).day;
   readonly id = input.required<string>();
 
   protected readonly view = computed(() => {
@@ -224,11 +272,19 @@ export class MotherPage {
     if (!mother) return null;
     const plant = plantOf(state, mother.taxon ?? '');
     const law = mother.protectedVariety ? (['rights'] as const) : [];
+    const condition = conditionOf(state, mother, this.today());
+    const batches = [...state.batches.values()].filter((b) => b.mother === mother.id);
     return {
       mother,
       plant,
-      permission: PERMISSION_WORD[mother.permission ?? 'unknown'],
-      seasonEvidence: plant ? evidenceText(plant.taxon.season.evidence) : '',
+      condition,
+      verdict: this.verdictWords(condition),
+      looked: condition.looked
+        ? [`Looked over ${this.words.near(condition.looked.day)}.`, condition.looked.text ?? '']
+            .join(' ')
+            .trim()
+        : '',
+      facts: this.facts(mother, plant),
       cautions: plant
         ? cuttingCautions(
             { hazards: plant.taxon.hazards, law: [...plant.taxon.law, ...law] },
@@ -236,34 +292,72 @@ export class MotherPage {
             'none',
           )
         : [],
-      ways: (plant?.taxon.methods ?? []).map((m) => ({
-        method: m.method,
-        name: METHOD[m.method].name,
-        piece: m.piece ?? METHOD[m.method].piece,
-        says:
-          m.why ??
-          `Roots in ${m.roots.from}–${m.roots.to} days` +
-            (m.pups ? `, pups in ${m.pups.from}–${m.pups.to}` : '') +
-            ` at ${this.words.temperature(22)}; ${this.words.percentSpan(successRange(m.success))} succeed.`,
-      })),
-      batches: [...state.batches.values()]
-        .filter((b) => b.mother === mother.id)
-        .sort((a, b) => (a.cutOn < b.cutOn ? 1 : -1))
-        .map((batch) => {
-          const alive = batch.counts.rooted + batch.counts.pupped;
-          return {
-            batch,
-            title: batchTitle(state, batch),
-            code: batchCode(state, batch),
-            piece: pieceOf(state, batch),
-            mark: {
-              ...FRESH,
-              closure: alive > 0 ? 1 : 0.4,
-              roots: alive > 0 ? (2 as const) : (0 as const),
-              pup: batch.counts.pupped > 0,
-            },
-          };
-        }),
+      ways: (plant?.taxon.methods ?? []).map((m) => {
+        const spare = spareOf(mother, m.method);
+        return {
+          method: m.method,
+          name: METHOD[m.method].name,
+          piece: m.piece ?? METHOD[m.method].piece,
+          spare: spare ? `${spare.count} of ${spare.of} to spare` : '',
+          says:
+            m.why ??
+            `Roots in ${m.roots.from}–${m.roots.to} days` +
+              (m.pups ? `, pups in ${m.pups.from}–${m.pups.to}` : '') +
+              ` at ${this.words.temperature(22)}; ${this.words.percentSpan(successRange(m.success))} succeed.`,
+        };
+      }),
+      batches,
+      gave: this.gaveWords(batches.filter((b) => b.cut !== null)),
     };
   });
+
+  private verdictWords({ verdict, until }: Condition): string {
+    if (verdict === 'cut') return 'May be cut today';
+    if (verdict === 'stop') return 'Do not cut her';
+    return until === null ? 'Wait' : `Wait until ${this.words.near(until)}`;
+  }
+
+  private gaveWords(taken: readonly Batch[]): string {
+    if (taken.length === 0) return 'Nothing cut yet.';
+    const count = countLedger(taken);
+    const lost = count.rotted + count.dried + count.lost;
+    return `${count.stuck} taken in ${taken.length === 1 ? 'one batch' : `${taken.length} batches`}: ${count.rooted} rooted, ${lost} lost, ${count.waiting} still waiting.`;
+  }
+
+  private facts(mother: Mother, plant: Plant | null): readonly Fact[] {
+    const state = this.state();
+    const { bornOn, since, heightMm } = mother;
+    const place = mother.space === undefined ? undefined : state.spaces.get(mother.space)?.name;
+    const asked = (mother.permission ?? 'unknown') !== 'unknown';
+    return [
+      { name: 'Came from', says: mother.provenance ?? 'not noted' },
+      { name: 'Permission', says: PERMISSION_WORD[mother.permission ?? 'unknown'], warn: !asked },
+      { name: 'With us since', says: since ? this.words.day(since) : 'not noted' },
+      ...(bornOn ? [{ name: 'Age', says: this.age(bornOn) }] : []),
+      ...(heightMm ? [{ name: 'Height', says: this.words.length(heightMm) }] : []),
+      { name: 'Stands in', says: place ?? 'not told' },
+      ...(plant
+        ? [
+            {
+              name: 'Grows at',
+              says: `${this.words.temperature(plant.taxon.season.fromC)} to ${this.words.temperature(plant.taxon.season.toC)}`,
+              note: evidenceText(plant.taxon.season.evidence),
+            },
+          ]
+        : []),
+    ];
+  }
+
+  private age(bornOn: Day): string {
+    const months = Math.round(daysBetween(bornOn, this.today()) / 30.44);
+    if (months < 24) return `about ${months} months`;
+    return `about ${Math.round(months / 12)} years`;
+  }
+}
+
+interface Fact {
+  readonly name: string;
+  readonly says: string;
+  readonly note?: string;
+  readonly warn?: boolean;
 }

@@ -1,11 +1,18 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { countLedger, pieceOfPlant, plantOf } from '@hypogeon/core';
+import { countLedger, pieceOfPlant, plantOf, seasonOn, type SeasonState } from '@hypogeon/core';
 import { Journal } from '../data/journal';
+import { Today } from '../data/today';
 import { Words } from '../data/words';
 import { CuttingMark } from '../marks/cutting-mark';
 import { FRESH } from '../marks/mark-state';
 import { PERMISSION_WORD } from './permission-words';
+
+const SEASON_WORD: Readonly<Record<SeasonState, string>> = {
+  active: 'grows',
+  marginal: 'at the edge',
+  resting: 'rests',
+};
 
 @Component({
   selector: 'hy-mothers-page',
@@ -39,6 +46,10 @@ import { PERMISSION_WORD } from './permission-words';
                 <span>{{ m.provenance }}</span>
                 <span class="quiet">{{ m.permission }}</span>
               </span>
+              <span class="season">
+                <span [class]="m.season">{{ m.seasonWord }}</span>
+                <span class="quiet">{{ m.place }}</span>
+              </span>
               <span class="gave">
                 <span>{{ m.gave }}</span>
                 <span class="quiet">{{ m.last }}</span>
@@ -58,7 +69,9 @@ import { PERMISSION_WORD } from './permission-words';
     }
     li a {
       display: grid;
-      grid-template-columns: 56px minmax(10rem, 1.1fr) minmax(10rem, 1.3fr) minmax(10rem, 1fr);
+      grid-template-columns:
+        56px minmax(10rem, 1.1fr) minmax(10rem, 1.2fr) minmax(8rem, 0.8fr)
+        minmax(10rem, 1fr);
       gap: 1rem;
       align-items: center;
       min-height: 72px;
@@ -71,11 +84,29 @@ import { PERMISSION_WORD } from './permission-words';
     }
     .who,
     .from,
+    .season,
     .gave {
       display: grid;
       line-height: 1.35;
       min-width: 0;
       overflow-wrap: anywhere;
+    }
+    .season .active::before,
+    .season .marginal::before,
+    .season .resting::before {
+      content: '';
+      display: inline-block;
+      width: 0.7em;
+      height: 0.7em;
+      margin-right: 0.45em;
+      border: 1.5px solid var(--living);
+      border-radius: 50%;
+    }
+    .season .active::before {
+      background: var(--living);
+    }
+    .season .marginal::before {
+      background: linear-gradient(90deg, var(--living) 50%, transparent 50%);
     }
     .who i,
     .quiet {
@@ -89,6 +120,7 @@ import { PERMISSION_WORD } from './permission-words';
         row-gap: 0.2rem;
       }
       .from,
+      .season,
       .gave {
         grid-column: 2;
       }
@@ -98,6 +130,7 @@ import { PERMISSION_WORD } from './permission-words';
 export class MothersPage {
   private readonly words = inject(Words);
   private readonly state = inject(Journal).state;
+  private readonly today = inject(Today).day;
   protected readonly whole = { ...FRESH, closure: 1, roots: 3 as const };
 
   protected readonly mothers = computed(() => {
@@ -109,7 +142,12 @@ export class MothersPage {
         const taken = batches.filter((b) => b.mother === m.id && b.cut);
         const count = countLedger(taken);
         const last = taken.reduce((day, b) => (b.cutOn > day ? b.cutOn : day), '');
+        const place = m.space === undefined ? undefined : state.spaces.get(m.space);
+        const season = plant && place ? seasonOn(state, plant.taxon, place.id, this.today()) : null;
         return {
+          season: season?.state ?? '',
+          seasonWord: season ? SEASON_WORD[season.state] : '',
+          place: place?.name ?? 'place not told',
           id: m.id,
           name: m.name ?? 'Unnamed',
           plant: plant?.name ?? 'unknown plant',

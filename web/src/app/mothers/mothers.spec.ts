@@ -72,10 +72,11 @@ describe('mothers', () => {
   it('tells where each came from and what she gave', async () => {
     const page = await mount(MothersPage);
     const rows = page.all('li').map((li) => li.textContent.replace(/\s+/g, ' '));
-    expect(rows).toHaveLength(11);
+    expect(rows).toHaveLength(12);
     const aeonium = rows.find((r) => r.includes('The tall aeonium'))!;
     expect(aeonium).toContain('the owner said yes');
     expect(aeonium).toContain('gave 33, 19 rooted so far');
+    expect(aeonium).toContain('North porch');
   });
 
   it('shows one with her ways, cautions and batches', async () => {
@@ -83,7 +84,111 @@ describe('mothers', () => {
     expect(page.text).toContain('Pad or joint');
     expect(page.text).toMatch(/Roots in 14–35 days, pups in 60–180 at 22 °C; \d+–\d+ % succeed/);
     expect(page.text).toContain('Glochids');
-    expect(page.all('.gave li')).toHaveLength(2);
+    expect(page.text).toMatch(/14 taken in 2 batches: 7 rooted, \d lost, \d still waiting/);
+    expect(page.text).toContain('5 of 17 to spare');
+    expect(page.all('.tree a')).toHaveLength(3);
     expect((await mount(MotherPage, { id: 'no' })).text).toContain('No such mother');
+  });
+
+  it('answers first whether she may be cut, and why', async () => {
+    const verdict = async (id: string) => {
+      const page = await mount(MotherPage, { id });
+      return [page.all('.verdict')[0]!.textContent.trim(), page.text] as const;
+    };
+    expect((await verdict('m-eche'))[0]).toBe('May be cut today');
+    const [mealy, pests] = await verdict('m-mamm');
+    expect(mealy).toBe('Do not cut her');
+    expect(pests).toContain('clean for 14 days');
+    const [limp, thirst] = await verdict('m-hawo');
+    expect(limp).toBe('Wait until Sat 11 Apr');
+    expect(thirst).toContain('Pulled in tight; the tap was off.');
+    const [resting] = await verdict('m-cere');
+    expect(resting).toMatch(/^Wait/);
+  });
+
+  it('a look changes the answer, and is recorded as seen', async () => {
+    const page = await mount(MotherPage, { id: 'm-mamm' });
+    await page.tap('Record the look');
+    expect(page.text).toContain('Answer one question at least.');
+    const radio = (name: string, yes: boolean) =>
+      page.all(`input[name=${name}]`)[yes ? 0 : 1]!.click();
+    radio('turgid', true);
+    radio('clean', true);
+    await page.fill('Last watered (optional)', '2026-04-12');
+    expect(page.text).toContain('That day is still to come.');
+    await page.fill('Last watered (optional)', '2026-04-07');
+    await page.tap('Record the look');
+    expect(page.recorded()).toEqual([
+      {
+        kind: 'examined',
+        mother: 'm-mamm',
+        turgid: true,
+        clean: true,
+        wateredOn: '2026-04-07',
+        day: '2026-04-09',
+      },
+    ]);
+    expect(page.all('.verdict')[0]!.textContent.trim()).toBe('May be cut today');
+  });
+
+  it('draws her year, with its spells in words and a table', async () => {
+    const page = await mount(MotherPage, { id: 'm-eche' });
+    const year = page.all('hy-season-year svg')[0]!.getAttribute('aria-label')!;
+    expect(year).toMatch(/^The year from Thu 9 Apr: grows .*, edge /);
+    expect(page.text).toMatch(/Roots should stand by \w+ \d+ Oct, when it closes/);
+    expect(page.all('hy-mother-season tbody tr')).toHaveLength(13);
+    expect(page.root.innerHTML).not.toContain('NaN');
+    const bare = await mount(MotherPage, { id: 'm1' }, [
+      {
+        id: 'e1',
+        at: '2026-03-01T08:00:00.000Z~0000',
+        by: 'demo',
+        day: '2026-03-01',
+        kind: 'put',
+        record: 'mother',
+        key: 'm1',
+        fields: { name: 'Bare', taxon: 'aeonium-arboreum', permission: 'own' },
+      },
+    ]);
+    expect(bare.text).toContain('Give her a place');
+    expect(bare.text).toContain('Nothing taken yet.');
+  });
+
+  it('shows the family over generations, as a picture and as a table', async () => {
+    const page = await mount(MotherPage, { id: 'm-gra2' });
+    const names = page.all('.tree a strong').map((a) => a.textContent.trim());
+    expect(names[0]).toBe('Ghost plant by the tap');
+    expect(names).toContain('Ghost plant, the second');
+    expect(page.all('.tree .here')).toHaveLength(1);
+    expect(page.all('hy-family-tree tbody tr')).toHaveLength(names.length);
+  });
+});
+
+describe('a mother raised here', () => {
+  it('is filled in from her batch, with place, height and what she has', async () => {
+    const page = await mount(MotherForm, { from: 'b-11' });
+    expect(page.field('Plant').value).toBe('Graptopetalum paraguayense');
+    await page.fill('What you call her', 'The third');
+    await page.fill('Height, mm', 'tall');
+    await page.fill('Good leaves', '2.5');
+    await page.tap('Add her');
+    expect(page.text).toContain('“tall” is not a length.');
+    expect(page.text).toContain('Whole numbers, please');
+    await page.fill('Height, mm', '5 in');
+    await page.fill('Good leaves', '24');
+    await page.tap('Add her');
+    expect(page.recorded()).toMatchObject([
+      {
+        record: 'mother',
+        fields: {
+          name: 'The third',
+          fromBatch: 'b-11',
+          heightMm: 127,
+          has: { leaf: 24 },
+          provenance: 'Raised here',
+          permission: 'own',
+        },
+      },
+    ]);
   });
 });

@@ -1,17 +1,21 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { Router, RouterLink } from '@angular/router';
+import { RouterLink } from '@angular/router';
 import {
+  baredLeaves,
   bestCutMap,
+  columnRules,
   cuttingCautions,
-  defaultSchool,
   evenNodes,
+  lengthIn,
   methodOf,
+  nodesFrom,
   pieceProblem,
   piecesAt,
   plantsFrom,
   plantOf,
   readLength,
   referenceClosureDays,
+  smoothMarks,
   stemProblem,
   stemRules,
   successBelief,
@@ -19,43 +23,52 @@ import {
   type MethodId,
   type Stem,
 } from '@hypogeon/core';
-import { Deeds } from '../data/deeds';
 import { draftKeeper } from '../data/draft';
-import { freshId } from '../data/fresh-id';
-import { Journal, type Draft } from '../data/journal';
-import { Today } from '../data/today';
+import { Journal } from '../data/journal';
 import { Words } from '../data/words';
 import { StemDrawing } from '../marks/stem-drawing';
 import { Field, FieldControl } from '../ui/field';
 import { numberFrom } from '../ui/number';
+import { PlanTabs } from './plan-tabs';
+import { RelatedBatches } from './related-batches';
 
 interface StemDraft {
   readonly length: string;
   readonly nodes: string;
   readonly width: string;
+  /** Heights of the nodes as typed or dragged; empty where they are evenly spaced. */
+  readonly heights: string;
+  readonly laid: string;
+  /** Leaves at a node that are used as leaf cuttings. */
+  readonly leaves: string;
 }
 
-const BLANK: StemDraft = { length: '300', nodes: '14', width: '8' };
+const BLANK: StemDraft = {
+  length: '300',
+  nodes: '14',
+  width: '8',
+  heights: '',
+  laid: '',
+  leaves: '0',
+};
+const COLUMN: StemDraft = { ...BLANK, length: '800', nodes: '0', width: '60' };
+
 /** Where the blade goes on one stem: the best cutting up, moved by hand if one likes, and made into batches. */
 @Component({
   selector: 'hy-cut-map-page',
-  imports: [Field, FieldControl, RouterLink, StemDrawing],
+  imports: [Field, FieldControl, PlanTabs, RouterLink, StemDrawing],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
-      <div>
-        <p class="quiet small">
-          <a routerLink="/plan" [queryParams]="{ mother: mother() }">Plan</a>
-        </p>
-        <h1>Cut map</h1>
-      </div>
+      <h1>Cut map</h1>
       <p class="quiet">{{ motherName() }}</p>
     </div>
+    <hy-plan-tabs [mother]="mother()" />
     @if (!plant()) {
       <p>Choose a mother in the <a routerLink="/plan">plan</a> first.</p>
     } @else if (!crown()) {
       <p>
-        This plant is not raised from its stem. The
+        This plant is not cut along its stem. The
         <a routerLink="/plan" [queryParams]="{ mother: mother() }">plan</a> has its ways.
       </p>
     } @else {
@@ -75,9 +88,11 @@ const BLANK: StemDraft = { length: '300', nodes: '14', width: '8' };
               />
             </hy-field>
             <hy-field
-              label="Nodes on it"
+              [label]="column() ? 'Joints on it' : 'Nodes on it'"
               [problem]="nodesProblem()"
-              hint="Evenly spaced; where leaves sit or sat."
+              [hint]="
+                column() ? 'None on a smooth one.' : 'Evenly spaced; where leaves sit or sat.'
+              "
             >
               <input
                 hyControl
@@ -89,6 +104,19 @@ const BLANK: StemDraft = { length: '300', nodes: '14', width: '8' };
                 #nodes
               />
             </hy-field>
+            <hy-field
+              label="Or their heights, {{ words.lengthUnit() }}"
+              [problem]="heightsProblem()"
+              hint="From the base: 30, 55, 80. Overrules the number."
+            >
+              <input
+                hyControl
+                type="text"
+                [value]="draft().heights"
+                (input)="set('heights', heights.value)"
+                #heights
+              />
+            </hy-field>
             <hy-field label="Its width, {{ words.lengthUnit() }}" [problem]="widthProblem()">
               <input
                 hyControl
@@ -98,6 +126,23 @@ const BLANK: StemDraft = { length: '300', nodes: '14', width: '8' };
                 #wide
               />
             </hy-field>
+            @if (!column() && segmentWay()) {
+              <hy-field label="Segments">
+                <select hyControl (change)="set('laid', lie.value)" #lie>
+                  <option value="" [selected]="!draft().laid">stand, one node covered</option>
+                  <option value="laid" [selected]="draft().laid">lie, half covered</option>
+                </select>
+              </hy-field>
+            }
+            @if (leafWay()) {
+              <hy-field label="Leaves at a node" hint="Those of bared nodes are leaf cuttings.">
+                <select hyControl (change)="set('leaves', leaves.value)" #leaves>
+                  <option value="0" [selected]="draft().leaves === '0'">none to use</option>
+                  <option value="1" [selected]="draft().leaves === '1'">one</option>
+                  <option value="2" [selected]="draft().leaves === '2'">a pair</option>
+                </select>
+              </hy-field>
+            }
           </div>
           @if (problem()) {
             <p class="problem" role="alert">{{ problem() }}</p>
@@ -109,14 +154,8 @@ const BLANK: StemDraft = { length: '300', nodes: '14', width: '8' };
                 <span>{{ v.plants.low }}–{{ v.plants.high }}, eight times in ten</span>
               </p>
               <p class="quiet">
-                {{
-                  v.pieces.length === 1
-                    ? 'a crown'
-                    : v.pieces.length - 1 === 1
-                      ? 'a crown and a segment'
-                      : 'a crown and ' + (v.pieces.length - 1) + ' segments'
-                }}, {{ v.cuts.length === 1 ? 'one cut' : v.cuts.length + ' cuts' }}; a stump of
-                {{ words.length(v.stumpMm) }} stays.
+                {{ v.names }}, {{ v.cuts.length === 1 ? 'one cut' : v.cuts.length + ' cuts' }}; a
+                stump of {{ words.length(v.stumpMm) }} stays.
                 {{
                   moved()
                     ? 'Best would be ' + v.best.toFixed(1) + '.'
@@ -128,12 +167,25 @@ const BLANK: StemDraft = { length: '300', nodes: '14', width: '8' };
                 {{ words.temperature(22) }} and 55 %. Arrows point to the tip: set every piece that
                 way up.
               </p>
+              <p class="quiet small">
+                {{ v.lost }} of stem go to the blade. A piece set upside down never roots: the plan
+                has none.
+              </p>
               <div class="row">
                 <button class="act" [disabled]="v.wrong" (click)="take()">
                   Cut: put them on the bench
                 </button>
                 @if (moved()) {
                   <button class="plain" (click)="hand.set(null)">Back to the best</button>
+                }
+                @if (v.stem.nodesMm.length <= 40 && !smooth()) {
+                  <button
+                    class="plain"
+                    [attr.aria-pressed]="movesNodes()"
+                    (click)="movesNodes.set(!movesNodes())"
+                  >
+                    {{ movesNodes() ? 'Move cuts again' : 'Move nodes' }}
+                  </button>
                 }
               </div>
               @if (v.wrong) {
@@ -157,82 +209,24 @@ const BLANK: StemDraft = { length: '300', nodes: '14', width: '8' };
             [widthMm]="v.widthMm"
             [cuts]="v.cuts"
             [pieces]="v.pieces"
+            [nodesShown]="!smooth()"
+            [leafy]="!column()"
+            [movesNodes]="movesNodes()"
             (moved)="hand.set($event)"
+            (nodesMoved)="setNodes($event)"
           />
         }
       </div>
     }
   `,
-  styles: `
-    .sides {
-      display: grid;
-      grid-template-columns: minmax(0, 1fr) minmax(0, 26rem);
-      gap: 2rem 3rem;
-    }
-    .fields {
-      display: grid;
-      grid-template-columns: repeat(auto-fit, minmax(11rem, 1fr));
-      gap: 1rem;
-    }
-    section {
-      display: grid;
-      gap: 0.8rem;
-      margin-top: 1.4rem;
-    }
-    .gives {
-      font: 650 1.9rem/1.1 var(--head-face);
-    }
-    .gives span {
-      font: 400 1rem var(--text-face);
-      color: var(--ink2);
-    }
-    .row {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.7rem;
-    }
-    .problem {
-      color: var(--do);
-      font-weight: 600;
-      margin-top: 0.6rem;
-    }
-    ul {
-      list-style: none;
-      margin: 0;
-      padding: 0;
-      display: grid;
-      gap: 0.5rem;
-    }
-    li {
-      padding-left: 0.8rem;
-      border-left: 4px solid var(--callus);
-    }
-    li.danger {
-      border-left-color: var(--do);
-    }
-    li.law {
-      border-left-color: var(--water);
-    }
-    @media (max-width: 1000px) {
-      .sides {
-        grid-template-columns: minmax(0, 1fr);
-      }
-    }
-  `,
+  styleUrl: './pieces-page.scss',
 })
 export class CutMapPage {
   private readonly journal = inject(Journal);
-  private readonly deeds = inject(Deeds);
-  private readonly router = inject(Router);
-  private readonly today = inject(Today).day;
+  private readonly related = inject(RelatedBatches);
   protected readonly words = inject(Words);
-  readonly mother = input<string>();
 
-  private readonly keeper = draftKeeper<StemDraft>('stem');
-  protected readonly draft = signal<StemDraft>(this.keeper.read() ?? BLANK);
-  /** Cuts as they were moved by hand, from the top; null where they are the best ones. */
-  protected readonly hand = signal<readonly number[] | null>(null);
-  protected readonly moved = computed(() => this.hand() !== null);
+  readonly mother = input<string>();
 
   private readonly record = computed(() => this.journal.state().mothers.get(this.mother() ?? ''));
   protected readonly motherName = computed(() => this.record()?.name ?? '');
@@ -240,8 +234,24 @@ export class CutMapPage {
     const taxon = this.record()?.taxon;
     return taxon === undefined ? null : plantOf(this.journal.state(), taxon);
   });
-  protected readonly crown = computed(() => this.way('crown') ?? this.way('branch'));
-  private readonly segment = computed(() => this.way('segment'));
+  protected readonly column = computed(() => this.way('column'));
+  protected readonly crown = computed(
+    () => this.way('crown') ?? this.way('branch') ?? this.column(),
+  );
+  protected readonly segmentWay = computed(() => this.way('segment'));
+  protected readonly leafWay = computed(() => this.way('leaf'));
+
+  private readonly keeper = computed(() =>
+    draftKeeper<Partial<StemDraft>>(this.column() ? 'column' : 'stem'),
+  );
+  private readonly edited = signal<StemDraft | null>(null);
+  protected readonly draft = computed<StemDraft>(
+    () => this.edited() ?? { ...(this.column() ? COLUMN : BLANK), ...this.keeper().read() },
+  );
+  /** Cuts as they were moved by hand, from the top; null where they are the best ones. */
+  protected readonly hand = signal<readonly number[] | null>(null);
+  protected readonly moved = computed(() => this.hand() !== null);
+  protected readonly movesNodes = signal(false);
 
   private readonly length = computed(() =>
     readLength(this.draft().length, this.words.lengthUnit()),
@@ -260,24 +270,57 @@ export class CutMapPage {
     const n = numberFrom(this.draft().nodes);
     return Number.isInteger(n) && n >= 0 && n <= 300 ? '' : 'A whole number up to 300.';
   });
+  private readonly typedNodes = computed(() =>
+    nodesFrom(this.draft().heights, (text) => {
+      const read = readLength(text, this.words.lengthUnit());
+      return read.ok ? read.mm : null;
+    }),
+  );
+  protected readonly heightsProblem = computed(() =>
+    this.typedNodes() === null
+      ? 'Heights are lengths with a space between, like 30 55 80.'
+      : this.typedNodes()!.length > 300
+        ? 'At most 300 nodes. Cut the stem up in two plans.'
+        : '',
+  );
+  /** A column without joints may be cut anywhere. */
+  protected readonly smooth = computed(
+    () =>
+      this.column() !== null &&
+      this.draft().heights.trim() === '' &&
+      this.draft().nodes.trim() === '0',
+  );
 
   private readonly stem = computed<Stem | null>(() => {
     const length = this.length();
-    if (!length.ok || this.lengthProblem() || this.nodesProblem() || !this.width().ok) return null;
-    return { lengthMm: length.mm, nodesMm: evenNodes(length.mm, numberFrom(this.draft().nodes)) };
+    const typed = this.typedNodes();
+    if (!length.ok || !this.width().ok || typed === null) return null;
+    if (this.lengthProblem() || this.nodesProblem() || this.heightsProblem()) return null;
+    const nodesMm =
+      typed.length > 0
+        ? typed
+        : this.smooth()
+          ? smoothMarks(length.mm)
+          : evenNodes(length.mm, numberFrom(this.draft().nodes));
+    return { lengthMm: length.mm, nodesMm };
   });
 
   private readonly rules = computed<CutRules | null>(() => {
     const crown = this.crown();
     const taxon = this.plant()?.id;
-    if (!crown || taxon === undefined) return null;
-    const segment = this.segment();
+    const width = this.width();
+    if (!crown || taxon === undefined || !width.ok) return null;
     const state = this.journal.state();
+    const { mean } = successBelief(state, taxon, crown);
+    if (this.column()) return columnRules(mean, width.mm);
+    const segment = this.segmentWay();
     return stemRules(
-      successBelief(state, taxon, crown).mean,
+      mean,
       segment && successBelief(state, taxon, segment).mean,
+      this.draft().laid === 'laid',
     );
   });
+
   protected readonly problem = computed(() => {
     const stem = this.stem();
     const rules = this.rules();
@@ -286,7 +329,7 @@ export class CutMapPage {
       stemProblem(stem, rules) ||
       (this.best()
         ? ''
-        : 'Its nodes sit so that no crown can be taken and a stump kept: take leaves, or wait.')
+        : 'Its nodes sit so that no top can be taken and a stump kept: take leaves, or wait.')
     );
   });
   private readonly best = computed(() => {
@@ -303,25 +346,31 @@ export class CutMapPage {
     if (!stem || !rules || !best || !width.ok) return null;
     const hand = this.hand();
     const cuts = hand?.length === best.cuts.length ? hand : best.cuts;
+    const smooth = this.smooth();
     const pieces = piecesAt(stem, cuts, rules).map((p) => ({
       ...p,
       problem: pieceProblem(p, rules),
-      says: `${this.words.length(p.toMm - p.fromMm)}, ${p.nodes} nodes, ${p.worth.toFixed(2)} plants`,
+      says: [
+        this.words.length(p.toMm - p.fromMm),
+        ...(smooth ? [] : [`${p.nodes} ${this.column() ? 'joints' : 'nodes'}`]),
+        `${p.worth.toFixed(2)} plants`,
+      ].join(', '),
     }));
     const tissue = this.crown()?.wound?.tissue ?? 'soft stem';
-    const plants = plantsFrom(
-      pieces.filter((p) => !p.problem),
-      rules,
-    );
+    const good = pieces.filter((p) => !p.problem);
+    const leaves = baredLeaves(pieces, rules, Number(this.draft().leaves));
     return {
       stem,
       widthMm: width.mm,
       cuts,
       pieces,
+      leaves,
+      names: this.names(pieces.length - 1, leaves),
+      lost: this.words.length(cuts.length * rules.bladeMm),
       stumpMm: cuts.at(-1) ?? stem.lengthMm,
-      plants,
+      plants: plantsFrom(good, rules),
       best: best.worth,
-      wrong: pieces.some((p) => p.problem !== ''),
+      wrong: good.length < pieces.length,
       closes: referenceClosureDays(width.mm, tissue).toFixed(1),
     };
   });
@@ -332,63 +381,50 @@ export class CutMapPage {
   });
 
   protected set(field: keyof StemDraft, value: string): void {
-    this.draft.update((d) => ({ ...d, [field]: value }));
-    this.keeper.keep(this.draft());
+    const draft = { ...this.draft(), [field]: value };
+    this.edited.set(draft);
+    this.keeper().keep(draft);
     this.hand.set(null);
   }
 
-  /** Crown and segments as batches of their own: the same plant on the same day, apart but related. */
+  /** Nodes as they were dragged become the typed ones. */
+  protected setNodes(nodesMm: readonly number[]): void {
+    const shown = nodesMm.map((mm) => +lengthIn(mm, this.words.lengthUnit()).toFixed(1));
+    this.set('heights', shown.join(' '));
+  }
+
+  /** Top, segments and leaves as batches of their own. */
   protected async take(): Promise<void> {
     const v = this.view();
     const plant = this.plant();
     const crown = this.crown();
     if (!v || !plant || !crown || v.wrong) return;
-    const segments = v.pieces.filter((p) => p.kind === 'segment').length;
-    const [space] = this.journal.state().spaces.keys();
-    const key = freshId();
-    const drafts: Draft[] = [
-      ...this.batch(key, crown.method, 1, v.widthMm, space),
-      ...(segments > 0 ? this.batch(freshId(), 'segment', segments, v.widthMm, space) : []),
-    ];
-    if (await this.journal.recordAll(drafts))
-      this.deeds.say(
-        segments > 0
-          ? `A crown and ${segments} segments on the bench. Saved.`
-          : 'A crown on the bench. Saved.',
-      );
-    await this.router.navigate(['/bench', key]);
+    const leaf = this.leafWay();
+    const segments = v.pieces.length - 1;
+    const segment = this.segmentWay();
+    const cut = { widthMm: v.widthMm };
+    await this.related.cut(
+      this.mother()!,
+      plant.id,
+      segment && !this.column()
+        ? [
+            { way: crown, count: 1, ...cut },
+            { way: segment, count: segments, ...cut },
+            ...(leaf ? [{ way: leaf, count: v.leaves }] : []),
+          ]
+        : [
+            { way: crown, count: v.pieces.length, ...cut },
+            ...(leaf ? [{ way: leaf, count: v.leaves }] : []),
+          ],
+    );
   }
 
-  private batch(
-    key: string,
-    method: MethodId,
-    count: number,
-    widthMm: number,
-    space: string | undefined,
-  ): Draft[] {
-    const wound = this.way(method)?.wound;
-    return [
-      {
-        kind: 'put',
-        record: 'batch',
-        key,
-        fields: {
-          ...(this.mother() === undefined ? {} : { mother: this.mother()! }),
-          taxon: this.plant()!.id,
-          method,
-          count,
-          cutOn: this.today(),
-          widthMm,
-          school:
-            this.journal.state().settings.school ??
-            (wound ? defaultSchool(wound.tissue).school : 'dry-to-touch'),
-          callusAt: 'rack',
-          space: space ?? 'room',
-          disinfectant: 'alcohol',
-        },
-      },
-      { kind: 'cut', batch: key, day: this.today() },
-    ];
+  private names(segments: number, leaves: number): string {
+    const top = this.column() ? 'a tip' : 'a crown';
+    const rest = segments === 0 ? '' : segments === 1 ? 'a segment' : `${segments} segments`;
+    const more = leaves === 0 ? '' : leaves === 1 ? 'a leaf' : `${leaves} leaves`;
+    const parts = [top, rest, more].filter(Boolean);
+    return parts.length === 1 ? top : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)!}`;
   }
 
   private way(method: MethodId) {

@@ -56,8 +56,8 @@ describe('the cut map', () => {
     expect(page.text).toContain(sentence);
   });
 
-  it('says where a plant is not raised from its stem', async () => {
-    expect((await open('m-gast')).text).toContain('not raised from its stem');
+  it('says where a plant is not cut along its stem', async () => {
+    expect((await open('m-gast')).text).toContain('not cut along its stem');
     expect((await open('nobody')).text).toContain('Choose a mother');
   });
 });

@@ -33,7 +33,7 @@ describe('planning a batch', () => {
   it('has the chosen school, width and place stand out among what moves the gate', async () => {
     const page = await open('m-eche');
     const chosen = page
-      .all('tr.chosen th')
+      .all('hy-gate-ranges tr.chosen th')
       .map((th) => th.textContent.replace(', chosen', '').trim());
     expect(chosen).toEqual(['Dry to touch', '3.5 mm', 'Lean-to']);
   });
@@ -108,11 +108,14 @@ describe('planning a batch', () => {
     await page.fill('By', '2026-07-20');
     const rows = page.all('hy-ways-table tbody tr').map((r) => r.textContent.replace(/\s+/g, ' '));
     expect(rows).toHaveLength(3);
-    expect(rows[1]).toMatch(/Crown ?recommended/);
+    expect(rows[0]).toMatch(/Leaf ?recommended/);
+    expect(rows[0]).toMatch(/she can spare 300/);
+    expect(rows[0]).toMatch(/\d+ % (slower|sooner) than the catalogue, by your own \d+/);
+    expect(rows[1]).toContain('upside down it never roots');
     // What the demo's finished batches taught stands beside the catalogue.
     expect(rows[0]).toMatch(/your own \d+ leaves, with the catalogue/);
     expect(rows[2]).toContain('catalogue');
-    expect(page.text).toMatch(/It takes the fewest from her\..*Five more: \d+ % sure/);
+    expect(page.text).toMatch(/It is the least work\..*Five more: \d+ % sure/);
     await page.tap(/^Take \d+ by: Crown/);
     const take = Number(page.field('How many').value);
     expect(take).toBeGreaterThan(24);
@@ -148,5 +151,81 @@ describe('planning a batch', () => {
     await page.settle();
     expect(page.text).toContain('Not asked yet');
     expect(page.text).toContain('Often a protected variety');
+  });
+
+  it('gives as many as she can spare, or says to count her first', async () => {
+    const page = await open('m-grap');
+    await page.fill('What for', 'safe');
+    const rows = page
+      .all('hy-giving-table tbody tr')
+      .map((r) => r.textContent.replace(/\s+/g, ' '));
+    expect(rows).toHaveLength(3);
+    expect(rows[0]).toMatch(
+      /Take 36 ?a third of her leaves.*about \d+ rooted ?\d+ to \d+, eight times/,
+    );
+    await page.tap('Take 36');
+    expect(page.field('How many').value).toBe('36');
+    await page.journal.record({
+      kind: 'put',
+      record: 'mother',
+      key: 'm-grap',
+      fields: { has: null },
+    });
+    await page.settle();
+    expect(page.text).toContain('Nobody has counted what she has.');
+  });
+
+  it('reckons with thirty fallen leaves', async () => {
+    const page = await open('m-grap');
+    await page.fill('What for', 'have');
+    await page.fill('Pieces', '0');
+    expect(page.text).toContain('A whole number of 1 or more.');
+    await page.fill('Pieces', '30');
+    expect(page.all('hy-giving-table tbody tr')).toHaveLength(1);
+    expect(page.text).toContain('What they give');
+  });
+
+  it('shows steps, materials, cost and schools of first water once it is whole', async () => {
+    const page = await open('m-eche');
+    expect(page.all('hy-plan-result')).toEqual([]);
+    await page.fill('How many', '12');
+    await page.fill('Goes into (optional)', 'pot-7');
+    await page.fill('How many of them', '12');
+    await page.fill('Filled with (optional)', 'mix-bench');
+    expect(page.text).toContain('What to do when');
+    expect(page.text).toMatch(/\d\.\d L of Bench mix, dry: /);
+    expect(page.text).toMatch(/in all, \d\.\d\d a plant that lives/);
+    const waters = page
+      .all('hy-first-waters tbody tr')
+      .map((r) => r.textContent.replace(/\s+/g, ' '));
+    expect(waters).toHaveLength(6);
+    expect(waters.find((w) => w.includes('At once'))).toContain('held by the gate');
+    await page.fill('First water', 'week');
+    await page.fill('On the wound', 'cinnamon');
+    await page.tap('Cut: put it on the bench');
+    const [put] = page.recorded() as { fields: object }[];
+    expect(put!.fields).toMatchObject({ firstWater: 'week', aid: 'cinnamon' });
+  });
+
+  it('a protocol fills in what it names, and a new one is kept under its name', async () => {
+    const page = await open('m-eche');
+    await page.fill('Protocol (optional)', 'p-fair');
+    expect(page.field('First water').value).toBe('few-days');
+    expect(page.field('Goes into (optional)').value).toBe('pot-7');
+    await page.tap('Keep it');
+    expect(page.text).toContain('Give it a name');
+    await page.fill('Its name', 'Slow and dry');
+    await page.fill('School of wound care', 'long-cure');
+    await page.tap('Keep it');
+    const [kept] = page.recorded() as { record: string; fields: object }[];
+    expect(kept).toMatchObject({
+      record: 'protocol',
+      fields: { name: 'Slow and dry', school: 'long-cure', firstWater: 'few-days' },
+    });
+  });
+
+  it('says beside the mother whether she may be cut', async () => {
+    expect((await open('m-mamm')).text).toContain('Do not cut her. Pests or rot.');
+    expect((await open('m-eche')).text).toContain('May be cut today.');
   });
 });

@@ -2,13 +2,18 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
 import { Router, RouterLink } from '@angular/router';
 import {
   addDays,
-  airOf,
+  AID,
+  conditionOf,
   countedPieces,
   containersOf,
   cuttingCautions,
   daysBetween,
   defaultSchool,
   DISINFECTANTS,
+  FIRST_WATER,
+  foldBatch,
+  givingOf,
+  growingDay,
   isDay,
   METHOD,
   methodOf,
@@ -26,12 +31,16 @@ import {
   waysTo,
   windowAt,
   WOUND_SCHOOL,
+  type AidId,
+  type BatchFields,
   type Day,
   type Disinfectant,
+  type FirstWaterId,
   type MethodId,
   type PlannedWound,
   type Variant,
   type Size,
+  type TaxonMethod,
   type WaterSchoolId,
   type Way,
   type Wish,
@@ -45,10 +54,23 @@ import { Today } from '../data/today';
 import { Words } from '../data/words';
 import { CuttingMark } from '../marks/cutting-mark';
 import { FRESH } from '../marks/mark-state';
+import { FirstWaters } from './first-waters';
 import { GateRanges, type GateRange } from './gate-ranges';
+import { GivingTable } from './giving-table';
 import { NeededCurve } from './needed-curve';
+import { PlanResult } from './plan-result';
+import { PlanTabs } from './plan-tabs';
 import { WaysTable } from './ways-table';
 import { Field, FieldControl } from '../ui/field';
+
+/** So many by a day; as many as the mother gives safely; or what lies on the bench already. */
+const PURPOSES = ['want', 'safe', 'have'] as const;
+type Purpose = (typeof PURPOSES)[number];
+const PURPOSE_WORD: Readonly<Record<Purpose, string>> = {
+  want: 'so many plants',
+  safe: 'as many as she gives safely',
+  have: 'pieces I have',
+};
 
 interface PlanDraft {
   readonly mother: string;
@@ -69,8 +91,14 @@ interface PlanDraft {
   readonly containers: string;
   readonly mix: string;
   readonly waterSchool: WaterSchoolId | '';
+  readonly aid: AidId;
+  readonly firstWater: FirstWaterId;
   /** What it is for: so many, so large, by a day, so sure; empty where nobody asked. */
+  readonly purpose: Purpose;
   readonly want: string;
+  /** Pieces that lie there already: of which kind, how many. */
+  readonly haveMethod: MethodId | '';
+  readonly have: string;
   readonly size: Size;
   readonly by: Day;
   readonly sure: string;
@@ -93,6 +121,11 @@ const BLANK: PlanDraft = {
   containers: '',
   mix: '',
   waterSchool: '',
+  aid: 'none',
+  firstWater: 'with-gate',
+  purpose: 'want',
+  haveMethod: '',
+  have: '',
   want: '',
   size: 'rooted',
   by: '',
@@ -110,7 +143,19 @@ const DISINFECTANT_WORD: Readonly<Record<Disinfectant, string>> = {
 
 @Component({
   selector: 'hy-plan-page',
-  imports: [Field, FieldControl, RouterLink, CuttingMark, GateRanges, NeededCurve, WaysTable],
+  imports: [
+    Field,
+    FieldControl,
+    RouterLink,
+    CuttingMark,
+    FirstWaters,
+    GateRanges,
+    GivingTable,
+    NeededCurve,
+    PlanResult,
+    PlanTabs,
+    WaysTable,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './plan-page.html',
   styleUrl: './plan-page.scss',
@@ -298,10 +343,10 @@ export class PlanPage {
     const figures = this.figures();
     const plant = this.plant();
     if (!figures || !plant || this.space() === '') return null;
-    const { tempC } = airOf(this.state(), this.space(), this.cutOn());
+    const { tempC, dayHours } = growingDay(this.state(), this.space(), this.cutOn());
     const span = (w: { from: number; to: number }): string =>
       this.words.span(addDays(this.cutOn(), w.from), addDays(this.cutOn(), w.to));
-    const season = seasonAt(plant.taxon, tempC);
+    const season = seasonAt(plant.taxon, tempC, dayHours);
     return {
       roots: span(windowAt(figures.roots, tempC)),
       pups: figures.pups ? span(windowAt(figures.pups, tempC)) : '',
@@ -316,9 +361,18 @@ export class PlanPage {
   protected readonly certainties = ['50', '80', '90', '95'];
 
   protected readonly wishProblems = computed(() => {
-    const { want, by } = this.draft();
+    const { want, by, have, purpose } = this.draft();
     const count = Number(want);
+    const pieces = Number(have);
     return {
+      have:
+        purpose !== 'have' || have.trim() === ''
+          ? ''
+          : !Number.isInteger(pieces) || pieces < 1
+            ? 'A whole number of 1 or more.'
+            : pieces > 10_000
+              ? 'At most 10,000 in one batch. Make several.'
+              : '',
       want:
         want.trim() === ''
           ? ''
@@ -342,13 +396,16 @@ export class PlanPage {
 
   private readonly wish = computed<Wish | null>(() => {
     const plant = this.plant();
-    const { want, size, by, sure } = this.draft();
+    const { want, size, by, sure, purpose, container, mix, mother } = this.draft();
     const { want: badWant, by: badBy } = this.wishProblems();
-    if (!plant || want.trim() === '' || badWant || badBy || this.space() === '') return null;
-    if (this.dayProblem(this.cutOn())) return null;
+    if (!plant || badBy || this.space() === '' || this.dayProblem(this.cutOn())) return null;
+    if (purpose === 'want' && (want.trim() === '' || badWant)) return null;
     return {
       taxon: plant.id,
-      count: Number(want),
+      mother,
+      ...(container ? { container } : {}),
+      ...(mix ? { mix } : {}),
+      count: purpose === 'want' ? Number(want) : 1,
       size,
       by: by || addDays(this.cutOn(), USUAL_TIME),
       certainty: Number(sure) / 100,
@@ -359,27 +416,137 @@ export class PlanPage {
   protected readonly byDay = computed(() => this.draft().by || addDays(this.cutOn(), USUAL_TIME));
   protected readonly ways = computed(() => {
     const wish = this.wish();
-    return wish && waysTo(this.state(), wish);
+    return wish && this.draft().purpose === 'want' ? waysTo(this.state(), wish) : null;
+  });
+  /** What she can spare, or what lies there, comes to. */
+  protected readonly givings = computed(() => {
+    const wish = this.wish();
+    const { purpose, have } = this.draft();
+    if (!wish || purpose === 'want') return null;
+    if (purpose === 'safe') return givingOf(this.state(), wish, null);
+    const method = this.haveMethod();
+    if (method === undefined || have.trim() === '' || this.wishProblems().have) return null;
+    return givingOf(this.state(), wish, { [method]: Number(have) });
+  });
+  protected readonly haveMethod = computed(
+    () => this.draft().haveMethod || this.methods()[0]?.method,
+  );
+  protected readonly condition = computed(() => {
+    const mother = this.state().mothers.get(this.draft().mother);
+    if (!mother) return null;
+    const { verdict, until, notes } = conditionOf(this.state(), mother, this.today());
+    const says =
+      verdict === 'cut'
+        ? 'May be cut today.'
+        : verdict === 'stop'
+          ? 'Do not cut her.'
+          : until === null
+            ? 'Wait.'
+            : `Wait until ${this.words.near(until)}.`;
+    return {
+      id: mother.id,
+      verdict,
+      says,
+      why: notes.find((n) => n.weight !== 'good')?.says ?? '',
+    };
   });
   protected readonly curve = computed(() => {
     const wish = this.wish();
     const figures = this.figures();
-    if (!wish || !figures) return null;
+    if (!wish || !figures || this.draft().purpose !== 'want') return null;
     const from = this.cutOn() < this.today() ? this.cutOn() : this.today();
     return neededCurve(this.state(), wish, figures, from);
   });
 
-  protected take(way: Way): void {
+  protected take({ method }: Pick<Way, 'method'>, count: number | null): void {
     const draft = {
       ...this.draft(),
-      method: way.method,
-      count: String(way.needed ?? ''),
+      method,
+      count: String(count ?? ''),
       width: '',
       thickness: '',
       school: '' as const,
     };
     this.edited.set(draft);
     this.keeper.keep(draft);
+  }
+
+  protected readonly purposes = PURPOSES;
+  protected readonly purposeWord = PURPOSE_WORD;
+  protected readonly aids = Object.values(AID);
+  protected readonly firstWaters = Object.values(FIRST_WATER);
+  protected readonly protocols = computed(() => [...this.state().protocols.values()]);
+  protected readonly protocolName = signal('');
+  protected readonly protocolProblem = signal('');
+
+  protected setPurpose(value: string): void {
+    this.set('purpose', PURPOSES.find((p) => p === value) ?? 'want');
+  }
+
+  protected setHaveMethod(value: string): void {
+    this.set('haveMethod', this.methods().find((m) => m.method === value)?.method ?? '');
+  }
+
+  protected setAid(value: string): void {
+    this.set('aid', this.aids.find((a) => a.id === value)?.id ?? 'none');
+  }
+
+  protected setFirstWater(value: string): void {
+    this.set('firstWater', this.firstWaters.find((f) => f.id === value)?.id ?? 'with-gate');
+  }
+
+  /** A protocol fills in what it names; the rest stays. */
+  protected useProtocol(id: string): void {
+    const protocol = this.state().protocols.get(id);
+    if (!protocol) return;
+    const { school, callusAt, disinfectant, aid, firstWater, waterSchool, mix, container } =
+      protocol;
+    const named = Object.fromEntries(
+      Object.entries({
+        school,
+        callusAt,
+        disinfectant,
+        aid,
+        firstWater,
+        waterSchool,
+        mix,
+        container,
+      }).filter(([, v]) => v !== undefined),
+    );
+    const draft = { ...this.draft(), ...named };
+    this.edited.set(draft);
+    this.keeper.keep(draft);
+  }
+
+  protected async keepProtocol(): Promise<void> {
+    const name = this.protocolName().trim();
+    if (name === '') {
+      this.protocolProblem.set('Give it a name: it is chosen by that later.');
+      return;
+    }
+    this.protocolProblem.set('');
+    const same = this.protocols().find((p) => p.name?.toLowerCase() === name.toLowerCase());
+    const { callusAt, disinfectant, aid, firstWater, waterSchool, mix, container } = this.draft();
+    await this.deeds.record(
+      {
+        kind: 'put',
+        record: 'protocol',
+        key: same?.id ?? freshId(),
+        fields: {
+          name,
+          school: this.school(),
+          callusAt,
+          disinfectant,
+          aid,
+          firstWater,
+          waterSchool: waterSchool || null,
+          mix: mix || null,
+          container: container || null,
+        },
+      },
+      `Protocol “${name}” kept`,
+    );
+    this.protocolName.set('');
   }
 
   protected setSize(value: string): void {
@@ -460,6 +627,40 @@ export class PlanPage {
     });
   }
 
+  /** The plan as a batch that is not there yet: its steps, materials and cost. */
+  protected readonly asBatch = computed(() => {
+    const plant = this.plant();
+    const figures = this.figures();
+    if (!plant || !figures || !this.good()) return null;
+    return foldBatch('plan', this.fields(plant.id, figures), []);
+  });
+
+  private fields(taxon: string, { method }: TaxonMethod): BatchFields {
+    const d = this.draft();
+    const width = this.width();
+    const thickness = this.thickness();
+    return {
+      mother: d.mother,
+      taxon,
+      method,
+      count: Number(d.count),
+      cutOn: this.cutOn(),
+      school: this.school(),
+      callusAt: this.school() === 'straight-in' ? 'medium' : d.callusAt,
+      callusSpace: this.callusSpace(),
+      space: this.space(),
+      disinfectant: d.disinfectant,
+      ...(d.aid === 'none' ? {} : { aid: d.aid }),
+      ...(d.firstWater === 'with-gate' ? {} : { firstWater: d.firstWater }),
+      ...(width?.ok ? { widthMm: width.mm } : {}),
+      ...(thickness?.ok ? { thicknessMm: thickness.mm } : {}),
+      ...(d.place.trim() ? { place: d.place.trim() } : {}),
+      ...(d.container ? { container: d.container, containers: Number(d.containers) || 1 } : {}),
+      ...(d.mix ? { mix: d.mix } : {}),
+      ...(d.waterSchool ? { waterSchool: d.waterSchool } : {}),
+    };
+  }
+
   protected async save(): Promise<void> {
     this.tried.set(true);
     const plant = this.plant();
@@ -469,38 +670,14 @@ export class PlanPage {
       return;
     }
     const d = this.draft();
-    const width = this.width();
-    const thickness = this.thickness();
     const key = freshId();
     const cutOn = this.cutOn();
     const drafts: Draft[] = [
-      {
-        kind: 'put',
-        record: 'batch',
-        key,
-        fields: {
-          mother: d.mother,
-          taxon: plant.id,
-          method: figures.method,
-          count: Number(d.count),
-          cutOn,
-          school: this.school(),
-          callusAt: this.school() === 'straight-in' ? 'medium' : d.callusAt,
-          callusSpace: this.callusSpace(),
-          space: this.space(),
-          disinfectant: d.disinfectant,
-          ...(width?.ok ? { widthMm: width.mm } : {}),
-          ...(thickness?.ok ? { thicknessMm: thickness.mm } : {}),
-          ...(d.place.trim() ? { place: d.place.trim() } : {}),
-          ...(d.container ? { container: d.container, containers: Number(d.containers) || 1 } : {}),
-          ...(d.mix ? { mix: d.mix } : {}),
-          ...(d.waterSchool ? { waterSchool: d.waterSchool } : {}),
-        },
-      },
+      { kind: 'put', record: 'batch', key, fields: this.fields(plant.id, figures) },
     ];
     if (cutOn <= this.today()) drafts.push({ kind: 'cut', batch: key, day: cutOn });
     this.keeper.drop();
-    const { container, mix, waterSchool } = d;
+    const { container, mix, waterSchool, aid, firstWater } = d;
     this.edited.set({
       ...BLANK,
       space: this.space(),
@@ -508,6 +685,8 @@ export class PlanPage {
       container,
       mix,
       waterSchool,
+      aid,
+      firstWater,
     });
     const pieces = countedPieces(figures.method, Number(d.count));
     const saved = await this.journal.recordAll(drafts);

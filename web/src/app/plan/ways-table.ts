@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import { beliefWords, METHOD, type Way, type Ways } from '@hypogeon/core';
+import { beliefWords, METHOD, paceWords, type Way, type Ways } from '@hypogeon/core';
 import { Words } from '../data/words';
 import { CuttingMark } from '../marks/cutting-mark';
 
@@ -22,6 +22,7 @@ import { CuttingMark } from '../marks/cutting-mark';
             <th scope="col" class="number">Lives</th>
             <th scope="col" class="number">Work</th>
             <th scope="col">She loses</th>
+            <th scope="col">What may go wrong</th>
           </tr>
         </thead>
         <tbody>
@@ -47,15 +48,20 @@ import { CuttingMark } from '../marks/cutting-mark';
                 } @else {
                   <span class="quiet">none would do</span>
                 }
+                <small [class.short]="row.short">{{ row.spare }}</small>
               </td>
               <td>
-                {{ row.ready }}<small>{{ row.intime }}</small>
+                {{ row.ready }}<small>{{ row.intime }}</small
+                ><small>{{ row.pace }}</small>
               </td>
               <td class="number">
                 {{ row.lives }}<small>{{ row.rests }}</small>
               </td>
-              <td class="number">{{ row.work }}</td>
+              <td class="number">
+                {{ row.work }}<small>{{ row.cost }}</small>
+              </td>
               <td>{{ row.way.loses }}</td>
+              <td>{{ row.risks }}</td>
             </tr>
           }
         </tbody>
@@ -88,13 +94,17 @@ import { CuttingMark } from '../marks/cutting-mark';
     }
     td.number small {
       white-space: normal;
-      min-width: 9rem;
+      min-width: 7.5rem;
     }
     td:last-child {
-      min-width: 11rem;
+      min-width: 10rem;
     }
     td:nth-child(3) {
-      white-space: nowrap;
+      min-width: 9.5rem;
+    }
+    .short {
+      color: var(--do);
+      font-weight: 600;
     }
   `,
 })
@@ -121,6 +131,11 @@ export class WaysTable {
         intime: ready < 0.995 ? `${this.words.percent(ready)} in time` : 'all in time',
         lives: this.words.percent(belief.mean),
         rests: beliefWords(belief, figures.method),
+        pace: way.pace.own + way.pace.genus > 0 ? paceWords(way.pace) : '',
+        spare: way.spare ? `she can spare ${way.spare.count}` : '',
+        short: way.spare !== null && way.needed !== null && way.spare.count < way.needed,
+        cost: way.cost?.perPlant == null ? '' : `${way.cost.perPlant.toFixed(2)} a plant`,
+        risks: way.risks.join('; '),
         work: way.minutes === null ? '' : minutes(way.minutes),
       };
     });

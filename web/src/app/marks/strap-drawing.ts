@@ -1,0 +1,128 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import type { StrapPlan } from '@hypogeon/core';
+import { Words } from '../data/words';
+
+const TOP = 20;
+const TALL = 400;
+const BASE = TOP + TALL;
+const LEAF = 34;
+const GAP = 60;
+/** More leaves than this are told in words only. */
+const MOST = 6;
+
+/** Straps side by side to scale, base at the soil line: every section with its number and its arrow to the tip. */
+@Component({
+  selector: 'hy-strap-drawing',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (view(); as v) {
+      <svg
+        [attr.viewBox]="'0 0 ' + v.width + ' ' + (base + 30)"
+        role="img"
+        [attr.aria-label]="v.says"
+      >
+        @for (leaf of v.leaves; track $index) {
+          <path class="leaf" [attr.d]="leaf" />
+        }
+        @for (s of v.sections; track s.name) {
+          <path class="section" [attr.d]="s.d" />
+          <path class="arrow" [attr.d]="s.arrow" />
+          <text [attr.x]="s.x + 24" [attr.y]="s.middle + 5">{{ s.name }}</text>
+        }
+        @for (cut of v.cuts; track $index) {
+          <path class="cut" [attr.d]="cut" />
+        }
+        <path class="soil" [attr.d]="'M0 ' + base + 'H' + v.width" />
+        @if (v.more) {
+          <text x="4" [attr.y]="base + 22">and {{ v.more }} more leaves like these</text>
+        }
+      </svg>
+    }
+  `,
+  styles: `
+    :host {
+      display: block;
+      align-self: start;
+    }
+    svg {
+      display: block;
+      width: 100%;
+      height: auto;
+    }
+    .leaf {
+      fill: var(--living-soft);
+      stroke: var(--living);
+      stroke-width: 1.4;
+      opacity: 0.5;
+    }
+    .section {
+      fill: var(--living-soft);
+      stroke: var(--living);
+      stroke-width: 1.8;
+      stroke-linejoin: round;
+    }
+    .arrow {
+      fill: none;
+      stroke: var(--ink);
+      stroke-width: 1.8;
+      stroke-linecap: round;
+      stroke-linejoin: round;
+    }
+    .cut {
+      stroke: var(--do);
+      stroke-width: 2;
+      stroke-dasharray: 6 3;
+    }
+    .soil {
+      stroke: var(--ink);
+      stroke-width: 2;
+    }
+    text {
+      font: 600 13px var(--text-face);
+      fill: var(--ink);
+    }
+  `,
+})
+export class StrapDrawing {
+  private readonly words = inject(Words);
+  readonly lengths = input.required<readonly number[]>();
+  readonly plan = input.required<StrapPlan>();
+  protected readonly base = BASE;
+
+  protected readonly view = computed(() => {
+    const lengths = this.lengths().slice(0, MOST);
+    const scale = TALL / Math.max(...lengths);
+    const y = (mm: number): number => BASE - mm * scale;
+    const x = (leaf: number): number => 40 + leaf * (LEAF + GAP);
+    const half = LEAF / 2;
+    const shown = this.plan().sections.filter((s) => s.leaf < MOST);
+    return {
+      width: Math.max(360, x(lengths.length - 1) + 80),
+      leaves: lengths.map((mm, i) => strap(x(i), half, y(0), y(mm))),
+      sections: shown.map((s) => {
+        const middle = (y(s.fromMm) + y(s.toMm)) / 2;
+        const reach = Math.min(16, ((s.toMm - s.fromMm) * scale) / 3);
+        return {
+          name: s.name,
+          x: x(s.leaf),
+          middle,
+          d: s.tip
+            ? strap(x(s.leaf), half, y(s.fromMm), y(s.toMm))
+            : `M${x(s.leaf) - half} ${y(s.fromMm)}V${y(s.toMm)}H${x(s.leaf) + half}V${y(s.fromMm)}Z`,
+          arrow: `M${x(s.leaf)} ${middle + reach}V${middle - reach}M${x(s.leaf) - 5} ${middle - reach + 6}L${x(s.leaf)} ${middle - reach}L${x(s.leaf) + 5} ${middle - reach + 6}`,
+        };
+      }),
+      cuts: shown.map((s) => `M${x(s.leaf) - 28} ${y(s.fromMm)}H${x(s.leaf) + 28}`),
+      more: this.lengths().length - lengths.length,
+      says: `Leaves cut into ${this.plan().sections.length} sections, each with an arrow to the tip: ${shown
+        .map((s) => `${s.name}, ${this.words.length(s.toMm - s.fromMm)}`)
+        .join('; ')}.`,
+    };
+  });
+}
+
+/** A strap from its base up, drawn out to a point. */
+function strap(x: number, half: number, from: number, to: number): string {
+  const shoulder = to + Math.min(40, (from - to) * 0.5);
+  return `M${x - half} ${from}V${shoulder}Q${x - half} ${to + 8} ${x} ${to}Q${x + half} ${to + 8} ${x + half} ${shoulder}V${from}Z`;
+}

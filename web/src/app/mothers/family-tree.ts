@@ -1,0 +1,248 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import {
+  batchCode,
+  batchTitle,
+  familyOf,
+  familyRows,
+  pieceOf,
+  pieceOfPlant,
+  plantOf,
+  type Descent,
+  type Piece,
+} from '@hypogeon/core';
+import { hierarchy, tree } from 'd3-hierarchy';
+import { Journal } from '../data/journal';
+import { Words } from '../data/words';
+import { CuttingMark } from '../marks/cutting-mark';
+import { FRESH, type MarkState } from '../marks/mark-state';
+
+const ROW = 58;
+const COLUMN = 270;
+const NODE = 236;
+
+interface Kin {
+  readonly key: string;
+  readonly link: readonly string[];
+  readonly name: string;
+  readonly says: string;
+  readonly piece: Piece;
+  readonly mark: MarkState;
+  readonly mother: boolean;
+  readonly here: boolean;
+  readonly cutOn: string;
+  readonly taken: string;
+  readonly alive: string;
+}
+
+/** Where a mother came from and what came of her: generations from left to right, and the same as a table. */
+@Component({
+  selector: 'hy-family-tree',
+  imports: [CuttingMark, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (view(); as v) {
+      <div class="scroll" tabindex="0" role="region" aria-label="Family tree">
+        <div class="tree" [style.width.px]="v.width" [style.height.px]="v.height">
+          <svg [attr.width]="v.width" [attr.height]="v.height" aria-hidden="true">
+            @for (d of v.lines; track $index) {
+              <path [attr.d]="d" />
+            }
+          </svg>
+          @for (node of v.nodes; track node.kin.key) {
+            <a
+              [routerLink]="node.kin.link"
+              [class.mother]="node.kin.mother"
+              [class.here]="node.kin.here"
+              [attr.aria-current]="node.kin.here ? 'true' : null"
+              [style.left.px]="node.x"
+              [style.top.px]="node.y"
+            >
+              <hy-mark
+                [piece]="node.kin.piece"
+                [state]="node.kin.mark"
+                [size]="node.kin.mother ? 50 : 38"
+              />
+              <span
+                ><strong>{{ node.kin.name }}</strong
+                ><small>{{ node.kin.says }}</small></span
+              >
+            </a>
+          }
+        </div>
+      </div>
+      <details>
+        <summary>As a table</summary>
+        <div class="scroll" tabindex="0" role="region" aria-label="Family as a table">
+          <table>
+            <thead>
+              <tr>
+                <th scope="col">Who</th>
+                <th scope="col">Since</th>
+                <th scope="col" class="number">Taken</th>
+                <th scope="col" class="number">Alive</th>
+              </tr>
+            </thead>
+            <tbody>
+              @for (row of v.rows; track row.kin.key) {
+                <tr>
+                  <th scope="row" [style.padding-left.rem]="row.depth * 1.2">
+                    <a [routerLink]="row.kin.link">{{ row.kin.name }}</a>
+                  </th>
+                  <td>{{ row.kin.cutOn }}</td>
+                  <td class="number">{{ row.kin.taken }}</td>
+                  <td class="number">{{ row.kin.alive }}</td>
+                </tr>
+              }
+            </tbody>
+          </table>
+        </div>
+      </details>
+    }
+  `,
+  styles: `
+    .tree {
+      position: relative;
+    }
+    svg {
+      position: absolute;
+      inset: 0;
+    }
+    path {
+      fill: none;
+      stroke: var(--root);
+      stroke-width: 1.6;
+      stroke-linecap: round;
+    }
+    .tree a {
+      position: absolute;
+      width: 236px;
+      height: 54px;
+      display: flex;
+      align-items: center;
+      gap: 0.5rem;
+      color: var(--ink);
+      text-decoration: none;
+      background: var(--paper);
+      border-radius: 4px;
+    }
+    .tree a:hover strong {
+      text-decoration: underline;
+    }
+    .tree span {
+      display: grid;
+      line-height: 1.2;
+      min-width: 0;
+    }
+    .tree strong {
+      font-weight: 500;
+      overflow: hidden;
+      text-overflow: ellipsis;
+      white-space: nowrap;
+    }
+    .mother strong {
+      font-weight: 650;
+    }
+    .here {
+      box-shadow: inset 3px 0 0 var(--do);
+      padding-left: 6px;
+    }
+    small {
+      color: var(--ink2);
+      font-size: 0.82rem;
+    }
+    summary {
+      min-height: 44px;
+      display: flex;
+      align-items: center;
+      cursor: pointer;
+      text-decoration: underline;
+      text-underline-offset: 0.2em;
+      width: fit-content;
+    }
+    table {
+      max-width: 44rem;
+    }
+    th a {
+      display: inline-flex;
+      align-items: center;
+      min-height: 44px;
+    }
+  `,
+})
+export class FamilyTree {
+  private readonly words = inject(Words);
+  private readonly state = inject(Journal).state;
+  readonly mother = input.required<string>();
+
+  protected readonly view = computed(() => {
+    const family = familyOf(this.state(), this.mother());
+    const root = hierarchy<Descent>(family, (d) => d.children);
+    const laid = tree<Descent>().nodeSize([ROW, COLUMN])(root);
+    const nodes = laid.descendants();
+    const top = Math.min(...nodes.map((n) => n.x));
+    const bottom = Math.max(...nodes.map((n) => n.x));
+    const deepest = Math.max(...nodes.map((n) => n.y));
+    const middle = (n: { x: number }): number => n.x - top + ROW / 2;
+    return {
+      width: deepest + NODE + 4,
+      height: bottom - top + ROW,
+      nodes: nodes.map((n) => ({
+        kin: this.kin(n.data),
+        x: n.y,
+        y: middle(n) - 27,
+      })),
+      lines: laid.links().map(({ source, target }) => {
+        const from = source.y + NODE;
+        const bend = (from + target.y) / 2;
+        return `M${from} ${middle(source)}C${bend} ${middle(source)} ${bend} ${middle(target)} ${target.y} ${middle(target)}`;
+      }),
+      rows: familyRows(family).map(({ kind, id, depth }) => ({
+        depth,
+        kin: this.kin({ kind, id, children: [] }),
+      })),
+    };
+  });
+
+  private kin({ kind, id }: Descent): Kin {
+    const state = this.state();
+    const key = `${kind}/${id}`;
+    if (kind === 'mother') {
+      const mother = state.mothers.get(id);
+      const plant = plantOf(state, mother?.taxon ?? '');
+      return {
+        key,
+        link: ['/mothers', id],
+        name: mother?.name ?? 'Unnamed',
+        says: plant?.name ?? '',
+        piece: plant ? pieceOfPlant(plant.taxon) : 'crown',
+        mark: { ...FRESH, closure: 1, roots: 3 },
+        mother: true,
+        here: id === this.mother(),
+        cutOn: mother?.since ? this.words.day(mother.since) : '',
+        taken: '',
+        alive: '',
+      };
+    }
+    const batch = state.batches.get(id)!;
+    const alive = batch.counts.rooted + batch.counts.pupped;
+    return {
+      key,
+      link: ['/bench', id],
+      name: `${batch.count} ${batchTitle(state, batch).split(' ').slice(1).join(' ')}`,
+      says: `${this.words.day(batch.cutOn)}, ${alive} rooted`,
+      piece: pieceOf(state, batch),
+      mark: {
+        ...FRESH,
+        closure: alive > 0 ? 1 : 0.4,
+        roots: alive > 0 ? 2 : 0,
+        pup: batch.counts.pupped > 0,
+      },
+      mother: false,
+      here: false,
+      cutOn: `${this.words.day(batch.cutOn)}, ${batchCode(state, batch)}`,
+      taken: String(batch.count),
+      alive: String(alive),
+    };
+  }
+}

@@ -1,0 +1,394 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import {
+  addDays,
+  clumpProblem,
+  cuttingCautions,
+  growingDay,
+  growthOn,
+  judgeOffset,
+  leastOf,
+  methodOf,
+  OFFSET_SHARE,
+  plantOf,
+  readLength,
+  type MethodId,
+  type OffsetVerdict,
+} from '@hypogeon/core';
+import { draftKeeper } from '../data/draft';
+import { Journal } from '../data/journal';
+import { Today } from '../data/today';
+import { Words } from '../data/words';
+import { ClumpDrawing, type DrawnOffset } from '../marks/clump-drawing';
+import { Field, FieldControl } from '../ui/field';
+import { PlanTabs } from './plan-tabs';
+import { RelatedBatches } from './related-batches';
+
+interface Row {
+  readonly size: string;
+  readonly roots: boolean;
+}
+interface ClumpDraft {
+  readonly mother: string;
+  readonly rows: readonly Row[];
+}
+
+const BLANK: ClumpDraft = {
+  mother: '',
+  rows: [
+    { size: '40', roots: true },
+    { size: '25', roots: false },
+  ],
+};
+/** A pad is taken when it is nearly full-grown. Working assumption, as is said on the page. */
+const PAD_SHARE = 2 / 3;
+const MOST_ROWS = 60;
+
+/** The young ones round a mother, one by one: take now, wait until about when, or leave. */
+@Component({
+  selector: 'hy-clump-page',
+  imports: [ClumpDrawing, Field, FieldControl, PlanTabs, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="page-head">
+      <h1>Clump</h1>
+      <p class="quiet">{{ motherName() }}</p>
+    </div>
+    <hy-plan-tabs [mother]="mother()" />
+    @if (!plant()) {
+      <p>Choose a mother in the <a routerLink="/plan">plan</a> first.</p>
+    } @else if (!kind()) {
+      <p>
+        This plant makes no offsets or pads to take. The
+        <a routerLink="/plan" [queryParams]="{ mother: mother() }">plan</a> has its ways.
+      </p>
+    } @else {
+      <div class="sides">
+        <div>
+          <div class="fields">
+            <hy-field
+              [label]="
+                (pads() ? 'A full-grown pad, ' : 'The mother, across or up, ') + words.lengthUnit()
+              "
+              [problem]="motherProblem()"
+              [hint]="
+                pads()
+                  ? 'Pads of two thirds of it are taken.'
+                  : 'Offsets of a third of it are taken.'
+              "
+            >
+              <input
+                hyControl
+                type="text"
+                [value]="draft().mother"
+                (input)="setMother(size.value)"
+                #size
+              />
+            </hy-field>
+          </div>
+          <ol>
+            @for (row of rows(); track $index) {
+              <li [class]="row.verdict?.is ?? ''">
+                <span class="nr">{{ $index + 1 }}</span>
+                <hy-field [label]="noun() + ' ' + ($index + 1)" unseen [problem]="row.problem">
+                  <input
+                    hyControl
+                    type="text"
+                    [placeholder]="words.lengthUnit()"
+                    [value]="row.size"
+                    (input)="setSize($index, one.value)"
+                    #one
+                  />
+                </hy-field>
+                @if (!pads()) {
+                  <label class="tick">
+                    <input
+                      type="checkbox"
+                      [checked]="row.roots"
+                      (change)="setRoots($index, own.checked)"
+                      #own
+                    />
+                    own roots
+                  </label>
+                }
+                <span class="verdict"
+                  ><strong>{{ row.says }}</strong> <small>{{ row.verdict?.reason }}</small></span
+                >
+                <button
+                  type="button"
+                  class="bare"
+                  [attr.aria-label]="'Off the list: ' + ($index + 1)"
+                  (click)="remove($index)"
+                >
+                  off
+                </button>
+              </li>
+            }
+          </ol>
+          <div class="row">
+            <button type="button" class="plain" (click)="add()" [disabled]="rows().length >= most">
+              Add {{ pads() ? 'a pad' : 'an offset' }}
+            </button>
+          </div>
+          @if (problem()) {
+            <p class="problem" role="alert">{{ problem() }}</p>
+          } @else {
+            <section aria-live="polite" aria-label="What to take">
+              <p class="gives">{{ answer().says }}</p>
+              @if (answer().total > 0) {
+                <div class="row">
+                  <button class="act" (click)="take()">Cut: put them on the bench</button>
+                </div>
+              }
+              <ul>
+                @for (c of cautions(); track c.title) {
+                  <li [class]="c.weight">
+                    <strong>{{ c.title }}.</strong> {{ c.advice }}
+                  </li>
+                }
+              </ul>
+            </section>
+          }
+        </div>
+        @if (!problem()) {
+          <hy-clump-drawing [motherMm]="motherMm() ?? 1" [offsets]="drawn()" [pads]="pads()" />
+        }
+      </div>
+    }
+  `,
+  styleUrl: './pieces-page.scss',
+  styles: `
+    ol {
+      list-style: none;
+      margin: 1.2rem 0 0.8rem;
+      padding: 0;
+    }
+    ol li {
+      display: grid;
+      grid-template-columns: 1.4rem 6rem 7.5rem minmax(0, 1fr) 44px;
+      gap: 0.7rem;
+      align-items: center;
+      border-left: 0;
+      border-bottom: 1px solid var(--line);
+      padding: 0.4rem 0;
+    }
+    .nr {
+      font-weight: 650;
+    }
+    .verdict {
+      grid-column: 4;
+    }
+    ol li > button {
+      grid-column: 5;
+    }
+    .verdict small {
+      display: block;
+      color: var(--ink2);
+    }
+    .take .verdict strong {
+      color: var(--living);
+    }
+    @media (max-width: 760px) {
+      ol li {
+        grid-template-columns: 1.4rem 6rem minmax(0, 1fr) 44px;
+      }
+      .tick {
+        grid-column: 3;
+      }
+      ol li > button {
+        grid-column: 4;
+        grid-row: 1;
+      }
+      .verdict {
+        grid-column: 1 / -1;
+      }
+    }
+  `,
+})
+export class ClumpPage {
+  private readonly journal = inject(Journal);
+  private readonly related = inject(RelatedBatches);
+  private readonly today = inject(Today).day;
+  protected readonly words = inject(Words);
+  protected readonly most = MOST_ROWS;
+  readonly mother = input<string>();
+
+  private readonly record = computed(() => this.journal.state().mothers.get(this.mother() ?? ''));
+  protected readonly motherName = computed(() => this.record()?.name ?? '');
+  protected readonly plant = computed(() =>
+    plantOf(this.journal.state(), this.record()?.taxon ?? ''),
+  );
+  private readonly keeper = computed(() => draftKeeper<ClumpDraft>(`clump.${this.mother() ?? ''}`));
+  private readonly edited = signal<ClumpDraft | null>(null);
+  protected readonly draft = computed<ClumpDraft>(
+    () => this.edited() ?? this.keeper().read() ?? this.start(),
+  );
+
+  protected readonly pads = computed(() => this.way('pad') !== null);
+  /** The way a piece without roots is taken. */
+  protected readonly kind = computed(
+    () =>
+      this.way('pad') ?? this.way('offset') ?? this.way('rooted-offset') ?? this.way('division'),
+  );
+  private readonly rooted = computed(() => this.way('rooted-offset') ?? this.way('division'));
+  protected readonly noun = computed(() => (this.pads() ? 'Pad' : 'Offset'));
+
+  protected readonly motherMm = computed(() => this.mm(this.draft().mother));
+  protected readonly motherProblem = computed(() =>
+    this.motherMm() === null ? 'A length, like 120 mm or 5 in.' : '',
+  );
+
+  protected readonly rows = computed(() => {
+    const motherMm = this.motherMm();
+    return this.draft().rows.map((row) => {
+      const sizeMm = this.mm(row.size);
+      const verdict =
+        sizeMm === null || motherMm === null ? null : this.judge(sizeMm, row.roots, motherMm);
+      return {
+        ...row,
+        sizeMm,
+        verdict,
+        problem: sizeMm === null ? 'A length, like 40 mm.' : '',
+        says: verdict ? this.verdictWords(verdict) : '',
+      };
+    });
+  });
+
+  protected readonly problem = computed(() => {
+    const sizes = this.rows().map((r) => r.sizeMm);
+    const motherMm = this.motherMm();
+    if (motherMm === null || sizes.some((s) => s === null)) return '';
+    return clumpProblem(motherMm, sizes as number[]);
+  });
+
+  protected readonly answer = computed(() => {
+    const takes = this.rows().flatMap((r) => (r.verdict?.is === 'take' ? [r.verdict.with] : []));
+    const rooted = takes.filter((t) => t === 'roots').length;
+    const cut = takes.length - rooted;
+    const waits = this.rows().filter((r) => r.verdict?.is === 'wait').length;
+    const parts = [
+      rooted > 0 ? `${rooted} with roots` : '',
+      cut > 0 ? `${cut} by a cut` : '',
+    ].filter(Boolean);
+    return {
+      rooted,
+      cut,
+      total: takes.length,
+      says:
+        takes.length > 0
+          ? `Take ${parts.join(', ')}`
+          : waits > 0
+            ? 'Take none today: they are growing'
+            : 'Take none',
+    };
+  });
+
+  protected readonly drawn = computed<readonly DrawnOffset[]>(() =>
+    this.rows().flatMap((r) =>
+      r.sizeMm === null || !r.verdict
+        ? []
+        : [{ sizeMm: r.sizeMm, ownRoots: r.roots, is: r.verdict.is }],
+    ),
+  );
+  protected readonly cautions = computed(() => {
+    const taxon = this.plant()?.taxon;
+    return taxon ? cuttingCautions(taxon, this.answer().cut > 0, 'alcohol') : [];
+  });
+
+  protected setMother(mother: string): void {
+    this.keep({ ...this.draft(), mother });
+  }
+  protected setSize(index: number, size: string): void {
+    this.change(index, { size });
+  }
+  protected setRoots(index: number, roots: boolean): void {
+    this.change(index, { roots });
+  }
+  protected add(): void {
+    this.keep({ ...this.draft(), rows: [...this.draft().rows, { size: '', roots: false }] });
+  }
+  protected remove(index: number): void {
+    this.keep({ ...this.draft(), rows: this.draft().rows.filter((_, i) => i !== index) });
+  }
+
+  protected async take(): Promise<void> {
+    const plant = this.plant();
+    const cut = this.kind();
+    if (!plant || !cut) return;
+    const { rooted, cut: cuts } = this.answer();
+    const withRoots = this.rooted() ?? cut;
+    await this.related.cut(
+      this.mother()!,
+      plant.id,
+      withRoots === cut
+        ? [{ way: cut, count: rooted + cuts }]
+        : [
+            { way: withRoots, count: rooted },
+            { way: cut, count: cuts },
+          ],
+    );
+  }
+
+  private judge(sizeMm: number, ownRoots: boolean, motherMm: number): OffsetVerdict {
+    const state = this.journal.state();
+    const plant = this.plant()!;
+    const space = this.record()?.space ?? [...state.spaces.keys()][0] ?? '';
+    const way = this.kind()!;
+    const rules = this.pads()
+      ? { share: PAD_SHARE, tallMm: null, rooted: false }
+      : {
+          share: OFFSET_SHARE,
+          tallMm: leastOf(this.rooted() ?? way).tallMm ?? null,
+          rooted: way.method === 'rooted-offset',
+        };
+    return judgeOffset({ sizeMm, ownRoots }, motherMm, rules, this.today(), (n) =>
+      growthOn(plant.taxon, growingDay(state, space, addDays(this.today(), n))),
+    );
+  }
+
+  private verdictWords(verdict: OffsetVerdict): string {
+    switch (verdict.is) {
+      case 'take':
+        return verdict.with === 'roots' ? 'Take, with its roots' : 'Take, by a cut';
+      case 'wait':
+        return `Wait until about ${this.words.day(verdict.likely)} (${this.words.shortDay(verdict.from)} to ${verdict.to ? this.words.shortDay(verdict.to) : 'much later'})`;
+      case 'leave':
+        return 'Leave it';
+    }
+  }
+
+  private change(index: number, over: Partial<Row>): void {
+    this.keep({
+      ...this.draft(),
+      rows: this.draft().rows.map((r, i) => (i === index ? { ...r, ...over } : r)),
+    });
+  }
+
+  private keep(draft: ClumpDraft): void {
+    this.edited.set(draft);
+    this.keeper().keep(draft);
+  }
+
+  private start(): ClumpDraft {
+    const height = this.record()?.heightMm;
+    if (this.pads())
+      return {
+        mother: this.words.length(110),
+        rows: [
+          { size: '95', roots: false },
+          { size: '60', roots: false },
+        ],
+      };
+    return { ...BLANK, mother: this.words.length(height ?? 120) };
+  }
+
+  private mm(text: string): number | null {
+    const read = readLength(text, this.words.lengthUnit());
+    return read.ok ? read.mm : null;
+  }
+
+  private way(method: MethodId) {
+    const plant = this.plant();
+    return plant ? (methodOf(plant.taxon, method) ?? null) : null;
+  }
+}

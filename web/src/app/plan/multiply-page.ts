@@ -1,0 +1,280 @@
+import { DecimalPipe } from '@angular/common';
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import {
+  generationDays,
+  growingDay,
+  METHOD,
+  methodOf,
+  multiplicationProblem,
+  plantOf,
+  reach,
+  readiness,
+  rootingPace,
+  successBelief,
+} from '@hypogeon/core';
+import { draftKeeper } from '../data/draft';
+import { Journal } from '../data/journal';
+import { Today } from '../data/today';
+import { Words } from '../data/words';
+import { Field, FieldControl } from '../ui/field';
+import { numberFrom } from '../ui/number';
+import { PlanTabs } from './plan-tabs';
+
+interface Typed {
+  readonly start: string;
+  readonly pieces: string;
+  readonly target: string;
+  readonly method: string;
+  readonly stay: boolean;
+}
+
+const BLANK: Typed = { start: '1', pieces: '4', target: '100', method: '', stay: true };
+
+/** Cuttings from cuttings: how many rounds a stock takes, with dates and ranges. */
+@Component({
+  selector: 'hy-multiply-page',
+  imports: [DecimalPipe, Field, FieldControl, PlanTabs, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="page-head">
+      <h1>Multiply</h1>
+      <p class="quiet">{{ motherName() }}</p>
+    </div>
+    <hy-plan-tabs [mother]="mother()" />
+    @if (!plant()) {
+      <p>Choose a mother in the <a routerLink="/plan">plan</a> first.</p>
+    } @else {
+      <div class="fields">
+        <hy-field label="Plants to begin with">
+          <input
+            hyControl
+            type="number"
+            min="1"
+            [value]="typed().start"
+            (input)="set({ start: start.value })"
+            #start
+          />
+        </hy-field>
+        <hy-field label="Each gives, every time">
+          <input
+            hyControl
+            type="number"
+            min="1"
+            [value]="typed().pieces"
+            (input)="set({ pieces: pieces.value })"
+            #pieces
+          />
+        </hy-field>
+        <hy-field label="Taken as">
+          <select hyControl (change)="set({ method: kind.value })" #kind>
+            @for (m of ways(); track m.method) {
+              <option [value]="m.method" [selected]="m.method === way()?.method">
+                {{ nameOf[m.method].many }}
+              </option>
+            }
+          </select>
+        </hy-field>
+        <hy-field label="Stock wanted">
+          <input
+            hyControl
+            type="number"
+            min="2"
+            [value]="typed().target"
+            (input)="set({ target: target.value })"
+            #target
+          />
+        </hy-field>
+        <label class="tick">
+          <input
+            type="checkbox"
+            [checked]="typed().stay"
+            (change)="set({ stay: stay.checked })"
+            #stay
+          />
+          what is cut stays and is cut again
+        </label>
+      </div>
+      @if (problem()) {
+        <p class="problem" role="alert">{{ problem() }}</p>
+      } @else if (view(); as v) {
+        <p class="gives" aria-live="polite">
+          {{ v.says }} <span>{{ v.range }}</span>
+        </p>
+        <div class="scroll" tabindex="0" role="region" aria-label="Plants after every round">
+          <table>
+            <thead>
+              <tr>
+                <th scope="col">Round</th>
+                <th scope="col">Plants stand by</th>
+                <th scope="col" class="number">Likely</th>
+                <th scope="col" class="number">Eight times in ten</th>
+                <th scope="col"><span class="unseen">Drawn</span></th>
+              </tr>
+            </thead>
+            <tbody>
+              @for (row of v.rows; track row.number) {
+                <tr [class.there]="row.there">
+                  <th scope="row">{{ row.number === 0 ? 'now' : row.number }}</th>
+                  <td>{{ row.day }}</td>
+                  <td class="number">{{ row.likely | number: '1.0-0' }}</td>
+                  <td class="number">
+                    {{ row.low | number: '1.0-0' }} – {{ row.high | number: '1.0-0' }}
+                  </td>
+                  <td class="bar" aria-hidden="true">
+                    <i class="span" [style.left.%]="row.from" [style.width.%]="row.wide"></i>
+                    <i class="dot" [style.left.%]="row.at"></i>
+                    <i class="aim" [style.left.%]="v.aim"></i>
+                  </td>
+                </tr>
+              }
+            </tbody>
+          </table>
+        </div>
+        <p class="quiet">
+          {{ v.rests }} A round ends when nine in ten can be cut again, in the air of {{ v.place }}.
+          The scale is by powers of ten.
+        </p>
+      }
+    }
+  `,
+  styles: `
+    .fields {
+      display: grid;
+      grid-template-columns: repeat(auto-fit, minmax(11rem, 1fr));
+      gap: 1rem;
+      align-items: end;
+    }
+    .gives {
+      font: 650 1.9rem/1.15 var(--head-face);
+      margin: 1.4rem 0 1rem;
+    }
+    .gives span {
+      font: 400 1rem var(--text-face);
+      color: var(--ink2);
+    }
+    .problem {
+      color: var(--do);
+      font-weight: 600;
+      margin-top: 1rem;
+    }
+    table {
+      min-width: 34rem;
+    }
+    .there th,
+    .there td {
+      font-weight: 650;
+    }
+    .bar {
+      position: relative;
+      width: 45%;
+    }
+    .bar i {
+      position: absolute;
+      top: 50%;
+      translate: 0 -50%;
+    }
+    .span {
+      height: 12px;
+      background: var(--living-soft);
+      border: 1px solid var(--living);
+    }
+    .dot {
+      width: 4px;
+      height: 20px;
+      background: var(--living);
+    }
+    .aim {
+      width: 2px;
+      height: 100%;
+      background: var(--do);
+    }
+    .scroll + p {
+      margin-top: 0.8rem;
+    }
+  `,
+})
+export class MultiplyPage {
+  private readonly state = inject(Journal).state;
+  private readonly today = inject(Today).day;
+  private readonly words = inject(Words);
+  readonly mother = input<string>();
+  protected readonly nameOf = METHOD;
+
+  private readonly keeper = draftKeeper<Typed>('multiply');
+  protected readonly typed = signal<Typed>({ ...BLANK, ...this.keeper.read() });
+  private readonly record = computed(() => this.state().mothers.get(this.mother() ?? ''));
+  protected readonly motherName = computed(() => this.record()?.name ?? '');
+  protected readonly plant = computed(() => plantOf(this.state(), this.record()?.taxon ?? ''));
+  protected readonly ways = computed(() => this.plant()?.taxon.methods ?? []);
+  protected readonly way = computed(() => {
+    const plant = this.plant();
+    const chosen = this.ways().find((m) => m.method === this.typed().method)?.method;
+    if (!plant) return null;
+    return (chosen && methodOf(plant.taxon, chosen)) ?? plant.taxon.methods[0] ?? null;
+  });
+  private readonly numbers = computed(() => ({
+    start: numberFrom(this.typed().start),
+    pieces: numberFrom(this.typed().pieces),
+    target: numberFrom(this.typed().target),
+  }));
+  protected readonly problem = computed(() => {
+    const { start, pieces, target } = this.numbers();
+    return multiplicationProblem(start, pieces, target);
+  });
+
+  protected readonly view = computed(() => {
+    const plant = this.plant();
+    const way = this.way();
+    if (!plant || !way || this.problem()) return null;
+    const state = this.state();
+    const { start, pieces, target } = this.numbers();
+    const belief = successBelief(state, plant.id, way);
+    const reached = reach({ start, pieces, mothersStay: this.typed().stay, belief }, target);
+    const space = this.record()?.space ?? [...state.spaces.keys()][0] ?? '';
+    const pace = rootingPace(state, plant.id, way).factor;
+    const days = generationDays(this.today(), reached.generations.length - 1, (cutOn) =>
+      readiness(
+        plant.taxon,
+        way,
+        'saleable',
+        cutOn,
+        (day) => growingDay(state, space, day),
+        pace,
+      ).dayFor(0.9),
+    );
+    const most = Math.max(target, ...reached.generations.map((g) => g.high)) * 1.1;
+    const least = Math.max(0.5, Math.min(...reached.generations.map((g) => g.low)) * 0.8);
+    const at = (n: number): number =>
+      (100 * Math.log(Math.max(n, least) / least)) / Math.log(most / least);
+    const day = (n: number | null): string =>
+      n === null ? '' : days[n] ? this.words.day(days[n]) : 'beyond three years';
+    const rounds = (n: number): string => (n === 1 ? 'one round' : `${n} rounds`);
+    return {
+      says:
+        reached.likely === null
+          ? `${target} are not reached within twelve rounds.`
+          : `${target} after ${rounds(reached.likely)}, by ${day(reached.likely)}.`,
+      range:
+        reached.likely === null
+          ? 'Take more from each, or choose a surer way.'
+          : `${reached.best === null ? '' : `At best ${rounds(reached.best)}`}, at worst ${reached.worst === null ? 'more than twelve' : rounds(reached.worst)}; eight times in ten between.`,
+      rows: reached.generations.map((g) => ({
+        ...g,
+        day: day(g.number),
+        there: g.number === reached.likely,
+        from: at(g.low),
+        wide: Math.max(0.5, at(g.high) - at(g.low)),
+        at: at(g.likely),
+      })),
+      aim: at(target),
+      rests: `${Math.round(belief.mean * 100)} of 100 live.`,
+      place: state.spaces.get(space)?.name ?? 'a plain room',
+    };
+  });
+
+  protected set(over: Partial<Typed>): void {
+    this.typed.update((t) => ({ ...t, ...over }));
+    this.keeper.keep(this.typed());
+  }
+}

@@ -1,0 +1,207 @@
+import { DecimalPipe } from '@angular/common';
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import {
+  batchTitle,
+  calendarOf,
+  costOf,
+  DISINFECT,
+  figuresOf,
+  materialsOf,
+  stepsOf,
+  successBelief,
+  type Batch,
+} from '@hypogeon/core';
+import { Journal } from '../data/journal';
+import { saveText } from '../data/save-text';
+import { Today } from '../data/today';
+import { Words } from '../data/words';
+import { Field, FieldControl } from '../ui/field';
+import { numberFrom } from '../ui/number';
+
+/** The result of a plan: what to do when, what to lay ready, what it costs, and the calendar file. */
+@Component({
+  selector: 'hy-plan-result',
+  imports: [DecimalPipe, Field, FieldControl],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <section aria-labelledby="steps">
+      <h2 id="steps" class="ruled">What to do when</h2>
+      <ol>
+        @for (step of steps(); track step.id) {
+          <li>
+            <span class="when">{{ words.span(step.from, step.to) }}</span>
+            <span
+              ><strong>{{ step.title }}</strong> <small>{{ step.why }}</small></span
+            >
+          </li>
+        } @empty {
+          <li class="quiet">Nothing lies ahead.</li>
+        }
+      </ol>
+      @if (steps().length > 0) {
+        <button type="button" class="plain no-print" (click)="calendar()">Calendar file</button>
+      }
+    </section>
+    <section aria-labelledby="materials">
+      <h2 id="materials" class="ruled">What to lay ready</h2>
+      <ul>
+        @if (materials().medium; as m) {
+          <li>
+            <strong>{{ m.litres | number: '1.1-1' }} L of {{ m.name }}</strong
+            >, dry:
+            {{ parts() }}
+          </li>
+        }
+        @if (materials().containers; as c) {
+          <li>
+            <strong>{{ c.count }} × {{ c.name }}</strong>
+          </li>
+        }
+        <li>
+          <strong>{{
+            materials().labels === 1 ? 'A label' : materials().labels + ' labels'
+          }}</strong>: name, date, code, arrow up
+        </li>
+        @for (item of materials().list; track item.what) {
+          <li>
+            <strong>{{ item.what }}</strong>: {{ item.why }}
+          </li>
+        }
+        @if (materials().disinfectant; as d) {
+          <li class="disinfectant">
+            <span>
+              <strong>{{ d.kind === 'alcohol' ? 'Alcohol, 70 %' : 'Bleach, 0.5 %' }}</strong>
+              @if (d.dilution; as mix) {
+                : {{ mix.stockMl | number: '1.0-0' }} mL from the bottle and
+                {{ mix.waterMl | number: '1.0-0' }} mL of water
+              }
+            </span>
+            <hy-field label="The bottle holds, %" [problem]="d.problem">
+              <input
+                hyControl
+                type="text"
+                inputmode="decimal"
+                [value]="bottleText()"
+                (input)="bottle.set(strength.value)"
+                #strength
+              />
+            </hy-field>
+          </li>
+        }
+      </ul>
+      @if (cost(); as c) {
+        <p>
+          @if (c.total !== null) {
+            <strong>{{ c.total | number: '1.2-2' }}</strong> in all{{
+              c.perPlant === null ? '' : ', '
+            }}
+            @if (c.perPlant !== null) {
+              <strong>{{ c.perPlant | number: '1.2-2' }}</strong> a plant that lives
+            }
+            , in your own money.
+          }
+          @if (c.unpriced.length > 0) {
+            <span class="quiet small"
+              >No price for {{ c.unpriced.join(', ') }}. Store room and shelf keep them.</span
+            >
+          }
+        </p>
+      }
+    </section>
+  `,
+  styles: `
+    :host {
+      display: grid;
+      gap: 1.4rem;
+      grid-template-columns: minmax(0, 1fr);
+    }
+    ol,
+    ul {
+      list-style: none;
+      padding: 0;
+      margin: 0.5rem 0 0.9rem;
+    }
+    ol li {
+      display: grid;
+      grid-template-columns: 8.5rem minmax(0, 1fr);
+      gap: 0.8rem;
+      padding: 0.4rem 0;
+      border-bottom: 1px solid var(--line);
+    }
+    ul li {
+      padding: 0.2rem 0;
+    }
+    small {
+      display: block;
+      color: var(--ink2);
+      font-size: 0.875rem;
+    }
+    .disinfectant {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr) 11rem;
+      gap: 1rem;
+      align-items: center;
+    }
+    @media (max-width: 480px) {
+      ol li,
+      .disinfectant {
+        grid-template-columns: minmax(0, 1fr);
+        gap: 0.1rem;
+      }
+      .when {
+        font-weight: 600;
+      }
+    }
+  `,
+})
+export class PlanResult {
+  protected readonly words = inject(Words);
+  private readonly state = inject(Journal).state;
+  private readonly today = inject(Today).day;
+  readonly batch = input.required<Batch>();
+
+  /** Strength of the disinfectant's bottle as typed, per cent; null where nobody has. */
+  protected readonly bottle = signal<string | null>(null);
+  protected readonly bottleText = computed(() => {
+    const kind = this.batch().disinfectant;
+    const usual = kind === 'alcohol' || kind === 'bleach' ? DISINFECT[kind].usualBottle : 1;
+    return this.bottle() ?? String(usual * 100);
+  });
+
+  protected readonly steps = computed(() => stepsOf(this.state(), this.batch(), this.today()));
+  protected readonly materials = computed(() =>
+    materialsOf(this.state(), this.batch(), numberFrom(this.bottleText()) / 100),
+  );
+  protected readonly parts = computed(() =>
+    (this.materials().medium?.ingredients ?? [])
+      .map((i) => `${i.litres.toFixed(1)} L ${i.component.name.toLowerCase()}`)
+      .join(', '),
+  );
+  protected readonly cost = computed(() => {
+    const batch = this.batch();
+    const figures = figuresOf(this.state(), batch);
+    if (!figures) return null;
+    const { mean } = successBelief(this.state(), batch.taxon, figures);
+    return costOf(this.state(), {
+      method: batch.method,
+      taken: batch.count,
+      plants: batch.count * mean,
+      container: batch.container,
+      containers: batch.containers,
+      mix: batch.mix,
+    });
+  });
+
+  protected calendar(): void {
+    const batch = this.batch();
+    const name = batchTitle(this.state(), batch);
+    const events = this.steps().map((step) => ({
+      uid: `${batch.id}.${step.id}@hypogeon`,
+      title: `${step.title}: ${name}`,
+      from: step.from,
+      to: step.to,
+      text: step.why,
+    }));
+    saveText(`${name}.ics`, calendarOf(name, events, new Date()), 'text/calendar');
+  }
+}

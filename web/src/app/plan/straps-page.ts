@@ -1,0 +1,254 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import {
+  cutStraps,
+  cuttingCautions,
+  hydraulicWidth,
+  methodOf,
+  nodesFrom,
+  plantOf,
+  readLength,
+  referenceClosureDays,
+  strapProblem,
+  successBelief,
+  yieldOf,
+} from '@hypogeon/core';
+import { draftKeeper } from '../data/draft';
+import { Journal } from '../data/journal';
+import { Words } from '../data/words';
+import { StrapDrawing } from '../marks/strap-drawing';
+import { Field, FieldControl } from '../ui/field';
+import { PlanTabs } from './plan-tabs';
+import { RelatedBatches } from './related-batches';
+
+interface StrapDraft {
+  readonly lengths: string;
+  readonly section: string;
+  readonly width: string;
+}
+
+const BLANK: StrapDraft = { lengths: '400 360', section: '75', width: '' };
+
+/** Strap leaves cut across: how many sections, each numbered and with its arrow, and what they give. */
+@Component({
+  selector: 'hy-straps-page',
+  imports: [Field, FieldControl, PlanTabs, RouterLink, StrapDrawing],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="page-head">
+      <h1>Strap leaves</h1>
+      <p class="quiet">{{ motherName() }}</p>
+    </div>
+    <hy-plan-tabs [mother]="mother()" />
+    @if (!plant()) {
+      <p>Choose a mother in the <a routerLink="/plan">plan</a> first.</p>
+    } @else if (!way()) {
+      <p>
+        This plant is not raised from sections of its leaves. The
+        <a routerLink="/plan" [queryParams]="{ mother: mother() }">plan</a> has its ways.
+      </p>
+    } @else {
+      <div class="sides">
+        <div>
+          <div class="fields">
+            <hy-field
+              label="Leaves, length of each, {{ words.lengthUnit() }}"
+              hint="A space between them."
+              [problem]="lengthsProblem()"
+            >
+              <input
+                hyControl
+                type="text"
+                [value]="draft().lengths"
+                (input)="set('lengths', lengths.value)"
+                #lengths
+              />
+            </hy-field>
+            <hy-field
+              label="Section, {{ words.lengthUnit() }}"
+              hint="5 to 10 cm."
+              [problem]="sectionProblem()"
+            >
+              <input
+                hyControl
+                type="text"
+                [value]="draft().section"
+                (input)="set('section', section.value)"
+                #section
+              />
+            </hy-field>
+            <hy-field label="Leaf width, {{ words.lengthUnit() }}" [problem]="widthProblem()">
+              <input
+                hyControl
+                type="text"
+                [placeholder]="usualWidth()"
+                [value]="draft().width"
+                (input)="set('width', width.value)"
+                #width
+              />
+            </hy-field>
+          </div>
+          @if (problem()) {
+            <p class="problem" role="alert">{{ problem() }}</p>
+          }
+          @if (view(); as v) {
+            <section aria-live="polite" aria-label="What the cuts give">
+              <p class="gives">
+                {{ v.plan.sections.length }} sections
+                <span
+                  >about {{ v.plants.likely.toFixed(0) }} plants, {{ v.plants.low }}–{{
+                    v.plants.high
+                  }}
+                  eight times in ten</span
+                >
+              </p>
+              <p>
+                Draw an arrow on every piece before the first cut: the wide end, nearer the base,
+                goes down, {{ v.depth }} deep, {{ v.spacing }} apart. Upside down none ever roots.
+              </p>
+              <p class="quiet">
+                {{ v.plan.cuts }} cuts. Each closes in about {{ v.closes }} days at
+                {{ words.temperature(22) }} and 55 %. {{ v.left }} Pups of variegated leaves come
+                plain: to keep the edge, divide the clump.
+              </p>
+              <div class="row">
+                <button class="act" (click)="take()">Cut: put them on the bench</button>
+              </div>
+              <ul>
+                @for (c of cautions(); track c.title) {
+                  <li [class]="c.weight">
+                    <strong>{{ c.title }}.</strong> {{ c.advice }}
+                  </li>
+                }
+              </ul>
+            </section>
+          }
+        </div>
+        @if (view(); as v) {
+          <hy-strap-drawing [lengths]="v.lengths" [plan]="v.plan" />
+        }
+      </div>
+    }
+  `,
+  styleUrl: './pieces-page.scss',
+})
+export class StrapsPage {
+  private readonly journal = inject(Journal);
+  private readonly related = inject(RelatedBatches);
+  protected readonly words = inject(Words);
+  readonly mother = input<string>();
+
+  private readonly keeper = draftKeeper<StrapDraft>('straps');
+  protected readonly draft = signal<StrapDraft>(this.keeper.read() ?? BLANK);
+  private readonly record = computed(() => this.journal.state().mothers.get(this.mother() ?? ''));
+  protected readonly motherName = computed(() => this.record()?.name ?? '');
+  protected readonly plant = computed(() =>
+    plantOf(this.journal.state(), this.record()?.taxon ?? ''),
+  );
+  protected readonly way = computed(() => {
+    const plant = this.plant();
+    return plant ? (methodOf(plant.taxon, 'leaf-section') ?? null) : null;
+  });
+
+  private readonly lengths = computed(() =>
+    nodesFrom(this.draft().lengths, (text) => this.mm(text)),
+  );
+  private readonly section = computed(() => this.mm(this.draft().section));
+  private readonly widthMm = computed(() =>
+    this.draft().width.trim() === ''
+      ? (this.way()?.wound?.widthMm ?? 40)
+      : this.mm(this.draft().width),
+  );
+  protected readonly lengthsProblem = computed(() =>
+    this.lengths() === null ? 'Lengths with a space between, like 400 360.' : '',
+  );
+  protected readonly sectionProblem = computed(() =>
+    this.section() === null ? 'A length, like 75 mm or 3 in.' : '',
+  );
+  protected readonly widthProblem = computed(() =>
+    this.widthMm() === null ? 'A width, like 60 mm.' : '',
+  );
+  protected readonly problem = computed(() => {
+    const lengths = this.lengths();
+    const section = this.section();
+    if (lengths === null || section === null) return '';
+    if (lengths.length > 200) return 'At most 200 leaves at once. Make several plans.';
+    return strapProblem(
+      lengths.map((lengthMm) => ({ lengthMm })),
+      section,
+    );
+  });
+
+  protected readonly view = computed(() => {
+    const lengths = this.lengths();
+    const section = this.section();
+    const widthMm = this.widthMm();
+    const way = this.way();
+    const plant = this.plant();
+    if (
+      lengths === null ||
+      section === null ||
+      widthMm === null ||
+      !way ||
+      !plant ||
+      this.problem()
+    )
+      return null;
+    const plan = cutStraps(
+      lengths.map((lengthMm) => ({ lengthMm })),
+      section,
+    );
+    const left = plan.leftMm.reduce((sum, mm) => sum + mm, 0);
+    const wound = hydraulicWidth(widthMm, way.wound?.thicknessMm);
+    return {
+      lengths,
+      plan,
+      plants: yieldOf(plan.sections.length, successBelief(this.journal.state(), plant.id, way)),
+      depth: this.words.length(plan.depthMm),
+      spacing: this.words.length(plan.spacingMm),
+      left: left >= 1 ? `${this.words.length(left)} of leaf are too short to use.` : '',
+      closes: referenceClosureDays(wound, way.wound?.tissue ?? 'strap leaf').toFixed(1),
+    };
+  });
+  protected readonly cautions = computed(() => {
+    const taxon = this.plant()?.taxon;
+    return taxon ? cuttingCautions(taxon, true, 'alcohol') : [];
+  });
+
+  protected set(field: keyof StrapDraft, value: string): void {
+    this.draft.update((d) => ({ ...d, [field]: value }));
+    this.keeper.keep(this.draft());
+  }
+
+  protected usualWidth(): string {
+    const wound = this.way()?.wound;
+    return wound ? `usually ${this.words.length(wound.widthMm)}` : '';
+  }
+
+  protected async take(): Promise<void> {
+    const way = this.way();
+    const plant = this.plant();
+    const v = this.view();
+    if (!way || !plant || !v) return;
+    const typed = this.draft().width.trim() !== '';
+    await this.related.cut(this.mother()!, plant.id, [
+      {
+        way,
+        count: v.plan.sections.length,
+        ...(typed
+          ? {
+              widthMm: this.widthMm()!,
+              ...(way.wound?.thicknessMm === undefined
+                ? {}
+                : { thicknessMm: way.wound.thicknessMm }),
+            }
+          : {}),
+      },
+    ]);
+  }
+
+  private mm(text: string): number | null {
+    const read = readLength(text, this.words.lengthUnit());
+    return read.ok ? read.mm : null;
+  }
+}
