@@ -24,8 +24,8 @@ test('the gate moves live with width, air and school', async ({ page }) => {
 });
 
 test('what is wanted becomes a number to take, and moves with the day', async ({ page }) => {
-  await page.goto('/#/plan?mother=m-grap');
-  await page.getByLabel('Plants wanted').fill('30');
+  await page.goto('/#/plan?mother=m-eche');
+  await page.getByLabel('Plants wanted').fill('20');
   await page.getByLabel('By', { exact: true }).fill('2026-06-30');
   const ways = page.getByRole('region', { name: 'Ways side by side' });
   await expect(ways.getByRole('row', { name: /recommended/ })).toBeVisible();
@@ -39,6 +39,10 @@ test('what is wanted becomes a number to take, and moves with the day', async ({
   await expect(page.getByRole('img', { name: /Cuttings needed against the day/ })).toBeVisible();
   await page.getByLabel('By', { exact: true }).fill('2026-04-11');
   await expect(page.getByText('Not so many by then.')).toBeVisible();
+  // More than she can spare: said, with what can be had.
+  await page.goto('/#/plan?mother=m-grap');
+  await page.getByLabel('Plants wanted').fill('200');
+  await expect(page.getByText(/can be had by then from the \d+ she can spare/)).toBeVisible();
 });
 
 test('bad input gets a sentence at its field, and nothing typed is lost', async ({ page }) => {
@@ -87,4 +91,65 @@ test('the library finds old names and misplaced capitals', async ({ page }) => {
   await page.getByRole('link', { name: /Dracaena trifasciata/ }).click();
   await expect(page.getByText('60–240 days at 22 °C').first()).toBeVisible();
   await expect(page.getByText('common practice, no source').first()).toBeVisible();
+});
+
+test('a mother is looked over, planned for and cut: from her page to the calendar and the sheet', async ({
+  page,
+}) => {
+  await page.goto('/#/mothers/m-hawo');
+  await expect(page.getByRole('heading', { name: /^Wait until/ })).toBeVisible();
+  const look = (question: string, answer: string) =>
+    page.getByRole('group', { name: question }).getByText(answer, { exact: true }).click();
+  await look('Plump and firm', 'yes');
+  await look('No pests, no rot', 'yes');
+  await page.getByLabel('Last watered').fill('2026-04-07');
+  await page.getByRole('button', { name: 'Record the look' }).click();
+  await expect(page.getByRole('heading', { name: 'May be cut today' })).toBeVisible();
+  await expect(page.getByRole('img', { name: /^The year from Thu 9 Apr/ })).toBeVisible();
+
+  await page.getByRole('link', { name: 'Plan a batch' }).click();
+  await page.getByLabel('What for').selectOption('safe');
+  await page.getByRole('button', { name: 'Take 6' }).click();
+  await expect(page.getByLabel('How many', { exact: true })).toHaveValue('6');
+  await page.getByLabel('Protocol').selectOption({ label: 'For the fair' });
+  await page.getByLabel('Cut on').fill('2026-04-11');
+  await expect(page.getByRole('heading', { name: 'What to do when' })).toBeVisible();
+  await page.getByRole('button', { name: 'Plan it' }).click();
+  await page.getByRole('link', { name: 'plan sheet' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(
+    'Plan sheet: Haworthiopsis offsets',
+  );
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Calendar file' }).click();
+  expect((await download).suggestedFilename()).toBe('Haworthiopsis offsets.ics');
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('navigation').first()).toBeHidden();
+});
+
+test('a node is dragged, and the best cuts follow', async ({ page }) => {
+  await page.goto('/#/plan/stem?mother=m-sedu');
+  await page.getByRole('button', { name: 'Move nodes' }).click();
+  const knob = page.getByRole('slider', { name: 'Node 5 from the base' });
+  const before = Number(await knob.getAttribute('aria-valuenow'));
+  const box = (await knob.boundingBox())!;
+  await page.mouse.move(box.x + 10, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 10, box.y + box.height / 2 - 12, { steps: 4 });
+  await page.mouse.up();
+  expect(Number(await knob.getAttribute('aria-valuenow'))).toBeGreaterThan(before);
+  await expect(page.getByLabel('Or their heights')).not.toHaveValue('');
+});
+
+test('own figures move the plan, and are said to be one’s own', async ({ page }) => {
+  await page.goto('/#/library/echeveria-elegans');
+  await page.getByRole('link', { name: 'Your own figures' }).click();
+  await page.getByLabel('Crown: success, per cent').fill('30');
+  await page.getByRole('button', { name: 'Keep the figures' }).click();
+  await expect(page.getByText('measured here').first()).toBeVisible();
+  await page.reload();
+  await expect(page.getByText('measured here').first()).toBeVisible();
+  await page.goto('/#/plan?mother=m-eche');
+  await page.getByLabel('Plants wanted').fill('10');
+  const crown = page.getByRole('row', { name: /Crown/ });
+  await expect(crown).toContainText('your own 14');
 });

@@ -206,7 +206,7 @@ describe('risks', () => {
   it('names what may go wrong here, and nothing that may not', () => {
     const state = fold(written(bench));
     expect(risksOf(state, wish(), crown)).toEqual(['upside down it never roots']);
-    const cold = fold(written({ ...bench, fields: { tempC: 3, rh: 0.9 } } as Draft));
+    const cold = fold(written({ ...bench, fields: { tempC: 3, rh: 0.9 } }));
     expect(risksOf(cold, wish(), crown)).toEqual(
       expect.arrayContaining([
         'its wound does not close in this air',
@@ -369,7 +369,7 @@ describe('the result of a plan', () => {
     const file = calendarOf('Bowl', events, new Date('2026-03-01T08:00:00Z'));
     for (const line of file.split('\r\n'))
       expect(new TextEncoder().encode(line).length).toBeLessThanOrEqual(75);
-    const parsed = new ICAL.Component(ICAL.parse(file));
+    const parsed = new ICAL.Component(ICAL.parse(file) as []);
     const read = parsed.getAllSubcomponents('vevent').map((v) => new ICAL.Event(v));
     expect(read).toHaveLength(steps.length);
     read.forEach((event, i) => {
