@@ -10,18 +10,26 @@ const PORT = '4181';
 const WIDE = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
 
-/** Name, address, what to wait for, theme, size. */
+/** Name, address, what to wait for, theme, size, what to type. */
 const SHOTS = [
   ['round', '/round', 'Leave alone', 'noon', WIDE],
   ['round-lamp', '/round', 'Leave alone', 'lamp', WIDE],
   ['round-phone', '/round', 'Leave alone', 'noon', PHONE],
-  ['mothers', '/mothers', 'Mothers', 'noon', WIDE],
-  ['mother', '/mothers/m-gast', 'What she gave', 'noon', WIDE],
+  [
+    'ways',
+    '/plan?mother=m-eche',
+    'Plan a batch',
+    'noon',
+    WIDE,
+    { 'Plants wanted (optional)': '24' },
+  ],
+  ['mother', '/mothers/m-gra2', 'What came of her', 'noon', WIDE],
   ['plan', '/plan?mother=m-gast', 'What moves the gate', 'noon', WIDE],
   ['plan-phone', '/plan?mother=m-gast', 'What moves the gate', 'lamp', PHONE],
   ['bench', '/bench', 'Warm shelf', 'noon', WIDE],
   ['batch', '/bench/b-19', 'Tray map', 'noon', WIDE],
   ['batch-phone', '/bench/b-24', 'Tray map', 'lamp', PHONE],
+  ['clump', '/plan/clump?mother=m-hawo', 'Clump', 'noon', WIDE],
   ['count', '/bench/b-19/count', 'Count Sedum crowns', 'noon', WIDE],
   ['cut-map', '/plan/stem?mother=m-sedu', 'Cut map', 'noon', WIDE],
   ['ledger', '/ledger', 'Ledger', 'noon', WIDE],
@@ -30,7 +38,6 @@ const SHOTS = [
   ['mix', '/mix', 'Mix', 'noon', WIDE],
   ['water', '/bench/b-15/water', 'The same pot by every school', 'noon', WIDE],
   ['air', '/store-room/air/leanto', 'Its usual year', 'noon', WIDE],
-  ['store-room', '/store-room', 'Store room', 'noon', WIDE],
 ];
 
 const build = spawnSync(process.execPath, ['scripts/build.mjs'], { stdio: 'inherit' });
@@ -50,7 +57,7 @@ const browser = await chromium.launch({
 });
 try {
   await mkdir('docs/screenshots', { recursive: true });
-  for (const [name, path, heading, theme, viewport] of SHOTS) {
+  for (const [name, path, heading, theme, viewport, typed = {}] of SHOTS) {
     const context = await browser.newContext({
       viewport,
       locale: 'en-GB',
@@ -61,6 +68,7 @@ try {
     await page.clock.setFixedTime(new Date(DAY));
     await page.goto(`http://localhost:${PORT}/#${path}`);
     await page.getByRole('heading', { name: heading }).first().waitFor();
+    for (const [label, value] of Object.entries(typed)) await page.getByLabel(label).fill(value);
     await page.evaluate(() => document.fonts.ready);
     await page.screenshot({ path: `docs/screenshots/${name}.png` });
     await context.close();

@@ -10,3 +10,4 @@ export * from './season-of';
 export * from './condition';
 export * from './lineage';
 export * from './pace-of';
+export * from './rooting';

@@ -6,6 +6,7 @@ import { airOf } from './air-of';
 import { clockOf } from './clock-of';
 import { firstDrinkFrom } from './first-drink';
 import { figuresOf } from './plant';
+import { rootingPace } from './rooting';
 
 export type MilestoneId =
   'cut' | 'callused' | 'stuck' | 'gate' | 'water' | 'roots' | 'pups' | 'potted';
@@ -30,6 +31,7 @@ export function lifeOf(state: State, batch: Batch, today: Day): readonly Milesto
   const clock = clockOf(state, batch);
   const gate = clock?.gate.state === 'dated' ? clock.gate : null;
   const { tempC } = airOf(state, batch.space, batch.cutOn);
+  const pace = figures ? rootingPace(state, batch.taxon, figures).factor : 1;
 
   const done = (id: MilestoneId, name: string, from: Day, to = from): Milestone => ({
     id,
@@ -80,10 +82,11 @@ export function lifeOf(state: State, batch: Batch, today: Day): readonly Milesto
   );
   const rooted = first('rooted');
   if (rooted) milestones.push(done('roots', 'First roots', rooted.after, rooted.by));
-  else if (figures) milestones.push(within('roots', 'Roots', windowAt(figures.roots, tempC)));
+  else if (figures) milestones.push(within('roots', 'Roots', windowAt(figures.roots, tempC, pace)));
   const pupped = first('pupped');
   if (pupped) milestones.push(done('pups', 'First pups', pupped.after, pupped.by));
-  else if (figures?.pups) milestones.push(within('pups', 'Pups', windowAt(figures.pups, tempC)));
+  else if (figures?.pups)
+    milestones.push(within('pups', 'Pups', windowAt(figures.pups, tempC, pace)));
   const potted = batch.entries.find((e) => e.kind === 'potted');
   milestones.push(potted ? done('potted', 'Potted on', potted.day) : pottingAhead());
   return milestones;
@@ -97,7 +100,7 @@ export function lifeOf(state: State, batch: Batch, today: Day): readonly Milesto
   }
 
   function pottingAhead(): Milestone {
-    const window = figures && windowAt(figures.pups ?? figures.roots, tempC);
+    const window = figures && windowAt(figures.pups ?? figures.roots, tempC, pace);
     if (!window) return { id: 'potted', name: 'Pot on', is: 'open' };
     const sign = (figures.pups ? pupped : rooted)?.by;
     const from = sign ?? addDays(batch.cutOn, window.from);

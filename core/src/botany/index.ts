@@ -7,3 +7,4 @@ export * from './find';
 export * from './own-figures';
 export * from './light';
 export * from './every-way';
+export * from './growth';

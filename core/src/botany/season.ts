@@ -45,9 +45,10 @@ export function growthRate(tempC: number): number {
 
 /**
  * A window stretched from 22 °C to the air it happens in.
+ * @param pace how many times as long it takes on this bench, 1 as catalogued
  * @returns days from the cut, whole
  */
-export function windowAt(window: Window, tempC: number): { from: number; to: number } {
-  const stretch = 1 / growthRate(tempC);
+export function windowAt(window: Window, tempC: number, pace = 1): { from: number; to: number } {
+  const stretch = pace / growthRate(tempC);
   return { from: Math.round(window.from * stretch), to: Math.round(window.to * stretch) };
 }

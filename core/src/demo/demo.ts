@@ -91,7 +91,7 @@ function stores(today: Day): readonly Draft[] {
       record: 'settings',
       day,
       key: 'grower',
-      fields: { latitude: 54, labelPrice: DEMO_PRICES.label },
+      fields: { latitude: 36, labelPrice: DEMO_PRICES.label },
     },
     ...DEMO_MIXES.map(({ id, ...fields }): Draft => ({
       kind: 'put',

@@ -1,10 +1,7 @@
-import { figuresOf, plantOf } from '../bench';
+import { figuresOf, GENUS_WEIGHT, plantOf } from '../bench';
 import type { MethodId, TaxonMethod } from '../botany';
 import type { State } from '../journal';
 import type { SuccessBelief } from './number-needed';
-
-/** What other plants of the genus weigh against the plant's own records. Working assumption; 0.1–0.5. */
-export const GENUS_WEIGHT = 0.3;
 
 export interface Learned extends SuccessBelief {
   readonly mean: number;

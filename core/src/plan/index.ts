@@ -6,7 +6,6 @@ export * from './ways';
 export * from './cut-map';
 export * from './dilution';
 export * from './minutes';
-export * from './rooting';
 export * from './spare';
 export * from './yields';
 export * from './cost';

@@ -1,5 +1,5 @@
 import * as fc from 'fast-check';
-import { CATALOGUE, methodOf } from '../botany';
+import { CATALOGUE, methodOf, shareBy, timeWithin } from '../botany';
 import { addDays, daysBetween } from '../days';
 import { fold } from '../journal';
 import { batchPut, DAY, FIELDS, written } from '../testing/entries';
@@ -9,9 +9,7 @@ import {
   neededCurve,
   numberNeeded,
   readiness,
-  shareBy,
   successBelief,
-  timeWithin,
   waysTo,
   type Wish,
 } from '.';

@@ -1,6 +1,6 @@
 import ICAL from 'ical.js';
-import { clockOf, containerOf, figuresOf } from '../bench';
-import { CATALOGUE, methodOf, type MethodId } from '../botany';
+import { clockOf, containerOf, figuresOf, paceFrom, paceWords, rootingPace } from '../bench';
+import { CATALOGUE, methodOf, shareBy, timeWithin, type MethodId } from '../botany';
 import { addDays, daysBetween } from '../days';
 import { calendarOf } from '../formats';
 import { fold, foldBatch, type BatchFields } from '../journal';
@@ -13,14 +13,9 @@ import {
   firstWaterOutlooks,
   givingOf,
   materialsOf,
-  paceFrom,
-  paceWords,
   risksOf,
-  rootingPace,
-  shareBy,
   spareOf,
   stepsOf,
-  timeWithin,
   waysTo,
   yieldOf,
   type Wish,

@@ -1,13 +1,22 @@
-import { containerOf, growingDay, plantOf } from '../bench';
-import { METHOD, seasonAt, type MethodId, type SeasonState, type TaxonMethod } from '../botany';
+import { containerOf, growingDay, plantOf, rootingPace, type RootingPace } from '../bench';
+import {
+  growthOn,
+  METHOD,
+  seasonAt,
+  shareBy,
+  slowed,
+  timeOf,
+  type MethodId,
+  type SeasonState,
+  type TaxonMethod,
+} from '../botany';
 import { addDays, daysBetween, type Day } from '../days';
 import type { State } from '../journal';
 import { successBelief, type Learned } from './belief';
 import { containersFor, costOf, type Cost } from './cost';
 import { MINUTES } from './minutes';
 import { chanceOfAtLeast, numberNeeded } from './number-needed';
-import { growthDays, growthOn, readiness, shareBy, slowed, timeOf } from './readiness';
-import { rootingPace, type RootingPace } from './rooting';
+import { growthDays, readiness } from './readiness';
 import { risksOf } from './risks';
 import { spareOf, type Spare } from './spare';
 import type { Wish } from './wish';

@@ -5,6 +5,7 @@ import {
   figuresOf,
   firstDrinkFrom,
   OUTLOOK_DAYS,
+  rootingPace,
   ROOTS_GROW_DAYS,
   spaceDrying,
   waterCaseOf,
@@ -390,7 +391,8 @@ export function nextLook(state: State, batch: Batch, figures: TaxonMethod): Next
         : null;
   if (awaits === null) return null;
   const { tempC } = airOf(state, batch.space, batch.cutOn);
-  const { from, to } = windowAt(awaits.window, tempC);
+  const pace = rootingPace(state, batch.taxon, figures).factor;
+  const { from, to } = windowAt(awaits.window, tempC, pace);
   const spacing = Math.min(Math.max(Math.round((to - from) / 3), LEAST_LOOK_DAYS), MOST_LOOK_DAYS);
   const first = addDays(batch.cutOn, from);
   const last = batch.tallies.at(-1);

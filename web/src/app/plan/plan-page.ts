@@ -3,6 +3,7 @@ import { Router, RouterLink } from '@angular/router';
 import {
   addDays,
   AID,
+  beliefWords,
   conditionOf,
   countedPieces,
   containersOf,
@@ -23,7 +24,8 @@ import {
   plantOf,
   readLength,
   seasonAt,
-  successRange,
+  rootingPace,
+  successBelief,
   whatMoves,
   SIZE_WORD,
   SIZES,
@@ -347,10 +349,13 @@ export class PlanPage {
     const span = (w: { from: number; to: number }): string =>
       this.words.span(addDays(this.cutOn(), w.from), addDays(this.cutOn(), w.to));
     const season = seasonAt(plant.taxon, tempC, dayHours);
+    const pace = rootingPace(this.state(), plant.id, figures).factor;
+    const belief = successBelief(this.state(), plant.id, figures);
     return {
-      roots: span(windowAt(figures.roots, tempC)),
-      pups: figures.pups ? span(windowAt(figures.pups, tempC)) : '',
-      success: this.words.percentSpan(successRange(figures.success)),
+      roots: span(windowAt(figures.roots, tempC, pace)),
+      pups: figures.pups ? span(windowAt(figures.pups, tempC, pace)) : '',
+      success: this.words.percent(belief.mean),
+      rests: beliefWords(belief, figures.method),
       season,
       temperature: this.words.temperature(tempC),
     };

@@ -1,9 +1,19 @@
-import { figuresOf, growingDay, plantOf } from '../bench';
-import type { Taxon, TaxonMethod } from '../botany';
+import {
+  growthOn,
+  shareBy,
+  slowed,
+  timeOf,
+  type Taxon,
+  type TaxonMethod,
+  type WeibullTime,
+} from '../botany';
 import { addDays, daysBetween, type Day } from '../days';
 import { spaceOn, type Batch, type State } from '../journal';
-import { GENUS_WEIGHT } from './belief';
-import { growthOn, shareBy, slowed, timeOf, type WeibullTime } from './readiness';
+import { figuresOf, plantOf } from './plant';
+import { growingDay } from './season-of';
+
+/** What other plants of the genus weigh against the plant's own records. Working assumption; 0.1–0.5. */
+export const GENUS_WEIGHT = 0.3;
 
 /** How many times as long roots take here as the window says, learned from settled batches. */
 export interface RootingPace {
@@ -66,35 +76,96 @@ export function paceFrom(
   return { factor: Math.exp(mean), low: at(0.1), high: at(0.9) };
 }
 
-const learned = new WeakMap<State['batches'], Map<string, RootingPace>>();
+/** What a settled batch has told. */
+interface Told {
+  readonly taxon: string;
+  readonly seen: readonly SeenBetween[];
+  readonly count: number;
+}
 
 /** The pace of a plant's roots by a method on this bench. */
 export function rootingPace(state: State, taxon: string, way: TaxonMethod): RootingPace {
-  const known = learned.get(state.batches) ?? new Map<string, RootingPace>();
-  learned.set(state.batches, known);
+  const told = toldIn(state).get(`${genusOf(state, taxon)}/${way.method}`) ?? [];
   const key = `${taxon}/${way.method}`;
-  let pace = known.get(key);
-  if (!pace) known.set(key, (pace = learn(state, taxon, way)));
+  const known = paces.get(key);
+  // What is told by a batch stays the same object while nothing it hangs on changes.
+  if (
+    known?.way === way &&
+    known.told.length === told.length &&
+    known.told.every((t, i) => t === told[i])
+  )
+    return known.pace;
+  const pace = learn(taxon, way, told);
+  paces.set(key, { way, told, pace });
   return pace;
 }
 
-function learn(state: State, taxon: string, way: TaxonMethod): RootingPace {
-  const plant = plantOf(state, taxon);
-  const genus = plant?.taxon.name.split(' ')[0];
-  const count = { own: 0, genus: 0 };
-  const groups: { seen: readonly SeenBetween[]; weight: number }[] = [];
+const paces = new Map<
+  string,
+  { readonly way: TaxonMethod; readonly told: readonly Told[]; readonly pace: RootingPace }
+>();
+const gathered = new WeakMap<State['batches'], ReadonlyMap<string, readonly Told[]>>();
+const kept = new WeakMap<Batch, { readonly around: readonly unknown[]; readonly told: Told }>();
+
+/** Settled batches by genus and method. */
+function toldIn(state: State): ReadonlyMap<string, readonly Told[]> {
+  const known = gathered.get(state.batches);
+  if (known) return known;
+  const groups = new Map<string, Told[]>();
   for (const batch of state.batches.values()) {
-    if (batch.method !== way.method || batch.stage !== 'done' || !figuresOf(state, batch)) continue;
-    const other = plantOf(state, batch.taxon);
-    const mine = batch.taxon === taxon;
-    if (!other || (!mine && other.taxon.name.split(' ')[0] !== genus)) continue;
-    const seen = seenIn(state, batch, other.taxon);
-    if (seen.length === 0) continue;
-    count[mine ? 'own' : 'genus'] += seen.reduce((n, s) => n + s.count, 0);
-    groups.push({ seen, weight: mine ? 1 : GENUS_WEIGHT });
+    if (batch.stage !== 'done' || !figuresOf(state, batch)) continue;
+    const told = toldBy(state, batch);
+    if (told.count === 0) continue;
+    const key = `${genusOf(state, batch.taxon)}/${batch.method}`;
+    const group = groups.get(key);
+    if (group) group.push(told);
+    else groups.set(key, [told]);
   }
-  if (groups.length === 0) return { factor: 1, ...spreadOf(), own: 0, genus: 0 };
-  return { ...paceFrom(timeOf(way), groups), own: count.own, genus: count.genus };
+  gathered.set(state.batches, groups);
+  return groups;
+}
+
+function toldBy(state: State, batch: Batch): Told {
+  const spaces = [...new Set([batch.standSpace, ...batch.moves.map((m) => m.space)])];
+  const around = [
+    plantOf(state, batch.taxon)?.taxon,
+    state.settings.latitude,
+    // Readings after its last count tell it nothing; back-dated ones do.
+    ...spaces.flatMap((s) => [state.spaces.get(s), readingsUntil(state, s, batch.lastLook)]),
+  ];
+  const known = kept.get(batch);
+  if (known?.around.every((part, i) => part === around[i])) return known.told;
+  const seen = seenIn(state, batch, plantOf(state, batch.taxon)!.taxon);
+  const told = { taxon: batch.taxon, seen, count: seen.reduce((n, s) => n + s.count, 0) };
+  kept.set(batch, { around, told });
+  return told;
+}
+
+function readingsUntil(state: State, space: string, day: Day | null): number {
+  const readings = state.air.get(space) ?? [];
+  let low = 0;
+  let high = readings.length;
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (readings[middle]!.day <= (day ?? '')) low = middle + 1;
+    else high = middle;
+  }
+  return low;
+}
+
+function genusOf(state: State, taxon: string): string {
+  return plantOf(state, taxon)?.taxon.name.split(' ')[0] ?? taxon;
+}
+
+function learn(taxon: string, way: TaxonMethod, told: readonly Told[]): RootingPace {
+  const count = { own: 0, genus: 0 };
+  for (const t of told) count[t.taxon === taxon ? 'own' : 'genus'] += t.count;
+  if (told.length === 0) return { factor: 1, ...spreadOf(), ...count };
+  const groups = told.map(({ seen, taxon: of }) => ({
+    seen,
+    weight: of === taxon ? 1 : GENUS_WEIGHT,
+  }));
+  return { ...paceFrom(timeOf(way), groups), ...count };
 }
 
 function spreadOf(): { low: number; high: number } {
