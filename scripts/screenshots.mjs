@@ -70,6 +70,8 @@ try {
     await page.getByRole('heading', { name: heading }).first().waitFor();
     for (const [label, value] of Object.entries(typed)) await page.getByLabel(label).fill(value);
     await page.evaluate(() => document.fonts.ready);
+    // Verdicts on water come from a worker.
+    await page.waitForTimeout(800);
     await page.screenshot({ path: `docs/screenshots/${name}.png` });
     await context.close();
     console.log(`docs/screenshots/${name}.png`);

@@ -48,6 +48,7 @@ const BLANK: PlantDraft = { name: '', like: '', fromT: '', toT: '', notes: '', w
   styles: `
     form {
       display: grid;
+      grid-template-columns: minmax(0, 1fr);
       gap: 1.4rem;
       max-width: 62rem;
     }

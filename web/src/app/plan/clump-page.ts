@@ -1,4 +1,11 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  input,
+  linkedSignal,
+} from '@angular/core';
 import { RouterLink } from '@angular/router';
 import {
   addDays,
@@ -219,7 +226,10 @@ export class ClumpPage {
     plantOf(this.journal.state(), this.record()?.taxon ?? ''),
   );
   private readonly keeper = computed(() => draftKeeper<ClumpDraft>(`clump.${this.mother() ?? ''}`));
-  private readonly edited = signal<ClumpDraft | null>(null);
+  private readonly edited = linkedSignal<unknown, ClumpDraft | null>({
+    source: this.mother,
+    computation: () => null,
+  });
   protected readonly draft = computed<ClumpDraft>(
     () => this.edited() ?? this.keeper().read() ?? this.start(),
   );

@@ -1,4 +1,11 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  input,
+  linkedSignal,
+} from '@angular/core';
 import { RouterLink } from '@angular/router';
 import {
   baredLeaves,
@@ -244,14 +251,21 @@ export class CutMapPage {
   private readonly keeper = computed(() =>
     draftKeeper<Partial<StemDraft>>(this.column() ? 'column' : 'stem'),
   );
-  private readonly edited = signal<StemDraft | null>(null);
+  /** Another mother is another stem. */
+  private readonly edited = linkedSignal<unknown, StemDraft | null>({
+    source: this.mother,
+    computation: () => null,
+  });
   protected readonly draft = computed<StemDraft>(
     () => this.edited() ?? { ...(this.column() ? COLUMN : BLANK), ...this.keeper().read() },
   );
   /** Cuts as they were moved by hand, from the top; null where they are the best ones. */
-  protected readonly hand = signal<readonly number[] | null>(null);
+  protected readonly hand = linkedSignal<unknown, readonly number[] | null>({
+    source: this.mother,
+    computation: () => null,
+  });
   protected readonly moved = computed(() => this.hand() !== null);
-  protected readonly movesNodes = signal(false);
+  protected readonly movesNodes = linkedSignal({ source: this.mother, computation: () => false });
 
   private readonly length = computed(() =>
     readLength(this.draft().length, this.words.lengthUnit()),

@@ -7,7 +7,7 @@ import { Words } from '../data/words';
   selector: 'hy-first-waters',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="scroll" tabindex="0" role="region" aria-label="Schools of first water">
+    <div class="scroll" tabindex="0" role="region" aria-label="First waters, a table">
       <table>
         <thead>
           <tr>

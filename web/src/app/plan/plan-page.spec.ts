@@ -192,6 +192,11 @@ describe('planning a batch', () => {
     await page.fill('Goes into (optional)', 'pot-7');
     await page.fill('How many of them', '12');
     await page.fill('Filled with (optional)', 'mix-bench');
+    const mixes = page
+      .all('hy-media-outlook tbody tr')
+      .map((r) => r.textContent.replace(/\s+/g, ' '));
+    expect(mixes).toHaveLength(6);
+    expect(mixes[0]).toMatch(/Bench mix ?, chosen ?\d+ %\d+–\d+ d\d+–\d+ d/);
     expect(page.text).toContain('What to do when');
     expect(page.text).toMatch(/\d\.\d L of Bench mix, dry: /);
     expect(page.text).toMatch(/in all, \d\.\d\d a plant that lives/);

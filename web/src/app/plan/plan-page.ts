@@ -59,6 +59,7 @@ import { FRESH } from '../marks/mark-state';
 import { FirstWaters } from './first-waters';
 import { GateRanges, type GateRange } from './gate-ranges';
 import { GivingTable } from './giving-table';
+import { MediaOutlook } from './media-outlook';
 import { NeededCurve } from './needed-curve';
 import { PlanResult } from './plan-result';
 import { PlanTabs } from './plan-tabs';
@@ -153,6 +154,7 @@ const DISINFECTANT_WORD: Readonly<Record<Disinfectant, string>> = {
     FirstWaters,
     GateRanges,
     GivingTable,
+    MediaOutlook,
     NeededCurve,
     PlanResult,
     PlanTabs,
