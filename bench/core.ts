@@ -1,4 +1,5 @@
 import {
+  aalenJohansen,
   append,
   bestCutMap,
   columnOf,
@@ -10,9 +11,11 @@ import {
   evenly,
   evenNodes,
   fillPot,
+  fitTimes,
   fold,
   guessMapping,
   judge,
+  kaplanMeier,
   mediumOf,
   neededCurve,
   numberNeeded,
@@ -25,11 +28,14 @@ import {
   solveMix,
   spaceDrying,
   stemRules,
+  turnbull,
   USUAL_CONTAINERS,
   waterCaseOf,
   waysTo,
   writeJournal,
+  type ParametricRow,
   type State,
+  type Timed,
 } from '@hypogeon/core';
 import { heapMb, medianMs, print, type Figure } from './figure';
 import { largeJournal } from './large-journal';
@@ -187,6 +193,35 @@ export const CORE_BENCHES: Readonly<Record<string, Bench>> = {
     });
     return { name: 'read 52,560 rows of a logger', value: ms, unit: 'ms', target: 2000 };
   },
+  stats: () => {
+    const { rows, interval } = timedRows();
+    return [
+      {
+        name: 'Kaplan–Meier of 100,000 rows',
+        value: medianMs(() => kaplanMeier(rows)),
+        unit: 'ms',
+        target: 150,
+      },
+      {
+        name: 'Aalen–Johansen of 100,000 rows',
+        value: medianMs(() => aalenJohansen(rows)),
+        unit: 'ms',
+        target: 150,
+      },
+      {
+        name: 'Turnbull of 10,000 rows, 400 intervals',
+        value: medianMs(() => turnbull(interval)),
+        unit: 'ms',
+        target: 1000,
+      },
+      {
+        name: 'Weibull of 10,000 rows between looks, two arms',
+        value: medianMs(() => fitTimes(interval, 'weibull')),
+        unit: 'ms',
+        target: 100,
+      },
+    ];
+  },
   solve: () => {
     const choices = SHELF.map((component) => ({ component }));
     const ms = medianMs(() =>
@@ -205,6 +240,26 @@ export const CORE_BENCHES: Readonly<Record<string, Bench>> = {
     return { name: `solve a mix from ${choices.length} components`, value: ms, unit: 'ms' };
   },
 };
+
+/** Rows as a large bench would have them: 100,000 with causes, 10,000 between overlapping looks. */
+function timedRows(): { readonly rows: Timed[]; readonly interval: ParametricRow[] } {
+  let seed = 7;
+  const random = (): number => (seed = (seed * 16807) % 2147483647) / 2147483647;
+  const time = (arm = 0): number => 25 * (1 + arm * 0.2) * (-Math.log(random())) ** 0.4;
+  const rows = Array.from({ length: 100_000 }, (): Timed => {
+    const t = time();
+    const cause = random() < 0.7 ? 'roots' : random() < 0.6 ? 'rotted' : 'dried';
+    return random() < 0.15 ? { left: t, right: Infinity } : { left: t, right: t, cause };
+  });
+  // Twenty ways of spacing looks, twenty looks each: some 400 intervals.
+  const interval = Array.from({ length: 10_000 }, (_, i): ParametricRow => {
+    const arm = i % 2;
+    const every = 3 + (i % 20) * 0.5;
+    const left = Math.floor(time(arm) / every) * every;
+    return { left, right: left > 20 * every ? Infinity : left + every, x: [arm] };
+  });
+  return { rows, interval };
+}
 
 function casesOf(state: State) {
   const drying = spaceDrying(state);
