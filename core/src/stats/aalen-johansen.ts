@@ -1,4 +1,5 @@
-import { assertTimed, isCensored, seenAt, type Timed } from './timed';
+import { tallyByTime } from './kaplan-meier';
+import { assertTimed, isCensored, type Timed } from './timed';
 
 export interface IncidenceStep {
   readonly time: number;
@@ -28,81 +29,77 @@ export interface AalenJohansen {
  */
 export function aalenJohansen(rows: readonly Timed[]): AalenJohansen {
   assertTimed(rows);
-  const names = [...new Set(rows.flatMap((r) => (isCensored(r) ? [] : [causeOf(r)])))].sort();
-  const index = new Map(names.map((name, k) => [name, k]));
-  const byTime = new Map<number, { struck: number[]; gone: number }>();
+  const found = new Set<string>();
+  for (const row of rows) if (!isCensored(row)) found.add(causeOf(row));
+  const names = [...found].sort();
+  const kinds = names.length;
+  const { times, gone, places } = tallyByTime(rows);
+  // Struck by cause k at time i, all in one array.
+  const struck = new Float64Array(times.length * kinds);
   let atRisk = 0;
-  for (const row of rows) {
+  for (let i = 0; i < rows.length; i++) {
+    const row = rows[i]!;
     const n = row.count ?? 1;
     atRisk += n;
-    const time = seenAt(row);
-    let at = byTime.get(time);
-    if (!at) byTime.set(time, (at = { struck: names.map(() => 0), gone: 0 }));
-    if (isCensored(row)) at.gone += n;
-    else at.struck[index.get(causeOf(row))!]! += n;
+    if (!isCensored(row)) struck[places[i]! * kinds + names.indexOf(causeOf(row))]! += n;
   }
-  const times = [...byTime].sort(([a], [b]) => a - b);
   const count = atRisk;
-  const incidence = names.map(() => 0);
-  const causes = new Map<string, IncidenceStep[]>(names.map((name) => [name, []]));
+  const steps = names.map((): IncidenceStep[] => []);
   const waiting: { time: number; share: number; atRisk: number }[] = [];
+  const incidence = new Float64Array(kinds);
   let survival = 1;
   /*
    * Influence of one row on S and on F_k. All still at risk share theirs (`ds`, `df`). Who has left keeps
    * α + β·F_k(t) from then on, so that sums of α², αβ and β² over them are all that is needed.
    */
   let ds = 0;
-  const df = names.map(() => 0);
+  const df = new Float64Array(kinds);
   let betaSquares = 0;
-  const alphaSquares = names.map(() => 0);
-  const alphaBeta = names.map(() => 0);
-  const leave = (n: number, s: number, f: readonly number[]): void => {
+  const alphaSquares = new Float64Array(kinds);
+  const alphaBeta = new Float64Array(kinds);
+  /** @param own the cause that struck them, −1 if none did @param extra what that adds to their influence on it */
+  const leave = (n: number, s: number, own: number, extra: number): void => {
     const beta = survival > 0 ? s / survival : 0;
     betaSquares += n * beta * beta;
-    names.forEach((_, k) => {
-      const alpha = f[k]! - beta * incidence[k]!;
+    for (let k = 0; k < kinds; k++) {
+      const alpha = df[k]! + (k === own ? extra : 0) - beta * incidence[k]!;
       alphaSquares[k]! += n * alpha * alpha;
       alphaBeta[k]! += n * alpha * beta;
-    });
+    }
   };
-  for (const [time, { struck, gone }] of times) {
-    const total = struck.reduce((a, b) => a + b, 0);
+  for (let i = 0; i < times.length; i++) {
+    const time = times[i]!;
+    let total = 0;
+    for (let k = 0; k < kinds; k++) total += struck[i * kinds + k]!;
     if (total > 0) {
       const before = survival;
-      const hazard = struck.map((n) => n / atRisk);
       const all = total / atRisk;
       // At risk throughout: their own share of the hazard falls.
-      const dsOld = ds;
-      const dfOld = [...df];
-      ds = dsOld * (1 - all) + (before * all) / atRisk;
-      names.forEach((_, k) => {
-        df[k] = dfOld[k]! + dsOld * hazard[k]! - (before * hazard[k]!) / atRisk;
-      });
-      names.forEach((_, k) => (incidence[k]! += before * hazard[k]!));
+      for (let k = 0; k < kinds; k++) {
+        const hazard = struck[i * kinds + k]! / atRisk;
+        df[k]! += ds * hazard - (before * hazard) / atRisk;
+        incidence[k]! += before * hazard;
+      }
+      ds = ds * (1 - all) + (before * all) / atRisk;
       survival = before * (1 - all);
-      // Who is struck by cause j adds 1/atRisk to its hazard as well.
-      struck.forEach((n, j) => {
-        if (n === 0) return;
-        const s = ds - before / atRisk;
-        leave(
-          n,
-          s,
-          df.map((f, k) => (k === j ? f + before / atRisk : f)),
-        );
-      });
+      // Who is struck by a cause adds 1/atRisk to its hazard as well.
+      for (let k = 0; k < kinds; k++) {
+        const n = struck[i * kinds + k]!;
+        if (n > 0) leave(n, ds - before / atRisk, k, before / atRisk);
+      }
       const stay = atRisk - total;
       waiting.push({ time, share: survival, atRisk });
-      names.forEach((name, k) => {
+      for (let k = 0; k < kinds; k++) {
         const f = incidence[k]!;
         const variance =
-          stay * df[k]! ** 2 + alphaSquares[k]! + 2 * f * alphaBeta[k]! + f * f * betaSquares;
-        causes.get(name)!.push({ time, incidence: f, se: Math.sqrt(Math.max(0, variance)) });
-      });
+          stay * df[k]! * df[k]! + alphaSquares[k]! + 2 * f * alphaBeta[k]! + f * f * betaSquares;
+        steps[k]!.push({ time, incidence: f, se: Math.sqrt(Math.max(0, variance)) });
+      }
     }
-    if (gone > 0) leave(gone, ds, df);
-    atRisk -= total + gone;
+    if (gone[i]! > 0) leave(gone[i]!, ds, -1, 0);
+    atRisk -= total + gone[i]!;
   }
-  return { count, causes, waiting };
+  return { count, causes: new Map(names.map((name, k) => [name, steps[k]!])), waiting };
 }
 
 const causeOf = ({ cause = 'it' }: Timed): string => cause;

@@ -38,12 +38,13 @@ export interface KaplanMeier {
 export function kaplanMeier(rows: readonly Timed[], confidence = 0.95): KaplanMeier {
   assertTimed(rows);
   const z = jStat.normal.inv((1 + confidence) / 2, 0, 1);
-  const byTime = tallyByTime(rows);
+  const { times, had: hadAt, gone: goneAt } = tallyByTime(rows);
   let atRisk = rows.reduce((n, r) => n + (r.count ?? 1), 0);
   const count = atRisk;
   let [survival, greenwood, events] = [1, 0, 0];
   const steps: SurvivalStep[] = [];
-  for (const { time, had, gone } of byTime) {
+  for (let i = 0; i < times.length; i++) {
+    const [time, had, gone] = [times[i]!, hadAt[i]!, goneAt[i]!];
     if (had > 0) {
       survival *= 1 - had / atRisk;
       if (atRisk > had) greenwood += had / (atRisk * (atRisk - had));
@@ -66,17 +67,41 @@ export function kaplanMeier(rows: readonly Timed[], confidence = 0.95): KaplanMe
 }
 
 /** Rows gathered by the time they are known by, in order. */
-export function tallyByTime(
-  rows: readonly Timed[],
-): readonly { readonly time: number; readonly had: number; readonly gone: number }[] {
-  const at = new Map<number, { time: number; had: number; gone: number }>();
-  for (const row of rows) {
+export interface TimeTally {
+  readonly times: Float64Array;
+  /** To how many it happened then, and how many were seen then for the last time. */
+  readonly had: Float64Array;
+  readonly gone: Float64Array;
+  /** Place of each row's time among the times. */
+  readonly places: Uint32Array;
+}
+
+/** Typed arrays and a native sort: a hundred thousand rows within a blink. */
+export function tallyByTime(rows: readonly Timed[]): TimeTally {
+  const all = new Float64Array(rows.length);
+  for (let i = 0; i < rows.length; i++) all[i] = seenAt(rows[i]!);
+  all.sort();
+  let distinct = 0;
+  for (let i = 0; i < all.length; i++)
+    if (i === 0 || all[i] !== all[distinct - 1]) all[distinct++] = all[i]!;
+  const times = all.subarray(0, distinct);
+  const had = new Float64Array(distinct);
+  const gone = new Float64Array(distinct);
+  const places = new Uint32Array(rows.length);
+  for (let i = 0; i < rows.length; i++) {
+    const row = rows[i]!;
     const time = seenAt(row);
-    let tally = at.get(time);
-    if (!tally) at.set(time, (tally = { time, had: 0, gone: 0 }));
-    tally[isCensored(row) ? 'gone' : 'had'] += row.count ?? 1;
+    let low = 0;
+    let high = distinct - 1;
+    while (low < high) {
+      const middle = (low + high) >> 1;
+      if (times[middle]! < time) low = middle + 1;
+      else high = middle;
+    }
+    places[i] = low;
+    (isCensored(row) ? gone : had)[low]! += row.count ?? 1;
   }
-  return [...at.values()].sort((a, b) => a.time - b.time);
+  return { times, had, gone, places };
 }
 
 /** When a falling curve reaches the half; the middle of the flat piece where it lies on it. */

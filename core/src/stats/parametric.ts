@@ -57,6 +57,10 @@ const NORMAL: ErrorLaw = {
 };
 
 const MOST_STEPS = 60;
+/** A sum of many logarithms is no truer than this, share of itself. */
+const ROUNDING = 1e-12;
+/** Newton's steps double the digits: after one this small the next would be lost in rounding. */
+const CLOSE = 1e-8;
 
 /**
  * A curve through times that may be known, lie between two looks, or not have come yet: by maximum likelihood, with
@@ -82,15 +86,15 @@ export function fitTimes(rows: readonly ParametricRow[], family: Family): Parame
     let factor = 1;
     let next = theta.map((t, k) => t - factor * step[k]!);
     let there = evaluate(groups, law, next, width, fixed);
-    while (!(there.value >= now.value - 1e-12) && factor > 1e-6) {
+    while (!(there.value >= now.value - ROUNDING * Math.abs(now.value)) && factor > 1e-6) {
       factor /= 2;
       next = theta.map((t, k) => t - factor * step[k]!);
       there = evaluate(groups, law, next, width, fixed);
     }
-    const gained = there.value - now.value;
     theta = next;
     now = there;
-    if (Math.abs(gained) < 1e-11 * (1 + Math.abs(now.value)) && factor === 1) break;
+    if (factor === 1 && step.every((d, k) => Math.abs(d) < CLOSE * (1 + Math.abs(theta[k]!))))
+      break;
   }
   const information = now.hessian.map((row) => row.map((v) => -v));
   const covariance = jStat.inv(information);

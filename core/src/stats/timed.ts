@@ -18,7 +18,9 @@ export const seenAt = ({ left, right }: Timed): number => (right === Infinity ? 
 
 /** @throws RangeError for a row that cannot be */
 export function assertTimed(rows: readonly Timed[]): void {
-  for (const { left, right, count = 1 } of rows) {
+  for (const row of rows) {
+    const { left, right } = row;
+    const count = row.count ?? 1;
     if (!(left >= 0) || left === Infinity || !(right >= left))
       throw new RangeError(`a row must have 0 ≤ left ≤ right, got ${left} and ${right}`);
     if (!Number.isSafeInteger(count) || count < 0)
