@@ -13,3 +13,4 @@ export * from './formats';
 export * from './plan';
 export * from './round';
 export * from './demo';
+export * from './ledger';

@@ -64,7 +64,7 @@ function evidenceIn(state: State): Evidence {
   let total = NO_EVIDENCE;
   let looks = 0;
   for (const batch of state.batches.values()) {
-    if (batch.woundChecks.length === 0) continue;
+    if (batch.woundChecks.length === 0 || batch.excluded !== undefined) continue;
     const is = evidenceOf(state, batch);
     if (!is) continue;
     of.set(batch.id, is);

@@ -113,7 +113,8 @@ function toldIn(state: State): ReadonlyMap<string, readonly Told[]> {
   if (known) return known;
   const groups = new Map<string, Told[]>();
   for (const batch of state.batches.values()) {
-    if (batch.stage !== 'done' || !figuresOf(state, batch)) continue;
+    if (batch.stage !== 'done' || batch.excluded !== undefined) continue;
+    if (!figuresOf(state, batch)) continue;
     const told = toldBy(state, batch);
     if (told.count === 0) continue;
     const key = `${genusOf(state, batch.taxon)}/${batch.method}`;

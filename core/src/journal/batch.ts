@@ -124,6 +124,7 @@ export function foldBatch(
     dressed: fields.dressed ?? undefined,
     waterSchool: fields.waterSchool ?? undefined,
     stemMm: fields.stemMm ?? undefined,
+    excluded: fields.excluded ?? undefined,
     rootedInWater: fields.rootedInWater ?? undefined,
     stage: stageOf(cut, stuck, alive, ended, waiting === 0 && potted >= alive),
     entries,

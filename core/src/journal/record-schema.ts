@@ -152,6 +152,8 @@ export const batchFields = z.looseObject({
   waterSchool: clear(z.enum(WATER_SCHOOLS)),
   /** How deep stem or roots reach into the medium. */
   stemMm: clear(z.number().min(0).max(1000)),
+  /** Why it teaches nothing: left out of what is learned and compared. */
+  excluded: clear(z.string().trim().min(1).max(400)),
   /** Its roots grew in a jar: it is weaned into medium by steps. */
   rootedInWater: clear(z.boolean()),
 });

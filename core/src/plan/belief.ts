@@ -23,6 +23,7 @@ export function successBelief(state: State, taxon: string, way: TaxonMethod): Le
   const name = genusOf(state, taxon);
   for (const batch of state.batches.values()) {
     if (batch.method !== way.method || batch.stage !== 'done' || !figuresOf(state, batch)) continue;
+    if (batch.excluded !== undefined) continue;
     const mine = batch.taxon === taxon;
     if (!mine && genusOf(state, batch.taxon) !== name) continue;
     const into = mine ? own : genus;

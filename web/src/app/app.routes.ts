@@ -118,6 +118,21 @@ export const routes: Routes = [
     loadComponent: () => import('./ledger/ledger-page').then((m) => m.LedgerPage),
   },
   {
+    path: 'ledger/compare',
+    title: 'Compare ways',
+    loadComponent: () => import('./ledger/compare-page').then((m) => m.ComparePage),
+  },
+  {
+    path: 'ledger/losses',
+    title: 'Losses',
+    loadComponent: () => import('./ledger/losses-page').then((m) => m.LossesPage),
+  },
+  {
+    path: 'ledger/learned',
+    title: 'Learned',
+    loadComponent: () => import('./ledger/learned-page').then((m) => m.LearnedPage),
+  },
+  {
     path: 'library',
     title: 'Library',
     loadComponent: () => import('./library/library-page').then((m) => m.LibraryPage),

@@ -22,6 +22,7 @@ import { Today } from '../data/today';
 import { Words } from '../data/words';
 import { EmergencePlate } from '../marks/emergence-plate';
 import { Field, FieldControl } from '../ui/field';
+import { LedgerTabs } from './ledger-tabs';
 
 const GROUPINGS = ['batch', 'method', 'plant', 'school'] as const;
 type Grouping = (typeof GROUPINGS)[number];
@@ -47,7 +48,7 @@ const FEW = 40;
 
 @Component({
   selector: 'hy-ledger-page',
-  imports: [Field, FieldControl, RouterLink, EmergencePlate],
+  imports: [Field, FieldControl, RouterLink, EmergencePlate, LedgerTabs],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './ledger-page.html',
   styleUrl: './ledger-page.scss',

@@ -1,0 +1,186 @@
+import { addDays } from '../days';
+import { demoJournal } from '../demo';
+import { fold, type BatchFields, type Counts } from '../journal';
+import { batchPut, DAY, FIELDS, written } from '../testing/entries';
+import {
+  compareGroups,
+  fateRows,
+  findingWords,
+  findLosses,
+  groupsBy,
+  holm,
+  lossesByWeek,
+  strengthOf,
+  weightOf,
+} from '.';
+
+type Draft = Parameters<typeof written>[0];
+const none: Counts = { rooted: 0, pupped: 0, rotted: 0, dried: 0, lost: 0 };
+
+const settled = (
+  key: string,
+  fields: Partial<BatchFields>,
+  counts: Partial<Counts>,
+  looks: readonly number[] = [14, 30],
+): Draft[] => {
+  const total = Object.values(counts).reduce((a, b) => a + b, 0);
+  return [
+    batchPut({ ...FIELDS, count: Math.max(total, 1), ...fields }, key),
+    { kind: 'cut', batch: key, day: fields.cutOn ?? DAY },
+    { kind: 'tally', batch: key, day: addDays(fields.cutOn ?? DAY, looks[0]!), counts: none },
+    {
+      kind: 'tally',
+      batch: key,
+      day: addDays(fields.cutOn ?? DAY, looks[1]!),
+      counts: { ...none, ...counts },
+    },
+  ];
+};
+
+describe('cuttings as rows of time', () => {
+  it('what came first of each, between two looks; who waits is known to have waited', () => {
+    const state = fold(
+      written(...settled('b1', { count: 10 }, { rooted: 4, pupped: 1, rotted: 2 })),
+    );
+    const rows = fateRows(state.batches.get('b1')!);
+    expect(rows).toEqual(
+      expect.arrayContaining([
+        { left: 14, right: 30, cause: 'rooted', count: 5 },
+        { left: 14, right: 30, cause: 'rotted', count: 2 },
+        { left: 30, right: Infinity, count: 3 },
+      ]),
+    );
+    expect(rows).toHaveLength(3);
+  });
+});
+
+describe('evidence', () => {
+  it('forty of one tray are not forty, and many looks are corrected for (Holm 1979, by hand)', () => {
+    expect(weightOf(1)).toBe(1);
+    expect(40 * weightOf(40)).toBeCloseTo(40 / 4.9, 12);
+    expect(holm([0.01, 0.04, 0.03])).toEqual([0.03, 0.06, 0.06]);
+    expect(holm([])).toEqual([]);
+    expect([0.001, 0.05, 0.4].map(strengthOf)).toEqual(['strong', 'some', 'weak']);
+  });
+});
+
+describe('ways against each other', () => {
+  const many = (school: BatchFields['school'], rooted: number, rotted: number, from: number) =>
+    Array.from({ length: 8 }, (_, i) =>
+      settled(`${school!}${i}`, { school, cutOn: addDays(DAY, from + i) }, { rooted, rotted }),
+    ).flat();
+
+  it('tells a real difference, within plants too, and how large a fair trial would be', () => {
+    const state = fold(written(...many('dry-to-touch', 9, 1, 0), ...many('straight-in', 4, 6, 3)));
+    const [a, b] = groupsBy(state, 'school');
+    expect([a!.count.stuck, b!.count.stuck]).toEqual([80, 80]);
+    const dry = [a!, b!].find((g) => g.name === 'Dry to touch')!;
+    const straight = [a!, b!].find((g) => g.name === 'Straight in')!;
+    const c = compareGroups(state, 'school', dry, straight);
+    expect(c.difference!.difference).toBeCloseTo(0.5, 12);
+    expect(c.difference!.low).toBeGreaterThan(0.3);
+    expect(c.strength).toBe('strong');
+    expect(c.p).toBeGreaterThan(c.fisher!.p);
+    expect(c.chance).toBeGreaterThan(0.99);
+    // The same weight for every batch of ten: the odds are those of all of them.
+    expect(c.within!.oddsRatio).toBeCloseTo((72 * 48) / (8 * 32), 9);
+    expect(c.confounded).toEqual([]);
+    expect(c.trialOf!).toBeLessThan(30);
+    expect(dry.half).toEqual({ from: 14, to: 30 });
+  });
+
+  it('says what else the groups differ in', () => {
+    const state = fold(
+      written(
+        ...settled(
+          'b1',
+          { method: 'crown', taxon: 'echeveria-elegans', mother: 'm1' },
+          { rooted: 9, rotted: 1 },
+        ),
+        ...settled(
+          'b2',
+          { method: 'leaf', taxon: 'pachyphytum-oviferum', mother: 'm2', cutOn: addDays(DAY, 180) },
+          { rooted: 5, rotted: 5 },
+        ),
+      ),
+    );
+    const [a, b] = groupsBy(state, 'method');
+    const c = compareGroups(state, 'method', a!, b!);
+    expect(c.confounded.join(' ')).toMatch(/in plant: mostly .* against .*in season/);
+    expect(c.strength).toBe('weak');
+    expect(c.within).toBeNull();
+  });
+
+  it('empty arms and nothing counted are defined', () => {
+    const state = fold(written(...settled('b1', {}, { rotted: 3 })));
+    const [only] = groupsBy(state, 'method');
+    expect(only!.half).toBeNull();
+    const c = compareGroups(state, 'method', only!, only!);
+    expect(c.times.test).toBeNull();
+    expect(c.p).toBe(1);
+    expect(JSON.stringify(c.difference)).not.toContain('null');
+    expect(groupsBy(fold([]), 'plant')).toEqual([]);
+  });
+
+  it('an excluded batch teaches nothing', () => {
+    const state = fold(written(...settled('b1', { excluded: 'Cat sat on it' }, { rotted: 3 })));
+    expect(groupsBy(state, 'method')).toEqual([]);
+  });
+});
+
+describe('losses', () => {
+  it('are spread over the weeks they lie between', () => {
+    const state = fold(written(...settled('b1', { count: 6 }, { rotted: 4, dried: 2 }, [14, 28])));
+    const weeks = lossesByWeek([...state.batches.values()]);
+    expect(weeks.map((w) => w.of.rotted)).toEqual([0, 0, 2, 2]);
+    expect(weeks.map((w) => w.of.dried)).toEqual([0, 0, 1, 1]);
+    expect(lossesByWeek([])).toEqual([]);
+  });
+
+  it('a bad place is found, in a sentence, with the batches behind it', () => {
+    const at = (space: string, rotted: number) =>
+      Array.from({ length: 10 }, (_, i) =>
+        settled(`${space}${i}`, { space }, { rooted: 10 - rotted, rotted }),
+      ).flat();
+    const state = fold(
+      written(
+        ...['porch', 'shelf'].map((key): Draft => ({
+          kind: 'put',
+          record: 'space',
+          key,
+          day: DAY,
+          fields: { name: key === 'porch' ? 'Damp porch' : 'Shelf', tempC: 20, rh: 0.5 },
+        })),
+        ...at('porch', 6),
+        ...at('shelf', 1),
+      ),
+    );
+    const { findings, looked, nearest } = findLosses(state);
+    expect(looked).toBeGreaterThan(1);
+    expect(findingWords(findings[0]!)).toBe(
+      'Place, damp porch: 60 % rotted, against 10 % elsewhere.',
+    );
+    expect(findings[0]!.batches).toHaveLength(10);
+    expect(findings[0]!.strength).toBe('strong');
+    expect(nearest).toBeNull();
+  });
+
+  it('noise is no finding: the same shares everywhere, and the demo’s handful of batches', () => {
+    const same = fold(
+      written(
+        ...Array.from({ length: 12 }, (_, i) =>
+          settled(
+            `b${i}`,
+            { school: i % 2 ? 'straight-in' : 'long-cure' },
+            { rooted: 8, rotted: 2 },
+          ),
+        ).flat(),
+      ),
+    );
+    expect(findLosses(same).findings).toEqual([]);
+    const demo = findLosses(fold(demoJournal('2026-04-09')));
+    expect(demo.findings).toEqual([]);
+    expect(demo.looked).toBeGreaterThan(20);
+    expect(demo.nearest).not.toBeNull();
+  });
+});

@@ -1,0 +1,253 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import {
+  batchTitle,
+  METHOD,
+  methodOf,
+  paceOf,
+  paceWords,
+  plantOf,
+  rootingPace,
+  successBelief,
+  type Batch,
+} from '@hypogeon/core';
+import { Deeds } from '../data/deeds';
+import { Journal } from '../data/journal';
+import { Words } from '../data/words';
+import { LedgerTabs } from './ledger-tabs';
+
+/** What the product has learned from this bench, beside what it came with; batches may be left out. */
+@Component({
+  selector: 'hy-learned-page',
+  imports: [LedgerTabs, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="page-head">
+      <h1>Learned</h1>
+      <p class="quiet">what this bench has taught, beside what the library came with</p>
+    </div>
+    <hy-ledger-tabs />
+    <section aria-labelledby="wounds">
+      <h2 id="wounds" class="ruled">Wounds</h2>
+      <p>{{ wounds() }}</p>
+    </section>
+    <section aria-labelledby="ways">
+      <h2 id="ways" class="ruled">Success and roots</h2>
+      @if (rows().length === 0) {
+        <p>Nothing yet: settled batches teach, those that still grow do not.</p>
+      } @else {
+        <div class="scroll" tabindex="0" role="region" aria-label="Learned of every way">
+          <table>
+            <thead>
+              <tr>
+                <th scope="col">Plant and way</th>
+                <th scope="col" class="number">Catalogue</th>
+                <th scope="col" class="number">Here</th>
+                <th scope="col" class="number">Cuttings behind it</th>
+                <th scope="col">Time to roots</th>
+              </tr>
+            </thead>
+            <tbody>
+              @for (row of rows(); track row.key) {
+                <tr>
+                  <th scope="row">
+                    <a [routerLink]="['/library', row.taxon]"
+                      ><i>{{ row.plant }}</i></a
+                    >
+                    <span class="quiet">{{ row.method }}</span>
+                  </th>
+                  <td class="number">{{ row.catalogue }}</td>
+                  <td class="number">
+                    <strong>{{ row.here }}</strong>
+                  </td>
+                  <td class="number">{{ row.behind }}</td>
+                  <td>{{ row.pace }}</td>
+                </tr>
+              }
+            </tbody>
+          </table>
+        </div>
+      }
+    </section>
+    <section aria-labelledby="batches">
+      <h2 id="batches" class="ruled">Batches it rests on</h2>
+      <p class="quiet">
+        One that went wrong for a reason of its own can be left out, and taken in again.
+      </p>
+      <ul>
+        @for (b of batches(); track b.batch.id) {
+          <li>
+            <a [routerLink]="['/bench', b.batch.id]">{{ b.name }}</a>
+            <span class="quiet">{{ b.says }}</span>
+            @if (b.batch.excluded !== undefined) {
+              <span class="out">left out: {{ b.batch.excluded }}</span>
+              <button type="button" class="plain" (click)="takeIn(b.batch)">Take in again</button>
+            } @else {
+              <label class="unseen" [for]="'why-' + b.batch.id">Why leave out {{ b.name }}</label>
+              <input
+                type="text"
+                maxlength="400"
+                placeholder="why leave it out?"
+                [id]="'why-' + b.batch.id"
+                [value]="reasons()[b.batch.id] ?? ''"
+                (input)="setReason(b.batch.id, why.value)"
+                #why
+              />
+              <button
+                type="button"
+                class="plain"
+                [attr.aria-label]="'Leave out ' + b.name"
+                (click)="leaveOut(b.batch)"
+              >
+                Leave out
+              </button>
+              @if (asked() === b.batch.id) {
+                <span class="problem" role="alert">Say why: in a year you will want to know.</span>
+              }
+            }
+          </li>
+        } @empty {
+          <li class="quiet">No batch is settled yet.</li>
+        }
+      </ul>
+    </section>
+  `,
+  styles: `
+    :host {
+      display: grid;
+      gap: 1.6rem;
+      grid-template-columns: minmax(0, 1fr);
+    }
+    .page-head {
+      margin: 0;
+    }
+    section {
+      display: grid;
+      gap: 0.7rem;
+      grid-template-columns: minmax(0, 1fr);
+    }
+    th .quiet {
+      display: block;
+      font-weight: 400;
+    }
+    ul {
+      list-style: none;
+      margin: 0;
+      padding: 0;
+    }
+    li {
+      display: grid;
+      grid-template-columns: minmax(11rem, 1.2fr) minmax(9rem, 1fr) minmax(9rem, 1.2fr) auto;
+      gap: 0.4rem 1rem;
+      align-items: center;
+      min-height: 52px;
+      border-bottom: 1px solid var(--line);
+    }
+    li > a {
+      display: inline-flex;
+      align-items: center;
+      min-height: 44px;
+    }
+    .problem {
+      grid-column: 3 / -1;
+      color: var(--do);
+      font-weight: 600;
+    }
+    .out {
+      font-weight: 600;
+    }
+    @media (max-width: 760px) {
+      li {
+        grid-template-columns: minmax(0, 1fr) auto;
+        padding: 0.4rem 0;
+      }
+      li > .quiet,
+      .problem {
+        grid-column: 1 / -1;
+      }
+    }
+  `,
+})
+export class LearnedPage {
+  private readonly state = inject(Journal).state;
+  private readonly deeds = inject(Deeds);
+  private readonly words = inject(Words);
+  protected readonly reasons = signal<Readonly<Record<string, string>>>({});
+  protected readonly asked = signal('');
+
+  protected readonly wounds = computed(() => {
+    const { factor, low, high, wounds, looks } = paceOf(this.state());
+    if (looks === 0) return 'No wound was looked at yet: the clock runs as modelled.';
+    const percent = Math.round((factor - 1) * 100);
+    const pace =
+      Math.abs(percent) < 3
+        ? 'Wounds close here as modelled'
+        : `Wounds close here ${Math.abs(percent)} % ${percent > 0 ? 'slower' : 'sooner'} than modelled`;
+    return `${pace} (${low.toFixed(2)} to ${high.toFixed(2)} times the days, eight times in ten), by ${looks === 1 ? 'one look' : `${looks} looks`} at ${wounds === 1 ? 'one wound' : `${wounds} wounds`}.`;
+  });
+
+  private readonly settled = computed(() =>
+    [...this.state().batches.values()]
+      .filter((b) => b.stage === 'done' && b.cut !== null)
+      .sort((a, b) => (a.cutOn < b.cutOn ? 1 : -1)),
+  );
+
+  protected readonly rows = computed(() => {
+    const state = this.state();
+    const keys = new Map(this.settled().map((b) => [`${b.taxon}/${b.method}`, b]));
+    return [...keys].flatMap(([key, { taxon, method }]) => {
+      const plant = plantOf(state, taxon);
+      const way = plant && methodOf(plant.taxon, method);
+      if (!way) return [];
+      const belief = successBelief(state, taxon, way);
+      if (belief.own.cuttings === 0) return [];
+      return [
+        {
+          key,
+          taxon,
+          plant: plant.name,
+          method: METHOD[method].many,
+          catalogue: this.words.percent(belief.catalogue.mean),
+          here: this.words.percent(belief.mean),
+          behind: belief.own.cuttings,
+          pace: paceWords(rootingPace(state, taxon, way)),
+        },
+      ];
+    });
+  });
+
+  protected readonly batches = computed(() =>
+    this.settled().map((batch) => {
+      const alive = batch.counts.rooted + batch.counts.pupped;
+      return {
+        batch,
+        name: `${batchTitle(this.state(), batch)}, ${this.words.day(batch.cutOn)}`,
+        says: `${alive} of ${batch.count} rooted`,
+      };
+    }),
+  );
+
+  protected setReason(id: string, reason: string): void {
+    this.reasons.update((r) => ({ ...r, [id]: reason }));
+    this.asked.set('');
+  }
+
+  protected async leaveOut({ id }: Batch): Promise<void> {
+    const excluded = (this.reasons()[id] ?? '').trim();
+    if (excluded === '') {
+      this.asked.set(id);
+      return;
+    }
+    await this.deeds.record(
+      { kind: 'put', record: 'batch', key: id, fields: { excluded } },
+      'Left out of what is learned',
+    );
+  }
+
+  protected async takeIn({ id }: Batch): Promise<void> {
+    await this.deeds.record(
+      { kind: 'put', record: 'batch', key: id, fields: { excluded: null } },
+      'Taken in again',
+    );
+  }
+}
