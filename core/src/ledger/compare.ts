@@ -21,13 +21,18 @@ import {
   type ShareInterval,
 } from '../stats';
 import { strengthOf, weightOf, type Strength } from './evidence';
-import { GROUPINGS, groupOf, hasResult, type Grouping } from './grouping';
+import { GROUPINGS, groupOf, hasResult, isSettled, type Grouping } from './grouping';
 import { fateRows } from './rows';
 
 /** One way of doing it, and what came of it. */
 export interface GroupResult {
   readonly name: string;
+  /** All that were counted: the curves are of these. */
   readonly batches: readonly Batch[];
+  /** Of these nothing is open any more: the shares are of these. */
+  readonly settled: readonly Batch[];
+  /** Cuttings of the settled ones whose end is known. */
+  readonly told: number;
   readonly count: LedgerCount;
   readonly rooted: ShareInterval | null;
   readonly lost: ShareInterval | null;
@@ -53,19 +58,23 @@ export function groupsBy(
   }
   return [...groups]
     .map(([name, members]) => resultOf(name, members))
-    .sort((a, b) => b.count.stuck - a.count.stuck || (a.name < b.name ? -1 : 1));
+    .sort((a, b) => b.told - a.told || (a.name < b.name ? -1 : 1));
 }
 
 export function resultOf(name: string, batches: readonly Batch[]): GroupResult {
-  const count = countLedger(batches);
+  const settled = batches.filter(isSettled);
+  const count = countLedger(settled);
+  const told = count.stuck - count.waiting;
   const rows = batches.flatMap(fateRows);
   const rooted = rows.filter((r) => r.cause === 'rooted');
   return {
     name,
     batches,
+    settled,
+    told,
     count,
-    rooted: wilson(count.rooted, count.stuck),
-    lost: wilson(count.rotted + count.dried + count.lost, count.stuck),
+    rooted: wilson(count.rooted, told),
+    lost: wilson(told - count.rooted, told),
     curve: aalenJohansen(rows),
     half: rooted.length === 0 ? null : turnbullMedian(turnbull(rooted)),
   };
@@ -100,7 +109,7 @@ export function compareGroups(
   a: GroupResult,
   b: GroupResult,
 ): Comparison {
-  const [wa, wb] = [weighed(a.batches), weighed(b.batches)];
+  const [wa, wb] = [weighed(a.settled), weighed(b.settled)];
   const table = { a: wa, b: wb };
   const p = fisherExact(table)?.p ?? 1;
   const rows = [a, b].flatMap((group, index) =>
@@ -120,12 +129,12 @@ export function compareGroups(
     a,
     b,
     difference: newcombe(
-      { successes: a.count.rooted, trials: a.count.stuck },
-      { successes: b.count.rooted, trials: b.count.stuck },
+      { successes: a.count.rooted, trials: a.told },
+      { successes: b.count.rooted, trials: b.told },
     ),
     fisher: fisherExact({
-      a: { yes: a.count.rooted, no: a.count.stuck - a.count.rooted },
-      b: { yes: b.count.rooted, no: b.count.stuck - b.count.rooted },
+      a: { yes: a.count.rooted, no: a.told - a.count.rooted },
+      b: { yes: b.count.rooted, no: b.told - b.count.rooted },
     }),
     p,
     strength: strengthOf(p),
@@ -147,11 +156,11 @@ const inside = (share: number): number => Math.min(0.98, Math.max(0.02, share));
 /** Effective numbers of rooted and not. */
 function effective(batches: readonly Batch[]): { readonly yes: number; readonly no: number } {
   let [yes, no] = [0, 0];
-  for (const { count, counts } of batches) {
+  for (const { count, counts, waiting } of batches) {
     const weight = weightOf(count);
     const rooted = counts.rooted + counts.pupped;
     yes += weight * rooted;
-    no += weight * (count - rooted);
+    no += weight * (count - waiting - rooted);
   }
   return { yes, no };
 }
@@ -165,7 +174,7 @@ function weighed(batches: readonly Batch[]): { readonly yes: number; readonly no
 function withinPlants(a: GroupResult, b: GroupResult): MantelHaenszel | null {
   const taxa = new Set([...a.batches, ...b.batches].map((batch) => batch.taxon));
   const of = (group: GroupResult, taxon: string) =>
-    effective(group.batches.filter((batch) => batch.taxon === taxon));
+    effective(group.settled.filter((batch) => batch.taxon === taxon));
   return mantelHaenszel([...taxa].map((taxon) => ({ a: of(a, taxon), b: of(b, taxon) })));
 }
 

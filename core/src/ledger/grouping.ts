@@ -95,6 +95,14 @@ export function hasResult(batch: Batch): boolean {
   return batch.cut !== null && batch.tallies.length > 0 && batch.excluded === undefined;
 }
 
+/**
+ * Nothing of it is still open: only then do its shares say what came of it. While cuttings wait, roots and losses have
+ * come to different parts of their course, and a young batch would pass for a bad one.
+ */
+export function isSettled(batch: Batch): boolean {
+  return hasResult(batch) && (batch.stage === 'done' || batch.waiting === 0);
+}
+
 /** Days from the cut to the first water; null before any. */
 export function daysToWater(batch: Batch): number | null {
   const [first] = batch.waterings;

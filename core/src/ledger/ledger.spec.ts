@@ -73,7 +73,7 @@ describe('ways against each other', () => {
   it('tells a real difference, within plants too, and how large a fair trial would be', () => {
     const state = fold(written(...many('dry-to-touch', 9, 1, 0), ...many('straight-in', 4, 6, 3)));
     const [a, b] = groupsBy(state, 'school');
-    expect([a!.count.stuck, b!.count.stuck]).toEqual([80, 80]);
+    expect([a!.told, b!.told]).toEqual([80, 80]);
     const dry = [a!, b!].find((g) => g.name === 'Dry to touch')!;
     const straight = [a!, b!].find((g) => g.name === 'Straight in')!;
     const c = compareGroups(state, 'school', dry, straight);
@@ -109,6 +109,20 @@ describe('ways against each other', () => {
     expect(c.confounded.join(' ')).toMatch(/in plant: mostly .* against .*in season/);
     expect(c.strength).toBe('weak');
     expect(c.within).toBeNull();
+  });
+
+  it('a batch that still waits is in the curves and not in the shares: young is not bad', () => {
+    const state = fold(
+      written(
+        ...settled('b1', { school: 'straight-in' }, { rooted: 8, rotted: 2 }),
+        ...settled('b2', { school: 'straight-in', count: 30 }, { rooted: 1, rotted: 1 }),
+      ),
+    );
+    const [group] = groupsBy(state, 'school');
+    expect(group!.batches).toHaveLength(2);
+    expect(group!.told).toBe(10);
+    expect(group!.rooted!.share).toBe(0.8);
+    expect(group!.curve.count).toBe(40);
   });
 
   it('empty arms and nothing counted are defined', () => {

@@ -8,7 +8,7 @@ import {
   type ShareInterval,
 } from '../stats';
 import { holm, strengthOf, weightOf, type Strength } from './evidence';
-import { groupOf, GROUPING_NAME, hasResult, type Grouping } from './grouping';
+import { groupOf, GROUPING_NAME, isSettled, type Grouping } from './grouping';
 import { FATES, fateRows, type Fate } from './rows';
 
 export type Loss = Exclude<Fate, 'rooted'>;
@@ -84,7 +84,7 @@ export interface Findings {
  * Holm for the number of looks. No finding from noise: what could be chance is not told.
  */
 export function findLosses(state: State, most = 3): Findings {
-  const batches = [...state.batches.values()].filter(hasResult);
+  const batches = [...state.batches.values()].filter(isSettled);
   const candidates: (Omit<Finding, 'p' | 'strength'> & { readonly raw: number })[] = [];
   for (const by of LOOKED_AT) {
     const groups = new Map<string, Batch[]>();
@@ -135,17 +135,17 @@ function against(
   const lostOf = (
     list: readonly Batch[],
   ): { lost: number; stuck: number; yes: number; no: number } => {
-    const { rotted, dried, lost, stuck } = countLedger(list);
+    const { rotted, dried, lost, stuck, waiting } = countLedger(list);
     let [yes, no] = [0, 0];
     for (const b of list) {
       const gone =
         cause === 'rotted' ? b.counts.rotted : b.counts.rotted + b.counts.dried + b.counts.lost;
       yes += weightOf(b.count) * gone;
-      no += weightOf(b.count) * (b.count - gone);
+      no += weightOf(b.count) * (b.count - b.waiting - gone);
     }
     return {
       lost: cause === 'rotted' ? rotted : rotted + dried + lost,
-      stuck,
+      stuck: stuck - waiting,
       yes: Math.round(yes),
       no: Math.round(no),
     };

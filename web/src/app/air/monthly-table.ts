@@ -100,10 +100,6 @@ const MONTHS = Array.from({ length: 12 }, (_, m) =>
       outline: 3px solid var(--water);
       outline-offset: 2px;
     }
-    .problem {
-      color: var(--do);
-      font-weight: 600;
-    }
   `,
 })
 export class MonthlyTable {

@@ -227,10 +227,6 @@ const MOST_BYTES = 40_000_000;
       white-space: nowrap;
       padding-block: 0.25rem;
     }
-    .problem {
-      color: var(--do);
-      font-weight: 600;
-    }
     ul {
       margin: 0;
     }

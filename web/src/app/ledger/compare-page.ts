@@ -48,7 +48,7 @@ const BLANK: Chosen = { by: 'method', a: '', b: '', plant: '' };
         <select hyControl (change)="set({ a: first.value })" #first>
           @for (g of groups(); track g.name) {
             <option [value]="g.name" [selected]="g.name === pair().a?.name">
-              {{ g.name }} ({{ g.count.stuck }})
+              {{ g.name }} ({{ g.told }})
             </option>
           }
         </select>
@@ -57,7 +57,7 @@ const BLANK: Chosen = { by: 'method', a: '', b: '', plant: '' };
         <select hyControl (change)="set({ b: second.value })" #second>
           @for (g of groups(); track g.name) {
             <option [value]="g.name" [selected]="g.name === pair().b?.name">
-              {{ g.name }} ({{ g.count.stuck }})
+              {{ g.name }} ({{ g.told }})
             </option>
           }
         </select>
@@ -123,9 +123,10 @@ const BLANK: Chosen = { by: 'method', a: '', b: '', plant: '' };
         </details>
       </section>
       <p class="quiet small">
-        Shares with Wilson’s interval, their difference with Newcombe’s; Fisher’s exact test and the
-        chance on effective numbers, because cuttings of one batch share their tray; curves by Aalen
-        and Johansen, in which what rotted can no longer root.
+        Shares are of settled batches, curves of all that were counted. Shares with Wilson’s
+        interval, their difference with Newcombe’s; Fisher’s exact test and the chance on effective
+        numbers, because cuttings of one batch share their tray; curves by Aalen and Johansen, in
+        which what rotted can no longer root.
       </p>
     } @else {
       <p>
@@ -164,15 +165,6 @@ const BLANK: Chosen = { by: 'method', a: '', b: '', plant: '' };
     ul {
       margin: 0;
       padding-left: 1.1rem;
-    }
-    summary {
-      min-height: 44px;
-      display: flex;
-      align-items: center;
-      cursor: pointer;
-      text-decoration: underline;
-      text-underline-offset: 0.2em;
-      width: fit-content;
     }
     table {
       max-width: 40rem;
@@ -238,8 +230,10 @@ export class ComparePage {
     );
   }
 
-  private share({ name, count, rooted }: GroupResult): string {
-    return `${name}: ${count.rooted} of ${count.stuck} rooted, ${rooted ? this.words.percentSpan(rooted) : 'none counted'}`;
+  private share({ name, count, told, rooted }: GroupResult): string {
+    return rooted
+      ? `${name}: ${count.rooted} of ${told} rooted, ${this.words.percentSpan(rooted)}`
+      : `${name}: none settled yet`;
   }
 
   private difference({ difference, chance, a, b }: Comparison): string {
@@ -273,10 +267,10 @@ const pWords = (p: number): string => (p < 0.001 ? 'below 0.001' : p.toFixed(p <
 
 /** Plain words first; small numbers are said to be small. */
 function answerOf({ a, b, difference, strength, p }: Comparison): string {
-  if (!difference) return 'One of them has nothing counted yet.';
+  if (!difference) return 'One of them has no settled batch yet: its curve below is all there is.';
   const [more, less] = difference.difference >= 0 ? [a, b] : [b, a];
   const lead = `${more.name} rooted more often than ${less.name.toLowerCase()}`;
-  if (Math.min(a.batches.length, b.batches.length) < 2)
+  if (Math.min(a.settled.length, b.settled.length) < 2)
     return `${lead}, but on one side it is a single batch: an anecdote, not evidence.`;
   switch (strength) {
     case 'strong':
@@ -284,7 +278,7 @@ function answerOf({ a, b, difference, strength, p }: Comparison): string {
     case 'some':
       return `${lead}; it may be so (p\u00a0${pWords(p)}).`;
     case 'weak':
-      return `No telling them apart: chance alone would do this often (p\u00a0${pWords(p)}).`;
+      return `Not told apart yet: chance alone would do as much ${Math.round(p * 100)} times in a hundred.`;
   }
 }
 

@@ -69,7 +69,7 @@ const STRENGTH = {
             <thead>
               <tr>
                 <th scope="col">Place</th>
-                <th scope="col" class="number">Stuck</th>
+                <th scope="col" class="number">Settled</th>
                 <th scope="col" class="number">Rotted</th>
                 <th scope="col" class="number">Dried up</th>
                 <th scope="col" class="number">Otherwise</th>
@@ -80,7 +80,7 @@ const STRENGTH = {
               @for (row of places(); track row.name) {
                 <tr>
                   <th scope="row">{{ row.name }}</th>
-                  <td class="number">{{ row.count.stuck }}</td>
+                  <td class="number">{{ row.told }}</td>
                   <td class="number">{{ row.count.rotted }}</td>
                   <td class="number">{{ row.count.dried }}</td>
                   <td class="number">{{ row.count.lost }}</td>
@@ -150,6 +150,7 @@ export class LossesPage {
     groupsBy(this.state(), 'space').map((g) => ({
       name: g.name,
       count: g.count,
+      told: g.told,
       share: g.lost ? this.words.percentSpan(g.lost) : '',
     })),
   );

@@ -69,10 +69,6 @@ const BLANK: PlantDraft = { name: '', like: '', fromT: '', toT: '', notes: '', w
     th[scope='row'] {
       white-space: nowrap;
     }
-    .problem {
-      color: var(--do);
-      font-weight: 600;
-    }
     .row {
       display: flex;
       flex-wrap: wrap;

@@ -109,15 +109,6 @@ const WORD = { rotted: 'rotted', dried: 'dried up', lost: 'otherwise' } as const
     .week {
       text-anchor: middle;
     }
-    summary {
-      min-height: 44px;
-      display: flex;
-      align-items: center;
-      cursor: pointer;
-      text-decoration: underline;
-      text-underline-offset: 0.2em;
-      width: fit-content;
-    }
     table {
       max-width: 32rem;
     }

@@ -159,10 +159,6 @@ const USUAL_SCOOP_ML = 500;
       padding-left: 0.8rem;
       border-left: 4px solid var(--callus);
     }
-    .problem {
-      color: var(--do);
-      font-weight: 600;
-    }
   `,
 })
 export class AmountsPage {

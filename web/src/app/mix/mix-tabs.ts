@@ -1,51 +1,12 @@
 import { ChangeDetectionStrategy, Component } from '@angular/core';
-import { RouterLink, RouterLinkActive } from '@angular/router';
+import { Tabs } from '../ui/tabs';
 
 /** The pages of Mix. */
 @Component({
   selector: 'hy-mix-tabs',
-  imports: [RouterLink, RouterLinkActive],
+  imports: [Tabs],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `
-    <nav aria-label="Mix" class="no-print">
-      @for (tab of tabs; track tab.path) {
-        <a
-          [routerLink]="tab.path"
-          routerLinkActive="here"
-          ariaCurrentWhenActive="page"
-          [routerLinkActiveOptions]="{ exact: true }"
-          >{{ tab.name }}</a
-        >
-      }
-    </nav>
-  `,
-  styles: `
-    nav {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0 1.4rem;
-      border-bottom: 1px solid var(--line);
-      margin-bottom: 1.4rem;
-    }
-    a {
-      display: inline-flex;
-      align-items: center;
-      min-height: 44px;
-      min-width: 44px;
-      color: var(--ink2);
-      text-decoration: none;
-      border-bottom: 3px solid transparent;
-      margin-bottom: -1px;
-    }
-    a:hover {
-      color: var(--ink);
-    }
-    .here {
-      color: var(--ink);
-      font-weight: 650;
-      border-bottom-color: var(--living);
-    }
-  `,
+  template: `<hy-tabs label="Mix" [tabs]="tabs" />`,
 })
 export class MixTabs {
   protected readonly tabs = [

@@ -262,10 +262,6 @@ const NAME: Readonly<Record<TargetName, string>> = {
     .row hy-field {
       flex: 1;
     }
-    .problem {
-      color: var(--do);
-      font-weight: 600;
-    }
     .binding {
       margin: 0;
       padding-left: 1.1rem;

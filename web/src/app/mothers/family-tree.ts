@@ -151,15 +151,6 @@ interface Kin {
       color: var(--ink2);
       font-size: 0.82rem;
     }
-    summary {
-      min-height: 44px;
-      display: flex;
-      align-items: center;
-      cursor: pointer;
-      text-decoration: underline;
-      text-underline-offset: 0.2em;
-      width: fit-content;
-    }
     table {
       max-width: 44rem;
     }

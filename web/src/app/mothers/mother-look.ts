@@ -107,10 +107,6 @@ const QUESTIONS: readonly {
       outline: 3px solid var(--water);
       outline-offset: 2px;
     }
-    .problem {
-      color: var(--do);
-      font-weight: 600;
-    }
   `,
 })
 export class MotherLook {

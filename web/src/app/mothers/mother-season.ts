@@ -57,15 +57,6 @@ import { SeasonYear } from '../marks/season-year';
       gap: 0.6rem;
       grid-template-columns: minmax(0, 1fr);
     }
-    summary {
-      min-height: 44px;
-      display: flex;
-      align-items: center;
-      cursor: pointer;
-      text-decoration: underline;
-      text-underline-offset: 0.2em;
-      width: fit-content;
-    }
     table {
       max-width: 46rem;
     }

@@ -15,19 +15,16 @@ import {
   growthOn,
   judgeOffset,
   leastOf,
-  methodOf,
   OFFSET_SHARE,
-  plantOf,
   readLength,
-  type MethodId,
   type OffsetVerdict,
 } from '@hypogeon/core';
 import { draftKeeper } from '../data/draft';
-import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
 import { ClumpDrawing, type DrawnOffset } from '../marks/clump-drawing';
 import { Field, FieldControl } from '../ui/field';
+import { planMother } from './plan-mother';
 import { PlanTabs } from './plan-tabs';
 import { RelatedBatches } from './related-batches';
 
@@ -213,18 +210,15 @@ const MOST_ROWS = 60;
   `,
 })
 export class ClumpPage {
-  private readonly journal = inject(Journal);
   private readonly related = inject(RelatedBatches);
   private readonly today = inject(Today).day;
   protected readonly words = inject(Words);
   protected readonly most = MOST_ROWS;
   readonly mother = input<string>();
 
-  private readonly record = computed(() => this.journal.state().mothers.get(this.mother() ?? ''));
-  protected readonly motherName = computed(() => this.record()?.name ?? '');
-  protected readonly plant = computed(() =>
-    plantOf(this.journal.state(), this.record()?.taxon ?? ''),
-  );
+  private readonly her = planMother(this.mother);
+  protected readonly motherName = this.her.name;
+  protected readonly plant = this.her.plant;
   private readonly keeper = computed(() => draftKeeper<ClumpDraft>(`clump.${this.mother() ?? ''}`));
   private readonly edited = linkedSignal<unknown, ClumpDraft | null>({
     source: this.mother,
@@ -234,13 +228,18 @@ export class ClumpPage {
     () => this.edited() ?? this.keeper().read() ?? this.start(),
   );
 
-  protected readonly pads = computed(() => this.way('pad') !== null);
+  protected readonly pads = computed(() => this.her.way('pad') !== null);
   /** The way a piece without roots is taken. */
   protected readonly kind = computed(
     () =>
-      this.way('pad') ?? this.way('offset') ?? this.way('rooted-offset') ?? this.way('division'),
+      this.her.way('pad') ??
+      this.her.way('offset') ??
+      this.her.way('rooted-offset') ??
+      this.her.way('division'),
   );
-  private readonly rooted = computed(() => this.way('rooted-offset') ?? this.way('division'));
+  private readonly rooted = computed(
+    () => this.her.way('rooted-offset') ?? this.her.way('division'),
+  );
   protected readonly noun = computed(() => (this.pads() ? 'Pad' : 'Offset'));
 
   protected readonly motherMm = computed(() => this.mm(this.draft().mother));
@@ -340,9 +339,9 @@ export class ClumpPage {
   }
 
   private judge(sizeMm: number, ownRoots: boolean, motherMm: number): OffsetVerdict {
-    const state = this.journal.state();
+    const state = this.her.state();
     const plant = this.plant()!;
-    const space = this.record()?.space ?? [...state.spaces.keys()][0] ?? '';
+    const space = this.her.space();
     const way = this.kind()!;
     const rules = this.pads()
       ? { share: PAD_SHARE, tallMm: null, rooted: false }
@@ -380,7 +379,7 @@ export class ClumpPage {
   }
 
   private start(): ClumpDraft {
-    const height = this.record()?.heightMm;
+    const height = this.her.record()?.heightMm;
     if (this.pads())
       return {
         mother: this.words.length(110),
@@ -395,10 +394,5 @@ export class ClumpPage {
   private mm(text: string): number | null {
     const read = readLength(text, this.words.lengthUnit());
     return read.ok ? read.mm : null;
-  }
-
-  private way(method: MethodId) {
-    const plant = this.plant();
-    return plant ? (methodOf(plant.taxon, method) ?? null) : null;
   }
 }

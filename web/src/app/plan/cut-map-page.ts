@@ -14,12 +14,10 @@ import {
   cuttingCautions,
   evenNodes,
   lengthIn,
-  methodOf,
   nodesFrom,
   pieceProblem,
   piecesAt,
   plantsFrom,
-  plantOf,
   readLength,
   referenceClosureDays,
   smoothMarks,
@@ -27,15 +25,14 @@ import {
   stemRules,
   successBelief,
   type CutRules,
-  type MethodId,
   type Stem,
 } from '@hypogeon/core';
 import { draftKeeper } from '../data/draft';
-import { Journal } from '../data/journal';
 import { Words } from '../data/words';
 import { StemDrawing } from '../marks/stem-drawing';
 import { Field, FieldControl } from '../ui/field';
 import { numberFrom } from '../ui/number';
+import { planMother } from './plan-mother';
 import { PlanTabs } from './plan-tabs';
 import { RelatedBatches } from './related-batches';
 
@@ -229,24 +226,20 @@ const COLUMN: StemDraft = { ...BLANK, length: '800', nodes: '0', width: '60' };
   styleUrl: './pieces-page.scss',
 })
 export class CutMapPage {
-  private readonly journal = inject(Journal);
   private readonly related = inject(RelatedBatches);
   protected readonly words = inject(Words);
 
   readonly mother = input<string>();
 
-  private readonly record = computed(() => this.journal.state().mothers.get(this.mother() ?? ''));
-  protected readonly motherName = computed(() => this.record()?.name ?? '');
-  protected readonly plant = computed(() => {
-    const taxon = this.record()?.taxon;
-    return taxon === undefined ? null : plantOf(this.journal.state(), taxon);
-  });
-  protected readonly column = computed(() => this.way('column'));
+  private readonly her = planMother(this.mother);
+  protected readonly motherName = this.her.name;
+  protected readonly plant = this.her.plant;
+  protected readonly column = computed(() => this.her.way('column'));
   protected readonly crown = computed(
-    () => this.way('crown') ?? this.way('branch') ?? this.column(),
+    () => this.her.way('crown') ?? this.her.way('branch') ?? this.column(),
   );
-  protected readonly segmentWay = computed(() => this.way('segment'));
-  protected readonly leafWay = computed(() => this.way('leaf'));
+  protected readonly segmentWay = computed(() => this.her.way('segment'));
+  protected readonly leafWay = computed(() => this.her.way('leaf'));
 
   private readonly keeper = computed(() =>
     draftKeeper<Partial<StemDraft>>(this.column() ? 'column' : 'stem'),
@@ -324,7 +317,7 @@ export class CutMapPage {
     const taxon = this.plant()?.id;
     const width = this.width();
     if (!crown || taxon === undefined || !width.ok) return null;
-    const state = this.journal.state();
+    const state = this.her.state();
     const { mean } = successBelief(state, taxon, crown);
     if (this.column()) return columnRules(mean, width.mm);
     const segment = this.segmentWay();
@@ -439,10 +432,5 @@ export class CutMapPage {
     const more = leaves === 0 ? '' : leaves === 1 ? 'a leaf' : `${leaves} leaves`;
     const parts = [top, rest, more].filter(Boolean);
     return parts.length === 1 ? top : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)!}`;
-  }
-
-  private way(method: MethodId) {
-    const plant = this.plant();
-    return plant ? (methodOf(plant.taxon, method) ?? null) : null;
   }
 }

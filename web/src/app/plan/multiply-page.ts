@@ -5,20 +5,18 @@ import {
   generationDays,
   growingDay,
   METHOD,
-  methodOf,
   multiplicationProblem,
-  plantOf,
   reach,
   readiness,
   rootingPace,
   successBelief,
 } from '@hypogeon/core';
 import { draftKeeper } from '../data/draft';
-import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
 import { Field, FieldControl } from '../ui/field';
 import { numberFrom } from '../ui/number';
+import { planMother } from './plan-mother';
 import { PlanTabs } from './plan-tabs';
 
 interface Typed {
@@ -195,7 +193,6 @@ const BLANK: Typed = { start: '1', pieces: '4', target: '100', method: '', stay:
   `,
 })
 export class MultiplyPage {
-  private readonly state = inject(Journal).state;
   private readonly today = inject(Today).day;
   private readonly words = inject(Words);
   readonly mother = input<string>();
@@ -203,15 +200,13 @@ export class MultiplyPage {
 
   private readonly keeper = draftKeeper<Typed>('multiply');
   protected readonly typed = signal<Typed>({ ...BLANK, ...this.keeper.read() });
-  private readonly record = computed(() => this.state().mothers.get(this.mother() ?? ''));
-  protected readonly motherName = computed(() => this.record()?.name ?? '');
-  protected readonly plant = computed(() => plantOf(this.state(), this.record()?.taxon ?? ''));
+  private readonly her = planMother(this.mother);
+  protected readonly motherName = this.her.name;
+  protected readonly plant = this.her.plant;
   protected readonly ways = computed(() => this.plant()?.taxon.methods ?? []);
   protected readonly way = computed(() => {
-    const plant = this.plant();
-    const chosen = this.ways().find((m) => m.method === this.typed().method)?.method;
-    if (!plant) return null;
-    return (chosen && methodOf(plant.taxon, chosen)) ?? plant.taxon.methods[0] ?? null;
+    const ways = this.ways();
+    return ways.find((m) => m.method === this.typed().method) ?? ways[0] ?? null;
   });
   private readonly numbers = computed(() => ({
     start: numberFrom(this.typed().start),
@@ -227,11 +222,11 @@ export class MultiplyPage {
     const plant = this.plant();
     const way = this.way();
     if (!plant || !way || this.problem()) return null;
-    const state = this.state();
+    const state = this.her.state();
     const { start, pieces, target } = this.numbers();
     const belief = successBelief(state, plant.id, way);
     const reached = reach({ start, pieces, mothersStay: this.typed().stay, belief }, target);
-    const space = this.record()?.space ?? [...state.spaces.keys()][0] ?? '';
+    const space = this.her.space();
     const pace = rootingPace(state, plant.id, way).factor;
     const days = generationDays(this.today(), reached.generations.length - 1, (cutOn) =>
       readiness(

@@ -33,17 +33,13 @@ import {
   waysTo,
   windowAt,
   WOUND_SCHOOL,
-  type AidId,
   type BatchFields,
   type Day,
   type Disinfectant,
-  type FirstWaterId,
   type MethodId,
   type PlannedWound,
   type Variant,
-  type Size,
   type TaxonMethod,
-  type WaterSchoolId,
   type Way,
   type Wish,
   type WoundSchoolId,
@@ -61,79 +57,12 @@ import { GateRanges, type GateRange } from './gate-ranges';
 import { GivingTable } from './giving-table';
 import { MediaOutlook } from './media-outlook';
 import { NeededCurve } from './needed-curve';
+import { BLANK_PLAN, PURPOSE_WORD, PURPOSES, type PlanDraft } from './plan-draft';
 import { PlanResult } from './plan-result';
 import { PlanTabs } from './plan-tabs';
+import { Protocols } from './protocols';
 import { WaysTable } from './ways-table';
 import { Field, FieldControl } from '../ui/field';
-
-/** So many by a day; as many as the mother gives safely; or what lies on the bench already. */
-const PURPOSES = ['want', 'safe', 'have'] as const;
-type Purpose = (typeof PURPOSES)[number];
-const PURPOSE_WORD: Readonly<Record<Purpose, string>> = {
-  want: 'so many plants',
-  safe: 'as many as she gives safely',
-  have: 'pieces I have',
-};
-
-interface PlanDraft {
-  readonly mother: string;
-  readonly method: MethodId | '';
-  readonly count: string;
-  /** As typed; empty is the usual width of the cut. */
-  readonly width: string;
-  readonly thickness: string;
-  readonly school: WoundSchoolId | '';
-  readonly callusAt: 'rack' | 'medium';
-  readonly callusSpace: string;
-  readonly space: string;
-  readonly place: string;
-  /** Empty is today. */
-  readonly cutOn: Day;
-  readonly disinfectant: Disinfectant;
-  readonly container: string;
-  readonly containers: string;
-  readonly mix: string;
-  readonly waterSchool: WaterSchoolId | '';
-  readonly aid: AidId;
-  readonly firstWater: FirstWaterId;
-  /** What it is for: so many, so large, by a day, so sure; empty where nobody asked. */
-  readonly purpose: Purpose;
-  readonly want: string;
-  /** Pieces that lie there already: of which kind, how many. */
-  readonly haveMethod: MethodId | '';
-  readonly have: string;
-  readonly size: Size;
-  readonly by: Day;
-  readonly sure: string;
-}
-
-const BLANK: PlanDraft = {
-  mother: '',
-  method: '',
-  count: '',
-  width: '',
-  thickness: '',
-  school: '',
-  callusAt: 'rack',
-  callusSpace: '',
-  space: '',
-  place: '',
-  cutOn: '',
-  disinfectant: 'alcohol',
-  container: '',
-  containers: '',
-  mix: '',
-  waterSchool: '',
-  aid: 'none',
-  firstWater: 'with-gate',
-  purpose: 'want',
-  haveMethod: '',
-  have: '',
-  want: '',
-  size: 'rooted',
-  by: '',
-  sure: '80',
-};
 
 /** Days that a wish without a day is given. */
 const USUAL_TIME = 90;
@@ -158,6 +87,7 @@ const DISINFECTANT_WORD: Readonly<Record<Disinfectant, string>> = {
     NeededCurve,
     PlanResult,
     PlanTabs,
+    Protocols,
     WaysTable,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -186,10 +116,10 @@ export class PlanPage {
   private readonly edited = signal<PlanDraft | null>(this.keeper.read());
   protected readonly draft = computed<PlanDraft>(() => {
     // A draft kept by an older version lacks what came since.
-    const draft = { ...BLANK, ...this.edited() };
+    const draft = { ...BLANK_PLAN, ...this.edited() };
     const asked = this.mother();
     return asked && asked !== draft.mother
-      ? { ...BLANK, mother: asked, space: draft.space, callusSpace: draft.callusSpace }
+      ? { ...BLANK_PLAN, mother: asked, space: draft.space, callusSpace: draft.callusSpace }
       : draft;
   });
   protected readonly tried = signal(false);
@@ -482,10 +412,6 @@ export class PlanPage {
   protected readonly purposeWord = PURPOSE_WORD;
   protected readonly aids = Object.values(AID);
   protected readonly firstWaters = Object.values(FIRST_WATER);
-  protected readonly protocols = computed(() => [...this.state().protocols.values()]);
-  protected readonly protocolName = signal('');
-  protected readonly protocolProblem = signal('');
-
   protected setPurpose(value: string): void {
     this.set('purpose', PURPOSES.find((p) => p === value) ?? 'want');
   }
@@ -502,58 +428,26 @@ export class PlanPage {
     this.set('firstWater', this.firstWaters.find((f) => f.id === value)?.id ?? 'with-gate');
   }
 
+  /** What a protocol would be made of. */
+  protected readonly asProtocol = computed(() => {
+    const { callusAt, disinfectant, aid, firstWater, waterSchool, mix, container } = this.draft();
+    return {
+      school: this.school(),
+      callusAt,
+      disinfectant,
+      aid,
+      firstWater,
+      waterSchool: waterSchool || null,
+      mix: mix || null,
+      container: container || null,
+    };
+  });
+
   /** A protocol fills in what it names; the rest stays. */
-  protected useProtocol(id: string): void {
-    const protocol = this.state().protocols.get(id);
-    if (!protocol) return;
-    const { school, callusAt, disinfectant, aid, firstWater, waterSchool, mix, container } =
-      protocol;
-    const named = Object.fromEntries(
-      Object.entries({
-        school,
-        callusAt,
-        disinfectant,
-        aid,
-        firstWater,
-        waterSchool,
-        mix,
-        container,
-      }).filter(([, v]) => v !== undefined),
-    );
+  protected useProtocol(named: Partial<PlanDraft>): void {
     const draft = { ...this.draft(), ...named };
     this.edited.set(draft);
     this.keeper.keep(draft);
-  }
-
-  protected async keepProtocol(): Promise<void> {
-    const name = this.protocolName().trim();
-    if (name === '') {
-      this.protocolProblem.set('Give it a name: it is chosen by that later.');
-      return;
-    }
-    this.protocolProblem.set('');
-    const same = this.protocols().find((p) => p.name?.toLowerCase() === name.toLowerCase());
-    const { callusAt, disinfectant, aid, firstWater, waterSchool, mix, container } = this.draft();
-    await this.deeds.record(
-      {
-        kind: 'put',
-        record: 'protocol',
-        key: same?.id ?? freshId(),
-        fields: {
-          name,
-          school: this.school(),
-          callusAt,
-          disinfectant,
-          aid,
-          firstWater,
-          waterSchool: waterSchool || null,
-          mix: mix || null,
-          container: container || null,
-        },
-      },
-      `Protocol “${name}” kept`,
-    );
-    this.protocolName.set('');
   }
 
   protected setSize(value: string): void {
@@ -571,7 +465,7 @@ export class PlanPage {
   protected setMother(id: string): void {
     const { space, callusSpace, disinfectant, container, mix, waterSchool } = this.draft();
     const draft = {
-      ...BLANK,
+      ...BLANK_PLAN,
       mother: id,
       space,
       callusSpace,
@@ -686,7 +580,7 @@ export class PlanPage {
     this.keeper.drop();
     const { container, mix, waterSchool, aid, firstWater } = d;
     this.edited.set({
-      ...BLANK,
+      ...BLANK_PLAN,
       space: this.space(),
       callusSpace: this.callusSpace(),
       container,

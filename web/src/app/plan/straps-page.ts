@@ -4,9 +4,7 @@ import {
   cutStraps,
   cuttingCautions,
   hydraulicWidth,
-  methodOf,
   nodesFrom,
-  plantOf,
   readLength,
   referenceClosureDays,
   strapProblem,
@@ -14,10 +12,10 @@ import {
   yieldOf,
 } from '@hypogeon/core';
 import { draftKeeper } from '../data/draft';
-import { Journal } from '../data/journal';
 import { Words } from '../data/words';
 import { StrapDrawing } from '../marks/strap-drawing';
 import { Field, FieldControl } from '../ui/field';
+import { planMother } from './plan-mother';
 import { PlanTabs } from './plan-tabs';
 import { RelatedBatches } from './related-batches';
 
@@ -133,22 +131,16 @@ const BLANK: StrapDraft = { lengths: '400 360', section: '75', width: '' };
   styleUrl: './pieces-page.scss',
 })
 export class StrapsPage {
-  private readonly journal = inject(Journal);
   private readonly related = inject(RelatedBatches);
   protected readonly words = inject(Words);
   readonly mother = input<string>();
 
   private readonly keeper = draftKeeper<StrapDraft>('straps');
   protected readonly draft = signal<StrapDraft>(this.keeper.read() ?? BLANK);
-  private readonly record = computed(() => this.journal.state().mothers.get(this.mother() ?? ''));
-  protected readonly motherName = computed(() => this.record()?.name ?? '');
-  protected readonly plant = computed(() =>
-    plantOf(this.journal.state(), this.record()?.taxon ?? ''),
-  );
-  protected readonly way = computed(() => {
-    const plant = this.plant();
-    return plant ? (methodOf(plant.taxon, 'leaf-section') ?? null) : null;
-  });
+  private readonly her = planMother(this.mother);
+  protected readonly motherName = this.her.name;
+  protected readonly plant = this.her.plant;
+  protected readonly way = computed(() => this.her.way('leaf-section'));
 
   private readonly lengths = computed(() =>
     nodesFrom(this.draft().lengths, (text) => this.mm(text)),
@@ -203,7 +195,7 @@ export class StrapsPage {
     return {
       lengths,
       plan,
-      plants: yieldOf(plan.sections.length, successBelief(this.journal.state(), plant.id, way)),
+      plants: yieldOf(plan.sections.length, successBelief(this.her.state(), plant.id, way)),
       depth: this.words.length(plan.depthMm),
       spacing: this.words.length(plan.spacingMm),
       left: left >= 1 ? `${this.words.length(left)} of leaf are too short to use.` : '',

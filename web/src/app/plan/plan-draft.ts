@@ -1,0 +1,79 @@
+import type {
+  AidId,
+  Day,
+  Disinfectant,
+  FirstWaterId,
+  MethodId,
+  Size,
+  WaterSchoolId,
+  WoundSchoolId,
+} from '@hypogeon/core';
+
+/** So many by a day; as many as the mother gives safely; or what lies on the bench already. */
+export const PURPOSES = ['want', 'safe', 'have'] as const;
+export type Purpose = (typeof PURPOSES)[number];
+export const PURPOSE_WORD: Readonly<Record<Purpose, string>> = {
+  want: 'so many plants',
+  safe: 'as many as she gives safely',
+  have: 'pieces I have',
+};
+
+export interface PlanDraft {
+  readonly mother: string;
+  readonly method: MethodId | '';
+  readonly count: string;
+  /** As typed; empty is the usual width of the cut. */
+  readonly width: string;
+  readonly thickness: string;
+  readonly school: WoundSchoolId | '';
+  readonly callusAt: 'rack' | 'medium';
+  readonly callusSpace: string;
+  readonly space: string;
+  readonly place: string;
+  /** Empty is today. */
+  readonly cutOn: Day;
+  readonly disinfectant: Disinfectant;
+  readonly container: string;
+  readonly containers: string;
+  readonly mix: string;
+  readonly waterSchool: WaterSchoolId | '';
+  readonly aid: AidId;
+  readonly firstWater: FirstWaterId;
+  /** What it is for: so many, so large, by a day, so sure; empty where nobody asked. */
+  readonly purpose: Purpose;
+  readonly want: string;
+  /** Pieces that lie there already: of which kind, how many. */
+  readonly haveMethod: MethodId | '';
+  readonly have: string;
+  readonly size: Size;
+  readonly by: Day;
+  readonly sure: string;
+}
+
+export const BLANK_PLAN: PlanDraft = {
+  mother: '',
+  method: '',
+  count: '',
+  width: '',
+  thickness: '',
+  school: '',
+  callusAt: 'rack',
+  callusSpace: '',
+  space: '',
+  place: '',
+  cutOn: '',
+  disinfectant: 'alcohol',
+  container: '',
+  containers: '',
+  mix: '',
+  waterSchool: '',
+  aid: 'none',
+  firstWater: 'with-gate',
+  purpose: 'want',
+  haveMethod: '',
+  have: '',
+  want: '',
+  size: 'rooted',
+  by: '',
+  sure: '80',
+};

@@ -1,0 +1,22 @@
+import { computed, inject, type Signal } from '@angular/core';
+import { methodOf, plantOf, type MethodId } from '@hypogeon/core';
+import { Journal } from '../data/journal';
+
+/** The mother a page of the plan is about, with her plant and its ways. Called where a component is made. */
+export function planMother(id: Signal<string | undefined>) {
+  const { state } = inject(Journal);
+  const record = computed(() => state().mothers.get(id() ?? ''));
+  const plant = computed(() => plantOf(state(), record()?.taxon ?? ''));
+  return {
+    state,
+    record,
+    plant,
+    name: computed(() => record()?.name ?? ''),
+    /** Where she stands; the first place that is known until someone says. */
+    space: computed(() => record()?.space ?? [...state().spaces.keys()][0] ?? ''),
+    way: (method: MethodId) => {
+      const known = plant();
+      return known ? (methodOf(known.taxon, method) ?? null) : null;
+    },
+  };
+}

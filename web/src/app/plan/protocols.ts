@@ -1,0 +1,100 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  input,
+  output,
+  signal,
+} from '@angular/core';
+import type { ProtocolFields } from '@hypogeon/core';
+import { Deeds } from '../data/deeds';
+import { freshId } from '../data/fresh-id';
+import { Journal } from '../data/journal';
+import { Field, FieldControl } from '../ui/field';
+import type { PlanDraft } from './plan-draft';
+
+/** Ways of doing it under a name: one fills in the plan, and the plan as it stands may become one. */
+@Component({
+  selector: 'hy-protocols',
+  imports: [Field, FieldControl],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (protocols().length > 0) {
+      <hy-field
+        label="Protocol (optional)"
+        hint="Fills in what it names below; all of it can be changed."
+      >
+        <select hyControl (change)="choose(protocol.value)" #protocol>
+          <option value="">choose one to fill in</option>
+          @for (p of protocols(); track p.id) {
+            <option [value]="p.id">{{ p.name }}</option>
+          }
+        </select>
+      </hy-field>
+    }
+    <details>
+      <summary>Keep these schools as a protocol</summary>
+      <div>
+        <hy-field label="Its name" [problem]="problem()">
+          <input
+            hyControl
+            type="text"
+            maxlength="120"
+            [value]="name()"
+            (input)="name.set(typed.value)"
+            #typed
+          />
+        </hy-field>
+        <button type="button" class="plain" (click)="keep()">Keep it</button>
+      </div>
+    </details>
+  `,
+  styles: `
+    div {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr) auto;
+      gap: 1rem;
+      align-items: end;
+    }
+  `,
+})
+export class Protocols {
+  private readonly journal = inject(Journal);
+  private readonly deeds = inject(Deeds);
+  /** The plan as it stands. */
+  readonly current = input.required<Omit<ProtocolFields, 'name'>>();
+  readonly use = output<Partial<PlanDraft>>();
+
+  protected readonly protocols = computed(() => [...this.journal.state().protocols.values()]);
+  protected readonly name = signal('');
+  protected readonly problem = signal('');
+
+  protected choose(id: string): void {
+    const kept = this.journal.state().protocols.get(id);
+    if (!kept) return;
+    const { id: _id, name: _name, ...named } = kept;
+    this.use.emit(named);
+  }
+
+  protected async keep(): Promise<void> {
+    const name = this.name().trim();
+    if (name === '') {
+      this.problem.set('Give it a name: it is chosen by that later.');
+      return;
+    }
+    this.problem.set('');
+    // The same name is the same protocol, changed.
+    const same = this.protocols().find((p) => p.name?.toLowerCase() === name.toLowerCase());
+    await this.deeds.record(
+      {
+        kind: 'put',
+        record: 'protocol',
+        key: same?.id ?? freshId(),
+        fields: { name, ...this.current() },
+      },
+      `Protocol “${name}” kept`,
+    );
+    this.name.set('');
+  }
+}
