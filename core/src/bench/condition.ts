@@ -18,6 +18,8 @@ export interface Condition {
   /** Gravest first. */
   readonly notes: readonly ConditionNote[];
   readonly looked: Examination | null;
+  /** The look is recent enough to go by. */
+  readonly fresh: boolean;
 }
 
 /** A look at a mother holds so long. Working assumption; 5–14 make sense. */
@@ -53,6 +55,7 @@ export function conditionOf(state: State, mother: Mother, today: Day): Condition
     until: verdict === 'wait' ? (days.sort().at(-1) ?? null) : null,
     notes: sorted,
     looked,
+    fresh: isFresh(looked, today),
   };
 }
 
@@ -128,8 +131,11 @@ function seen(look: Examination, today: Day): readonly Note[] {
   return notes;
 }
 
+const isFresh = (looked: Examination | null, today: Day): boolean =>
+  looked !== null && daysBetween(looked.day, today) <= LOOK_HOLDS_DAYS;
+
 function look(looked: Examination | null, today: Day): readonly Note[] {
-  if (looked && daysBetween(looked.day, today) <= LOOK_HOLDS_DAYS) return [];
+  if (isFresh(looked, today)) return [];
   return [
     {
       weight: 'note',

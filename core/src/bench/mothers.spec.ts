@@ -178,6 +178,7 @@ describe('the condition of a mother', () => {
 
   it('an old look is asked for again; the last one counts, and a look taken back does not', () => {
     expect(says(of())).toContain('Not looked at yet');
+    expect(of().fresh).toBe(false);
     expect(says(of(look({ clean: true }, addDays(on, -11))))).toContain(
       'Last looked at 11 days ago',
     );

@@ -311,8 +311,8 @@ export class MotherPage {
     };
   });
 
-  private verdictWords({ verdict, until }: Condition): string {
-    if (verdict === 'cut') return 'May be cut today';
+  private verdictWords({ verdict, until, fresh }: Condition): string {
+    if (verdict === 'cut') return fresh ? 'May be cut today' : 'Look her over first';
     if (verdict === 'stop') return 'Do not cut her';
     return until === null ? 'Wait' : `Wait until ${this.words.near(until)}`;
   }

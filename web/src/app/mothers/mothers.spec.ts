@@ -96,6 +96,7 @@ describe('mothers', () => {
       return [page.all('.verdict')[0]!.textContent.trim(), page.text] as const;
     };
     expect((await verdict('m-eche'))[0]).toBe('May be cut today');
+    expect((await verdict('m-sedu'))[0]).toBe('Look her over first');
     const [mealy, pests] = await verdict('m-mamm');
     expect(mealy).toBe('Do not cut her');
     expect(pests).toContain('clean for 14 days');

@@ -371,10 +371,12 @@ export class PlanPage {
   protected readonly condition = computed(() => {
     const mother = this.state().mothers.get(this.draft().mother);
     if (!mother) return null;
-    const { verdict, until, notes } = conditionOf(this.state(), mother, this.today());
+    const { verdict, until, notes, fresh } = conditionOf(this.state(), mother, this.today());
     const says =
       verdict === 'cut'
-        ? 'May be cut today.'
+        ? fresh
+          ? 'May be cut today.'
+          : 'Look her over first.'
         : verdict === 'stop'
           ? 'Do not cut her.'
           : until === null
