@@ -35,9 +35,11 @@ const CLEAN_FOR_DAYS = 14;
  * growing, well watered a day or two before, clean, not flowering, and allowed.
  */
 export function conditionOf(state: State, mother: Mother, today: Day): Condition {
-  const looked = state.examinations.get(mother.id)?.findLast((e) => e.day <= today) ?? null;
+  const looks = (state.examinations.get(mother.id) ?? []).filter((e) => e.day <= today);
+  const looked = looks.at(-1) ?? null;
   const notes = [
     ...allowed(mother),
+    ...pests(looks, today),
     ...(looked ? seen(looked, today) : []),
     ...look(looked, today),
     ...seasonNotes(seasonOfMother(state, mother, today)),
@@ -59,8 +61,35 @@ export function conditionOf(state: State, mother: Mother, today: Day): Condition
   };
 }
 
+/** Pests seen stop a cut; clean again, she waits until she has been so for long enough. */
+function pests(looks: readonly Examination[], today: Day): readonly Note[] {
+  const last = looks.findLast((e) => e.clean !== undefined);
+  if (last?.clean === false)
+    return [
+      {
+        weight: 'stop',
+        says: 'Pests or rot',
+        then: `They travel with every cutting. Isolate her, treat by the label, and cut when she has been clean for ${CLEAN_FOR_DAYS} days.`,
+      },
+    ];
+  const had = looks.findLast((e) => e.clean === false);
+  if (!last || !had) return [];
+  // Clean since the first look that found her so after the last that did not.
+  const since = looks.find((e) => e.clean === true && e.day >= had.day)?.day ?? last.day;
+  const until = addDays(since, CLEAN_FOR_DAYS);
+  if (until <= today) return [];
+  return [
+    {
+      weight: 'wait',
+      says: 'Clean again, but not for long',
+      then: `Eggs hatch: she should be seen clean for ${CLEAN_FOR_DAYS} days.`,
+      until,
+    },
+  ];
+}
+
 /** The season of a mother where she stands; null while plant or place are not told. */
-export function seasonOfMother(state: State, mother: Mother, today: Day): SeasonNow | null {
+function seasonOfMother(state: State, mother: Mother, today: Day): SeasonNow | null {
   const plant = mother.taxon === undefined ? null : plantOf(state, mother.taxon);
   if (!plant || mother.space === undefined || !state.spaces.has(mother.space)) return null;
   return seasonNow(seasonYear(state, plant.taxon, mother.space, today));
@@ -87,15 +116,10 @@ function allowed(mother: Mother): readonly Note[] {
 
 function seen(look: Examination, today: Day): readonly Note[] {
   const notes: Note[] = [];
-  if (look.clean === false)
-    notes.push({
-      weight: 'stop',
-      says: 'Pests or rot',
-      then: `They travel with every cutting. Isolate her, treat by the label, and cut when she has been clean for ${CLEAN_FOR_DAYS} days.`,
-    });
   const watered = look.wateredOn;
   const ago = watered === undefined ? null : daysBetween(watered, today);
-  if (look.turgid === false && (ago === null || ago > TURGID_FOR_DAYS || watered! <= look.day))
+  // How full she is changes in days: an old look says nothing of it.
+  if (look.turgid === false && isFresh(look, today))
     notes.push({
       weight: 'wait',
       says: 'Limp',
@@ -165,7 +189,6 @@ function seasonNotes(season: SeasonNow | null): readonly Note[] {
           weight: 'note',
           says: 'At the edge of her season',
           then: `It is ${season.reason}: roots take longer.`,
-          ...(season.opens === null ? {} : { until: season.opens }),
         },
       ];
     case 'resting':

@@ -1,7 +1,7 @@
 import { CATALOGUE, everyWay, lightNeedOf, lightSteps, METHODS, methodOf } from '../botany';
 import { dayLength } from '../climate';
 import { addDays } from '../days';
-import { fold, type KnownEntry, type MotherFields, type SpaceFields } from '../journal';
+import { append, fold, type KnownEntry, type MotherFields, type SpaceFields } from '../journal';
 import { batchPut, DAY, FIELDS, written } from '../testing/entries';
 import {
   clockOf,
@@ -182,8 +182,8 @@ describe('the condition of a mother', () => {
     expect(says(of(look({ clean: true }, addDays(on, -11))))).toContain(
       'Last looked at 11 days ago',
     );
-    const twice = of(look({ clean: false }, DAY), look({ clean: true, turgid: true }));
-    expect(twice.verdict).toBe('cut');
+    const limp = look({ turgid: false, clean: true }, addDays(on, -11));
+    expect(of(limp).verdict).toBe('cut');
     const back = of(look({ clean: false }), {
       kind: 'retract',
       entry: 'e3',
@@ -192,6 +192,18 @@ describe('the condition of a mother', () => {
     });
     expect(back.verdict).toBe('cut');
     expect(back.looked).toBeNull();
+  });
+
+  it('clean again is not clean for fourteen days: she waits them out, and no longer', () => {
+    const pests = look({ clean: false }, addDays(on, -20));
+    const clean = (ago: number) => look({ clean: true, turgid: true }, addDays(on, -ago));
+    expect(of(pests).verdict).toBe('stop');
+    expect(of(pests, clean(4))).toMatchObject({ verdict: 'wait', until: addDays(on, 10) });
+    expect(says(of(pests, clean(4), clean(1)))).toContain('Clean again, but not for long');
+    expect(of(pests, clean(4), clean(1)).until).toBe(addDays(on, 10));
+    expect(of(pests, clean(14)).verdict).toBe('cut');
+    // A look that did not ask for pests takes nothing back.
+    expect(of(pests, look({ turgid: true })).verdict).toBe('stop');
   });
 
   it('leave, variety rights and rest weigh in', () => {
@@ -346,6 +358,19 @@ describe('looks at wounds, over the bench', () => {
     expect(before.state === 'dated' && after.state === 'dated' && after.opens > before.opens).toBe(
       true,
     );
+    // Own figures of the plant change what the same looks say.
+    const own = append(slow, {
+      ...written({
+        kind: 'put',
+        record: 'taxon',
+        key: FIELDS.taxon!,
+        day: DAY,
+        fields: { methods: [{ method: 'crown', widthMm: 16 }] },
+      })[0]!,
+      id: 'own',
+      at: '2026-03-09T08:00:00.000Z~0000',
+    });
+    expect(paceOf(own).factor).toBeLessThan(paceOf(slow).factor);
     // A wound’s own looks are not counted twice.
     expect(pacePriorFor(plain, plain.batches.get('b1'))).toBeUndefined();
     const alone = fold(written(space({}), ...batch('b1', 'tacky', 5)));

@@ -10,6 +10,7 @@ import {
   type BenchPace,
   type PacePrior,
 } from '../wound';
+import { plantOf } from './plant';
 import { woundInput } from './wound-input';
 
 /** What looks at wounds have taught of this bench. */
@@ -77,8 +78,15 @@ function evidenceIn(state: State): Evidence {
 }
 
 function evidenceOf(state: State, batch: Batch): BenchEvidence | null {
-  const spaces = [batch.space, batch.standSpace, batch.callusSpace ?? ''];
-  const around = spaces.flatMap((s) => [state.air.get(s), state.spaces.get(s)]);
+  const spaces = [
+    batch.standSpace,
+    ...(batch.callusSpace === undefined ? [] : [batch.callusSpace]),
+    ...batch.moves.map((m) => m.space),
+  ];
+  const around = [
+    plantOf(state, batch.taxon)?.taxon,
+    ...spaces.flatMap((s) => [state.air.get(s), state.spaces.get(s)]),
+  ];
   const known = kept.get(batch);
   if (known?.around.every((part, i) => part === around[i])) return known.is;
   const input = woundInput(state, batch);

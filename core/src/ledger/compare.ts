@@ -1,4 +1,3 @@
-import { plantOf } from '../bench';
 import type { Batch, State } from '../journal';
 import {
   aalenJohansen,
@@ -13,7 +12,6 @@ import {
   turnbullMedian,
   wilson,
   type AalenJohansen,
-  type FisherTest,
   type LedgerCount,
   type MantelHaenszel,
   type RankTest,
@@ -21,7 +19,7 @@ import {
   type ShareInterval,
 } from '../stats';
 import { strengthOf, weightOf, type Strength } from './evidence';
-import { GROUPINGS, groupOf, hasResult, isSettled, type Grouping } from './grouping';
+import { gather, groupOf, hasResult, isSettled, type Grouping } from './grouping';
 import { fateRows } from './rows';
 
 /** One way of doing it, and what came of it. */
@@ -47,15 +45,7 @@ export function groupsBy(
   by: Grouping,
   batches = [...state.batches.values()],
 ): readonly GroupResult[] {
-  const groups = new Map<string, Batch[]>();
-  for (const batch of batches) {
-    if (!hasResult(batch)) continue;
-    const name = groupOf(state, batch, by);
-    if (name === null) continue;
-    const group = groups.get(name);
-    if (group) group.push(batch);
-    else groups.set(name, [batch]);
-  }
+  const groups = gather(state, batches.filter(hasResult), by);
   return [...groups]
     .map(([name, members]) => resultOf(name, members))
     .sort((a, b) => b.told - a.told || (a.name < b.name ? -1 : 1));
@@ -86,8 +76,6 @@ export interface Comparison {
   readonly b: GroupResult;
   /** Of the shares that rooted, a − b. */
   readonly difference: ShareDifference | null;
-  /** As if every cutting stood for itself. */
-  readonly fisher: FisherTest | null;
   /** With cuttings of a batch taken as alike: what is gone by. */
   readonly p: number;
   readonly strength: Strength;
@@ -132,10 +120,6 @@ export function compareGroups(
       { successes: a.count.rooted, trials: a.told },
       { successes: b.count.rooted, trials: b.told },
     ),
-    fisher: fisherExact({
-      a: { yes: a.count.rooted, no: a.told - a.count.rooted },
-      b: { yes: b.count.rooted, no: b.told - b.count.rooted },
-    }),
     p,
     strength: strengthOf(p),
     within: by === 'plant' || by === 'genus' ? null : withinPlants(a, b),
@@ -188,7 +172,7 @@ function confounding(
   a: GroupResult,
   b: GroupResult,
 ): readonly string[] {
-  const told = WATCHED.filter((g) => g !== by && GROUPINGS.includes(g)).flatMap((watched) => {
+  const told = WATCHED.filter((g) => g !== by).flatMap((watched) => {
     const [pa, pb] = [makeUp(state, watched, a.batches), makeUp(state, watched, b.batches)];
     if (pa.size === 0 || pb.size === 0) return [];
     let shared = 0;
@@ -237,12 +221,4 @@ function seasons(a: GroupResult, b: GroupResult): string {
   if (lengths < 0.04) return '';
   const apart = Math.acos(Math.max(-1, Math.min(1, (p.x * q.x + p.y * q.y) / lengths)));
   return apart > Math.PI / 2 ? 'in season: cut at other times of the year' : '';
-}
-
-/** The plant of most of its cuttings, for a title. */
-export function mainPlant(state: State, batches: readonly Batch[]): string {
-  const shares = makeUp(state, 'plant', batches);
-  return shares.size === 0
-    ? (plantOf(state, batches[0]?.taxon ?? '')?.name ?? '')
-    : largest(shares);
 }

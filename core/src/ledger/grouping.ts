@@ -1,6 +1,5 @@
 import { clockOf, figuresOf, gateOpen, mixOf, plantOf, waterSchoolOf, containerOf } from '../bench';
 import { METHOD } from '../botany';
-import { daysBetween } from '../days';
 import type { Batch, State } from '../journal';
 import { FIRST_WATER, WATER_SCHOOL } from '../water';
 import { AID, WOUND_SCHOOL } from '../wound';
@@ -90,6 +89,23 @@ function potGroup(state: State, batch: Batch): string | null {
   return pot.wall === 'clay' ? 'Clay' : pot.wall === 'glass' ? 'Glass' : 'Plastic or glazed';
 }
 
+/** Batches by the name of their group; those that do not tell are left out. */
+export function gather(
+  state: State,
+  batches: readonly Batch[],
+  by: Grouping,
+): ReadonlyMap<string, readonly Batch[]> {
+  const groups = new Map<string, Batch[]>();
+  for (const batch of batches) {
+    const name = groupOf(state, batch, by);
+    if (name === null) continue;
+    const group = groups.get(name);
+    if (group) group.push(batch);
+    else groups.set(name, [batch]);
+  }
+  return groups;
+}
+
 /** Batches that have a result: looked at since they were cut. */
 export function hasResult(batch: Batch): boolean {
   return batch.cut !== null && batch.tallies.length > 0 && batch.excluded === undefined;
@@ -101,10 +117,4 @@ export function hasResult(batch: Batch): boolean {
  */
 export function isSettled(batch: Batch): boolean {
   return hasResult(batch) && (batch.stage === 'done' || batch.waiting === 0);
-}
-
-/** Days from the cut to the first water; null before any. */
-export function daysToWater(batch: Batch): number | null {
-  const [first] = batch.waterings;
-  return first ? daysBetween(batch.cutOn, first.day) : null;
 }

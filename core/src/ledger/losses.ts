@@ -8,7 +8,7 @@ import {
   type ShareInterval,
 } from '../stats';
 import { holm, strengthOf, weightOf, type Strength } from './evidence';
-import { groupOf, GROUPING_NAME, isSettled, type Grouping } from './grouping';
+import { gather, GROUPING_NAME, isSettled, type Grouping } from './grouping';
 import { FATES, fateRows, type Fate } from './rows';
 
 export type Loss = Exclude<Fate, 'rooted'>;
@@ -87,14 +87,7 @@ export function findLosses(state: State, most = 3): Findings {
   const batches = [...state.batches.values()].filter(isSettled);
   const candidates: (Omit<Finding, 'p' | 'strength'> & { readonly raw: number })[] = [];
   for (const by of LOOKED_AT) {
-    const groups = new Map<string, Batch[]>();
-    for (const batch of batches) {
-      const name = groupOf(state, batch, by);
-      if (name === null) continue;
-      const group = groups.get(name);
-      if (group) group.push(batch);
-      else groups.set(name, [batch]);
-    }
+    const groups = gather(state, batches, by);
     for (const [group, members] of groups) {
       const rest = [...groups].flatMap(([name, others]) => (name === group ? [] : others));
       if (members.length < LEAST_BATCHES || rest.length < LEAST_BATCHES) continue;

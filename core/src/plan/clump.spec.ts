@@ -1,9 +1,17 @@
 import * as fc from 'fast-check';
 import { addDays } from '../days';
 import { DAY } from '../testing/entries';
-import { clumpProblem, cutStraps, judgeOffset, OFFSET_SHARE, strapProblem } from '.';
+import { CATALOGUE, methodOf, type MethodId } from '../botany';
+import { clumpProblem, cutStraps, judgeOffset, offsetRules, strapProblem } from '.';
 
-const RULES = { share: OFFSET_SHARE, tallMm: null, rooted: false };
+const rulesOf = (id: string, method: MethodId) =>
+  offsetRules(
+    methodOf(
+      CATALOGUE.find((t) => t.id === id)!,
+      method,
+    )!,
+  );
+const RULES = rulesOf('echeveria-elegans', 'offset');
 const summer = (): number => 1;
 
 describe('a clump', () => {
@@ -20,7 +28,9 @@ describe('a clump', () => {
   });
 
   it('a snake plant’s at 10 cm, however tall the mother (common practice, no source)', () => {
-    const rules = { ...RULES, tallMm: 100 };
+    const rules = rulesOf('dracaena-trifasciata', 'rooted-offset');
+    expect(rules).toEqual({ share: 1 / 3, tallMm: 100, rooted: true });
+    expect(rulesOf('opuntia-microdasys', 'pad').share).toBeCloseTo(2 / 3, 12);
     expect(judgeOffset({ sizeMm: 100, ownRoots: true }, 900, rules, DAY, summer).is).toBe('take');
     const small = judgeOffset({ sizeMm: 70, ownRoots: true }, 900, rules, DAY, summer);
     expect(small).toMatchObject({

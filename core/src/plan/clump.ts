@@ -1,3 +1,4 @@
+import { leastOf, type TaxonMethod } from '../botany';
 import { addDays, type Day } from '../days';
 
 /** A young one beside its mother, or a pad on another. */
@@ -28,7 +29,20 @@ export type OffsetVerdict = {
 );
 
 /** A third of the mother's size. Common practice, no source. */
-export const OFFSET_SHARE = 1 / 3;
+const OFFSET_SHARE = 1 / 3;
+/** A pad is taken when it is nearly full-grown, against a full one. Working assumption; 0.5–0.9. */
+const PAD_SHARE = 2 / 3;
+
+/** What is asked of a young one that is taken this way. */
+export function offsetRules(way: TaxonMethod): OffsetRules {
+  if (way.method === 'pad') return { share: PAD_SHARE, tallMm: null, rooted: false };
+  return {
+    share: OFFSET_SHARE,
+    tallMm: leastOf(way).tallMm ?? null,
+    rooted: way.method === 'rooted-offset',
+  };
+}
+
 /** An offset doubles its size in so many days at 22 °C in season. Working assumption; 120–400 make sense. */
 const DOUBLES_DAYS = 200;
 /** Some grow half as fast again, some at two thirds of it. Working assumption. */

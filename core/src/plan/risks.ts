@@ -1,5 +1,5 @@
-import { growingDay, plantOf, plannedClock } from '../bench';
-import { METHOD, seasonAt, type TaxonMethod } from '../botany';
+import { plannedClock, plantOf, seasonOn } from '../bench';
+import { METHOD, type TaxonMethod } from '../botany';
 import { daysBetween } from '../days';
 import type { State } from '../journal';
 import { defaultSchool } from '../wound';
@@ -13,10 +13,8 @@ export function risksOf(state: State, wish: Wish, figures: TaxonMethod): readonl
   const plant = plantOf(state, wish.taxon);
   if (!plant) return [];
   const risks: string[] = [];
-  const air = growingDay(state, wish.space, wish.cutOn);
-  const season = seasonAt(plant.taxon, air.tempC, air.dayHours);
-  if (air.frost) risks.push('frost may come');
-  else if (season.state !== 'active') risks.push(season.reason);
+  const season = seasonOn(state, plant.taxon, wish.space, wish.cutOn);
+  if (season.state !== 'active') risks.push(season.reason);
   if (figures.worth === 'poor' && figures.why) risks.push(figures.why.replace(/\.$/, ''));
   const { wound, method } = figures;
   if (wound) {

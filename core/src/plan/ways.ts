@@ -1,8 +1,14 @@
-import { containerOf, growingDay, plantOf, rootingPace, type RootingPace } from '../bench';
+import {
+  containerOf,
+  growingDay,
+  plantOf,
+  rootingPace,
+  seasonOn,
+  type RootingPace,
+} from '../bench';
 import {
   growthOn,
   METHOD,
-  seasonAt,
   shareBy,
   slowed,
   timeOf,
@@ -23,7 +29,7 @@ import type { Wish } from './wish';
 import { yieldOf, type Yield } from './yields';
 
 /** What the mother loses. Common practice, no source. */
-export const LOSES: Readonly<Record<MethodId, string>> = {
+const LOSES: Readonly<Record<MethodId, string>> = {
   leaf: 'some lower leaves',
   'leaf-section': 'whole straps',
   crown: 'its heads; the stumps break again',
@@ -68,7 +74,6 @@ export interface Ways {
   readonly reasons: readonly string[];
   /** What would change the answer. */
   readonly changes: readonly string[];
-  readonly season: { readonly state: SeasonState; readonly reason: string };
   /** Where nothing can be ready: what could be done instead. */
   readonly instead: string;
 }
@@ -87,13 +92,11 @@ export function waysTo(state: State, wish: Wish): Ways | null {
   );
   const best =
     possible.length === 0 ? null : possible.reduce((a, b) => (effort(b) < effort(a) ? b : a));
-  const { tempC, dayHours } = growingDay(state, wish.space, wish.cutOn);
   return {
     ways,
     best,
     reasons: best ? reasonsFor(best, possible) : [],
     changes: best ? changesOf(state, wish, best) : [],
-    season: seasonAt(plant.taxon, tempC, dayHours),
     instead: best ? '' : insteadOf(state, wish, ways),
   };
 }
@@ -261,7 +264,7 @@ export function neededCurve(
   const later = growthDays(figures.method, wish.size);
   // Growth from any day to the day it is wanted, by one sum over all of them.
   const airs = Array.from({ length: span }, (_, n) =>
-    growingDay(state, wish.space, addDays(from, n)),
+    seasonOn(state, taxon, wish.space, addDays(from, n)),
   );
   const growth = [0];
   for (const air of airs) growth.push(growth.at(-1)! + growthOn(taxon, air));
@@ -272,7 +275,7 @@ export function neededCurve(
       day: addDays(from, n),
       needed:
         ready < 0.01 ? null : numberNeeded(wish.count, wish.certainty, belief, ready, PRACTICAL),
-      season: seasonAt(taxon, airs[n]!.tempC, airs[n]!.dayHours).state,
+      season: airs[n]!.state,
     });
   }
   const fewest = Math.min(...days.map((d) => d.needed ?? Infinity));

@@ -14,8 +14,7 @@ import {
   growingDay,
   growthOn,
   judgeOffset,
-  leastOf,
-  OFFSET_SHARE,
+  offsetRules,
   readLength,
   type OffsetVerdict,
 } from '@hypogeon/core';
@@ -44,8 +43,6 @@ const BLANK: ClumpDraft = {
     { size: '25', roots: false },
   ],
 };
-/** A pad is taken when it is nearly full-grown. Working assumption, as is said on the page. */
-const PAD_SHARE = 2 / 3;
 const MOST_ROWS = 60;
 
 /** The young ones round a mother, one by one: take now, wait until about when, or leave. */
@@ -343,13 +340,7 @@ export class ClumpPage {
     const plant = this.plant()!;
     const space = this.her.space();
     const way = this.kind()!;
-    const rules = this.pads()
-      ? { share: PAD_SHARE, tallMm: null, rooted: false }
-      : {
-          share: OFFSET_SHARE,
-          tallMm: leastOf(this.rooted() ?? way).tallMm ?? null,
-          rooted: way.method === 'rooted-offset',
-        };
+    const rules = offsetRules(ownRoots ? (this.rooted() ?? way) : way);
     return judgeOffset({ sizeMm, ownRoots }, motherMm, rules, this.today(), (n) =>
       growthOn(plant.taxon, growingDay(state, space, addDays(this.today(), n))),
     );

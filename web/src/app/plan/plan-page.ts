@@ -14,7 +14,6 @@ import {
   FIRST_WATER,
   foldBatch,
   givingOf,
-  growingDay,
   isDay,
   METHOD,
   methodOf,
@@ -23,7 +22,7 @@ import {
   plannedClock,
   plantOf,
   readLength,
-  seasonAt,
+  seasonOn,
   rootingPace,
   successBelief,
   whatMoves,
@@ -277,10 +276,10 @@ export class PlanPage {
     const figures = this.figures();
     const plant = this.plant();
     if (!figures || !plant || this.space() === '') return null;
-    const { tempC, dayHours } = growingDay(this.state(), this.space(), this.cutOn());
+    const season = seasonOn(this.state(), plant.taxon, this.space(), this.cutOn());
+    const { tempC } = season;
     const span = (w: { from: number; to: number }): string =>
       this.words.span(addDays(this.cutOn(), w.from), addDays(this.cutOn(), w.to));
-    const season = seasonAt(plant.taxon, tempC, dayHours);
     const pace = rootingPace(this.state(), plant.id, figures).factor;
     const belief = successBelief(this.state(), plant.id, figures);
     return {
