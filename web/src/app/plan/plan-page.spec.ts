@@ -190,7 +190,9 @@ describe('planning a batch', () => {
     expect(page.all('hy-plan-result')).toEqual([]);
     await page.fill('How many', '12');
     await page.fill('Goes into (optional)', 'pot-7');
-    await page.fill('How many of them', '12');
+    // One to a pot of seven centimetres, until someone says otherwise.
+    expect(page.field('How many of them').placeholder).toBe('12');
+    expect(page.text).toContain('12 × ');
     await page.fill('Filled with (optional)', 'mix-bench');
     const mixes = page
       .all('hy-media-outlook tbody tr')
@@ -209,7 +211,7 @@ describe('planning a batch', () => {
     await page.fill('On the wound', 'cinnamon');
     await page.tap('Cut: put it on the bench');
     const [put] = page.recorded() as { fields: object }[];
-    expect(put!.fields).toMatchObject({ firstWater: 'week', aid: 'cinnamon' });
+    expect(put!.fields).toMatchObject({ firstWater: 'week', aid: 'cinnamon', containers: 12 });
   });
 
   it('a protocol fills in what it names, and a new one is kept under its name', async () => {

@@ -5,8 +5,10 @@ import {
   AID,
   beliefWords,
   conditionOf,
-  countedPieces,
+  containerOf,
+  containersFor,
   containersOf,
+  countedPieces,
   cuttingCautions,
   daysBetween,
   defaultSchool,
@@ -529,6 +531,13 @@ export class PlanPage {
     });
   }
 
+  /** As many as the cuttings fill, where nobody says otherwise. */
+  protected usualContainers(): number {
+    const container = containerOf(this.state(), this.draft().container);
+    const count = Number(this.draft().count);
+    return container && Number.isInteger(count) && count > 0 ? containersFor(container, count) : 1;
+  }
+
   /** The plan as a batch that is not there yet: its steps, materials and cost. */
   protected readonly asBatch = computed(() => {
     const plant = this.plant();
@@ -557,7 +566,9 @@ export class PlanPage {
       ...(width?.ok ? { widthMm: width.mm } : {}),
       ...(thickness?.ok ? { thicknessMm: thickness.mm } : {}),
       ...(d.place.trim() ? { place: d.place.trim() } : {}),
-      ...(d.container ? { container: d.container, containers: Number(d.containers) || 1 } : {}),
+      ...(d.container
+        ? { container: d.container, containers: Number(d.containers) || this.usualContainers() }
+        : {}),
       ...(d.mix ? { mix: d.mix } : {}),
       ...(d.waterSchool ? { waterSchool: d.waterSchool } : {}),
     };
