@@ -14,3 +14,4 @@ export * from './plan';
 export * from './round';
 export * from './demo';
 export * from './ledger';
+export * from './trial';

@@ -11,3 +11,4 @@ export * from './condition';
 export * from './lineage';
 export * from './pace-of';
 export * from './rooting';
+export * from './teaches';

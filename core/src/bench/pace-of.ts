@@ -11,6 +11,7 @@ import {
   type PacePrior,
 } from '../wound';
 import { plantOf } from './plant';
+import { teaches } from './teaches';
 import { woundInput } from './wound-input';
 
 /** What looks at wounds have taught of this bench. */
@@ -24,6 +25,7 @@ interface Evidence {
   readonly total: BenchEvidence;
   readonly of: ReadonlyMap<string, BenchEvidence>;
   readonly looks: number;
+  readonly pace: PaceLearned;
 }
 
 const gathered = new WeakMap<State['batches'], Evidence>();
@@ -34,8 +36,7 @@ const kept = new WeakMap<
 const priors = new WeakMap<Evidence, Map<string, PacePrior>>();
 
 export function paceOf(state: State): PaceLearned {
-  const { total, of, looks } = evidenceIn(state);
-  return { ...benchPace(total), wounds: of.size, looks };
+  return evidenceIn(state).pace;
 }
 
 /**
@@ -65,14 +66,14 @@ function evidenceIn(state: State): Evidence {
   let total = NO_EVIDENCE;
   let looks = 0;
   for (const batch of state.batches.values()) {
-    if (batch.woundChecks.length === 0 || batch.excluded !== undefined) continue;
+    if (batch.woundChecks.length === 0 || !teaches(state, batch)) continue;
     const is = evidenceOf(state, batch);
     if (!is) continue;
     of.set(batch.id, is);
     total = addEvidence(total, is);
     looks += batch.woundChecks.length;
   }
-  const evidence = { total, of, looks };
+  const evidence = { total, of, looks, pace: { ...benchPace(total), wounds: of.size, looks } };
   gathered.set(state.batches, evidence);
   return evidence;
 }

@@ -9,8 +9,10 @@ import {
 } from '../botany';
 import { addDays, daysBetween, type Day } from '../days';
 import { spaceOn, type Batch, type State } from '../journal';
+import { gridPosterior, weightInCluster } from '../stats';
 import { figuresOf, plantOf } from './plant';
 import { growingDay } from './season-of';
+import { teaches } from './teaches';
 
 /** What other plants of the genus weigh against the plant's own records. Working assumption; 0.1–0.5. */
 export const GENUS_WEIGHT = 0.3;
@@ -30,7 +32,8 @@ export interface RootingPace {
 const PACE_SD = 0.4;
 /**
  * Cuttings of one batch share tray, weather and hand: each further one tells less. Working assumption,
- * correlation within a batch; 0.05–0.4 make sense.
+ * correlation of their times within a batch; 0.05–0.4 make sense. Times are more alike than fates, for all wait for
+ * the same look.
  */
 const ALIKE = 0.2;
 const POINTS = 81;
@@ -51,12 +54,12 @@ export function paceFrom(
   time: WeibullTime,
   groups: readonly { readonly seen: readonly SeenBetween[]; readonly weight: number }[],
 ): { readonly factor: number; readonly low: number; readonly high: number } {
-  const logs = GRID.map((x) => {
+  const { mean, quantile } = gridPosterior(GRID, (x) => {
     const stretched = slowed(time, Math.exp(x));
     let sum = -0.5 * (x / PACE_SD) ** 2;
     for (const { seen, weight } of groups) {
       const n = seen.reduce((all, s) => all + s.count, 0);
-      const tempered = weight / (1 + (n - 1) * ALIKE);
+      const tempered = weight * weightInCluster(n, ALIKE);
       for (const { after, by, count } of seen) {
         const share = shareBy(stretched, by) - shareBy(stretched, after);
         sum += tempered * count * Math.log(Math.max(share, 1e-12));
@@ -64,16 +67,7 @@ export function paceFrom(
     }
     return sum;
   });
-  const most = Math.max(...logs);
-  const weights = logs.map((l) => Math.exp(l - most));
-  const total = weights.reduce((a, b) => a + b, 0);
-  const at = (share: number): number => {
-    let sum = 0;
-    const i = weights.findIndex((w) => (sum += w / total) >= share);
-    return Math.exp(GRID[Math.max(i, 0)]!);
-  };
-  const mean = weights.reduce((sum, w, i) => sum + (w / total) * GRID[i]!, 0);
-  return { factor: Math.exp(mean), low: at(0.1), high: at(0.9) };
+  return { factor: Math.exp(mean), low: Math.exp(quantile(0.1)), high: Math.exp(quantile(0.9)) };
 }
 
 /** What a settled batch has told. */
@@ -113,7 +107,7 @@ function toldIn(state: State): ReadonlyMap<string, readonly Told[]> {
   if (known) return known;
   const groups = new Map<string, Told[]>();
   for (const batch of state.batches.values()) {
-    if (batch.stage !== 'done' || batch.excluded !== undefined) continue;
+    if (batch.stage !== 'done' || !teaches(state, batch)) continue;
     if (!figuresOf(state, batch)) continue;
     const told = toldBy(state, batch);
     if (told.count === 0) continue;

@@ -1,4 +1,15 @@
-import { addDays, dayFromNumber, dayNumber, daysBetween, isDay, weekday } from '.';
+import { addDays, dayFromNumber, dayNumber, daysBetween, isDay, isoWeek, weekday } from '.';
+
+it.each([
+  ['2005-01-01', 53],
+  ['2005-12-31', 52],
+  ['2008-12-29', 1],
+  ['2010-01-03', 53],
+  ['2020-12-31', 53],
+  ['2026-06-15', 25],
+])('%s lies in week %i (ISO 8601; strftime %%V of R 4.2.2)', (day, week) => {
+  expect(isoWeek(day)).toBe(week);
+});
 
 describe('calendar days', () => {
   it.each(['2026-11-24', '2024-02-29', '1999-12-31'])('%s is a day', (day) => {

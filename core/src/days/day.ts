@@ -46,3 +46,9 @@ export function weekday(day: Day): number {
   // 1970-01-01 was a Thursday.
   return (((dayNumber(day) + 3) % 7) + 7) % 7;
 }
+
+/** Week of the year, 1–53: weeks begin on Monday, the first has the year's first Thursday. Source: ISO 8601. */
+export function isoWeek(day: Day): number {
+  const thursday = addDays(day, 3 - weekday(day));
+  return 1 + Math.floor(daysBetween(`${thursday.slice(0, 4)}-01-01`, thursday) / 7);
+}

@@ -11,7 +11,7 @@ import {
   type State,
 } from '../journal';
 import { nextLook } from '../round';
-import { randomFrom } from './random';
+import { randomFrom } from '../stats';
 import {
   DEMO_BATCHES,
   DEMO_JUGS,

@@ -1,2 +1,1 @@
 export { demoJournal } from './demo';
-export { randomFrom } from './random';

@@ -3,7 +3,7 @@ import { addDays, daysBetween, type Day } from '../days';
 import { appendAll, type State } from '../journal';
 import { runPot } from '../water';
 import { stamped, type DemoDraft } from './draft';
-import { randomFrom } from './random';
+import { randomFrom } from '../stats';
 import { DEMO_POT_PACE, type DemoPot } from './story';
 
 /** The can comes a day late now and then, as it does. */

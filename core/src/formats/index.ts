@@ -8,3 +8,4 @@ export * from './weather-csv';
 export * from './monthly-csv';
 export * from './senml';
 export * from './calendar';
+export * from './csv';

@@ -52,6 +52,7 @@ export const entrySchema = z.discriminatedUnion('kind', [
     put('mix'),
     put('container'),
     put('protocol'),
+    put('trial'),
     put('settings'),
   ]),
   observation('cut', {}),

@@ -76,6 +76,7 @@ function draftOf(state: State): Draft {
     mixes: new Map(state.mixes),
     containers: new Map(state.containers),
     protocols: new Map(state.protocols),
+    trials: new Map(state.trials),
     jugs: new Map(state.jugs),
     air: new Map(state.air),
   };
@@ -107,6 +108,8 @@ function foldSubject(draft: Draft, subject: string, group: readonly Entry[]): vo
       return keep(draft.containers, key, foldFields('container', entries));
     case 'protocol':
       return keep(draft.protocols, key, foldFields('protocol', entries));
+    case 'trial':
+      return keep(draft.trials, key, foldFields('trial', entries));
     case 'jug':
       draft.jugs.set(key, foldJugs(entries));
       return;

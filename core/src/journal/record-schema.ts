@@ -11,7 +11,7 @@ import { DISINFECTANTS } from '../safety/caution';
 import { WATER_SCHOOLS } from '../water/school';
 import { WOUND_SCHOOLS } from '../wound/school';
 import { dayField, idField, nameField } from './field';
-import { CALLUS_PLACES, PERMISSIONS, type RecordName } from './record';
+import { CALLUS_PLACES, PERMISSIONS, TRIAL_FACTORS, type RecordName } from './record';
 
 /*
  * The records a grower keeps, as the fields that a `put` may set. Every field is optional in a put:
@@ -89,6 +89,38 @@ export const protocolFields = z.looseObject({
   container: clear(idField),
 });
 
+/** A trial: one question, ways drawn by lot over one tray. Its cuttings are counted in a batch for every arm. */
+export const trialFields = z.looseObject({
+  name: clear(nameField),
+  question: clear(z.string().max(400)),
+  factor: clear(z.enum(TRIAL_FACTORS)),
+  /** The first is what is done usually; the others are held against it. */
+  arms: clear(
+    z
+      .array(z.looseObject({ name: nameField, value: z.string().min(1).max(120) }))
+      .min(2)
+      .max(6),
+  ),
+  taxon: clear(idField),
+  method: clear(z.enum(METHODS)),
+  mother: clear(idField),
+  space: clear(idField),
+  /** Cuttings in each arm. */
+  each: clear(z.int().min(2).max(2000)),
+  /** The shares the number was worked out for, and the chance to find them apart. */
+  usual: clear(z.number().gt(0).lt(1)),
+  better: clear(z.number().gt(0).lt(1)),
+  power: clear(z.number().min(0.5).max(0.99)),
+  /** Cells in a row of the tray, and the seed of the lot. */
+  columns: clear(z.int().min(2).max(100)),
+  seed: clear(z.int().min(0).max(4_294_967_295)),
+  cutOn: clear(dayField),
+  /** Judged when all is settled, and on this day at the latest. */
+  judgeOn: clear(dayField),
+  /** Why it was given up before. */
+  stopped: clear(z.string().trim().min(1).max(400)),
+});
+
 export const spaceFields = z.looseObject({
   name: clear(nameField),
   /** What the space usually has, day's mean: °C, and relative humidity 0–1. */
@@ -154,6 +186,10 @@ export const batchFields = z.looseObject({
   stemMm: clear(z.number().min(0).max(1000)),
   /** Why it teaches nothing: left out of what is learned and compared. */
   excluded: clear(z.string().trim().min(1).max(400)),
+  /** The trial it is an arm of, from 0, and the cells of the tray its cuttings sit in. */
+  trial: clear(idField),
+  arm: clear(z.int().min(0).max(5)),
+  cells: clear(z.array(z.int().min(0).max(100_000)).max(10_000)),
   /** Its roots grew in a jar: it is weaned into medium by steps. */
   rootedInWater: clear(z.boolean()),
 });
@@ -217,6 +253,11 @@ export const settingsFields = z.looseObject({
   /** For what a plant costs: a label, and an hour of the grower's hands. */
   labelPrice: clear(z.number().min(0).max(1e6)),
   hourPrice: clear(z.number().min(0).max(1e6)),
+  /** What a rooted plant would fetch: for what losses are worth. */
+  plantPrice: clear(z.number().min(0).max(1e6)),
+  /** Batches cut before this day teach nothing, and why. */
+  learnFrom: clear(dayField),
+  learnWhy: clear(z.string().max(400)),
 });
 
 /** The records by name, with the schema of their fields. */
@@ -229,5 +270,6 @@ export const RECORD_FIELDS = {
   mix: mixFields,
   container: containerFields,
   protocol: protocolFields,
+  trial: trialFields,
   settings: settingsFields,
 } as const satisfies Record<RecordName, unknown>;

@@ -12,9 +12,23 @@ export const RECORDS = [
   'mix',
   'container',
   'protocol',
+  'trial',
   'settings',
 ] as const;
 export type RecordName = (typeof RECORDS)[number];
+
+/** What a trial may vary: fields of a batch, one value for each arm. */
+export const TRIAL_FACTORS = [
+  'school',
+  'callusAt',
+  'aid',
+  'firstWater',
+  'waterSchool',
+  'mix',
+  'container',
+  'disinfectant',
+] as const;
+export type TrialFactor = (typeof TRIAL_FACTORS)[number];
 
 export const PERMISSIONS = ['own', 'given', 'asked', 'unknown'] as const;
 export type Permission = (typeof PERMISSIONS)[number];
@@ -30,6 +44,7 @@ export type ComponentFields = Fields<typeof schema.componentFields>;
 export type MixFields = Fields<typeof schema.mixFields>;
 export type ContainerFields = Fields<typeof schema.containerFields>;
 export type ProtocolFields = Fields<typeof schema.protocolFields>;
+export type TrialFields = Fields<typeof schema.trialFields>;
 export type SettingsFields = Fields<typeof schema.settingsFields>;
 
 export interface FieldsOf {
@@ -41,5 +56,6 @@ export interface FieldsOf {
   readonly mix: MixFields;
   readonly container: ContainerFields;
   readonly protocol: ProtocolFields;
+  readonly trial: TrialFields;
   readonly settings: SettingsFields;
 }

@@ -11,6 +11,7 @@ import type {
   SettingsFields,
   SpaceFields,
   TaxonFields,
+  TrialFields,
 } from './record';
 import type { Stamp } from './stamp';
 
@@ -24,6 +25,7 @@ export type OwnComponent = Kept<ComponentFields> & { readonly id: string };
 export type OwnMix = Kept<MixFields> & { readonly id: string };
 export type OwnContainer = Kept<ContainerFields> & { readonly id: string };
 export type Protocol = Kept<ProtocolFields> & { readonly id: string };
+export type Trial = Kept<TrialFields> & { readonly id: string };
 export type Examination = EntryOf<'examined'>;
 export type Settings = Kept<SettingsFields>;
 
@@ -40,6 +42,7 @@ export interface State {
   readonly mixes: ReadonlyMap<string, OwnMix>;
   readonly containers: ReadonlyMap<string, OwnContainer>;
   readonly protocols: ReadonlyMap<string, Protocol>;
+  readonly trials: ReadonlyMap<string, Trial>;
   /** Drain tests by mix, in order of day. */
   readonly jugs: ReadonlyMap<string, readonly JugTest[]>;
   readonly settings: Settings;
@@ -61,6 +64,7 @@ export const EMPTY_STATE: State = {
   mixes: new Map(),
   containers: new Map(),
   protocols: new Map(),
+  trials: new Map(),
   jugs: new Map(),
   settings: {},
   air: new Map(),

@@ -1,11 +1,11 @@
-import type { Batch, State } from '../journal';
 import {
   aalenJohansen,
   chanceAbove,
   countLedger,
   eachNeeded,
-  fisherExact,
+  fisherP,
   mantelHaenszel,
+  mergeRows,
   newcombe,
   rankTest,
   turnbull,
@@ -19,16 +19,15 @@ import {
   type ShareInterval,
 } from '../stats';
 import { strengthOf, weightOf, type Strength } from './evidence';
-import { gather, groupOf, hasResult, isSettled, type Grouping } from './grouping';
-import { fateRows } from './rows';
+import type { LedgerCase } from './case';
+import { gather } from './filter';
+import type { Grouping } from './grouping';
 
 /** One way of doing it, and what came of it. */
-export interface GroupResult {
+export interface GroupSummary {
   readonly name: string;
-  /** All that were counted: the curves are of these. */
-  readonly batches: readonly Batch[];
-  /** Of these nothing is open any more: the shares are of these. */
-  readonly settled: readonly Batch[];
+  /** Batches of which nothing is open any more: the shares are of these. */
+  readonly settledBatches: number;
   /** Cuttings of the settled ones whose end is known. */
   readonly told: number;
   readonly count: LedgerCount;
@@ -39,28 +38,36 @@ export interface GroupResult {
   readonly half: { readonly from: number; readonly to: number } | null;
 }
 
+/** The same with the batches behind it. */
+export interface GroupResult extends GroupSummary {
+  /** All that were counted: the curves are of these. */
+  readonly cases: readonly LedgerCase[];
+  readonly settled: readonly LedgerCase[];
+}
+
 /** Groups by a grouping, the largest first; batches without a result or without the answer are left out. */
-export function groupsBy(
-  state: State,
-  by: Grouping,
-  batches = [...state.batches.values()],
-): readonly GroupResult[] {
-  const groups = gather(state, batches.filter(hasResult), by);
-  return [...groups]
+export function groupsBy(cases: readonly LedgerCase[], by: Grouping): readonly GroupResult[] {
+  return [
+    ...gather(
+      cases.filter((c) => c.counted),
+      by,
+    ),
+  ]
     .map(([name, members]) => resultOf(name, members))
     .sort((a, b) => b.told - a.told || (a.name < b.name ? -1 : 1));
 }
 
-export function resultOf(name: string, batches: readonly Batch[]): GroupResult {
-  const settled = batches.filter(isSettled);
+export function resultOf(name: string, cases: readonly LedgerCase[]): GroupResult {
+  const settled = cases.filter((c) => c.settled);
   const count = countLedger(settled);
   const told = count.stuck - count.waiting;
-  const rows = batches.flatMap(fateRows);
+  const rows = mergeRows(cases.flatMap((c) => c.first));
   const rooted = rows.filter((r) => r.cause === 'rooted');
   return {
     name,
-    batches,
+    cases,
     settled,
+    settledBatches: settled.length,
     told,
     count,
     rooted: wilson(count.rooted, told),
@@ -72,8 +79,8 @@ export function resultOf(name: string, batches: readonly Batch[]): GroupResult {
 
 /** Two ways against each other. */
 export interface Comparison {
-  readonly a: GroupResult;
-  readonly b: GroupResult;
+  readonly a: GroupSummary;
+  readonly b: GroupSummary;
   /** Of the shares that rooted, a − b. */
   readonly difference: ShareDifference | null;
   /** With cuttings of a batch taken as alike: what is gone by. */
@@ -91,31 +98,26 @@ export interface Comparison {
   readonly trialOf: number | null;
 }
 
-export function compareGroups(
-  state: State,
-  by: Grouping,
-  a: GroupResult,
-  b: GroupResult,
-): Comparison {
+export function compareGroups(by: Grouping, a: GroupResult, b: GroupResult): Comparison {
   const [wa, wb] = [weighed(a.settled), weighed(b.settled)];
   const table = { a: wa, b: wb };
-  const p = fisherExact(table)?.p ?? 1;
+  const p = fisherP(table) ?? 1;
   const rows = [a, b].flatMap((group, index) =>
-    group.batches.flatMap((batch) =>
-      fateRows(batch).map((row) => ({
+    group.cases.flatMap((one) =>
+      one.first.map((row) => ({
         ...row,
         // Lost ones leave the race for roots: they are known to have had none until then.
         ...(row.cause === 'rooted'
           ? {}
           : { left: row.right === Infinity ? row.left : row.right, right: Infinity }),
         group: index,
-        stratum: batch.taxon,
+        stratum: one.taxon,
       })),
     ),
   );
   return {
-    a,
-    b,
+    a: summaryOf(a),
+    b: summaryOf(b),
     difference: newcombe(
       { successes: a.count.rooted, trials: a.told },
       { successes: b.count.rooted, trials: b.told },
@@ -123,24 +125,29 @@ export function compareGroups(
     p,
     strength: strengthOf(p),
     within: by === 'plant' || by === 'genus' ? null : withinPlants(a, b),
-    times: rankTest(rows),
+    times: rankTest(mergeRows(rows, (r) => `${r.group}/${r.stratum}`)),
     chance: chanceAbove(
       { successes: wa.yes, trials: wa.yes + wa.no },
       { successes: wb.yes, trials: wb.yes + wb.no },
     ),
-    confounded: confounding(state, by, a, b),
+    confounded: confounding(by, a, b),
     trialOf:
       a.rooted && b.rooted ? eachNeeded(0.8, inside(a.rooted.share), inside(b.rooted.share)) : null,
   };
+}
+
+/** Without the batches: what a screen shows. */
+function summaryOf({ cases: _cases, settled: _settled, ...summary }: GroupResult): GroupSummary {
+  return summary;
 }
 
 /** A share of all or none is no plan for a trial: half a cutting more or less. */
 const inside = (share: number): number => Math.min(0.98, Math.max(0.02, share));
 
 /** Effective numbers of rooted and not. */
-function effective(batches: readonly Batch[]): { readonly yes: number; readonly no: number } {
+function effective(cases: readonly LedgerCase[]): { readonly yes: number; readonly no: number } {
   let [yes, no] = [0, 0];
-  for (const { count, counts, waiting } of batches) {
+  for (const { count, counts, waiting } of cases) {
     const weight = weightOf(count);
     const rooted = counts.rooted + counts.pupped;
     yes += weight * rooted;
@@ -150,15 +157,15 @@ function effective(batches: readonly Batch[]): { readonly yes: number; readonly 
 }
 
 /** The same in whole numbers, as an exact test wants them. */
-function weighed(batches: readonly Batch[]): { readonly yes: number; readonly no: number } {
-  const { yes, no } = effective(batches);
+function weighed(cases: readonly LedgerCase[]): { readonly yes: number; readonly no: number } {
+  const { yes, no } = effective(cases);
   return { yes: Math.round(yes), no: Math.round(no) };
 }
 
 function withinPlants(a: GroupResult, b: GroupResult): MantelHaenszel | null {
-  const taxa = new Set([...a.batches, ...b.batches].map((batch) => batch.taxon));
+  const taxa = new Set([...a.cases, ...b.cases].map((one) => one.taxon));
   const of = (group: GroupResult, taxon: string) =>
-    effective(group.settled.filter((batch) => batch.taxon === taxon));
+    effective(group.settled.filter((one) => one.taxon === taxon));
   return mantelHaenszel([...taxa].map((taxon) => ({ a: of(a, taxon), b: of(b, taxon) })));
 }
 
@@ -166,14 +173,9 @@ function withinPlants(a: GroupResult, b: GroupResult): MantelHaenszel | null {
 const SHARED_LEAST = 0.5;
 const WATCHED: readonly Grouping[] = ['plant', 'method', 'mother', 'space', 'mix'];
 
-function confounding(
-  state: State,
-  by: Grouping,
-  a: GroupResult,
-  b: GroupResult,
-): readonly string[] {
+function confounding(by: Grouping, a: GroupResult, b: GroupResult): readonly string[] {
   const told = WATCHED.filter((g) => g !== by).flatMap((watched) => {
-    const [pa, pb] = [makeUp(state, watched, a.batches), makeUp(state, watched, b.batches)];
+    const [pa, pb] = [makeUp(watched, a.cases), makeUp(watched, b.cases)];
     if (pa.size === 0 || pb.size === 0) return [];
     let shared = 0;
     for (const [name, share] of pa) shared += Math.min(share, pb.get(name) ?? 0);
@@ -184,18 +186,14 @@ function confounding(
   return season ? [...told, season] : told;
 }
 
-function makeUp(
-  state: State,
-  by: Grouping,
-  batches: readonly Batch[],
-): ReadonlyMap<string, number> {
+function makeUp(by: Grouping, cases: readonly LedgerCase[]): ReadonlyMap<string, number> {
   const sums = new Map<string, number>();
   let total = 0;
-  for (const batch of batches) {
-    const name = groupOf(state, batch, by);
+  for (const { groups, count } of cases) {
+    const name = groups[by];
     if (name === null) continue;
-    sums.set(name, (sums.get(name) ?? 0) + batch.count);
-    total += batch.count;
+    sums.set(name, (sums.get(name) ?? 0) + count);
+    total += count;
   }
   return new Map([...sums].map(([name, n]) => [name, n / total]));
 }
@@ -205,9 +203,9 @@ const largest = (shares: ReadonlyMap<string, number>): string =>
 
 /** Cut at other times of the year: the middles of the cuts lie more than a season apart on the year's circle. */
 function seasons(a: GroupResult, b: GroupResult): string {
-  const angle = (batches: readonly Batch[]): { x: number; y: number } => {
+  const angle = (cases: readonly LedgerCase[]): { x: number; y: number } => {
     let [x, y, n] = [0, 0, 0];
-    for (const { cutOn, count } of batches) {
+    for (const { cutOn, count } of cases) {
       const turn =
         (2 * Math.PI * (Number(cutOn.slice(5, 7)) - 1 + Number(cutOn.slice(8)) / 31)) / 12;
       x += count * Math.cos(turn);
@@ -216,7 +214,7 @@ function seasons(a: GroupResult, b: GroupResult): string {
     }
     return { x: x / n, y: y / n };
   };
-  const [p, q] = [angle(a.batches), angle(b.batches)];
+  const [p, q] = [angle(a.cases), angle(b.cases)];
   const lengths = Math.hypot(p.x, p.y) * Math.hypot(q.x, q.y);
   if (lengths < 0.04) return '';
   const apart = Math.acos(Math.max(-1, Math.min(1, (p.x * q.x + p.y * q.y) / lengths)));

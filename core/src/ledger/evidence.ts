@@ -1,3 +1,5 @@
+import { weightInCluster } from '../stats';
+
 /**
  * Cuttings of one batch share a tray, a day and a hand: n of them tell as much as n / (1 + (n − 1)·ALIKE) that do
  * not. Working assumption, correlation within a batch; 0.02–0.3 make sense. Without it forty leaves that rotted
@@ -7,7 +9,7 @@ export const ALIKE = 0.1;
 
 /** What each cutting of a batch of this size counts for, 0–1. */
 export function weightOf(count: number): number {
-  return count <= 0 ? 0 : 1 / (1 + (count - 1) * ALIKE);
+  return weightInCluster(count, ALIKE);
 }
 
 export type Strength = 'strong' | 'some' | 'weak';

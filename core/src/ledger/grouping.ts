@@ -1,5 +1,15 @@
-import { clockOf, figuresOf, gateOpen, mixOf, plantOf, waterSchoolOf, containerOf } from '../bench';
+import {
+  airOf,
+  clockOf,
+  containerOf,
+  figuresOf,
+  gateOpen,
+  mixOf,
+  plantOf,
+  waterSchoolOf,
+} from '../bench';
 import { METHOD } from '../botany';
+import { daysBetween } from '../days';
 import type { Batch, State } from '../journal';
 import { FIRST_WATER, WATER_SCHOOL } from '../water';
 import { AID, WOUND_SCHOOL } from '../wound';
@@ -13,11 +23,15 @@ export const GROUPINGS = [
   'place of callus',
   'gate',
   'first water',
+  'days to water',
   'watering',
   'aid',
   'mix',
   'pot',
   'space',
+  'air',
+  'season',
+  'year',
   'mother',
 ] as const;
 export type Grouping = (typeof GROUPINGS)[number];
@@ -30,11 +44,15 @@ export const GROUPING_NAME: Readonly<Record<Grouping, string>> = {
   'place of callus': 'Where it callused',
   gate: 'Water and the gate',
   'first water': 'First water',
+  'days to water': 'Days from cut to water',
   watering: 'Watering',
   aid: 'Aid on the wound',
   mix: 'Mix',
   pot: 'Pot',
   space: 'Place',
+  air: 'Air of the place when cut',
+  season: 'Season of the cut',
+  year: 'Year of the cut',
   mother: 'Mother',
 };
 
@@ -69,6 +87,14 @@ export function groupOf(state: State, batch: Batch, by: Grouping): string | null
       return potGroup(state, batch);
     case 'space':
       return state.spaces.get(batch.standSpace)?.name ?? null;
+    case 'air':
+      return airGroup(state, batch);
+    case 'days to water':
+      return waterGroup(batch);
+    case 'season':
+      return SEASONS[seasonIndex(state, batch.cutOn)]!;
+    case 'year':
+      return batch.cutOn.slice(0, 4);
     case 'mother':
       return batch.mother === undefined ? null : (state.mothers.get(batch.mother)?.name ?? null);
   }
@@ -89,32 +115,41 @@ function potGroup(state: State, batch: Batch): string | null {
   return pot.wall === 'clay' ? 'Clay' : pot.wall === 'glass' ? 'Glass' : 'Plastic or glazed';
 }
 
-/** Batches by the name of their group; those that do not tell are left out. */
-export function gather(
-  state: State,
-  batches: readonly Batch[],
-  by: Grouping,
-): ReadonlyMap<string, readonly Batch[]> {
-  const groups = new Map<string, Batch[]>();
-  for (const batch of batches) {
-    const name = groupOf(state, batch, by);
-    if (name === null) continue;
-    const group = groups.get(name);
-    if (group) group.push(batch);
-    else groups.set(name, [batch]);
-  }
-  return groups;
+export const WATER_GAPS = [
+  'Within a day',
+  'After 2–3 days',
+  'After 4–7 days',
+  'After 8–14 days',
+  'After more than 14 days',
+] as const;
+
+/** Days from the cut to the first water, however gentle; null while it had none. */
+function waterGroup({ cutOn, waterings: [first] }: Batch): string | null {
+  if (!first) return null;
+  const days = daysBetween(cutOn, first.day);
+  return WATER_GAPS[[1, 3, 7, 14].findIndex((most) => days <= most)] ?? WATER_GAPS[4];
 }
 
-/** Batches that have a result: looked at since they were cut. */
-export function hasResult(batch: Batch): boolean {
-  return batch.cut !== null && batch.tallies.length > 0 && batch.excluded === undefined;
+/** Relative humidity below which air is called dry, and from which damp. Working assumptions. */
+const DRY_BELOW = 0.5;
+const DAMP_FROM = 0.65;
+
+function airGroup(state: State, batch: Batch): string | null {
+  const space = batch.callusSpace ?? batch.standSpace;
+  // Of a place nobody described nothing is known.
+  if (!state.spaces.has(space)) return null;
+  const { rh } = airOf(state, space, batch.cutOn);
+  return rh < DRY_BELOW
+    ? 'Dry, under 50 %'
+    : rh < DAMP_FROM
+      ? 'Middling, 50–65 %'
+      : 'Damp, over 65 %';
 }
 
-/**
- * Nothing of it is still open: only then do its shares say what came of it. While cuttings wait, roots and losses have
- * come to different parts of their course, and a young batch would pass for a bad one.
- */
-export function isSettled(batch: Batch): boolean {
-  return hasResult(batch) && (batch.stage === 'done' || batch.waiting === 0);
+export const SEASONS = ['Spring', 'Summer', 'Autumn', 'Winter'] as const;
+
+/** The quarter of the year, turned round south of the equator: for reading back, never for advice. */
+function seasonIndex(state: State, day: string): number {
+  const north = Math.floor(((Number(day.slice(5, 7)) + 9) % 12) / 3);
+  return (state.settings.latitude ?? 1) < 0 ? (north + 2) % 4 : north;
 }

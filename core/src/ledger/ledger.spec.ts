@@ -1,11 +1,12 @@
 import { addDays } from '../days';
 import { demoJournal } from '../demo';
-import { fold, type BatchFields, type Counts } from '../journal';
+import { fold, type BatchFields, type Counts, type Entry } from '../journal';
 import { batchPut, DAY, FIELDS, written } from '../testing/entries';
 import { fisherExact } from '../stats';
 import {
   compareGroups,
   fateRows,
+  ledgerCases,
   findingWords,
   findLosses,
   groupsBy,
@@ -38,12 +39,14 @@ const settled = (
   ];
 };
 
+const casesOf = (entries: readonly Entry[]) => ledgerCases(fold(entries));
+
 describe('cuttings as rows of time', () => {
   it('what came first of each, between two looks; who waits is known to have waited', () => {
     const state = fold(
       written(...settled('b1', { count: 10 }, { rooted: 4, pupped: 1, rotted: 2 })),
     );
-    const rows = fateRows(state.batches.get('b1')!);
+    const { first: rows } = fateRows(state.batches.get('b1')!);
     expect(rows).toEqual(
       expect.arrayContaining([
         { left: 14, right: 30, cause: 'rooted', count: 5 },
@@ -72,12 +75,14 @@ describe('ways against each other', () => {
     ).flat();
 
   it('tells a real difference, within plants too, and how large a fair trial would be', () => {
-    const state = fold(written(...many('dry-to-touch', 9, 1, 0), ...many('straight-in', 4, 6, 3)));
-    const [a, b] = groupsBy(state, 'school');
+    const cases = casesOf(
+      written(...many('dry-to-touch', 9, 1, 0), ...many('straight-in', 4, 6, 3)),
+    );
+    const [a, b] = groupsBy(cases, 'school');
     expect([a!.told, b!.told]).toEqual([80, 80]);
     const dry = [a!, b!].find((g) => g.name === 'Dry to touch')!;
     const straight = [a!, b!].find((g) => g.name === 'Straight in')!;
-    const c = compareGroups(state, 'school', dry, straight);
+    const c = compareGroups('school', dry, straight);
     expect(c.difference!.difference).toBeCloseTo(0.5, 12);
     expect(c.difference!.low).toBeGreaterThan(0.3);
     expect(c.strength).toBe('strong');
@@ -93,7 +98,7 @@ describe('ways against each other', () => {
   });
 
   it('says what else the groups differ in', () => {
-    const state = fold(
+    const cases = casesOf(
       written(
         ...settled(
           'b1',
@@ -107,48 +112,50 @@ describe('ways against each other', () => {
         ),
       ),
     );
-    const [a, b] = groupsBy(state, 'method');
-    const c = compareGroups(state, 'method', a!, b!);
+    const [a, b] = groupsBy(cases, 'method');
+    const c = compareGroups('method', a!, b!);
     expect(c.confounded.join(' ')).toMatch(/in plant: mostly .* against .*in season/);
     expect(c.strength).toBe('weak');
     expect(c.within).toBeNull();
   });
 
   it('a batch that still waits is in the curves and not in the shares: young is not bad', () => {
-    const state = fold(
+    const cases = casesOf(
       written(
         ...settled('b1', { school: 'straight-in' }, { rooted: 8, rotted: 2 }),
         ...settled('b2', { school: 'straight-in', count: 30 }, { rooted: 1, rotted: 1 }),
       ),
     );
-    const [group] = groupsBy(state, 'school');
-    expect(group!.batches).toHaveLength(2);
+    const [group] = groupsBy(cases, 'school');
+    expect(group!.cases).toHaveLength(2);
     expect(group!.told).toBe(10);
     expect(group!.rooted!.share).toBe(0.8);
     expect(group!.curve.count).toBe(40);
   });
 
   it('empty arms and nothing counted are defined', () => {
-    const state = fold(written(...settled('b1', {}, { rotted: 3 })));
-    const [only] = groupsBy(state, 'method');
+    const cases = casesOf(written(...settled('b1', {}, { rotted: 3 })));
+    const [only] = groupsBy(cases, 'method');
     expect(only!.half).toBeNull();
-    const c = compareGroups(state, 'method', only!, only!);
+    const c = compareGroups('method', only!, only!);
     expect(c.times.test).toBeNull();
     expect(c.p).toBe(1);
     expect(JSON.stringify(c.difference)).not.toContain('null');
-    expect(groupsBy(fold([]), 'plant')).toEqual([]);
+    expect(groupsBy([], 'plant')).toEqual([]);
   });
 
   it('an excluded batch teaches nothing', () => {
-    const state = fold(written(...settled('b1', { excluded: 'Cat sat on it' }, { rotted: 3 })));
-    expect(groupsBy(state, 'method')).toEqual([]);
+    const cases = casesOf(written(...settled('b1', { excluded: 'Cat sat on it' }, { rotted: 3 })));
+    expect(groupsBy(cases, 'method')).toEqual([]);
   });
 });
 
 describe('losses', () => {
   it('are spread over the weeks they lie between', () => {
-    const state = fold(written(...settled('b1', { count: 6 }, { rotted: 4, dried: 2 }, [14, 28])));
-    const weeks = lossesByWeek([...state.batches.values()]);
+    const cases = casesOf(
+      written(...settled('b1', { count: 6 }, { rotted: 4, dried: 2 }, [14, 28])),
+    );
+    const weeks = lossesByWeek(cases);
     expect(weeks.map((w) => w.of.rotted)).toEqual([0, 0, 2, 2]);
     expect(weeks.map((w) => w.of.dried)).toEqual([0, 0, 1, 1]);
     expect(lossesByWeek([])).toEqual([]);
@@ -159,7 +166,7 @@ describe('losses', () => {
       Array.from({ length: 10 }, (_, i) =>
         settled(`${space}${i}`, { space }, { rooted: 10 - rotted, rotted }),
       ).flat();
-    const state = fold(
+    const cases = casesOf(
       written(
         ...['porch', 'shelf'].map((key): Draft => ({
           kind: 'put',
@@ -172,7 +179,7 @@ describe('losses', () => {
         ...at('shelf', 1),
       ),
     );
-    const { findings, looked, nearest } = findLosses(state);
+    const { findings, looked, nearest } = findLosses(cases);
     expect(looked).toBeGreaterThan(1);
     expect(findingWords(findings[0]!)).toBe(
       'Place, damp porch: 60 % rotted, against 10 % elsewhere.',
@@ -183,7 +190,7 @@ describe('losses', () => {
   });
 
   it('noise is no finding: the same shares everywhere, and the demo’s handful of batches', () => {
-    const same = fold(
+    const same = casesOf(
       written(
         ...Array.from({ length: 12 }, (_, i) =>
           settled(
@@ -195,7 +202,7 @@ describe('losses', () => {
       ),
     );
     expect(findLosses(same).findings).toEqual([]);
-    const demo = findLosses(fold(demoJournal('2026-04-09')));
+    const demo = findLosses(casesOf(demoJournal('2026-04-09')));
     expect(demo.findings).toEqual([]);
     expect(demo.looked).toBeGreaterThan(20);
     expect(demo.nearest).not.toBeNull();

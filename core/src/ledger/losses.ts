@@ -1,40 +1,97 @@
-import type { Batch, State } from '../journal';
+import { addDays, isoWeek } from '../days';
 import {
   countLedger,
-  fisherExact,
+  fisherP,
   newcombe,
   wilson,
+  type LedgerCount,
   type ShareDifference,
   type ShareInterval,
 } from '../stats';
 import { holm, strengthOf, weightOf, type Strength } from './evidence';
-import { gather, GROUPING_NAME, isSettled, type Grouping } from './grouping';
-import { FATES, fateRows, type Fate } from './rows';
+import type { CaseName, LedgerCase } from './case';
+import { gather } from './filter';
+import { GROUPING_NAME, WATER_GAPS, type Grouping } from './grouping';
+import { LOSSES, type Loss } from './rows';
 
-export type Loss = Exclude<Fate, 'rooted'>;
-const LOSSES = FATES.filter((f): f is Loss => f !== 'rooted');
-
-/** Losses that came in a week since the cut, by cause; a loss between two looks is spread over its weeks. */
-export interface LossWeek {
-  readonly week: number;
+/** Losses of a stretch of time or a group, by cause; a loss between two looks is spread over the days between. */
+export interface LossBar {
+  readonly name: string;
   readonly of: Readonly<Record<Loss, number>>;
 }
 
-export function lossesByWeek(batches: readonly Batch[], weeks = 26): readonly LossWeek[] {
-  const out = Array.from({ length: weeks }, () => ({ rotted: 0, dried: 0, lost: 0 }));
-  for (const batch of batches)
-    for (const { left, right, cause, count = 1 } of fateRows(batch)) {
-      const loss = LOSSES.find((l) => l === cause);
-      if (!loss) continue;
-      const [from, to] = [
-        Math.floor(left / 7),
-        Math.max(Math.ceil(right / 7), Math.floor(left / 7) + 1),
-      ];
+const none = (): Record<Loss, number> => ({ rotted: 0, dried: 0, lost: 0 });
+
+/** By weeks since the cut, from the first; the last gathers what came later. */
+export function lossesByWeek(cases: readonly LedgerCase[], weeks = 26): readonly LossBar[] {
+  const out = Array.from({ length: weeks }, none);
+  for (const one of cases)
+    for (const { cause, left, right, count } of lossesOf(one)) {
+      const from = Math.floor(left / 7);
+      const to = Math.max(Math.ceil(right / 7), from + 1);
       for (let week = from; week < to; week++)
-        out[Math.min(week, weeks - 1)]![loss] += count / (to - from);
+        out[Math.min(week, weeks - 1)]![cause] += count / (to - from);
     }
   const last = out.findLastIndex((w) => w.rotted + w.dried + w.lost > 0);
-  return out.slice(0, last + 1).map((of, week) => ({ week, of }));
+  return out.slice(0, last + 1).map((of, week) => ({ name: String(week + 1), of }));
+}
+
+/** By week of the year, 1–53 after ISO 8601: the season shows in it whatever the year. */
+export function lossesByYearWeek(cases: readonly LedgerCase[]): readonly LossBar[] {
+  const out = Array.from({ length: 53 }, none);
+  for (const one of cases)
+    for (const { cause, left, right, count } of lossesOf(one)) {
+      const days = Math.max(1, Math.round(right - left));
+      for (let day = 0; day < days; day += 7) {
+        const share = Math.min(7, days - day) / days;
+        const week = isoWeek(addDays(one.cutOn, Math.round(left) + day + 1));
+        out[week - 1]![cause] += count * share;
+      }
+    }
+  return out.map((of, week) => ({ name: String(week + 1), of }));
+}
+
+/** By days from the cut to the first water: the share of the settled cuttings lost in each. */
+export function lossesByWater(cases: readonly LedgerCase[]): readonly LossGroup[] {
+  const groups = gather(
+    cases.filter((c) => c.settled),
+    'days to water',
+  );
+  return WATER_GAPS.flatMap((name) => {
+    const members = groups.get(name);
+    return members ? [lossGroup(name, members)] : [];
+  });
+}
+
+/** What a group lost of what is settled in it. */
+export interface LossGroup {
+  readonly name: string;
+  readonly count: LedgerCount;
+  readonly told: number;
+  readonly lost: ShareInterval | null;
+}
+
+export function lossesBy(cases: readonly LedgerCase[], by: Grouping): readonly LossGroup[] {
+  const groups = gather(
+    cases.filter((c) => c.settled),
+    by,
+  );
+  return [...groups]
+    .map(([name, members]) => lossGroup(name, members))
+    .sort((a, b) => b.told - a.told || (a.name < b.name ? -1 : 1));
+}
+
+function lossGroup(name: string, members: readonly LedgerCase[]): LossGroup {
+  const count = countLedger(members);
+  const told = count.stuck - count.waiting;
+  return { name, count, told, lost: wilson(told - count.rooted, told) };
+}
+
+function lossesOf({ losses }: LedgerCase) {
+  return losses.flatMap(({ left, right, cause, count = 1 }) => {
+    const loss = LOSSES.find((l) => l === cause);
+    return loss ? [{ cause: loss, left, right, count }] : [];
+  });
 }
 
 /** Something that goes with more losses than the rest. */
@@ -48,7 +105,7 @@ export interface Finding {
   /** Corrected for all that was looked at. */
   readonly p: number;
   readonly strength: Strength;
-  readonly batches: readonly Batch[];
+  readonly batches: readonly CaseName[];
 }
 
 /** Looked at for what goes with losses. */
@@ -59,10 +116,14 @@ const LOOKED_AT: readonly Grouping[] = [
   'place of callus',
   'gate',
   'first water',
+  'days to water',
   'watering',
+  'aid',
   'mix',
   'pot',
   'space',
+  'air',
+  'season',
 ];
 
 /** Fewer batches than this on one side are an anecdote. Working assumption. */
@@ -83,11 +144,11 @@ export interface Findings {
  * Where this bench loses cuttings: every group against the rest, by Fisher's test on effective numbers, corrected by
  * Holm for the number of looks. No finding from noise: what could be chance is not told.
  */
-export function findLosses(state: State, most = 3): Findings {
-  const batches = [...state.batches.values()].filter(isSettled);
+export function findLosses(cases: readonly LedgerCase[], most = 3): Findings {
+  const settled = cases.filter((c) => c.settled);
   const candidates: (Omit<Finding, 'p' | 'strength'> & { readonly raw: number })[] = [];
   for (const by of LOOKED_AT) {
-    const groups = gather(state, batches, by);
+    const groups = gather(settled, by);
     for (const [group, members] of groups) {
       const rest = [...groups].flatMap(([name, others]) => (name === group ? [] : others));
       if (members.length < LEAST_BATCHES || rest.length < LEAST_BATCHES) continue;
@@ -122,11 +183,11 @@ function against(
   by: Grouping,
   group: string,
   cause: Finding['cause'],
-  members: readonly Batch[],
-  rest: readonly Batch[],
+  members: readonly LedgerCase[],
+  rest: readonly LedgerCase[],
 ): (Omit<Finding, 'p' | 'strength'> & { readonly raw: number }) | null {
   const lostOf = (
-    list: readonly Batch[],
+    list: readonly LedgerCase[],
   ): { lost: number; stuck: number; yes: number; no: number } => {
     const { rotted, dried, lost, stuck, waiting } = countLedger(list);
     let [yes, no] = [0, 0];
@@ -150,9 +211,18 @@ function against(
     { successes: a.lost, trials: a.stuck },
     { successes: b.lost, trials: b.stuck },
   );
-  const test = fisherExact({ a, b });
-  if (!here || !elsewhere || !difference || !test) return null;
-  return { by, group, cause, here, elsewhere, difference, raw: test.p, batches: members };
+  const raw = fisherP({ a, b });
+  if (!here || !elsewhere || !difference || raw === null) return null;
+  return {
+    by,
+    group,
+    cause,
+    here,
+    elsewhere,
+    difference,
+    raw,
+    batches: members.map(({ id, title, cutOn }) => ({ id, title, cutOn })),
+  };
 }
 
 /** A finding in one plain sentence. */

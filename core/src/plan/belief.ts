@@ -1,4 +1,4 @@
-import { figuresOf, GENUS_WEIGHT, plantOf } from '../bench';
+import { figuresOf, GENUS_WEIGHT, plantOf, teaches } from '../bench';
 import type { MethodId, TaxonMethod } from '../botany';
 import type { State } from '../journal';
 import type { SuccessBelief } from './number-needed';
@@ -23,7 +23,7 @@ export function successBelief(state: State, taxon: string, way: TaxonMethod): Le
   const name = genusOf(state, taxon);
   for (const batch of state.batches.values()) {
     if (batch.method !== way.method || batch.stage !== 'done' || !figuresOf(state, batch)) continue;
-    if (batch.excluded !== undefined) continue;
+    if (!teaches(state, batch)) continue;
     const mine = batch.taxon === taxon;
     if (!mine && genusOf(state, batch.taxon) !== name) continue;
     const into = mine ? own : genus;

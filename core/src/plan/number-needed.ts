@@ -1,5 +1,5 @@
-import jStat from 'jstat';
 import { assertCount, assertFraction, assertPositive } from '../assert';
+import { betaBinomial, logChoose } from '../stats';
 
 /** What is believed of a chance of success: Beta(a, b). */
 export interface SuccessBelief {
@@ -30,7 +30,6 @@ export function chanceOfAtLeast(
   assertFraction('ready', ready);
   if (wanted === 0) return 1;
   if (wanted > taken || ready === 0) return 0;
-  const base = logBeta(a, b);
   const [logReady, logNot] = [Math.log(ready), Math.log1p(-ready)];
   let chance = 0;
   let inTime = 0;
@@ -42,8 +41,7 @@ export function chanceOfAtLeast(
           ? 1
           : 0
         : Math.exp(logChoose(y - 1, wanted - 1) + wanted * logReady + (y - wanted) * logNot);
-    const lives = Math.exp(logChoose(taken, y) + logBeta(y + a, taken - y + b) - base);
-    chance += lives * Math.min(inTime, 1);
+    chance += betaBinomial(y, taken, a, b) * Math.min(inTime, 1);
   }
   return Math.min(chance, 1);
 }
@@ -79,20 +77,4 @@ export function numberNeeded(
     else low = middle;
   }
   return high;
-}
-
-// Whole arguments come back a thousand times in one plan.
-const factorials: number[] = [0];
-
-function logFactorial(n: number): number {
-  for (let i = factorials.length; i <= n; i++) factorials.push(factorials[i - 1]! + Math.log(i));
-  return factorials[n]!;
-}
-
-function logChoose(n: number, k: number): number {
-  return logFactorial(n) - logFactorial(k) - logFactorial(n - k);
-}
-
-function logBeta(a: number, b: number): number {
-  return jStat.gammaln(a) + jStat.gammaln(b) - jStat.gammaln(a + b);
 }

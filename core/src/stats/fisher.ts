@@ -1,5 +1,5 @@
-import jStat from 'jstat';
 import { assertCount } from '../assert';
+import { logChoose } from './beta-binomial';
 import { bisect } from './bisect';
 
 /** Two groups and what became of them: successes and failures of each. */
@@ -17,6 +17,15 @@ export interface FisherTest {
   readonly high: number;
 }
 
+/**
+ * The two-sided p of Fisher's exact test alone, for many tables at once.
+ * @returns null where a margin is empty
+ */
+export function fisherP(table: TwoByTwo): number | null {
+  const reference = referenceSet(table);
+  return reference && twoSided(reference.at(0), reference.seen);
+}
+
 /** Odds ratios are looked for between e^−LIMIT and e^LIMIT. */
 const LIMIT = 60;
 
@@ -26,7 +35,27 @@ const LIMIT = 60;
  * Source: Fisher 1935, J. R. Stat. Soc. 98:39; the non-central hypergeometric as in R 4.2.2, fisher.test.
  */
 export function fisherExact(table: TwoByTwo, confidence = 0.95): FisherTest | null {
-  const { a, b } = table;
+  const reference = referenceSet(table);
+  if (!reference) return null;
+  const { support, at, seen, low, high } = reference;
+  const yes = table.a.yes;
+  const mean = (logOdds: number): number => at(logOdds).reduce((s, d, i) => s + d * support[i]!, 0);
+  const atLeast = (logOdds: number): number =>
+    at(logOdds).reduce((s, d, i) => (i >= seen ? s + d : s), 0);
+  const atMost = (logOdds: number): number =>
+    at(logOdds).reduce((s, d, i) => (i <= seen ? s + d : s), 0);
+  const tail = (1 - confidence) / 2;
+  const root = (of: (logOdds: number) => number): number => Math.exp(bisect(of, -LIMIT, LIMIT));
+  return {
+    p: twoSided(at(0), seen),
+    oddsRatio: yes === low ? 0 : yes === high ? Infinity : root((t) => mean(t) - yes),
+    low: yes === low ? 0 : root((t) => atLeast(t) - tail),
+    high: yes === high ? Infinity : root((t) => tail - atMost(t)),
+  };
+}
+
+/** All tables with the margins of this one, and how likely they are at given odds. */
+function referenceSet({ a, b }: TwoByTwo) {
   for (const [name, n] of Object.entries({ a: a.yes, 'a no': a.no, b: b.yes, 'b no': b.no }))
     assertCount(name, n);
   const m = a.yes + a.no;
@@ -39,29 +68,18 @@ export function fisherExact(table: TwoByTwo, confidence = 0.95): FisherTest | nu
   const logs = support.map((x) => logChoose(m, x) + logChoose(n, k - x));
   const at = (logOdds: number): readonly number[] => {
     const weights = logs.map((l, i) => l + logOdds * support[i]!);
-    const most = Math.max(...weights);
+    const most = weights.reduce((x, y) => Math.max(x, y), -Infinity);
     const raw = weights.map((w) => Math.exp(w - most));
     const total = raw.reduce((s, w) => s + w, 0);
     return raw.map((w) => w / total);
   };
-  const seen = a.yes - low;
-  const central = at(0);
-  const p = central.reduce((s, d) => (d <= central[seen]! * (1 + 1e-7) ? s + d : s), 0);
-  const mean = (logOdds: number): number => at(logOdds).reduce((s, d, i) => s + d * support[i]!, 0);
-  const atLeast = (logOdds: number): number =>
-    at(logOdds).reduce((s, d, i) => (i >= seen ? s + d : s), 0);
-  const atMost = (logOdds: number): number =>
-    at(logOdds).reduce((s, d, i) => (i <= seen ? s + d : s), 0);
-  const tail = (1 - confidence) / 2;
-  const root = (of: (logOdds: number) => number): number => Math.exp(bisect(of, -LIMIT, LIMIT));
-  return {
-    p: Math.min(1, p),
-    oddsRatio: a.yes === low ? 0 : a.yes === high ? Infinity : root((t) => mean(t) - a.yes),
-    low: a.yes === low ? 0 : root((t) => atLeast(t) - tail),
-    high: a.yes === high ? Infinity : root((t) => tail - atMost(t)),
-  };
+  return { support, at, seen: a.yes - low, low, high };
 }
 
-function logChoose(n: number, k: number): number {
-  return jStat.gammaln(n + 1) - jStat.gammaln(k + 1) - jStat.gammaln(n - k + 1);
+function twoSided(likely: readonly number[], seen: number): number {
+  const limit = likely[seen]! * (1 + 1e-7);
+  return Math.min(
+    1,
+    likely.reduce((s, d) => (d <= limit ? s + d : s), 0),
+  );
 }

@@ -1,6 +1,6 @@
 import jStat from 'jstat';
-import { assertFraction } from '../assert';
-import { fisherExact } from './fisher';
+import { assertCount, assertFraction } from '../assert';
+import { logChoose } from './beta-binomial';
 
 /**
  * Chance to find that two shares differ, with so many in each group.
@@ -20,20 +20,64 @@ export function powerOf(each: number, a: number, b: number, alpha = 0.05): numbe
 
 /**
  * The same exactly, for Fisher's test: every pair of outcomes, weighed by how likely it is.
- * @param na, nb cuttings in each group; meant for small ones
+ * @param na, nb cuttings in each group; a few hundred at most, for the work grows with their product
  */
 export function exactPowerOf(na: number, nb: number, a: number, b: number, alpha = 0.05): number {
+  assertCount('na', na);
+  assertCount('nb', nb);
   assertFraction('a', a);
   assertFraction('b', b);
   const pa = binomial(na, a);
   const pb = binomial(nb, b);
   let power = 0;
-  for (let x = 0; x <= na; x++)
-    for (let y = 0; y <= nb; y++) {
-      const test = fisherExact({ a: { yes: x, no: na - x }, b: { yes: y, no: nb - y } });
-      if (test && test.p <= alpha) power += pa[x]! * pb[y]!;
+  // Tables of one sum of successes share their reference set: p is the same work for all of them.
+  for (let sum = 0; sum <= na + nb; sum++) {
+    const low = Math.max(0, sum - nb);
+    const high = Math.min(sum, na);
+    const logs: number[] = [];
+    for (let x = low; x <= high; x++) logs.push(logChoose(na, x) + logChoose(nb, sum - x));
+    const most = Math.max(...logs);
+    const raw = logs.map((l) => Math.exp(l - most));
+    const total = raw.reduce((s, w) => s + w, 0);
+    const order = raw.map((_, i) => i).sort((i, j) => raw[i]! - raw[j]!);
+    let tail = 0;
+    for (let i = 0; i < order.length;) {
+      // Those as likely as this one, all together: see `fisherExact`.
+      let next = i;
+      const limit = raw[order[i]!]! * (1 + 1e-7);
+      while (next < order.length && raw[order[next]!]! <= limit) tail += raw[order[next++]!]!;
+      if (tail / total > alpha) break;
+      for (let j = i; j < next; j++) {
+        const x = low + order[j]!;
+        power += pa[x]! * pb[sum - x]!;
+      }
+      i = next;
     }
+  }
   return power;
+}
+
+/** Above this many in each group the exact search gives way to the normal approximation. */
+const EXACT_MOST = 200;
+
+/**
+ * The fewest in each group with which Fisher's test has this chance to find them apart. Exact power climbs by
+ * steps: a number is taken only if the two above it do as well.
+ * @returns null above `most`, or where the shares are the same
+ */
+export function eachNeededExactly(
+  power: number,
+  a: number,
+  b: number,
+  alpha = 0.05,
+  most = 5000,
+): number | null {
+  const rough = eachNeeded(power, a, b, alpha, most);
+  if (rough === null || rough > EXACT_MOST) return rough;
+  const does = (n: number): boolean => exactPowerOf(n, n, a, b, alpha) >= power;
+  for (let n = Math.max(2, Math.floor(rough * 0.7)); n <= EXACT_MOST + 40; n++)
+    if (does(n) && does(n + 1) && does(n + 2)) return n;
+  return null;
 }
 
 /** The fewest in each group that give this chance; null above the most. */
@@ -59,7 +103,6 @@ function binomial(n: number, p: number): readonly number[] {
   return Array.from({ length: n + 1 }, (_, x) => {
     if (p === 0) return x === 0 ? 1 : 0;
     if (p === 1) return x === n ? 1 : 0;
-    const choose = jStat.gammaln(n + 1) - jStat.gammaln(x + 1) - jStat.gammaln(n - x + 1);
-    return Math.exp(choose + x * Math.log(p) + (n - x) * Math.log1p(-p));
+    return Math.exp(logChoose(n, x) + x * Math.log(p) + (n - x) * Math.log1p(-p));
   });
 }

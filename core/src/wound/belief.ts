@@ -85,6 +85,17 @@ const midpoint = ({ cumulative }: PaceBelief, i: number): number =>
  */
 export function doseFor(belief: PaceBelief, probability: number): number {
   assertFraction('probability', probability);
+  let known = doses.get(belief);
+  if (!known) doses.set(belief, (known = new Map()));
+  let dose = known.get(probability);
+  if (dose === undefined) known.set(probability, (dose = searchDose(belief, probability)));
+  return dose;
+}
+
+// Wounds nobody has looked at share one belief, and every clock asks it the same few questions.
+const doses = new WeakMap<PaceBelief, Map<number, number>>();
+
+function searchDose(belief: PaceBelief, probability: number): number {
   let low = 0;
   let high = SURE_DOSE;
   for (let i = 0; i < 40; i++) {

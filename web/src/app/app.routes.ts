@@ -128,6 +128,31 @@ export const routes: Routes = [
     loadComponent: () => import('./ledger/losses-page').then((m) => m.LossesPage),
   },
   {
+    path: 'ledger/trials',
+    title: 'Trials',
+    loadComponent: () => import('./ledger/trials-page').then((m) => m.TrialsPage),
+  },
+  {
+    path: 'ledger/trials/new',
+    title: 'Design a trial',
+    loadComponent: () => import('./ledger/trial-form').then((m) => m.TrialForm),
+  },
+  {
+    path: 'ledger/trials/:id',
+    title: 'Trial',
+    loadComponent: () => import('./ledger/trial-page').then((m) => m.TrialPage),
+  },
+  {
+    path: 'ledger/money',
+    title: 'Money and time',
+    loadComponent: () => import('./ledger/money-page').then((m) => m.MoneyPage),
+  },
+  {
+    path: 'ledger/report',
+    title: 'Season report',
+    loadComponent: () => import('./ledger/report-page').then((m) => m.ReportPage),
+  },
+  {
     path: 'ledger/learned',
     title: 'Learned',
     loadComponent: () => import('./ledger/learned-page').then((m) => m.LearnedPage),

@@ -105,5 +105,8 @@ export async function mount<T>(
   const fixture = TestBed.createComponent(type);
   for (const [name, value] of Object.entries(inputs)) fixture.componentRef.setInput(name, value);
   await fixture.whenStable();
-  return new Bench(fixture, journal, stores);
+  const bench = new Bench(fixture, journal, stores);
+  // Answers of a worker come a turn later.
+  await bench.settle();
+  return bench;
 }

@@ -1,7 +1,11 @@
 /** Hands a text to the browser as a file. */
 export function saveText(name: string, text: string, type = 'text/csv'): void {
+  saveBlob(name, new Blob([text], { type }));
+}
+
+export function saveBlob(name: string, blob: Blob): void {
   const link = document.createElement('a');
-  link.href = URL.createObjectURL(new Blob([text], { type }));
+  link.href = URL.createObjectURL(blob);
   link.download = name;
   link.click();
   URL.revokeObjectURL(link.href);

@@ -1,34 +1,33 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import {
-  compareGroups,
   GROUPING_NAME,
   GROUPINGS,
-  groupsBy,
   incidenceBy,
   type Comparison,
-  type GroupResult,
+  type GroupSummary,
   type Grouping,
 } from '@hypogeon/core';
 import { draftKeeper } from '../data/draft';
-import { Journal } from '../data/journal';
-import { saveText } from '../data/save-text';
+import { Ledger } from '../data/ledger';
+import { LedgerFilters } from '../data/ledger-filters';
 import { Words } from '../data/words';
 import { IncidencePlate } from '../marks/incidence-plate';
 import { Field, FieldControl } from '../ui/field';
+import { PlateFrame, type PlateTable } from '../ui/plate-frame';
+import { LedgerFilterBar } from './ledger-filter';
 import { LedgerTabs } from './ledger-tabs';
 
 interface Chosen {
   readonly by: Grouping;
   readonly a: string;
   readonly b: string;
-  readonly plant: string;
 }
-const BLANK: Chosen = { by: 'method', a: '', b: '', plant: '' };
+const BLANK: Chosen = { by: 'method', a: '', b: '' };
 
 /** Two ways of doing it against each other: shares, times, what else they differ in, and a fair trial. */
 @Component({
   selector: 'hy-compare-page',
-  imports: [Field, FieldControl, IncidencePlate, LedgerTabs],
+  imports: [Field, FieldControl, IncidencePlate, LedgerFilterBar, LedgerTabs, PlateFrame],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
@@ -36,6 +35,7 @@ const BLANK: Chosen = { by: 'method', a: '', b: '', plant: '' };
       <p class="quiet">which way roots more, and how sure that is</p>
     </div>
     <hy-ledger-tabs />
+    <hy-ledger-filter />
     <div class="fields">
       <hy-field label="By">
         <select hyControl (change)="setBy(by.value)" #by>
@@ -46,8 +46,8 @@ const BLANK: Chosen = { by: 'method', a: '', b: '', plant: '' };
       </hy-field>
       <hy-field label="This way">
         <select hyControl (change)="set({ a: first.value })" #first>
-          @for (g of groups(); track g.name) {
-            <option [value]="g.name" [selected]="g.name === pair().a?.name">
+          @for (g of answer()?.groups ?? []; track g.name) {
+            <option [value]="g.name" [selected]="g.name === answer()?.comparison?.a?.name">
               {{ g.name }} ({{ g.told }})
             </option>
           }
@@ -55,25 +55,17 @@ const BLANK: Chosen = { by: 'method', a: '', b: '', plant: '' };
       </hy-field>
       <hy-field label="Against">
         <select hyControl (change)="set({ b: second.value })" #second>
-          @for (g of groups(); track g.name) {
-            <option [value]="g.name" [selected]="g.name === pair().b?.name">
+          @for (g of answer()?.groups ?? []; track g.name) {
+            <option [value]="g.name" [selected]="g.name === answer()?.comparison?.b?.name">
               {{ g.name }} ({{ g.told }})
             </option>
-          }
-        </select>
-      </hy-field>
-      <hy-field label="Only of (optional)">
-        <select hyControl (change)="set({ plant: plant.value })" #plant>
-          <option value="" [selected]="chosen().plant === ''">all plants</option>
-          @for (p of plantsTold(); track p.name) {
-            <option [value]="p.name" [selected]="p.name === chosen().plant">{{ p.name }}</option>
           }
         </select>
       </hy-field>
     </div>
     @if (view(); as v) {
       <section aria-live="polite" aria-label="What came of it">
-        <p class="answer">{{ v.answer }}</p>
+        <p class="words">{{ v.answer }}</p>
         <p>{{ v.figures }}</p>
         @for (line of v.more; track $index) {
           <p class="quiet">{{ line }}</p>
@@ -96,31 +88,9 @@ const BLANK: Chosen = { by: 'method', a: '', b: '', plant: '' };
       }
       <section aria-labelledby="plate">
         <h2 id="plate" class="ruled">Roots above, losses below</h2>
-        <hy-incidence-plate [groups]="[v.c.a, v.c.b]" />
-        <details>
-          <summary>The same as a table</summary>
-          <div class="scroll" tabindex="0" role="region" aria-label="Both ways as a table">
-            <table>
-              <thead>
-                <tr>
-                  <th scope="col" class="number">Day</th>
-                  <th scope="col" class="number">{{ v.c.a.name }}: rooted</th>
-                  <th scope="col" class="number">{{ v.c.b.name }}: rooted</th>
-                </tr>
-              </thead>
-              <tbody>
-                @for (row of v.table; track row.day) {
-                  <tr>
-                    <th scope="row" class="number">{{ row.day }}</th>
-                    <td class="number">{{ row.a }}</td>
-                    <td class="number">{{ row.b }}</td>
-                  </tr>
-                }
-              </tbody>
-            </table>
-          </div>
-          <button type="button" class="plain" (click)="csv()">Table as CSV</button>
-        </details>
+        <hy-plate-frame [name]="v.c.a.name + ' against ' + v.c.b.name" [table]="v.table">
+          <hy-incidence-plate [groups]="[v.c.a, v.c.b]" />
+        </hy-plate-frame>
       </section>
       <p class="quiet small">
         Shares are of settled batches, curves of all that were counted. Shares with Wilson’s
@@ -128,35 +98,19 @@ const BLANK: Chosen = { by: 'method', a: '', b: '', plant: '' };
         numbers, because cuttings of one batch share their tray; curves by Aalen and Johansen, in
         which what rotted can no longer root.
       </p>
-    } @else {
+    } @else if (answer()) {
       <p>
         Two groups with counted batches are needed. Count what is on the bench, or choose another
         question.
       </p>
     }
   `,
+  styleUrl: './pages.scss',
   styles: `
-    :host {
-      display: grid;
-      gap: 1.4rem;
-      grid-template-columns: minmax(0, 1fr);
-    }
-    .page-head {
-      margin: 0;
-    }
     .fields {
       display: grid;
       grid-template-columns: repeat(auto-fit, minmax(11rem, 1fr));
       gap: 1rem;
-    }
-    section {
-      display: grid;
-      gap: 0.6rem;
-      grid-template-columns: minmax(0, 1fr);
-    }
-    .answer {
-      font: 650 1.7rem/1.2 var(--head-face);
-      max-width: 44ch;
     }
     .mind {
       border-left: 4px solid var(--callus);
@@ -166,46 +120,32 @@ const BLANK: Chosen = { by: 'method', a: '', b: '', plant: '' };
       margin: 0;
       padding-left: 1.1rem;
     }
-    table {
-      max-width: 40rem;
-      margin-bottom: 0.8rem;
-    }
   `,
 })
 export class ComparePage {
-  private readonly state = inject(Journal).state;
+  private readonly ledger = inject(Ledger);
+  private readonly filters = inject(LedgerFilters);
   private readonly words = inject(Words);
   protected readonly groupings = GROUPINGS;
   protected readonly nameOf = GROUPING_NAME;
   private readonly keeper = draftKeeper<Chosen>('compare');
   protected readonly chosen = signal<Chosen>({ ...BLANK, ...this.keeper.read() });
 
-  protected readonly plantsTold = computed(() => groupsBy(this.state(), 'plant'));
-  protected readonly groups = computed(() => {
-    const { by, plant } = this.chosen();
-    const only = this.plantsTold().find((p) => p.name === plant);
-    return only ? groupsBy(this.state(), by, [...only.batches]) : groupsBy(this.state(), by);
-  });
-  protected readonly pair = computed(() => {
-    const groups = this.groups();
-    const { a, b } = this.chosen();
-    const first = groups.find((g) => g.name === a) ?? groups[0];
-    const second =
-      groups.find((g) => g.name === b && g !== first) ?? groups.find((g) => g !== first);
-    return { a: first, b: second };
-  });
+  protected readonly answer = this.ledger.answer(
+    computed(() => ({ ...this.chosen(), filter: this.filters.filter() })),
+    (desk, ask) => desk.compared(ask),
+  );
 
   protected readonly view = computed(() => {
-    const { a, b } = this.pair();
-    if (!a || !b) return null;
-    const c = compareGroups(this.state(), this.chosen().by, a, b);
+    const c = this.answer()?.comparison;
+    if (!c) return null;
     return {
       c,
       answer: answerOf(c),
-      figures: `${this.share(a)}; ${this.share(b)}. ${this.difference(c)}`,
+      figures: `${this.share(c.a)}; ${this.share(c.b)}. ${this.difference(c)}`,
       more: this.more(c),
       trial: trialOf(c),
-      table: tableOf(a, b),
+      table: tableOf(c.a, c.b),
     };
   });
 
@@ -219,18 +159,7 @@ export class ComparePage {
     this.keeper.keep(this.chosen());
   }
 
-  protected csv(): void {
-    const { a, b } = this.pair();
-    if (!a || !b) return;
-    const quoted = (text: string): string => `"${text.replace(/"/g, '""')}"`;
-    const lines = tableOf(a, b).map((r) => `${r.day},${r.a},${r.b}`);
-    saveText(
-      'compared.csv',
-      [`day,${quoted(`${a.name}: rooted`)},${quoted(`${b.name}: rooted`)}`, ...lines].join('\r\n'),
-    );
-  }
-
-  private share({ name, count, told, rooted }: GroupResult): string {
+  private share({ name, count, told, rooted }: GroupSummary): string {
     return rooted
       ? `${name}: ${count.rooted} of ${told} rooted, ${this.words.percentSpan(rooted)}`
       : `${name}: none settled yet`;
@@ -238,12 +167,11 @@ export class ComparePage {
 
   private difference({ difference, chance, a, b }: Comparison): string {
     if (!difference) return '';
-    const points = (f: number): string => String(Math.round(f * 100));
-    return `The difference is ${points(difference.difference)} points (${points(difference.low)} to ${points(difference.high)}). Chance that ${a.name.toLowerCase()} roots more often than ${b.name.toLowerCase()}: ${this.words.percent(chance)}.`;
+    return `The difference is ${points(difference.difference)} ${Math.abs(Math.round(difference.difference * 100)) === 1 ? 'point' : 'points'} (${points(difference.low)} to ${points(difference.high)}). Chance that ${a.name.toLowerCase()} roots more often than ${b.name.toLowerCase()}: ${this.words.percent(chance)}.`;
   }
 
   private more({ a, b, within, times }: Comparison): readonly string[] {
-    const half = ({ name, half: h }: GroupResult): string =>
+    const half = ({ name, half: h }: GroupSummary): string =>
       h
         ? `${name.toLowerCase()} ${Math.round(h.from)}–${Math.round(h.to)} days`
         : `${name.toLowerCase()} none`;
@@ -263,6 +191,9 @@ export class ComparePage {
   }
 }
 
+/** Points of a hundred, with a true minus. */
+const points = (f: number): string => String(Math.round(f * 100)).replace('-', '−');
+
 const pWords = (p: number): string => (p < 0.001 ? 'below 0.001' : p.toFixed(p < 0.1 ? 3 : 2));
 
 /** Plain words first; small numbers are said to be small. */
@@ -270,7 +201,7 @@ function answerOf({ a, b, difference, strength, p }: Comparison): string {
   if (!difference) return 'One of them has no settled batch yet: its curve below is all there is.';
   const [more, less] = difference.difference >= 0 ? [a, b] : [b, a];
   const lead = `${more.name} rooted more often than ${less.name.toLowerCase()}`;
-  if (Math.min(a.settled.length, b.settled.length) < 2)
+  if (Math.min(a.settledBatches, b.settledBatches) < 2)
     return `${lead}, but on one side it is a single batch: an anecdote, not evidence.`;
   switch (strength) {
     case 'strong':
@@ -278,7 +209,9 @@ function answerOf({ a, b, difference, strength, p }: Comparison): string {
     case 'some':
       return `${lead}; it may be so (p\u00a0${pWords(p)}).`;
     case 'weak':
-      return `Not told apart yet: chance alone would do as much ${Math.round(p * 100)} times in a hundred.`;
+      return p > 0.5
+        ? 'Not told apart: they rooted alike, as far as these can tell.'
+        : `Not told apart yet: chance alone would do as much ${Math.round(p * 100)} times in a hundred.`;
   }
 }
 
@@ -288,10 +221,13 @@ function trialOf({ trialOf: n }: Comparison): string {
   return `A fair trial: the same plant, the same day, the same tray, ways drawn by lot; about ${n} cuttings each would find such a difference four times in five.`;
 }
 
-function tableOf(a: GroupResult, b: GroupResult) {
-  const steps = (g: GroupResult) => g.curve.causes.get('rooted') ?? [];
+function tableOf(a: GroupSummary, b: GroupSummary): PlateTable {
+  const steps = (g: GroupSummary) => g.curve.causes.get('rooted') ?? [];
   const days = [...new Set([...steps(a), ...steps(b)].map((s) => s.time))].sort((x, y) => x - y);
-  const share = (g: GroupResult, day: number): string =>
+  const share = (g: GroupSummary, day: number): string =>
     `${Math.round(incidenceBy(steps(g), day).incidence * 100)} %`;
-  return days.map((day) => ({ day, a: share(a, day), b: share(b, day) }));
+  return {
+    header: ['Day', `${a.name}: rooted`, `${b.name}: rooted`],
+    rows: days.map((day) => [day, share(a, day), share(b, day)]),
+  };
 }

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { RouterLink } from '@angular/router';
 import {
   batchTitle,
+  isDay,
   METHOD,
   methodOf,
   paceOf,
@@ -10,16 +11,19 @@ import {
   rootingPace,
   successBelief,
   type Batch,
+  type SettingsFields,
 } from '@hypogeon/core';
 import { Deeds } from '../data/deeds';
 import { Journal } from '../data/journal';
+import { Today } from '../data/today';
 import { Words } from '../data/words';
+import { Field, FieldControl } from '../ui/field';
 import { LedgerTabs } from './ledger-tabs';
 
 /** What the product has learned from this bench, beside what it came with; batches may be left out. */
 @Component({
   selector: 'hy-learned-page',
-  imports: [LedgerTabs, RouterLink],
+  imports: [Field, FieldControl, LedgerTabs, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
@@ -69,6 +73,33 @@ import { LedgerTabs } from './ledger-tabs';
         </div>
       }
     </section>
+    <section aria-labelledby="afresh">
+      <h2 id="afresh" class="ruled">Start afresh</h2>
+      @if (since(); as s) {
+        <p>
+          Learned only from batches cut since <strong>{{ words.day(s.day) }}</strong>: {{ s.why }}
+        </p>
+        <div class="row">
+          <button type="button" class="plain" (click)="learnFromAll()">Learn from all again</button>
+        </div>
+      } @else {
+        <p class="quiet">
+          After a new bench, a new water or another hand, what was learned before may not hold. The
+          records stay; only the learning begins on a day.
+        </p>
+        <div class="afresh">
+          <hy-field label="Learn from batches cut since">
+            <input hyControl type="date" [max]="today()" [value]="today()" #from />
+          </hy-field>
+          <hy-field label="Why" [problem]="freshProblem()">
+            <input hyControl type="text" maxlength="400" #why />
+          </hy-field>
+          <button type="button" class="plain" (click)="learnFrom(from.value, why.value)">
+            Start afresh
+          </button>
+        </div>
+      }
+    </section>
     <section aria-labelledby="batches">
       <h2 id="batches" class="ruled">Batches it rests on</h2>
       <p class="quiet">
@@ -110,21 +141,31 @@ import { LedgerTabs } from './ledger-tabs';
           <li class="quiet">No batch is settled yet.</li>
         }
       </ul>
+      @if (settled().length > most()) {
+        <button type="button" class="plain" (click)="most.set(most() + 100)">
+          Show more ({{ settled().length - most() }} left)
+        </button>
+      }
     </section>
   `,
+  styleUrl: './pages.scss',
   styles: `
-    :host {
-      display: grid;
-      gap: 1.6rem;
-      grid-template-columns: minmax(0, 1fr);
+    section > table,
+    .scroll table {
+      min-width: 44rem;
     }
-    .page-head {
-      margin: 0;
+    section > .plain {
+      justify-self: start;
     }
-    section {
+    .afresh {
       display: grid;
-      gap: 0.7rem;
-      grid-template-columns: minmax(0, 1fr);
+      grid-template-columns: 14rem minmax(12rem, 26rem) auto;
+      gap: 1rem;
+      align-items: start;
+    }
+    .afresh > button {
+      margin-top: 1.65rem;
+      justify-self: start;
     }
     th .quiet {
       display: block;
@@ -157,6 +198,12 @@ import { LedgerTabs } from './ledger-tabs';
       font-weight: 600;
     }
     @media (max-width: 760px) {
+      .afresh {
+        grid-template-columns: minmax(0, 1fr);
+      }
+      .afresh > button {
+        margin-top: 0;
+      }
       li {
         grid-template-columns: minmax(0, 1fr) auto;
         padding: 0.4rem 0;
@@ -171,7 +218,14 @@ import { LedgerTabs } from './ledger-tabs';
 export class LearnedPage {
   private readonly state = inject(Journal).state;
   private readonly deeds = inject(Deeds);
-  private readonly words = inject(Words);
+  protected readonly words = inject(Words);
+  protected readonly today = inject(Today).day;
+  protected readonly most = signal(40);
+  protected readonly freshProblem = signal('');
+  protected readonly since = computed(() => {
+    const { learnFrom, learnWhy } = this.state().settings;
+    return learnFrom === undefined ? null : { day: learnFrom, why: learnWhy ?? 'no reason given' };
+  });
   protected readonly reasons = signal<Readonly<Record<string, string>>>({});
   protected readonly asked = signal('');
 
@@ -186,7 +240,7 @@ export class LearnedPage {
     return `${pace} (${low.toFixed(2)} to ${high.toFixed(2)} times the days, eight times in ten), by ${looks === 1 ? 'one look' : `${looks} looks`} at ${wounds === 1 ? 'one wound' : `${wounds} wounds`}.`;
   });
 
-  private readonly settled = computed(() =>
+  protected readonly settled = computed(() =>
     [...this.state().batches.values()]
       .filter((b) => b.stage === 'done' && b.cut !== null)
       .sort((a, b) => (a.cutOn < b.cutOn ? 1 : -1)),
@@ -217,15 +271,39 @@ export class LearnedPage {
   });
 
   protected readonly batches = computed(() =>
-    this.settled().map((batch) => {
-      const alive = batch.counts.rooted + batch.counts.pupped;
-      return {
-        batch,
-        name: `${batchTitle(this.state(), batch)}, ${this.words.day(batch.cutOn)}`,
-        says: `${alive} of ${batch.count} rooted`,
-      };
-    }),
+    this.settled()
+      .slice(0, this.most())
+      .map((batch) => {
+        const alive = batch.counts.rooted + batch.counts.pupped;
+        return {
+          batch,
+          name: `${batchTitle(this.state(), batch)}, ${this.words.day(batch.cutOn)}`,
+          says: `${alive} of ${batch.count} rooted`,
+        };
+      }),
   );
+
+  protected async learnFrom(day: string, reason: string): Promise<void> {
+    const why = reason.trim();
+    if (!isDay(day) || day > this.today()) {
+      this.freshProblem.set('Choose a day that has come: what lies ahead cannot teach.');
+      return;
+    }
+    if (why === '') {
+      this.freshProblem.set('Say why: in a year you will want to know.');
+      return;
+    }
+    this.freshProblem.set('');
+    await this.setLearning({ learnFrom: day, learnWhy: why }, 'Learning begins on that day');
+  }
+
+  protected async learnFromAll(): Promise<void> {
+    await this.setLearning({ learnFrom: null, learnWhy: null }, 'Learned from all again');
+  }
+
+  private async setLearning(fields: SettingsFields, said: string): Promise<void> {
+    await this.deeds.record({ kind: 'put', record: 'settings', key: 'grower', fields }, said);
+  }
 
   protected setReason(id: string, reason: string): void {
     this.reasons.update((r) => ({ ...r, [id]: reason }));

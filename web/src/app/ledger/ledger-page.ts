@@ -1,139 +1,88 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import {
-  batchCode,
-  batchTitle,
-  countLedger,
-  emergence,
-  firstRoot,
-  ledgerShares,
-  METHOD,
-  plantOf,
-  wilson,
-  WOUND_SCHOOL,
-  type Batch,
-  type EmergenceStep,
-  type LedgerCount,
-  type LedgerShares,
+  GROUPING_NAME,
+  GROUPINGS,
+  type CaseName,
+  type Grouping,
   type ShareInterval,
 } from '@hypogeon/core';
-import { Journal } from '../data/journal';
-import { Today } from '../data/today';
+import { Ledger } from '../data/ledger';
+import { LedgerFilters } from '../data/ledger-filters';
 import { Words } from '../data/words';
 import { EmergencePlate } from '../marks/emergence-plate';
 import { Field, FieldControl } from '../ui/field';
+import { PlateFrame } from '../ui/plate-frame';
+import { emergenceTable } from './emergence-table';
+import { LedgerFilterBar } from './ledger-filter';
 import { LedgerTabs } from './ledger-tabs';
 
-const GROUPINGS = ['batch', 'method', 'plant', 'school'] as const;
-type Grouping = (typeof GROUPINGS)[number];
-
-const GROUPING_WORD: Readonly<Record<Grouping, string>> = {
-  batch: 'batch',
-  method: 'method',
-  plant: 'plant',
-  school: 'school of wound care',
-};
-
-interface Row {
-  readonly key: string;
-  readonly name: string;
-  readonly about: string;
-  readonly batch: Batch | null;
-  readonly count: LedgerCount;
-  readonly shares: LedgerShares;
-  readonly firstRoot: string;
-}
+const PART_NAME = {
+  pupped: 'with pups',
+  rooted: 'roots only',
+  waiting: 'waiting',
+  lost: 'lost otherwise',
+  dried: 'dried up',
+  rotted: 'rotted',
+} as const;
 
 const FEW = 40;
 
+/** What was counted: over all, as a plate, and row by row. */
 @Component({
   selector: 'hy-ledger-page',
-  imports: [Field, FieldControl, RouterLink, EmergencePlate, LedgerTabs],
+  imports: [
+    Field,
+    FieldControl,
+    RouterLink,
+    EmergencePlate,
+    LedgerFilterBar,
+    LedgerTabs,
+    PlateFrame,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './ledger-page.html',
   styleUrl: './ledger-page.scss',
 })
 export class LedgerPage {
   protected readonly words = inject(Words);
-  private readonly state = inject(Journal).state;
-  private readonly today = inject(Today).day;
+  private readonly ledger = inject(Ledger);
+  private readonly filters = inject(LedgerFilters);
 
-  protected readonly groupings = GROUPINGS;
-  protected readonly groupingWord = GROUPING_WORD;
-  protected readonly grouping = signal<Grouping>('batch');
+  protected readonly groupings = ['batch', ...GROUPINGS] as const;
+  protected readonly nameOf: Readonly<Record<Grouping | 'batch', string>> = {
+    batch: 'Batch',
+    ...GROUPING_NAME,
+  };
+  protected readonly partName = PART_NAME;
+  protected readonly grouping = signal<Grouping | 'batch'>('batch');
   private readonly most = signal(FEW);
-  private readonly picked = signal<string | null>(null);
+  /** The batch drawn; null for all that fit. */
+  protected readonly picked = signal<string | null>(null);
 
-  /** What has been stuck, or met its end before: cuttings that still callus are no result yet. */
-  private readonly batches = computed(() =>
-    [...this.state().batches.values()]
-      .filter((b) => b.stuck !== null || b.waiting < b.count)
-      .sort((a, b) => (a.cutOn < b.cutOn ? 1 : a.cutOn > b.cutOn ? -1 : 0)),
+  protected readonly view = this.ledger.answer(
+    computed(() => ({
+      filter: this.filters.filter(),
+      by: this.grouping(),
+      most: this.most(),
+      plateOf: this.picked(),
+    })),
+    (desk, ask) => desk.counted(ask),
   );
-
-  protected readonly overall = computed(() => {
-    const count = countLedger(this.batches());
-    const shares = ledgerShares(count);
-    const breaches = this.batches().filter((b) => b.waterings.some((w) => w.breach !== undefined));
-    const callusing = [...this.state().batches.values()].filter((b) => b.stage === 'callusing');
-    const roots = count.rooted - count.pupped;
-    return {
-      count,
-      shares,
-      parts: [
-        { key: 'pupped', name: 'with pups', count: count.pupped, share: shares.pupped },
-        { key: 'rooted', name: 'roots only', count: roots, share: wilson(roots, count.stuck) },
-        { key: 'waiting', name: 'waiting', count: count.waiting, share: null },
-        { key: 'lost', name: 'lost otherwise', count: count.lost, share: shares.lost },
-        { key: 'dried', name: 'dried up', count: count.dried, share: shares.dried },
-        { key: 'rotted', name: 'rotted', count: count.rotted, share: shares.rotted },
-      ],
-      breaches: breaches.length,
-      callusing: callusing.reduce((sum, b) => sum + b.waiting, 0),
-    };
+  protected readonly filtered = computed(() => Object.keys(this.filters.filter()).length > 0);
+  protected readonly plateTitle = computed(() => {
+    const one = this.view()?.drawable.find((b) => b.id === this.picked());
+    if (one) return one.title;
+    const names = Object.values(this.filters.filter());
+    return names.length > 0 ? names.join(', ') : 'all batches';
+  });
+  protected readonly plateTable = computed(() => {
+    const plate = this.view()?.plate;
+    return plate ? emergenceTable(plate) : null;
   });
 
-  protected readonly rows = computed((): readonly Row[] => {
-    const by = this.grouping();
-    const batches = this.batches();
-    if (by === 'batch') return batches.slice(0, this.most()).map((b) => this.row(b.id, [b], b));
-    const groups = new Map<string, Batch[]>();
-    for (const batch of batches) {
-      const key = this.keyOf(batch, by);
-      const group = groups.get(key);
-      if (group) group.push(batch);
-      else groups.set(key, [batch]);
-    }
-    return [...groups]
-      .map(([key, group]) => this.row(key, group, null))
-      .sort((a, b) => b.count.stuck - a.count.stuck);
-  });
-  protected readonly more = computed(() =>
-    this.grouping() === 'batch' ? Math.max(0, this.batches().length - this.most()) : 0,
-  );
-
-  protected readonly counted = computed(() => this.batches().filter((b) => b.tallies.length > 0));
-  protected readonly plate = computed(() => {
-    const counted = this.counted();
-    const batch =
-      counted.find((b) => b.id === this.picked()) ??
-      // The one with the most to see.
-      counted.reduce<Batch | null>(
-        (best, b) =>
-          best === null || b.tallies.length * b.count > best.tallies.length * best.count ? b : best,
-        null,
-      );
-    if (!batch) return null;
-    return {
-      batch,
-      title: batchTitle(this.state(), batch),
-      code: batchCode(this.state(), batch),
-      emergence: emergence(batch, batch.ended ?? this.today()),
-    };
-  });
-
-  protected choose(grouping: Grouping): void {
-    this.grouping.set(grouping);
+  protected choose(value: string): void {
+    this.grouping.set(this.groupings.find((g) => g === value) ?? 'batch');
   }
 
   protected showMore(): void {
@@ -141,15 +90,11 @@ export class LedgerPage {
   }
 
   protected pick(id: string): void {
-    this.picked.set(id);
+    this.picked.set(id === '' ? null : id);
   }
 
-  protected surely(steps: readonly EmergenceStep[], day: number): number {
-    return steps.findLast((s) => s.day <= day)?.sure ?? 0;
-  }
-
-  protected titleOf(batch: Batch): string {
-    return `${batchTitle(this.state(), batch)}, ${this.words.day(batch.cutOn)}`;
+  protected titleOf({ title, cutOn }: CaseName): string {
+    return `${title}, ${this.words.day(cutOn)}`;
   }
 
   /** `78 % (71–84)`: the share with its interval. */
@@ -157,41 +102,5 @@ export class LedgerPage {
     if (interval === null) return '';
     const whole = (f: number): string => `${Math.round(f * 100)}`;
     return `${whole(interval.share)} % (${whole(interval.low)}–${whole(interval.high)})`;
-  }
-
-  private row(key: string, batches: readonly Batch[], batch: Batch | null): Row {
-    const count = countLedger(batches);
-    const bounds = batch ? firstRoot(batch) : null;
-    return {
-      key,
-      batch,
-      name: batch ? batchTitle(this.state(), batch) : key,
-      about: batch
-        ? `${batchCode(this.state(), batch)}, ${this.words.day(batch.cutOn)}`
-        : batches.length === 1
-          ? '1 batch'
-          : `${batches.length} batches`,
-      count,
-      shares: ledgerShares(count),
-      firstRoot: batch ? (bounds ? `${bounds.after}–${bounds.by}` : '–') : this.bounds(batches),
-    };
-  }
-
-  /** The earliest and the latest a first root can have shown among the batches. */
-  private bounds(batches: readonly Batch[]): string {
-    const all = batches.flatMap((b) => firstRoot(b) ?? []);
-    if (all.length === 0) return '–';
-    return `${Math.min(...all.map((b) => b.after))}–${Math.max(...all.map((b) => b.by))}`;
-  }
-
-  private keyOf(batch: Batch, by: Exclude<Grouping, 'batch'>): string {
-    switch (by) {
-      case 'method':
-        return METHOD[batch.method].name;
-      case 'plant':
-        return plantOf(this.state(), batch.taxon)?.name ?? 'Unknown plant';
-      case 'school':
-        return WOUND_SCHOOL[batch.school].name;
-    }
   }
 }

@@ -13,6 +13,9 @@ export class LedgerTabs {
     { path: '/ledger', name: 'Counted' },
     { path: '/ledger/compare', name: 'Compare ways' },
     { path: '/ledger/losses', name: 'Losses' },
+    { path: '/ledger/trials', name: 'Trials' },
+    { path: '/ledger/money', name: 'Money and time' },
     { path: '/ledger/learned', name: 'Learned' },
+    { path: '/ledger/report', name: 'Report' },
   ];
 }

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
 import type { Emergence, EmergenceStep } from '@hypogeon/core';
 
 const WIDTH = 720;
@@ -23,7 +23,13 @@ interface Curve {
   selector: 'hy-emergence-plate',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <svg [attr.viewBox]="'0 0 ' + width + ' ' + height" role="img" [attr.aria-label]="says()">
+    <svg
+      [attr.viewBox]="'0 0 ' + width + ' ' + height"
+      role="img"
+      [attr.aria-label]="says()"
+      (pointermove)="point($event)"
+      (pointerdown)="point($event)"
+    >
       <g class="losses">
         @for (loss of losses(); track loss.cause) {
           <path [attr.class]="loss.cause" [attr.d]="loss.top" />
@@ -55,9 +61,26 @@ interface Curve {
           {{ label.text }}
         </text>
       }
+      @if (reading(); as r) {
+        <path class="hair" [attr.d]="'M' + r.x + ' 6V' + (height - 40)" />
+      }
       <text [attr.x]="plotRight + 10" [attr.y]="height - 24" class="end quiet">day</text>
       <text [attr.x]="plotRight + 10" [attr.y]="height - 6" class="end quiet">waiting</text>
     </svg>
+    <div class="read no-print">
+      <input
+        type="range"
+        min="0"
+        step="1"
+        aria-label="Day to read"
+        [max]="plate().lastDay"
+        [value]="reading()?.day ?? plate().lastDay"
+        [attr.aria-valuetext]="reading()?.says ?? null"
+        (input)="day.set(+slide.value)"
+        #slide
+      />
+      <output>{{ reading()?.says ?? 'Point at a day, or slide, to read it.' }}</output>
+    </div>
   `,
   styles: `
     :host {
@@ -106,6 +129,27 @@ interface Curve {
     }
     .lost {
       fill: url(#hy-lost);
+    }
+    .hair {
+      stroke: var(--ink);
+      stroke-dasharray: 3 3;
+    }
+    .read {
+      display: grid;
+      gap: 0.2rem;
+      max-width: 900px;
+    }
+    .read input {
+      /* Under the days of the plate, which leaves room for words at its right. */
+      width: 83%;
+      margin: 0;
+      padding: 0;
+      border: 0;
+      background: none;
+      accent-color: var(--living);
+    }
+    output {
+      min-height: 1.5em;
     }
     .soil,
     .tick {
@@ -212,14 +256,40 @@ export class EmergencePlate {
       });
   });
 
+  /** The day that is read; null while nobody points. */
+  protected readonly day = signal<number | null>(null);
+  protected readonly reading = computed(() => {
+    const day = this.day();
+    if (day === null || day > this.plate().lastDay) return null;
+    const { count, pups, roots, losses } = this.plate();
+    const span = (steps: readonly EmergenceStep[]): string => {
+      const step = steps.findLast((s) => s.day <= day);
+      const [low, high] = [Math.round(step?.sure ?? 0), Math.round(step?.possible ?? 0)];
+      return high > low ? `${low}–${high}` : String(low);
+    };
+    const lost = at(losses.rotted, day) + at(losses.dried, day) + at(losses.lost, day);
+    return {
+      day,
+      x: this.x(day),
+      says: `Day ${day}, of ${count}: ${span(roots)} rooted, ${span(pups)} with pups, ${Math.round(lost)} lost.`,
+    };
+  });
+
   protected readonly says = computed(() => {
     const { count, pups, roots, losses, lastDay } = this.plate();
-    const end = (steps: readonly EmergenceStep[]): number => steps.at(-1)?.sure ?? 0;
+    const end = (steps: readonly EmergenceStep[]): number => Math.round(steps.at(-1)?.sure ?? 0);
     return (
       `Emergence over ${lastDay} days: of ${count}, ${end(roots)} rooted, ${end(pups)} with pups, ` +
       `${end(losses.rotted)} rotted, ${end(losses.dried)} dried up, ${end(losses.lost)} lost otherwise.`
     );
   });
+
+  protected point(event: PointerEvent): void {
+    const box = (event.currentTarget as Element).getBoundingClientRect();
+    const x = ((event.clientX - box.left) / box.width) * WIDTH;
+    const day = Math.round(((x - LEFT) / PLOT) * this.plate().lastDay);
+    this.day.set(Math.min(this.plate().lastDay, Math.max(0, day)));
+  }
 
   protected area(steps: readonly EmergenceStep[], side: 1 | -1): string {
     return `${this.path(steps, 'sure', side)}V${LINE_Y}H${LEFT}Z`;

@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import type { LossWeek } from '@hypogeon/core';
+import type { LossBar } from '@hypogeon/core';
 
 const WIDTH = 720;
 const LEFT = 40;
-const RIGHT = 110;
+const RIGHT = 64;
 const TOP = 14;
 const TALL = 150;
 const SOIL = TOP + TALL;
@@ -11,7 +11,7 @@ const HEIGHT = SOIL + 30;
 const CAUSES = ['rotted', 'dried', 'lost'] as const;
 const WORD = { rotted: 'rotted', dried: 'dried up', lost: 'otherwise' } as const;
 
-/** Losses stacked by the week in which they came, rot hatched from the line up; with a table twin. */
+/** Losses stacked by the week in which they came, rot hatched from the line up; drawn over a soil line. */
 @Component({
   selector: 'hy-loss-weeks',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -33,50 +33,24 @@ const WORD = { rotted: 'rotted', dried: 'dried up', lost: 'otherwise' } as const
         @for (tick of v.ticks; track tick.week) {
           <text class="week" [attr.x]="tick.x" [attr.y]="height - 8">{{ tick.week }}</text>
         }
-        @for (key of v.keys; track key.word) {
-          <rect
-            [attr.class]="'bar ' + key.cause"
-            [attr.x]="v.right + 12"
-            [attr.y]="key.y - 11"
-            width="16"
-            height="14"
-          />
-          <text [attr.x]="v.right + 34" [attr.y]="key.y">{{ key.word }}</text>
-        }
-        <text [attr.x]="v.right + 12" [attr.y]="height - 8">week</text>
+        <text [attr.x]="v.right + 12" [attr.y]="height - 8">{{ unit() }}</text>
       </svg>
     }
-    <details>
-      <summary>The same as a table</summary>
-      <div class="scroll" tabindex="0" role="region" aria-label="Losses by week as a table">
-        <table>
-          <thead>
-            <tr>
-              <th scope="col">Week</th>
-              @for (c of causes; track c) {
-                <th scope="col" class="number">{{ word[c] }}</th>
-              }
-            </tr>
-          </thead>
-          <tbody>
-            @for (w of weeks(); track w.week) {
-              <tr>
-                <th scope="row">{{ w.week + 1 }}</th>
-                @for (c of causes; track c) {
-                  <td class="number">{{ w.of[c].toFixed(1) }}</td>
-                }
-              </tr>
-            }
-          </tbody>
-        </table>
-      </div>
-    </details>
+    <p class="keys" aria-hidden="true">
+      @for (c of causes; track c) {
+        <span
+          ><svg width="18" height="14">
+            <rect [attr.class]="'bar ' + c" width="18" height="14" /></svg
+          >{{ word[c] }}</span
+        >
+      }
+    </p>
   `,
   styles: `
     :host {
       display: block;
     }
-    svg {
+    svg[role] {
       display: block;
       width: 100%;
       max-width: 900px;
@@ -109,8 +83,17 @@ const WORD = { rotted: 'rotted', dried: 'dried up', lost: 'otherwise' } as const
     .week {
       text-anchor: middle;
     }
-    table {
-      max-width: 32rem;
+    .keys {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.2rem 1.2rem;
+      color: var(--ink2);
+      font-size: 0.9rem;
+    }
+    .keys span {
+      display: inline-flex;
+      gap: 0.45rem;
+      align-items: center;
     }
     @media (max-width: 760px) {
       text {
@@ -120,7 +103,9 @@ const WORD = { rotted: 'rotted', dried: 'dried up', lost: 'otherwise' } as const
   `,
 })
 export class LossWeeks {
-  readonly weeks = input.required<readonly LossWeek[]>();
+  /** What the numbers under the line are. */
+  readonly unit = input('week');
+  readonly weeks = input.required<readonly LossBar[]>();
   protected readonly width = WIDTH;
   protected readonly height = HEIGHT;
   protected readonly left = LEFT;
@@ -130,20 +115,20 @@ export class LossWeeks {
 
   protected readonly view = computed(() => {
     const weeks = this.weeks();
-    const sum = (w: LossWeek): number => w.of.rotted + w.of.dried + w.of.lost;
+    const sum = (w: LossBar): number => w.of.rotted + w.of.dried + w.of.lost;
     const most = Math.max(1, ...weeks.map(sum));
     const right = WIDTH - RIGHT;
     const step = (right - LEFT) / Math.max(weeks.length, 1);
     const tall = (n: number): number => (n / most) * TALL;
-    const bars = weeks.flatMap((w) => {
+    const bars = weeks.flatMap((w, i) => {
       let y = SOIL;
       return CAUSES.flatMap((cause) => {
         const h = tall(w.of[cause]);
         y -= h;
-        return h < 0.5 ? [] : [{ cause, x: LEFT + w.week * step + step * 0.12, y, tall: h }];
+        return h < 0.5 ? [] : [{ cause, x: LEFT + i * step + step * 0.12, y, tall: h }];
       });
     });
-    const worst = weeks.reduce<LossWeek | null>(
+    const worst = weeks.reduce<LossBar | null>(
       (a, b) => (a === null || sum(b) > sum(a) ? b : a),
       null,
     );
@@ -154,10 +139,9 @@ export class LossWeeks {
       most: most.toFixed(0),
       topY: TOP,
       ticks: weeks
-        .filter((w) => w.week % Math.ceil(weeks.length / 13) === 0)
-        .map((w) => ({ week: w.week + 1, x: LEFT + (w.week + 0.5) * step })),
-      keys: CAUSES.map((cause, i) => ({ cause, word: WORD[cause], y: TOP + 16 + i * 24 })),
-      says: `Losses by week since the cut: most in week ${(worst?.week ?? 0) + 1}, ${worst ? sum(worst).toFixed(0) : 0}.`,
+        .map((w, i) => ({ week: w.name, x: LEFT + (i + 0.5) * step }))
+        .filter((_, i) => i % Math.ceil(weeks.length / 13) === 0),
+      says: `Losses by ${this.unit()}: most in ${worst?.name ?? ''}, ${worst ? sum(worst).toFixed(0) : 0}.`,
     };
   });
 }

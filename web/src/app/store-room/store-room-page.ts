@@ -20,6 +20,7 @@ import { Words } from '../data/words';
 import type { ReadFile } from '../workers/files.worker';
 import { Field, FieldControl } from '../ui/field';
 import { numberFrom } from '../ui/number';
+import { Prices } from './prices';
 
 const THEME_WORD: Readonly<Record<ThemeChoice, string>> = {
   auto: 'As the device',
@@ -40,7 +41,7 @@ interface SpaceForm {
 
 @Component({
   selector: 'hy-store-room-page',
-  imports: [Field, FieldControl, RouterLink],
+  imports: [Field, FieldControl, RouterLink, Prices],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './store-room-page.html',
   styleUrl: './store-room-page.scss',

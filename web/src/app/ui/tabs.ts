@@ -46,6 +46,14 @@ export interface Tab {
     a:hover {
       color: var(--ink);
     }
+    @media (max-width: 480px) {
+      nav {
+        gap: 0 1.05rem;
+      }
+      a {
+        font-size: 0.9375rem;
+      }
+    }
     .here {
       color: var(--ink);
       font-weight: 650;

@@ -1,0 +1,98 @@
+import {
+  aalenJohansen,
+  isCensored,
+  mergeRows,
+  type Emergence,
+  type EmergenceStep,
+  type IncidenceStep,
+  type Timed,
+} from '../stats';
+import type { LedgerCase } from './case';
+import { LOSSES } from './rows';
+
+/** Longer than this nothing is drawn: two years. */
+const LONGEST = 730;
+
+/**
+ * The emergence of several batches on one plate. Batches are of different ages, so shares are those of Aalen and
+ * Johansen: what still waits counts for as long as it was watched. `sure` counts everything as of the look that saw
+ * it, `possible` as of the look before; both in cuttings of all.
+ * @returns null where nothing was counted
+ */
+export function pooledEmergence(cases: readonly LedgerCase[]): Emergence | null {
+  const counted = cases.filter((c) => c.counted);
+  const count = counted.reduce((sum, c) => sum + c.count, 0);
+  if (count === 0) return null;
+  const [first, pups, losses] = [
+    mergeRows(counted.flatMap((c) => c.first)),
+    mergeRows(counted.flatMap((c) => c.pups)),
+    mergeRows(counted.flatMap((c) => c.losses)),
+  ];
+  const looks = [...new Set(counted.flatMap((c) => c.looks))].sort((a, b) => a - b);
+  const lastDay = Math.min(
+    LONGEST,
+    Math.max(1, ...looks, ...first.map(endOf), ...losses.map(endOf)),
+  );
+  const checks = looks.filter((day) => day <= lastDay);
+  const [rooted] = stepsOf(first, ['rooted'], count, lastDay);
+  const [pupped] = stepsOf(pups, ['pupped'], count, lastDay);
+  const [rotted, dried, lost] = stepsOf(losses, LOSSES, count, lastDay);
+  return {
+    count,
+    lastDay,
+    checks,
+    roots: rooted!,
+    pups: pupped!,
+    losses: { rotted: rotted!, dried: dried!, lost: lost! },
+    waiting: waitingAt(first, checks),
+  };
+}
+
+const endOf = ({ left, right }: Timed): number => (right === Infinity ? left : right);
+
+/** The steps of each cause. */
+function stepsOf(
+  rows: readonly Timed[],
+  causes: readonly string[],
+  count: number,
+  lastDay: number,
+): readonly (readonly EmergenceStep[])[] {
+  const late = aalenJohansen(rows).causes;
+  // Had it come right after the look before.
+  const early = aalenJohansen(
+    mergeRows(rows.map((r) => (isCensored(r) ? r : { ...r, right: r.left }))),
+  ).causes;
+  return causes.map((cause) => {
+    const [sure, possible] = [late.get(cause) ?? [], early.get(cause) ?? []];
+    const days = [...new Set([0, ...sure.map((s) => s.time), ...possible.map((s) => s.time)])]
+      .filter((day) => day <= lastDay)
+      .sort((a, b) => a - b);
+    const [bySure, byPossible] = [walker(sure), walker(possible)];
+    return days.map((day) => ({
+      day,
+      sure: count * bySure(day),
+      possible: count * byPossible(day),
+    }));
+  });
+}
+
+/** The incidence by a day, for days that only rise. */
+function walker(steps: readonly IncidenceStep[]): (day: number) => number {
+  let i = -1;
+  return (day) => {
+    while (i + 1 < steps.length && steps[i + 1]!.time <= day) i++;
+    return steps[i]?.incidence ?? 0;
+  };
+}
+
+/** Cuttings still watched, with neither roots nor loss, after each look. */
+function waitingAt(first: readonly Timed[], checks: readonly number[]) {
+  const ends = first.map((r) => ({ end: endOf(r), count: r.count ?? 1 }));
+  ends.sort((a, b) => a.end - b.end);
+  let left = ends.reduce((sum, e) => sum + e.count, 0);
+  let i = 0;
+  return checks.map((day) => {
+    while (i < ends.length && ends[i]!.end <= day) left -= ends[i++]!.count;
+    return { day, count: left };
+  });
+}

@@ -1,0 +1,51 @@
+import type { Day } from '../days';
+import type { Emergence } from '../stats';
+import type { LedgerCase } from './case';
+import { countedBy, overallOf, type CountedRow, type Overall } from './counted';
+import {
+  findLosses,
+  lossesByWater,
+  lossesByWeek,
+  type Findings,
+  type LossBar,
+  type LossGroup,
+} from './losses';
+import { moneyBy, moneyOf, type MoneyRow } from './money';
+import { pooledEmergence } from './plate';
+
+/** All that is told of the batches cut in a stretch of time. */
+export interface SeasonReport {
+  readonly batches: number;
+  readonly overall: Overall;
+  readonly plate: Emergence | null;
+  readonly methods: readonly CountedRow[];
+  readonly plants: readonly CountedRow[];
+  readonly losses: readonly LossBar[];
+  readonly byWater: readonly LossGroup[];
+  readonly findings: Findings;
+  readonly money: readonly MoneyRow[];
+  readonly moneyOfAll: MoneyRow;
+}
+
+/** @param from, to days of the cut, both within */
+export function seasonReport(
+  cases: readonly LedgerCase[],
+  from: Day,
+  to: Day,
+  plantPrice?: number,
+): SeasonReport {
+  const mine = cases.filter((c) => c.cutOn >= from && c.cutOn <= to);
+  const counted = mine.filter((c) => c.counted);
+  return {
+    batches: mine.length,
+    overall: overallOf(mine),
+    plate: pooledEmergence(mine),
+    methods: countedBy(mine, 'method'),
+    plants: countedBy(mine, 'plant'),
+    losses: lossesByWeek(counted),
+    byWater: lossesByWater(mine),
+    findings: findLosses(mine),
+    money: moneyBy(mine, 'method', plantPrice),
+    moneyOfAll: moneyOf('All', mine, plantPrice),
+  };
+}

@@ -1,0 +1,53 @@
+import { containersOf, mixesOf } from '../bench';
+import type { BatchFields, State, TrialFactor } from '../journal';
+import { DISINFECTANTS } from '../safety';
+import { FIRST_WATER, FIRST_WATERS, WATER_SCHOOL, WATER_SCHOOLS } from '../water';
+import { AID, AIDS, WOUND_SCHOOL, WOUND_SCHOOLS } from '../wound';
+
+export const FACTOR_NAME: Readonly<Record<TrialFactor, string>> = {
+  school: 'School of wound care',
+  callusAt: 'Where it calluses',
+  aid: 'Aid on the wound',
+  firstWater: 'First water',
+  waterSchool: 'Watering',
+  mix: 'Mix',
+  container: 'Pot',
+  disinfectant: 'Blade',
+};
+
+export interface FactorOption {
+  readonly value: string;
+  readonly name: string;
+}
+
+/** What a factor can be set to on this bench. */
+export function optionsOf(state: State, factor: TrialFactor): readonly FactorOption[] {
+  switch (factor) {
+    case 'school':
+      return WOUND_SCHOOLS.map((value) => ({ value, name: WOUND_SCHOOL[value].name }));
+    case 'callusAt':
+      return [
+        { value: 'rack', name: 'Bare, on a rack' },
+        { value: 'medium', name: 'In dry medium' },
+      ];
+    case 'aid':
+      return AIDS.map((value) => ({ value, name: AID[value].name }));
+    case 'firstWater':
+      return FIRST_WATERS.map((value) => ({ value, name: FIRST_WATER[value].name }));
+    case 'waterSchool':
+      return WATER_SCHOOLS.map((value) => ({ value, name: WATER_SCHOOL[value].name }));
+    case 'mix':
+      return mixesOf(state).map(({ id, name }) => ({ value: id, name }));
+    case 'container':
+      return containersOf(state).map(({ id, name }) => ({ value: id, name }));
+    case 'disinfectant':
+      return DISINFECTANTS.map((value) => ({ value, name: BLADE_NAME[value] }));
+  }
+}
+
+const BLADE_NAME = { alcohol: 'Alcohol', bleach: 'Bleach, rinsed', none: 'Clean only' } as const;
+
+/** The field of a batch that makes it this arm. */
+export function armField(factor: TrialFactor, value: string): BatchFields {
+  return { [factor]: value };
+}

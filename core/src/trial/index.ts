@@ -1,0 +1,6 @@
+export * from './factor';
+export * from './layout';
+export * from './design';
+export * from './start';
+export * from './judge';
+export * from './words';

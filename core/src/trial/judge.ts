@@ -1,0 +1,198 @@
+import { daysBetween, type Day } from '../days';
+import { isLoss, type Batch, type Cutting, type State, type Trial } from '../journal';
+import {
+  fisherP,
+  mantelHaenszel,
+  newcombe,
+  wilson,
+  type MantelHaenszel,
+  type ShareDifference,
+  type ShareInterval,
+} from '../stats';
+import { alphaOf } from './design';
+
+/**
+ * Looks on the way may stop a trial for harm only, and only beyond this.
+ * Source: Haybittle 1971, Br. J. Radiol. 44:793; Peto et al. 1976, Br. J. Cancer 34:585.
+ */
+export const HARM = 0.001;
+
+export type TrialStage = 'planned' | 'running' | 'due' | 'judged' | 'stopped';
+
+export interface ArmResult {
+  readonly name: string;
+  readonly batch: Batch | null;
+  readonly stuck: number;
+  /** With roots and alive on the day of judgement, or so far. */
+  readonly rooted: number;
+  readonly lost: number;
+  readonly waiting: number;
+  readonly share: ShareInterval | null;
+}
+
+/** An arm held against the first. */
+export interface ArmAgainst {
+  readonly arm: number;
+  readonly difference: ShareDifference | null;
+  readonly p: number;
+  /** Told apart at the level the trial was designed for. */
+  readonly found: boolean;
+  /** Within the rows of the tray. */
+  readonly rows: MantelHaenszel | null;
+}
+
+export interface TrialResult {
+  readonly stage: TrialStage;
+  readonly arms: readonly ArmResult[];
+  /** Empty until it is judged: a score read on the way finds differences that are not there. */
+  readonly against: readonly ArmAgainst[];
+  /** Arms that lose so many more than another that going on would be wrong. */
+  readonly harm: readonly { readonly arm: number; readonly p: number }[];
+  /** Where the trial was not run as designed. */
+  readonly departures: readonly string[];
+}
+
+/** The batches of a trial by arm; null where an arm has none yet. */
+export function armsOf(state: State, trial: Trial): readonly (Batch | null)[] {
+  const mine = [...state.batches.values()].filter((b) => b.trial === trial.id);
+  return (trial.arms ?? []).map((_, arm) => mine.find((b) => b.arm === arm) ?? null);
+}
+
+/**
+ * A trial as it stands. Judged once: when no cutting waits any more, or by the first count of every arm on the day
+ * set beforehand or later. Cuttings were drawn by lot one by one, so each counts for itself.
+ */
+export function judgeTrial(state: State, trial: Trial, today: Day): TrialResult {
+  const batches = armsOf(state, trial);
+  const judgeOn = trial.judgeOn ?? '9999-12-31';
+  const ends = batches.map((b) => (b ? judgementDay(b, judgeOn) : null));
+  const allEnded = batches.length > 0 && ends.every((end) => end !== null);
+  const stage: TrialStage =
+    trial.stopped !== undefined
+      ? 'stopped'
+      : batches.some((b) => b === null || b.cut === null)
+        ? 'planned'
+        : allEnded
+          ? 'judged'
+          : today >= judgeOn
+            ? 'due'
+            : 'running';
+  const arms = batches.map((batch, i) => armResult(trial, batch, i, ends[i] ?? today));
+  return {
+    stage,
+    arms,
+    against: stage === 'judged' ? heldAgainstFirst(trial, batches, arms, ends) : [],
+    harm: stage === 'running' || stage === 'due' ? harmIn(arms) : [],
+    departures: departuresOf(trial, batches),
+  };
+}
+
+/** The count that settles an arm; null while none has. */
+function judgementDay(batch: Batch, judgeOn: Day): Day | null {
+  if (batch.cut === null) return null;
+  if (batch.waiting === 0 && (batch.lastLook ?? batch.cutOn) <= judgeOn) return judgeOn;
+  return batch.tallies.find((day) => day >= judgeOn) ?? batch.ended;
+}
+
+function armResult(trial: Trial, batch: Batch | null, arm: number, by: Day): ArmResult {
+  const name = trial.arms?.[arm]?.name ?? `Arm ${arm + 1}`;
+  if (!batch) return { name, batch, stuck: 0, rooted: 0, lost: 0, waiting: 0, share: null };
+  const rooted = batch.cuttings.filter((c) => aliveBy(c, by)).length;
+  const lost = batch.cuttings.filter((c) => c.lost !== undefined && c.lost.by <= by).length;
+  return {
+    name,
+    batch,
+    stuck: batch.count,
+    rooted,
+    lost,
+    waiting: batch.count - rooted - lost,
+    share: wilson(rooted, batch.count),
+  };
+}
+
+const aliveBy = ({ rooted, lost, outcome }: Cutting, by: Day): boolean =>
+  rooted !== undefined &&
+  rooted.by <= by &&
+  !(isLoss(outcome) && lost !== undefined && lost.by <= by);
+
+function heldAgainstFirst(
+  trial: Trial,
+  batches: readonly (Batch | null)[],
+  arms: readonly ArmResult[],
+  ends: readonly (Day | null)[],
+): readonly ArmAgainst[] {
+  const [first, ...others] = arms;
+  if (!first) return [];
+  return others.map((other, i) => {
+    const arm = i + 1;
+    const p = fisherP({ a: yesNo(other), b: yesNo(first) }) ?? 1;
+    return {
+      arm,
+      difference: newcombe(
+        { successes: other.rooted, trials: other.stuck },
+        { successes: first.rooted, trials: first.stuck },
+      ),
+      p,
+      found: p <= alphaOf(arms.length),
+      rows: mantelHaenszel(byRow(trial, batches[arm]!, ends[arm]!, batches[0]!, ends[0]!)),
+    };
+  });
+}
+
+const yesNo = ({ stuck, rooted }: ArmResult) => ({ yes: rooted, no: stuck - rooted });
+
+/** The two arms in every row of the tray; a count without places fills them in order, and says less by rows. */
+function byRow(trial: Trial, a: Batch, endA: Day, b: Batch, endB: Day) {
+  const columns = trial.columns ?? 1;
+  const rows = new Map<
+    number,
+    { a: { yes: number; no: number }; b: { yes: number; no: number } }
+  >();
+  for (const [side, batch, end] of [
+    ['a', a, endA],
+    ['b', b, endB],
+  ] as const)
+    batch.cuttings.forEach((cutting, i) => {
+      const row = Math.floor((batch.cells?.[i] ?? i) / columns);
+      let table = rows.get(row);
+      if (!table) rows.set(row, (table = { a: { yes: 0, no: 0 }, b: { yes: 0, no: 0 } }));
+      table[side][aliveBy(cutting, end) ? 'yes' : 'no']++;
+    });
+  return [...rows.values()];
+}
+
+function harmIn(arms: readonly ArmResult[]): readonly { arm: number; p: number }[] {
+  return arms.flatMap((arm, i) =>
+    arms.flatMap((other) => {
+      if (other === arm || arm.lost * other.stuck <= other.lost * arm.stuck) return [];
+      const of = ({ stuck, lost }: ArmResult) => ({ yes: lost, no: stuck - lost });
+      const p = fisherP({ a: of(arm), b: of(other) }) ?? 1;
+      return p < HARM ? [{ arm: i, p }] : [];
+    }),
+  );
+}
+
+function departuresOf(trial: Trial, batches: readonly (Batch | null)[]): readonly string[] {
+  const there = batches.filter((b): b is Batch => b !== null);
+  const cut = there.filter((b) => b.cut !== null);
+  const says: string[] = [];
+  const days = new Set(cut.map((b) => b.cutOn));
+  if (days.size > 1) {
+    const sorted = [...days].sort();
+    says.push(
+      `The arms were not cut on one day: ${daysBetween(sorted[0]!, sorted.at(-1)!)} days lie between.`,
+    );
+  }
+  if (new Set(there.map((b) => b.space)).size > 1)
+    says.push('The arms do not stand in one place any more.');
+  if (new Set(there.map((b) => b.mother)).size > 1) says.push('The arms have different mothers.');
+  for (const batch of there) {
+    const name = trial.arms?.[batch.arm ?? 0]?.name ?? '';
+    if (trial.factor && batch[trial.factor] !== trial.arms?.[batch.arm ?? 0]?.value)
+      says.push(`${name} was not kept to: the batch says otherwise.`);
+    if (trial.each !== undefined && batch.count !== trial.each)
+      says.push(`${name} has ${batch.count} cuttings instead of ${trial.each}.`);
+    if (batch.excluded !== undefined) says.push(`${name} was left out: ${batch.excluded}`);
+  }
+  return says;
+}

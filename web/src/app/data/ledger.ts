@@ -1,0 +1,69 @@
+import { inject, Injectable, signal, type Signal } from '@angular/core';
+import { toObservable, toSignal } from '@angular/core/rxjs-interop';
+import { ledgerCase, type LedgerCase, type LedgerDesk, type State } from '@hypogeon/core';
+import type { Remote } from 'comlink';
+import { combineLatest, Observable, shareReplay, switchMap } from 'rxjs';
+import { Journal } from './journal';
+import { LEDGER_WORKER } from './ledger-worker';
+
+export type Desk = Remote<LedgerDesk>;
+
+/** How far the reading of the batches has come. */
+export interface Progress {
+  readonly done: number;
+  readonly of: number;
+}
+
+/** The screen's thread is never held longer than about this at a time, ms. */
+const SLICE_MS = 24;
+
+/** The ledger of this journal: cases made in slices, handed to the worker, and asked there. */
+@Injectable({ providedIn: 'root' })
+export class Ledger {
+  private readonly journal = inject(Journal);
+  private readonly worker = inject(LEDGER_WORKER);
+
+  /** Null once all is read. */
+  readonly progress = signal<Progress | null>(null);
+
+  /** The desk whenever it has the cases of the newest state. While nobody looks nothing is read. */
+  private readonly desk$ = this.journal.state$.pipe(
+    switchMap((state) => this.handIn(state)),
+    shareReplay({ bufferSize: 1, refCount: true }),
+  );
+
+  /** What the desk answers to a question that may change; null until the first answer. */
+  answer<A, T>(ask: Signal<A>, call: (desk: Desk, ask: A) => Promise<T>): Signal<T | null> {
+    return toSignal(
+      combineLatest([this.desk$, toObservable(ask)]).pipe(
+        switchMap(([desk, asked]) => call(desk, asked)),
+      ),
+      { initialValue: null },
+    );
+  }
+
+  private handIn(state: State): Observable<Desk> {
+    return new Observable((subscriber) => {
+      const desk = this.worker() as Desk;
+      const batches = [...state.batches.values()].sort((a, b) => (a.cutOn < b.cutOn ? 1 : -1));
+      const stop = (): boolean => subscriber.closed;
+      const run = async (): Promise<void> => {
+        await desk.begin();
+        for (let at = 0; at < batches.length && !stop();) {
+          const until = performance.now() + SLICE_MS;
+          const part: LedgerCase[] = [];
+          while (at < batches.length && performance.now() < until) {
+            const one = ledgerCase(state, batches[at++]!);
+            if (one) part.push(one);
+          }
+          await desk.add(part);
+          if (at < batches.length) this.progress.set({ done: at, of: batches.length });
+        }
+        if (stop()) return;
+        this.progress.set(null);
+        subscriber.next(desk);
+      };
+      run().catch((error: unknown) => subscriber.error(error));
+    });
+  }
+}

@@ -1,0 +1,117 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { GROUPING_NAME, GROUPINGS, type Grouping } from '@hypogeon/core';
+import { Ledger } from '../data/ledger';
+import { LedgerFilters } from '../data/ledger-filters';
+import { Field, FieldControl } from '../ui/field';
+
+/** Which batches a page of the ledger looks at, and how far they have been read. */
+@Component({
+  selector: 'hy-ledger-filter',
+  imports: [Field, FieldControl],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="row" role="group" aria-label="Only some batches">
+      <hy-field label="Only by">
+        <select hyControl (change)="choose(by.value)" #by>
+          <option value="" [selected]="chosen() === null">all batches</option>
+          @for (g of groupings; track g) {
+            <option [value]="g" [selected]="g === chosen()">{{ nameOf[g] }}</option>
+          }
+        </select>
+      </hy-field>
+      @if (chosen(); as g) {
+        <hy-field [label]="'Which ' + nameOf[g].toLowerCase()">
+          <select hyControl (change)="only(g, which.value)" #which>
+            <option value="" selected>choose</option>
+            @for (c of choices() ?? []; track c.name) {
+              <option [value]="c.name">{{ c.name }} ({{ c.batches }})</option>
+            }
+          </select>
+        </hy-field>
+      }
+      @for (chip of chips(); track chip.by) {
+        <button
+          type="button"
+          class="plain chip"
+          [attr.aria-label]="'All again, not only ' + chip.name"
+          (click)="filters.off(chip.by)"
+        >
+          {{ chip.name }}
+          <svg viewBox="0 0 12 12" width="12" height="12" aria-hidden="true">
+            <path d="M2 2l8 8M10 2l-8 8" />
+          </svg>
+        </button>
+      }
+    </div>
+    @if (ledger.progress(); as p) {
+      <p class="reading" role="status">
+        <progress [value]="p.done" [max]="p.of" aria-label="Batches read"></progress>
+        Reading {{ p.done }} of {{ p.of }} batches
+      </p>
+    }
+  `,
+  styles: `
+    :host {
+      display: grid;
+      gap: 0.6rem;
+    }
+    .row {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.6rem 0.9rem;
+      align-items: end;
+    }
+    hy-field {
+      flex: 0 1 14rem;
+      min-width: 9rem;
+    }
+    .chip {
+      background: var(--living-soft);
+      border-color: var(--living);
+    }
+    .chip path {
+      stroke: currentColor;
+      stroke-width: 1.8;
+    }
+    .reading {
+      display: flex;
+      gap: 0.8rem;
+      align-items: center;
+      color: var(--ink2);
+    }
+    progress {
+      accent-color: var(--living);
+    }
+    @media (max-width: 480px) {
+      hy-field {
+        flex: 1 1 9rem;
+      }
+    }
+  `,
+})
+export class LedgerFilterBar {
+  protected readonly ledger = inject(Ledger);
+  protected readonly filters = inject(LedgerFilters);
+  protected readonly groupings = GROUPINGS;
+  protected readonly nameOf = GROUPING_NAME;
+  protected readonly chosen = signal<Grouping | null>(null);
+  protected readonly choices = this.ledger.answer(this.chosen, (desk, by) =>
+    by === null ? Promise.resolve([]) : desk.choices(by),
+  );
+  protected readonly chips = computed(() =>
+    GROUPINGS.flatMap((by) => {
+      const name = this.filters.filter()[by];
+      return name === undefined ? [] : [{ by, name }];
+    }),
+  );
+
+  protected choose(value: string): void {
+    this.chosen.set(GROUPINGS.find((g) => g === value) ?? null);
+  }
+
+  protected only(by: Grouping, name: string): void {
+    if (name === '') return;
+    this.filters.only(by, name);
+    this.chosen.set(null);
+  }
+}
