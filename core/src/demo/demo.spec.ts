@@ -3,6 +3,7 @@ import { readJournal, writeJournal } from '../formats';
 import { roundOn } from '../round';
 import { countLedger } from '../stats';
 import { plantOf } from '../bench';
+import { judgeTrial } from '../trial';
 import { demoJournal } from '.';
 
 const TODAY = '2026-11-24';
@@ -36,6 +37,18 @@ describe('the demo', () => {
     expect(new Set(round.leave.map((i) => i.kind))).toEqual(new Set(['gate', 'rooting']));
     expect(round.look.length).toBeGreaterThan(2);
     expect(new Set(round.do.map((i) => i.kind)).size).toBeGreaterThanOrEqual(3);
+  });
+
+  it('has a trial that was judged as agreed, and found nothing', () => {
+    const trial = state.trials.get('t-cinnamon')!;
+    const result = judgeTrial(state, trial, TODAY);
+    expect(result.stage).toBe('judged');
+    expect(result.arms.map((a) => [a.rooted, a.lost, a.waiting])).toEqual([
+      [15, 8, 1],
+      [17, 7, 0],
+    ]);
+    expect(result.departures).toEqual([]);
+    expect(result.against[0]!.found).toBe(false);
   });
 
   it('loses cuttings to causes that differ by method', () => {

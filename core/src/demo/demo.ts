@@ -28,6 +28,7 @@ import {
 } from './story';
 import { stamped, type DemoDraft } from './draft';
 import { loggerWeeks, LOGGED_DAYS } from './logger';
+import { demoTrial } from './trial';
 import { potLife } from './watering';
 
 const READINGS_BACK = 420;
@@ -65,7 +66,7 @@ export function demoJournal(today: Day): readonly Entry[] {
   ];
   const setting = fold(stamped(drafts));
   const life = DEMO_BATCHES.flatMap((batch, i) => batchLife(batch, i, today, setting));
-  return stamped([...drafts, ...life]);
+  return stamped([...drafts, ...life, ...demoTrial(today)]);
 }
 
 function motherLook({ id, look }: DemoMother, today: Day): readonly Draft[] {

@@ -68,9 +68,14 @@ export function countedBy(
     return stuck
       .slice(0, most)
       .map((c) => rowOf(c.title, [c], { id: c.id, code: c.code, cutOn: c.cutOn }));
-  return [...gather(stuck, by)]
-    .map(([name, members]) => rowOf(name, members, null))
-    .sort((a, b) => b.count.stuck - a.count.stuck || (a.name < b.name ? -1 : 1));
+  const untold = stuck.filter((c) => c.groups[by] === null);
+  return [
+    ...[...gather(stuck, by)]
+      .map(([name, members]) => rowOf(name, members, null))
+      .sort((a, b) => b.count.stuck - a.count.stuck || (a.name < b.name ? -1 : 1)),
+    // So that the rows add up to all.
+    ...(untold.length > 0 ? [rowOf('Not told', untold, null)] : []),
+  ];
 }
 
 function rowOf(name: string, cases: readonly LedgerCase[], batch: CountedRow['batch']): CountedRow {

@@ -87,7 +87,11 @@ function walker(steps: readonly IncidenceStep[]): (day: number) => number {
 
 /** Cuttings still watched, with neither roots nor loss, after each look. */
 function waitingAt(first: readonly Timed[], checks: readonly number[]) {
-  const ends = first.map((r) => ({ end: endOf(r), count: r.count ?? 1 }));
+  // Who waits still was there at the last look, and leaves after it.
+  const ends = first.map((r) => ({
+    end: isCensored(r) ? r.left + 0.5 : r.right,
+    count: r.count ?? 1,
+  }));
   ends.sort((a, b) => a.end - b.end);
   let left = ends.reduce((sum, e) => sum + e.count, 0);
   let i = 0;

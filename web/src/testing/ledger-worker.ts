@@ -13,8 +13,7 @@ export const LEDGER_WORKER = new InjectionToken<() => Later<LedgerDesk>>('ledger
     const later = Object.fromEntries(
       Object.entries(desk).map(([name, call]) => [
         name,
-        (...given: unknown[]) =>
-          Promise.resolve((call as (...a: unknown[]) => unknown)(...structuredClone(given))),
+        (...given: unknown[]) => Promise.resolve((call as (...a: unknown[]) => unknown)(...given)),
       ]),
     ) as Later<LedgerDesk>;
     return () => later;

@@ -31,23 +31,41 @@ describe('the ledger', () => {
         .all('.ledger tbody tr')
         .reduce((sum, tr) => sum + Number(tr.querySelectorAll('td')[0]!.textContent), 0);
     const before = total();
-    await page.tap(by);
+    await page.fill('A row for each', by);
     expect(page.text).toContain(name);
     expect(total()).toBe(before);
   });
 
-  it('draws the plate of the batch that is picked, with a table of the same', async () => {
+  it('draws all together, and the plate of the batch that is picked, with a table of the same', async () => {
     const page = await mount(LedgerPage);
+    const heads = (): string[] => page.all('h2').map((h) => h.textContent.trim());
+    const last = (): number[] =>
+      [...page.all('hy-plate-frame tbody tr').at(-1)!.querySelectorAll('td')].map((td) =>
+        Number(td.textContent),
+      );
+    expect(heads()).toContain('Emergence of all batches');
     await page.fill('Batch shown', 'b-09');
-    expect(page.all('h2').some((h) => h.textContent === 'Emergence of Gasteria sections')).toBe(
-      true,
-    );
-    const rows = page
-      .all('details tbody tr')
-      .map((tr) => [...tr.querySelectorAll('td')].map((td) => Number(td.textContent)));
-    expect(rows.at(-1)!.slice(1)).toEqual([17, 17, 2]);
-    for (let i = 1; i < rows.length; i++)
-      expect(rows[i]![1]!).toBeGreaterThanOrEqual(rows[i - 1]![1]!);
+    expect(heads()).toContain('Emergence of Gasteria sections');
+    expect(last().slice(1)).toEqual([17, 17, 3, 2, 0, 2]);
+    const rooted = page
+      .all('hy-plate-frame tbody tr')
+      .map((tr) => Number(tr.querySelectorAll('td')[1]!.textContent));
+    for (let i = 1; i < rooted.length; i++)
+      expect(rooted[i]!).toBeGreaterThanOrEqual(rooted[i - 1]!);
+  });
+
+  it('keeps to the batches asked for, on all pages, until it is taken off', async () => {
+    const page = await mount(LedgerPage);
+    const stuck = (): number => Number(/Of (\d+) cuttings stuck/.exec(page.text)![1]);
+    const all = stuck();
+    await page.fill('Only by', 'method');
+    await page.fill('Which method', 'Leaf');
+    expect(stuck()).toBeLessThan(all);
+    expect(page.text).toContain('Emergence of Leaf');
+    expect(page.all('.ledger tbody tr').every((tr) => /leaves/.test(tr.textContent))).toBe(true);
+    expect(JSON.parse(localStorage.getItem('hypogeon.draft.ledger')!)).toEqual({ method: 'Leaf' });
+    await page.tap('All again, not only Leaf');
+    expect(stuck()).toBe(all);
   });
 
   it('says what to do while there is nothing', async () => {

@@ -122,9 +122,11 @@ export class TrialForm {
   protected readonly ways = computed(() => {
     const taxon = this.mother()?.taxon;
     const plant = taxon === undefined ? null : plantOf(this.journal.state(), taxon);
-    return (plant?.taxon.methods ?? [])
-      .filter((way) => way.worth !== 'no')
-      .map((way) => ({ way, id: way.method, name: METHOD[way.method].name }));
+    return (plant?.taxon.methods ?? []).map((way) => ({
+      way,
+      id: way.method,
+      name: METHOD[way.method].name,
+    }));
   });
   private readonly way = computed(
     () => this.ways().find((w) => w.id === this.draft().method) ?? this.ways()[0],

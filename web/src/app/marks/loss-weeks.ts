@@ -141,7 +141,7 @@ export class LossWeeks {
       ticks: weeks
         .map((w, i) => ({ week: w.name, x: LEFT + (i + 0.5) * step }))
         .filter((_, i) => i % Math.ceil(weeks.length / 13) === 0),
-      says: `Losses by ${this.unit()}: most in ${worst?.name ?? ''}, ${worst ? sum(worst).toFixed(0) : 0}.`,
+      says: `Losses by ${this.unit()}: most in ${this.unit()} ${worst?.name ?? ''}, ${worst ? sum(worst).toFixed(0) : 0}.`,
     };
   });
 }
