@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { expect, goTo, test } from './bench-test';
 
 test('two ways are compared in words, on a plate and in a file', async ({ page }) => {
@@ -6,14 +7,21 @@ test('two ways are compared in words, on a plate and in a file', async ({ page }
   await page.getByRole('link', { name: 'Compare ways' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Compare ways');
   await page.getByLabel('By', { exact: true }).selectOption('school');
-  await page.getByLabel('Against').selectOption({ index: 2 });
+  await page.getByLabel('Against', { exact: true }).selectOption({ index: 2 });
   const came = page.getByRole('region', { name: 'What came of it' });
-  await expect(came).toContainText(/The difference is -?\d+ points/);
+  await expect(came).toContainText(/The difference is −?\d+ points?/);
   await expect(page.getByRole('img', { name: /% rooted and \d+ % lost by day/ })).toBeVisible();
   await page.getByText('The same as a table').click();
-  const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Table as CSV' }).click();
-  expect((await download).suggestedFilename()).toBe('compared.csv');
+  for (const kind of ['CSV', 'SVG', 'PNG']) {
+    const download = page.waitForEvent('download');
+    await page.getByRole('button', { name: kind }).click();
+    const file = await download;
+    expect(file.suggestedFilename()).toMatch(new RegExp(` against .*\\.${kind.toLowerCase()}$`));
+    const bytes = readFileSync((await file.path())!);
+    if (kind === 'PNG') expect(bytes.subarray(1, 4).toString()).toBe('PNG');
+    // The drawing carries its colours with it.
+    if (kind === 'SVG') expect(bytes.toString()).toMatch(/<svg.*xmlns.*stroke:\s?rgb\(/s);
+  }
   // What was chosen is there again after a reload.
   await page.reload();
   await expect(page.getByLabel('By', { exact: true })).toHaveValue('school');
@@ -32,4 +40,68 @@ test('a batch left out teaches nothing until it is taken in again', async ({ pag
   await expect(page.getByText('left out: Labels were mixed up')).toBeVisible();
   await page.getByRole('button', { name: 'Take in again' }).click();
   await expect(row).toBeVisible();
+});
+
+test('batches are filtered, the plate is read by day, and the filter holds on the next page', async ({
+  page,
+}) => {
+  await page.goto('/#/ledger');
+  await page.getByLabel('Only by').selectOption('method');
+  await page.getByLabel('Which method').selectOption('Leaf');
+  await expect(page.getByRole('heading', { name: 'Emergence of Leaf' })).toBeVisible();
+  const slide = page.getByLabel('Day to read');
+  await slide.focus();
+  await slide.press('Home');
+  await expect(page.getByText(/^Day 0, of \d+: 0/)).toBeVisible();
+  await page.getByRole('img', { name: /^Emergence over/ }).hover();
+  await expect(page.getByText(/^Day [1-9]\d+, of \d+: \d+/)).toBeVisible();
+  await page.getByRole('link', { name: 'Money and time' }).click();
+  await expect(page.getByText(/A finished plant cost/)).toBeVisible();
+  await expect(page.getByRole('row', { name: /^Leaf/ })).toBeVisible();
+  await expect(page.getByRole('row', { name: /^Crown/ })).toBeHidden();
+  await page.getByRole('button', { name: 'All again, not only Leaf' }).click();
+  await expect(page.getByRole('row', { name: /^Crown/ })).toBeVisible();
+});
+
+test('a trial is designed, cut, counted through the bench, and judged as agreed', async ({
+  page,
+}) => {
+  test.setTimeout(120_000);
+  await page.goto('/#/ledger/trials');
+  await page.getByRole('link', { name: 'Design a trial' }).click();
+  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await expect(page.getByText('Choose the mother all cuttings come from')).toBeVisible();
+  await page.getByLabel('Mother').selectOption('m-eche');
+  await page.getByLabel('Taken as').selectOption('leaf');
+  await page.getByLabel('Against').selectOption('cinnamon');
+  await page.getByLabel('Usually root, %').fill('40');
+  await page.getByLabel('Worth changing for, %').fill('95');
+  await page.getByLabel('In each arm (optional)').fill('8');
+  await expect(page.getByText(/With 8 in each the chance is \d\d %/)).toBeVisible();
+  // What was typed is there after a reload.
+  await page.reload();
+  await expect(page.getByLabel('In each arm (optional)')).toHaveValue('8');
+  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Nothing or Ground cinnamon');
+  await expect(page.getByText('Not cut yet.')).toBeVisible();
+  const trial = page.url();
+  for (const [arm, rooted] of [
+    ['Nothing', '2'],
+    ['Ground cinnamon', '8'],
+  ] as const) {
+    await page.goto(trial);
+    await page
+      .getByRole('row', { name: new RegExp(`^. ${arm}`) })
+      .getByRole('link')
+      .click();
+    await page.getByRole('button', { name: 'Cut', exact: true }).click();
+    await expect(page.getByText('Cut. Saved.')).toBeVisible();
+    await page.goto(`${page.url()}/count`);
+    await page.getByLabel('Rooted', { exact: true }).fill(rooted);
+    if (rooted === '2') await page.getByLabel('Rotted', { exact: true }).fill('6');
+    await page.getByRole('button', { name: 'Save the count' }).click();
+    await expect(page.getByText(/Saved\./).first()).toBeVisible();
+  }
+  await page.goto(trial);
+  await expect(page.getByText('Ground cinnamon rooted more often than nothing.')).toBeVisible();
 });

@@ -87,7 +87,7 @@ describe('the journal of a device', () => {
     const { journal } = await setUp();
     await journal.record(mother('Mine'));
     await journal.openDemo();
-    expect(journal.state().batches.size).toBe(28);
+    expect(journal.state().batches.size).toBe(30);
     expect(journal.state().mothers.has('m')).toBe(false);
     await journal.clearDemo();
     expect(journal.book()).toBe('own');

@@ -44,17 +44,9 @@ const GROUPED_BY: readonly Grouping[] = ['method', 'mix', 'plant', 'school', 'sp
           </p>
           <p>
             {{ m.all.plants }} plants of {{ m.all.count.stuck }} cuttings in
-            {{ m.all.batches }} settled batches. {{ m.all.lostValue.cuttings }} were lost:
-            @if (m.all.lostValue.spent !== null) {
-              {{ m.all.lostValue.spent | number: '1.2-2' }} spent on them
-            } @else {
-              what was spent on them has no price
-            }
-            @if (m.all.lostValue.forgone !== null) {
-              , {{ m.all.lostValue.forgone | number: '1.2-2' }} they would have fetched.
-            } @else {
-              . <a routerLink="/store-room">Say what a plant fetches</a> to see what they were
-              worth.
+            {{ m.all.batches }} settled batches. {{ lostSays() }}
+            @if (m.all.lostValue.forgone === null) {
+              <a routerLink="/store-room">Say what a plant fetches</a> to see what they were worth.
             }
           </p>
           @if (m.all.unpriced.length > 0) {
@@ -179,6 +171,18 @@ export class MoneyPage {
     })),
     (desk, { filter, by, price }) => desk.money(filter, by, price),
   );
+
+  protected readonly lostSays = computed(() => {
+    const lost = this.money()?.all.lostValue;
+    if (!lost) return '';
+    const spent =
+      lost.spent === null
+        ? 'what was spent on them has no price'
+        : `${lost.spent.toFixed(2)} spent on them`;
+    const forgone =
+      lost.forgone === null ? '' : `, ${lost.forgone.toFixed(2)} they would have fetched`;
+    return `${lost.cuttings} were lost: ${spent}${forgone}.`;
+  });
 
   protected choose(value: string): void {
     this.grouping.set(GROUPED_BY.find((g) => g === value) ?? 'method');

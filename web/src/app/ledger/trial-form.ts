@@ -73,6 +73,11 @@ const WORTH = 0.2;
   templateUrl: './trial-form.html',
   styleUrl: './pages.scss',
   styles: `
+    form {
+      display: grid;
+      gap: 1.8rem;
+      grid-template-columns: minmax(0, 1fr);
+    }
     .fields {
       display: grid;
       grid-template-columns: repeat(auto-fit, minmax(12rem, 1fr));

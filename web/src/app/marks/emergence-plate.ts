@@ -64,8 +64,8 @@ interface Curve {
       @if (reading(); as r) {
         <path class="hair" [attr.d]="'M' + r.x + ' 6V' + (height - 40)" />
       }
-      <text [attr.x]="plotRight + 10" [attr.y]="height - 24" class="end quiet">day</text>
-      <text [attr.x]="plotRight + 10" [attr.y]="height - 6" class="end quiet">waiting</text>
+      <text [attr.x]="plotRight + 24" [attr.y]="height - 24" class="end quiet">day</text>
+      <text [attr.x]="plotRight + 24" [attr.y]="height - 6" class="end quiet">waiting</text>
     </svg>
     <div class="read no-print">
       <input

@@ -3,7 +3,7 @@ import type { LossBar } from '@hypogeon/core';
 
 const WIDTH = 720;
 const LEFT = 40;
-const RIGHT = 64;
+const RIGHT = 108;
 const TOP = 14;
 const TALL = 150;
 const SOIL = TOP + TALL;

@@ -43,11 +43,13 @@ export interface PlacesCounted {
       (keydown)="key($event)"
     >
       @for (cell of cells(); track cell.place) {
-        @if (cell.place % columns() === 0) {
-          <span class="row" aria-hidden="true">{{ rowName(cell.place) }}</span>
+        @if (cell.first) {
+          <span class="row" aria-hidden="true" [style.grid-row]="cell.row">{{ cell.rowName }}</span>
         }
         <button
           type="button"
+          [style.grid-row]="cell.row"
+          [style.grid-column]="cell.column"
           [attr.data-place]="cell.place"
           [attr.aria-pressed]="cell.marked"
           [attr.aria-label]="cell.label"
@@ -139,6 +141,7 @@ export class TrayMap {
 
   protected readonly columns = computed(() => {
     const { columns, count } = this.batch();
+    if (this.batch().cells && columns) return columns;
     return Math.min(columns ?? Math.min(10, Math.ceil(Math.sqrt(count * 2))), count);
   });
   protected readonly hidden = computed(() => Math.max(0, this.batch().count - MOST_DRAWN));
@@ -146,11 +149,19 @@ export class TrayMap {
     const { cuttings, potted } = this.batch();
     const marked = this.marked();
     let left = potted;
+    let row = -1;
     return cuttings.slice(0, MOST_DRAWN).map((cutting, place) => {
       const alive = cutting.outcome === 'rooted' || cutting.outcome === 'pupped';
       const inPot = alive && left-- > 0;
+      const cell = this.cellOf(place);
+      const before = row;
+      row = Math.floor(cell / this.columns());
       return {
         place,
+        first: row !== before,
+        row: row + 1,
+        rowName: this.rowName(cell),
+        column: (cell % this.columns()) + 2,
         marked: marked.has(place),
         state: markOf(cutting, this.closure(), inPot, this.today()),
         label: `${this.name(place)}, ${inPot ? 'potted on' : OUTCOME_WORD[cutting.outcome]}`,
@@ -158,13 +169,19 @@ export class TrayMap {
     });
   });
 
-  protected rowName(place: number): string {
-    const row = Math.floor(place / this.columns());
+  /** Where a cutting sits: in the cells of a tray it shares, or one after another. */
+  private cellOf(place: number): number {
+    return this.batch().cells?.[place] ?? place;
+  }
+
+  private rowName(cell: number): string {
+    const row = Math.floor(cell / this.columns());
     return row < 26 ? String.fromCharCode(65 + row) : String(row + 1);
   }
 
   private name(place: number): string {
-    return `${this.rowName(place)}${(place % this.columns()) + 1}`;
+    const cell = this.cellOf(place);
+    return `${this.rowName(cell)}${(cell % this.columns()) + 1}`;
   }
 
   protected tap(place: number): void {
@@ -192,13 +209,30 @@ export class TrayMap {
       this.tell(outcome);
       return;
     }
-    const step = this.step(event.key);
-    if (step === 0) return;
+    const next = this.toward(event.key);
+    if (next === null) return;
     event.preventDefault();
-    const next = this.focus() + step;
     if (next < 0 || next >= this.cells().length) return;
     this.focus.set(next);
     this.host.nativeElement.querySelector<HTMLElement>(`[data-place="${next}"]`)?.focus();
+  }
+
+  /** The place an arrow leads to; null for other keys. In a shared tray the nearest own cell that way. */
+  private toward(key: string): number | null {
+    const step = this.step(key);
+    if (step === 0) return null;
+    if (!this.batch().cells || Math.abs(step) === 1) return this.focus() + step;
+    const wanted = this.cellOf(this.focus()) + step;
+    const ahead = this.cells()
+      .map((c) => c.place)
+      .filter(
+        (place) => Math.sign(this.cellOf(place) - this.cellOf(this.focus())) === Math.sign(step),
+      );
+    return ahead.reduce(
+      (best, place) =>
+        Math.abs(this.cellOf(place) - wanted) < Math.abs(this.cellOf(best) - wanted) ? place : best,
+      ahead[0] ?? this.focus(),
+    );
   }
 
   private step(key: string): number {

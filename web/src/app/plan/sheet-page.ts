@@ -27,7 +27,7 @@ import { PlanResult } from './plan-result';
         <hy-mark [piece]="v.piece" [state]="fresh" [size]="84" />
         <div>
           <p class="quiet small">
-            <a [routerLink]="['/bench', v.batch.id]" class="no-print">Batch</a>
+            <a [routerLink]="['/bench', v.batch.id]" class="no-print">Batch</a> ·
             <span class="code">{{ v.code }}</span>
           </p>
           <h1>Plan sheet: {{ v.title }}</h1>

@@ -121,7 +121,7 @@ describe('the store room', () => {
   it('loads the demo beside the own journal, and asks before clearing it', async () => {
     const page = await open([mother]);
     await page.tap('Load the demo');
-    expect(page.text).toContain('28 batches');
+    expect(page.text).toContain('30 batches');
     await page.fill('Lengths', 'in');
     await page.tap('Clear the demo');
     expect(page.text).toContain('One entry of your own in it would go too');
