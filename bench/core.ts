@@ -16,6 +16,8 @@ import {
   guessMapping,
   judge,
   kaplanMeier,
+  ledgerCases,
+  ledgerDesk,
   mediumOf,
   neededCurve,
   numberNeeded,
@@ -33,6 +35,8 @@ import {
   waterCaseOf,
   waysTo,
   writeJournal,
+  type LedgerCase,
+  type LedgerFilter,
   type ParametricRow,
   type State,
   type Timed,
@@ -192,6 +196,52 @@ export const CORE_BENCHES: Readonly<Record<string, Bench>> = {
       readWeather(table, guessMapping(table));
     });
     return { name: 'read 52,560 rows of a logger', value: ms, unit: 'ms', target: 2000 };
+  },
+  ledger: () => {
+    const state = fold(largeJournal(TODAY));
+    // Fresh batches each time: cases are kept by batch.
+    const read = (): readonly LedgerCase[] =>
+      ledgerCases(
+        state,
+        [...state.batches.values()].map((b) => ({ ...b })),
+      );
+    const cases = read();
+    const desk = ledgerDesk();
+    desk.begin();
+    desk.add(cases);
+    const all = (filter: LedgerFilter): void => {
+      desk.counted({ filter, by: 'method', most: 40, plateOf: null });
+      desk.lost(filter);
+      desk.compared({ filter, by: 'space', a: '', b: '' });
+      desk.money(filter, 'method', 2);
+    };
+    const reading = medianMs(() => read(), 3);
+    const asking = medianMs(() => all({}), 3);
+    return [
+      { name: 'ledger, cases of 2,000 batches', value: reading, unit: 'ms' },
+      { name: 'ledger, every page of them', value: asking, unit: 'ms' },
+      { name: 'all of the ledger', value: reading + asking, unit: 'ms', target: 1500 },
+      ...(
+        [
+          [
+            'counted, by a filter',
+            () =>
+              desk.counted({ filter: { season: 'Spring' }, by: 'method', most: 40, plateOf: null }),
+          ],
+          ['losses, by a filter', () => desk.lost({ season: 'Spring' })],
+          [
+            'compared, by a filter',
+            () => desk.compared({ filter: { season: 'Spring' }, by: 'space', a: '', b: '' }),
+          ],
+          ['money, by a filter', () => desk.money({ season: 'Spring' }, 'method', 2)],
+        ] as const
+      ).map(([name, run]) => ({ name, value: medianMs(run, 3), unit: 'ms', target: 200 })),
+      {
+        name: 'ledger again after one more entry',
+        value: medianMs(() => ledgerCases(state), 3),
+        unit: 'ms',
+      },
+    ];
   },
   stats: () => {
     const { rows, interval } = timedRows();

@@ -1,5 +1,5 @@
 // Takes the pictures of docs/screenshots from the demo data on a fixed day: builds if need be, serves
-// on a port of its own, and stops.
+// on a port of its own, and stops. Names given are the only ones taken; --built trusts the last build.
 import { spawn, spawnSync } from 'node:child_process';
 import { existsSync } from 'node:fs';
 import { mkdir } from 'node:fs/promises';
@@ -34,14 +34,17 @@ const SHOTS = [
   ['ledger', '/ledger', 'Ledger', 'noon', WIDE],
   ['library', '/library', 'Library', 'noon', WIDE],
   ['compare', '/ledger/compare', 'Roots above, losses below', 'noon', WIDE],
-  ['marks', '/marks', 'The marks', 'noon', WIDE],
+  ['trial', '/ledger/trials/t-cinnamon', 'The tray', 'noon', WIDE],
   ['mix', '/mix', 'Mix', 'noon', WIDE],
   ['water', '/bench/b-15/water', 'The same pot by every school', 'noon', WIDE],
   ['air', '/store-room/air/leanto', 'Its usual year', 'noon', WIDE],
 ];
 
-const build = spawnSync(process.execPath, ['scripts/build.mjs'], { stdio: 'inherit' });
-if (build.status !== 0) process.exit(1);
+const only = process.argv.slice(2).filter((a) => !a.startsWith('--'));
+if (!process.argv.includes('--built')) {
+  const build = spawnSync(process.execPath, ['scripts/build.mjs'], { stdio: 'inherit' });
+  if (build.status !== 0) process.exit(1);
+}
 const server = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts', '--demo'], {
   env: { ...process.env, PORT },
   stdio: ['ignore', 'pipe', 'inherit'],
@@ -58,6 +61,7 @@ const browser = await chromium.launch({
 try {
   await mkdir('docs/screenshots', { recursive: true });
   for (const [name, path, heading, theme, viewport, typed = {}] of SHOTS) {
+    if (only.length > 0 && !only.includes(name)) continue;
     const context = await browser.newContext({
       viewport,
       locale: 'en-GB',

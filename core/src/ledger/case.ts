@@ -50,7 +50,7 @@ export function ledgerCase(state: State, batch: Batch): LedgerCase | null {
   if (batch.cut === null) return null;
   const around = aroundOf(state, batch);
   const known = kept.get(batch);
-  if (known && known.around.every((part, i) => part === around[i])) return known.is;
+  if (known?.around.every((part, i) => part === around[i])) return known.is;
   const is = caseOf(state, batch);
   kept.set(batch, { around, is });
   return is;

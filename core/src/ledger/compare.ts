@@ -47,13 +47,20 @@ export interface GroupResult extends GroupSummary {
 
 /** Groups by a grouping, the largest first; batches without a result or without the answer are left out. */
 export function groupsBy(cases: readonly LedgerCase[], by: Grouping): readonly GroupResult[] {
-  return [
-    ...gather(
-      cases.filter((c) => c.counted),
-      by,
-    ),
-  ]
-    .map(([name, members]) => resultOf(name, members))
+  return groupSizes(cases, by).map(({ name, members }) => resultOf(name, members));
+}
+
+/** The same groups without their curves, which are the work. */
+export function groupSizes(cases: readonly LedgerCase[], by: Grouping) {
+  const groups = gather(
+    cases.filter((c) => c.counted),
+    by,
+  );
+  return [...groups]
+    .map(([name, members]) => {
+      const settled = countLedger(members.filter((c) => c.settled));
+      return { name, members, told: settled.stuck - settled.waiting };
+    })
     .sort((a, b) => b.told - a.told || (a.name < b.name ? -1 : 1));
 }
 

@@ -65,7 +65,7 @@ describe('cases', () => {
         record: 'space',
         key: 'bench',
         fields,
-      }) as Entry;
+      });
     const named = append(state, put({ name: 'Porch', tempC: 18, rh: 0.7 }));
     const again = ledgerCase(named, named.batches.get('b1')!)!;
     expect([one.groups.space, again.groups.space]).toEqual([null, 'Porch']);

@@ -1,7 +1,7 @@
 import type { Day } from '../days';
 import type { Emergence } from '../stats';
 import type { CaseName, LedgerCase } from './case';
-import { compareGroups, groupsBy, type Comparison } from './compare';
+import { compareGroups, groupSizes, resultOf, type Comparison } from './compare';
 import { countedBy, overallOf, type CountedRow, type Overall } from './counted';
 import { choicesOf, matching, type LedgerFilter } from './filter';
 import type { Grouping } from './grouping';
@@ -100,13 +100,20 @@ export function ledgerDesk() {
       };
     },
     compared({ filter, by, a, b }: CompareAsk): Compared {
-      const groups = groupsBy(matching(cases, filter), by);
+      const groups = groupSizes(matching(cases, filter), by);
       const first = groups.find((g) => g.name === a) ?? groups[0];
       const second =
         groups.find((g) => g.name === b && g !== first) ?? groups.find((g) => g !== first);
       return {
         groups: groups.map(({ name, told }) => ({ name, told })),
-        comparison: first && second ? compareGroups(by, first, second) : null,
+        comparison:
+          first && second
+            ? compareGroups(
+                by,
+                resultOf(first.name, first.members),
+                resultOf(second.name, second.members),
+              )
+            : null,
       };
     },
     lost(filter: LedgerFilter): Lost {

@@ -70,7 +70,7 @@ export function judgeTrial(state: State, trial: Trial, today: Day): TrialResult 
   const stage: TrialStage =
     trial.stopped !== undefined
       ? 'stopped'
-      : batches.some((b) => b === null || b.cut === null)
+      : batches.some((b) => (b?.cut ?? null) === null)
         ? 'planned'
         : allEnded
           ? 'judged'

@@ -86,7 +86,7 @@ const midpoint = ({ cumulative }: PaceBelief, i: number): number =>
 export function doseFor(belief: PaceBelief, probability: number): number {
   assertFraction('probability', probability);
   let known = doses.get(belief);
-  if (!known) doses.set(belief, (known = new Map()));
+  if (!known) doses.set(belief, (known = new Map<number, number>()));
   let dose = known.get(probability);
   if (dose === undefined) known.set(probability, (dose = searchDose(belief, probability)));
   return dose;

@@ -202,13 +202,10 @@ export class TrialForm {
     const method = this.way()?.id;
     const [usual, better] = [this.usual(), this.better()];
     const each = this.each();
+    const given = d.name.trim();
+    const names = this.arms().map((a) => a.name);
     return {
-      name:
-        d.name.trim() ||
-        this.arms()
-          .map((a) => a.name)
-          .join(' or ')
-          .slice(0, 120),
+      name: given === '' ? names.join(' or ').slice(0, 120) : given,
       ...(d.question.trim() ? { question: d.question.trim() } : {}),
       factor: d.factor,
       arms: this.arms().map(({ name, value }) => ({ name, value })),
@@ -299,7 +296,7 @@ export class TrialForm {
   }
 
   protected setArm(at: number, value: string): void {
-    const values = this.places.map((i) => (i === at ? value : (this.valueOf(i) ?? '')));
+    const values = this.places.map((i) => (i === at ? value : this.valueOf(i)));
     this.type({ values });
   }
 

@@ -4,7 +4,11 @@ import { TrialForm } from './trial-form';
 import { TrialPage } from './trial-page';
 import { TrialsPage } from './trials-page';
 
-type Recorded = { record?: string; key?: string; fields?: Record<string, unknown> };
+interface Recorded {
+  record?: string;
+  key?: string;
+  fields?: Record<string, unknown>;
+}
 
 describe('a trial', () => {
   it('is designed: refuses what cannot be judged, then puts a batch for every arm on the bench', async () => {
