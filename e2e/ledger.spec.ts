@@ -17,7 +17,7 @@ test('two ways are compared in words, on a plate and in a file', async ({ page }
     await page.getByRole('button', { name: kind }).click();
     const file = await download;
     expect(file.suggestedFilename()).toMatch(new RegExp(` against .*\\.${kind.toLowerCase()}$`));
-    const bytes = readFileSync((await file.path()));
+    const bytes = readFileSync(await file.path());
     if (kind === 'PNG') expect(bytes.subarray(1, 4).toString()).toBe('PNG');
     // The drawing carries its colours with it.
     if (kind === 'SVG') expect(bytes.toString()).toMatch(/<svg.*xmlns.*stroke:\s?rgb\(/s);

@@ -55,17 +55,16 @@ describe('cases', () => {
     const state = fold(written(...batch('b1', {}, [[10, { rooted: 10 }]])));
     const one = ledgerCase(state, state.batches.get('b1')!)!;
     expect(ledgerCase(state, state.batches.get('b1')!)).toBe(one);
-    const put = (fields: object): Entry =>
-      ({
-        id: 'later',
-        at: '2026-04-01T08:00:00.000Z~0000',
-        day: DAY,
-        by: 'phone',
-        kind: 'put',
-        record: 'space',
-        key: 'bench',
-        fields,
-      });
+    const put = (fields: object): Entry => ({
+      id: 'later',
+      at: '2026-04-01T08:00:00.000Z~0000',
+      day: DAY,
+      by: 'phone',
+      kind: 'put',
+      record: 'space',
+      key: 'bench',
+      fields,
+    });
     const named = append(state, put({ name: 'Porch', tempC: 18, rh: 0.7 }));
     const again = ledgerCase(named, named.batches.get('b1')!)!;
     expect([one.groups.space, again.groups.space]).toEqual([null, 'Porch']);

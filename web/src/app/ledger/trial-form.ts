@@ -212,7 +212,7 @@ export class TrialForm {
       ...(taxon === undefined ? {} : { taxon }),
       ...(method === undefined ? {} : { method }),
       ...(this.mother() ? { mother: this.mother()!.id } : {}),
-      space: d.space || this.spaces()[0]?.id || '',
+      space: d.space === '' ? (this.spaces()[0]?.id ?? '') : d.space,
       ...(each === null ? {} : { each }),
       ...(inside(usual) ? { usual } : {}),
       ...(inside(better) ? { better } : {}),
