@@ -18,7 +18,7 @@ import {
   type ShareDifference,
   type ShareInterval,
 } from '../stats';
-import { strengthOf, weightOf, type Strength } from './evidence';
+import { holm, strengthOf, weightOf, type Strength } from './evidence';
 import type { LedgerCase } from './case';
 import { gather } from './filter';
 import type { Grouping } from './grouping';
@@ -142,6 +142,42 @@ export function compareGroups(by: Grouping, a: GroupResult, b: GroupResult): Com
       a.rooted && b.rooted ? eachNeeded(0.8, inside(a.rooted.share), inside(b.rooted.share)) : null,
   };
 }
+
+/** One group among all of them. */
+export interface GroupRow {
+  readonly name: string;
+  readonly told: number;
+  readonly settledBatches: number;
+  readonly rooted: ShareInterval | null;
+  readonly half: GroupSummary['half'];
+  /** Against all the others together, corrected by Holm for how many there are; null where there is nothing to tell. */
+  readonly p: number | null;
+}
+
+/** All groups side by side, the largest first. @param most so many at most */
+export function allGroups(
+  cases: readonly LedgerCase[],
+  by: Grouping,
+  most = 12,
+): readonly GroupRow[] {
+  const groups = groupSizes(cases, by)
+    .slice(0, most)
+    .map(({ name, members }) => resultOf(name, members));
+  const weights = groups.map((g) => weighed(g.settled));
+  const [yes, no] = [sumOf(weights.map((w) => w.yes)), sumOf(weights.map((w) => w.no))];
+  const raw = weights.map((w) => fisherP({ a: w, b: { yes: yes - w.yes, no: no - w.no } }));
+  const corrected = holm(raw.map((p) => p ?? 1));
+  return groups.map(({ name, told, settledBatches, rooted, half }, i) => ({
+    name,
+    told,
+    settledBatches,
+    rooted,
+    half,
+    p: raw[i] === null ? null : corrected[i]!,
+  }));
+}
+
+const sumOf = (numbers: readonly number[]): number => numbers.reduce((a, b) => a + b, 0);
 
 /** Without the batches: what a screen shows. */
 function summaryOf({ cases: _cases, settled: _settled, ...summary }: GroupResult): GroupSummary {

@@ -1,7 +1,14 @@
 import type { Day } from '../days';
 import type { Emergence } from '../stats';
 import type { CaseName, LedgerCase } from './case';
-import { compareGroups, groupSizes, resultOf, type Comparison } from './compare';
+import {
+  allGroups,
+  compareGroups,
+  groupSizes,
+  type GroupRow,
+  resultOf,
+  type Comparison,
+} from './compare';
 import { countedBy, overallOf, type CountedRow, type Overall } from './counted';
 import { choicesOf, matching, type LedgerFilter } from './filter';
 import type { Grouping } from './grouping';
@@ -50,6 +57,8 @@ export interface CompareAsk {
 export interface Compared {
   readonly groups: readonly { readonly name: string; readonly told: number }[];
   readonly comparison: Comparison | null;
+  /** All groups side by side, where there are more than two. */
+  readonly all: readonly GroupRow[];
 }
 
 export interface Lost {
@@ -100,7 +109,8 @@ export function ledgerDesk() {
       };
     },
     compared({ filter, by, a, b }: CompareAsk): Compared {
-      const groups = groupSizes(matching(cases, filter), by);
+      const mine = matching(cases, filter);
+      const groups = groupSizes(mine, by);
       const first = groups.find((g) => g.name === a) ?? groups[0];
       const second =
         groups.find((g) => g.name === b && g !== first) ?? groups.find((g) => g !== first);
@@ -114,6 +124,7 @@ export function ledgerDesk() {
                 resultOf(second.name, second.members),
               )
             : null,
+        all: groups.length > 2 ? allGroups(mine, by) : [],
       };
     },
     lost(filter: LedgerFilter): Lost {

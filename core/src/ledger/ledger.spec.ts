@@ -4,6 +4,7 @@ import { fold, type BatchFields, type Counts, type Entry } from '../journal';
 import { batchPut, DAY, FIELDS, written } from '../testing/entries';
 import { fisherExact } from '../stats';
 import {
+  allGroups,
   compareGroups,
   fateRows,
   ledgerCases,
@@ -131,6 +132,25 @@ describe('ways against each other', () => {
     expect(group!.told).toBe(10);
     expect(group!.rooted!.share).toBe(0.8);
     expect(group!.curve.count).toBe(40);
+  });
+
+  it('sets all groups side by side, each against the rest, corrected for how many', () => {
+    const cases = casesOf(
+      written(
+        ...many('dry-to-touch', 9, 1, 0),
+        ...many('straight-in', 4, 6, 3),
+        ...many('long-cure', 9, 1, 5),
+      ),
+    );
+    const rows = allGroups(cases, 'school');
+    const byName = new Map(rows.map((r) => [r.name, r]));
+    expect(byName.get('Straight in')!.p!).toBeLessThan(0.001);
+    expect(byName.get('Straight in')!.rooted!.share).toBeCloseTo(0.4, 12);
+    // Effective numbers at 1/1.9: p.adjust(c(p, q, p), "holm") of R 4.2.2, p that of 38 and 4 against 55 and 29.
+    expect(byName.get('Long cure')!.p!).toBeCloseTo(0.0049331146, 9);
+    expect(byName.get('Dry to touch')!.p!).toBe(byName.get('Long cure')!.p!);
+    expect(allGroups(cases, 'school', 2)).toHaveLength(2);
+    expect(allGroups([], 'school')).toEqual([]);
   });
 
   it('empty arms and nothing counted are defined', () => {

@@ -92,6 +92,38 @@ const BLANK: Chosen = { by: 'method', a: '', b: '' };
           <hy-incidence-plate [groups]="[v.c.a, v.c.b]" />
         </hy-plate-frame>
       </section>
+      @if (all().length > 0) {
+        <section aria-labelledby="all">
+          <h2 id="all" class="ruled">All of them</h2>
+          <div class="scroll" tabindex="0" role="region" aria-label="All groups side by side">
+            <table>
+              <thead>
+                <tr>
+                  <th scope="col">{{ nameOf[chosen().by] }}</th>
+                  <th scope="col" class="number">Batches</th>
+                  <th scope="col" class="number">Settled</th>
+                  <th scope="col" class="number">Rooted</th>
+                  <th scope="col" class="number">Half have roots, day</th>
+                  <th scope="col">Against all others</th>
+                </tr>
+              </thead>
+              <tbody>
+                @for (row of all(); track row.name) {
+                  <tr>
+                    <th scope="row">{{ row.name }}</th>
+                    <td class="number">{{ row.batches }}</td>
+                    <td class="number">{{ row.told }}</td>
+                    <td class="number">{{ row.rooted }}</td>
+                    <td class="number">{{ row.half }}</td>
+                    <td>{{ row.says }}</td>
+                  </tr>
+                }
+              </tbody>
+            </table>
+          </div>
+          <p class="quiet small">Corrected by Holm’s method for the number of groups.</p>
+        </section>
+      }
       <p class="quiet small">
         Shares are of settled batches, curves of all that were counted. Shares with Wilson’s
         interval, their difference with Newcombe’s; Fisher’s exact test and the chance on effective
@@ -148,6 +180,17 @@ export class ComparePage {
       table: tableOf(c.a, c.b),
     };
   });
+
+  protected readonly all = computed(() =>
+    (this.answer()?.all ?? []).map(({ name, settledBatches, told, rooted, half, p }) => ({
+      name,
+      batches: settledBatches,
+      told,
+      rooted: rooted ? this.words.percentSpan(rooted) : '–',
+      half: half ? `${Math.round(half.from)}–${Math.round(half.to)}` : '–',
+      says: p === null ? '' : p < 0.1 ? `differs, p ${pWords(p)}` : 'not told apart',
+    })),
+  );
 
   protected setBy(value: string): void {
     const by = GROUPINGS.find((g) => g === value);

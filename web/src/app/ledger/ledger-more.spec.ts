@@ -18,6 +18,9 @@ describe('ways compared', () => {
     expect(plate).toMatch(/Dry to touch: \d+ % rooted and \d+ % lost by day \d+; Straight in/);
     expect(page.all('hy-plate-frame tbody tr').length).toBeGreaterThan(5);
     expect(page.root.innerHTML).not.toMatch(/NaN|Infinity/);
+    await page.fill('By', 'method');
+    expect(page.text).toContain('All of them');
+    expect(page.text).toMatch(/Leaf ?\d+ ?\d+ ?\d+–\d+ % ?\d+–\d+ ?(not told apart|differs)/);
   });
 
   it.each(['method', 'plant', 'gate', 'watering', 'pot', 'space', 'mother', 'mix', 'first water'])(

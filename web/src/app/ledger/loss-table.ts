@@ -54,6 +54,7 @@ import { Words } from '../data/words';
       grid-template-columns: minmax(0, 1fr);
     }
     th[scope='row'] {
+      min-width: 6.5rem;
       font-weight: 600;
     }
     td:last-child {

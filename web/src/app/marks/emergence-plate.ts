@@ -221,7 +221,8 @@ export class EmergencePlate {
     let lastX = -Infinity;
     return this.plate().waiting.map(({ day, count }) => {
       const x = this.x(day);
-      const shown = x - lastX > 26;
+      // Wide enough for three figures of a phone’s size.
+      const shown = x - lastX > 44;
       if (shown) lastX = x;
       return { day, x, shown, waiting: count };
     });

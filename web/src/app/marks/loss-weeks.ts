@@ -3,7 +3,7 @@ import type { LossBar } from '@hypogeon/core';
 
 const WIDTH = 720;
 const LEFT = 40;
-const RIGHT = 108;
+const RIGHT = 76;
 const TOP = 14;
 const TALL = 150;
 const SOIL = TOP + TALL;
@@ -33,7 +33,7 @@ const WORD = { rotted: 'rotted', dried: 'dried up', lost: 'otherwise' } as const
         @for (tick of v.ticks; track tick.week) {
           <text class="week" [attr.x]="tick.x" [attr.y]="height - 8">{{ tick.week }}</text>
         }
-        <text [attr.x]="v.right + 12" [attr.y]="height - 8">{{ unit() }}</text>
+        <text [attr.x]="v.right + 12" [attr.y]="height - 8">week</text>
       </svg>
     }
     <p class="keys" aria-hidden="true">
@@ -103,7 +103,7 @@ const WORD = { rotted: 'rotted', dried: 'dried up', lost: 'otherwise' } as const
   `,
 })
 export class LossWeeks {
-  /** What the numbers under the line are. */
+  /** What the numbers under the line are, for who hears them. */
   readonly unit = input('week');
   readonly weeks = input.required<readonly LossBar[]>();
   protected readonly width = WIDTH;

@@ -87,3 +87,27 @@ describe('the tray map', () => {
     expect(potted).toHaveLength(3);
   });
 });
+
+describe('a tray shared with others', () => {
+  it('names and places cuttings by their cells, and arrows go to the nearest own one', async () => {
+    const { page } = await open({
+      ...crowns,
+      cells: [1, 3, 10, 12],
+      columns: 8,
+      count: 4,
+      cuttings: crowns.cuttings.slice(0, 4),
+    });
+    const cells = page.all('[data-place]');
+    expect(cells.map((c) => c.getAttribute('aria-label')!.split(',')[0])).toEqual([
+      'A2',
+      'A4',
+      'B3',
+      'B5',
+    ]);
+    expect(cells[2]!.style.gridRow).toBe('2');
+    expect(cells[2]!.style.gridColumn).toBe('4');
+    cells[0]!.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowDown', bubbles: true }));
+    await page.settle();
+    expect(page.all('[data-place][tabindex="0"]')[0]!.getAttribute('aria-label')).toContain('B3');
+  });
+});

@@ -20,7 +20,6 @@ export function svgText(svg: SVGSVGElement): string {
   carry(svg, copy);
   const box = svg.viewBox.baseVal as SVGRect | null;
   const [width, height] = box ? [box.width, box.height] : [720, 320];
-  copy.setAttribute('xmlns', 'http://www.w3.org/2000/svg');
   copy.setAttribute('width', String(width));
   copy.setAttribute('height', String(height));
   const ground = document.createElementNS('http://www.w3.org/2000/svg', 'rect');
