@@ -20,6 +20,7 @@ const SCREENS = [
   ['Count Sedum crowns', '/#/bench/b-19/count'],
   ['Water for Haworthiopsis offsets', '/#/bench/b-18/water'],
   ['Water for Graptopetalum leaves', '/#/bench/b-25/water'],
+  ['What do you see?', '/#/bench/b-20/look'],
   ['Mix', '/#/mix'],
   ['Amounts', '/#/mix/amounts'],
   ['Solve for a mix', '/#/mix/solve'],

@@ -12,6 +12,7 @@ export * from './safety';
 export * from './formats';
 export * from './plan';
 export * from './round';
+export * from './inspection';
 export * from './demo';
 export * from './ledger';
 export * from './trial';

@@ -103,6 +103,11 @@ export const routes: Routes = [
     loadComponent: () => import('./bench/water-page').then((m) => m.WaterPage),
   },
   {
+    path: 'bench/:id/look',
+    title: 'What do you see',
+    loadComponent: () => import('./bench/inspect-page').then((m) => m.InspectPage),
+  },
+  {
     path: 'bench/:id/sheet',
     title: 'Plan sheet',
     loadComponent: () => import('./plan/sheet-page').then((m) => m.SheetPage),

@@ -1,0 +1,2 @@
+export * from './odds';
+export * from './inspect';

@@ -1,0 +1,52 @@
+import { mount } from '../../testing/mount';
+import { InspectPage } from './inspect-page';
+
+const open = () => mount(InspectPage, { id: 'b-20' });
+type Page = Awaited<ReturnType<typeof open>>;
+
+async function say(page: Page, sign: string, answer: 'yes' | 'no'): Promise<void> {
+  const group = page.all('.answers').find((g) => g.getAttribute('aria-label') === sign)!;
+  [...group.querySelectorAll('button')].find((b) => b.textContent.trim() === answer)!.click();
+  await page.settle();
+}
+
+describe('what do you see', () => {
+  it('ranks what it may be, says what to do, and asks for what tells most', async () => {
+    const page = await open();
+    expect(page.text).toContain('Answer what you have looked at');
+    expect(page.all('li.next')).toHaveLength(1);
+    await say(page, 'Base dark', 'yes');
+    expect(page.text).toMatch(/Not sure yet. Look at this next:/);
+    await say(page, 'Base soft or wet', 'yes');
+    await say(page, 'Foul smell', 'yes');
+    const [first] = page.all('ol li');
+    expect(first!.textContent).toMatch(/Rot.*\d\d %.*Cut back to clean white tissue/s);
+    expect(page.button('Count the loss')).toBeTruthy();
+    await say(page, 'Foul smell', 'yes');
+    expect(page.all('[aria-pressed="true"]')).toHaveLength(2);
+  });
+
+  it('survives a reload, is noted in one tap, and then is gone', async () => {
+    const page = await open();
+    await say(page, 'Wrinkled', 'yes');
+    await say(page, 'Firm when pressed', 'yes');
+    expect(JSON.parse(localStorage.getItem('hypogeon.draft.look.b-20')!)).toEqual({
+      wrinkled: true,
+      firm: true,
+    });
+    await page.tap('Note it');
+    expect(page.recorded()).toMatchObject([
+      {
+        kind: 'inspected',
+        batch: 'b-20',
+        seen: 'wrinkled',
+        text: expect.stringMatching(/^Living off itself, \d\d %: wrinkled, firm when pressed$/),
+      },
+    ]);
+    expect(localStorage.getItem('hypogeon.draft.look.b-20')).toBeNull();
+  });
+
+  it('says when there is no such batch', async () => {
+    expect((await mount(InspectPage, { id: 'nobody' })).text).toContain('No such batch');
+  });
+});

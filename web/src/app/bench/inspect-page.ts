@@ -1,0 +1,306 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { Router, RouterLink } from '@angular/router';
+import {
+  batchTitle,
+  beforeLooking,
+  CAUSES,
+  likelyCauses,
+  mostTelling,
+  SIGN_IDS,
+  SIGNS,
+  type Seen,
+  type SignId,
+} from '@hypogeon/core';
+import { draftKeeper } from '../data/draft';
+import { Deeds } from '../data/deeds';
+import { Journal } from '../data/journal';
+import { Today } from '../data/today';
+import { Words } from '../data/words';
+
+/** Causes less likely than this are not told, and at most so many are. */
+const LEAST = 0.05;
+const MOST = 4;
+
+/** What do you see? Signs in, likely causes out, with what to look at next and what to do. */
+@Component({
+  selector: 'hy-inspect-page',
+  imports: [RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (batch(); as b) {
+      <p class="quiet small">
+        <a routerLink="/bench">Bench</a> · <a [routerLink]="['/bench', b.id]">{{ title() }}</a>
+      </p>
+      <h1>What do you see?</h1>
+      <div class="sides">
+        <section aria-label="Signs">
+          <ul>
+            @for (s of signs(); track s.id) {
+              <li [class.next]="s.next">
+                <span
+                  ><strong>{{ s.asks }}</strong>
+                  <small>{{ s.how }}{{ s.next ? ' Tells most now.' : '' }}</small></span
+                >
+                <span class="answers" role="group" [attr.aria-label]="s.asks">
+                  <button
+                    type="button"
+                    class="plain"
+                    [attr.aria-pressed]="s.saw === true"
+                    (click)="answer(s.id, true)"
+                  >
+                    yes
+                  </button>
+                  <button
+                    type="button"
+                    class="plain"
+                    [attr.aria-pressed]="s.saw === false"
+                    (click)="answer(s.id, false)"
+                  >
+                    no
+                  </button>
+                </span>
+              </li>
+            }
+          </ul>
+        </section>
+        <section aria-live="polite" aria-labelledby="likely" class="likely">
+          <h2 id="likely" class="ruled">Likely</h2>
+          @if (looked() === 0) {
+            <p>Answer what you have looked at; leave the rest open. The line marked tells most.</p>
+          } @else {
+            <ol>
+              @for (c of causes(); track c.name) {
+                <li>
+                  <p class="cause">
+                    {{ c.name }} <span class="quiet">{{ c.chance }}</span>
+                  </p>
+                  <span class="bar" aria-hidden="true"><i [style.width.%]="c.percent"></i></span>
+                  @if ($first) {
+                    @for (line of c.then; track line) {
+                      <p>{{ line }}</p>
+                    }
+                  }
+                </li>
+              }
+            </ol>
+            @if (unsure()) {
+              <p class="quiet">
+                Not sure yet. Look at this next: <strong>{{ unsure() }}</strong>
+              </p>
+            }
+            <div class="row">
+              <button type="button" class="act" (click)="note()">Note it</button>
+              @if (loss()) {
+                <a class="plain" [routerLink]="['/bench', b.id, 'count']">Count the loss</a>
+              }
+              <button type="button" class="bare" (click)="startOver()">Start over</button>
+            </div>
+          }
+          <p class="quiet small">
+            Chances by Bayes’ theorem from a table of common practice and from what this batch has
+            told: {{ days() }}, {{ rooted() }} of {{ b.count }} rooted. Do not dig daily: each look
+            sets roots back.
+          </p>
+        </section>
+      </div>
+    } @else {
+      <h1>No such batch</h1>
+      <p>It may be in another journal. <a routerLink="/bench">To the bench</a></p>
+    }
+  `,
+  styles: `
+    :host {
+      display: grid;
+      gap: 0.6rem;
+      grid-template-columns: minmax(0, 1fr);
+    }
+    .sides {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+      gap: 2.4rem;
+      align-items: start;
+      margin-top: 0.8rem;
+    }
+    .likely {
+      position: sticky;
+      top: 1rem;
+      display: grid;
+      gap: 0.8rem;
+      grid-template-columns: minmax(0, 1fr);
+    }
+    ul,
+    ol {
+      list-style: none;
+      margin: 0;
+      padding: 0;
+    }
+    ul li {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr) auto;
+      gap: 0.8rem;
+      align-items: center;
+      padding: 0.45rem 0 0.45rem 0.7rem;
+      border-bottom: 1px solid var(--line);
+      border-left: 4px solid transparent;
+    }
+    ul li.next {
+      border-left-color: var(--water);
+    }
+    small {
+      display: block;
+      color: var(--ink2);
+      font-size: 0.875rem;
+    }
+    .answers {
+      display: flex;
+      gap: 0.4rem;
+    }
+    [aria-pressed='true'] {
+      background: var(--living-soft);
+      border-color: var(--living);
+      box-shadow: inset 0 0 0 1px var(--living);
+    }
+    ol {
+      display: grid;
+      gap: 0.9rem;
+    }
+    .cause {
+      font: 650 1.15rem/1.25 var(--head-face);
+    }
+    ol li:first-child .cause {
+      font-size: 1.6rem;
+    }
+    .bar {
+      display: block;
+      height: 6px;
+      margin: 0.25rem 0 0.35rem;
+      background: var(--line);
+      border-radius: 3px;
+    }
+    .bar i {
+      display: block;
+      height: 100%;
+      border-radius: 3px;
+      background: var(--living);
+    }
+    .row {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.6rem;
+      align-items: center;
+    }
+    @media (max-width: 760px) {
+      .sides {
+        grid-template-columns: minmax(0, 1fr);
+      }
+      .likely {
+        position: static;
+        grid-row: 1;
+      }
+    }
+  `,
+})
+export class InspectPage {
+  private readonly journal = inject(Journal);
+  private readonly deeds = inject(Deeds);
+  private readonly router = inject(Router);
+  private readonly words = inject(Words);
+  private readonly today = inject(Today).day;
+  readonly id = input.required<string>();
+
+  protected readonly batch = computed(() => this.journal.state().batches.get(this.id()));
+  protected readonly title = computed(() => {
+    const batch = this.batch();
+    return batch ? batchTitle(this.journal.state(), batch) : '';
+  });
+  private readonly keeper = computed(() => draftKeeper<Seen>(`look.${this.id()}`));
+  private readonly typed = signal<Seen | null>(null);
+  protected readonly seen = computed(() => this.typed() ?? this.keeper().read() ?? {});
+  protected readonly looked = computed(() => Object.keys(this.seen()).length);
+
+  private readonly before = computed(() => {
+    const batch = this.batch();
+    return batch ? beforeLooking(this.journal.state(), batch, this.today()) : undefined;
+  });
+  private readonly ranked = computed(() => likelyCauses(this.seen(), this.before()));
+  private readonly next = computed(() => mostTelling(this.seen(), this.before()));
+
+  protected readonly signs = computed(() =>
+    SIGN_IDS.map((id) => ({
+      id,
+      ...SIGNS[id],
+      saw: this.seen()[id],
+      next: this.next()?.sign === id,
+    })),
+  );
+  protected readonly causes = computed(() =>
+    this.ranked()
+      .filter((r, i) => i === 0 || r.chance >= LEAST)
+      .slice(0, MOST)
+      .map(({ cause, chance }) => ({
+        name: CAUSES[cause].name,
+        then: CAUSES[cause].then,
+        percent: chance * 100,
+        chance: this.words.percent(chance),
+      })),
+  );
+  /** The next question, while the answer hangs on it. */
+  protected readonly unsure = computed(() => {
+    const next = this.next();
+    return next && this.ranked()[0]!.chance < 0.8 ? SIGNS[next.sign].asks.toLowerCase() : '';
+  });
+  protected readonly loss = computed(() => {
+    const { cause } = this.ranked()[0]!;
+    return cause === 'rot' || cause === 'damaged';
+  });
+  protected readonly days = computed(() => {
+    const batch = this.batch();
+    return batch?.cut ? `cut ${this.words.near(batch.cut)}` : 'not cut yet';
+  });
+  protected readonly rooted = computed(() => {
+    const counts = this.batch()?.counts;
+    return counts ? counts.rooted + counts.pupped : 0;
+  });
+
+  /** The same answer again takes it back. */
+  protected answer(sign: SignId, saw: boolean): void {
+    const { [sign]: before, ...rest } = this.seen();
+    this.keep(before === saw ? rest : { ...rest, [sign]: saw });
+  }
+
+  protected startOver(): void {
+    this.keep({});
+  }
+
+  protected async note(): Promise<void> {
+    const [top] = this.ranked();
+    const signs = SIGN_IDS.filter((s) => this.seen()[s] !== undefined).map(
+      (s) => `${this.seen()[s] ? '' : 'not '}${SIGNS[s].asks.toLowerCase()}`,
+    );
+    const text = `${CAUSES[top!.cause].name}, ${this.words.percent(top!.chance)}: ${signs.join(', ')}`;
+    const saved = await this.deeds.record(
+      {
+        kind: 'inspected',
+        batch: this.id(),
+        seen: seenAs(this.seen()),
+        text: text.slice(0, 400),
+      },
+      'Noted',
+    );
+    if (!saved) return;
+    this.keeper().drop();
+    this.typed.set({});
+    await this.router.navigate(['/bench', this.id()]);
+  }
+
+  private keep(seen: Seen): void {
+    this.typed.set(seen);
+    this.keeper().keep(seen);
+  }
+}
+
+/** The one word the log has for it; the wound's own words are for looks at the wound. */
+function seenAs(seen: Seen): 'soft' | 'wrinkled' | 'fine' {
+  if (seen['base-soft'] || seen.glassy) return 'soft';
+  return seen.wrinkled ? 'wrinkled' : 'fine';
+}
