@@ -1,7 +1,8 @@
-import { containerOf, mixOf, shedOf } from '../bench';
+import { containerOf, figuresOf, mixOf, shedOf } from '../bench';
 import type { MethodId } from '../botany';
-import type { State } from '../journal';
+import type { Batch, State } from '../journal';
 import { areaAt, quantityFor, type Container } from '../media';
+import { successBelief } from './belief';
 import { MINUTES } from './minutes';
 
 /** What a batch takes, in the grower's own money; what has no price is null and left out of the sum. */
@@ -38,6 +39,21 @@ export function containersFor(container: Container, count: number): number {
   const small =
     container.shape !== 'tray' && container.cells === undefined && container.topMm <= 90;
   return Math.max(1, Math.ceil(count / (small ? 1 : each)));
+}
+
+/** What a batch costs before anything is known of it: plants as many as its chance of success promises. */
+export function costOfBatch(state: State, batch: Batch): Cost | null {
+  const figures = figuresOf(state, batch);
+  if (!figures) return null;
+  const { mean } = successBelief(state, batch.taxon, figures);
+  return costOf(state, {
+    method: batch.method,
+    taken: batch.count,
+    plants: batch.count * mean,
+    container: batch.container,
+    containers: batch.containers,
+    mix: batch.mix,
+  });
 }
 
 export function costOf(state: State, plan: Costed): Cost {

@@ -3,12 +3,10 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
 import {
   batchTitle,
   calendarOf,
-  costOf,
+  costOfBatch,
   DISINFECT,
-  figuresOf,
   materialsOf,
   stepsOf,
-  successBelief,
   type Batch,
 } from '@hypogeon/core';
 import { Journal } from '../data/journal';
@@ -177,20 +175,7 @@ export class PlanResult {
       .map((i) => `${i.litres.toFixed(1)} L ${i.component.name.toLowerCase()}`)
       .join(', '),
   );
-  protected readonly cost = computed(() => {
-    const batch = this.batch();
-    const figures = figuresOf(this.state(), batch);
-    if (!figures) return null;
-    const { mean } = successBelief(this.state(), batch.taxon, figures);
-    return costOf(this.state(), {
-      method: batch.method,
-      taken: batch.count,
-      plants: batch.count * mean,
-      container: batch.container,
-      containers: batch.containers,
-      mix: batch.mix,
-    });
-  });
+  protected readonly cost = computed(() => costOfBatch(this.state(), this.batch()));
 
   protected calendar(): void {
     const batch = this.batch();
