@@ -12,7 +12,6 @@ import {
   mostTelling,
   SIGN_IDS,
   type Seen,
-  type SignId,
 } from '.';
 
 const first = (seen: Seen) => likelyCauses(seen)[0]!;
