@@ -50,7 +50,8 @@ export function ledgerCase(state: State, batch: Batch): LedgerCase | null {
   if (batch.cut === null) return null;
   const around = aroundOf(state, batch);
   const known = kept.get(batch);
-  if (known?.around.every((part, i) => part === around[i])) return known.is;
+  if (known?.around.length === around.length && known.around.every((part, i) => part === around[i]))
+    return known.is;
   const is = caseOf(state, batch);
   kept.set(batch, { around, is });
   return is;
@@ -108,8 +109,10 @@ function aroundOf(state: State, batch: Batch): readonly unknown[] {
   const spaces = [batch.standSpace, batch.callusSpace, ...batch.moves.map((m) => m.space)];
   return [
     state.settings,
-    // The gate hangs on how wounds close on this bench.
+    // The gate hangs on how wounds close on this bench, the cost on what is paid for components.
     paceOf(state).factor,
+    state.components.size,
+    ...state.components.values(),
     state.ownTaxa.get(batch.taxon),
     batch.mother === undefined ? null : state.mothers.get(batch.mother),
     batch.container === undefined ? null : state.containers.get(batch.container),

@@ -71,6 +71,26 @@ describe('cases', () => {
     expect(again.groups.air).toBe('Damp, over 65 %');
   });
 
+  it('cost more once a component of their mix costs more', () => {
+    const potted = [...DEMO.batches.values()].find((b) => b.id === 'b-19')!;
+    const before = ledgerCase(DEMO, potted)!.cost.total!;
+    const dearer = [...DEMO.components.values()].reduce(
+      (state, { id, pricePerL = 1 }, i) =>
+        append(state, {
+          id: `dear-${i}`,
+          at: `2026-04-09T12:00:00.000Z~${i.toString(16).padStart(4, '0')}`,
+          day: '2026-04-09',
+          by: 'phone',
+          kind: 'put',
+          record: 'component',
+          key: id,
+          fields: { pricePerL: pricePerL * 10 },
+        }),
+      DEMO,
+    );
+    expect(ledgerCase(dearer, dearer.batches.get('b-19')!)!.cost.total!).toBeGreaterThan(before);
+  });
+
   it('are plain data: a worker can be handed them', () => {
     const cases = ledgerCases(DEMO);
     expect(structuredClone(cases)).toEqual(cases);

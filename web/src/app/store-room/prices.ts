@@ -64,6 +64,8 @@ const MOST = 1e6;
     :host {
       display: grid;
       gap: 0.6rem;
+      grid-template-columns: minmax(0, 1fr);
+      width: 100%;
     }
     .fields {
       display: grid;
