@@ -12,3 +12,4 @@ export * from './lineage';
 export * from './pace-of';
 export * from './rooting';
 export * from './teaches';
+export * from './part';

@@ -3,6 +3,8 @@ import type { Touch, WaterManner } from '../water';
 import type { WoundCheck } from '../wound/clock';
 import { compareByDay, type Counts, type Entry, type EntryOf, type KnownEntry } from './entry';
 import type { BatchFields } from './record';
+import { applyLeaving, countedHere, unpack } from './leave';
+import type { TaskId, Tending } from './task';
 import { applyTally, contradictions, countOutcomes, startCuttings, type Cutting } from './tally';
 
 /** The fields of a batch that nothing can be said without. */
@@ -29,6 +31,8 @@ export interface Watering {
   readonly breach?: string | undefined;
 }
 
+export type Photo = EntryOf<'photo'>;
+
 /** A batch as the journal tells it. */
 export interface Batch extends BatchRecord {
   readonly id: string;
@@ -54,8 +58,27 @@ export interface Batch extends BatchRecord {
   readonly standSpace: string;
   readonly cuttings: readonly Cutting[];
   readonly counts: Counts;
+  /** Nothing has come of them yet, also those that have left since. */
   readonly waiting: number;
+  /** Potted on, also those that have left since. */
   readonly potted: number;
+  /** What stands here still: the round asks after these only. */
+  readonly here: {
+    readonly waiting: number;
+    readonly rooted: number;
+    readonly pupped: number;
+    readonly potted: number;
+  };
+  /** Cuttings it began with, before any joined or were split off. */
+  readonly begunWith: number;
+  readonly tendings: readonly { readonly day: Day; readonly what: Tending }[];
+  /** Tasks put off, by task; without `until` they are dropped. The last word counts. */
+  readonly putOff: ReadonlyMap<
+    TaskId,
+    { readonly day: Day; readonly until?: Day; readonly text: string }
+  >;
+  readonly photos: readonly Photo[];
+  readonly measured: readonly EntryOf<'measured'>[];
   readonly ended: Day | null;
   /** Tallies that contradict the ones before and were not said to be a recount. */
   readonly conflicts: readonly { readonly entry: string; readonly problem: string }[];
@@ -84,19 +107,58 @@ export function foldBatch(
   const moves = of('moved');
   const conflicts: { entry: string; problem: string }[] = [];
 
-  let cuttings = startCuttings(count, cut ?? cutOn);
-  let counted = cut ?? cutOn;
-  for (const tally of tallies) {
-    if (tally.counts && tally.recount === undefined)
-      for (const problem of contradictions(countOutcomes(cuttings), tally.counts, count))
-        conflicts.push({ entry: tally.id, problem });
-    cuttings = applyTally(cuttings, tally, counted);
-    if (tally.counts) counted = tally.day;
-  }
+  const begun = cut ?? cutOn;
+  const carried = fields.carried ? unpack(fields.carried, 0) : [];
+  let all: readonly Cutting[] = [
+    ...carried.slice(0, count),
+    ...startCuttings(Math.max(0, count - carried.length), begun, carried.length),
+  ];
+  let counted = begun;
+  let potted = 0;
+  let pottedGone = 0;
+  for (const entry of entries)
+    switch (entry.kind) {
+      case 'tally': {
+        const pool = countedHere(all);
+        if (entry.counts && entry.recount === undefined)
+          for (const problem of contradictions(countOutcomes(pool), entry.counts, pool.length))
+            conflicts.push({ entry: entry.id, problem });
+        const looked = new Map(applyTally(pool, entry, counted).map((c) => [c.place, c]));
+        all = all.map((c) => looked.get(c.place) ?? c);
+        if (entry.counts) counted = entry.day;
+        break;
+      }
+      case 'parted':
+        all = applyLeaving(all, entry);
+        if (entry.why === 'split' || entry.why === 'merged') potted -= entry.potted ?? 0;
+        else pottedGone += entry.potted ?? 0;
+        break;
+      case 'joined':
+        all = [...all, ...unpack(entry.cuttings, all.length)];
+        potted += entry.potted ?? 0;
+        break;
+      case 'potted':
+        potted += entry.count;
+        break;
+      default:
+    }
+  const cuttings = countedHere(all);
   const counts = countOutcomes(cuttings);
   const waiting = cuttings.filter((c) => c.outcome === 'waiting').length;
+  const hereNow = cuttings.filter((c) => !c.left);
+  const standing = (outcome: Cutting['outcome']): number =>
+    hereNow.filter((c) => c.outcome === outcome).length;
+  const here = {
+    waiting: standing('waiting'),
+    rooted: standing('rooted'),
+    pupped: standing('pupped'),
+    potted: Math.max(0, potted - pottedGone),
+  };
   const alive = counts.rooted + counts.pupped;
-  const potted = of('potted').reduce((sum, p) => sum + p.count, 0);
+  const settled = here.waiting === 0 && here.potted >= here.rooted + here.pupped;
+  const putOff = new Map<TaskId, { day: Day; until?: Day; text: string }>();
+  for (const { task, day, until, text } of of('put-off'))
+    putOff.set(task, until === undefined ? { day, text } : { day, until, text });
 
   return {
     id,
@@ -104,8 +166,8 @@ export function foldBatch(
     cutWith: fields.cutWith ?? undefined,
     taxon,
     method,
-    count,
-    cutOn: cut ?? cutOn,
+    count: cuttings.length,
+    cutOn: begun,
     widthMm: fields.widthMm ?? undefined,
     thicknessMm: fields.thicknessMm ?? undefined,
     school,
@@ -128,8 +190,12 @@ export function foldBatch(
     trial: fields.trial ?? undefined,
     arm: fields.arm ?? undefined,
     cells: fields.cells ?? undefined,
+    tray: fields.tray ?? undefined,
+    partOf: fields.partOf ?? undefined,
+    parting: fields.parting ?? undefined,
+    carried: fields.carried ?? undefined,
     rootedInWater: fields.rootedInWater ?? undefined,
-    stage: stageOf(cut, stuck, alive, ended, waiting === 0 && potted >= alive),
+    stage: stageOf(cut, stuck, alive, ended, settled),
     entries,
     cut,
     stuck,
@@ -153,6 +219,12 @@ export function foldBatch(
     counts,
     waiting,
     potted,
+    here,
+    begunWith: count,
+    tendings: of('tended').map(({ day, what }) => ({ day, what })),
+    putOff,
+    photos: of('photo'),
+    measured: of('measured'),
     ended,
     conflicts,
   };

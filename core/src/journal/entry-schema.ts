@@ -3,10 +3,12 @@ import * as z from 'zod';
 import { minuteFrom, SERIES_COLUMNS } from '../climate/series';
 import { TOUCHES } from '../water/case';
 import { WATER_MANNERS } from '../water/watering';
-import { OUTCOMES, SEEN } from './entry';
+import { MEASURED, OUTCOMES, SEEN } from './entry';
 import { countField, dayField, idField, stampField } from './field';
 import type { RecordName } from './record';
-import { RECORD_FIELDS } from './record-schema';
+import { PARTINGS, RECUT_FOR } from './parting';
+import { carriedField, RECORD_FIELDS } from './record-schema';
+import { TASKS, TENDINGS } from './task';
 
 /** What every entry carries: who wrote it, when, and of which of the grower's days it speaks. */
 const envelope = {
@@ -53,6 +55,8 @@ export const entrySchema = z.discriminatedUnion('kind', [
     put('container'),
     put('protocol'),
     put('trial'),
+    put('tray'),
+    put('order'),
     put('settings'),
   ]),
   observation('cut', {}),
@@ -79,6 +83,48 @@ export const entrySchema = z.discriminatedUnion('kind', [
   observation('potted', { count: countField }),
   observation('moved', { space: idField, place: z.string().max(80).optional() }),
   observation('note', { text }),
+  /** Cuttings leave the batch. */
+  observation('parted', {
+    why: z.enum(PARTINGS),
+    /** How many of what they had come to. */
+    taken: z.partialRecord(z.enum(OUTCOMES), countField),
+    /** Which ones, where that is told; else the last of their kind. */
+    places: z.array(z.int().min(0).max(100_000)).max(10_000).optional(),
+    /** So many of them were potted on before. */
+    potted: countField.optional(),
+    /** The batch or mother they are in now. */
+    to: idField.optional(),
+    cause: z.enum(RECUT_FOR).optional(),
+    order: idField.optional(),
+    text: text.optional(),
+  }),
+  /** Cuttings of another batch join this one. */
+  observation('joined', { from: idField, cuttings: carriedField, potted: countField.optional() }),
+  /** Done for the batch: a jar changed, more light, feed. */
+  observation('tended', { what: z.enum(TENDINGS), text: text.optional() }),
+  /** A task put off until a day, or dropped for good where `until` is missing. */
+  observation('put-off', {
+    task: z.enum(TASKS),
+    until: dayField.optional(),
+    text: z.string().trim().min(1).max(400),
+  }),
+  /** A picture; the picture itself is kept beside the journal under its id. */
+  observation('photo', {
+    picture: idField,
+    width: z.int().min(1).max(20_000),
+    height: z.int().min(1).max(20_000),
+    bytes: z.int().min(1).max(100_000_000),
+    name: z.string().max(200).optional(),
+    text: text.optional(),
+  }),
+  /** A length measured on a picture, against a scale drawn on it. */
+  observation('measured', {
+    what: z.enum(MEASURED),
+    mm: z.number().positive().max(5000),
+    /** Half the width of the range the eye and the hand leave. */
+    errorMm: z.number().min(0).max(5000).optional(),
+    picture: idField.optional(),
+  }),
   observation('ended', { text: text.optional() }),
   z.looseObject({
     ...envelope,

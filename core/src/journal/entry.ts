@@ -9,6 +9,10 @@ export type Outcome = (typeof OUTCOMES)[number];
 export const WOUND_SEEN = ['tacky', 'firm'] as const;
 export const SEEN = [...WOUND_SEEN, 'fine', 'wrinkled', 'soft'] as const;
 
+/** What may be measured on a picture. */
+export const MEASURED = ['wound', 'root'] as const;
+export type Measured = (typeof MEASURED)[number];
+
 export type KnownEntry = Exclude<Named<z.infer<typeof entrySchema>>, { kind: 'put' }> | Put;
 export type Put = {
   [R in RecordName]: Named<z.infer<typeof unknownEntrySchema>> & {
@@ -36,6 +40,12 @@ const KINDS: ReadonlySet<string> = new Set<EntryKind>([
   'potted',
   'moved',
   'note',
+  'parted',
+  'joined',
+  'tended',
+  'put-off',
+  'photo',
+  'measured',
   'ended',
   'air',
   'series',

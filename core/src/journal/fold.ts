@@ -77,6 +77,8 @@ function draftOf(state: State): Draft {
     containers: new Map(state.containers),
     protocols: new Map(state.protocols),
     trials: new Map(state.trials),
+    trays: new Map(state.trays),
+    orders: new Map(state.orders),
     jugs: new Map(state.jugs),
     air: new Map(state.air),
   };
@@ -110,6 +112,10 @@ function foldSubject(draft: Draft, subject: string, group: readonly Entry[]): vo
       return keep(draft.protocols, key, foldFields('protocol', entries));
     case 'trial':
       return keep(draft.trials, key, foldFields('trial', entries));
+    case 'tray':
+      return keep(draft.trays, key, foldFields('tray', entries));
+    case 'order':
+      return keep(draft.orders, key, foldFields('order', entries));
     case 'jug':
       draft.jugs.set(key, foldJugs(entries));
       return;

@@ -11,7 +11,9 @@ import { DISINFECTANTS } from '../safety/caution';
 import { WATER_SCHOOLS } from '../water/school';
 import { WOUND_SCHOOLS } from '../wound/school';
 import { dayField, idField, nameField } from './field';
-import { CALLUS_PLACES, PERMISSIONS, TRIAL_FACTORS, type RecordName } from './record';
+import { OUTCOMES } from './entry';
+import { PARTINGS } from './parting';
+import { CALLUS_PLACES, PERMISSIONS, TRAY_KINDS, TRIAL_FACTORS, type RecordName } from './record';
 
 /*
  * The records a grower keeps, as the fields that a `put` may set. Every field is optional in a put:
@@ -154,6 +156,23 @@ export const spaceFields = z.looseObject({
   ),
 });
 
+/** After one look and by the next. */
+const betweenField = z.tuple([dayField, dayField]);
+
+/** Cuttings alike that came from another batch, with what was seen of them there. */
+export const carriedField = z
+  .array(
+    z.looseObject({
+      count: z.int().min(1).max(10_000),
+      outcome: z.enum(OUTCOMES),
+      lastLook: dayField,
+      rooted: betweenField.optional(),
+      pupped: betweenField.optional(),
+      lost: betweenField.optional(),
+    }),
+  )
+  .max(10_000);
+
 export const batchFields = z.looseObject({
   mother: clear(idField),
   /** The first of the batches that were cut from one plant at one time. */
@@ -190,6 +209,12 @@ export const batchFields = z.looseObject({
   trial: clear(idField),
   arm: clear(z.int().min(0).max(5)),
   cells: clear(z.array(z.int().min(0).max(100_000)).max(10_000)),
+  /** What it stands in, where that is a record of its own: then `cells` are cells of that tray. */
+  tray: clear(idField),
+  /** The batch its cuttings came out of, why, and what they had come to by then. */
+  partOf: clear(idField),
+  parting: clear(z.enum(PARTINGS)),
+  carried: clear(carriedField),
   /** Its roots grew in a jar: it is weaned into medium by steps. */
   rootedInWater: clear(z.boolean()),
 });
@@ -242,6 +267,36 @@ export const containerFields = z.looseObject({
   price: clear(z.number().min(0).max(1e6)),
 });
 
+/** A tray, a pot, a jar or a rack that cuttings of one or several batches stand in. */
+export const trayFields = z.looseObject({
+  name: clear(nameField),
+  kind: clear(z.enum(TRAY_KINDS)),
+  space: clear(idField),
+  rows: clear(z.int().min(1).max(100)),
+  columns: clear(z.int().min(1).max(100)),
+  /** Its turn on the walk past its bench: smaller comes first. */
+  turn: clear(z.number().min(-1e6).max(1e6)),
+  /** Put away: it holds nothing any more. */
+  away: clear(z.boolean()),
+});
+
+/** Who wants what by when. First names or codes: it never leaves this journal. */
+export const orderFields = z.looseObject({
+  who: clear(nameField),
+  taxon: clear(idField),
+  method: clear(z.enum(METHODS)),
+  count: clear(z.int().min(1).max(100_000)),
+  by: clear(dayField),
+  notes: clear(z.string().max(4000)),
+  /** What is set aside for it. */
+  from: clear(
+    z.array(z.looseObject({ batch: idField, count: z.int().min(1).max(100_000) })).max(1000),
+  ),
+  /** Handed over on, or called off on. */
+  doneOn: clear(dayField),
+  calledOff: clear(z.string().trim().min(1).max(400)),
+});
+
 export const settingsFields = z.looseObject({
   length: clear(z.enum(['mm', 'in'])),
   temperature: clear(z.enum(['C', 'F'])),
@@ -271,5 +326,7 @@ export const RECORD_FIELDS = {
   container: containerFields,
   protocol: protocolFields,
   trial: trialFields,
+  tray: trayFields,
+  order: orderFields,
   settings: settingsFields,
 } as const satisfies Record<RecordName, unknown>;

@@ -13,6 +13,8 @@ export const RECORDS = [
   'container',
   'protocol',
   'trial',
+  'tray',
+  'order',
   'settings',
 ] as const;
 export type RecordName = (typeof RECORDS)[number];
@@ -34,6 +36,10 @@ export const PERMISSIONS = ['own', 'given', 'asked', 'unknown'] as const;
 export type Permission = (typeof PERMISSIONS)[number];
 export const CALLUS_PLACES = ['rack', 'medium'] as const;
 
+/** What cuttings stand in together. */
+export const TRAY_KINDS = ['tray', 'pot', 'jar', 'rack'] as const;
+export type TrayKind = (typeof TRAY_KINDS)[number];
+
 type Fields<S extends z.ZodType> = Named<z.infer<S>>;
 
 export type TaxonFields = Fields<typeof schema.taxonFields>;
@@ -45,6 +51,8 @@ export type MixFields = Fields<typeof schema.mixFields>;
 export type ContainerFields = Fields<typeof schema.containerFields>;
 export type ProtocolFields = Fields<typeof schema.protocolFields>;
 export type TrialFields = Fields<typeof schema.trialFields>;
+export type TrayFields = Fields<typeof schema.trayFields>;
+export type OrderFields = Fields<typeof schema.orderFields>;
 export type SettingsFields = Fields<typeof schema.settingsFields>;
 
 export interface FieldsOf {
@@ -57,5 +65,7 @@ export interface FieldsOf {
   readonly container: ContainerFields;
   readonly protocol: ProtocolFields;
   readonly trial: TrialFields;
+  readonly tray: TrayFields;
+  readonly order: OrderFields;
   readonly settings: SettingsFields;
 }

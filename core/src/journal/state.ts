@@ -11,6 +11,8 @@ import type {
   SettingsFields,
   SpaceFields,
   TaxonFields,
+  OrderFields,
+  TrayFields,
   TrialFields,
 } from './record';
 import type { Stamp } from './stamp';
@@ -26,6 +28,8 @@ export type OwnMix = Kept<MixFields> & { readonly id: string };
 export type OwnContainer = Kept<ContainerFields> & { readonly id: string };
 export type Protocol = Kept<ProtocolFields> & { readonly id: string };
 export type Trial = Kept<TrialFields> & { readonly id: string };
+export type Tray = Kept<TrayFields> & { readonly id: string };
+export type Order = Kept<OrderFields> & { readonly id: string };
 export type Examination = EntryOf<'examined'>;
 export type Settings = Kept<SettingsFields>;
 
@@ -43,6 +47,8 @@ export interface State {
   readonly containers: ReadonlyMap<string, OwnContainer>;
   readonly protocols: ReadonlyMap<string, Protocol>;
   readonly trials: ReadonlyMap<string, Trial>;
+  readonly trays: ReadonlyMap<string, Tray>;
+  readonly orders: ReadonlyMap<string, Order>;
   /** Drain tests by mix, in order of day. */
   readonly jugs: ReadonlyMap<string, readonly JugTest[]>;
   readonly settings: Settings;
@@ -65,6 +71,8 @@ export const EMPTY_STATE: State = {
   containers: new Map(),
   protocols: new Map(),
   trials: new Map(),
+  trays: new Map(),
+  orders: new Map(),
   jugs: new Map(),
   settings: {},
   air: new Map(),

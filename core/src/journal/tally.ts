@@ -1,5 +1,6 @@
 import type { Day } from '../days';
 import { OUTCOMES, type Counts, type EntryOf, type Outcome } from './entry';
+import type { Parting } from './parting';
 
 /** Something happened after one look and by the next. */
 export interface Between {
@@ -17,6 +18,15 @@ export interface Cutting {
   readonly lost?: Between;
   /** False where only the number is known and the place in the tray was filled in. */
   readonly placed: boolean;
+  /** Its place in the batch, from 0: stays its own whatever becomes of the others. */
+  readonly place: number;
+  /** It has left the batch. What it had come to by then stays counted here, unless it is counted elsewhere. */
+  readonly left?: Left;
+}
+
+export interface Left {
+  readonly day: Day;
+  readonly why: Parting;
 }
 
 export const NO_COUNTS: Counts = { rooted: 0, pupped: 0, rotted: 0, dried: 0, lost: 0 };
@@ -25,11 +35,12 @@ const LOSSES = ['rotted', 'dried', 'lost'] as const;
 export const isLoss = (outcome: Outcome): outcome is (typeof LOSSES)[number] =>
   (LOSSES as readonly Outcome[]).includes(outcome);
 
-export function startCuttings(count: number, cutOn: Day): readonly Cutting[] {
-  return Array.from({ length: count }, () => ({
+export function startCuttings(count: number, cutOn: Day, from = 0): readonly Cutting[] {
+  return Array.from({ length: count }, (_, i) => ({
     outcome: 'waiting' as const,
     lastLook: cutOn,
     placed: false,
+    place: from + i,
   }));
 }
 
@@ -95,9 +106,11 @@ function applyPlaces(
   places: Readonly<Record<string, Outcome>>,
   look: Look,
 ): readonly Cutting[] {
-  return cuttings.map((cutting, i) => {
-    const outcome = places[String(i)];
-    return outcome === undefined ? cutting : { ...become(cutting, outcome, look), placed: true };
+  return cuttings.map((cutting) => {
+    const outcome = places[String(cutting.place)];
+    return outcome === undefined || cutting.left
+      ? cutting
+      : { ...become(cutting, outcome, look), placed: true };
   });
 }
 
@@ -118,7 +131,7 @@ function applyCounts(cuttings: readonly Cutting[], counts: Counts, look: Look): 
     for (const from of LIKELIEST_FROM[to]) {
       let moves = Math.min(want[to] - have[to], have[from] - want[from]);
       for (let i = 0; i < next.length && moves > 0; i++) {
-        if (next[i]!.outcome !== from) continue;
+        if (next[i]!.outcome !== from || next[i]!.left) continue;
         next[i] = { ...become(next[i]!, to, look), placed: false };
         have[from]--;
         have[to]++;

@@ -207,7 +207,7 @@ function gateItems(
       kind: 'first-water',
       batch,
       closure,
-      count: batch.waiting,
+      count: batch.here.waiting,
       title: batch.method === 'leaf' ? 'First misting' : firstWater(batch, verdict),
       drink: verdict?.drink,
       reason:
@@ -384,9 +384,9 @@ export interface NextLook {
  */
 export function nextLook(state: State, batch: Batch, figures: TaxonMethod): NextLook | null {
   const awaits =
-    batch.waiting > 0
+    batch.here.waiting > 0
       ? ({ for: 'roots', window: figures.roots } as const)
-      : batch.counts.rooted > 0 && figures.pups !== null
+      : batch.here.rooted > 0 && figures.pups !== null
         ? ({ for: 'pups', window: figures.pups } as const)
         : null;
   if (awaits === null) return null;
@@ -409,11 +409,11 @@ function potOnItems(
 ): readonly Do[] {
   const waitsForPup = figures?.pups != null;
   const ready = batch.cuttings.filter((c) => {
-    if (c.lost) return false;
+    if (c.lost || c.left) return false;
     const sign = waitsForPup ? c.pupped : c.rooted;
     return sign !== undefined && addDays(sign.by, ROOTS_GROW_DAYS) <= today;
   }).length;
-  const count = ready - batch.potted;
+  const count = ready - batch.here.potted;
   if (count <= 0) return [];
   return [
     {

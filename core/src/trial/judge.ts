@@ -152,8 +152,8 @@ function byRow(trial: Trial, a: Batch, endA: Day, b: Batch, endB: Day) {
     ['a', a, endA],
     ['b', b, endB],
   ] as const)
-    batch.cuttings.forEach((cutting, i) => {
-      const row = Math.floor((batch.cells?.[i] ?? i) / columns);
+    batch.cuttings.forEach((cutting) => {
+      const row = Math.floor((batch.cells?.[cutting.place] ?? cutting.place) / columns);
       let table = rows.get(row);
       if (!table) rows.set(row, (table = { a: { yes: 0, no: 0 }, b: { yes: 0, no: 0 } }));
       table[side][aliveBy(cutting, end) ? 'yes' : 'no']++;

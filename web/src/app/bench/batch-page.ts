@@ -164,7 +164,7 @@ export class BatchPage {
   protected pot(text: string): void {
     const batch = this.batch();
     if (!batch) return;
-    const left = batch.counts.rooted + batch.counts.pupped - batch.potted;
+    const left = batch.here.rooted + batch.here.pupped - batch.here.potted;
     const count = Number(text);
     if (!Number.isInteger(count) || count < 1)
       return this.problem.set('How many? A whole number of 1 or more.');
@@ -199,7 +199,7 @@ export class BatchPage {
       record: 'batch',
       key: batch.id,
       fields: {
-        ...(n === batch.count ? {} : { count: n }),
+        ...(n === batch.count ? {} : { count: batch.begunWith + n - batch.count }),
         ...(read?.ok ? { widthMm: read.mm } : {}),
         ...(known && known.id !== batch.school ? { school: known.id } : {}),
         ...(place.trim() === (batch.place ?? '') ? {} : { place: place.trim() || null }),

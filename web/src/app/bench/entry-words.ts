@@ -1,4 +1,4 @@
-import { type BatchEntry, type Counts, type State } from '@hypogeon/core';
+import { batchCode, TASK_NAME, type BatchEntry, type Counts, type State } from '@hypogeon/core';
 
 const SEEN = {
   tacky: 'Wound still tacky',
@@ -43,10 +43,60 @@ export function entryWords(state: State, entry: BatchEntry): string {
     }
     case 'note':
       return entry.text;
+    case 'parted':
+      return partedWords(state, entry);
+    case 'joined': {
+      const from = state.batches.get(entry.from);
+      const count = entry.cuttings.reduce((sum, c) => sum + c.count, 0);
+      return `${count} joined from ${from ? batchCode(state, from) : 'another batch'}`;
+    }
+    case 'tended':
+      return entry.text ? `${TENDED[entry.what]}: ${entry.text}` : TENDED[entry.what];
+    case 'put-off':
+      return entry.until === undefined
+        ? `${TASK_NAME[entry.task]} dropped: ${entry.text}`
+        : `${TASK_NAME[entry.task]} put off to ${entry.until}: ${entry.text}`;
+    case 'photo':
+      return entry.text ? `Picture: ${entry.text}` : 'Picture taken';
+    case 'measured':
+      return `Measured: ${entry.what} ${Math.round(entry.mm * 10) / 10} mm`;
     case 'ended':
       return entry.text ? `Ended: ${entry.text}` : 'Ended';
   }
 }
+
+const TENDED = {
+  'jar-stir': 'Water in the jar moved',
+  'jar-change': 'Water in the jar changed',
+  light: 'A step more light',
+  feed: 'Fed at half strength',
+  'leaf-off': 'Mother leaf taken off',
+} as const;
+
+function partedWords(state: State, { why, taken, to, text }: PartedEntry): string {
+  const count = Object.values(taken).reduce((sum, n) => sum + n, 0);
+  const batch = to === undefined ? undefined : state.batches.get(to);
+  const mother = to === undefined ? undefined : state.mothers.get(to);
+  const where = batch
+    ? ` (${batchCode(state, batch)})`
+    : mother
+      ? ` (${mother.name ?? 'mother'})`
+      : '';
+  return `${PARTED[why](count)}${where}${text ? `: ${text}` : ''}`;
+}
+
+type PartedEntry = Extract<BatchEntry, { kind: 'parted' }>;
+
+const PARTED: Readonly<Record<PartedEntry['why'], (n: number) => string>> = {
+  split: (n) => `${n} split off`,
+  merged: (n) => `${n} merged into another batch`,
+  rescued: (n) => `${n} cut afresh`,
+  single: (n) => `${n} potted singly`,
+  mother: () => 'One became a mother',
+  given: (n) => `${n} given away`,
+  sold: (n) => `${n} sold`,
+  discarded: (n) => `${n} thrown out`,
+};
 
 function tallyWords(
   counts: Counts | undefined,

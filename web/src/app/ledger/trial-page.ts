@@ -182,8 +182,8 @@ export class TrialPage {
     const layout = trialLayout(arms.length, trial.each ?? 0, columns, trial.seed ?? 0);
     const inCell = new Map<number, { cutting: Cutting; cut: boolean }>();
     for (const { batch } of result.arms)
-      batch?.cuttings.forEach((cutting, i) => {
-        const cell = batch.cells?.[i];
+      batch?.cuttings.forEach((cutting) => {
+        const cell = batch.cells?.[cutting.place];
         if (cell !== undefined) inCell.set(cell, { cutting, cut: batch.cut !== null });
       });
     const cells = layout.map((arm, cell): TrialCell => {

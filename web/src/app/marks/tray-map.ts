@@ -54,6 +54,7 @@ export interface PlacesCounted {
           [attr.aria-pressed]="cell.marked"
           [attr.aria-label]="cell.label"
           [tabIndex]="cell.place === focus() ? 0 : -1"
+          [class.gone]="cell.gone"
           (click)="tap(cell.place)"
         >
           <hy-mark [piece]="piece()" [state]="cell.state" [size]="44" />
@@ -107,6 +108,11 @@ export interface PlacesCounted {
       background: var(--callus-soft);
       box-shadow: inset 0 0 0 2px var(--ink);
     }
+    button.gone {
+      opacity: 0.45;
+      background: transparent;
+      outline: 1px dashed var(--line);
+    }
     .keys {
       display: flex;
       flex-wrap: wrap;
@@ -150,7 +156,8 @@ export class TrayMap {
     const marked = this.marked();
     let left = potted;
     let row = -1;
-    return cuttings.slice(0, MOST_DRAWN).map((cutting, place) => {
+    return cuttings.slice(0, MOST_DRAWN).map((cutting) => {
+      const { place } = cutting;
       const alive = cutting.outcome === 'rooted' || cutting.outcome === 'pupped';
       const inPot = alive && left-- > 0;
       const cell = this.cellOf(place);
@@ -164,7 +171,8 @@ export class TrayMap {
         column: (cell % this.columns()) + 2,
         marked: marked.has(place),
         state: markOf(cutting, this.closure(), inPot, this.today()),
-        label: `${this.name(place)}, ${inPot ? 'potted on' : OUTCOME_WORD[cutting.outcome]}`,
+        gone: cutting.left !== undefined,
+        label: `${this.name(place)}, ${inPot ? 'potted on' : OUTCOME_WORD[cutting.outcome]}${cutting.left ? ', no longer here' : ''}`,
       };
     });
   });
@@ -212,16 +220,15 @@ export class TrayMap {
     const next = this.toward(event.key);
     if (next === null) return;
     event.preventDefault();
-    if (next < 0 || next >= this.cells().length) return;
+    if (!this.cells().some((c) => c.place === next)) return;
     this.focus.set(next);
     this.host.nativeElement.querySelector<HTMLElement>(`[data-place="${next}"]`)?.focus();
   }
 
-  /** The place an arrow leads to; null for other keys. In a shared tray the nearest own cell that way. */
+  /** The place an arrow leads to; null for other keys. In a shared or thinned tray the nearest own cell that way. */
   private toward(key: string): number | null {
     const step = this.step(key);
     if (step === 0) return null;
-    if (!this.batch().cells || Math.abs(step) === 1) return this.focus() + step;
     const wanted = this.cellOf(this.focus()) + step;
     const ahead = this.cells()
       .map((c) => c.place)

@@ -1,0 +1,361 @@
+import type { Day } from '../days';
+import {
+  carry,
+  chooseLeaving,
+  type Batch,
+  type BatchFields,
+  type Cutting,
+  type EntryDraft,
+  type EntryOf,
+  type Parting,
+  type RecutFor,
+  type State,
+  type Taken,
+} from '../journal';
+import { batchCode } from './plant';
+
+/** Which cuttings are meant: so many of each kind, or the ones at these places. */
+export interface Which {
+  readonly taken: Taken;
+  readonly places?: readonly number[] | undefined;
+}
+
+/** The kinds of cuttings that still stand in a batch, for a form. */
+export function standingIn(batch: Batch): Required<Pick<Taken, 'waiting' | 'rooted' | 'pupped'>> {
+  const { waiting, rooted, pupped } = batch.here;
+  return { waiting, rooted, pupped };
+}
+
+export const takenCount = (taken: Taken): number =>
+  Object.values(taken).reduce((sum, n) => sum + n, 0);
+
+/** Why so many cannot be taken, in the grower's words; empty if they can. */
+export function takingProblem(batch: Batch, { taken, places }: Which): string {
+  const count = places ? places.length : takenCount(taken);
+  if (count < 1) return 'How many? Take one at least.';
+  if (places) {
+    const there = chooseLeaving(batch.cuttings, { taken, places: [...places] });
+    return there.length === places.length ? '' : 'Some of the marked ones are no longer here.';
+  }
+  for (const kind of ['waiting', 'rooted', 'pupped'] as const) {
+    const wanted = taken[kind] ?? 0;
+    if (!Number.isInteger(wanted) || wanted < 0) return 'Whole numbers of 0 or more, please.';
+    if (wanted > batch.here[kind])
+      return `Only ${batch.here[kind]} ${KIND_WORD[kind]} are here. Take fewer, or count again first.`;
+  }
+  return '';
+}
+
+const KIND_WORD = { waiting: 'without roots', rooted: 'with roots', pupped: 'with pups' } as const;
+
+/** Potted ones go first: they are ready to go. */
+function pottedAmong(batch: Batch, chosen: readonly Cutting[]): { readonly potted?: number } {
+  const alive = chosen.filter((c) => c.outcome === 'rooted' || c.outcome === 'pupped').length;
+  const potted = Math.min(batch.here.potted, alive);
+  return potted > 0 ? { potted } : {};
+}
+
+function parted(
+  batch: Batch,
+  which: Which,
+  day: Day,
+  why: Parting,
+  more: Partial<Pick<EntryOf<'parted'>, 'to' | 'cause' | 'order' | 'text'>> = {},
+): EntryDraft {
+  const chosen = chooseLeaving(batch.cuttings, {
+    taken: which.taken,
+    places: listOf(which.places),
+  });
+  const taken: Record<string, number> = {};
+  for (const { outcome } of chosen) taken[outcome] = (taken[outcome] ?? 0) + 1;
+  return {
+    kind: 'parted',
+    batch: batch.id,
+    day,
+    why,
+    taken,
+    ...(which.places ? { places: [...which.places] } : {}),
+    ...pottedAmong(batch, chosen),
+    ...more,
+  };
+}
+
+const listOf = (places: readonly number[] | undefined): number[] | undefined =>
+  places ? [...places] : undefined;
+
+/** Given away, sold or thrown out: they leave, and stay counted as what they had come to. */
+export function leaveEntries(
+  batch: Batch,
+  which: Which,
+  day: Day,
+  why: 'given' | 'sold' | 'discarded',
+  about: { readonly text?: string; readonly order?: string } = {},
+): readonly EntryDraft[] {
+  return [parted(batch, which, day, why, about)];
+}
+
+/** The fields a batch made of another's cuttings shares with it. */
+function inherited(batch: Batch): BatchFields {
+  const { mother, taxon, method, widthMm, thicknessMm, school, callusAt, callusSpace } = batch;
+  const { disinfectant, aid, firstWater, medium, container, mix, dressed, waterSchool, stemMm } =
+    batch;
+  const all = {
+    mother,
+    taxon,
+    method,
+    widthMm,
+    thicknessMm,
+    school,
+    callusAt,
+    callusSpace,
+    disinfectant,
+    aid,
+    firstWater,
+    medium,
+    container,
+    mix,
+    dressed,
+    waterSchool,
+    stemMm,
+    space: batch.space,
+    place: batch.place,
+    columns: batch.columns,
+    rootedInWater: batch.rootedInWater,
+  };
+  return Object.fromEntries(Object.entries(all).filter(([, v]) => v !== undefined));
+}
+
+/** What was done to the whole batch is part of the story of each of its cuttings. */
+function retold(batch: Batch, id: string): readonly EntryDraft[] {
+  return batch.entries.flatMap((entry): EntryDraft[] => {
+    switch (entry.kind) {
+      case 'cut':
+      case 'stuck':
+        return [{ kind: entry.kind, batch: id, day: entry.day }];
+      case 'watered': {
+        const { how, ml, breach, day } = entry;
+        return [
+          {
+            kind: 'watered',
+            batch: id,
+            day,
+            how,
+            ...(ml === undefined ? {} : { ml }),
+            ...(breach === undefined ? {} : { breach }),
+          },
+        ];
+      }
+      case 'moved':
+        return [{ kind: 'moved', batch: id, day: entry.day, space: entry.space }];
+      case 'inspected':
+        return entry.seen === 'tacky' || entry.seen === 'firm'
+          ? [{ kind: 'inspected', batch: id, day: entry.day, seen: entry.seen }]
+          : [];
+      default:
+        return [];
+    }
+  });
+}
+
+const countedOn = (batch: Batch): Day => batch.tallies.at(-1) ?? batch.cutOn;
+
+/** Where the cuttings of a new batch stand, if not where they stood. */
+export interface Stand {
+  readonly space?: string | undefined;
+  readonly place?: string | undefined;
+  readonly tray?: string | undefined;
+  readonly cells?: readonly number[] | undefined;
+}
+
+const stand = ({ space, place, tray, cells }: Stand): BatchFields => ({
+  ...(space === undefined ? {} : { space }),
+  ...(place === undefined ? {} : { place }),
+  ...(tray === undefined ? {} : { tray }),
+  ...(cells === undefined ? {} : { cells: [...cells] }),
+});
+
+/** Some cuttings become a batch of their own, with all that is known of them; they are counted there. */
+export function splitEntries(
+  batch: Batch,
+  which: Which,
+  id: string,
+  day: Day,
+  where: Stand = {},
+): readonly EntryDraft[] {
+  const chosen = chooseLeaving(batch.cuttings, {
+    taken: which.taken,
+    places: listOf(which.places),
+  });
+  const { potted } = pottedAmong(batch, chosen);
+  return [
+    parted(batch, which, day, 'split', { to: id }),
+    {
+      kind: 'put',
+      record: 'batch',
+      key: id,
+      day,
+      fields: {
+        ...inherited(batch),
+        ...stand(where),
+        count: chosen.length,
+        cutOn: batch.cutOn,
+        partOf: batch.id,
+        parting: 'split',
+        carried: [...carry(chosen, countedOn(batch))],
+      },
+    },
+    ...retold(batch, id),
+    ...(where.space !== undefined && where.space !== batch.space
+      ? [{ kind: 'moved', batch: id, day, space: where.space } as const]
+      : []),
+    ...(potted === undefined ? [] : [{ kind: 'potted', batch: id, day, count: potted } as const]),
+  ];
+}
+
+/** A cutting that was cut back to clean tissue has a new wound: a batch with a clock of its own. */
+export function rescueEntries(
+  state: State,
+  batch: Batch,
+  which: Which,
+  id: string,
+  day: Day,
+  cut: Pick<BatchFields, 'widthMm' | 'school' | 'disinfectant'> & { readonly cause: RecutFor },
+  where: Stand = {},
+): readonly EntryDraft[] {
+  const { cause, ...fields } = cut;
+  const count = which.places?.length ?? takenCount(which.taken);
+  return [
+    parted(batch, which, day, 'rescued', { to: id, cause }),
+    {
+      kind: 'put',
+      record: 'batch',
+      key: id,
+      day,
+      fields: {
+        ...inherited(batch),
+        ...stand(where),
+        ...fields,
+        count,
+        cutOn: day,
+        partOf: batch.id,
+        parting: 'rescued',
+        // Weakened pieces say nothing of what a fresh one would have done.
+        excluded: `cut afresh from ${batchCode(state, batch)}`,
+      },
+    },
+    { kind: 'cut', batch: id, day },
+  ];
+}
+
+/** Rooted plants go into pots of their own, each with its own page and label; they stay counted where they rooted. */
+export function singleEntries(
+  state: State,
+  batch: Batch,
+  which: Which,
+  ids: readonly string[],
+  day: Day,
+  where: Stand = {},
+): readonly EntryDraft[] {
+  const chosen = chooseLeaving(batch.cuttings, {
+    taken: which.taken,
+    places: listOf(which.places),
+  });
+  const bare = batch.here.rooted + batch.here.pupped - batch.here.potted;
+  return chosen.slice(0, ids.length).flatMap((cutting, i): readonly EntryDraft[] => {
+    const id = ids[i]!;
+    return [
+      {
+        kind: 'parted',
+        batch: batch.id,
+        day,
+        why: 'single',
+        taken: { [cutting.outcome]: 1 },
+        places: [cutting.place],
+        ...(i < bare ? {} : { potted: 1 }),
+        to: id,
+      },
+      {
+        kind: 'put',
+        record: 'batch',
+        key: id,
+        day,
+        fields: {
+          ...inherited(batch),
+          place: null,
+          ...stand(where),
+          count: 1,
+          cutOn: batch.cutOn,
+          partOf: batch.id,
+          parting: 'single',
+          carried: [...carry([cutting], countedOn(batch))],
+          excluded: `counted in ${batchCode(state, batch)}`,
+        },
+      },
+      ...retold(batch, id),
+      { kind: 'potted', batch: id, day, count: 1 },
+    ];
+  });
+}
+
+/** Why two batches cannot become one; empty if they can. */
+export function mergeProblem(state: State, from: Batch, into: Batch): string {
+  if (from.id === into.id) return 'Choose another batch.';
+  const apart = (
+    [
+      ['taxon', 'They are different plants'],
+      ['method', 'They were taken in different ways'],
+      ['cutOn', 'They were cut on different days'],
+      ['school', 'Their wounds are treated differently'],
+    ] as const
+  ).find(([field]) => from[field] !== into[field]);
+  if (!apart) return '';
+  return `${apart[1]}, so their counts would say nothing together. Let ${batchCode(state, from)} share the tray instead.`;
+}
+
+/** All that still stand in one batch join another that was cut with it. */
+export function mergeEntries(from: Batch, into: Batch, day: Day): readonly EntryDraft[] {
+  const all: Taken = Object.fromEntries(
+    [...new Set(from.cuttings.map((c) => c.outcome))].map((outcome) => [
+      outcome,
+      from.cuttings.filter((c) => c.outcome === outcome && !c.left).length,
+    ]),
+  );
+  const chosen = from.cuttings.filter((c) => !c.left);
+  const { potted } = pottedAmong(from, chosen);
+  return [
+    parted(from, { taken: all }, day, 'merged', { to: into.id }),
+    {
+      kind: 'joined',
+      batch: into.id,
+      day,
+      from: from.id,
+      cuttings: [...carry(chosen, countedOn(from))],
+      ...(potted === undefined ? {} : { potted }),
+    },
+    { kind: 'ended', batch: from.id, day, text: 'merged' },
+  ];
+}
+
+/** One plant becomes a mother. */
+export function motherEntries(batch: Batch, mother: string, day: Day): readonly EntryDraft[] {
+  const kind = batch.here.pupped > 0 ? 'pupped' : 'rooted';
+  return batch.here[kind] === 0
+    ? []
+    : [parted(batch, { taken: { [kind]: 1 } }, day, 'mother', { to: mother })];
+}
+
+/** Batches made of this one's cuttings, and the one it was made of. */
+export function partsOf(
+  state: State,
+  batch: Batch,
+): {
+  readonly of: Batch | null;
+  readonly parts: readonly Batch[];
+} {
+  return {
+    of: (batch.partOf && state.batches.get(batch.partOf)) || null,
+    parts: batch.entries.flatMap((e) =>
+      e.kind === 'parted' && e.to !== undefined ? (state.batches.get(e.to) ?? []) : [],
+    ),
+  };
+}

@@ -1,0 +1,26 @@
+/** What a batch may ask of a grower; a task is named by it when it is put off or dropped. */
+export const TASKS = [
+  'cut',
+  'stick',
+  'wound',
+  'stopped',
+  'first-water',
+  'water',
+  'pool',
+  'roots',
+  'pups',
+  'overdue',
+  'pot-on',
+  'jar-stir',
+  'jar-change',
+  'wean',
+  'light',
+  'feed',
+  'leaf-off',
+  'mist',
+] as const;
+export type TaskId = (typeof TASKS)[number];
+
+/** What is done for a batch and has no entry of its own kind. */
+export const TENDINGS = ['jar-stir', 'jar-change', 'light', 'feed', 'leaf-off'] as const;
+export type Tending = (typeof TENDINGS)[number];
