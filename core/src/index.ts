@@ -11,6 +11,7 @@ export * from './stats';
 export * from './safety';
 export * from './formats';
 export * from './plan';
+export * from './order';
 export * from './round';
 export * from './inspection';
 export * from './demo';

@@ -13,3 +13,4 @@ export * from './pace-of';
 export * from './rooting';
 export * from './teaches';
 export * from './part';
+export * from './jar';

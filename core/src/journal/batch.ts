@@ -101,7 +101,8 @@ export function foldBatch(
     entries.filter((e) => e.kind === kind) as unknown as readonly EntryOf<K>[];
 
   const cut = of('cut').at(-1)?.day ?? null;
-  const stuck = of('stuck')[0]?.day ?? null;
+  // From a jar into soil it is stuck a second time, and that is where the pot's story begins.
+  const stuck = of('stuck').at(fields.rootedInWater ? -1 : 0)?.day ?? null;
   const ended = of('ended').at(-1)?.day ?? null;
   const tallies = of('tally');
   const moves = of('moved');
@@ -129,7 +130,7 @@ export function foldBatch(
         break;
       }
       case 'parted':
-        all = applyLeaving(all, entry);
+        all = applyLeaving(all, entry, counted);
         if (entry.why === 'split' || entry.why === 'merged') potted -= entry.potted ?? 0;
         else pottedGone += entry.potted ?? 0;
         break;

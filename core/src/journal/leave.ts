@@ -12,10 +12,17 @@ type Leaving = Pick<EntryOf<'parted'>, 'day' | 'why' | 'taken' | 'places' | 'cau
 /**
  * Marks the cuttings that leave. Where no places are told the last of each kind go, those whose place was
  * never told first. Asking for more than there are takes what there is.
+ * @param counted the last day on which the whole batch was counted, or that of the cut
  */
-export function applyLeaving(cuttings: readonly Cutting[], leaving: Leaving): readonly Cutting[] {
+export function applyLeaving(
+  cuttings: readonly Cutting[],
+  leaving: Leaving,
+  counted: Day,
+): readonly Cutting[] {
   const chosen = new Set(chooseLeaving(cuttings, leaving).map((c) => c.place));
-  return cuttings.map((cutting) => (chosen.has(cutting.place) ? leave(cutting, leaving) : cutting));
+  return cuttings.map((cutting) =>
+    chosen.has(cutting.place) ? leave(cutting, leaving, counted) : cutting,
+  );
 }
 
 /** The cuttings that a parting takes. */
@@ -35,7 +42,7 @@ export function chooseLeaving(
 }
 
 /** Rot that was cut away is counted as rot, and what is thrown out before it rooted as lost. */
-function leave(cutting: Cutting, { day, why, cause }: Leaving): Cutting {
+function leave(cutting: Cutting, { day, why, cause }: Leaving, counted: Day): Cutting {
   const { outcome } = cutting;
   const left = { day, why };
   const fate = fateOf(outcome, why, cause);
@@ -44,7 +51,7 @@ function leave(cutting: Cutting, { day, why, cause }: Leaving): Cutting {
     ...cutting,
     outcome: fate,
     lastLook: day,
-    lost: { after: cutting.lastLook, by: day },
+    lost: { after: cutting.lastLook > counted ? cutting.lastLook : counted, by: day },
     left,
   };
 }

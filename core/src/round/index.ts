@@ -1,1 +1,7 @@
+export * from './item';
 export * from './round';
+export * from './notices';
+export * from './ahead';
+export * from './done';
+export * from './task-name';
+export { jarChangeDays, SOIL_ROOT_MM } from './tend';

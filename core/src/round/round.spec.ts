@@ -98,7 +98,7 @@ describe('the round of a crown cutting', () => {
 
   it('pots on four weeks after roots, less what was potted', () => {
     const life = [cut, stuck(3), watered(6), tally(20, { rooted: 9, rotted: 1 })];
-    expect(kinds(round(47, life))).toEqual([]);
+    expect(kinds(round(47, life))).toEqual(['do light', 'do feed']);
     expect(round(48, life).do[0]).toMatchObject({ kind: 'pot-on', count: 9 });
     const some: Life = { kind: 'potted', batch: 'b1', day: day(48), count: 4 };
     expect(round(49, [...life, some]).do[0]!.count).toBe(5);

@@ -8,59 +8,19 @@ import {
   rootingPace,
   ROOTS_GROW_DAYS,
   spaceDrying,
+  standsInJar,
   waterCaseOf,
 } from '../bench';
-import { METHOD, windowAt, type TaxonMethod } from '../botany';
+import { METHOD, shareBy, timeWithin, windowAt, type TaxonMethod } from '../botany';
 import { addDays, daysBetween, type Day } from '../days';
 import type { Batch, State } from '../journal';
 import { FIRST_WATER, judge, type Drink, type WaterVerdict } from '../water';
 import { chanceClosedOn, closureOn, WOUND_SCHOOL, type WoundClock } from '../wound';
-
-/** What today asks of a batch. One batch may stand in more than one band. */
-export type RoundItem = LeaveAlone | Look | Do;
-
-export interface LeaveAlone {
-  readonly band: 'leave';
-  /** A shut gate, a pot that is wet enough, roots that grow unwatched. */
-  readonly kind: 'gate' | 'water' | 'rooting';
-  readonly batch: Batch;
-  /** Nothing is asked before this day … */
-  readonly until: Day;
-  /** … and it may be as early or late as this. */
-  readonly earliest: Day;
-  readonly latest: Day;
-  /** How far the wound has likely closed, 0–1. */
-  readonly closure: number;
-  readonly reason: string;
-}
-
-export interface Look {
-  readonly band: 'look';
-  readonly kind: 'wound' | 'roots' | 'pups' | 'overdue' | 'stopped' | 'pool';
-  readonly batch: Batch;
-  readonly closure: number;
-  readonly title: string;
-  readonly reason: string;
-}
-
-export interface Do {
-  readonly band: 'do';
-  readonly kind: 'cut' | 'stick' | 'first-water' | 'water' | 'pot-on';
-  readonly batch: Batch;
-  readonly closure: number;
-  /** How many cuttings it is about. */
-  readonly count: number;
-  readonly title: string;
-  readonly reason: string;
-  /** What to give, where pot and mix are told. */
-  readonly drink?: Drink | undefined;
-}
-
-export interface Round {
-  readonly leave: readonly LeaveAlone[];
-  readonly look: readonly Look[];
-  readonly do: readonly Do[];
-}
+import { chanceWords } from './chance-words';
+import type { Do, LeaveAlone, Look, Round, RoundItem } from './item';
+import { noticesOn } from './notices';
+import { asked } from './put-off';
+import { tendItems } from './tend';
 
 /** A wound is worth touching once it is this likely closed: sooner, a thumb does harm. */
 const TOUCH_CHANCE = 0.5;
@@ -83,8 +43,9 @@ export function verdictsOn(state: State, today: Day): Verdicts {
 
 /** The round of a day: what to leave alone, what to look at, what to do. */
 export function roundOn(state: State, today: Day, verdicts: Verdicts = new Map()): Round {
+  const drying = spaceDrying(state);
   const items = [...state.batches.values()].flatMap((b) =>
-    batchRound(state, b, today, verdicts.get(b.id)),
+    batchRound(state, b, today, verdicts.get(b.id), drying),
   );
   const of = <B extends RoundItem['band']>(band: B) =>
     items.filter((i): i is Extract<RoundItem, { band: B }> => i.band === band);
@@ -94,6 +55,7 @@ export function roundOn(state: State, today: Day, verdicts: Verdicts = new Map()
     ),
     look: of('look'),
     do: of('do'),
+    notices: noticesOn(state, today),
   };
 }
 
@@ -106,20 +68,29 @@ export function batchRound(
   batch: Batch,
   today: Day,
   verdict?: WaterVerdict,
+  drying = spaceDrying(state),
 ): readonly RoundItem[] {
   if (batch.stage === 'done') return [];
-  if (batch.stage === 'planned') return batch.cutOn <= today ? [cutItem(batch)] : [];
+  if (batch.stage === 'planned')
+    return batch.cutOn <= today ? asked(batch, [cutItem(batch)], today) : [];
   const figures = figuresOf(state, batch);
   // Roots in the medium say more about the wound than the clock does.
   const clock = batch.stage === 'growing' ? null : clockOf(state, batch);
   const closure = clock ? closureOn(clock, batch.cutOn, today) : 1;
-  return [
+  const jar = standsInJar(state, batch);
+  const items = [
     ...stickItems(batch, clock, closure, today),
-    ...gateItems(batch, clock, closure, today, verdict),
-    ...waterItems(batch, closure, today, verdict),
+    ...(jar
+      ? []
+      : [
+          ...gateItems(batch, clock, closure, today, verdict),
+          ...waterItems(batch, closure, today, verdict),
+        ]),
     ...rootItems(state, batch, figures, clock, closure, today),
-    ...potOnItems(batch, figures, closure, today),
+    ...(jar ? [] : potOnItems(batch, figures, closure, today)),
+    ...tendItems(state, batch, today, drying),
   ];
+  return asked(batch, items, today);
 }
 
 function cutItem(batch: Batch): Do {
@@ -131,6 +102,7 @@ function cutItem(batch: Batch): Do {
     count: batch.count,
     title: `Cut ${pieces(batch, batch.count)}`,
     reason: METHOD[batch.method].rule,
+    sure: 'as planned',
   };
 }
 
@@ -157,6 +129,10 @@ function stickItems(
       count: batch.count,
       title: `Stick ${pieces(batch, batch.count)}`,
       reason,
+      sure:
+        clock === null
+          ? 'sure'
+          : `closed by now: ${chanceWords(chanceClosedOn(clock, batch.cutOn, today))}`,
     },
   ];
 }
@@ -179,6 +155,7 @@ function gateItems(
           closure,
           title: 'The wound stands still',
           reason: 'Too cold, too hot or too damp here to close within half a year. Move it.',
+          sure: 'by the air of its place',
         },
       ];
     const { opens, earliest, latest } = clock.gate;
@@ -214,6 +191,10 @@ function gateItems(
         clock?.gate.state === 'dated'
           ? `The gate opened ${daysAgo(clock.gate.opens, today)}: ${WOUND_SCHOOL[batch.school].name.toLowerCase()}.`
           : 'No open wound: water settles the medium round the roots.',
+      sure:
+        clock === null
+          ? 'sure'
+          : `wounds closed: ${chanceWords(chanceClosedOn(clock, batch.cutOn, today))}`,
     },
   ];
 }
@@ -253,7 +234,9 @@ function waterItems(
   verdict: WaterVerdict | undefined,
 ): readonly RoundItem[] {
   if (!verdict || batch.waterings.length === 0) return [];
-  const common = { batch, closure, reason: verdict.reason };
+  const { low, high } = verdict.fill;
+  const holds = `holds ${Math.round(low * 100)}–${Math.round(Math.min(high, 1) * 100)} % of its water, 8 times in 10`;
+  const common = { batch, closure, reason: verdict.reason, sure: holds };
   switch (verdict.kind) {
     case 'closed':
       return [];
@@ -263,7 +246,8 @@ function waterItems(
       const until = verdict.due?.likely ?? addDays(today, OUTLOOK_DAYS);
       return [
         {
-          ...common,
+          batch,
+          closure,
           reason: `${Math.round(Math.min(verdict.fill.likely, 1) * 100)} % of its water left`,
           band: 'leave',
           kind: 'water',
@@ -306,6 +290,7 @@ function touchItems(batch: Batch, clock: WoundClock, closure: number, today: Day
       closure,
       title: 'Touch one wound',
       reason: 'Dry and firm, or still tacky? Either answer moves the gate.',
+      sure: `closed by now: ${chanceWords(chanceClosedOn(clock, batch.cutOn, today))}`,
     },
   ];
 }
@@ -325,7 +310,8 @@ function rootItems(
   today: Day,
 ): readonly RoundItem[] {
   if (figures === null || batch.stuck === null) return [];
-  if (batch.waterings.length === 0 && batch.stage !== 'growing') return [];
+  const jar = standsInJar(state, batch);
+  if (!jar && batch.waterings.length === 0 && batch.stage !== 'growing') return [];
   const due = nextLook(state, batch, figures);
   if (due === null) return [];
   const age = daysBetween(batch.cutOn, today);
@@ -345,7 +331,7 @@ function rootItems(
             : 'counted lately; each look sets roots back',
       },
     ];
-  const overdue = due.for === 'roots' && batch.stage === 'stuck' && age > OVERDUE * due.windowTo;
+  const overdue = due.for === 'roots' && batch.stage === 'stuck' && age > OVERDUE * due.window.to;
   const { rooted, pupped } = batch.counts;
   return [
     {
@@ -353,12 +339,15 @@ function rootItems(
       kind: overdue ? 'overdue' : due.for,
       batch,
       closure,
-      title: `Day ${age}: ${due.for === 'roots' ? 'tug lightly' : 'look for pups'}`,
+      title: `Day ${age}: ${due.for === 'pups' ? 'look for pups' : jar ? 'look through the glass' : 'tug lightly'}`,
       reason: overdue
         ? 'Long past its window without roots: a fresh cut, more warmth, a little moisture.'
         : due.for === 'pups'
           ? `${pieces(batch, rooted + pupped)} with roots, ${pupped} with pups at the last count.`
-          : lookFor(batch),
+          : jar
+            ? 'Through the glass: nothing needs lifting. White tips are roots, slime is rot.'
+            : lookFor(batch),
+      sure: `due by now: ${chanceWords(shareBy(timeWithin(due.window), age))}`,
     },
   ];
 }
@@ -374,8 +363,8 @@ export interface NextLook {
   readonly day: Day;
   readonly latest: Day;
   readonly for: 'roots' | 'pups';
-  /** The end of the window, days since the cut. */
-  readonly windowTo: number;
+  /** The window, days since the cut: one in ten has it at its beginning, nine in ten at its end. */
+  readonly window: { readonly from: number; readonly to: number };
 }
 
 /**
@@ -398,7 +387,12 @@ export function nextLook(state: State, batch: Batch, figures: TaxonMethod): Next
   const last = batch.tallies.at(-1);
   const after = last === undefined ? first : addDays(last, spacing);
   const day = after > first ? after : first;
-  return { day, latest: addDays(day, Math.ceil(spacing / 2)), for: awaits.for, windowTo: to };
+  return {
+    day,
+    latest: addDays(day, Math.ceil(spacing / 2)),
+    for: awaits.for,
+    window: { from, to },
+  };
 }
 
 function potOnItems(
@@ -424,6 +418,7 @@ function potOnItems(
       count,
       title: `Pot on ${pieces(batch, count)}`,
       reason: potOnReason(batch, waitsForPup),
+      sure: 'counted; four weeks are a rule, a ruler is surer',
     },
   ];
 }

@@ -334,7 +334,7 @@ export class WeatherImport {
     });
     const rows = found.read.series.minutes.length;
     this.leave();
-    if (await this.journal.recordAll(drafts))
+    if ((await this.journal.recordAll(drafts)).saved)
       this.deeds.say(`${rows.toLocaleString('en-GB')} readings taken. Saved.`);
   }
 

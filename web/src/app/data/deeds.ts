@@ -10,13 +10,18 @@ export class Deeds {
   private readonly injector = inject(Injector);
 
   async record(draft: Draft, said: string): Promise<boolean> {
-    const { entry, saved } = await this.journal.record(draft);
-    if (saved) this.offerUndo(entry, said);
+    return this.recordAll([draft], said);
+  }
+
+  /** What belongs together is recorded, and taken back, together. */
+  async recordAll(drafts: readonly Draft[], said: string): Promise<boolean> {
+    const { entries, saved } = await this.journal.recordAll(drafts);
+    if (saved) this.offerUndo(entries, said);
     return saved;
   }
 
-  async retract(entry: Entry): Promise<void> {
-    const saved = await this.journal.retract(entry);
+  async retract(...entries: readonly Entry[]): Promise<void> {
+    const saved = await this.journal.retract(...entries);
     if (saved) this.say('Taken back. It stays in the history.');
   }
 
@@ -24,12 +29,12 @@ export class Deeds {
     void this.bar().then((bar) => bar.open(text, 'Close', { duration: 5000 }));
   }
 
-  private offerUndo(entry: Entry, said: string): void {
+  private offerUndo(entries: readonly Entry[], said: string): void {
     void this.bar().then((bar) =>
       bar
         .open(`${said}. Saved.`, 'Undo', { duration: 8000 })
         .onAction()
-        .subscribe(() => void this.retract(entry)),
+        .subscribe(() => void this.retract(...entries)),
     );
   }
 

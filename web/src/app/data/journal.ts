@@ -7,9 +7,8 @@ import {
   fold,
   nextStamp,
   subjectOf,
-  type Day,
   type Entry,
-  type KnownEntry,
+  type EntryDraft,
   type State,
 } from '@hypogeon/core';
 import { BehaviorSubject } from 'rxjs';
@@ -25,10 +24,8 @@ export type Saving =
   | { readonly is: 'saving' }
   | { readonly is: 'failed'; readonly reason: string; readonly unsaved: number };
 
-type Distribute<T> = T extends unknown ? Omit<T, 'id' | 'at' | 'by' | 'day'> : never;
-
 /** An entry as a screen hands it in; the journal adds who, when and, unless given, today. */
-export type Draft = Distribute<KnownEntry> & { readonly day?: Day };
+export type Draft = EntryDraft;
 
 /**
  * The journal of this device: entries in, folded state out. An entry is in the state at once, and
@@ -77,23 +74,24 @@ export class Journal {
   }
 
   /** Several entries that belong together: stored as one chunk, so that all or none are there. */
-  async recordAll(drafts: readonly Draft[]): Promise<boolean> {
-    const entries: Entry[] = [];
-    for (const draft of drafts) {
-      const entry = this.stamped(draft);
-      entries.push(entry);
-      this.subject.next(append(this.state(), entry));
-    }
-    return this.save(entries);
+  async recordAll(
+    drafts: readonly Draft[],
+  ): Promise<{ readonly entries: readonly Entry[]; readonly saved: boolean }> {
+    let last = this.state().lastStamp;
+    const entries = drafts.map((draft) => {
+      const entry = this.stamped(draft, last);
+      last = entry.at;
+      return entry;
+    });
+    this.subject.next(appendAll(this.state(), entries));
+    return { entries, saved: await this.save(entries) };
   }
 
-  /** Takes an entry out of the account by a further entry. */
-  async retract(entry: Entry): Promise<boolean> {
-    const { saved } = await this.record({
-      kind: 'retract',
-      entry: entry.id,
-      subject: subjectOf(entry),
-    });
+  /** Takes entries out of the account by further entries. */
+  async retract(...taken: readonly Entry[]): Promise<boolean> {
+    const { saved } = await this.recordAll(
+      taken.map((entry) => ({ kind: 'retract', entry: entry.id, subject: subjectOf(entry) })),
+    );
     return saved;
   }
 
@@ -146,11 +144,11 @@ export class Journal {
     void this.chunks.gather().catch(() => undefined);
   }
 
-  private stamped(draft: Draft): Entry {
+  private stamped(draft: Draft, after = this.state().lastStamp): Entry {
     return {
       ...draft,
       id: freshId(),
-      at: nextStamp(this.state().lastStamp, Date.now()),
+      at: nextStamp(after, Date.now()),
       day: draft.day ?? this.today.day(),
       by: this.device,
     };

@@ -334,7 +334,7 @@ export class TrialForm {
         fields: batch,
       })),
     ];
-    if (await this.journal.recordAll(drafts)) {
+    if ((await this.journal.recordAll(drafts)).saved) {
       this.keeper.drop();
       await this.router.navigate(['/ledger/trials', id]);
     }

@@ -63,6 +63,7 @@ describe('what a mark shows of a cutting', () => {
     outcome: 'waiting',
     lastLook: DAY,
     placed: false,
+    place: 0,
     ...over,
   });
   const rootedOn = (by: string): Cutting =>

@@ -602,7 +602,7 @@ export class PlanPage {
       firstWater,
     });
     const pieces = countedPieces(figures.method, Number(d.count));
-    const saved = await this.journal.recordAll(drafts);
+    const { saved } = await this.journal.recordAll(drafts);
     if (saved)
       this.deeds.say(cutOn > this.today() ? `${pieces} planned.` : `${pieces} on the bench.`);
     await this.router.navigate(['/bench', key]);

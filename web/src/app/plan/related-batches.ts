@@ -31,7 +31,7 @@ export class RelatedBatches {
     const drafts = some.flatMap((t, i) =>
       this.drafts(keys[i]!, i === 0 ? undefined : first, mother, taxon, t),
     );
-    if (await this.journal.recordAll(drafts))
+    if ((await this.journal.recordAll(drafts)).saved)
       this.deeds.say(
         `${some.map((t) => pieces(t.way.method, t.count)).join(', ')} on the bench. Saved.`,
       );

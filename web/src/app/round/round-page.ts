@@ -4,10 +4,12 @@ import {
   batchTitle,
   pieceOf,
   roundOn,
+  taskDone,
   spaceOn,
   type Batch,
   type Do,
   type Look,
+  type Notice,
   type RoundItem,
 } from '@hypogeon/core';
 import { Deeds } from '../data/deeds';
@@ -19,13 +21,14 @@ import { CuttingMark } from '../marks/cutting-mark';
 import { FRESH, type MarkState } from '../marks/mark-state';
 import { AirStrip } from './air-strip';
 import { LeaveRuler } from './leave-ruler';
+import { PutOffForm } from './put-off-form';
 
 /** As many as one walks past before looking at the list again; the rest is a tap away. */
 const FEW = 20;
 
 @Component({
   selector: 'hy-round-page',
-  imports: [RouterLink, CuttingMark, LeaveRuler, AirStrip],
+  imports: [RouterLink, CuttingMark, LeaveRuler, AirStrip, PutOffForm],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './round-page.html',
   styleUrl: './round-page.scss',
@@ -81,43 +84,37 @@ export class RoundPage {
     void this.deeds.record({ kind: 'inspected', batch: batch.id, seen }, said);
   }
 
-  protected done({ kind, batch, count, drink }: Do): void {
-    const id = batch.id;
-    switch (kind) {
-      case 'cut':
-        return void this.deeds.record({ kind: 'cut', batch: id }, 'Cut');
-      case 'stick':
-        return void this.deeds.record({ kind: 'stuck', batch: id }, 'Stuck');
-      case 'first-water':
-      case 'water': {
-        const usual = batch.method === 'leaf' && kind === 'first-water' ? 'misted' : 'poured';
-        const how = drink?.manner ?? usual;
-        // What runs through need not be measured, and a mist is a mist.
-        const ml = drink && !drink.through && how !== 'misted' ? { ml: Math.round(drink.ml) } : {};
-        return void this.deeds.record(
-          { kind: 'watered', batch: id, how, ...ml },
-          how === 'misted' ? 'Misted' : 'Watered',
-        );
-      }
-      case 'pot-on':
-        return void this.deeds.record({ kind: 'potted', batch: id, count }, 'Potted on');
-    }
+  protected done(item: Do): void {
+    const { entries, said } = taskDone(item);
+    void this.deeds.recordAll(entries, said);
   }
 
-  protected doneWord({ kind, batch, drink }: Do): string {
+  protected doneWord(item: Do): string {
+    return taskDone(item).word;
+  }
+
+  protected leafOff({ batch }: Look): void {
+    void this.deeds.record({ kind: 'tended', batch: batch.id, what: 'leaf-off' }, 'Leaf taken off');
+  }
+
+  /** The item whose putting off is open. */
+  protected readonly putting = signal('');
+  protected keyOf({ batch, kind }: Do | Look): string {
+    return `${batch.id}/${kind}`;
+  }
+  protected togglePutting(item: Do | Look): void {
+    const key = this.keyOf(item);
+    this.putting.update((open) => (open === key ? '' : key));
+  }
+
+  protected noticeLink({ kind, about }: Notice): readonly string[] {
     switch (kind) {
-      case 'cut':
-        return 'Cut';
-      case 'stick':
-        return 'Stuck';
-      case 'first-water':
-        return (drink?.manner ?? (batch.method === 'leaf' ? 'misted' : 'poured')) === 'misted'
-          ? 'Misted'
-          : 'Watered';
-      case 'water':
-        return drink?.manner === 'misted' ? 'Misted' : 'Watered';
-      case 'pot-on':
-        return 'Potted';
+      case 'frost':
+        return ['/store-room/air', about];
+      case 'season':
+        return ['/mothers', about];
+      case 'order':
+        return ['/orders'];
     }
   }
 }

@@ -1,0 +1,6 @@
+import type { Batch, State } from '../journal';
+
+/** It stands in water: its roots are seen through the glass, and no gate keeps the can from it. */
+export function standsInJar(state: State, { tray }: Pick<Batch, 'tray'>): boolean {
+  return tray !== undefined && state.trays.get(tray)?.kind === 'jar';
+}

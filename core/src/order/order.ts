@@ -1,0 +1,116 @@
+import type { Batch, EntryDraft, Order, State } from '../journal';
+import type { Day } from '../days';
+import { leaveEntries } from '../bench';
+
+/** How an order stands against what is on the bench. */
+export interface OrderStanding {
+  readonly wanted: number;
+  /** Set aside, and rooted. */
+  readonly ready: number;
+  /** Set aside, without roots as yet. */
+  readonly growing: number;
+  /** Neither; more are to be raised. */
+  readonly short: number;
+}
+
+/**
+ * An order held against the batches set aside for it. Where several orders lean on one batch, the earlier due
+ * are served first.
+ */
+export function shortfall(state: State, order: Order): OrderStanding {
+  const wanted = order.count ?? 0;
+  let ready = 0;
+  let growing = 0;
+  for (const { batch: id, count } of order.from ?? []) {
+    const batch = state.batches.get(id);
+    if (!batch) continue;
+    const before = promisedBefore(state, order, id);
+    const alive = Math.max(0, batch.here.rooted + batch.here.pupped - before);
+    const rooted = Math.min(count, alive);
+    ready += rooted;
+    const waiting = Math.max(
+      0,
+      batch.here.waiting - Math.max(0, before - batch.here.rooted - batch.here.pupped),
+    );
+    growing += Math.min(count - rooted, batch.stage === 'planned' ? 0 : waiting);
+  }
+  ready = Math.min(ready, wanted);
+  growing = Math.min(growing, wanted - ready);
+  return { wanted, ready, growing, short: wanted - ready - growing };
+}
+
+export const isOpen = (order: Order): boolean =>
+  order.doneOn === undefined && order.calledOff === undefined;
+
+/** In the order they fall due; those without a day last. */
+export function openOrders(state: State): readonly Order[] {
+  return [...state.orders.values()].filter(isOpen).sort(byDue);
+}
+
+const byDue = (a: Order, b: Order): number => {
+  const [x, y] = [a.by ?? '9999-12-31', b.by ?? '9999-12-31'];
+  return x < y ? -1 : x > y ? 1 : a.id < b.id ? -1 : 1;
+};
+
+function promisedBefore(state: State, order: Order, batch: string): number {
+  let sum = 0;
+  for (const other of state.orders.values()) {
+    if (other.id === order.id || !isOpen(other) || byDue(other, order) > 0) continue;
+    for (const part of other.from ?? []) if (part.batch === batch) sum += part.count;
+  }
+  return sum;
+}
+
+/** What of a batch no open order has been promised yet. */
+export function unpromised(state: State, batch: Batch): number {
+  let left = batch.here.rooted + batch.here.pupped + batch.here.waiting;
+  for (const order of state.orders.values())
+    if (isOpen(order))
+      for (const part of order.from ?? []) if (part.batch === batch.id) left -= part.count;
+  return Math.max(0, left);
+}
+
+/** Batches that could serve an order, the most forward first. */
+export function fitting(state: State, order: Order): readonly Batch[] {
+  const alive = (b: Batch): number => b.here.rooted + b.here.pupped;
+  return [...state.batches.values()]
+    .filter((b) => b.taxon === order.taxon && (!order.method || b.method === order.method))
+    .filter((b) => b.ended === null && b.stage !== 'planned' && alive(b) + b.here.waiting > 0)
+    .sort((a, b) => alive(b) - alive(a) || (a.cutOn < b.cutOn ? -1 : 1));
+}
+
+/** Sets aside what there is, the rooted first, until the order is served. */
+export function setAside(state: State, order: Order): NonNullable<Order['from']> {
+  let left = order.count ?? 0;
+  const from: { batch: string; count: number }[] = [];
+  const without: State = {
+    ...state,
+    orders: new Map([...state.orders].filter(([id]) => id !== order.id)),
+  };
+  for (const batch of fitting(state, order)) {
+    const count = Math.min(left, unpromised(without, batch));
+    if (count > 0) from.push({ batch: batch.id, count });
+    left -= count;
+    if (left <= 0) break;
+  }
+  return from;
+}
+
+/** Handing an order over: what was set aside leaves its batches, potted ones and pups first. */
+export function handOver(
+  state: State,
+  order: Order,
+  day: Day,
+  why: 'given' | 'sold',
+): readonly EntryDraft[] {
+  const parts = (order.from ?? []).flatMap(({ batch: id, count }) => {
+    const batch = state.batches.get(id);
+    if (!batch) return [];
+    const pupped = Math.min(count, batch.here.pupped);
+    const rooted = Math.min(count - pupped, batch.here.rooted);
+    if (pupped + rooted === 0) return [];
+    const about = { order: order.id, ...(order.who ? { text: `for ${order.who}` } : {}) };
+    return leaveEntries(batch, { taken: { pupped, rooted } }, day, why, about);
+  });
+  return [...parts, { kind: 'put', record: 'order', key: order.id, day, fields: { doneOn: day } }];
+}
