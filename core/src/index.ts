@@ -13,6 +13,7 @@ export * from './formats';
 export * from './plan';
 export * from './order';
 export * from './round';
+export * from './walk';
 export * from './inspection';
 export * from './demo';
 export * from './ledger';

@@ -1,3 +1,4 @@
+import { tendings } from './tending';
 import { clockOf, figuresOf, ROOTS_GROW_DAYS } from '../bench';
 import { windowAt } from '../botany';
 import { addDays, daysBetween, type Day } from '../days';
@@ -245,7 +246,9 @@ function batchLife(story: DemoBatch, seed: number, today: Day, setting: State): 
   else
     for (let day = first; day <= today; day = addDays(day, 9))
       observe({ kind: 'watered', day, batch: story.id, how: 'poured' });
-  return [...life, ...tallies(story, seed, today, setting, life)];
+  const counted = [...life, ...tallies(story, seed, today, setting, life)];
+  const grown = appendAll(setting, stamped(counted)).batches.get(story.id)!;
+  return [...counted, ...(tendings(grown, today, seed) as readonly Draft[])];
 }
 
 /** Looks as the Round asks for them, at cuttings whose fate was drawn beforehand. */

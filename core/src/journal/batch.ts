@@ -18,7 +18,7 @@ export type BatchRecord = {
 
 export type BatchEntry = Exclude<
   KnownEntry,
-  { kind: 'put' | 'air' | 'series' | 'jug' | 'examined' | 'retract' }
+  { kind: 'put' | 'air' | 'series' | 'jug' | 'examined' | 'walked' | 'retract' }
 >;
 
 export type BatchStage = 'planned' | 'callusing' | 'stuck' | 'growing' | 'done';

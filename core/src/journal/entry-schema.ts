@@ -169,6 +169,13 @@ export const entrySchema = z.discriminatedUnion('kind', [
     wateredOn: dayField.optional(),
     text: text.optional(),
   }),
+  /** A round that was walked to its end. */
+  z.looseObject({
+    ...envelope,
+    kind: z.literal('walked'),
+    stops: countField,
+    skipped: countField,
+  }),
   /** A drain test of a mix. */
   z.looseObject({
     ...envelope,

@@ -51,6 +51,7 @@ const KINDS: ReadonlySet<string> = new Set<EntryKind>([
   'series',
   'jug',
   'examined',
+  'walked',
   'retract',
 ]);
 
@@ -70,6 +71,8 @@ export function subjectOf(entry: Entry): string {
     case 'air':
     case 'series':
       return `air/${entry.space}`;
+    case 'walked':
+      return 'walk/rounds';
     case 'jug':
       return `jug/${entry.mix}`;
     case 'examined':

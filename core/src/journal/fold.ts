@@ -1,6 +1,13 @@
 import { foldAir } from './fold-air';
 import { foldBatch, type Batch } from './batch';
-import { compareByDay, compareEntries, isKnown, subjectOf, type Entry } from './entry';
+import {
+  compareByDay,
+  compareEntries,
+  isKnown,
+  subjectOf,
+  type Entry,
+  type EntryOf,
+} from './entry';
 import { foldJugs } from './fold-jugs';
 import { distinct, unite } from './merge';
 import type { FieldsOf, RecordName } from './record';
@@ -118,6 +125,11 @@ function foldSubject(draft: Draft, subject: string, group: readonly Entry[]): vo
       return keep(draft.orders, key, foldFields('order', entries));
     case 'jug':
       draft.jugs.set(key, foldJugs(entries));
+      return;
+    case 'walk':
+      draft.walks = entries
+        .filter((e): e is EntryOf<'walked'> => isKnown(e) && e.kind === 'walked')
+        .sort(compareByDay);
       return;
     case 'settings':
       draft.settings = clean(foldFields('settings', entries));

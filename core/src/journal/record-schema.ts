@@ -139,6 +139,8 @@ export const spaceFields = z.looseObject({
   matC: clear(z.number().min(0).max(25)),
   /** A propagation lid is on. */
   lid: clear(z.boolean()),
+  /** Its turn on the walk: smaller comes first. */
+  turn: clear(z.number().min(-1e6).max(1e6)),
   /** Rain falls on it. */
   open: clear(z.boolean()),
   /** The place's usual year, January first. */

@@ -51,6 +51,8 @@ export interface State {
   readonly orders: ReadonlyMap<string, Order>;
   /** Drain tests by mix, in order of day. */
   readonly jugs: ReadonlyMap<string, readonly JugTest[]>;
+  /** Rounds walked to their end, in order of day. */
+  readonly walks: readonly EntryOf<'walked'>[];
   readonly settings: Settings;
   /** Readings by space, in order of day. */
   readonly air: ReadonlyMap<string, readonly AirReading[]>;
@@ -74,6 +76,7 @@ export const EMPTY_STATE: State = {
   trays: new Map(),
   orders: new Map(),
   jugs: new Map(),
+  walks: [],
   settings: {},
   air: new Map(),
   log: new Map(),

@@ -185,3 +185,32 @@ function become(cutting: Cutting, outcome: Outcome, { day, counted }: Look): Cut
       return { ...looked, lost: cutting.lost ?? between };
   }
 }
+
+/** What a count may still be given to: waiting, and not gone. */
+export function stillOpen(
+  batch: {
+    readonly count: number;
+    readonly waiting: number;
+    readonly here: { readonly waiting: number };
+  },
+  counts: Counts,
+): number {
+  return Math.max(0, batch.count - (batch.waiting - batch.here.waiting) - sumCounts(counts));
+}
+
+/**
+ * A count after one more tap, or one taken off; null where that cannot be. Once nothing waits, a pup or a loss
+ * comes from the rooted.
+ */
+export function stepCount(
+  counts: Counts,
+  outcome: keyof Counts,
+  by: 1 | -1,
+  open: number,
+): Counts | null {
+  const next = counts[outcome] + by;
+  if (next < 0) return null;
+  if (by === -1 || open > 0) return { ...counts, [outcome]: next };
+  if (outcome === 'rooted' || counts.rooted === 0) return null;
+  return { ...counts, [outcome]: next, rooted: counts.rooted - 1 };
+}

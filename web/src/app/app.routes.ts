@@ -8,6 +8,16 @@ export const routes: Routes = [
     loadComponent: () => import('./round/round-page').then((m) => m.RoundPage),
   },
   {
+    path: 'round/walk',
+    title: 'Walk',
+    loadComponent: () => import('./round/walk-page').then((m) => m.WalkPage),
+  },
+  {
+    path: 'round/sheet',
+    title: 'Pencil sheet',
+    loadComponent: () => import('./round/bench-sheet-page').then((m) => m.BenchSheetPage),
+  },
+  {
     path: 'plan',
     title: 'Plan',
     loadComponent: () => import('./plan/plan-page').then((m) => m.PlanPage),

@@ -6,6 +6,7 @@ import {
   inject,
   input,
   signal,
+  viewChild,
 } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import {
@@ -14,6 +15,7 @@ import {
   isDay,
   NO_COUNTS,
   pieceOf,
+  stillOpen,
   sumCounts,
   type Counts,
 } from '@hypogeon/core';
@@ -22,51 +24,8 @@ import { draftKeeper } from '../data/draft';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
-import { CuttingMark } from '../marks/cutting-mark';
-import { FRESH, type MarkState } from '../marks/mark-state';
 import { Field, FieldControl } from '../ui/field';
-
-type Counted = keyof Counts;
-
-interface Key {
-  readonly outcome: Counted;
-  readonly name: string;
-  readonly says: string;
-  readonly mark: MarkState;
-}
-
-const KEYS: readonly Key[] = [
-  {
-    outcome: 'rooted',
-    name: 'Rooted',
-    says: 'holds against a light tug',
-    mark: { ...FRESH, closure: 1, roots: 2 },
-  },
-  {
-    outcome: 'pupped',
-    name: 'With pups',
-    says: 'rooted, and a new plant shows',
-    mark: { ...FRESH, closure: 1, roots: 2, pup: true },
-  },
-  {
-    outcome: 'rotted',
-    name: 'Rotted',
-    says: 'soft, dark or wet at the base',
-    mark: { ...FRESH, closure: 1, lost: 'rotted' },
-  },
-  {
-    outcome: 'dried',
-    name: 'Dried up',
-    says: 'crisp, with nothing below',
-    mark: { ...FRESH, closure: 1, lost: 'dried' },
-  },
-  {
-    outcome: 'lost',
-    name: 'Lost otherwise',
-    says: 'knocked over, eaten, given away',
-    mark: { ...FRESH, lost: 'lost' },
-  },
-];
+import { outcomeOfKey, TallyKeys } from './tally-keys';
 
 interface TallyDraft {
   readonly counts: Counts;
@@ -75,7 +34,7 @@ interface TallyDraft {
 
 @Component({
   selector: 'hy-tally-page',
-  imports: [Field, FieldControl, RouterLink, CuttingMark],
+  imports: [Field, FieldControl, RouterLink, TallyKeys],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(document:keydown)': 'key($event)' },
   templateUrl: './tally-page.html',
@@ -90,7 +49,7 @@ export class TallyPage {
 
   readonly id = input.required<string>();
 
-  protected readonly keys = KEYS;
+  private readonly keys = viewChild(TallyKeys);
   protected readonly batch = computed(() => this.state().batches.get(this.id()) ?? null);
   protected readonly title = computed(() => {
     const batch = this.batch();
@@ -108,9 +67,10 @@ export class TallyPage {
     () => this.draft()?.counts ?? this.batch()?.counts ?? NO_COUNTS,
   );
   protected readonly recount = computed(() => this.draft()?.recount ?? '');
-  protected readonly waiting = computed(() =>
-    Math.max(0, (this.batch()?.count ?? 0) - sumCounts(this.counts())),
-  );
+  protected readonly waiting = computed(() => {
+    const batch = this.batch();
+    return batch ? stillOpen(batch, this.counts()) : 0;
+  });
   protected readonly resumed = computed(() => this.edited() === null && this.draft() !== null);
 
   private readonly chosenDay = signal<string | null>(null);
@@ -147,25 +107,6 @@ export class TallyPage {
     });
   }
 
-  protected add(outcome: Counted, by: 1 | -1): void {
-    const counts = this.counts();
-    const next = counts[outcome] + by;
-    if (next < 0) return;
-    if (by === 1 && this.waiting() === 0) {
-      // A pup is first of all one of the rooted; a loss may be too.
-      const from = outcome !== 'rooted' && counts.rooted > 0 ? 'rooted' : null;
-      if (from === null) return;
-      this.set({ ...counts, [outcome]: next, rooted: counts.rooted - 1 });
-      return;
-    }
-    this.set({ ...counts, [outcome]: next });
-  }
-
-  protected type(outcome: Counted, text: string): void {
-    const count = Number(text);
-    if (Number.isInteger(count) && count >= 0) this.set({ ...this.counts(), [outcome]: count });
-  }
-
   protected setRecount(recount: string): void {
     this.edited.set({ counts: this.counts(), recount });
   }
@@ -197,17 +138,17 @@ export class TallyPage {
     const target = event.target as HTMLElement;
     if (event.ctrlKey || event.metaKey || event.altKey) return;
     if (target.tagName === 'INPUT') return;
-    const key = KEYS[Number(event.code.replace(/^(Digit|Numpad)/, '')) - 1];
-    if (key) {
+    const outcome = outcomeOfKey(event);
+    if (outcome) {
       event.preventDefault();
-      this.add(key.outcome, event.shiftKey ? -1 : 1);
+      this.keys()?.add(outcome, event.shiftKey ? -1 : 1);
     } else if (event.key === 'Enter' && target.tagName !== 'BUTTON' && target.tagName !== 'A') {
       event.preventDefault();
       void this.save();
     }
   }
 
-  private set(counts: Counts): void {
+  protected set(counts: Counts): void {
     this.edited.set({ counts, recount: this.recount() });
   }
 }

@@ -2,12 +2,15 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { RouterLink } from '@angular/router';
 import {
   batchTitle,
+  groupTasks,
   pieceOf,
   roundOn,
+  TASK_NAME,
   taskDone,
   spaceOn,
   type Batch,
   type Do,
+  type DoRow,
   type Look,
   type Notice,
   type RoundItem,
@@ -48,7 +51,9 @@ export class RoundPage {
   });
 
   private readonly most = signal({ do: FEW, look: FEW });
-  protected readonly todo = computed(() => this.round().do.slice(0, this.most().do));
+  protected readonly rows = computed(() => groupTasks(this.round().do));
+  protected readonly todo = computed(() => this.rows().slice(0, this.most().do));
+  protected readonly taskName = TASK_NAME;
   protected readonly looks = computed(() => this.round().look.slice(0, this.most().look));
 
   protected showMore(band: 'do' | 'look'): void {
@@ -87,6 +92,11 @@ export class RoundPage {
   protected done(item: Do): void {
     const { entries, said } = taskDone(item);
     void this.deeds.recordAll(entries, said);
+  }
+
+  protected allDone({ kind, items }: DoRow): void {
+    const entries = items.flatMap((item) => taskDone(item).entries);
+    void this.deeds.recordAll(entries, `${TASK_NAME[kind]}, ${items.length} batches`);
   }
 
   protected doneWord(item: Do): string {

@@ -1,0 +1,2 @@
+export * from './stops';
+export * from './changes';

@@ -1,0 +1,64 @@
+import { batchCode, batchTitle } from '../bench';
+import type { Day } from '../days';
+import { spaceOn, type Batch, type State, type Tray } from '../journal';
+
+/** Where one stops on the walk past the benches: a tray with all that stands in it, or a place. */
+export interface Stop {
+  /** Stays the same while tray and place do, so that an interrupted walk finds its stop again. */
+  readonly id: string;
+  readonly space: string;
+  readonly spaceName: string;
+  readonly name: string;
+  readonly tray: Tray | null;
+  readonly batches: readonly Batch[];
+}
+
+/**
+ * The walk in bench order: spaces by their turn, in each the trays by theirs, then by name as one counts
+ * (`Tray 9` before `Tray 10`).
+ */
+export function walkStops(state: State, today: Day): readonly Stop[] {
+  const stops = new Map<string, Stop & { batches: Batch[] }>();
+  for (const batch of state.batches.values()) {
+    if (batch.stage === 'done' || batch.stage === 'planned') continue;
+    const space = spaceOn(batch, today, batch.stuck !== null);
+    const tray = (batch.tray && state.trays.get(batch.tray)) || null;
+    const name = tray?.name ?? batch.place ?? batchTitle(state, batch);
+    const id = tray
+      ? `tray/${tray.id}`
+      : batch.place
+        ? `place/${space}/${batch.place}`
+        : `batch/${batch.id}`;
+    const stop = stops.get(id);
+    if (stop) stop.batches.push(batch);
+    else
+      stops.set(id, {
+        id,
+        space,
+        spaceName: state.spaces.get(space)?.name ?? 'Somewhere',
+        name,
+        tray,
+        batches: [batch],
+      });
+  }
+  const spaces = new Map([...state.spaces.values()].map((s, i) => [s.id, s.turn ?? i]));
+  return [...stops.values()]
+    .map((stop) => ({ ...stop, batches: stop.batches.sort((a, b) => byCell(state, a, b)) }))
+    .sort(
+      (a, b) =>
+        (spaces.get(a.space) ?? 1e6) - (spaces.get(b.space) ?? 1e6) ||
+        (a.tray?.turn ?? 0) - (b.tray?.turn ?? 0) ||
+        countedOrder(a.name, b.name) ||
+        (a.id < b.id ? -1 : 1),
+    );
+}
+
+function byCell(state: State, a: Batch, b: Batch): number {
+  return (
+    (a.cells?.[0] ?? 1e6) - (b.cells?.[0] ?? 1e6) ||
+    countedOrder(batchCode(state, a), batchCode(state, b))
+  );
+}
+
+const collator = new Intl.Collator('en', { numeric: true });
+const countedOrder = (a: string, b: string): number => collator.compare(a, b);
