@@ -14,6 +14,8 @@ export * from './plan';
 export * from './order';
 export * from './round';
 export * from './walk';
+export * from './find';
+export * from './words';
 export * from './inspection';
 export * from './demo';
 export * from './ledger';

@@ -14,3 +14,5 @@ export * from './rooting';
 export * from './teaches';
 export * from './part';
 export * from './jar';
+export * from './trouble';
+export * from './list';

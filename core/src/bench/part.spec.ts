@@ -14,6 +14,7 @@ import {
   rescueEntries,
   singleEntries,
   splitEntries,
+  takenBackWith,
   takingProblem,
 } from './part';
 
@@ -279,5 +280,49 @@ describe('what cannot be done is said', () => {
     expect(mergeProblem(state, batchIn(state, 'b2'), batch)).toMatch(
       /^They were cut on different days, so .* Let ECH-\w{3} share the tray instead\.$/,
     );
+  });
+});
+
+describe('taking a parting back', () => {
+  const before = batchIn(stateOf(...tray()), 'b1');
+  const split = [...tray(), ...splitEntries(before, { taken: { rooted: 2 } }, 'b2', LATER)];
+
+  it('takes the batch it made back with it', () => {
+    const state = stateOf(...split);
+    const parted = batchIn(state, 'b1').entries.find((e) => e.kind === 'parted')!;
+    const back = takenBackWith(state, parted);
+    if (!back.ok) throw new Error(back.problem);
+    const retracts = back.entries.map((e, i) => ({
+      kind: 'retract' as const,
+      id: `r${i}`,
+      day: LATER,
+      by: 'phone',
+      at: `2026-04-01T08:00:00.000Z~${i.toString(16).padStart(4, '0')}`,
+      entry: e.id,
+      subject: e.id === parted.id ? 'batch/b1' : 'batch/b2',
+    }));
+    const after = fold([...[...state.log.values()].flat(), ...retracts]);
+    expect(after.batches.has('b2')).toBe(false);
+    expect(batchIn(after, 'b1')).toMatchObject({ count: 10, counts: before.counts });
+  });
+
+  it('is refused once that batch has a history of its own', () => {
+    const state = fold([
+      ...[...stateOf(...split).log.values()].flat(),
+      {
+        kind: 'note',
+        batch: 'b2',
+        day: LATER,
+        text: 'on the sill',
+        id: 'n',
+        by: 'phone',
+        at: '2026-04-02T08:00:00.000Z~0000',
+      },
+    ]);
+    const parted = batchIn(state, 'b1').entries.find((e) => e.kind === 'parted')!;
+    expect(takenBackWith(state, parted)).toMatchObject({
+      ok: false,
+      problem: expect.stringMatching(/history of its own/) as string,
+    });
   });
 });

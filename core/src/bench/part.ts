@@ -3,8 +3,10 @@ import {
   carry,
   chooseLeaving,
   type Batch,
+  type BatchEntry,
   type BatchFields,
   type Cutting,
+  type Entry,
   type EntryDraft,
   type EntryOf,
   type Parting,
@@ -359,3 +361,46 @@ export function partsOf(
     ),
   };
 }
+
+/** Written within so many milliseconds they are of one tap. */
+const ONE_TAP_MS = 5000;
+
+export type TakeBack =
+  | { readonly ok: true; readonly entries: readonly Entry[] }
+  | { readonly ok: false; readonly problem: string };
+
+/**
+ * The entries that are taken back with one: a parting goes with the batch it made. Where that batch has a
+ * history of its own by now nothing is taken back, and it is said.
+ */
+export function takenBackWith(state: State, entry: BatchEntry): TakeBack {
+  if (entry.kind === 'joined') return takeBackPair(state, entry.from, entry.batch);
+  if (entry.kind !== 'parted' || entry.to === undefined) return { ok: true, entries: [entry] };
+  if (entry.why === 'merged') return takeBackPair(state, entry.batch, entry.to);
+  const made = state.batches.get(entry.to);
+  if (!made) return { ok: true, entries: [entry] };
+  const log = state.log.get(`batch/${made.id}`) ?? [];
+  const until = stampMs(entry.at) + ONE_TAP_MS;
+  return log.some((e) => stampMs(e.at) > until)
+    ? {
+        ok: false,
+        problem: `${batchCode(state, made)} has a history of its own by now. Merge it back, or tell there what became of it.`,
+      }
+    : { ok: true, entries: [entry, ...log] };
+}
+
+function takeBackPair(state: State, from: string, into: string): TakeBack {
+  const of = (id: string): readonly Entry[] => state.batches.get(id)?.entries ?? [];
+  const pair = [
+    ...of(from).filter(
+      (e) => (e as BatchEntry).kind === 'parted' && (e as EntryOf<'parted'>).to === into,
+    ),
+    ...of(from).filter((e) => e.kind === 'ended'),
+    ...of(into).filter(
+      (e) => (e as BatchEntry).kind === 'joined' && (e as EntryOf<'joined'>).from === from,
+    ),
+  ];
+  return { ok: true, entries: pair };
+}
+
+const stampMs = (at: string): number => Date.parse(at.slice(0, 24));

@@ -118,6 +118,11 @@ export const routes: Routes = [
     loadComponent: () => import('./bench/inspect-page').then((m) => m.InspectPage),
   },
   {
+    path: 'bench/:id/part',
+    title: 'Take some out',
+    loadComponent: () => import('./bench/part-page').then((m) => m.PartPage),
+  },
+  {
     path: 'bench/:id/sheet',
     title: 'Plan sheet',
     loadComponent: () => import('./plan/sheet-page').then((m) => m.SheetPage),

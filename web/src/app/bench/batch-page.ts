@@ -15,8 +15,12 @@ import {
   METHOD,
   pieceOf,
   plantOf,
+  partsOf,
   readLength,
+  TASK_NAME,
+  takenBackWith,
   WOUND_SCHOOL,
+  type Batch,
   type BatchEntry,
   type Outcome,
 } from '@hypogeon/core';
@@ -74,6 +78,10 @@ export class BatchPage {
       piece: pieceOf(state, batch),
       plant,
       together: cutTogether(state, batch).map((b) => ({ id: b.id, name: batchTitle(state, b) })),
+      lineage: partsOf(state, batch),
+      putOff: [...batch.putOff]
+        .filter(([, put]) => put.until === undefined || put.until > this.today())
+        .map(([task, put]) => ({ name: TASK_NAME[task], ...put })),
       mother: batch.mother ? state.mothers.get(batch.mother) : undefined,
       space: state.spaces.get(batch.space)?.name ?? 'a plain room',
       school: WOUND_SCHOOL[batch.school],
@@ -219,8 +227,18 @@ export class BatchPage {
     );
   }
 
+  protected title(batch: Batch): string {
+    return batchTitle(this.state(), batch);
+  }
+
+  protected codeOf(batch: Batch): string {
+    return batchCode(this.state(), batch);
+  }
+
   protected takeBack(entry: BatchEntry): void {
-    void this.deeds.retract(entry);
+    const back = takenBackWith(this.state(), entry);
+    if (!back.ok) return this.deeds.say(back.problem);
+    void this.deeds.retract(...back.entries);
   }
 
   protected setDay(value: string): void {

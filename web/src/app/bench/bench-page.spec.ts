@@ -7,10 +7,10 @@ describe('the bench', () => {
     expect(page.all('h2').map((h) => h.textContent)).toEqual(
       expect.arrayContaining(['Lean-to', 'Warm shelf', 'North porch']),
     );
-    const living = page.all('li').length;
+    const living = page.all('.row').length;
     page.all('input[type=checkbox]')[0]!.click();
     await page.settle();
-    expect(page.all('li')).toHaveLength(30);
+    expect(page.all('.row')).toHaveLength(30);
     expect(living).toBeLessThan(30);
   });
 
@@ -23,7 +23,7 @@ describe('the bench', () => {
   ])('finds “%s”', async (query, most) => {
     const page = await mount(BenchPage);
     await page.fill('Find a batch', query);
-    const found = page.all('li').length;
+    const found = page.all('.row').length;
     expect(found).toBeGreaterThan(0);
     expect(found).toBeLessThanOrEqual(most);
   });
@@ -39,6 +39,18 @@ describe('the bench', () => {
     await page.fill('Find a batch', 'Tray G');
     expect(page.text).toMatch(/Sedum crowns ?Tray G · SED-\w{3} ?rooted ?day 31/);
     expect(page.text).toContain('8 of 24 rooted, 1 lost, 15 waiting');
+  });
+
+  it('sieves by stage and by trouble, and sorts', async () => {
+    const page = await mount(BenchPage);
+    await page.tap(/^Sieve/);
+    await page.fill('Stage', 'callusing');
+    expect(page.text).toContain('6 batches');
+    await page.fill('In order', 'plant');
+    const names = page.all('.row strong').map((n) => n.textContent);
+    expect(names).toEqual([...names].sort());
+    await page.tap('Clear the sieve');
+    expect(page.all('.row').length).toBeGreaterThan(6);
   });
 
   it('is empty at first, and says what a batch is', async () => {

@@ -1,17 +1,40 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { CdkVirtualScrollViewport, ScrollingModule } from '@angular/cdk/scrolling';
+import { NgTemplateOutlet } from '@angular/common';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  effect,
+  inject,
+  signal,
+} from '@angular/core';
 import { RouterLink } from '@angular/router';
 import {
-  batchCode,
-  batchTitle,
+  askBench,
+  BENCH_SORTS,
+  benchLines,
   clockOf,
   closureOn,
-  daysBetween,
+  csvOf,
+  METHOD,
+  METHODS,
   pieceOf,
-  spaceOn,
+  plantOf,
+  STAGE_NAME,
+  TROUBLE_NAME,
+  TROUBLES,
   type Batch,
   type BatchStage,
+  type BenchAsk,
+  type BenchLine,
+  type BenchSort,
+  type MethodId,
+  type Trouble,
 } from '@hypogeon/core';
+import { draftKeeper } from '../data/draft';
 import { Journal } from '../data/journal';
+import { saveText } from '../data/save-text';
 import { Today } from '../data/today';
 import { verdictWords } from '../data/verdict-words';
 import { Water } from '../data/water';
@@ -19,21 +42,38 @@ import { Words } from '../data/words';
 import { CuttingMark } from '../marks/cutting-mark';
 import { FRESH, type MarkState } from '../marks/mark-state';
 import { Field, FieldControl } from '../ui/field';
+import { BenchTabs } from './bench-tabs';
 
-const STAGE_WORD: Readonly<Record<BatchStage, string>> = {
-  planned: 'to be cut',
-  callusing: 'callusing',
-  stuck: 'stuck, no roots yet',
-  growing: 'rooted',
-  done: 'done',
+/** So many rows are simply drawn; more come and go as one scrolls. */
+const FEW = 80;
+const ROW_WIDE = 73;
+const ROW_PHONE = 118;
+
+const SORT_WORD: Readonly<Record<BenchSort, string>> = {
+  bench: 'by bench',
+  age: 'oldest first',
+  plant: 'by plant',
+  rooted: 'most rooted first',
+  lost: 'most lost first',
 };
 
-/** A screenful; a bench of thousands is drawn as one asks for more. */
-const FEW = 60;
+/** A row of the list: a bench's name, or a batch standing on it. */
+type Row =
+  | { readonly is: 'bench'; readonly name: string; readonly count: number }
+  | { readonly is: 'batch'; readonly line: BenchLine };
 
 @Component({
   selector: 'hy-bench-page',
-  imports: [Field, FieldControl, RouterLink, CuttingMark],
+  imports: [
+    BenchTabs,
+    CdkVirtualScrollViewport,
+    CuttingMark,
+    Field,
+    FieldControl,
+    NgTemplateOutlet,
+    RouterLink,
+    ScrollingModule,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './bench-page.html',
   styleUrl: './bench-page.scss',
@@ -43,47 +83,134 @@ export class BenchPage {
   protected readonly state = inject(Journal).state;
   protected readonly today = inject(Today).day;
   private readonly verdicts = inject(Water).verdicts;
-  protected readonly stageWord = STAGE_WORD;
+  private readonly keeper = draftKeeper<BenchAsk>('bench-list');
 
-  protected readonly query = signal('');
-  protected readonly withDone = signal(false);
-  private readonly most = signal(FEW);
+  protected readonly stages = Object.entries(STAGE_NAME) as [BatchStage, string][];
+  protected readonly sorts = BENCH_SORTS.map((id) => ({ id, name: SORT_WORD[id] }));
+  protected readonly troubles = TROUBLES.map((id) => ({ id, name: TROUBLE_NAME[id] }));
+  protected readonly stageWord = STAGE_NAME;
+  protected readonly troubleWord = TROUBLE_NAME;
 
-  private readonly found = computed(() => {
+  protected readonly ask = signal<BenchAsk>({ ...this.keeper.read(), query: '' });
+  protected readonly sieveOpen = signal(this.asked() > 0);
+
+  private readonly lines = computed(() => benchLines(this.state(), this.today()));
+  /** What there is to choose from: only what stands in the journal. */
+  protected readonly choices = computed(() => {
     const state = this.state();
-    const words = this.query().toLowerCase().split(/\s+/).filter(Boolean);
-    return [...state.batches.values()]
-      .filter((b) => this.withDone() || b.stage !== 'done')
-      .filter((b) => {
-        if (words.length === 0) return true;
-        const text = `${batchTitle(state, b)} ${batchCode(state, b)} ${b.place ?? ''} ${
-          state.mothers.get(b.mother ?? '')?.name ?? ''
-        } ${this.spaceName(b)} ${STAGE_WORD[b.stage]}`.toLowerCase();
-        // At the beginning of a word: “tray g” is not every tray with a g in its plant.
-        return words.every((w) => ` ${text}`.includes(` ${w}`));
-      })
-      .sort((a, b) => (a.cutOn < b.cutOn ? 1 : a.cutOn > b.cutOn ? -1 : 0));
+    const batches = this.lines().map((l) => l.batch);
+    const named = (ids: Iterable<string | undefined>, name: (id: string) => string | undefined) =>
+      [...new Set(ids)]
+        .flatMap((id) => (id === undefined ? [] : [{ id, name: name(id) ?? 'unnamed' }]))
+        .sort((a, b) => (a.name < b.name ? -1 : 1));
+    const methods = new Set(batches.map((b) => b.method));
+    return {
+      spaces: named(
+        this.lines().map((l) => l.space),
+        (id) => state.spaces.get(id)?.name,
+      ),
+      plants: named(
+        batches.map((b) => b.taxon),
+        (id) => plantOf(state, id)?.name,
+      ),
+      mothers: named(
+        batches.map((b) => b.mother),
+        (id) => state.mothers.get(id)?.name,
+      ),
+      methods: METHODS.filter((m) => methods.has(m)).map((id) => ({ id, name: METHOD[id].name })),
+    };
   });
 
-  /** Batches by the space they are in: the order one walks the benches. */
-  protected readonly benches = computed(() => {
-    const shown = this.found().slice(0, this.most());
-    const names = [...new Set(shown.map((b) => this.spaceName(b)))];
-    const rows = shown.map((batch) => this.row(batch));
-    return names.map((name) => ({ name, batches: rows.filter((r) => r.space === name) }));
+  protected readonly found = computed(() => askBench(this.lines(), this.ask()));
+  /** By bench with the bench's name above; in any other order just the batches. */
+  protected readonly rows = computed<readonly Row[]>(() => {
+    const found = this.found();
+    if ((this.ask().sort ?? 'bench') !== 'bench')
+      return found.map((line) => ({ is: 'batch', line }));
+    const names = [...new Set(found.map((l) => l.spaceName))];
+    return names.flatMap((name): Row[] => {
+      const lines = found.filter((l) => l.spaceName === name);
+      return [
+        { is: 'bench', name, count: lines.length },
+        ...lines.map((line): Row => ({ is: 'batch', line })),
+      ];
+    });
   });
-  protected readonly more = computed(() => Math.max(0, this.found().length - this.most()));
+  protected readonly many = computed(() => this.rows().length > FEW);
 
-  protected showMore(): void {
-    this.most.update((n) => n + 4 * FEW);
+  private readonly phone = matchMediaOf('(max-width: 760px)');
+  protected readonly rowHeight = computed(() => (this.phone() ? ROW_PHONE : ROW_WIDE));
+
+  constructor() {
+    effect(() => this.keeper.keep(this.ask()));
   }
 
-  private row(batch: Batch) {
+  protected asked(): number {
+    const { query: _q, sort: _s, ...rest } = this.ask();
+    return Object.values(rest).filter((v) => v !== undefined && v !== false).length;
+  }
+
+  protected change(part: Partial<BenchAsk>): void {
+    this.ask.update((ask) => ({ ...ask, ...part }));
+  }
+
+  protected stage(value: string): void {
+    this.change({ stage: (value || undefined) as BatchStage | undefined });
+  }
+
+  protected method(value: string): void {
+    this.change({ method: (value || undefined) as MethodId | undefined });
+  }
+
+  protected trouble(value: string): void {
+    this.change({ trouble: (value || undefined) as Trouble | 'any' | undefined });
+  }
+
+  protected sort(value: string): void {
+    this.change({ sort: value as BenchSort });
+  }
+
+  protected age(text: string): void {
+    const days = Number(text);
+    this.change({ age: text.trim() !== '' && days >= 0 ? [0, days] : undefined });
+  }
+
+  protected clear(): void {
+    this.ask.set({ query: '' });
+  }
+
+  protected keyOf(_index: number, row: Row): string {
+    return row.is === 'bench' ? `bench ${row.name}` : row.line.batch.id;
+  }
+
+  protected saveCsv(): void {
+    const rows = this.found().map(({ batch, title, code, spaceName, age, troubles }) => [
+      code,
+      title,
+      plantOf(this.state(), batch.taxon)?.name ?? '',
+      spaceName,
+      batch.place ?? '',
+      STAGE_NAME[batch.stage],
+      batch.cutOn,
+      age,
+      batch.count,
+      batch.counts.rooted + batch.counts.pupped,
+      batch.counts.pupped,
+      batch.counts.rotted,
+      batch.counts.dried,
+      batch.counts.lost,
+      batch.here.waiting,
+      troubles.map((t) => TROUBLE_NAME[t]).join('; '),
+    ]);
+    saveText(`bench-${this.today()}.csv`, csvOf(BENCH_COLUMNS, rows));
+  }
+
+  protected look(line: BenchLine) {
+    const { batch } = line;
     const state = this.state();
     const clock = clockOf(state, batch);
     const closure = clock && batch.cut ? closureOn(clock, batch.cutOn, this.today()) : 0;
     const alive = batch.counts.rooted + batch.counts.pupped;
-    const age = daysBetween(batch.cutOn, this.today());
     const mark: MarkState = {
       ...FRESH,
       closure: clock === null ? 1 : closure,
@@ -92,16 +219,14 @@ export class BenchPage {
       potted: batch.potted > 0,
     };
     return {
-      batch,
       mark,
-      space: this.spaceName(batch),
-      title: batchTitle(state, batch),
-      code: batchCode(state, batch),
       piece: pieceOf(state, batch),
-      age: age < 0 ? `cut in ${this.words.days(-age)}` : `day ${age}`,
-      mother: state.mothers.get(batch.mother ?? '')?.name,
+      age: line.age < 0 ? `cut in ${this.words.days(-line.age)}` : `day ${line.age}`,
       says: this.says(batch),
       water: this.water(batch),
+      place: [batch.tray ? state.trays.get(batch.tray)?.name : batch.place, line.code]
+        .filter(Boolean)
+        .join(' · '),
     };
   }
 
@@ -112,21 +237,46 @@ export class BenchPage {
     return { says: verdictWords(this.words, batch, verdict), now };
   }
 
-  private says({ counts, count, waiting, stage }: Batch): string {
+  private says({ counts, count, here, waiting, stage }: Batch): string {
     if (stage === 'planned' || stage === 'callusing') return `${count} in all`;
     const lost = counts.rotted + counts.dried + counts.lost;
     return [
       `${counts.rooted + counts.pupped} of ${count} rooted`,
       counts.pupped ? `${counts.pupped} with pups` : '',
       lost ? `${lost} lost` : '',
-      waiting ? `${waiting} waiting` : '',
+      here.waiting ? `${here.waiting} waiting` : '',
+      waiting > here.waiting ? `${waiting - here.waiting} gone before` : '',
     ]
       .filter(Boolean)
       .join(', ');
   }
+}
 
-  private spaceName(batch: Batch): string {
-    const id = spaceOn(batch, this.today(), batch.stuck !== null);
-    return this.state().spaces.get(id)?.name ?? 'Somewhere';
-  }
+const BENCH_COLUMNS = [
+  'code',
+  'batch',
+  'plant',
+  'space',
+  'place',
+  'stage',
+  'cut_on',
+  'age_days',
+  'count',
+  'rooted',
+  'with_pups',
+  'rotted',
+  'dried',
+  'lost',
+  'waiting',
+  'trouble',
+] as const;
+
+/** Whether a media query holds, as it changes. */
+function matchMediaOf(query: string) {
+  const list = typeof matchMedia === 'function' ? matchMedia(query) : null;
+  const holds = signal(list?.matches ?? false);
+  const look = (): void => holds.set(list?.matches ?? false);
+  list?.addEventListener('change', look);
+  inject(DestroyRef).onDestroy(() => list?.removeEventListener('change', look));
+  return holds.asReadonly();
 }

@@ -90,6 +90,17 @@ const MOST = 4;
             }
             <div class="row">
               <button type="button" class="act" (click)="note()">Note it</button>
+              @if (recut()) {
+                <a
+                  class="plain"
+                  [routerLink]="['/bench', b.id, 'part']"
+                  [queryParams]="{ way: 'rescued' }"
+                  >Cut afresh</a
+                >
+              }
+              @if (isolate()) {
+                <button type="button" class="plain" (click)="isolateIt()">Isolate it</button>
+              }
               @if (loss()) {
                 <a class="plain" [routerLink]="['/bench', b.id, 'count']">Count the loss</a>
               }
@@ -253,6 +264,11 @@ export class InspectPage {
     const { cause } = this.ranked()[0]!;
     return cause === 'rot' || cause === 'damaged';
   });
+  protected readonly recut = computed(() => {
+    const { cause } = this.ranked()[0]!;
+    return cause === 'rot' || cause === 'stalled';
+  });
+  protected readonly isolate = computed(() => this.ranked()[0]!.cause === 'pests');
   protected readonly days = computed(() => {
     const batch = this.batch();
     return batch?.cut ? `cut ${this.words.near(batch.cut)}` : 'not cut yet';
@@ -291,6 +307,20 @@ export class InspectPage {
     this.keeper().drop();
     this.typed.set({});
     await this.router.navigate(['/bench', this.id()]);
+  }
+
+  /** Away from the others until it is clean: told as a place, so that the walk finds it there. */
+  protected async isolateIt(): Promise<void> {
+    const batch = this.batch();
+    if (!batch) return;
+    const saved = await this.deeds.recordAll(
+      [
+        { kind: 'moved', batch: batch.id, space: batch.space, place: 'Apart, for pests' },
+        { kind: 'note', batch: batch.id, text: 'Isolated: pests. No cuttings until it is clean.' },
+      ],
+      'Isolated',
+    );
+    if (saved) await this.router.navigate(['/bench', batch.id]);
   }
 
   private keep(seen: Seen): void {

@@ -7,6 +7,7 @@ import {
   CATALOGUE,
   findTaxa,
   METHOD,
+  motherEntries,
   PERMISSIONS,
   pieceOfPlant,
   plantOf,
@@ -247,6 +248,10 @@ export class MotherForm {
         notes: d.notes.trim() || null,
       },
     });
+    const from =
+      this.id() === undefined ? this.journal.state().batches.get(d.fromBatch) : undefined;
+    // She is no cutting of the tray any more, but stays counted where she rooted.
+    if (from) drafts.push(...motherEntries(from, key, this.today()));
     this.keeper().drop();
     await this.journal.recordAll(drafts);
     await this.router.navigate(['/mothers', key]);

@@ -124,7 +124,7 @@ export class RoundPage {
       case 'season':
         return ['/mothers', about];
       case 'order':
-        return ['/orders'];
+        return ['/bench/orders'];
     }
   }
 }

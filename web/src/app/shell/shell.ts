@@ -1,4 +1,11 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  Injector,
+  type Type,
+} from '@angular/core';
 import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { Journal } from '../data/journal';
 import { JournalFile } from '../data/journal-file';
@@ -13,11 +20,15 @@ import { ABOVE, BELOW } from './places';
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './shell.html',
   styleUrl: './shell.scss',
-  host: { '(window:beforeunload)': 'warn($event)' },
+  host: {
+    '(window:beforeunload)': 'warn($event)',
+    '(document:keydown)': 'key($event)',
+  },
 })
 export class Shell {
   protected readonly journal = inject(Journal);
   private readonly file = inject(JournalFile);
+  private readonly injector = inject(Injector);
 
   protected readonly halves = [
     { side: 'above', places: ABOVE },
@@ -35,6 +46,39 @@ export class Shell {
     const saving = this.journal.saving();
     if (saving.is === 'saving' || (saving.is === 'failed' && saving.unsaved > 0))
       event.preventDefault();
+  }
+
+  /** Where one types, a stroke is a letter; elsewhere it is a key. */
+  protected key(event: KeyboardEvent): void {
+    if (event.ctrlKey || event.metaKey || event.altKey) return;
+    const { tagName, isContentEditable } = event.target as HTMLElement;
+    if (isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(tagName)) return;
+    if (event.key !== '/' && event.key !== '?') return;
+    event.preventDefault();
+    if (event.key === '/') this.find();
+    else void this.openDialog(() => import('./keys-dialog').then((m) => m.KeysDialog));
+  }
+
+  protected find(): void {
+    void this.openDialog(() => import('./find-dialog').then((m) => m.FindDialog), 'find-title');
+  }
+
+  /** The code of a dialog comes when it is first asked for. */
+  private async openDialog(
+    load: () => Promise<Type<unknown>>,
+    ariaLabelledBy?: string,
+  ): Promise<void> {
+    const [{ MatDialog }, component] = await Promise.all([
+      import('@angular/material/dialog'),
+      load(),
+    ]);
+    const dialog = this.injector.get(MatDialog);
+    if (dialog.openDialogs.length > 0) return;
+    dialog.open(component, {
+      width: '38rem',
+      maxWidth: '94vw',
+      ...(ariaLabelledBy ? { ariaLabelledBy } : {}),
+    });
   }
 
   protected skip(main: HTMLElement): void {

@@ -1,0 +1,125 @@
+import { METHOD, type MethodId } from '../botany';
+import { daysBetween, type Day } from '../days';
+import { foldText, matches, wordsOf } from '../words';
+import { spaceOn, type Batch, type BatchStage, type State } from '../journal';
+import { batchCode, batchTitle, plantOf } from './plant';
+import { TROUBLE_NAME, troublesOf, type Trouble } from './trouble';
+
+export const STAGE_NAME: Readonly<Record<BatchStage, string>> = {
+  planned: 'to be cut',
+  callusing: 'callusing',
+  stuck: 'stuck, no roots yet',
+  growing: 'rooted',
+  done: 'done',
+};
+
+export const BENCH_SORTS = ['bench', 'age', 'plant', 'rooted', 'lost'] as const;
+export type BenchSort = (typeof BENCH_SORTS)[number];
+
+/** What is asked of the bench list; a field left out asks nothing. */
+export interface BenchAsk {
+  readonly query?: string | undefined;
+  readonly withDone?: boolean | undefined;
+  readonly stage?: BatchStage | undefined;
+  readonly space?: string | undefined;
+  readonly taxon?: string | undefined;
+  readonly method?: MethodId | undefined;
+  readonly mother?: string | undefined;
+  readonly trouble?: Trouble | 'any' | undefined;
+  /** Days since the cut, first and last. */
+  readonly age?: readonly [number, number] | undefined;
+  readonly sort?: BenchSort | undefined;
+}
+
+/** A batch as the list knows it, made once for a batch and what lies around it. */
+export interface BenchLine {
+  readonly batch: Batch;
+  readonly title: string;
+  readonly code: string;
+  readonly space: string;
+  readonly spaceName: string;
+  readonly age: number;
+  readonly troubles: readonly Trouble[];
+  readonly text: string;
+}
+
+const kept = new WeakMap<
+  Batch,
+  { readonly around: readonly unknown[]; readonly line: BenchLine }
+>();
+
+/** All lines of the bench, in the order of the journal. */
+export function benchLines(state: State, today: Day): readonly BenchLine[] {
+  return [...state.batches.values()].map((batch) => lineOf(state, batch, today));
+}
+
+function lineOf(state: State, batch: Batch, today: Day): BenchLine {
+  const space = spaceOn(batch, today, batch.stuck !== null);
+  const mother = batch.mother === undefined ? undefined : state.mothers.get(batch.mother);
+  const tray = batch.tray === undefined ? undefined : state.trays.get(batch.tray);
+  const around = [today, state.spaces.get(space), mother, tray, state.ownTaxa.get(batch.taxon)];
+  const known = kept.get(batch);
+  if (known?.around.every((part, i) => part === around[i])) return known.line;
+  const title = batchTitle(state, batch);
+  const code = batchCode(state, batch);
+  const spaceName = state.spaces.get(space)?.name ?? 'Somewhere';
+  const plant = plantOf(state, batch.taxon);
+  const troubles = troublesOf(batch, today);
+  const text = foldText(
+    [
+      title,
+      code,
+      batch.place,
+      tray?.name,
+      mother?.name,
+      spaceName,
+      plant?.name,
+      ...(plant?.taxon.common ?? []),
+      STAGE_NAME[batch.stage],
+      METHOD[batch.method].many,
+      ...troubles.map((t) => TROUBLE_NAME[t]),
+    ]
+      .filter(Boolean)
+      .join(' '),
+  );
+  const age = daysBetween(batch.cutOn, today);
+  const line = { batch, title, code, space, spaceName, age, troubles, text };
+  kept.set(batch, { around, line });
+  return line;
+}
+
+/** The lines that answer, sorted. */
+export function askBench(lines: readonly BenchLine[], ask: BenchAsk): readonly BenchLine[] {
+  const words = wordsOf(ask.query ?? '');
+  return lines
+    .filter(
+      ({ batch, space, age, troubles, text }) =>
+        (ask.withDone === true || ask.stage === 'done' || batch.stage !== 'done') &&
+        (ask.stage === undefined || batch.stage === ask.stage) &&
+        (ask.space === undefined || space === ask.space) &&
+        (ask.taxon === undefined || batch.taxon === ask.taxon) &&
+        (ask.method === undefined || batch.method === ask.method) &&
+        (ask.mother === undefined || batch.mother === ask.mother) &&
+        (ask.trouble === undefined ||
+          (ask.trouble === 'any' ? troubles.length > 0 : troubles.includes(ask.trouble))) &&
+        (ask.age === undefined || (age >= ask.age[0] && age <= ask.age[1])) &&
+        matches(text, words),
+    )
+    .sort(SORTS[ask.sort ?? 'bench']);
+}
+
+type Order = (a: BenchLine, b: BenchLine) => number;
+const youngest: Order = (a, b) => a.age - b.age;
+const share = (n: number, { count }: Batch): number => (count === 0 ? 0 : n / count);
+const rooted = ({ batch }: BenchLine): number =>
+  share(batch.counts.rooted + batch.counts.pupped, batch);
+const lost = ({ batch }: BenchLine): number =>
+  share(batch.counts.rotted + batch.counts.dried + batch.counts.lost, batch);
+
+const SORTS: Readonly<Record<BenchSort, Order>> = {
+  bench: youngest,
+  age: (a, b) => b.age - a.age,
+  plant: (a, b) => (a.title < b.title ? -1 : a.title > b.title ? 1 : youngest(a, b)),
+  rooted: (a, b) => rooted(b) - rooted(a) || youngest(a, b),
+  lost: (a, b) => lost(b) - lost(a) || youngest(a, b),
+};

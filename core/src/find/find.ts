@@ -1,0 +1,118 @@
+import { benchLines, plantOf, plants, STAGE_NAME } from '../bench';
+import type { Day } from '../days';
+import type { State } from '../journal';
+import { foldText, matches, startsIn, wordsOf } from '../words';
+
+export type FoundKind =
+  'batch' | 'tray' | 'mother' | 'plant' | 'mix' | 'space' | 'order' | 'trial' | 'page';
+
+/** Something that can be found by typing, and where it opens. */
+export interface Findable {
+  readonly kind: FoundKind;
+  readonly id: string;
+  readonly title: string;
+  readonly says: string;
+  /** Folded: what the words are looked for in. */
+  readonly text: string;
+  readonly path: readonly string[];
+}
+
+/** A page of the application, as the shell names it. */
+export interface Page {
+  readonly title: string;
+  readonly path: string;
+}
+
+const made = new WeakMap<State, { readonly today: Day; readonly all: readonly Findable[] }>();
+
+/** Everything in the journal, live batches first. Made once for a state and a day. */
+export function findables(
+  state: State,
+  today: Day,
+  pages: readonly Page[] = [],
+): readonly Findable[] {
+  const known = made.get(state);
+  if (known?.today === today) return known.all;
+  const all = [
+    ...pages.map((p): Findable => thing('page', p.path, p.title, 'page', [p.path])),
+    ...benchLines(state, today)
+      .toSorted(
+        (a, b) =>
+          Number(a.batch.stage === 'done') - Number(b.batch.stage === 'done') || a.age - b.age,
+      )
+      .map(({ batch, title, code, spaceName, text }): Findable => ({
+        kind: 'batch',
+        id: batch.id,
+        title: `${title} ${code}`,
+        says: [batch.place, spaceName, STAGE_NAME[batch.stage]].filter(Boolean).join(', '),
+        text,
+        path: ['/bench', batch.id],
+      })),
+    ...[...state.trays.values()]
+      .filter((t) => !t.away)
+      .map((t) =>
+        thing(
+          'tray',
+          t.id,
+          t.name ?? 'Unnamed',
+          state.spaces.get(t.space ?? '')?.name ?? t.kind ?? 'tray',
+          ['/bench/trays', t.id],
+        ),
+      ),
+    ...[...state.mothers.values()].map((m) => {
+      const plant = m.taxon === undefined ? undefined : plantOf(state, m.taxon)?.name;
+      return thing('mother', m.id, m.name ?? 'Unnamed', plant ?? 'mother', ['/mothers', m.id]);
+    }),
+    ...[...state.orders.values()].map((o) =>
+      thing(
+        'order',
+        o.id,
+        o.who ?? 'Order',
+        `${o.count ?? '?'} ${plantOf(state, o.taxon ?? '')?.name ?? ''}`,
+        ['/bench/orders'],
+      ),
+    ),
+    ...[...state.trials.values()].map((t) =>
+      thing('trial', t.id, t.name ?? 'Trial', t.question ?? 'trial', ['/ledger/trials', t.id]),
+    ),
+    ...[...state.mixes.values()].map((m) => thing('mix', m.id, m.name ?? 'Mix', 'mix', ['/mix'])),
+    ...[...state.spaces.values()].map((s) =>
+      thing('space', s.id, s.name ?? 'Space', s.light ?? 'bench', ['/store-room/air', s.id]),
+    ),
+    ...plants(state).map((p) =>
+      thing('plant', p.id, p.name, [p.taxon.family, ...p.taxon.common].join(', '), [
+        '/library',
+        p.id,
+      ]),
+    ),
+  ];
+  made.set(state, { today, all });
+  return all;
+}
+
+function thing(
+  kind: FoundKind,
+  id: string,
+  title: string,
+  says: string,
+  path: readonly string[],
+): Findable {
+  return { kind, id, title, says, text: foldText(`${title} ${says} ${kind}`), path };
+}
+
+/**
+ * What answers a query, best first: titles that begin with it, then titles that hold it, then the rest.
+ * @param most at most so many
+ */
+export function find(all: readonly Findable[], query: string, most = 40): readonly Findable[] {
+  const words = wordsOf(query);
+  if (words.length === 0) return [];
+  const [first] = words;
+  const ranks: Findable[][] = [[], [], []];
+  for (const item of all) {
+    if (!matches(item.text, words)) continue;
+    const title = foldText(item.title);
+    ranks[title.startsWith(first!) ? 0 : startsIn(title, first!) ? 1 : 2]!.push(item);
+  }
+  return ranks.flat().slice(0, most);
+}

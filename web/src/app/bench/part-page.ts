@@ -1,0 +1,287 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  signal,
+} from '@angular/core';
+import { Router, RouterLink } from '@angular/router';
+import {
+  batchCode,
+  batchTitle,
+  cuttingCautions,
+  isDay,
+  leaveEntries,
+  mergeEntries,
+  mergeProblem,
+  plantOf,
+  readLength,
+  rescueEntries,
+  singleEntries,
+  splitEntries,
+  standingIn,
+  takenCount,
+  takingProblem,
+  WOUND_SCHOOL,
+  type Batch,
+  type Caution,
+  type EntryDraft,
+  type RecutFor,
+  type WoundSchoolId,
+} from '@hypogeon/core';
+import { Deeds } from '../data/deeds';
+import { draftKeeper } from '../data/draft';
+import { freshId } from '../data/fresh-id';
+import { Journal } from '../data/journal';
+import { Today } from '../data/today';
+import { Words } from '../data/words';
+import { Field, FieldControl } from '../ui/field';
+
+type Way = 'split' | 'rescued' | 'single' | 'given' | 'sold' | 'discarded' | 'merged';
+
+const WAYS: readonly { readonly id: Way; readonly name: string; readonly says: string }[] = [
+  {
+    id: 'split',
+    name: 'Split off',
+    says: 'A batch of their own, counted there from their cut on.',
+  },
+  {
+    id: 'rescued',
+    name: 'Cut afresh',
+    says: 'Cut back to clean tissue: a new wound with a clock of its own.',
+  },
+  {
+    id: 'single',
+    name: 'Pot singly',
+    says: 'Each plant gets a pot, a page and a label. They stay counted where they rooted.',
+  },
+  {
+    id: 'given',
+    name: 'Give away',
+    says: 'They leave, and stay counted as what they had come to.',
+  },
+  { id: 'sold', name: 'Sell', says: 'They leave, and stay counted as what they had come to.' },
+  {
+    id: 'discarded',
+    name: 'Throw out',
+    says: 'What had not rooted is counted as lost. Rot or drying is told on the count instead.',
+  },
+  { id: 'merged', name: 'Merge', says: 'All that stand here join a batch cut with them.' },
+];
+
+/** More single pots than this are one batch, whatever one calls them. */
+const MOST_SINGLES = 60;
+
+interface PartDraft {
+  readonly way: Way;
+  readonly waiting: string;
+  readonly rooted: string;
+  readonly pupped: string;
+  readonly cause: RecutFor;
+  readonly width: string;
+  readonly school: string;
+  readonly space: string;
+  readonly place: string;
+  readonly text: string;
+  readonly into: string;
+}
+
+/** Takes cuttings out of a batch: split, cut afresh, potted singly, given, sold, thrown out or merged. */
+@Component({
+  selector: 'hy-part-page',
+  imports: [Field, FieldControl, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './part-page.html',
+  styleUrl: './part-page.scss',
+})
+export class PartPage {
+  private readonly deeds = inject(Deeds);
+  private readonly router = inject(Router);
+  private readonly journal = inject(Journal);
+  protected readonly words = inject(Words);
+  protected readonly today = inject(Today).day;
+  private readonly state = this.journal.state;
+
+  readonly id = input.required<string>();
+  /** From the inspection helper: straight to the fresh cut. */
+  readonly way = input<string>();
+
+  protected readonly ways = WAYS;
+  protected readonly schools = Object.values(WOUND_SCHOOL);
+  protected readonly batch = computed(() => this.state().batches.get(this.id()) ?? null);
+  protected readonly here = computed(() => {
+    const batch = this.batch();
+    return batch ? standingIn(batch) : { waiting: 0, rooted: 0, pupped: 0 };
+  });
+  protected readonly view = computed(() => {
+    const batch = this.batch();
+    return batch
+      ? {
+          batch,
+          title: batchTitle(this.state(), batch),
+          code: batchCode(this.state(), batch),
+          cautions: this.cautions(batch),
+        }
+      : null;
+  });
+  protected readonly spaces = computed(() => [...this.state().spaces.values()]);
+  protected readonly mates = computed(() => {
+    const batch = this.batch();
+    if (!batch) return [];
+    return [...this.state().batches.values()]
+      .filter(
+        (b) => b.id !== batch.id && b.ended === null && mergeProblem(this.state(), batch, b) === '',
+      )
+      .map((b) => ({
+        id: b.id,
+        name: `${batchTitle(this.state(), b)} ${batchCode(this.state(), b)}`,
+      }));
+  });
+
+  private readonly keeper = computed(() => draftKeeper<PartDraft>(`part.${this.id()}`));
+  private readonly edited = signal<PartDraft | null>(null);
+  protected readonly form = computed<PartDraft>(() => {
+    const asked = WAYS.find((w) => w.id === this.way())?.id;
+    const kept = this.edited() ?? this.keeper().read();
+    if (kept) return kept;
+    const batch = this.batch();
+    return {
+      way: asked ?? 'split',
+      waiting: asked === 'rescued' ? '1' : '',
+      rooted: '',
+      pupped: '',
+      cause: 'rot',
+      width: batch?.widthMm ? this.words.length(batch.widthMm) : '',
+      school: batch?.school ?? 'dry-to-touch',
+      space: batch?.callusSpace ?? batch?.space ?? '',
+      place: '',
+      text: '',
+      into: '',
+    };
+  });
+  protected readonly says = computed(() => WAYS.find((w) => w.id === this.form().way)!.says);
+  protected readonly problem = signal('');
+
+  protected readonly day = signal<string | null>(null);
+  protected readonly on = computed(() => this.day() ?? this.today());
+  protected readonly dayProblem = computed(() => {
+    const day = this.on();
+    const batch = this.batch();
+    if (!isDay(day)) return 'That is not a day of the calendar.';
+    if (day > this.today()) return 'That day is still to come.';
+    return batch?.cut && day < batch.cut ? `It was cut on ${this.words.day(batch.cut)}.` : '';
+  });
+
+  constructor() {
+    effect(() => {
+      const edited = this.edited();
+      if (edited) this.keeper().keep(edited);
+    });
+  }
+
+  protected change(part: Partial<PartDraft>): void {
+    this.edited.set({ ...this.form(), ...part });
+    this.problem.set('');
+  }
+
+  protected all(): void {
+    const { waiting, rooted, pupped } = this.here();
+    this.change({
+      waiting: waiting ? String(waiting) : '',
+      rooted: rooted ? String(rooted) : '',
+      pupped: pupped ? String(pupped) : '',
+    });
+  }
+
+  protected async take(): Promise<void> {
+    const batch = this.batch();
+    if (!batch || this.dayProblem()) return;
+    const made = this.entries(batch);
+    if (typeof made === 'string') return this.problem.set(made);
+    const saved = await this.deeds.recordAll(made.entries, made.said);
+    if (!saved) return;
+    this.keeper().drop();
+    this.edited.set(null);
+    await this.router.navigate(['/bench', made.next]);
+  }
+
+  /** What the plant's sap and spines can do, where a blade comes near. */
+  private cautions(batch: Batch): readonly Caution[] {
+    const plant = plantOf(this.state(), batch.taxon);
+    return plant
+      ? cuttingCautions(plant.taxon, true, batch.disinfectant ?? 'alcohol').filter(
+          (c) => c.weight === 'danger',
+        )
+      : [];
+  }
+
+  /** What is recorded, or why it cannot be. */
+  private entries(
+    batch: Batch,
+  ):
+    | string
+    | { readonly entries: readonly EntryDraft[]; readonly said: string; readonly next: string } {
+    const form = this.form();
+    const day = this.on();
+    const state = this.state();
+    if (form.way === 'merged') {
+      const into = state.batches.get(form.into);
+      if (!into) return 'Into which batch? Choose one.';
+      return { entries: mergeEntries(batch, into, day), said: 'Merged', next: into.id };
+    }
+    const taken = {
+      waiting: Number(form.waiting || 0),
+      rooted: Number(form.rooted || 0),
+      pupped: Number(form.pupped || 0),
+    };
+    const wrong = takingProblem(batch, { taken });
+    if (wrong) return wrong;
+    const count = takenCount(taken);
+    const which = { taken };
+    const where = { space: form.space, ...(form.place.trim() ? { place: form.place.trim() } : {}) };
+    const text = form.text.trim() ? { text: form.text.trim() } : {};
+    const id = freshId();
+    switch (form.way) {
+      case 'split':
+        return {
+          entries: splitEntries(batch, which, id, day, where),
+          said: `${count} split off`,
+          next: id,
+        };
+      case 'rescued': {
+        const read = form.width.trim() ? readLength(form.width, this.words.lengthUnit()) : null;
+        if (read?.ok === false) return read.problem;
+        const cut = {
+          cause: form.cause,
+          school: form.school as WoundSchoolId,
+          ...(read?.ok ? { widthMm: read.mm } : {}),
+        };
+        return {
+          entries: rescueEntries(state, batch, which, id, day, cut, where),
+          said: `${count} cut afresh`,
+          next: id,
+        };
+      }
+      case 'single': {
+        if (taken.waiting > 0)
+          return 'What has no roots is not potted singly yet: leave it in the tray, or split it off.';
+        if (count > MOST_SINGLES)
+          return `At most ${MOST_SINGLES} at a time; split the rest off as one batch.`;
+        const ids = Array.from({ length: count }, () => freshId());
+        return {
+          entries: singleEntries(state, batch, which, ids, day, where),
+          said: `${count} potted singly`,
+          next: batch.id,
+        };
+      }
+      default:
+        return {
+          entries: leaveEntries(batch, which, day, form.way, text),
+          said: `${count} ${form.way === 'discarded' ? 'thrown out' : form.way}`,
+          next: batch.id,
+        };
+    }
+  }
+}

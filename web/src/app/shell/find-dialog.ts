@@ -1,0 +1,164 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  ElementRef,
+  inject,
+  signal,
+  viewChild,
+} from '@angular/core';
+import { MatDialogRef } from '@angular/material/dialog';
+import { Router } from '@angular/router';
+import { find, findables, type Findable } from '@hypogeon/core';
+import { Journal } from '../data/journal';
+import { Today } from '../data/today';
+import { PAGES } from './pages';
+
+const KIND_WORD: Readonly<Record<Findable['kind'], string>> = {
+  batch: 'batch',
+  tray: 'tray',
+  mother: 'mother',
+  plant: 'plant',
+  mix: 'mix',
+  space: 'bench',
+  order: 'order',
+  trial: 'trial',
+  page: 'page',
+};
+
+/** Everything by typing: batches, trays, mothers, plants, pages. */
+@Component({
+  selector: 'hy-find-dialog',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <h2 class="unseen" id="find-title">Find</h2>
+    <input
+      type="search"
+      role="combobox"
+      aria-label="Find anything"
+      aria-autocomplete="list"
+      aria-controls="find-list"
+      aria-expanded="true"
+      [attr.aria-activedescendant]="found().length > 0 ? 'find-' + at() : null"
+      placeholder="plant, code, tray, mother, page …"
+      autocomplete="off"
+      (input)="type(query.value)"
+      (keydown)="key($event)"
+      #query
+    />
+    <ul id="find-list" role="listbox" aria-label="Found">
+      @for (item of found(); track item.kind + item.id) {
+        <li
+          role="option"
+          [id]="'find-' + $index"
+          [attr.aria-selected]="$index === at()"
+          [class.at]="$index === at()"
+          (click)="go(item)"
+          (keydown.enter)="go(item)"
+          (mousemove)="at.set($index)"
+          tabindex="-1"
+        >
+          <strong>{{ item.title }}</strong>
+          <span>{{ item.says }}</span>
+          <small>{{ word[item.kind] }}</small>
+        </li>
+      }
+    </ul>
+    <p class="quiet" role="status">
+      @if (typed().trim() === '') {
+        Begin to type. Arrows choose, Enter opens, Escape leaves.
+      } @else if (found().length === 0) {
+        Nothing begins so. Try fewer letters.
+      } @else {
+        {{ found().length === 40 ? 'The first 40' : found().length }} found
+      }
+    </p>
+  `,
+  styles: `
+    :host {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr);
+      grid-template-rows: auto minmax(0, 1fr) auto;
+      gap: 0.6rem;
+      padding: 1rem;
+      height: min(34rem, 80vh);
+    }
+    input {
+      width: 100%;
+      min-height: 52px;
+      font-size: 1.15rem;
+    }
+    ul {
+      list-style: none;
+      margin: 0;
+      padding: 0;
+      overflow-y: auto;
+    }
+    li {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr) auto;
+      gap: 0 1rem;
+      padding: 0.4rem 0.6rem;
+      min-height: 48px;
+      align-items: center;
+      border-left: 4px solid transparent;
+      cursor: pointer;
+    }
+    li.at {
+      background: var(--living-soft);
+      border-left-color: var(--living);
+    }
+    li span {
+      grid-column: 1;
+      font-size: 0.875rem;
+      color: var(--ink2);
+    }
+    small {
+      grid-column: 2;
+      grid-row: 1;
+      color: var(--ink2);
+    }
+    li.at span,
+    li.at small {
+      color: var(--ink);
+    }
+  `,
+})
+export class FindDialog {
+  private readonly dialog = inject<MatDialogRef<FindDialog>>(MatDialogRef);
+  private readonly router = inject(Router);
+  private readonly state = inject(Journal).state;
+  private readonly today = inject(Today).day;
+  private readonly query = viewChild.required<ElementRef<HTMLInputElement>>('query');
+
+  protected readonly word = KIND_WORD;
+  protected readonly typed = signal('');
+  protected readonly at = signal(0);
+  protected readonly found = computed(() =>
+    find(findables(this.state(), this.today(), PAGES), this.typed()),
+  );
+
+  protected type(text: string): void {
+    this.typed.set(text);
+    this.at.set(0);
+  }
+
+  protected key(event: KeyboardEvent): void {
+    const last = this.found().length - 1;
+    const step = { ArrowDown: 1, ArrowUp: -1, PageDown: 8, PageUp: -8 }[event.key];
+    if (step !== undefined) {
+      event.preventDefault();
+      this.at.update((at) => Math.min(Math.max(at + step, 0), Math.max(last, 0)));
+      document.getElementById(`find-${this.at()}`)?.scrollIntoView({ block: 'nearest' });
+    } else if (event.key === 'Enter') {
+      const item = this.found()[this.at()];
+      if (item) this.go(item);
+    } else if (event.key === 'Escape' && this.query().nativeElement.value === '')
+      this.dialog.close();
+  }
+
+  protected go(item: Findable): void {
+    this.dialog.close();
+    void this.router.navigate(item.kind === 'page' ? [item.path[0]] : [...item.path]);
+  }
+}
