@@ -15,6 +15,8 @@ export * from './order';
 export * from './round';
 export * from './walk';
 export * from './find';
+export * from './label';
+export * from './picture';
 export * from './words';
 export * from './inspection';
 export * from './demo';

@@ -16,3 +16,4 @@ export * from './part';
 export * from './jar';
 export * from './trouble';
 export * from './list';
+export * from './tray';

@@ -112,7 +112,8 @@ export function find(all: readonly Findable[], query: string, most = 40): readon
   for (const item of all) {
     if (!matches(item.text, words)) continue;
     const title = foldText(item.title);
-    ranks[title.startsWith(first!) ? 0 : startsIn(title, first!) ? 1 : 2]!.push(item);
+    const whole = words.every((word) => startsIn(title, word));
+    ranks[whole ? (title.startsWith(first!) ? 0 : 1) : 2]!.push(item);
   }
   return ranks.flat().slice(0, most);
 }

@@ -103,6 +103,36 @@ export const routes: Routes = [
     loadComponent: () => import('./bench/bench-page').then((m) => m.BenchPage),
   },
   {
+    path: 'bench/trays',
+    title: 'Trays',
+    loadComponent: () => import('./trays/trays-page').then((m) => m.TraysPage),
+  },
+  {
+    path: 'bench/trays/:id',
+    title: 'Tray',
+    loadComponent: () => import('./trays/tray-page').then((m) => m.TrayPage),
+  },
+  {
+    path: 'bench/orders',
+    title: 'Orders',
+    loadComponent: () => import('./orders/orders-page').then((m) => m.OrdersPage),
+  },
+  {
+    path: 'bench/labels',
+    title: 'Labels',
+    loadComponent: () => import('./labels/labels-page').then((m) => m.LabelsPage),
+  },
+  {
+    path: 'bench/scan',
+    title: 'Scan a label',
+    loadComponent: () => import('./labels/scan-page').then((m) => m.ScanPage),
+  },
+  {
+    path: 'bench/:id/pictures',
+    title: 'Pictures',
+    loadComponent: () => import('./pictures/pictures-page').then((m) => m.PicturesPage),
+  },
+  {
     path: 'bench/:id',
     title: 'Batch',
     loadComponent: () => import('./bench/batch-page').then((m) => m.BatchPage),
@@ -206,6 +236,16 @@ export const routes: Routes = [
     path: 'store-room',
     title: 'Store room',
     loadComponent: () => import('./store-room/store-room-page').then((m) => m.StoreRoomPage),
+  },
+  {
+    path: 'store-room/data',
+    title: 'Data in and out',
+    loadComponent: () => import('./store-room/data-page').then((m) => m.DataPage),
+  },
+  {
+    path: 'store-room/paper',
+    title: 'An old paper log',
+    loadComponent: () => import('./store-room/paper-page').then((m) => m.PaperPage),
   },
   {
     path: 'store-room/air/:id',

@@ -1,4 +1,4 @@
-import type { Book, Stores } from '../app/data/book';
+import type { BlobStore, Book, Stores } from '../app/data/book';
 import type { KeyValueStore } from '../app/data/chunk-store';
 
 /** Stores that live as long as a test, and can be told to refuse. */
@@ -15,6 +15,24 @@ export class MemoryStores implements Stores {
       return Promise.resolve(value);
     },
   };
+
+  readonly blobs = new Map<string, Blob>();
+
+  pictures(): BlobStore {
+    return {
+      getItem: (key) => Promise.resolve(this.blobs.get(key) ?? null),
+      setItem: (key, value) => {
+        if (this.refuses) return Promise.reject(this.refuses);
+        this.blobs.set(key, value);
+        return Promise.resolve(value);
+      },
+      keys: () => Promise.resolve([...this.blobs.keys()]),
+      clear: () => {
+        this.blobs.clear();
+        return Promise.resolve();
+      },
+    };
+  }
 
   journal(book: Book): KeyValueStore {
     const map = this.books[book];

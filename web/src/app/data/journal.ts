@@ -116,6 +116,7 @@ export class Journal {
   async clearDemo(): Promise<void> {
     await this.writing;
     await new ChunkStore(this.stores.journal('demo'), freshId).clear();
+    await this.stores.pictures('demo').clear();
     this.channel?.postMessage({ book: 'demo', cleared: true });
     await this.openOwn();
   }

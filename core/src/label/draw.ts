@@ -1,0 +1,173 @@
+import { QUIET, qrOf } from './code';
+import type { LabelSheet } from './sheet';
+
+/** What a label says. */
+export interface LabelText {
+  readonly name: string;
+  readonly lines: readonly string[];
+  readonly code: string;
+  /** `base down` gets an arrow upward, `laid` a flat bar. */
+  readonly polarity: 'base down' | 'laid' | 'as it stood';
+  /** What the QR code holds. */
+  readonly address: string;
+}
+
+/** A stroke of a drawing in mm from the upper left corner of the label. */
+export type LabelShape =
+  | {
+      readonly is: 'text';
+      readonly x: number;
+      readonly y: number;
+      readonly pt: number;
+      readonly bold: boolean;
+      readonly text: string;
+    }
+  | {
+      readonly is: 'box';
+      readonly x: number;
+      readonly y: number;
+      readonly width: number;
+      readonly height: number;
+    }
+  | { readonly is: 'line'; readonly points: readonly (readonly [number, number])[] };
+
+const PAD = 1.5;
+const MM_PER_PT = 25.4 / 72;
+/** A letter is about so wide against its height, in a plain sans face; bold a little more. */
+const LETTER = 0.53;
+/** The smallest letters an eye reads at the bench, and the largest a label needs. */
+const LEAST_PT = 6;
+const MOST_PT = 12;
+/** Smaller dots than this a phone does not tell apart, mm. */
+export const LEAST_MODULE_MM = 0.3;
+
+/** A label as shapes, the same for the screen and for the printer. */
+export function drawLabel(sheet: LabelSheet, text: LabelText): readonly LabelShape[] {
+  const width = sheet.width - sheet.blank;
+  const matrix = qrOf(text.address);
+  const modules = matrix.length + 2 * QUIET;
+  // A square as high as the label allows, but no more than 45 % of its width.
+  const side = Math.min(sheet.height - 0.6, width * 0.45, 28);
+  const module = side / modules;
+  const code = (sheet.height - side) / 2;
+  const dark = matrix.flatMap((row, y) =>
+    runs(row).map(([from, to]): LabelShape => ({
+      is: 'box',
+      x: (from + QUIET) * module,
+      y: code + (y + QUIET) * module,
+      width: (to - from) * module,
+      height: module,
+    })),
+  );
+  const left = side + 0.5;
+  const arrow = arrowRoom(text.polarity);
+  const room = width - left - PAD - arrow;
+  const lines = [
+    { text: text.name, bold: true },
+    ...text.lines.map((line) => ({ text: line, bold: false })),
+    { text: text.code, bold: true },
+  ];
+  const pt = Math.max(
+    LEAST_PT,
+    Math.min(MOST_PT, (sheet.height - 2 * PAD) / MM_PER_PT / (lines.length * 1.18)),
+  );
+  const fits = Math.max(2, Math.floor((sheet.height - 2 * PAD) / (pt * MM_PER_PT * 1.18)));
+  // The code is what one reads when the ink has faded: it never falls off.
+  const shown = lines.length <= fits ? lines : [...lines.slice(0, fits - 1), lines.at(-1)!];
+  const step = (sheet.height - 2 * PAD) / shown.length;
+  const texts = shown.map((line, i): LabelShape => {
+    const size = fitPt(line.text, room, Math.min(pt, step / MM_PER_PT / 1.1), line.bold);
+    return {
+      is: 'text',
+      x: left,
+      y: PAD + step * (i + 0.5) + (size * MM_PER_PT * 0.7) / 2,
+      pt: size,
+      bold: line.bold,
+      text: shorten(line.text, room, size, line.bold),
+    };
+  });
+  return [...dark, ...texts, ...arrowShapes(text.polarity, width - PAD - arrow / 2, sheet.height)];
+}
+
+/** The size of a dot of the code as it would be printed, mm. */
+export function moduleMm(sheet: LabelSheet, address: string): number {
+  const modules = qrOf(address).length + 2 * QUIET;
+  return Math.min(sheet.height - 0.6, (sheet.width - sheet.blank) * 0.45, 28) / modules;
+}
+
+/** Dark modules side by side are one box: fewer strokes, and no hairlines between them. */
+function runs(row: readonly boolean[]): readonly (readonly [number, number])[] {
+  const found: [number, number][] = [];
+  row.forEach((dark, x) => {
+    const last = found.at(-1);
+    if (!dark) return;
+    if (last?.[1] === x) last[1] = x + 1;
+    else found.push([x, x + 1]);
+  });
+  return found;
+}
+
+const letters = (text: string, pt: number, bold: boolean): number =>
+  text.length * pt * MM_PER_PT * LETTER * (bold ? 1.08 : 1);
+
+function fitPt(text: string, room: number, most: number, bold: boolean): number {
+  const wide = letters(text, most, bold);
+  return wide <= room ? most : Math.max(LEAST_PT, (most * room) / wide);
+}
+
+function shorten(text: string, room: number, pt: number, bold: boolean): string {
+  if (letters(text, pt, bold) <= room * 1.02) return text;
+  const fits = Math.max(1, Math.floor((text.length * room) / letters(text, pt, bold)) - 1);
+  return `${text.slice(0, fits).trimEnd()}…`;
+}
+
+const arrowRoom = (polarity: LabelText['polarity']): number =>
+  polarity === 'base down' ? 4 : polarity === 'laid' ? 5 : 0;
+
+function arrowShapes(
+  polarity: LabelText['polarity'],
+  x: number,
+  height: number,
+): readonly LabelShape[] {
+  const top = height * 0.28;
+  const foot = height * 0.72;
+  switch (polarity) {
+    case 'base down':
+      return [
+        {
+          is: 'line',
+          points: [
+            [x, foot],
+            [x, top],
+          ],
+        },
+        {
+          is: 'line',
+          points: [
+            [x - 1.4, top + 2],
+            [x, top],
+            [x + 1.4, top + 2],
+          ],
+        },
+        {
+          is: 'line',
+          points: [
+            [x - 1.6, foot],
+            [x + 1.6, foot],
+          ],
+        },
+      ];
+    case 'laid':
+      return [
+        {
+          is: 'line',
+          points: [
+            [x - 2, height / 2],
+            [x + 2, height / 2],
+          ],
+        },
+      ];
+    case 'as it stood':
+      return [];
+  }
+}

@@ -1,0 +1,4 @@
+export * from './sheet';
+export * from './code';
+export * from './draw';
+export * from './label-text';

@@ -1,0 +1,87 @@
+import { inject, Injectable } from '@angular/core';
+import { STORES } from './book';
+import { freshId } from './fresh-id';
+import { Journal } from './journal';
+import { PICTURES_WORKER } from './pictures-worker';
+
+/** No side longer than this: a wound fills the screen, and a season fits on a phone. */
+const MOST_SIDE = 1600;
+const QUALITY = 0.82;
+/** What a camera gives is rarely larger; what is larger is no picture of a cutting. */
+const MOST_BYTES = 60_000_000;
+
+export type Taken =
+  | { readonly ok: true; readonly picture: string }
+  | { readonly ok: false; readonly problem: string };
+
+/** Pictures: shrunk in a worker, kept beside the journal, named by an entry of their batch. */
+@Injectable({ providedIn: 'root' })
+export class Pictures {
+  private readonly journal = inject(Journal);
+  private readonly stores = inject(STORES);
+  private readonly worker = inject(PICTURES_WORKER);
+
+  /** The picture is stored before the entry that names it: an entry never points at nothing. */
+  async take(
+    file: File,
+    batch: string,
+    about: { readonly day?: string; readonly text?: string },
+  ): Promise<Taken> {
+    if (!file.type.startsWith('image/'))
+      return {
+        ok: false,
+        problem: `“${file.name}” is no picture. Choose a photograph or a drawing.`,
+      };
+    if (file.size > MOST_BYTES)
+      return { ok: false, problem: `“${file.name}” is larger than 60 MB. Make it smaller first.` };
+    let shrunk;
+    try {
+      shrunk = await this.worker().shrink(file, MOST_SIDE, QUALITY);
+    } catch {
+      return {
+        ok: false,
+        problem: `“${file.name}” cannot be read here. Save it as JPEG or PNG and try again.`,
+      };
+    }
+    const picture = freshId();
+    try {
+      await this.stores.pictures(this.journal.book()).setItem(picture, shrunk.blob);
+    } catch {
+      return {
+        ok: false,
+        problem:
+          'The store of this browser is full: the picture was not kept. Save the file with pictures, then free some room.',
+      };
+    }
+    const { saved } = await this.journal.record({
+      kind: 'photo',
+      batch,
+      picture,
+      width: shrunk.width,
+      height: shrunk.height,
+      bytes: shrunk.blob.size,
+      name: file.name.slice(0, 200),
+      ...about,
+    });
+    return saved
+      ? { ok: true, picture }
+      : { ok: false, problem: 'The picture is kept, but its entry is not saved yet: see above.' };
+  }
+
+  get(picture: string): Promise<Blob | null> {
+    return this.stores.pictures(this.journal.book()).getItem(picture);
+  }
+
+  /** Puts pictures of a file back; those already here stay. @returns how many were new */
+  async restore(pictures: ReadonlyMap<string, Blob>): Promise<number> {
+    const store = this.stores.pictures(this.journal.book());
+    const have = new Set(await store.keys());
+    let fresh = 0;
+    for (const [id, blob] of pictures) {
+      if (have.has(id)) continue;
+      await store.setItem(id, blob);
+      fresh++;
+    }
+    return fresh;
+  }
+}

@@ -1,0 +1,40 @@
+import { jsPDF } from 'jspdf';
+import { drawLabel, placeLabels, type LabelSheet, type LabelText } from '@hypogeon/core';
+
+/** The sheets as a PDF, to scale. @param skip places at the beginning that are used up */
+export function labelsPdf(sheet: LabelSheet, labels: readonly LabelText[], skip: number): Blob {
+  const size: [number, number] = [sheet.pageWidth, sheet.pageHeight];
+  const orientation = sheet.pageWidth > sheet.pageHeight ? 'landscape' : 'portrait';
+  const pdf = new jsPDF({ unit: 'mm', format: size, orientation });
+  pdf.setProperties({ title: 'Labels', creator: 'Hypogeon' });
+  placeLabels(sheet, labels.length, skip).forEach((place, i) => {
+    while (pdf.getNumberOfPages() <= place.page) pdf.addPage(size, orientation);
+    pdf.setPage(place.page + 1);
+    for (const shape of drawLabel(sheet, labels[i]!))
+      switch (shape.is) {
+        case 'box':
+          pdf.rect(place.x + shape.x, place.y + shape.y, shape.width, shape.height, 'F');
+          break;
+        case 'text':
+          pdf.setFont('helvetica', shape.bold ? 'bold' : 'normal').setFontSize(shape.pt);
+          pdf.text(printable(shape.text), place.x + shape.x, place.y + shape.y);
+          break;
+        case 'line':
+          pdf.setLineWidth(0.4);
+          shape.points.slice(1).forEach(([x, y], n) => {
+            const [fromX, fromY] = shape.points[n]!;
+            pdf.line(place.x + fromX, place.y + fromY, place.x + x, place.y + y);
+          });
+      }
+  });
+  return pdf.output('blob');
+}
+
+/** The printer's built-in face has the letters of western Europe; others lose their accents rather than vanish. */
+function printable(text: string): string {
+  return [...text.replace(/…/g, '...').replace(/[’‘]/g, "'")]
+    .map((char) =>
+      char <= '\u00ff' ? char : char.normalize('NFD').replace(/[^\u0020-\u007e]/g, '') || '?',
+    )
+    .join('');
+}

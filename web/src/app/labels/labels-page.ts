@@ -1,0 +1,200 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  signal,
+} from '@angular/core';
+import {
+  batchCode,
+  batchTitle,
+  drawLabel,
+  labelOf,
+  labelsPerPage,
+  LABEL_SHEETS,
+  LEAST_MODULE_MM,
+  moduleMm,
+  placeLabels,
+  sheetProblems,
+  walkStops,
+  type Batch,
+  type LabelSheet,
+} from '@hypogeon/core';
+import { BenchTabs } from '../bench/bench-tabs';
+import { draftKeeper } from '../data/draft';
+import { Journal } from '../data/journal';
+import { saveBlob } from '../data/save-text';
+import { Today } from '../data/today';
+import { Words } from '../data/words';
+import { Field, FieldControl } from '../ui/field';
+import { numberFrom } from '../ui/number';
+
+interface LabelDraft {
+  readonly sheet: string;
+  readonly own: LabelSheet;
+  readonly skip: number;
+  readonly each: boolean;
+}
+
+const OWN: LabelSheet = { ...LABEL_SHEETS[0]!, id: 'own', name: 'Own size' };
+
+const OWN_FIELDS = [
+  ['width', 'Label width, mm'],
+  ['height', 'Label height, mm'],
+  ['left', 'Left margin, mm'],
+  ['top', 'Top margin, mm'],
+  ['gapX', 'Gap across, mm'],
+  ['gapY', 'Gap down, mm'],
+  ['pageWidth', 'Page width, mm'],
+  ['pageHeight', 'Page height, mm'],
+  ['blank', 'Blank end, mm'],
+] as const;
+
+/** Sheets of labels with a code that opens the batch, as a PDF. */
+@Component({
+  selector: 'hy-labels-page',
+  imports: [BenchTabs, Field, FieldControl],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './labels-page.html',
+  styleUrl: './labels-page.scss',
+})
+export class LabelsPage {
+  private readonly state = inject(Journal).state;
+  private readonly today = inject(Today).day;
+  private readonly words = inject(Words);
+  private readonly keeper = draftKeeper<LabelDraft>('labels');
+
+  /** The batch one came from, or several, parted by commas. */
+  readonly of = input<string>();
+
+  protected readonly sheets = [...LABEL_SHEETS, OWN];
+  protected readonly ownFields = OWN_FIELDS;
+  protected readonly draft = signal<LabelDraft>(
+    this.keeper.read() ?? { sheet: LABEL_SHEETS[0]!.id, own: OWN, skip: 0, each: false },
+  );
+  protected readonly sheet = computed(() => {
+    const { sheet, own } = this.draft();
+    return sheet === 'own' ? own : (LABEL_SHEETS.find((s) => s.id === sheet) ?? LABEL_SHEETS[0]!);
+  });
+  protected readonly problems = computed(() => sheetProblems(this.sheet()));
+  protected readonly wrong = computed(() => Object.keys(this.problems()).length > 0);
+
+  /** What may want a label, in the order of the walk, what is still to be cut last. */
+  protected readonly choices = computed(() => {
+    const state = this.state();
+    const walked = walkStops(state, this.today()).flatMap((s) => s.batches);
+    const planned = [...state.batches.values()].filter((b) => b.stage === 'planned');
+    const asked = this.asked().flatMap((id) => state.batches.get(id) ?? []);
+    const all = [...new Set([...asked, ...walked, ...planned])];
+    return all.map((batch) => ({
+      batch,
+      title: batchTitle(state, batch),
+      code: batchCode(state, batch),
+      where: batch.place ?? state.spaces.get(batch.space)?.name ?? '',
+    }));
+  });
+  private readonly asked = computed(() => this.of()?.split(',').filter(Boolean) ?? []);
+  private readonly ticked = signal<ReadonlySet<string> | null>(null);
+  /** From a batch, that one; else what was cut in the last days and can hardly have a label yet. */
+  protected readonly chosen = computed<ReadonlySet<string>>(() => {
+    const ticked = this.ticked();
+    if (ticked) return ticked;
+    if (this.asked().length > 0) return new Set(this.asked());
+    const fresh = this.choices().filter(({ batch }) => batch.stage === 'callusing');
+    return new Set(fresh.map(({ batch }) => batch.id));
+  });
+
+  protected readonly labels = computed(() => {
+    const state = this.state();
+    const base = location.href.replace(/#.*$/, '').replace(/[^/]*$/, '');
+    return this.choices()
+      .filter(({ batch }) => this.chosen().has(batch.id))
+      .flatMap(({ batch }) => {
+        const label = labelOf(
+          state,
+          batch,
+          base,
+          this.words.shortDay(batch.cutOn) + ' ' + batch.cutOn.slice(0, 4),
+        );
+        return Array<typeof label>(this.copies(batch)).fill(label);
+      });
+  });
+  protected readonly pages = computed(() => {
+    if (this.wrong() || this.labels().length === 0) return 0;
+    const { across, down } = labelsPerPage(this.sheet());
+    return Math.ceil((this.labels().length + this.draft().skip) / (across * down));
+  });
+  protected readonly preview = computed(() => {
+    const sheet = this.sheet();
+    if (this.wrong()) return null;
+    const { across, down } = labelsPerPage(sheet);
+    const labels = this.labels();
+    const places = placeLabels(sheet, labels.length, this.draft().skip);
+    const outlines = placeLabels(sheet, across * down).map(({ x, y }) => ({ x, y }));
+    return {
+      outlines,
+      drawn: places.flatMap((place, i) =>
+        place.page === 0 ? [{ ...place, shapes: drawLabel(sheet, labels[i]!) }] : [],
+      ),
+    };
+  });
+  /** Too small a code is said before it is printed. */
+  protected readonly tooSmall = computed(() => {
+    const [first] = this.labels();
+    return (
+      first !== undefined &&
+      !this.wrong() &&
+      moduleMm(this.sheet(), first.address) < LEAST_MODULE_MM
+    );
+  });
+
+  constructor() {
+    effect(() => this.keeper.keep(this.draft()));
+  }
+
+  protected change(part: Partial<LabelDraft>): void {
+    this.draft.update((d) => ({ ...d, ...part }));
+  }
+
+  protected own(field: keyof LabelSheet, text: string): void {
+    const value = numberFrom(text);
+    if (value !== null && value >= 0) this.change({ own: { ...this.draft().own, [field]: value } });
+  }
+
+  protected skip(text: string): void {
+    const n = Number(text);
+    if (Number.isInteger(n) && n >= 0 && n < 1000) this.change({ skip: n });
+  }
+
+  protected tick(id: string): void {
+    const next = new Set(this.chosen());
+    if (!next.delete(id)) next.add(id);
+    this.ticked.set(next);
+  }
+
+  protected all(): void {
+    this.ticked.set(new Set(this.choices().map(({ batch }) => batch.id)));
+  }
+
+  protected none(): void {
+    this.ticked.set(new Set());
+  }
+
+  protected points(shape: { readonly points: readonly (readonly [number, number])[] }): string {
+    return shape.points.map((p) => p.join(',')).join(' ');
+  }
+
+  protected async save(): Promise<void> {
+    const { labelsPdf } = await import('./label-pdf');
+    saveBlob(
+      `labels-${this.today()}.pdf`,
+      labelsPdf(this.sheet(), this.labels(), this.draft().skip),
+    );
+  }
+
+  private copies(batch: Batch): number {
+    return this.draft().each ? (batch.containers ?? 1) : 1;
+  }
+}

@@ -1,0 +1,219 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  DestroyRef,
+  ElementRef,
+  inject,
+  signal,
+  viewChild,
+} from '@angular/core';
+import { Router } from '@angular/router';
+import { batchCalled, batchInAddress } from '@hypogeon/core';
+import { BenchTabs } from '../bench/bench-tabs';
+import { Journal } from '../data/journal';
+import { PICTURES_WORKER } from '../data/pictures-worker';
+import { Field, FieldControl } from '../ui/field';
+
+/** Looks a second, milliseconds apart: often enough for a hand, seldom enough for a battery. */
+const LOOK_EVERY_MS = 180;
+
+/** Finds a batch by its label: through the camera, on a picture, or by the code typed. */
+@Component({
+  selector: 'hy-scan-page',
+  imports: [BenchTabs, Field, FieldControl],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="page-head"><h1>Scan a label</h1></div>
+    <hy-bench-tabs />
+    <div class="ways">
+      <section aria-labelledby="cam">
+        <h2 id="cam" class="ruled">By camera</h2>
+        <video
+          muted
+          playsinline
+          [hidden]="!looking()"
+          aria-label="What the camera sees"
+          #video
+        ></video>
+        @if (looking()) {
+          <button type="button" class="plain" (click)="stop()">Stop the camera</button>
+        } @else {
+          <button type="button" class="act" (click)="start()">Start the camera</button>
+        }
+        <p class="quiet small">Nothing of what it sees leaves this device.</p>
+      </section>
+      <section aria-labelledby="pic">
+        <h2 id="pic" class="ruled">On a picture</h2>
+        <label class="plain file">
+          Choose a picture
+          <input
+            type="file"
+            accept="image/*"
+            class="unseen"
+            (change)="picture(file.files?.[0]); file.value = ''"
+            #file
+          />
+        </label>
+      </section>
+      <section aria-labelledby="eye">
+        <h2 id="eye" class="ruled">By eye</h2>
+        <form (submit)="$event.preventDefault(); typed(code.value)">
+          <hy-field label="Code on the label">
+            <input
+              hyControl
+              type="text"
+              placeholder="ECH-7K4"
+              autocapitalize="characters"
+              autocomplete="off"
+              #code
+            />
+          </hy-field>
+          <button class="plain">Open</button>
+        </form>
+      </section>
+    </div>
+    <p class="problem" role="alert">{{ problem() }}</p>
+  `,
+  styles: `
+    .ways {
+      display: grid;
+      grid-template-columns: repeat(auto-fit, minmax(17rem, 1fr));
+      gap: 2rem;
+    }
+    section {
+      display: grid;
+      gap: 0.8rem;
+      align-content: start;
+      justify-items: start;
+    }
+    h2 {
+      width: 100%;
+    }
+    video {
+      width: 100%;
+      background: #000;
+    }
+    video[hidden] {
+      display: none;
+    }
+    .file:focus-within {
+      outline: 3px solid var(--water);
+    }
+    form {
+      display: flex;
+      gap: 0.6rem;
+      align-items: end;
+    }
+    .problem {
+      color: var(--do);
+      font-weight: 600;
+      margin-top: 1rem;
+    }
+  `,
+})
+export class ScanPage {
+  private readonly state = inject(Journal).state;
+  private readonly router = inject(Router);
+  private readonly worker = inject(PICTURES_WORKER);
+  private readonly video = viewChild.required<ElementRef<HTMLVideoElement>>('video');
+
+  protected readonly looking = signal(false);
+  protected readonly problem = signal('');
+  private stream: MediaStream | null = null;
+  private timer: ReturnType<typeof setTimeout> | undefined;
+
+  constructor() {
+    inject(DestroyRef).onDestroy(() => this.stop());
+  }
+
+  protected async start(): Promise<void> {
+    this.problem.set('');
+    const devices = navigator.mediaDevices as MediaDevices | undefined;
+    if (!devices)
+      return this.problem.set(
+        'This browser gives no camera to a page that is not served securely. Choose a picture instead, or type the code.',
+      );
+    try {
+      this.stream = await devices.getUserMedia({ video: { facingMode: 'environment' } });
+    } catch {
+      return this.problem.set(
+        'No camera could be opened: none is here, or it was refused. Choose a picture instead, or type the code.',
+      );
+    }
+    const video = this.video().nativeElement;
+    video.srcObject = this.stream;
+    this.looking.set(true);
+    await video.play();
+    void this.look();
+  }
+
+  protected stop(): void {
+    clearTimeout(this.timer);
+    this.stream?.getTracks().forEach((t) => t.stop());
+    this.stream = null;
+    this.looking.set(false);
+  }
+
+  protected async picture(file: File | undefined): Promise<void> {
+    if (!file) return;
+    this.problem.set('');
+    let text: string | null;
+    try {
+      text = await this.worker().scan(file);
+    } catch {
+      return this.problem.set(
+        `“${file.name}” cannot be read here. Save it as JPEG or PNG and try again.`,
+      );
+    }
+    if (text === null)
+      return this.problem.set(
+        'No code is seen on it. Closer, square to the label, without shine; or type the code.',
+      );
+    this.open(text);
+  }
+
+  protected typed(code: string): void {
+    const batch = batchCalled(this.state(), code);
+    if (batch) void this.router.navigate(['/bench', batch.id]);
+    else
+      this.problem.set(
+        code.trim() === ''
+          ? 'Type the code that stands on the label: three letters, a dash, three signs.'
+          : `No batch has the code “${code.trim()}” in this journal.`,
+      );
+  }
+
+  private async look(): Promise<void> {
+    const video = this.video().nativeElement;
+    if (!this.stream) return;
+    const { videoWidth: width, videoHeight: height } = video;
+    if (width > 0) {
+      const canvas = document.createElement('canvas');
+      canvas.width = width;
+      canvas.height = height;
+      const context = canvas.getContext('2d', { willReadFrequently: true })!;
+      context.drawImage(video, 0, 0);
+      const { data } = context.getImageData(0, 0, width, height);
+      const text = await this.worker().scanFrame(data, width, height);
+      if (text !== null && this.open(text)) return;
+    }
+    this.timer = setTimeout(() => void this.look(), LOOK_EVERY_MS);
+  }
+
+  /** @returns whether the code named a batch of this journal */
+  private open(text: string): boolean {
+    const id = batchInAddress(text);
+    const batch = id === null ? null : batchCalled(this.state(), id);
+    if (batch) {
+      this.stop();
+      void this.router.navigate(['/bench', batch.id]);
+      return true;
+    }
+    this.problem.set(
+      id === null
+        ? 'That code is no label of Hypogeon.'
+        : 'That label is of another journal: its batch is not here. Import that journal first.',
+    );
+    return false;
+  }
+}

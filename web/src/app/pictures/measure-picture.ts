@@ -1,0 +1,239 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  input,
+  output,
+  signal,
+} from '@angular/core';
+import {
+  measureOnPicture,
+  POINTING_PX,
+  readLength,
+  type MeasuredLength,
+  type Photo,
+  type Point,
+} from '@hypogeon/core';
+import { Words } from '../data/words';
+import { Field, FieldControl } from '../ui/field';
+import { Picture } from './picture';
+
+type Step = 'scale' | 'along';
+
+/** Two points along a known length, then points along what is measured. */
+@Component({
+  selector: 'hy-measure-picture',
+  imports: [Field, FieldControl, Picture],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <p role="status">{{ asks() }}</p>
+    <div class="stage" #stage>
+      <hy-picture
+        [picture]="photo().picture"
+        [width]="photo().width"
+        [height]="photo().height"
+        alt="The picture that is measured on"
+      />
+      <svg
+        [attr.viewBox]="'0 0 ' + photo().width + ' ' + photo().height"
+        tabindex="0"
+        role="application"
+        [attr.aria-label]="
+          'Points on the picture. Arrows move the cross, Enter sets a point. ' + asks()
+        "
+        (click)="point($event, stage)"
+        (keydown)="key($event)"
+      >
+        <polyline class="scale" [attr.points]="line(scale())" [style.stroke-width]="stroke()" />
+        <polyline class="along" [attr.points]="line(along())" [style.stroke-width]="stroke()" />
+        @for (p of scale(); track $index) {
+          <circle class="scale" [attr.cx]="p.x" [attr.cy]="p.y" [attr.r]="2 * stroke()" />
+        }
+        @for (p of along(); track $index) {
+          <circle class="along" [attr.cx]="p.x" [attr.cy]="p.y" [attr.r]="2 * stroke()" />
+        }
+        @if (cross(); as c) {
+          <path class="cross" [attr.d]="crossAt(c)" [style.stroke-width]="stroke() / 2" />
+        }
+      </svg>
+    </div>
+    <div class="row">
+      <hy-field label="The known length is" [problem]="lengthProblem()">
+        <input
+          hyControl
+          type="text"
+          [value]="known()"
+          (input)="known.set(k.value)"
+          placeholder="10 mm"
+          #k
+        />
+      </hy-field>
+      <hy-field label="Measured is">
+        <select hyControl (change)="what.set(w.value === 'root' ? 'root' : 'wound')" #w>
+          <option value="wound">the width of the wound</option>
+          <option value="root" [selected]="what() === 'root'">a root</option>
+        </select>
+      </hy-field>
+      @if (result(); as r) {
+        <p class="result" role="status">
+          <strong>{{ words.length(r.mm) }}</strong> ± {{ words.length(r.errorMm) }}
+        </p>
+        <button type="button" class="act" (click)="measured.emit({ what: what(), length: r })">
+          Keep it
+        </button>
+      }
+      <button type="button" class="bare" (click)="startOver()">Points anew</button>
+      <button type="button" class="bare" (click)="closed.emit()">Leave it</button>
+    </div>
+    <p class="quiet small">
+      Ruler and plant at the same distance from the camera, both square to it: else the measure is
+      off by more than the range says.
+    </p>
+  `,
+  styles: `
+    :host {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr);
+      gap: 0.7rem;
+    }
+    .stage {
+      position: relative;
+      max-width: 52rem;
+    }
+    svg {
+      position: absolute;
+      inset: 0;
+      width: 100%;
+      height: 100%;
+      cursor: crosshair;
+      touch-action: manipulation;
+    }
+    polyline {
+      fill: none;
+    }
+    .scale {
+      stroke: #ffd24a;
+      fill: #ffd24a;
+    }
+    .along {
+      stroke: #ff4f93;
+      fill: #ff4f93;
+    }
+    polyline.scale,
+    polyline.along {
+      fill: none;
+    }
+    .cross {
+      stroke: #fff;
+      fill: none;
+      mix-blend-mode: difference;
+    }
+    .row {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.6rem 1rem;
+      align-items: end;
+    }
+    .result strong {
+      font: 650 1.4rem/1 var(--head-face);
+    }
+  `,
+})
+export class MeasurePicture {
+  protected readonly words = inject(Words);
+  readonly photo = input.required<Photo>();
+  readonly measured = output<{
+    readonly what: 'wound' | 'root';
+    readonly length: MeasuredLength;
+  }>();
+  readonly closed = output();
+
+  protected readonly scale = signal<readonly Point[]>([]);
+  protected readonly along = signal<readonly Point[]>([]);
+  protected readonly known = signal('10 mm');
+  protected readonly what = signal<'wound' | 'root'>('wound');
+  /** Where the keys have moved to, in pixels of the picture. */
+  protected readonly cross = signal<Point | null>(null);
+  /** How many pixels of the picture one of the screen is. */
+  private readonly zoom = signal(1);
+
+  protected readonly stroke = computed(() => this.photo().width / 260);
+  private readonly step = computed<Step>(() => (this.scale().length < 2 ? 'scale' : 'along'));
+  protected readonly asks = computed(() => {
+    if (this.step() === 'scale')
+      return this.scale().length === 0
+        ? 'Tap one end of a length you know: two marks of the ruler, the rim of a pot.'
+        : 'Tap its other end.';
+    if (this.along().length === 0) return 'Now tap one end of what is to be measured.';
+    return this.what() === 'root'
+      ? 'Tap on along the root; as many points as it has bends.'
+      : 'Tap the other end of the wound.';
+  });
+
+  private readonly read = computed(() => readLength(this.known(), this.words.lengthUnit()));
+  protected readonly lengthProblem = computed(() => {
+    const read = this.read();
+    return read.ok ? '' : read.problem;
+  });
+  protected readonly result = computed<MeasuredLength | null>(() => {
+    const [a, b] = this.scale();
+    const read = this.read();
+    if (!a || !b || !read.ok || this.along().length < 2) return null;
+    try {
+      return measureOnPicture([a, b], read.mm, this.along(), POINTING_PX * this.zoom());
+    } catch {
+      return null;
+    }
+  });
+
+  protected point(event: MouseEvent, stage: HTMLElement): void {
+    const box = stage.getBoundingClientRect();
+    if (box.width === 0) return;
+    const zoom = this.photo().width / box.width;
+    this.zoom.set(zoom);
+    this.add({ x: (event.clientX - box.left) * zoom, y: (event.clientY - box.top) * zoom });
+  }
+
+  protected key(event: KeyboardEvent): void {
+    const { width, height } = this.photo();
+    const step = (event.shiftKey ? 0.05 : 0.005) * width;
+    const by = {
+      ArrowLeft: [-step, 0],
+      ArrowRight: [step, 0],
+      ArrowUp: [0, -step],
+      ArrowDown: [0, step],
+    }[event.key];
+    const at = this.cross() ?? { x: width / 2, y: height / 2 };
+    if (by) {
+      event.preventDefault();
+      this.cross.set({
+        x: Math.min(Math.max(at.x + by[0]!, 0), width),
+        y: Math.min(Math.max(at.y + by[1]!, 0), height),
+      });
+    } else if (event.key === 'Enter') {
+      event.preventDefault();
+      this.add(at);
+    }
+  }
+
+  protected startOver(): void {
+    this.scale.set([]);
+    this.along.set([]);
+  }
+
+  protected line(points: readonly Point[]): string {
+    return points.map((p) => `${p.x},${p.y}`).join(' ');
+  }
+
+  protected crossAt({ x, y }: Point): string {
+    const arm = this.photo().width / 30;
+    return `M${x - arm} ${y}H${x + arm}M${x} ${y - arm}V${y + arm}`;
+  }
+
+  private add(p: Point): void {
+    if (this.step() === 'scale') this.scale.update((s) => [...s, p]);
+    else if (this.what() === 'wound' && this.along().length >= 2) this.along.set([p]);
+    else this.along.update((s) => [...s, p]);
+  }
+}

@@ -1,0 +1,289 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { batchTitle, daysBetween, isDay, type MeasuredLength, type Photo } from '@hypogeon/core';
+import { Deeds } from '../data/deeds';
+import { Journal } from '../data/journal';
+import { Pictures } from '../data/pictures';
+import { Today } from '../data/today';
+import { Words } from '../data/words';
+import { Field, FieldControl } from '../ui/field';
+import { MeasurePicture } from './measure-picture';
+import { Picture } from './picture';
+
+/** The pictures of a batch: taken, held side by side over time, measured on. */
+@Component({
+  selector: 'hy-pictures-page',
+  imports: [Field, FieldControl, MeasurePicture, Picture, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (batch(); as b) {
+      <p class="quiet small">
+        <a routerLink="/bench">Bench</a> · <a [routerLink]="['/bench', b.id]">{{ title() }}</a>
+      </p>
+      <h1>Pictures</h1>
+      <div class="take no-print">
+        <hy-field label="Taken on" [problem]="dayProblem()">
+          <input
+            hyControl
+            type="date"
+            [value]="on()"
+            [max]="today()"
+            (change)="day.set(date.value || null)"
+            #date
+          />
+        </hy-field>
+        <hy-field label="What it shows (optional)">
+          <input hyControl type="text" maxlength="200" #about />
+        </hy-field>
+        <label class="act file">
+          Take or choose pictures
+          <input
+            type="file"
+            accept="image/*"
+            multiple
+            class="unseen"
+            (change)="take(file.files, about.value); file.value = ''; about.value = ''"
+            #file
+          />
+        </label>
+        <span class="quiet" role="status">{{ working() }}</span>
+      </div>
+      @for (problem of problems(); track problem) {
+        <p class="problem" role="alert">{{ problem }}</p>
+      }
+      @if (photos().length === 0) {
+        <p>
+          A picture of the wound every few days shows what no word does. Lay a ruler beside it, and
+          it can be measured later.
+        </p>
+      } @else {
+        @if (pair(); as two) {
+          <section aria-labelledby="beside">
+            <h2 id="beside" class="ruled">Side by side</h2>
+            <div class="pair">
+              @for (p of two; track p.photo.id) {
+                <figure>
+                  <hy-picture
+                    [picture]="p.photo.picture"
+                    [width]="p.photo.width"
+                    [height]="p.photo.height"
+                    [alt]="p.says"
+                  />
+                  <figcaption>{{ p.says }}</figcaption>
+                </figure>
+              }
+            </div>
+          </section>
+        }
+        @if (measuring(); as m) {
+          <section aria-labelledby="measure">
+            <h2 id="measure" class="ruled">Measure</h2>
+            <hy-measure-picture
+              [photo]="m"
+              (measured)="keep(m, $event)"
+              (closed)="measuringId.set(null)"
+            />
+          </section>
+        }
+        <section aria-labelledby="all">
+          <h2 id="all" class="ruled">Over time</h2>
+          <ul>
+            @for (p of photos(); track p.photo.id) {
+              <li>
+                <figure>
+                  <hy-picture
+                    [picture]="p.photo.picture"
+                    [width]="p.photo.width"
+                    [height]="p.photo.height"
+                    [alt]="p.says"
+                  />
+                  <figcaption>{{ p.says }}</figcaption>
+                </figure>
+                <div class="row">
+                  <button
+                    type="button"
+                    class="bare"
+                    [attr.aria-pressed]="beside().includes(p.photo.id)"
+                    [attr.aria-label]="'Side by side: ' + p.says"
+                    (click)="choose(p.photo.id)"
+                  >
+                    Beside
+                  </button>
+                  <button
+                    type="button"
+                    class="bare"
+                    [attr.aria-label]="'Measure on: ' + p.says"
+                    (click)="measuringId.set(p.photo.id)"
+                  >
+                    Measure
+                  </button>
+                  <button
+                    type="button"
+                    class="bare"
+                    [attr.aria-label]="'Take back: ' + p.says"
+                    (click)="takeBack(p.photo)"
+                  >
+                    Take back
+                  </button>
+                </div>
+              </li>
+            }
+          </ul>
+        </section>
+      }
+    } @else {
+      <h1>No such batch</h1>
+      <p>It may live in another journal. <a routerLink="/bench">To the bench</a></p>
+    }
+  `,
+  styles: `
+    :host {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr);
+      gap: 1.2rem;
+    }
+    .take,
+    .row {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.6rem 1rem;
+      align-items: end;
+    }
+    .file:focus-within {
+      outline: 3px solid var(--water);
+      outline-offset: 2px;
+    }
+    ul {
+      list-style: none;
+      margin: 0;
+      padding: 0;
+      display: grid;
+      grid-template-columns: repeat(auto-fill, minmax(15rem, 1fr));
+      gap: 1.4rem;
+    }
+    figure {
+      margin: 0;
+    }
+    figcaption {
+      padding: 0.35rem 0;
+      font-size: 0.9rem;
+    }
+    .pair {
+      display: grid;
+      grid-template-columns: repeat(2, minmax(0, 1fr));
+      gap: 4px;
+      margin-top: 0.6rem;
+    }
+    [aria-pressed='true'] {
+      background: var(--living-soft);
+      font-weight: 650;
+    }
+    .problem {
+      color: var(--do);
+      font-weight: 600;
+    }
+  `,
+})
+export class PicturesPage {
+  private readonly pictures = inject(Pictures);
+  private readonly deeds = inject(Deeds);
+  private readonly state = inject(Journal).state;
+  protected readonly today = inject(Today).day;
+  private readonly words = inject(Words);
+  readonly id = input.required<string>();
+
+  protected readonly batch = computed(() => this.state().batches.get(this.id()) ?? null);
+  protected readonly title = computed(() => {
+    const batch = this.batch();
+    return batch ? batchTitle(this.state(), batch) : '';
+  });
+  protected readonly photos = computed(() => {
+    const batch = this.batch();
+    return batch
+      ? batch.photos.map((photo) => ({
+          photo,
+          says: [
+            `Day ${daysBetween(batch.cutOn, photo.day)}, ${this.words.day(photo.day)}`,
+            photo.text,
+            ...batch.measured
+              .filter((m) => m.picture === photo.picture)
+              .map((m) => `${m.what} ${this.words.length(m.mm)}`),
+          ]
+            .filter(Boolean)
+            .join(': '),
+        }))
+      : [];
+  });
+  protected readonly beside = signal<readonly string[]>([]);
+  /** The two chosen; unless any are, the first and the last: what the time between has done. */
+  protected readonly pair = computed(() => {
+    const photos = this.photos();
+    const chosen = photos.filter((p) => this.beside().includes(p.photo.id));
+    if (chosen.length === 2) return chosen;
+    return photos.length >= 2 ? [photos[0]!, photos.at(-1)!] : null;
+  });
+  protected readonly measuringId = signal<string | null>(null);
+  protected readonly measuring = computed(
+    () => this.photos().find((p) => p.photo.id === this.measuringId())?.photo ?? null,
+  );
+
+  protected readonly day = signal<string | null>(null);
+  protected readonly on = computed(() => this.day() ?? this.today());
+  protected readonly dayProblem = computed(() => {
+    if (!isDay(this.on())) return 'That is not a day of the calendar.';
+    return this.on() > this.today() ? 'That day is still to come.' : '';
+  });
+  protected readonly working = signal('');
+  protected readonly problems = signal<readonly string[]>([]);
+
+  protected async take(files: FileList | null, text: string): Promise<void> {
+    if (!files || this.dayProblem()) return;
+    const list = [...files];
+    const problems: string[] = [];
+    for (const [n, file] of list.entries()) {
+      this.working.set(`Shrinking ${n + 1} of ${list.length} …`);
+      const about = { day: this.on(), ...(text.trim() ? { text: text.trim() } : {}) };
+      const taken = await this.pictures.take(file, this.id(), about);
+      if (!taken.ok) problems.push(taken.problem);
+    }
+    this.problems.set(problems);
+    const kept = list.length - problems.length;
+    this.working.set(kept === 0 ? '' : kept === 1 ? 'One picture kept.' : `${kept} pictures kept.`);
+  }
+
+  protected choose(id: string): void {
+    this.beside.update((ids) =>
+      ids.includes(id) ? ids.filter((i) => i !== id) : [...ids.slice(-1), id],
+    );
+  }
+
+  protected takeBack(photo: Photo): void {
+    void this.deeds.retract(photo);
+  }
+
+  /** A wound measured is the wound the clock counts with from now on. */
+  protected keep(
+    photo: Photo,
+    { what, length }: { what: 'wound' | 'root'; length: MeasuredLength },
+  ): void {
+    const mm = Math.round(length.mm * 10) / 10;
+    void this.deeds.recordAll(
+      [
+        {
+          kind: 'measured',
+          batch: this.id(),
+          day: photo.day,
+          what,
+          mm,
+          errorMm: Math.round(length.errorMm * 10) / 10,
+          picture: photo.picture,
+        },
+        ...(what === 'wound'
+          ? [{ kind: 'put', record: 'batch', key: this.id(), fields: { widthMm: mm } } as const]
+          : []),
+      ],
+      what === 'wound' ? 'Measured; the wound clock counts with it' : 'Measured',
+    );
+    this.measuringId.set(null);
+  }
+}
