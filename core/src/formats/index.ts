@@ -9,3 +9,6 @@ export * from './monthly-csv';
 export * from './senml';
 export * from './calendar';
 export * from './csv';
+export * from './tables';
+export * from './data-package';
+export * from './paper-log';

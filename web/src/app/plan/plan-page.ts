@@ -1,4 +1,13 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  signal,
+  untracked,
+} from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import {
   addDays,
@@ -105,6 +114,9 @@ export class PlanPage {
 
   /** Chosen in the address, from a mother's page. */
   readonly mother = input<string>();
+  /** What an order lacks, and by when. */
+  readonly want = input<string>();
+  readonly by = input<string>();
 
   protected readonly schools = Object.values(WOUND_SCHOOL);
   protected readonly waterSchools = Object.values(WATER_SCHOOL);
@@ -124,6 +136,17 @@ export class PlanPage {
       : draft;
   });
   protected readonly tried = signal(false);
+
+  constructor() {
+    effect(() => {
+      const [mother, want, by] = [this.mother(), this.want(), this.by()];
+      if (want === undefined) return;
+      const wish = { purpose: 'want', want, by: by ?? '' } as const;
+      untracked(() =>
+        this.edited.set({ ...this.draft(), mother: mother ?? this.draft().mother, ...wish }),
+      );
+    });
+  }
 
   protected readonly mothers = computed(() => [...this.state().mothers.values()]);
   protected readonly spaces = computed(() => [...this.state().spaces.values()]);

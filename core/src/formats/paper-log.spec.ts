@@ -1,0 +1,118 @@
+import { EMPTY_STATE, fold, type Entry } from '../journal';
+import { guessPaper, paperEntries, paperOrders, readPaper, type PaperMapping } from './paper-log';
+import { readTable, type Table } from './weather-csv';
+
+const TODAY = '2026-04-09';
+
+/** As such a log may look; invented. */
+const LOG = `Plant;Type;Date;Qty;Took;Rotted;Tray;Notes
+Echeveria elegans;leaves;14.03.2025;40;26;9;window;pulled too early
+Sedum pachyphyllum;tips;20.03.2025;12;11;;B;
+Haworthia somethingii;offset;02.04.2025;4;4;0;;new name
+Jade plant;stem;xx;5;;;;
+;leaf;01.05.2025;10;;;;
+Opuntia microdasys;pads;05.05.2025;3;5;;;
+Purple thing;leaf;06.05.2025;8;2;;;
+`;
+const table = readTable(LOG)!;
+const rows = (mapping: PaperMapping = guessPaper(table), of: Table = table) =>
+  readPaper(EMPTY_STATE, of, mapping, TODAY);
+
+describe('an old paper log', () => {
+  it('is understood by its headers and its dates', () => {
+    const { columns, order } = guessPaper(table);
+    expect(columns).toEqual({
+      taxon: 0,
+      method: 1,
+      date: 2,
+      number: 3,
+      rooted: 4,
+      rotted: 5,
+      place: 6,
+      notes: 7,
+    });
+    expect(order).toBe('dmy');
+    expect(paperOrders(table, columns)).not.toContain('mdy');
+  });
+
+  it('says what each row becomes', () => {
+    expect(rows()[0]).toMatchObject({
+      line: 2,
+      ok: true,
+      taxon: 'echeveria-elegans',
+      newPlant: null,
+      fields: { count: 40, cutOn: '2025-03-14', method: 'leaf', place: 'window' },
+      counts: { rooted: 26, rotted: 9, dried: 0 },
+      notes: 'pulled too early',
+    });
+    expect(rows()[1]).toMatchObject({ ok: true, fields: { method: 'crown' } });
+  });
+
+  it('lets a plant of a known genus borrow its figures, under its own name', () => {
+    expect(rows()[2]).toMatchObject({ ok: true, newPlant: 'Haworthia somethingii' });
+  });
+
+  it('says why a row becomes nothing, by its line and field', () => {
+    const refused = rows().flatMap((r) => (r.ok ? [] : [[r.line, r.field, r.sentence]]));
+    expect(refused).toEqual([
+      [5, 'date', '“xx” is not a day in the order chosen.'],
+      [6, 'taxon', 'names no plant.'],
+      [7, 'number', 'tells of 5 outcomes, but only 3 cuttings.'],
+      [8, 'taxon', '“Purple thing” is not in the library. Say below which plant it is like.'],
+    ]);
+  });
+
+  it('takes the word of the grower for an unknown plant', () => {
+    const like = { 'Purple thing': 'graptopetalum-paraguayense' };
+    expect(rows({ ...guessPaper(table), like }).at(-1)).toMatchObject({
+      ok: true,
+      taxon: 'graptopetalum-paraguayense',
+      newPlant: 'Purple thing',
+    });
+  });
+
+  it('counts those with pups apart from the rooted, as the journal does', () => {
+    const of = readTable(
+      'plant,method,date,number,rooted,pups\nEcheveria elegans,leaf,2025-03-01,20,12,7\n',
+    )!;
+    expect(readPaper(EMPTY_STATE, of, guessPaper(of), TODAY)[0]).toMatchObject({
+      counts: { rooted: 5, pupped: 7 },
+    });
+  });
+
+  it('says what it made up', () => {
+    const [row] = rows();
+    expect(row!.ok && row!.assumed).toEqual([
+      'counted today, for want of a day: it says little of how long roots took',
+    ]);
+  });
+
+  it('becomes batches that are counted and done, plants and mothers made once', () => {
+    const of = readTable(
+      'plant,method,date,number,rooted,counted on,mother\n' +
+        'Haworthia somethingii,offset,2025-03-01,4,3,2025-05-01,Old pot\n' +
+        'Haworthia somethingii,offset,2025-04-01,6,6,2025-06-01,Old pot\n',
+    )!;
+    const read = readPaper(EMPTY_STATE, of, guessPaper(of), TODAY);
+    let n = 0;
+    const drafts = paperEntries(EMPTY_STATE, read, 'bench', () => `id${n++}`);
+    const state = fold(
+      drafts.map(
+        (d, i) =>
+          ({
+            day: TODAY,
+            ...d,
+            id: `e${i}`,
+            by: 'x',
+            at: `2026-04-09T08:00:00.000Z~${i.toString(16).padStart(4, '0')}`,
+          }) as Entry,
+      ),
+    );
+    expect(state.ownTaxa.size).toBe(1);
+    expect(state.mothers.size).toBe(1);
+    expect([...state.batches.values()].map((b) => [b.count, b.counts.rooted, b.stage])).toEqual([
+      [4, 3, 'done'],
+      [6, 6, 'done'],
+    ]);
+  });
+});

@@ -1,0 +1,385 @@
+import { findTaxa, METHODS, METHOD, type MethodId, type Taxon } from '../botany';
+import { plants } from '../bench';
+import { isDay, type Day } from '../days';
+import { dayOfMinute } from '../climate';
+import { foldText } from '../words';
+import { sumCounts, type BatchFields, type Counts, type EntryDraft, type State } from '../journal';
+import { DATE_ORDERS, readWallTime, type DateOrder } from './wall-time';
+import type { Table } from './weather-csv';
+
+/*
+ * Somebody's old paper log, typed into a table: a row is a batch, with what came of it in the end. Every row is
+ * read by itself; what it will become is shown before anything is taken.
+ */
+
+/** What a column may mean. */
+export const PAPER_FIELDS = [
+  'taxon',
+  'method',
+  'date',
+  'number',
+  'rooted',
+  'pupped',
+  'rotted',
+  'dried',
+  'lost',
+  'countedOn',
+  'mother',
+  'place',
+  'notes',
+] as const;
+export type PaperField = (typeof PAPER_FIELDS)[number];
+
+export const PAPER_FIELD_NAME: Readonly<Record<PaperField, string>> = {
+  taxon: 'Plant',
+  method: 'How it was taken',
+  date: 'Day of the cut',
+  number: 'How many',
+  rooted: 'Rooted',
+  pupped: 'With pups',
+  rotted: 'Rotted',
+  dried: 'Dried up',
+  lost: 'Lost, cause unknown',
+  countedOn: 'Counted on',
+  mother: 'Mother',
+  place: 'Tray or place',
+  notes: 'Notes',
+};
+
+/** Which column means what, by its index. */
+export interface PaperMapping {
+  readonly columns: Readonly<Partial<Record<PaperField, number>>>;
+  readonly order: DateOrder;
+  /** For plants the library does not know: the library plant whose figures they borrow, by the name in the log. */
+  readonly like: Readonly<Record<string, string>>;
+  /** What a row is where its method is not told. */
+  readonly method: MethodId | '';
+}
+
+/** What a row becomes, or why it becomes nothing. */
+export type PaperRow = {
+  /** Line of the file, counted from 1, header included. */
+  readonly line: number;
+} & (
+  | {
+      readonly ok: true;
+      readonly taxon: string;
+      /** The name in the log, where the library has no such plant. */
+      readonly newPlant: string | null;
+      readonly mother: string | null;
+      readonly fields: Pick<BatchFields, 'count' | 'cutOn' | 'method' | 'place'>;
+      readonly counts: Counts | null;
+      readonly countedOn: Day | null;
+      readonly notes: string | null;
+      /** What was made up, to be said. */
+      readonly assumed: readonly string[];
+    }
+  | { readonly ok: false; readonly field: PaperField; readonly sentence: string }
+);
+
+/** Words that headers of such logs have. */
+const HEADERS: Readonly<Record<PaperField, readonly string[]>> = {
+  taxon: ['taxon', 'plant', 'species', 'name', 'what', 'variety', 'genus'],
+  method: ['method', 'how', 'type', 'kind', 'material', 'piece'],
+  date: ['date', 'cut', 'taken', 'started', 'start', 'day', 'when'],
+  number: ['number', 'count', 'qty', 'quantity', 'how many', 'total', 'no', 'n', 'taken'],
+  rooted: ['rooted', 'roots', 'took', 'success', 'ok', 'alive', 'strike'],
+  pupped: ['pups', 'pupped', 'plantlets', 'babies', 'shoots'],
+  rotted: ['rotted', 'rot'],
+  dried: ['dried', 'dry', 'shrivelled'],
+  lost: ['lost', 'dead', 'died', 'failed', 'losses'],
+  countedOn: ['counted', 'checked', 'date counted', 'potted', 'result date', 'end'],
+  mother: ['mother', 'parent', 'stock', 'source', 'from'],
+  place: ['place', 'tray', 'where', 'location', 'pot'],
+  notes: ['notes', 'note', 'remarks', 'comment', 'comments'],
+};
+
+/** Guesses the columns by their headers; each column means one thing at most. */
+export function guessPaper(table: Table): PaperMapping {
+  const heads = table.header.map((h) => foldText(h).trim());
+  const used = new Set<number>();
+  const columns: Partial<Record<PaperField, number>> = {};
+  // A header that is the very word first; then one that holds it.
+  for (const fits of [
+    (head: string, word: string) => head === word,
+    (head: string, word: string) => new RegExp(`\\b${word}\\b`).test(head),
+  ])
+    for (const field of PAPER_FIELDS) {
+      if (columns[field] !== undefined) continue;
+      for (const word of HEADERS[field]) {
+        const at = heads.findIndex((head, i) => !used.has(i) && fits(head, word));
+        if (at < 0) continue;
+        columns[field] = at;
+        used.add(at);
+        break;
+      }
+    }
+  const order = paperOrders(table, columns)[0] ?? 'ymd';
+  return { columns, order, like: {}, method: '' };
+}
+
+/** The orders in which the most dates of the log can be read: a blot or two must not hide the order. */
+export function paperOrders(table: Table, columns: PaperMapping['columns']): readonly DateOrder[] {
+  const at = columns.date;
+  if (at === undefined) return [];
+  const read = DATE_ORDERS.map((order) => ({
+    order,
+    count: table.rows.filter((row) => readWallTime(row[at] ?? '', order) !== null).length,
+  }));
+  const most = Math.max(...read.map((r) => r.count));
+  return most === 0 ? [] : read.filter((r) => r.count === most).map((r) => r.order);
+}
+
+/** What every row of the log becomes. @param today nothing of a log lies after it */
+export function readPaper(
+  state: State,
+  table: Table,
+  mapping: PaperMapping,
+  today: Day,
+): readonly PaperRow[] {
+  const known = plants(state);
+  const byName = new Map(known.map((p) => [foldText(p.name), p.id]));
+  const taxa = known.map((p) => ({ ...p.taxon, name: p.name, id: p.id }));
+  return table.rows.map((row, i) => readRow(row, i + 2, { mapping, byName, taxa, today }));
+}
+
+interface Context {
+  readonly mapping: PaperMapping;
+  readonly byName: ReadonlyMap<string, string>;
+  readonly taxa: readonly Taxon[];
+  readonly today: Day;
+}
+
+class Refused {
+  constructor(
+    readonly field: PaperField,
+    readonly sentence: string,
+  ) {}
+}
+
+function readRow(row: readonly string[], line: number, context: Context): PaperRow {
+  const { mapping, today } = context;
+  const text = (field: PaperField): string => {
+    const at = mapping.columns[field];
+    return at === undefined ? '' : (row[at] ?? '').trim();
+  };
+  const assumed: string[] = [];
+  try {
+    const plant = plantIn(text('taxon'), context);
+    const method = methodIn(text('method'), mapping.method);
+    const cutOn = dayIn(text('date'), 'date', mapping.order, today);
+    if (cutOn === null)
+      throw new Refused('date', 'has no day of the cut. Add one, even the first of the month.');
+    const counts: Counts = {
+      rooted: numberIn(text('rooted'), 'rooted') ?? 0,
+      pupped: numberIn(text('pupped'), 'pupped') ?? 0,
+      rotted: numberIn(text('rotted'), 'rotted') ?? 0,
+      dried: numberIn(text('dried'), 'dried') ?? 0,
+      lost: numberIn(text('lost'), 'lost') ?? 0,
+    };
+    const told = (['rooted', 'pupped', 'rotted', 'dried', 'lost'] as const).some(
+      (f) => text(f) !== '',
+    );
+    const given = numberIn(text('number'), 'number');
+    if (given === null && sumCounts(counts) === 0)
+      throw new Refused('number', 'does not say how many there were.');
+    const count = given ?? sumCounts(counts);
+    if (given === null) assumed.push(`${count} in all, from the outcomes`);
+    if (count < 1) throw new Refused('number', 'has none: a batch is of one at least.');
+    if (count > 10_000) throw new Refused('number', `has ${count}; a batch holds 10,000 at most.`);
+    if (counts.pupped > counts.rooted && counts.rooted > 0 && sumCounts(counts) > count)
+      throw new Refused('pupped', `has ${counts.pupped} with pups, but ${counts.rooted} rooted.`);
+    // A log counts those with pups among the rooted; the journal counts them apart.
+    const apart =
+      counts.pupped > 0 && counts.rooted >= counts.pupped
+        ? { ...counts, rooted: counts.rooted - counts.pupped }
+        : counts;
+    if (sumCounts(apart) > count)
+      throw new Refused(
+        'number',
+        `tells of ${sumCounts(apart)} outcomes, but only ${count} cuttings.`,
+      );
+    const countedOn = told
+      ? (dayIn(text('countedOn'), 'countedOn', mapping.order, today) ?? null)
+      : null;
+    if (countedOn !== null && countedOn < cutOn)
+      throw new Refused(
+        'countedOn',
+        'was counted before it was cut. One of the two days is wrong.',
+      );
+    if (told && countedOn === null)
+      assumed.push('counted today, for want of a day: it says little of how long roots took');
+    if (text('method') === '') assumed.push(`taken as ${METHOD[method].one}`);
+    return {
+      line,
+      ok: true,
+      ...plant,
+      mother: text('mother') || null,
+      fields: {
+        count,
+        cutOn,
+        method,
+        ...(text('place') ? { place: text('place').slice(0, 80) } : {}),
+      },
+      counts: told ? apart : null,
+      countedOn: told ? (countedOn ?? today) : null,
+      notes: text('notes') || null,
+      assumed,
+    };
+  } catch (error) {
+    if (error instanceof Refused)
+      return { line, ok: false, field: error.field, sentence: error.sentence };
+    throw error;
+  }
+}
+
+function plantIn(
+  name: string,
+  { byName, taxa, mapping }: Context,
+): { taxon: string; newPlant: string | null } {
+  if (name === '') throw new Refused('taxon', 'names no plant.');
+  const known = byName.get(foldText(name));
+  if (known !== undefined) return { taxon: known, newPlant: null };
+  const [only, ...more] = findTaxa(taxa, name);
+  if (only && more.length === 0) return { taxon: only.id, newPlant: null };
+  const chosen = mapping.like[name];
+  if (chosen) return { taxon: chosen, newPlant: name };
+  // A plant of a known genus borrows the figures of its first species; it keeps its own name.
+  const genus = foldText(name).split(/\s+/)[0] ?? '';
+  const kin = taxa.find((t) => foldText(t.name).split(' ')[0] === genus);
+  if (kin) return { taxon: kin.id, newPlant: name };
+  throw new Refused(
+    'taxon',
+    more.length > 0
+      ? `“${name}” may be ${[only!, ...more]
+          .slice(0, 3)
+          .map((t) => t.name)
+          .join(', ')}. Write the whole name, or say below which.`
+      : `“${name}” is not in the library. Say below which plant it is like.`,
+  );
+}
+
+/** Names of methods as people write them in logs, beside the product's own. */
+const METHOD_WORDS: readonly (readonly [RegExp, MethodId])[] = [
+  [/\bleaf (section|piece|cut)|\bsection/, 'leaf-section'],
+  [/\bleaf|\bleaves/, 'leaf'],
+  [/\b(tip|top|crown|head|behead)/, 'crown'],
+  [/\b(segment|stem|node|middle)/, 'segment'],
+  [/\btrail|\bstrand|\bstring/, 'trailing'],
+  [/\bbranch|\bwoody/, 'branch'],
+  [/\bpad|\bjoint/, 'pad'],
+  [/\bcolumn|\bcolumnar/, 'column'],
+  [/\brooted (offset|pup)/, 'rooted-offset'],
+  [/\boffset|\bpup/, 'offset'],
+  [/\bdivi|\bsplit|\bclump/, 'division'],
+  [/\bplantlet|\bbulbil/, 'plantlet'],
+  [/\bcutting/, 'segment'],
+];
+
+function methodIn(text: string, usual: MethodId | ''): MethodId {
+  const plain = foldText(text);
+  if (plain === '') {
+    if (usual !== '') return usual;
+    throw new Refused('method', 'does not say how it was taken. Choose what such rows are, below.');
+  }
+  const own = METHODS.find((m) => foldText(METHOD[m].name) === plain || m === plain);
+  const word = own ?? METHOD_WORDS.find(([pattern]) => pattern.test(plain))?.[1];
+  if (word === undefined)
+    throw new Refused(
+      'method',
+      `“${text}” is no method known here: leaf, tip, stem, pad, offset, division …`,
+    );
+  return word;
+}
+
+function dayIn(text: string, field: PaperField, order: DateOrder, today: Day): Day | null {
+  if (text === '') return null;
+  const minute = readWallTime(text, order);
+  const day = minute === null ? null : dayOfMinute(minute);
+  if (day === null || !isDay(day))
+    throw new Refused(field, `“${text}” is not a day in the order chosen.`);
+  if (day > today)
+    throw new Refused(field, `${day} is still to come. Is the order of day and month right?`);
+  return day;
+}
+
+function numberIn(text: string, field: PaperField): number | null {
+  if (text === '' || text === '-') return null;
+  if (!/^\d{1,6}$/.test(text)) throw new Refused(field, `“${text}” is not a whole number.`);
+  return Number(text);
+}
+
+/**
+ * The entries the good rows become. Such batches are done with: they teach what came of them, not how long it
+ * took, unless the day of the count is told.
+ * @param freshId a new id each time
+ */
+export function paperEntries(
+  state: State,
+  rows: readonly PaperRow[],
+  space: string,
+  freshId: () => string,
+): readonly EntryDraft[] {
+  const entries: EntryDraft[] = [];
+  const named = new Map([...state.mothers.values()].map((m) => [foldText(m.name ?? ''), m.id]));
+  const own = new Map([...state.ownTaxa.values()].map((t) => [foldText(t.name ?? ''), t.id]));
+  for (const row of rows) {
+    if (!row.ok) continue;
+    let taxon = row.taxon;
+    if (row.newPlant !== null) {
+      const key = foldText(row.newPlant);
+      let id = own.get(key);
+      if (id === undefined) {
+        own.set(key, (id = freshId()));
+        entries.push({
+          kind: 'put',
+          record: 'taxon',
+          key: id,
+          fields: { name: row.newPlant, like: row.taxon },
+        });
+      }
+      taxon = id;
+    }
+    let mother: string | undefined;
+    if (row.mother !== null) {
+      const key = foldText(row.mother);
+      mother = named.get(key);
+      if (mother === undefined) {
+        named.set(key, (mother = freshId()));
+        entries.push({
+          kind: 'put',
+          record: 'mother',
+          key: mother,
+          fields: { name: row.mother, taxon, provenance: 'from an old log', permission: 'unknown' },
+        });
+      }
+    }
+    const batch = freshId();
+    const cutOn = row.fields.cutOn!;
+    entries.push(
+      {
+        kind: 'put',
+        record: 'batch',
+        key: batch,
+        day: cutOn,
+        fields: {
+          ...row.fields,
+          taxon,
+          ...(mother === undefined ? {} : { mother }),
+          school: 'dry-to-touch',
+          callusAt: 'rack',
+          space,
+        },
+      },
+      { kind: 'cut', batch, day: cutOn },
+    );
+    if (row.notes !== null)
+      entries.push({ kind: 'note', batch, day: cutOn, text: row.notes.slice(0, 4000) });
+    if (row.counts !== null && row.countedOn !== null)
+      entries.push(
+        { kind: 'tally', batch, day: row.countedOn, counts: row.counts },
+        { kind: 'ended', batch, day: row.countedOn, text: 'from an old log' },
+      );
+  }
+  return entries;
+}

@@ -1,0 +1,309 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import {
+  batchCode,
+  batchTitle,
+  fitting,
+  handOver,
+  isDay,
+  openOrders,
+  plantOf,
+  plants,
+  setAside,
+  shortfall,
+  unpromised,
+  type Order,
+} from '@hypogeon/core';
+import { BenchTabs } from '../bench/bench-tabs';
+import { Deeds } from '../data/deeds';
+import { freshId } from '../data/fresh-id';
+import { Journal } from '../data/journal';
+import { Today } from '../data/today';
+import { Words } from '../data/words';
+import { Field, FieldControl } from '../ui/field';
+
+/** Who wants what by when, and what stands against it. */
+@Component({
+  selector: 'hy-orders-page',
+  imports: [BenchTabs, Field, FieldControl, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="page-head">
+      <h1>Orders</h1>
+      <button
+        type="button"
+        class="act push"
+        (click)="adding.set(!adding())"
+        [attr.aria-expanded]="adding()"
+      >
+        Add an order
+      </button>
+    </div>
+    <hy-bench-tabs />
+    @if (adding()) {
+      <form (submit)="$event.preventDefault(); add(who.value, plant.value, count.value, by.value)">
+        <hy-field label="Who" hint="A first name or a code. It stays in this journal.">
+          <input hyControl type="text" maxlength="80" #who />
+        </hy-field>
+        <hy-field label="Plant">
+          <select hyControl #plant>
+            <option value="">Choose</option>
+            @for (p of plants(); track p.id) {
+              <option [value]="p.id">{{ p.name }}</option>
+            }
+          </select>
+        </hy-field>
+        <hy-field label="How many"><input hyControl type="number" min="1" #count /></hy-field>
+        <hy-field label="By"><input hyControl type="date" [min]="today()" #by /></hy-field>
+        <button class="act">Add it</button>
+      </form>
+      <p class="problem" role="alert">{{ problem() }}</p>
+    }
+    <ul>
+      @for (o of open(); track o.order.id) {
+        <li>
+          <div class="head">
+            <h2>{{ o.order.who ?? 'Somebody' }}</h2>
+            <span
+              >{{ o.order.count }} <i>{{ o.plant }}</i></span
+            >
+            <span class="by" [class.late]="o.late">{{ o.by }}</span>
+          </div>
+          <div class="bar" role="img" [attr.aria-label]="o.says">
+            <i class="ready" [style.flex-grow]="o.stands.ready"></i>
+            <i class="growing" [style.flex-grow]="o.stands.growing"></i>
+            <i class="short" [style.flex-grow]="o.stands.short"></i>
+          </div>
+          <p>{{ o.says }}</p>
+          @if (o.from.length > 0) {
+            <p class="small quiet">
+              Set aside:
+              @for (f of o.from; track f.batch) {
+                <a [routerLink]="['/bench', f.batch]">{{ f.says }}</a>{{ $last ? '' : ', ' }}
+              }
+            </p>
+          }
+          <div class="row">
+            @if (o.couldServe) {
+              <button type="button" class="plain" (click)="aside(o.order)">
+                Set aside what there is
+              </button>
+            }
+            @if (o.stands.short > 0) {
+              <a
+                class="plain"
+                routerLink="/plan"
+                [queryParams]="{
+                  mother: o.mother,
+                  want: o.stands.short,
+                  by: o.order.by,
+                  taxon: o.order.taxon,
+                }"
+              >
+                Plan {{ o.stands.short }} more
+              </a>
+            }
+            @if (o.stands.ready > 0) {
+              <button type="button" class="plain" (click)="hand(o.order, 'given')">
+                Given away
+              </button>
+              <button type="button" class="plain" (click)="hand(o.order, 'sold')">Sold</button>
+            }
+            <button type="button" class="bare" (click)="callOff(o.order)">Call off</button>
+          </div>
+        </li>
+      } @empty {
+        <li class="none">
+          <p>
+            No order is open. Write down who wants what by when, and Plan works out what to cut.
+          </p>
+        </li>
+      }
+    </ul>
+    @if (done().length > 0) {
+      <details>
+        <summary>
+          {{ done().length === 1 ? 'One order' : done().length + ' orders' }} done or called off
+        </summary>
+        <ul>
+          @for (o of done(); track o.id) {
+            <li class="past">{{ o.says }}</li>
+          }
+        </ul>
+      </details>
+    }
+  `,
+  styles: `
+    form {
+      display: grid;
+      grid-template-columns: repeat(auto-fill, minmax(12rem, 1fr));
+      gap: 0.75rem 1rem;
+      align-items: start;
+      margin-bottom: 1rem;
+    }
+    form .act {
+      margin-top: 1.6rem;
+    }
+    ul {
+      list-style: none;
+      margin: 0;
+      padding: 0;
+    }
+    li {
+      padding: 1rem 0;
+      border-bottom: 1px solid var(--line);
+      display: grid;
+      gap: 0.5rem;
+    }
+    .head {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.2rem 1rem;
+      align-items: baseline;
+    }
+    .by {
+      margin-left: auto;
+    }
+    .late {
+      color: var(--do);
+      font-weight: 650;
+    }
+    .bar {
+      display: flex;
+      height: 14px;
+      border: 1px solid var(--ink2);
+    }
+    .bar i {
+      flex: 0 0 0;
+    }
+    .ready {
+      background: var(--living);
+    }
+    .growing {
+      background: var(--living-soft);
+    }
+    .short {
+      background: repeating-linear-gradient(45deg, var(--do) 0 2px, transparent 2px 6px);
+    }
+    .row {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.5rem;
+    }
+    summary {
+      min-height: 44px;
+      display: flex;
+      align-items: center;
+      cursor: pointer;
+    }
+    .problem:not(:empty) {
+      color: var(--do);
+      font-weight: 600;
+      margin-bottom: 1rem;
+    }
+  `,
+})
+export class OrdersPage {
+  private readonly deeds = inject(Deeds);
+  private readonly state = inject(Journal).state;
+  private readonly words = inject(Words);
+  protected readonly today = inject(Today).day;
+
+  protected readonly adding = signal(false);
+  protected readonly problem = signal('');
+  protected readonly plants = computed(() => plants(this.state()));
+
+  protected readonly open = computed(() => {
+    const state = this.state();
+    return openOrders(state).map((order) => {
+      const stands = shortfall(state, order);
+      const set = new Set((order.from ?? []).map((f) => f.batch));
+      const mother = [...state.mothers.values()].find((m) => m.taxon === order.taxon);
+      return {
+        order,
+        stands,
+        plant: plantOf(state, order.taxon ?? '')?.name ?? 'an unknown plant',
+        by: order.by ? `by ${this.words.near(order.by)}` : 'no day told',
+        late: order.by !== undefined && order.by < this.today(),
+        mother: mother?.id,
+        couldServe:
+          stands.ready + stands.growing < stands.wanted &&
+          fitting(state, order).some((b) => !set.has(b.id) && unpromised(state, b) > 0),
+        says: [
+          `${stands.ready} ready`,
+          stands.growing > 0 ? `${stands.growing} without roots yet` : '',
+          stands.short > 0 ? `${stands.short} short` : '',
+        ]
+          .filter(Boolean)
+          .join(', '),
+        from: (order.from ?? []).map(({ batch, count }) => {
+          const found = state.batches.get(batch);
+          return {
+            batch,
+            says: found
+              ? `${count} of ${batchTitle(state, found)} ${batchCode(state, found)}`
+              : `${count} of a lost batch`,
+          };
+        }),
+      };
+    });
+  });
+
+  protected readonly done = computed(() =>
+    [...this.state().orders.values()]
+      .filter((o) => o.doneOn !== undefined || o.calledOff !== undefined)
+      .map((o) => ({
+        id: o.id,
+        says: `${o.who ?? 'Somebody'}, ${o.count ?? '?'} ${plantOf(this.state(), o.taxon ?? '')?.name ?? ''}: ${
+          o.doneOn ? `handed over ${this.words.day(o.doneOn)}` : 'called off'
+        }`,
+      })),
+  );
+
+  protected async add(who: string, taxon: string, count: string, by: string): Promise<void> {
+    const n = Number(count);
+    if (taxon === '')
+      return this.problem.set('Which plant? Choose one of the library or of your own.');
+    if (!Number.isInteger(n) || n < 1)
+      return this.problem.set('How many? A whole number of 1 or more.');
+    if (by !== '' && !isDay(by)) return this.problem.set('That is not a day of the calendar.');
+    this.problem.set('');
+    const saved = await this.deeds.record(
+      {
+        kind: 'put',
+        record: 'order',
+        key: freshId(),
+        fields: {
+          ...(who.trim() ? { who: who.trim() } : {}),
+          taxon,
+          count: n,
+          ...(by ? { by } : {}),
+        },
+      },
+      'Order taken',
+    );
+    if (saved) this.adding.set(false);
+  }
+
+  protected aside(order: Order): void {
+    const from = [...setAside(this.state(), order)];
+    void this.deeds.record(
+      { kind: 'put', record: 'order', key: order.id, fields: { from } },
+      'Set aside',
+    );
+  }
+
+  protected hand(order: Order, why: 'given' | 'sold'): void {
+    void this.deeds.recordAll(
+      handOver(this.state(), order, this.today(), why),
+      why === 'sold' ? 'Sold' : 'Given away',
+    );
+  }
+
+  protected callOff(order: Order): void {
+    void this.deeds.record(
+      { kind: 'put', record: 'order', key: order.id, fields: { calledOff: 'called off' } },
+      'Called off',
+    );
+  }
+}

@@ -1,0 +1,240 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { Router, RouterLink } from '@angular/router';
+import { batchesIn, sidesOf, TRAY_KINDS, turnTray, type Tray, type TrayKind } from '@hypogeon/core';
+import { BenchTabs } from '../bench/bench-tabs';
+import { Deeds } from '../data/deeds';
+import { freshId } from '../data/fresh-id';
+import { Journal } from '../data/journal';
+import { Field, FieldControl } from '../ui/field';
+
+export const KIND_WORD: Readonly<Record<TrayKind, string>> = {
+  tray: 'Tray with cells',
+  pot: 'Pot or pan',
+  jar: 'Jar of water',
+  rack: 'Rack or paper, to callus',
+};
+
+/** Trays, pots, jars and racks, in the order one walks past them. */
+@Component({
+  selector: 'hy-trays-page',
+  imports: [BenchTabs, Field, FieldControl, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="page-head">
+      <h1>Trays</h1>
+      <button
+        type="button"
+        class="act push"
+        (click)="adding.set(!adding())"
+        [attr.aria-expanded]="adding()"
+      >
+        Add a tray
+      </button>
+    </div>
+    <hy-bench-tabs />
+    @if (adding()) {
+      <form
+        (submit)="
+          $event.preventDefault();
+          add(name.value, kind.value, space.value, rows.value, columns.value)
+        "
+      >
+        <hy-field label="What it is called" [problem]="problem()">
+          <input hyControl type="text" maxlength="80" placeholder="Tray H" #name />
+        </hy-field>
+        <hy-field label="What it is">
+          <select hyControl #kind>
+            @for (k of kinds; track k) {
+              <option [value]="k">{{ word[k] }}</option>
+            }
+          </select>
+        </hy-field>
+        <hy-field label="Where it stands">
+          <select hyControl #space>
+            @for (s of spaces(); track s.id) {
+              <option [value]="s.id">{{ s.name }}</option>
+            }
+          </select>
+        </hy-field>
+        <hy-field label="Rows"
+          ><input hyControl type="number" min="1" max="100" value="4" #rows
+        /></hy-field>
+        <hy-field label="Cells in a row"
+          ><input hyControl type="number" min="1" max="100" value="6" #columns
+        /></hy-field>
+        <button class="act">Add it</button>
+      </form>
+    }
+    @for (bench of benches(); track bench.id) {
+      <section [attr.aria-label]="bench.name">
+        <h2 class="ruled">{{ bench.name }}</h2>
+        <ol>
+          @for (t of bench.trays; track t.tray.id) {
+            <li>
+              <a [routerLink]="['/bench/trays', t.tray.id]"
+                ><strong>{{ t.tray.name }}</strong></a
+              >
+              <span class="quiet">{{ word[t.tray.kind ?? 'tray'] }}{{ t.sides }}</span>
+              <span>{{ t.holds }}</span>
+              <span class="turns">
+                <button
+                  type="button"
+                  class="bare"
+                  [disabled]="$first"
+                  [attr.aria-label]="t.tray.name + ' earlier on the walk'"
+                  (click)="turn(bench.order, t.tray.id, -1)"
+                >
+                  ↑
+                </button>
+                <button
+                  type="button"
+                  class="bare"
+                  [disabled]="$last"
+                  [attr.aria-label]="t.tray.name + ' later on the walk'"
+                  (click)="turn(bench.order, t.tray.id, 1)"
+                >
+                  ↓
+                </button>
+              </span>
+            </li>
+          }
+        </ol>
+      </section>
+    } @empty {
+      <div class="empty">
+        <h2>No tray of its own yet</h2>
+        <p>
+          A batch may simply name its tray. Where several stand in one, or you want to see which
+          cutting sits where, make the tray a record: it is then laid out, walked past and carried
+          as a whole.
+        </p>
+      </div>
+    }
+  `,
+  styles: `
+    form {
+      display: grid;
+      grid-template-columns: repeat(auto-fill, minmax(11rem, 1fr));
+      gap: 0.75rem 1rem;
+      align-items: end;
+      margin-bottom: 1.5rem;
+    }
+    section {
+      margin-bottom: 1.6rem;
+    }
+    ol {
+      list-style: none;
+      margin: 0;
+      padding: 0;
+    }
+    li {
+      display: grid;
+      grid-template-columns: minmax(7rem, 1fr) minmax(9rem, 1.2fr) minmax(10rem, 2fr) auto;
+      gap: 0.2rem 1rem;
+      align-items: center;
+      min-height: 56px;
+      border-bottom: 1px solid var(--line);
+    }
+    li a {
+      min-height: 44px;
+      display: flex;
+      align-items: center;
+    }
+    .turns {
+      display: flex;
+    }
+    @media (max-width: 760px) {
+      li {
+        grid-template-columns: minmax(0, 1fr) auto;
+        padding: 0.3rem 0;
+      }
+      li > span:nth-of-type(1),
+      li > span:nth-of-type(2) {
+        grid-column: 1;
+        font-size: 0.9rem;
+      }
+      .turns {
+        grid-column: 2;
+        grid-row: 1 / 4;
+      }
+    }
+  `,
+})
+export class TraysPage {
+  private readonly journal = inject(Journal);
+  private readonly deeds = inject(Deeds);
+  private readonly router = inject(Router);
+  private readonly state = this.journal.state;
+
+  protected readonly kinds = TRAY_KINDS;
+  protected readonly word = KIND_WORD;
+  protected readonly adding = signal(false);
+  protected readonly problem = signal('');
+  protected readonly spaces = computed(() => [...this.state().spaces.values()]);
+
+  protected readonly benches = computed(() => {
+    const state = this.state();
+    const trays = [...state.trays.values()].filter((t) => !t.away);
+    const ids = [...new Set(trays.map((t) => t.space ?? ''))];
+    return ids.map((id) => {
+      const order = trays
+        .filter((t) => (t.space ?? '') === id)
+        .sort(
+          (a, b) => (a.turn ?? 0) - (b.turn ?? 0) || ((a.name ?? '') < (b.name ?? '') ? -1 : 1),
+        );
+      return {
+        id,
+        name: state.spaces.get(id)?.name ?? 'Somewhere',
+        order,
+        trays: order.map((tray) => ({ tray, sides: sides(tray), holds: this.holds(tray) })),
+      };
+    });
+  });
+
+  protected turn(order: readonly Tray[], tray: string, by: 1 | -1): void {
+    void this.deeds.recordAll(turnTray(order, tray, by), 'The walk goes so now');
+  }
+
+  protected async add(
+    name: string,
+    kind: string,
+    space: string,
+    rows: string,
+    columns: string,
+  ): Promise<void> {
+    if (name.trim() === '')
+      return this.problem.set('It needs a name, for example what stands on its rim.');
+    const side = (text: string): number =>
+      Math.min(100, Math.max(1, Math.round(Number(text) || 1)));
+    const key = freshId();
+    const known = TRAY_KINDS.find((k) => k === kind) ?? 'tray';
+    const saved = await this.deeds.record(
+      {
+        kind: 'put',
+        record: 'tray',
+        key,
+        fields: {
+          name: name.trim(),
+          kind: known,
+          ...(space ? { space } : {}),
+          ...(known === 'tray' ? { rows: side(rows), columns: side(columns) } : {}),
+        },
+      },
+      'Tray added',
+    );
+    if (saved) await this.router.navigate(['/bench/trays', key]);
+  }
+
+  private holds(tray: Tray): string {
+    const batches = batchesIn(this.state(), tray.id);
+    const count = batches.reduce((n, b) => n + b.here.waiting + b.here.rooted + b.here.pupped, 0);
+    if (count === 0) return 'empty';
+    return `${count} in ${batches.length === 1 ? 'one batch' : `${batches.length} batches`}`;
+  }
+}
+
+function sides(tray: Tray): string {
+  if ((tray.kind ?? 'tray') !== 'tray') return '';
+  const { rows, columns } = sidesOf(tray);
+  return `, ${rows} × ${columns}`;
+}
