@@ -1,6 +1,7 @@
 import {
   inject,
   Injector,
+  isDevMode,
   provideAppInitializer,
   provideBrowserGlobalErrorListeners,
   provideZonelessChangeDetection,
@@ -13,6 +14,7 @@ import {
   withHashLocation,
   withInMemoryScrolling,
 } from '@angular/router';
+import { provideServiceWorker } from '@angular/service-worker';
 import { routes } from './app.routes';
 import { STORES, type Stores } from './data/book';
 import { Journal } from './data/journal';
@@ -30,6 +32,11 @@ export const appConfig: ApplicationConfig = {
       withComponentInputBinding(),
       withInMemoryScrolling({ scrollPositionRestoration: 'enabled' }),
     ),
+    // Not while the first round is drawn: it may have the network to itself.
+    provideServiceWorker('ngsw-worker.js', {
+      enabled: !isDevMode(),
+      registrationStrategy: 'registerWhenStable:30000',
+    }),
     { provide: TitleStrategy, useClass: PageTitle },
     provideAppInitializer(() => {
       inject(Theme);

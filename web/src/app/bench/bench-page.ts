@@ -88,8 +88,6 @@ export class BenchPage {
   protected readonly stages = Object.entries(STAGE_NAME) as [BatchStage, string][];
   protected readonly sorts = BENCH_SORTS.map((id) => ({ id, name: SORT_WORD[id] }));
   protected readonly troubles = TROUBLES.map((id) => ({ id, name: TROUBLE_NAME[id] }));
-  protected readonly stageWord = STAGE_NAME;
-  protected readonly troubleWord = TROUBLE_NAME;
 
   protected readonly ask = signal<BenchAsk>({ ...this.keeper.read(), query: '' });
   protected readonly sieveOpen = signal(this.asked() > 0);
@@ -220,6 +218,8 @@ export class BenchPage {
     };
     return {
       mark,
+      stage: STAGE_NAME[batch.stage],
+      trouble: line.troubles[0] === undefined ? null : TROUBLE_NAME[line.troubles[0]],
       piece: pieceOf(state, batch),
       age: line.age < 0 ? `cut in ${this.words.days(-line.age)}` : `day ${line.age}`,
       says: this.says(batch),

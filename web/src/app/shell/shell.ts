@@ -9,6 +9,7 @@ import {
 import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { Journal } from '../data/journal';
 import { JournalFile } from '../data/journal-file';
+import { Updates } from '../data/updates';
 import { HatchDefs } from '../marks/hatch-defs';
 import { CuttingMark } from '../marks/cutting-mark';
 import { FRESH } from '../marks/mark-state';
@@ -27,6 +28,7 @@ import { ABOVE, BELOW } from './places';
 })
 export class Shell {
   protected readonly journal = inject(Journal);
+  protected readonly updates = inject(Updates);
   private readonly file = inject(JournalFile);
   private readonly injector = inject(Injector);
 

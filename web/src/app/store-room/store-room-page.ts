@@ -13,11 +13,10 @@ import {
 import { Deeds } from '../data/deeds';
 import { freshId } from '../data/fresh-id';
 import { Journal } from '../data/journal';
-import { JournalFile } from '../data/journal-file';
+import { JournalFile, type OfferedFile } from '../data/journal-file';
 import { Theme, THEMES, type ThemeChoice } from '../data/theme';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
-import type { ReadFile } from '../workers/files.worker';
 import { Field, FieldControl } from '../ui/field';
 import { numberFrom } from '../ui/number';
 import { Prices } from './prices';
@@ -98,7 +97,7 @@ export class StoreRoomPage {
   });
 
   protected readonly reading = signal<string>('');
-  protected readonly offered = signal<{ readonly name: string; readonly read: ReadFile } | null>(
+  protected readonly offered = signal<{ readonly name: string; readonly read: OfferedFile } | null>(
     null,
   );
   protected readonly clearing = signal(false);
@@ -195,12 +194,24 @@ export class StoreRoomPage {
     input.value = '';
   }
 
-  protected async take(entries: readonly Entry[]): Promise<void> {
+  protected async take(
+    entries: readonly Entry[],
+    pictures: ReadonlyMap<string, Blob>,
+  ): Promise<void> {
     this.offered.set(null);
     const batches = fold(entries).batches.size;
+    try {
+      // Before the entries that name them, as when they are taken.
+      await this.file.restore(pictures);
+    } catch {
+      return this.deeds.say('The store is full: the pictures do not fit. Nothing was taken.');
+    }
     const saved = await this.journal.take(entries);
+    const seen = pictures.size > 0 ? `, ${pictures.size} pictures` : '';
     if (saved)
-      this.deeds.say(`Merged: ${batches === 1 ? '1 batch' : `${batches} batches`} in the file.`);
+      this.deeds.say(
+        `Merged: ${batches === 1 ? '1 batch' : `${batches} batches`}${seen} in the file.`,
+      );
   }
 
   protected leave(): void {

@@ -1,6 +1,8 @@
 import {
+  dataPackage,
   entriesOf,
   fold,
+  guessPaper,
   guessMapping,
   possibleOrders,
   previewImport,
@@ -8,18 +10,31 @@ import {
   readTable,
   readWeather,
   writeJournal,
+  type Day,
   type Entry,
   type ImportPreview,
   type DateOrder,
+  type PaperMapping,
   type Problem,
+  type Table,
   type WeatherMapping,
   type WeatherRead,
 } from '@hypogeon/core';
 import { expose } from 'comlink';
+import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
 
 export type ReadFile =
   | { readonly ok: true; readonly entries: readonly Entry[]; readonly preview: ImportPreview }
   | { readonly ok: false; readonly problems: readonly Problem[] };
+
+export interface NamedBytes {
+  readonly id: string;
+  readonly bytes: Uint8Array;
+}
+
+export type Unzipped =
+  | { readonly ok: true; readonly journal: string; readonly pictures: readonly NamedBytes[] }
+  | { readonly ok: false; readonly problem: string };
 
 /** A weather table with its meaning guessed, or as the grower says. */
 export type ReadWeatherFile =
@@ -67,6 +82,45 @@ const files = {
   },
   write(entries: readonly Entry[]): string {
     return writeJournal(entriesOf(fold(entries)));
+  },
+  /** The journal and its pictures in one zip; pictures are packed as they are, they shrink no further. */
+  zip(entries: readonly Entry[], pictures: readonly NamedBytes[]): Uint8Array {
+    const packed: Zippable = { 'journal.json': strToU8(writeJournal(entriesOf(fold(entries)))) };
+    for (const { id, bytes } of pictures) packed[`pictures/${id}.jpg`] = [bytes, { level: 0 }];
+    return zipSync(packed);
+  },
+  /** Everything as a tabular data package. */
+  dataPackage(entries: readonly Entry[], today: Day, writtenAt: Date): Uint8Array {
+    const files = dataPackage(fold(entries), today, writtenAt);
+    return zipSync(Object.fromEntries(files.map(({ name, text }) => [name, strToU8(text)])));
+  },
+  /** What a zip of ours holds: the text of its journal, null if there is none, and its pictures. */
+  unzip(bytes: Uint8Array): Unzipped {
+    let files: Record<string, Uint8Array>;
+    try {
+      files = unzipSync(bytes);
+    } catch {
+      return {
+        ok: false,
+        problem: 'This zip is damaged or was cut off. Save it again and import the new one.',
+      };
+    }
+    const journal = files['journal.json'];
+    if (!journal)
+      return {
+        ok: false,
+        problem: 'There is no journal.json in this zip. Choose a zip that Hypogeon saved.',
+      };
+    const pictures = Object.entries(files).flatMap(([name, data]) => {
+      const id = /^pictures\/([\w-]{1,80})\.jpg$/.exec(name)?.[1];
+      return id === undefined ? [] : [{ id, bytes: data }];
+    });
+    return { ok: true, journal: strFromU8(journal), pictures };
+  },
+  /** A table somebody typed from paper, with its columns guessed. */
+  paper(text: string): { readonly table: Table; readonly mapping: PaperMapping } | null {
+    const table = readTable(text);
+    return table && { table, mapping: guessPaper(table) };
   },
 };
 

@@ -1,0 +1,58 @@
+import { inject, Injectable } from '@angular/core';
+import { calendarOf, tasksAhead } from '@hypogeon/core';
+import { STORES } from './book';
+import { FILES_WORKER } from './files-worker';
+import { Journal } from './journal';
+import { JournalFile } from './journal-file';
+import { saveBlob, saveText } from './save-text';
+import { Today } from './today';
+import { Water } from './water';
+
+/** Open files of everything: the full backup, the data package, the calendar. */
+@Injectable({ providedIn: 'root' })
+export class Exports {
+  private readonly journal = inject(Journal);
+  private readonly file = inject(JournalFile);
+  private readonly today = inject(Today);
+  private readonly worker = inject(FILES_WORKER);
+  private readonly stores = inject(STORES);
+  private readonly water = inject(Water);
+
+  /** The journal with its pictures. */
+  async saveZip(): Promise<void> {
+    const store = this.stores.pictures(this.journal.book());
+    const pictures: { id: string; bytes: Uint8Array }[] = [];
+    for (const id of await store.keys()) {
+      const blob = await store.getItem(id);
+      if (blob) pictures.push({ id, bytes: new Uint8Array(await blob.arrayBuffer()) });
+    }
+    this.saveBytes(
+      `hypogeon-${this.journal.book()}-${this.today.day()}.zip`,
+      await this.worker().zip(this.file.entries(), pictures),
+    );
+  }
+
+  /** Everything as a data package. */
+  async savePackage(): Promise<void> {
+    const bytes = await this.worker().dataPackage(
+      this.file.entries(),
+      this.today.day(),
+      new Date(),
+    );
+    this.saveBytes(`hypogeon-data-${this.today.day()}.zip`, bytes);
+  }
+
+  /** The tasks of the coming weeks for a calendar. */
+  saveCalendar(): void {
+    const tasks = tasksAhead(this.journal.state(), this.today.day(), this.water.verdicts());
+    saveText(
+      `hypogeon-tasks-${this.today.day()}.ics`,
+      calendarOf('Hypogeon', tasks, new Date()),
+      'text/calendar',
+    );
+  }
+
+  private saveBytes(name: string, bytes: Uint8Array): void {
+    saveBlob(name, new Blob([bytes as Uint8Array<ArrayBuffer>], { type: 'application/zip' }));
+  }
+}

@@ -1,0 +1,163 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { dataTables, tableCsv } from '@hypogeon/core';
+import { Deeds } from '../data/deeds';
+import { Exports } from '../data/exports';
+import { Journal } from '../data/journal';
+import { JournalFile } from '../data/journal-file';
+import { saveText } from '../data/save-text';
+import { Today } from '../data/today';
+import { Field, FieldControl } from '../ui/field';
+
+/** Everything out as open files, and what can come in. */
+@Component({
+  selector: 'hy-data-page',
+  imports: [Field, FieldControl, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <p class="quiet small"><a routerLink="/store-room">Store room</a></p>
+    <h1>Data in and out</h1>
+    <section aria-labelledby="out">
+      <h2 id="out" class="ruled">Out</h2>
+      <dl>
+        @for (way of ways; track way.name) {
+          <div>
+            <dt>{{ way.name }}</dt>
+            <dd>{{ way.says }}</dd>
+            <dd>
+              <button type="button" class="plain" [disabled]="busy() !== ''" (click)="out(way)">
+                {{ busy() === way.name ? 'Packing …' : way.button }}
+              </button>
+            </dd>
+          </div>
+        }
+      </dl>
+      <form (submit)="$event.preventDefault(); table(which.value)">
+        <hy-field label="A single table">
+          <select hyControl #which>
+            @for (t of tables(); track t.name) {
+              <option [value]="t.name">{{ t.title }}, {{ t.rows.length }}</option>
+            }
+          </select>
+        </hy-field>
+        <button class="plain">Save as CSV</button>
+      </form>
+    </section>
+    <section aria-labelledby="in">
+      <h2 id="in" class="ruled">In</h2>
+      <ul>
+        <li>
+          <a routerLink="/store-room" fragment="journal">A journal or a zip that Hypogeon saved</a>:
+          what it changes is said first
+        </li>
+        <li>
+          <a routerLink="/store-room/paper">An old paper log</a>: a CSV with a row for every batch,
+          columns as you have them
+        </li>
+        <li>
+          Readings of a logger: on the page of the bench they belong to, under
+          <a routerLink="/store-room">Store room</a>
+        </li>
+      </ul>
+    </section>
+  `,
+  styles: `
+    :host {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr);
+      gap: 1.4rem;
+      max-width: 58rem;
+    }
+    dl {
+      margin: 0;
+    }
+    dl div {
+      display: grid;
+      grid-template-columns: minmax(9rem, 0.6fr) minmax(0, 1.6fr) auto;
+      gap: 0.3rem 1.2rem;
+      align-items: center;
+      padding: 0.6rem 0;
+      border-bottom: 1px solid var(--line);
+    }
+    dt {
+      font-weight: 650;
+    }
+    dd {
+      margin: 0;
+    }
+    form {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.8rem;
+      align-items: end;
+      margin-top: 1rem;
+    }
+    ul {
+      padding-left: 1.1rem;
+      line-height: 1.9;
+    }
+    @media (max-width: 760px) {
+      dl div {
+        grid-template-columns: minmax(0, 1fr);
+      }
+    }
+  `,
+})
+export class DataPage {
+  private readonly file = inject(JournalFile);
+  private readonly exports = inject(Exports);
+  private readonly deeds = inject(Deeds);
+  private readonly state = inject(Journal).state;
+  private readonly today = inject(Today).day;
+
+  protected readonly busy = signal('');
+  protected readonly tables = computed(() => dataTables(this.state(), this.today()));
+  protected readonly ways: readonly Way[] = [
+    {
+      name: 'The journal',
+      says: 'Everything but pictures, as one JSON file that any Hypogeon reads.',
+      button: 'Save JSON',
+      run: () => this.file.save(),
+    },
+    {
+      name: 'With pictures',
+      says: 'The journal and every picture in one zip: the full backup.',
+      button: 'Save zip',
+      run: () => this.exports.saveZip(),
+    },
+    {
+      name: 'Data package',
+      says: 'Every table as CSV with its schema (Frictionless), for a spreadsheet or for R.',
+      button: 'Save package',
+      run: () => this.exports.savePackage(),
+    },
+    {
+      name: 'Calendar',
+      says: 'The tasks of the next six weeks. Import it again later, and your calendar moves them instead of doubling them.',
+      button: 'Save calendar',
+      run: () => Promise.resolve(this.exports.saveCalendar()),
+    },
+  ];
+
+  protected async out(way: Way): Promise<void> {
+    this.busy.set(way.name);
+    try {
+      await way.run();
+      this.deeds.say('It is in your downloads.');
+    } finally {
+      this.busy.set('');
+    }
+  }
+
+  protected table(name: string): void {
+    const table = this.tables().find((t) => t.name === name);
+    if (table) saveText(`${table.name}-${this.today()}.csv`, tableCsv(table));
+  }
+}
+
+interface Way {
+  readonly name: string;
+  readonly says: string;
+  readonly button: string;
+  readonly run: () => Promise<void>;
+}
