@@ -19,7 +19,21 @@ if (have !== wanted || !existsSync('node_modules')) {
   writeFileSync(stamp, wanted);
 }
 
-if (process.argv.includes('--browser') && !browser()) installBrowser();
+if (process.argv.includes('--browser')) {
+  if (!browser())
+    install(
+      ['chromium'],
+      'The tests drive the real interface in Chromium, which is not here. Install it ' +
+        '(Debian: sudo apt-get install chromium), or name one: CHROMIUM_PATH=/path/to/chromium npm test',
+    );
+  // Labels are drawn and read by programs that had no hand in making them.
+  if (!onPath('pdftoppm') || !onPath('zbarimg'))
+    install(
+      ['poppler-utils', 'zbar-tools'],
+      'The tests read printed labels with pdftoppm and zbarimg, which are not here. Install them ' +
+        '(Debian: sudo apt-get install poppler-utils zbar-tools).',
+    );
+}
 
 function browser() {
   const named = process.env.CHROMIUM_PATH;
@@ -29,18 +43,18 @@ function browser() {
   );
 }
 
-function installBrowser() {
+function onPath(program) {
+  return spawnSync('sh', ['-c', `command -v ${program}`]).status === 0;
+}
+
+/** Debian packages, where they may be installed; else a sentence that says what is missing. */
+function install(packages, sentence) {
   const debian = spawnSync('apt-get', ['--version']).status === 0;
-  if (!debian || process.getuid?.() !== 0) {
-    fail(
-      'The tests drive the real interface in Chromium, which is not here. Install it ' +
-        '(Debian: sudo apt-get install chromium), or name one: CHROMIUM_PATH=/path/to/chromium npm test',
-    );
-  }
-  console.log('Installing Debian’s chromium …');
+  if (!debian || process.getuid?.() !== 0) fail(sentence);
+  console.log(`Installing Debian’s ${packages.join(' and ')} …`);
   const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
   run('apt-get', ['update', '-qq'], env);
-  run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], env);
+  run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', ...packages], env);
 }
 
 function run(command, args, env = process.env) {

@@ -1,3 +1,4 @@
+import { benchWork } from './bench-work';
 import { tendings } from './tending';
 import { clockOf, figuresOf, ROOTS_GROW_DAYS } from '../bench';
 import { windowAt } from '../botany';
@@ -67,7 +68,12 @@ export function demoJournal(today: Day): readonly Entry[] {
   ];
   const setting = fold(stamped(drafts));
   const life = DEMO_BATCHES.flatMap((batch, i) => batchLife(batch, i, today, setting));
-  return stamped([...drafts, ...life, ...demoTrial(today)]);
+  return stamped([
+    ...drafts,
+    ...life,
+    ...demoTrial(today),
+    ...(benchWork(today) as readonly Draft[]),
+  ]);
 }
 
 function motherLook({ id, look }: DemoMother, today: Day): readonly Draft[] {

@@ -38,6 +38,7 @@ const LETTER = 0.53;
 /** The smallest letters an eye reads at the bench, and the largest a label needs. */
 const LEAST_PT = 6;
 const MOST_PT = 12;
+const READABLE_PT = 8;
 /** Smaller dots than this a phone does not tell apart, mm. */
 export const LEAST_MODULE_MM = 0.3;
 
@@ -63,7 +64,7 @@ export function drawLabel(sheet: LabelSheet, text: LabelText): readonly LabelSha
   const arrow = arrowRoom(text.polarity);
   const room = width - left - PAD - arrow;
   const lines = [
-    { text: text.name, bold: true },
+    ...nameLines(text.name, room).map((line) => ({ text: line, bold: true })),
     ...text.lines.map((line) => ({ text: line, bold: false })),
     { text: text.code, bold: true },
   ];
@@ -93,6 +94,13 @@ export function drawLabel(sheet: LabelSheet, text: LabelText): readonly LabelSha
 export function moduleMm(sheet: LabelSheet, address: string): number {
   const modules = qrOf(address).length + 2 * QUIET;
   return Math.min(sheet.height - 0.6, (sheet.width - sheet.blank) * 0.45, 28) / modules;
+}
+
+/** A long name is better broken after its genus than shrunk until nobody reads it. */
+function nameLines(name: string, room: number): readonly string[] {
+  const space = name.indexOf(' ');
+  if (space < 0 || letters(name, READABLE_PT, true) <= room) return [name];
+  return [name.slice(0, space), name.slice(space + 1)];
 }
 
 /** Dark modules side by side are one box: fewer strokes, and no hairlines between them. */

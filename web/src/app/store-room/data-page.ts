@@ -73,7 +73,7 @@ import { Field, FieldControl } from '../ui/field';
     }
     dl div {
       display: grid;
-      grid-template-columns: minmax(9rem, 0.6fr) minmax(0, 1.6fr) auto;
+      grid-template-columns: 8rem minmax(0, 1fr) 9.5rem;
       gap: 0.3rem 1.2rem;
       align-items: center;
       padding: 0.6rem 0;

@@ -1,0 +1,208 @@
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { Locator } from '@playwright/test';
+import { expect, test } from './bench-test';
+
+/** The point in the middle of something on the screen. */
+const middle = async (of: Locator): Promise<{ x: number; y: number }> => {
+  const box = (await of.boundingBox())!;
+  return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+};
+
+test('a round walked with the keys, a task put off, and what it changed', async ({ page }) => {
+  await page.goto('/#/round/walk');
+  await page.getByRole('button', { name: 'Begin' }).click();
+  const h1 = page.locator('h1');
+  for (let i = 0; i < 20 && (await h1.textContent()) !== 'Mat tray'; i++)
+    await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: 'Sedum crowns', pressed: true })).toBeVisible();
+  await page.keyboard.press('1');
+  await page.keyboard.press('1');
+  await page.keyboard.press('Enter');
+  // The same tray, its other batch.
+  await expect(page.getByRole('button', { name: 'Echeveria crowns', pressed: true })).toBeVisible();
+  const later = page.getByRole('button', { name: /^Not now/ }).first();
+  await later.click();
+  await page.getByRole('button', { name: 'Put off', exact: true }).click();
+  await expect(page.getByText('A word why: the log should tell it later.')).toBeVisible();
+  await page.getByLabel(/^Why is/).fill('rain all day');
+  await page.getByRole('button', { name: 'Put off', exact: true }).click();
+  for (let i = 0; i < 30 && (await h1.textContent()) !== 'Once round'; i++) {
+    // A button that has the focus would take the key for itself.
+    await page.evaluate(() => (document.activeElement as HTMLElement).blur());
+    await page.keyboard.press('Enter');
+  }
+  await expect(page.getByText('+2 with roots')).toBeVisible();
+  await page.getByRole('button', { name: 'Finish the round' }).click();
+  await expect(page.getByRole('heading', { name: 'Walk the benches' })).toBeVisible();
+});
+
+test('everything is found by typing', async ({ page }) => {
+  await page.goto('/#/round');
+  await expect(page.locator('h1')).toBeVisible();
+  await page.keyboard.press('/');
+  await page.getByRole('combobox', { name: 'Find anything' }).fill('moonstones');
+  await expect(page.getByRole('option').first()).toContainText('Moonstones, blue pot');
+  await page.keyboard.press('Enter');
+  await expect(page.locator('h1')).toContainText('Moonstones');
+  await page.locator('main').click({ position: { x: 5, y: 5 } });
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog').getByText('find anything')).toBeVisible();
+});
+
+test('rot is cut back, and the new wound has a gate of its own', async ({ page }) => {
+  await page.goto('/#/bench/b-19/part?way=rescued');
+  await page.getByLabel('Without roots').fill('2');
+  await page.getByRole('button', { name: 'Take them out' }).click();
+  await expect(page.getByText('cut afresh from')).toBeVisible();
+  await expect(page.getByText('No water until')).toBeVisible();
+  await page.getByRole('link', { name: 'Sedum crowns', exact: true }).last().click();
+  await expect(page.getByText(/2 cut afresh \(SED-/)).toBeVisible();
+});
+
+test('a tray is laid out by filling and by dragging', async ({ page }) => {
+  await page.goto('/#/bench/trays');
+  await page.getByRole('link', { name: 'Mat tray' }).click();
+  const cell = (name: string): Locator =>
+    page.getByRole('button', { name: new RegExp(`^${name}, `) });
+  await expect(cell('E8')).toHaveAccessibleName('E8, free');
+  const from = await middle(cell('A1').locator('span.piece'));
+  const to = await middle(cell('E8'));
+  await page.mouse.move(from.x, from.y);
+  await page.mouse.down();
+  await page.mouse.move((from.x + to.x) / 2, (from.y + to.y) / 2, { steps: 6 });
+  await page.mouse.move(to.x, to.y, { steps: 6 });
+  await page.mouse.up();
+  await expect(cell('E8')).toHaveAccessibleName(/^E8, Sedum crowns/);
+  await expect(cell('A1')).toHaveAccessibleName('A1, free');
+  // And back by keys.
+  await cell('E8').focus();
+  await page.keyboard.press('Enter');
+  await cell('A1').focus();
+  await page.keyboard.press('Enter');
+  await expect(cell('A1')).toHaveAccessibleName(/^A1, Sedum crowns/);
+});
+
+test('labels: the code on the printed sheet opens the batch', async ({ page, baseURL }) => {
+  await page.goto('/#/bench/labels?of=b-19');
+  const saved = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save one label as PDF' }).click();
+  const folder = mkdtempSync(join(tmpdir(), 'labels-'));
+  try {
+    await (await saved).saveAs(join(folder, 'labels.pdf'));
+    // Drawn by poppler and read by zbar: neither had a hand in making it.
+    execFileSync('pdftoppm', [
+      '-r',
+      '300',
+      '-png',
+      join(folder, 'labels.pdf'),
+      join(folder, 'page'),
+    ]);
+    const [png] = readdirSync(folder).filter((f) => f.endsWith('.png'));
+    const read = execFileSync('zbarimg', ['--quiet', '--raw', join(folder, png!)], {
+      encoding: 'utf8',
+    }).trim();
+    expect(read).toBe(`${baseURL}/#/bench/b-19`);
+    const text = execFileSync('pdftotext', [join(folder, 'labels.pdf'), '-'], { encoding: 'utf8' });
+    expect(text).toMatch(/Sedum/);
+    expect(text).toMatch(/SED-\w{3}/);
+    // The same sheet held before the product's own scanner.
+    await page.goto('/#/bench/scan');
+    await page.locator('input[type=file]').setInputFiles(join(folder, png!));
+    await expect(page.locator('h1')).toHaveText('Sedum crowns');
+  } finally {
+    rmSync(folder, { recursive: true });
+  }
+});
+
+test('a picture is shrunk, kept, measured, and goes along in the zip', async ({ page }) => {
+  // A ruler of 500 px to 50 mm and a wound of 120 px, drawn large.
+  const png = await page.evaluate(async () => {
+    const canvas = document.createElement('canvas');
+    canvas.width = 3200;
+    canvas.height = 2000;
+    const c = canvas.getContext('2d')!;
+    c.fillStyle = '#dde';
+    c.fillRect(0, 0, 3200, 2000);
+    c.fillStyle = '#111';
+    c.fillRect(400, 400, 1000, 30);
+    c.fillRect(400, 1200, 240, 60);
+    const blob = await new Promise<Blob>((r) => canvas.toBlob((b) => r(b!), 'image/png'));
+    return [...new Uint8Array(await blob.arrayBuffer())];
+  });
+  await page.goto('/#/bench/b-19/pictures');
+  await page.locator('input[type=file]').setInputFiles({
+    name: 'wound.png',
+    mimeType: 'image/png',
+    buffer: Buffer.from(png),
+  });
+  await expect(page.getByText('One picture kept.')).toBeVisible();
+  const img = page.locator('hy-picture img').first();
+  await expect(img).toHaveAttribute('width', '1600');
+  await page.getByRole('button', { name: /^Measure on/ }).click();
+  const stage = (await page.locator('.stage svg').boundingBox())!;
+  const tap = (x: number, y: number): Promise<void> =>
+    page.mouse.click(stage.x + (x / 3200) * stage.width, stage.y + (y / 2000) * stage.height);
+  await page.locator('.stage').scrollIntoViewIfNeeded();
+  await page.getByLabel('The known length is').fill('50 mm');
+  const box = (await page.locator('.stage svg').boundingBox())!;
+  Object.assign(stage, box);
+  await tap(400, 415);
+  await tap(1400, 415);
+  await tap(400, 1230);
+  await tap(640, 1230);
+  // 240 of 1000 px, of 50 mm: 12 mm.
+  await expect(page.locator('.result strong')).toHaveText(/^1[12](\.\d)? mm$/);
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.goto('/#/bench/b-19');
+  await expect(page.getByText(/Measured: wound 1[12]/)).toBeVisible();
+
+  await page.goto('/#/store-room/data');
+  const saved = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save zip' }).click();
+  const path = await (await saved).path();
+  await page.goto('/#/store-room');
+  await page.getByRole('button', { name: 'To my own journal' }).click();
+  await expect(page.getByRole('button', { name: 'Load the demo' })).toBeVisible();
+  await page.locator('input[accept*=zip]').setInputFiles({
+    name: 'all.zip',
+    mimeType: 'application/zip',
+    buffer: readFileSync(path),
+  });
+  await expect(page.getByText('1 pictures come along.')).toBeVisible();
+  await page.getByRole('button', { name: 'Merge them in' }).click();
+  await expect(page.getByText(/^Merged:/)).toBeVisible();
+  await page.goto('/#/bench/b-19/pictures');
+  await expect(page.locator('hy-picture img').first()).toBeVisible();
+});
+
+test('an old paper log: columns told, rows seen, batches made', async ({ ownBook: page }) => {
+  await page.goto('/#/store-room/paper');
+  await page.locator('input[type=file]').setInputFiles({
+    name: 'log.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(
+      'Plant,How,Cut on,Qty,Took\nEcheveria elegans,leaf,2025-03-01,20,14\nMystery,leaf,2025-03-02,5,1\n',
+    ),
+  });
+  await expect(page.getByText('1 of 2 rows become batches; 1 are left out.')).toBeVisible();
+  await expect(page.getByText('“Mystery” is not in the library.')).toBeVisible();
+  await page.getByLabel('Mystery is like').selectOption({ label: 'Echeveria elegans' });
+  await expect(page.getByText('2 of 2 rows become batches.')).toBeVisible();
+  await page.getByRole('button', { name: 'Take 2 batches in' }).click();
+  await expect(page.locator('h1')).toHaveText('Ledger');
+  await page.goto('/#/bench');
+  await page.getByLabel('with those that are done').check();
+  await expect(page.getByText('2 batches')).toBeVisible();
+});
+
+test('an order: set aside, what is short goes to Plan', async ({ page }) => {
+  await page.goto('/#/bench/orders');
+  const order = page.getByRole('listitem').filter({ hasText: 'Fair table' });
+  await expect(order).toContainText('8 ready, 15 without roots yet, 7 short');
+  await order.getByRole('link', { name: 'Plan 7 more' }).click();
+  await expect(page.locator('h1')).toHaveText('Plan a batch');
+  await expect(page.getByLabel(/^Plants wanted/)).toHaveValue('7');
+});

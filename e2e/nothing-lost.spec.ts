@@ -1,0 +1,254 @@
+import { chromium, type BrowserContext, type Page } from '@playwright/test';
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { cutABatch, DAY, expect, goTo, test, wakeOn } from './bench-test';
+
+/** The ids of all entries that lie in the store, read past the application. */
+const storedIds = (page: Page, book = 'demo'): Promise<readonly string[]> =>
+  page.evaluate(
+    (store) =>
+      new Promise<string[]>((resolve, reject) => {
+        const open = indexedDB.open('hypogeon');
+        open.onerror = () => reject(new Error('no store'));
+        open.onsuccess = () => {
+          const db = open.result;
+          const all = db.transaction(store).objectStore(store).getAll();
+          all.onsuccess = () => {
+            const chunks = all.result as string[];
+            const entries = chunks.flatMap(
+              (c) => (JSON.parse(c) as { entries: { id: string }[] }).entries,
+            );
+            db.close();
+            resolve(entries.map((e) => e.id));
+          };
+        };
+      }),
+    `journal_${book}`,
+  );
+
+const batch = (page: Page): Promise<void> =>
+  page.goto('/#/bench/b-19').then(() => expect(page.locator('h1')).toHaveText('Sedum crowns'));
+
+test('a tab closed in the middle of a count: the count is there again', async ({
+  page,
+  context,
+}) => {
+  await page.goto('/#/bench/b-19/count');
+  const more = page.getByRole('button', { name: 'One more Rooted' });
+  for (let i = 0; i < 3; i++) await more.click();
+  await page.getByRole('button', { name: 'One more Rotted' }).click();
+  await page.close();
+
+  const again = await context.newPage();
+  await again.clock.setFixedTime(new Date(`${DAY}T10:00:00`));
+  await again.goto('/#/bench/b-19/count');
+  await expect(again.getByText('You were in the middle of this count')).toBeVisible();
+  await expect(again.getByLabel('Rooted', { exact: true })).toHaveValue('11');
+  await expect(again.getByLabel('Rotted', { exact: true })).toHaveValue('2');
+});
+
+test('a walk cut off goes on at its stop, with the count under way', async ({ page, context }) => {
+  await page.goto('/#/round/walk');
+  await page.getByRole('button', { name: 'Begin' }).click();
+  const h1 = page.locator('h1');
+  for (let i = 0; i < 20 && (await h1.textContent()) !== 'Mat tray'; i++)
+    await page.getByRole('button', { name: 'Next', exact: true }).click();
+  await page.getByRole('button', { name: 'One more Rooted' }).click();
+  await page.close();
+
+  const again = await context.newPage();
+  await again.clock.setFixedTime(new Date(`${DAY}T11:00:00`));
+  await again.goto('/#/round/walk');
+  await expect(again.locator('h1')).toHaveText('Mat tray');
+  await expect(again.getByRole('button', { name: 'Save, next' })).toBeVisible();
+});
+
+test('a browser killed while it writes: nothing confirmed is missing', async ({ baseURL }) => {
+  test.slow();
+  const profile = mkdtempSync(join(tmpdir(), 'killed-'));
+  const open = (): Promise<BrowserContext> =>
+    chromium.launchPersistentContext(profile, {
+      ...test.info().project.use.launchOptions,
+      baseURL: baseURL!,
+      serviceWorkers: 'block',
+    });
+  const confirmed = new Set<string>();
+  try {
+    const first = await open();
+    const page = first.pages()[0] ?? (await first.newPage());
+    await page.goto('/#/round/walk');
+    await expect(page.getByRole('button', { name: 'Begin' })).toBeVisible();
+    // Another tab hears of an entry only once the store has confirmed it.
+    const ear = await first.newPage();
+    await ear.exposeFunction('heard', (ids: string[]) => ids.forEach((id) => confirmed.add(id)));
+    await ear.goto('/start.json');
+    await ear.evaluate(() => {
+      const channel = new BroadcastChannel('hypogeon-journal');
+      channel.onmessage = ({ data }: MessageEvent<{ entries?: { id: string }[] }>) => {
+        const hear = (window as unknown as { heard: (ids: string[]) => void }).heard;
+        hear((data.entries ?? []).map((e) => e.id));
+      };
+    });
+    await page.getByRole('button', { name: 'Begin' }).click();
+    await page.bringToFront();
+    // Counts as fast as keys repeat; the kill comes somewhere among the writes.
+    void (async () => {
+      for (let i = 0; i < 400; i++) await page.keyboard.press(i % 3 === 2 ? 'Backspace' : '6');
+    })().catch(() => undefined);
+    await expect.poll(() => confirmed.size).toBeGreaterThan(4);
+    execFileSync('pkill', ['-9', '-f', profile]);
+    await first.close().catch(() => undefined);
+
+    const second = await open();
+    const again = second.pages()[0] ?? (await second.newPage());
+    await again.goto('/#/round');
+    await expect(again.locator('h1')).toBeVisible();
+    await expect(again.getByText('Part of the store could not be read')).toHaveCount(0);
+    const stored = new Set(await storedIds(again));
+    expect([...confirmed].filter((id) => !stored.has(id))).toEqual([]);
+    await second.close();
+  } finally {
+    rmSync(profile, { recursive: true, force: true });
+  }
+});
+
+test('two tabs writing at once: both have everything, and so has the store', async ({
+  page,
+  context,
+}) => {
+  const other = await context.newPage();
+  await other.clock.setFixedTime(new Date(`${DAY}T09:30:00`));
+  await batch(page);
+  await other.goto('/#/bench/b-20');
+  await expect(other.locator('h1')).toHaveText('Echeveria crowns');
+  const note = async (on: Page, text: string): Promise<void> => {
+    await on.getByRole('button', { name: 'Note', exact: true }).click();
+    await on.getByLabel('Note').fill(text);
+    await on.getByRole('button', { name: 'Keep it' }).click();
+    await expect(on.getByText(text)).toBeVisible();
+  };
+  for (let i = 0; i < 4; i++)
+    await Promise.all([note(page, `left hand ${i}`), note(other, `right hand ${i}`)]);
+  // Each tab has heard of the other's.
+  await page.goto('/#/bench/b-20');
+  await expect(page.getByText('right hand 3')).toBeVisible();
+  for (const tab of [page, other]) {
+    await tab.reload();
+    for (const [id, hand] of [
+      ['b-19', 'left'],
+      ['b-20', 'right'],
+    ] as const) {
+      await tab.goto(`/#/bench/${id}`);
+      for (let i = 0; i < 4; i++) await expect(tab.getByText(`${hand} hand ${i}`)).toBeVisible();
+    }
+  }
+});
+
+test('a full disk is said at once; the entry stays and is saved when there is room', async ({
+  page,
+  context,
+  quiet,
+  baseURL,
+}) => {
+  await batch(page);
+  const cdp = await context.newCDPSession(page);
+  const origin = new URL(baseURL!).origin;
+  await cdp.send('Storage.overrideQuotaForOrigin', { origin, quotaSize: 1 });
+  await page.getByRole('button', { name: 'Watered', exact: true }).click();
+  await expect(page.getByText('Not saved.')).toBeVisible();
+  await expect(page.getByText('only in this tab: keep it open')).toBeVisible();
+  await expect(page.getByText('Watered', { exact: true }).last()).toBeVisible();
+  await cdp.send('Storage.overrideQuotaForOrigin', { origin });
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await expect(page.getByText('Not saved.')).toHaveCount(0);
+  const ids = (await storedIds(page)).length;
+  await page.reload();
+  await expect(page.locator('h1')).toHaveText('Sedum crowns');
+  expect((await storedIds(page)).length).toBe(ids);
+  quiet.length = 0;
+});
+
+test('a clock that jumps back: the later word stands, and the order stays', async ({ page }) => {
+  await batch(page);
+  const change = async (place: string): Promise<void> => {
+    await page.getByRole('button', { name: 'Change', exact: true }).click();
+    await page.getByLabel('Tray or place').fill(place);
+    await page.getByRole('button', { name: 'Change it' }).click();
+    await expect(page.getByRole('button', { name: 'Change it' })).toHaveCount(0);
+  };
+  await change('First shelf');
+  await wakeOn(page, '2026-04-07');
+  await change('Second shelf');
+  await wakeOn(page, DAY);
+  await page.reload();
+  await expect(page.getByText('Second shelf')).toBeVisible();
+  await expect(page.getByText('First shelf')).toHaveCount(0);
+});
+
+test.describe('nights of summer time', () => {
+  test.use({ timezoneId: 'Europe/Berlin' });
+  test('the day turns once, and no wound clock with it', async ({ page }) => {
+    // The clock goes forward on 29 March 2026 at 2 h, back on 25 October at 3 h.
+    await page.clock.setFixedTime(new Date('2026-03-28T23:30:00+01:00'));
+    await page.goto('/#/store-room');
+    await page.getByRole('button', { name: 'To my own journal' }).click();
+    await cutABatch(page, { count: 6 });
+    const verdict = page.getByRole('region', { name: 'Today' });
+    const before = await verdict.textContent();
+    expect(before).toMatch(/No water until/);
+    const gateDay = async (): Promise<string> => {
+      await goTo(page, 'Round');
+      return (await page.locator('hy-leave-ruler').textContent())!
+        .replace(/.*Water from/s, '')
+        .trim()
+        .slice(0, 12);
+    };
+    const gate = await gateDay();
+    await page.clock.setFixedTime(new Date('2026-03-29T03:30:00+02:00'));
+    await page.evaluate(() => document.dispatchEvent(new Event('visibilitychange')));
+    await expect(page.locator('h1')).toHaveText('Sunday 29 March');
+    expect(await gateDay()).toBe(gate);
+    await page.clock.setFixedTime(new Date('2026-03-29T23:59:00+02:00'));
+    await page.evaluate(() => document.dispatchEvent(new Event('visibilitychange')));
+    await expect(page.locator('h1')).toHaveText('Sunday 29 March');
+  });
+});
+
+test('a journey across the date line: what was written keeps its day', async ({ browser }) => {
+  const instant = new Date('2026-04-09T13:00:00Z');
+  const at = async (
+    timezoneId: string,
+    state?: Awaited<ReturnType<BrowserContext['storageState']>>,
+  ) => {
+    const context = await browser.newContext({
+      timezoneId,
+      ...(state ? { storageState: state } : {}),
+    });
+    const page = await context.newPage();
+    await page.clock.setFixedTime(instant);
+    return { context, page };
+  };
+  // Auckland has 10 April, Los Angeles at the same moment 9 April.
+  const there = await at('Pacific/Auckland');
+  await there.page.goto('/#/round');
+  await expect(there.page.locator('h1')).toHaveText('Friday 10 April');
+  await there.page.goto('/#/bench/b-19');
+  await there.page.getByRole('button', { name: 'Note', exact: true }).click();
+  await there.page.getByLabel('Note').fill('written in Auckland');
+  await there.page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(there.page.getByText('Noted. Saved.')).toBeVisible();
+  const state = await there.context.storageState({ indexedDB: true });
+  await there.context.close();
+
+  const here = await at('America/Los_Angeles', state);
+  await here.page.goto('/#/round');
+  await expect(here.page.locator('h1')).toHaveText('Thursday 9 April');
+  await here.page.goto('/#/bench/b-19');
+  const line = here.page.getByRole('listitem').filter({ hasText: 'written in Auckland' });
+  await expect(line.locator('time')).toHaveAttribute('datetime', '2026-04-10');
+  await here.page.getByRole('button', { name: 'Watered', exact: true }).click();
+  await expect(here.page.getByText('Watered. Saved.')).toBeVisible();
+  await here.context.close();
+});
