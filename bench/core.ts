@@ -1,5 +1,10 @@
 import {
   aalenJohansen,
+  askBench,
+  benchLines,
+  find,
+  findables,
+  tasksAhead,
   append,
   bestCutMap,
   columnOf,
@@ -111,8 +116,34 @@ export const CORE_BENCHES: Readonly<Record<string, Bench>> = {
     const ms = medianMs(() => roundOn(state, TODAY));
     const demo = fold(demoJournal(TODAY));
     return [
-      { name: 'round of 2,000 batches', value: ms, unit: 'ms' },
+      { name: 'round of 2,000 batches', value: ms, unit: 'ms', target: 300 },
       { name: 'round of the demo', value: medianMs(() => roundOn(demo, TODAY)), unit: 'ms' },
+    ];
+  },
+  find: () => {
+    const state = fold(largeJournal(TODAY));
+    const index = medianMs(() => findables({ ...state }, TODAY));
+    const all = findables(state, TODAY);
+    const lines = benchLines(state, TODAY);
+    return [
+      {
+        name: 'find in 2,000 batches',
+        value: medianMs(() => find(all, 'echev tray 1')),
+        unit: 'ms',
+        target: 50,
+      },
+      { name: 'its index, lines known', value: index, unit: 'ms' },
+      {
+        name: 'bench list sieved and sorted',
+        value: medianMs(() => askBench(lines, { query: 'tray', withDone: true, sort: 'lost' })),
+        unit: 'ms',
+        target: 50,
+      },
+      {
+        name: 'tasks of six weeks for a calendar',
+        value: medianMs(() => tasksAhead(state, TODAY), 3, 1),
+        unit: 'ms',
+      },
     ];
   },
   water: () => {

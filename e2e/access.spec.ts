@@ -43,6 +43,17 @@ const SCREENS = [
   ['Euphorbia milii', '/#/library/euphorbia-milii'],
   ['The marks', '/#/marks'],
   ['Store room', '/#/store-room'],
+  ['Walk the benches', '/#/round/walk'],
+  ['Pencil sheet', '/#/round/sheet'],
+  ['Take some out', '/#/bench/b-19/part?way=rescued'],
+  ['Pictures', '/#/bench/b-19/pictures'],
+  ['Trays', '/#/bench/trays'],
+  ['Mat tray', '/#/bench/trays/t-mat'],
+  ['Orders', '/#/bench/orders'],
+  ['Labels', '/#/bench/labels'],
+  ['Scan a label', '/#/bench/scan'],
+  ['Data in and out', '/#/store-room/data'],
+  ['An old paper log', '/#/store-room/paper'],
   ['Nothing grows here', '/#/nowhere'],
 ] as const;
 

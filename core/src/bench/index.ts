@@ -13,7 +13,7 @@ export * from './pace-of';
 export * from './rooting';
 export * from './teaches';
 export * from './part';
-export * from './jar';
+export * from './stands-in';
 export * from './trouble';
 export * from './list';
 export * from './tray';

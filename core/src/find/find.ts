@@ -1,4 +1,4 @@
-import { benchLines, plantOf, plants, STAGE_NAME } from '../bench';
+import { benchLines, placeOf, plantOf, plants, STAGE_NAME } from '../bench';
 import type { Day } from '../days';
 import type { State } from '../journal';
 import { foldText, matches, startsIn, wordsOf } from '../words';
@@ -44,7 +44,9 @@ export function findables(
         kind: 'batch',
         id: batch.id,
         title: `${title} ${code}`,
-        says: [batch.place, spaceName, STAGE_NAME[batch.stage]].filter(Boolean).join(', '),
+        says: [placeOf(state, batch), spaceName, STAGE_NAME[batch.stage]]
+          .filter(Boolean)
+          .join(', '),
         text,
         path: ['/bench', batch.id],
       })),

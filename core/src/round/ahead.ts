@@ -1,4 +1,4 @@
-import { batchCode, batchTitle, spaceDrying } from '../bench';
+import { batchCode, batchTitle, placeOf, spaceDrying } from '../bench';
 import { addDays, type Day } from '../days';
 import { spaceOn, type Batch, type State } from '../journal';
 import type { RoundItem } from './item';
@@ -52,7 +52,7 @@ function batchTasks(
 ): readonly TaskAhead[] {
   const found = new Map<string, TaskAhead>();
   const who = `${batchTitle(state, batch)} ${batchCode(state, batch)}`;
-  const at = [batch.place, state.spaces.get(spaceOn(batch, today, true))?.name]
+  const at = [placeOf(state, batch), state.spaces.get(spaceOn(batch, today, true))?.name]
     .filter(Boolean)
     .join(', ');
   const add = (kind: string, title: string, from: Day, to: Day, text: string): void => {

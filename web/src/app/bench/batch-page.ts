@@ -14,6 +14,7 @@ import {
   lifeOf,
   METHOD,
   pieceOf,
+  placeOf,
   plantOf,
   partsOf,
   readLength,
@@ -83,6 +84,7 @@ export class BatchPage {
         .filter(([, put]) => put.until === undefined || put.until > this.today())
         .map(([task, put]) => ({ name: TASK_NAME[task], ...put })),
       mother: batch.mother ? state.mothers.get(batch.mother) : undefined,
+      place: placeOf(state, batch),
       space: state.spaces.get(batch.space)?.name ?? 'a plain room',
       school: WOUND_SCHOOL[batch.school],
       method: METHOD[batch.method],

@@ -20,6 +20,7 @@ import {
   METHOD,
   METHODS,
   pieceOf,
+  placeOf,
   plantOf,
   STAGE_NAME,
   TROUBLE_NAME,
@@ -187,7 +188,7 @@ export class BenchPage {
       title,
       plantOf(this.state(), batch.taxon)?.name ?? '',
       spaceName,
-      batch.place ?? '',
+      placeOf(this.state(), batch) ?? '',
       STAGE_NAME[batch.stage],
       batch.cutOn,
       age,
@@ -224,9 +225,7 @@ export class BenchPage {
       age: line.age < 0 ? `cut in ${this.words.days(-line.age)}` : `day ${line.age}`,
       says: this.says(batch),
       water: this.water(batch),
-      place: [batch.tray ? state.trays.get(batch.tray)?.name : batch.place, line.code]
-        .filter(Boolean)
-        .join(' · '),
+      place: [placeOf(state, batch), line.code].filter(Boolean).join(' · '),
     };
   }
 

@@ -17,6 +17,7 @@ import {
   LEAST_MODULE_MM,
   moduleMm,
   placeLabels,
+  placeOf,
   sheetProblems,
   walkStops,
   type Batch,
@@ -92,7 +93,7 @@ export class LabelsPage {
       batch,
       title: batchTitle(state, batch),
       code: batchCode(state, batch),
-      where: batch.place ?? state.spaces.get(batch.space)?.name ?? '',
+      where: placeOf(state, batch) ?? state.spaces.get(batch.space)?.name ?? '',
     }));
   });
   private readonly asked = computed(() => this.of()?.split(',').filter(Boolean) ?? []);

@@ -6,6 +6,7 @@ import {
   daysBetween,
   METHOD,
   pieceOf,
+  placeOf,
   weekday,
   type Batch,
   type Day,
@@ -86,7 +87,7 @@ export class LeaveRuler {
 
   protected where(batch: Batch): string {
     const many = batch.count === 1 ? METHOD[batch.method].one : METHOD[batch.method].many;
-    return [`${batch.count} ${many}`, batch.place].filter(Boolean).join(', ');
+    return [`${batch.count} ${many}`, placeOf(this.state(), batch)].filter(Boolean).join(', ');
   }
 
   private row(item: LeaveAlone): Row {

@@ -4,6 +4,7 @@ import {
   batchTitle,
   groupTasks,
   pieceOf,
+  placeOf,
   roundOn,
   TASK_NAME,
   taskDone,
@@ -71,7 +72,7 @@ export class RoundPage {
   protected where(batch: Batch): string {
     const id = spaceOn(batch, this.today(), batch.stuck !== null);
     const space = this.state().spaces.get(id)?.name;
-    return [batch.place, space].filter(Boolean).join(' · ');
+    return [placeOf(this.state(), batch), space].filter(Boolean).join(' · ');
   }
 
   protected mark({ batch, closure }: RoundItem): MarkState {
