@@ -10,7 +10,7 @@ const PORT = '4181';
 const WIDE = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
 
-/** Name, address, what to wait for, theme, size, what to type. */
+/** Name, address, what to wait for, theme, size, what to type, what to tap. */
 const SHOTS = [
   ['round', '/round', 'Leave alone', 'noon', WIDE],
   ['round-lamp', '/round', 'Leave alone', 'lamp', WIDE],
@@ -25,11 +25,19 @@ const SHOTS = [
   ],
   ['mother', '/mothers/m-gra2', 'What came of her', 'noon', WIDE],
   ['plan', '/plan?mother=m-gast', 'What moves the gate', 'noon', WIDE],
-  ['plan-phone', '/plan?mother=m-gast', 'What moves the gate', 'lamp', PHONE],
+  ['labels', '/bench/labels', 'Labels', 'noon', WIDE],
   ['bench', '/bench', 'Warm shelf', 'noon', WIDE],
   ['batch', '/bench/b-19', 'Tray map', 'noon', WIDE],
-  ['clump', '/plan/clump?mother=m-hawo', 'Clump', 'noon', WIDE],
-  ['count', '/bench/b-19/count', 'Count Sedum crowns', 'noon', WIDE],
+  ['tray', '/bench/trays/t-mat', 'Mat tray', 'noon', WIDE],
+  [
+    'walk',
+    '/round/walk',
+    'Walk the benches',
+    'lamp',
+    PHONE,
+    {},
+    ['Begin', ...Array(5).fill('Next')],
+  ],
   ['cut-map', '/plan/stem?mother=m-sedu', 'Cut map', 'noon', WIDE],
   ['ledger', '/ledger', 'Ledger', 'noon', WIDE],
   ['library', '/library', 'Library', 'noon', WIDE],
@@ -60,7 +68,7 @@ const browser = await chromium.launch({
 });
 try {
   await mkdir('docs/screenshots', { recursive: true });
-  for (const [name, path, heading, theme, viewport, typed = {}] of SHOTS) {
+  for (const [name, path, heading, theme, viewport, typed = {}, taps = []] of SHOTS) {
     if (only.length > 0 && !only.includes(name)) continue;
     const context = await browser.newContext({
       viewport,
@@ -73,6 +81,7 @@ try {
     await page.goto(`http://localhost:${PORT}/#${path}`);
     await page.getByRole('heading', { name: heading }).first().waitFor();
     for (const [label, value] of Object.entries(typed)) await page.getByLabel(label).fill(value);
+    for (const tap of taps) await page.getByRole('button', { name: tap, exact: true }).click();
     await page.evaluate(() => document.fonts.ready);
     // Verdicts on water come from a worker.
     await page.waitForTimeout(800);

@@ -20,7 +20,7 @@ import { chanceWords } from './chance-words';
 import type { Do, LeaveAlone, Look, Round, RoundItem } from './item';
 import { noticesOn } from './notices';
 import { asked } from './put-off';
-import { tendItems } from './tend';
+import { SOIL_ROOT_MM, tendItems } from './tend';
 
 /** A wound is worth touching once it is this likely closed: sooner, a thumb does harm. */
 const TOUCH_CHANCE = 0.5;
@@ -402,11 +402,14 @@ function potOnItems(
   today: Day,
 ): readonly Do[] {
   const waitsForPup = figures?.pups != null;
-  const ready = batch.cuttings.filter((c) => {
-    if (c.lost || c.left) return false;
-    const sign = waitsForPup ? c.pupped : c.rooted;
-    return sign !== undefined && addDays(sign.by, ROOTS_GROW_DAYS) <= today;
-  }).length;
+  const told = potOnTold(batch);
+  const ready =
+    told?.ready ??
+    batch.cuttings.filter((c) => {
+      if (c.lost || c.left) return false;
+      const sign = waitsForPup ? c.pupped : c.rooted;
+      return sign !== undefined && addDays(sign.by, ROOTS_GROW_DAYS) <= today;
+    }).length;
   const count = ready - batch.here.potted;
   if (count <= 0) return [];
   return [
@@ -417,10 +420,26 @@ function potOnItems(
       closure,
       count,
       title: `Pot on ${pieces(batch, count)}`,
-      reason: potOnReason(batch, waitsForPup),
-      sure: 'counted; four weeks are a rule, a ruler is surer',
+      reason: told?.reason ?? potOnReason(batch, waitsForPup),
+      sure: told ? 'by what was seen' : 'counted; four weeks are a rule, a ruler is surer',
     },
   ];
+}
+
+/** What was seen says more than four weeks do: roots by the ruler, or a mother leaf that is gone. */
+function potOnTold(batch: Batch): { readonly ready: number; readonly reason: string } | null {
+  const root = batch.measured.findLast((m) => m.what === 'root');
+  const { rooted, pupped } = batch.here;
+  if (root)
+    return root.mm >= SOIL_ROOT_MM
+      ? {
+          ready: rooted + pupped,
+          reason: `Roots of ${Math.round(root.mm)} mm: 2.5–5 cm is the time.`,
+        }
+      : { ready: 0, reason: '' };
+  if (batch.method === 'leaf' && batch.tendings.some((t) => t.what === 'leaf-off'))
+    return { ready: pupped, reason: 'The mother leaf is gone.' };
+  return null;
 }
 
 function potOnReason(batch: Batch, waitsForPup: boolean): string {

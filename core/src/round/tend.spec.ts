@@ -150,6 +150,35 @@ describe('a mother leaf', () => {
   });
 });
 
+describe('potting on', () => {
+  it('comes with 2.5 cm of root by the ruler, whatever the calendar says', () => {
+    const measured = (mm: number): State =>
+      stateOf(...batch(), rooted(d(20)), {
+        kind: 'measured',
+        batch: 'b1',
+        day: d(25),
+        what: 'root',
+        mm,
+      });
+    expect(asks(measured(31), d(25))).toContain('pot-on');
+    expect(daysOf(measured(12), 'pot-on', 80)).toEqual([]);
+  });
+
+  it('comes with the end of the mother leaf', () => {
+    const leaves = [
+      ...batch({ method: 'leaf' }),
+      rooted(d(50), { rooted: 4, pupped: 6 }),
+      { kind: 'tended', batch: 'b1', day: d(60), what: 'leaf-off' },
+    ] as const;
+    const [item] = batchRound(
+      stateOf(...leaves),
+      stateOf(...leaves).batches.get('b1')!,
+      d(61),
+    ).filter((i) => i.kind === 'pot-on');
+    expect(item).toMatchObject({ count: 6, reason: 'The mother leaf is gone.' });
+  });
+});
+
 describe('laid leaves without a told pot', () => {
   it('are misted every day in warm dry air, every second day else, or held', () => {
     const misted = (rh: number, tempC: number): readonly number[] =>

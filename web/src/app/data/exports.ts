@@ -1,5 +1,4 @@
 import { inject, Injectable } from '@angular/core';
-import { calendarOf, tasksAhead } from '@hypogeon/core';
 import { STORES } from './book';
 import { FILES_WORKER } from './files-worker';
 import { Journal } from './journal';
@@ -43,13 +42,15 @@ export class Exports {
   }
 
   /** The tasks of the coming weeks for a calendar. */
-  saveCalendar(): void {
-    const tasks = tasksAhead(this.journal.state(), this.today.day(), this.water.verdicts());
-    saveText(
-      `hypogeon-tasks-${this.today.day()}.ics`,
-      calendarOf('Hypogeon', tasks, new Date()),
-      'text/calendar',
+  async saveCalendar(): Promise<void> {
+    const today = this.today.day();
+    const text = await this.worker().calendar(
+      this.file.entries(),
+      today,
+      this.water.verdicts(),
+      new Date(),
     );
+    saveText(`hypogeon-tasks-${today}.ics`, text, 'text/calendar');
   }
 
   private saveBytes(name: string, bytes: Uint8Array): void {

@@ -135,7 +135,7 @@ export class DataPage {
       name: 'Calendar',
       says: 'The tasks of the next six weeks. Import it again later, and your calendar moves them instead of doubling them.',
       button: 'Save calendar',
-      run: () => Promise.resolve(this.exports.saveCalendar()),
+      run: () => this.exports.saveCalendar(),
     },
   ];
 

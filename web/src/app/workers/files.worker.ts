@@ -1,4 +1,5 @@
 import {
+  calendarOf,
   dataPackage,
   entriesOf,
   fold,
@@ -9,6 +10,7 @@ import {
   readJournal,
   readTable,
   readWeather,
+  tasksAhead,
   writeJournal,
   type Day,
   type Entry,
@@ -17,6 +19,7 @@ import {
   type PaperMapping,
   type Problem,
   type Table,
+  type Verdicts,
   type WeatherMapping,
   type WeatherRead,
 } from '@hypogeon/core';
@@ -93,6 +96,10 @@ const files = {
   dataPackage(entries: readonly Entry[], today: Day, writtenAt: Date): Uint8Array {
     const files = dataPackage(fold(entries), today, writtenAt);
     return zipSync(Object.fromEntries(files.map(({ name, text }) => [name, strToU8(text)])));
+  },
+  /** The tasks of the coming weeks for a calendar; many batches over many days take their time. */
+  calendar(entries: readonly Entry[], today: Day, verdicts: Verdicts, writtenAt: Date): string {
+    return calendarOf('Hypogeon', tasksAhead(fold(entries), today, verdicts), writtenAt);
   },
   /** What a zip of ours holds: the text of its journal, null if there is none, and its pictures. */
   unzip(bytes: Uint8Array): Unzipped {

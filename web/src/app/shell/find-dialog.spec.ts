@@ -1,0 +1,57 @@
+import { MatDialogRef } from '@angular/material/dialog';
+import { Router } from '@angular/router';
+import { TestBed } from '@angular/core/testing';
+import { mount, type Bench } from '../../testing/mount';
+import { FindDialog } from './find-dialog';
+import { PAGES } from './pages';
+import { routes } from '../app.routes';
+
+const close = jest.fn();
+const open = (): Promise<Bench<FindDialog>> =>
+  mount(FindDialog, {}, undefined, [{ provide: MatDialogRef, useValue: { close } }]);
+
+async function type(page: Bench<FindDialog>, text: string): Promise<void> {
+  const input = page.root.querySelector('input')!;
+  input.value = text;
+  input.dispatchEvent(new Event('input'));
+  await page.settle();
+}
+
+async function key(page: Bench<FindDialog>, name: string): Promise<void> {
+  page.root.querySelector('input')!.dispatchEvent(new KeyboardEvent('keydown', { key: name }));
+  await page.settle();
+}
+
+describe('finding', () => {
+  beforeAll(() => {
+    // jsdom lays nothing out.
+    Element.prototype.scrollIntoView = () => undefined;
+  });
+
+  it('opens what the arrows choose', async () => {
+    const page = await open();
+    const go = jest.spyOn(TestBed.inject(Router), 'navigate');
+    await type(page, 'sedum');
+    const options = page.all('[role=option]');
+    expect(options.length).toBeGreaterThan(2);
+    expect(options[0]!.getAttribute('aria-selected')).toBe('true');
+    await key(page, 'ArrowDown');
+    expect(page.all('[role=option]')[1]!.getAttribute('aria-selected')).toBe('true');
+    await key(page, 'Enter');
+    expect(close).toHaveBeenCalled();
+    expect(go).toHaveBeenCalledTimes(1);
+  });
+
+  it('finds pages, and says what to do where nothing is found', async () => {
+    const page = await open();
+    await type(page, 'pencil');
+    expect(page.all('[role=option]')[0]!.textContent).toContain('Pencil sheet');
+    await type(page, 'qqq');
+    expect(page.text).toContain('Nothing begins so. Try fewer letters.');
+  });
+
+  it('knows only pages that are there', () => {
+    const paths = new Set(routes.map((r) => `/${r.path}`));
+    expect(PAGES.filter((p) => !paths.has(p.path))).toEqual([]);
+  });
+});

@@ -1,0 +1,64 @@
+import { guessPaper, readTable } from '@hypogeon/core';
+import { mount, type Bench } from '../../testing/mount';
+import { FILES_WORKER } from '../../testing/files-worker';
+import { PICTURES_WORKER } from '../../testing/pictures-worker';
+import { DataPage } from './data-page';
+import { PaperPage } from './paper-page';
+
+const worker = {
+  paper: (text: string) => {
+    const table = readTable(text);
+    return Promise.resolve(table && { table, mapping: guessPaper(table) });
+  },
+};
+const providers = [
+  { provide: FILES_WORKER, useValue: () => worker },
+  { provide: PICTURES_WORKER, useValue: () => ({}) },
+];
+
+describe('data out', () => {
+  it('offers every table with its number of rows', async () => {
+    const page = await mount(DataPage, {}, undefined, providers);
+    const options = page.all('option').map((o) => o.textContent.trim());
+    expect(options).toContain('Benches and rooms, 3');
+    expect(options).toContain('Batches of cuttings, 30');
+  });
+});
+
+describe('a paper log', () => {
+  const open = async (text: string): Promise<Bench<PaperPage>> => {
+    const page = await mount(PaperPage, {}, undefined, providers);
+    const input = page.root.querySelector<HTMLInputElement>('input[type=file]')!;
+    const file = new File([text], 'log.csv');
+    // jsdom's files have no text().
+    Object.defineProperty(file, 'text', { value: () => Promise.resolve(text) });
+    Object.defineProperty(input, 'files', { value: [file] });
+    input.dispatchEvent(new Event('change'));
+    await page.settle();
+    return page;
+  };
+  const LOG =
+    'plant,how,date,qty,took\nEcheveria elegans,leaf,2025-03-01,20,14\nNobody knows,leaf,2025-03-02,5,1\n';
+
+  it('is refused where it is no table', async () => {
+    expect((await open('nothing')).text).toContain('There is no table in “log.csv”');
+  });
+
+  it('shows what becomes of every row, and lets a column mean one thing', async () => {
+    const page = await open(LOG);
+    expect(page.text).toContain('1 of 2 rows become batches; 1 are left out.');
+    expect(page.text).toContain('20 leaves of Echeveria elegans, cut Sat 1 Mar 2025, 14 rooted');
+    await page.fill('Rotted', '4');
+    expect(page.field('Rooted').value).toBe('');
+    expect(page.text).toContain('14 rotted');
+  });
+
+  it('takes the good rows in with one entry group that can be undone', async () => {
+    const page = await open(LOG);
+    await page.tap('Take one batch in');
+    const made = [...page.journal.state().batches.values()].filter(
+      (b) => b.count === 20 && b.cutOn === '2025-03-01',
+    );
+    expect(made).toMatchObject([{ counts: { rooted: 14 }, stage: 'done' }]);
+  });
+});
