@@ -5,6 +5,7 @@ import { DAY } from './bench-test';
 /** A server of its own, that can be stopped. */
 const PORT = 4189;
 const test = base.extend<{ server: () => Promise<ChildProcess> }>({
+  // eslint-disable-next-line no-empty-pattern -- the runner wants a pattern even where nothing is asked for
   server: async ({}, use) => {
     const running: ChildProcess[] = [];
     await use(async () => {

@@ -30,7 +30,7 @@ const tray = (counts = { rooted: 4, pupped: 1, rotted: 2, dried: 0, lost: 0 }): 
 ];
 
 const stateOf = (...drafts: readonly EntryDraft[]): State =>
-  fold(written(...drafts.map((d) => ({ day: DAY, ...d }) as Parameters<typeof written>[0])));
+  fold(written(...drafts.map((d) => ({ day: DAY, ...d }))));
 const batchIn = (state: State, id: string): Batch => state.batches.get(id)!;
 
 describe('splitting a batch', () => {

@@ -355,7 +355,7 @@ export function partsOf(
   readonly parts: readonly Batch[];
 } {
   return {
-    of: (batch.partOf && state.batches.get(batch.partOf)) || null,
+    of: (batch.partOf === undefined ? undefined : state.batches.get(batch.partOf)) ?? null,
     parts: batch.entries.flatMap((e) =>
       e.kind === 'parted' && e.to !== undefined ? (state.batches.get(e.to) ?? []) : [],
     ),

@@ -14,22 +14,19 @@ import {
 } from './tray';
 
 const stateOf = (...drafts: readonly EntryDraft[]): State =>
-  fold(written(...drafts.map((d) => ({ day: DAY, ...d }) as Parameters<typeof written>[0])));
+  fold(written(...drafts.map((d) => ({ day: DAY, ...d }))));
 
 let n = 0;
 const then = (state: State, drafts: readonly EntryDraft[]): State =>
   appendAll(
     state,
-    drafts.map(
-      (d): Entry =>
-        ({
-          day: DAY,
-          ...d,
-          id: `later${n}`,
-          by: 'phone',
-          at: `2026-04-01T08:00:00.000Z~${(n++).toString(16).padStart(4, '0')}`,
-        }) as Entry,
-    ),
+    drafts.map((d): Entry => ({
+      day: DAY,
+      ...d,
+      id: `later${n}`,
+      by: 'phone',
+      at: `2026-04-01T08:00:00.000Z~${(n++).toString(16).padStart(4, '0')}`,
+    })),
   );
 
 const START = stateOf(

@@ -51,7 +51,7 @@ describe('the data package', () => {
     const batches = (await load()).resources.find((r) => r.name === 'batches')!;
     const rows = await batches.read({ keyed: true });
     for (const row of rows as Record<string, number>[])
-      expect(row['lost']).toBe(row['rotted']! + row['dried']! + row['lost_otherwise']!);
+      expect(row.lost).toBe(row.rotted! + row.dried! + row.lost_otherwise!);
   });
 
   it('brings the journal itself back, entry for entry', () => {

@@ -1,4 +1,4 @@
-import { EMPTY_STATE, fold, type Entry } from '../journal';
+import { EMPTY_STATE, fold } from '../journal';
 import { guessPaper, paperEntries, paperOrders, readPaper, type PaperMapping } from './paper-log';
 import { readTable, type Table } from './weather-csv';
 
@@ -97,16 +97,13 @@ describe('an old paper log', () => {
     let n = 0;
     const drafts = paperEntries(EMPTY_STATE, read, 'bench', () => `id${n++}`);
     const state = fold(
-      drafts.map(
-        (d, i) =>
-          ({
-            day: TODAY,
-            ...d,
-            id: `e${i}`,
-            by: 'x',
-            at: `2026-04-09T08:00:00.000Z~${i.toString(16).padStart(4, '0')}`,
-          }) as Entry,
-      ),
+      drafts.map((d, i) => ({
+        day: TODAY,
+        ...d,
+        id: `e${i}`,
+        by: 'x',
+        at: `2026-04-09T08:00:00.000Z~${i.toString(16).padStart(4, '0')}`,
+      })),
     );
     expect(state.ownTaxa.size).toBe(1);
     expect(state.mothers.size).toBe(1);

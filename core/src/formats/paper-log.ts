@@ -150,11 +150,14 @@ interface Context {
   readonly today: Day;
 }
 
-class Refused {
+/** Why a row is left out; thrown within this file, never out of it. */
+class Refused extends Error {
   constructor(
     readonly field: PaperField,
     readonly sentence: string,
-  ) {}
+  ) {
+    super(sentence);
+  }
 }
 
 function readRow(row: readonly string[], line: number, context: Context): PaperRow {

@@ -4,7 +4,7 @@ import { batchPut, DAY, FIELDS, written } from '../testing/entries';
 import { fitting, handOver, openOrders, setAside, shortfall, unpromised } from './order';
 
 const stateOf = (...drafts: readonly EntryDraft[]): State =>
-  fold(written(...drafts.map((d) => ({ day: DAY, ...d }) as Parameters<typeof written>[0])));
+  fold(written(...drafts.map((d) => ({ day: DAY, ...d }))));
 
 const batch = (id: string, rooted: number): readonly EntryDraft[] => [
   batchPut(FIELDS, id),

@@ -101,10 +101,12 @@ function seasons(state: State, today: Day): readonly Notice[] {
   });
 }
 
-const known = new WeakMap<
-  Space,
-  Map<string, { readonly around: readonly unknown[]; readonly closes: Day | null }>
->();
+interface Closing {
+  readonly around: readonly unknown[];
+  readonly closes: Day | null;
+}
+
+const known = new WeakMap<Space, Map<string, Closing>>();
 
 /** The last day of the season of a plant in a space; a year of days is gone through once a day. */
 function closing(
@@ -115,7 +117,7 @@ function closing(
   today: Day,
 ): Day | null {
   let plants = known.get(space);
-  if (!plants) known.set(space, (plants = new Map()));
+  if (!plants) known.set(space, (plants = new Map<string, Closing>()));
   const around = [
     today,
     state.air.get(space.id),

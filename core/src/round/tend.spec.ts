@@ -12,9 +12,7 @@ import { jarChangeDays } from './tend';
 const d = (n: number): Day => addDays(DAY, n);
 
 const stateOf = (...drafts: readonly EntryDraft[]): State =>
-  fold(
-    written(...drafts.map((draft) => ({ day: DAY, ...draft }) as Parameters<typeof written>[0])),
-  );
+  fold(written(...drafts.map((draft) => ({ day: DAY, ...draft }))));
 
 const SPACE: EntryDraft = {
   kind: 'put',
@@ -116,7 +114,7 @@ describe('once rooted', () => {
       day: d(23),
       what: 'light',
     });
-    expect(daysOf(one, 'light', 60).filter((n) => n > 23)[0]).toBe(28);
+    expect(daysOf(one, 'light', 60).find((n) => n > 23)).toBe(28);
     // Long in its place, nothing is to be hardened.
     expect(daysOf(state, 'light', 80).at(-1)).toBe(48);
   });
@@ -129,12 +127,12 @@ describe('once rooted', () => {
       day: d(36),
       what: 'feed',
     });
-    expect(daysOf(fed, 'feed', 60).filter((n) => n >= 36)[0]).toBe(50);
+    expect(daysOf(fed, 'feed', 60).find((n) => n >= 36)).toBe(50);
   });
 
   it('is not fed while it rests', () => {
     const cold = stateOf(
-      { ...SPACE, fields: { name: 'Bench', tempC: 6, rh: 0.6 } } as EntryDraft,
+      { ...SPACE, fields: { name: 'Bench', tempC: 6, rh: 0.6 } },
       ...batch().slice(1),
       rooted(d(20)),
     );
@@ -187,7 +185,7 @@ describe('laid leaves without a told pot', () => {
           {
             ...SPACE,
             fields: { name: 'Bench', tempC, rh, lightLevel: 'bright-glass' },
-          } as EntryDraft,
+          },
           ...batch({ method: 'leaf' }).slice(1),
           { kind: 'watered', batch: 'b1', day: d(10), how: 'misted' },
         ),
@@ -301,7 +299,7 @@ describe('notices', () => {
           rh: 0.6,
           monthly: months.map((t) => ({ minC: t - 3, maxC: t + 3, rh: 0.6 })),
         },
-      } as EntryDraft,
+      },
       {
         kind: 'put',
         record: 'mother',

@@ -22,7 +22,7 @@ export function walkStops(state: State, today: Day): readonly Stop[] {
   for (const batch of state.batches.values()) {
     if (batch.stage === 'done' || batch.stage === 'planned') continue;
     const space = spaceOn(batch, today, batch.stuck !== null);
-    const tray = (batch.tray && state.trays.get(batch.tray)) || null;
+    const tray = (batch.tray === undefined ? undefined : state.trays.get(batch.tray)) ?? null;
     const name = tray?.name ?? batch.place ?? batchTitle(state, batch);
     const id = tray
       ? `tray/${tray.id}`

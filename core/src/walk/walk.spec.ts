@@ -5,7 +5,7 @@ import { changesSince } from './changes';
 import { walkStops } from './stops';
 
 const entries = (...drafts: readonly EntryDraft[]): readonly Entry[] =>
-  written(...drafts.map((d) => ({ day: DAY, ...d }) as Parameters<typeof written>[0]));
+  written(...drafts.map((d) => ({ day: DAY, ...d })));
 
 const space = (key: string, name: string, turn?: number): EntryDraft => ({
   kind: 'put',

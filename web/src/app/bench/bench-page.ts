@@ -146,7 +146,7 @@ export class BenchPage {
 
   protected asked(): number {
     const { query: _q, sort: _s, ...rest } = this.ask();
-    return Object.values(rest).filter((v) => v !== undefined && v !== false).length;
+    return Object.values(rest).filter((v: unknown) => v !== undefined && v !== false).length;
   }
 
   protected change(part: Partial<BenchAsk>): void {

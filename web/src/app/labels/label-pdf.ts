@@ -32,9 +32,8 @@ export function labelsPdf(sheet: LabelSheet, labels: readonly LabelText[], skip:
 
 /** The printer's built-in face has the letters of western Europe; others lose their accents rather than vanish. */
 function printable(text: string): string {
-  return [...text.replace(/…/g, '...').replace(/[’‘]/g, "'")]
-    .map((char) =>
-      char <= '\u00ff' ? char : char.normalize('NFD').replace(/[^\u0020-\u007e]/g, '') || '?',
-    )
-    .join('');
+  const plain = text.replace(/…/g, '...').replace(/[’‘]/g, "'");
+  return Array.from(plain, (char) =>
+    char <= '\u00ff' ? char : char.normalize('NFD').replace(/[^\u0020-\u007e]/g, '') || '?',
+  ).join('');
 }

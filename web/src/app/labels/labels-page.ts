@@ -161,7 +161,7 @@ export class LabelsPage {
 
   protected own(field: keyof LabelSheet, text: string): void {
     const value = numberFrom(text);
-    if (value !== null && value >= 0) this.change({ own: { ...this.draft().own, [field]: value } });
+    if (value >= 0) this.change({ own: { ...this.draft().own, [field]: value } });
   }
 
   protected skip(text: string): void {

@@ -139,7 +139,7 @@ export class WalkPage {
 
   protected readonly end = computed(() => {
     const walk = this.walk();
-    if (!walk || walk.at !== '') return null;
+    if (walk?.at !== '') return null;
     const last = this.state().walks.at(-1);
     return {
       passed: walk.passed.length,
@@ -195,14 +195,14 @@ export class WalkPage {
   }
 
   /** Nothing new is a count too: it says until when nothing had come. */
-  protected async same(): Promise<void> {
+  protected same(): void {
     const step = this.step();
     if (!step || this.blocked()) return;
     this.change({ counts: step.batch.counts });
-    await this.next();
+    this.next();
   }
 
-  protected async next(): Promise<void> {
+  protected next(): void {
     const walk = this.walk();
     const step = this.step();
     if (!walk || !step || this.blocked()) return;
@@ -270,13 +270,13 @@ export class WalkPage {
       if (keys) keys.add(outcome, event.shiftKey ? -1 : 1);
     } else if (event.key === '6') {
       event.preventDefault();
-      void this.same();
+      this.same();
     } else if (event.key === 'Backspace') {
       event.preventDefault();
       this.back();
     } else if (event.key === 'Enter' && target.tagName !== 'BUTTON' && target.tagName !== 'A') {
       event.preventDefault();
-      void this.next();
+      this.next();
     }
   }
 

@@ -217,7 +217,7 @@ export class TrayPage {
       .filter((el) => !moved.contains(el))
       .map((el) => el.closest<HTMLElement>('[data-cell]'))
       .find((el) => el !== null);
-    return under ? Number(under.dataset['cell']) : null;
+    return under ? Number(under.dataset.cell) : null;
   }
 }
 
