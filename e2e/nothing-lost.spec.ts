@@ -176,7 +176,8 @@ test('a full disk is said at once; the entry stays and is saved when there is ro
 });
 
 test('a clock that jumps back: the later word stands, and the order stays', async ({ page }) => {
-  await batch(page);
+  await page.goto('/#/bench/b-16');
+  await expect(page.locator('h1')).toHaveText('Sedum leaves');
   const change = async (place: string): Promise<void> => {
     await page.getByRole('button', { name: 'Change', exact: true }).click();
     await page.getByLabel('Tray or place').fill(place);

@@ -180,6 +180,8 @@ describe('a mother raised here', () => {
     await page.fill('Good leaves', '24');
     await page.tap('Add her');
     expect(page.recorded()).toMatchObject([
+      // She leaves her batch, and stays counted there.
+      { kind: 'parted', batch: 'b-11', why: 'mother', taken: { pupped: 1 } },
       {
         record: 'mother',
         fields: {

@@ -41,7 +41,10 @@ import { Field, FieldControl } from '../ui/field';
     </div>
     <hy-bench-tabs />
     @if (adding()) {
-      <form (submit)="$event.preventDefault(); add(who.value, plant.value, count.value, by.value)">
+      <form
+        novalidate
+        (submit)="$event.preventDefault(); add(who.value, plant.value, count.value, by.value)"
+      >
         <hy-field label="Who" hint="A first name or a code. It stays in this journal.">
           <input hyControl type="text" maxlength="80" #who />
         </hy-field>

@@ -34,7 +34,7 @@ describe('walking the benches', () => {
 
   it('counts by keys and saves at the next stop', async () => {
     const page = await begun();
-    await walkTo(page, 'Tray G');
+    await walkTo(page, 'Mat tray');
     await key(page, '1', 'Digit1');
     await key(page, '3', 'Digit3');
     await page.tap('Save, next');
@@ -50,7 +50,7 @@ describe('walking the benches', () => {
 
   it('takes “no change” as the count it is', async () => {
     const page = await begun();
-    await walkTo(page, 'Tray G');
+    await walkTo(page, 'Mat tray');
     await key(page, '6', 'Digit6');
     expect(page.recorded()).toMatchObject([{ kind: 'tally', counts: { rooted: 8, rotted: 1 } }]);
   });
@@ -65,7 +65,7 @@ describe('walking the benches', () => {
 
   it('asks about a count that contradicts the last', async () => {
     const page = await begun();
-    await walkTo(page, 'Tray G');
+    await walkTo(page, 'Mat tray');
     await page.tap('One less Rotted');
     expect(page.text).toContain('A loss does not come back.');
     expect(page.button('Save, next')).toHaveProperty('disabled', true);
@@ -76,7 +76,7 @@ describe('walking the benches', () => {
 
   it('is kept where it was interrupted, the count under way too', async () => {
     const page = await begun();
-    await walkTo(page, 'Tray G');
+    await walkTo(page, 'Mat tray');
     await key(page, '1', 'Digit1');
     const kept = localStorage.getItem('hypogeon.draft.walk')!;
     expect(JSON.parse(kept)).toMatchObject({ at: 'b-19', counts: { rooted: 9 } });
@@ -84,7 +84,7 @@ describe('walking the benches', () => {
 
   it('may be back-dated, but not into the future', async () => {
     const page = await begun();
-    await walkTo(page, 'Tray G');
+    await walkTo(page, 'Mat tray');
     await page.fill('Walked on', '2026-04-20');
     expect(page.text).toContain('That day is still to come.');
     await page.fill('Walked on', '2026-04-08');
@@ -94,7 +94,7 @@ describe('walking the benches', () => {
 
   it('ends with what it changed, and is remembered', async () => {
     const page = await begun();
-    await walkTo(page, 'Tray G');
+    await walkTo(page, 'Mat tray');
     await key(page, '1', 'Digit1');
     await walkTo(page, 'Once round');
     expect(page.text).toContain('1 of');
@@ -110,9 +110,9 @@ describe('walking the benches', () => {
 describe('the pencil sheet', () => {
   it('lists every batch to be counted in the order of the walk, with its last count', async () => {
     const page = await mount(BenchSheetPage);
-    const row = page.all('tbody tr').find((r) => r.textContent.includes('Tray G'))!;
+    const row = page.all('tbody tr').find((r) => r.textContent.includes('Sedum crowns'))!;
     expect(row.textContent.replace(/\s+/g, ' ')).toMatch(
-      /Tray G Sedum crowns SED-\w{3} ?24 ?8 ?0 ?1/,
+      /Mat tray Sedum crowns SED-\w{3} ?24 ?8 ?0 ?1/,
     );
   });
 
@@ -131,7 +131,7 @@ describe('the pencil sheet', () => {
     };
     const code = page
       .all('tbody tr')
-      .find((r) => r.textContent.includes('Tray G'))!
+      .find((r) => r.textContent.includes('Sedum crowns'))!
       .querySelector('.code')!.textContent;
     await typeIn(new RegExp(`^Rooted, ${code}`), '11');
     await typeIn(new RegExp(`^Rotted, ${code}`), 'x');

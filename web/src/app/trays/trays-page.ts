@@ -34,6 +34,7 @@ export const KIND_WORD: Readonly<Record<TrayKind, string>> = {
     <hy-bench-tabs />
     @if (adding()) {
       <form
+        novalidate
         (submit)="
           $event.preventDefault();
           add(name.value, kind.value, space.value, rows.value, columns.value)
