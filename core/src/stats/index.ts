@@ -17,5 +17,6 @@ export * from './parametric';
 export * from './power';
 export * from './design-effect';
 export * from './posterior';
+export * from './beta-posterior';
 export * from './beta-binomial';
 export * from './random';
