@@ -60,5 +60,26 @@ function byCell(state: State, a: Batch, b: Batch): number {
   );
 }
 
-const collator = new Intl.Collator('en', { numeric: true });
-const countedOrder = (a: string, b: string): number => collator.compare(a, b);
+/** `Tray 9` before `Tray 10`: words by letter, the number at the end by its size. */
+function countedOrder(a: string, b: string): number {
+  const [x, y] = [keyOf(a), keyOf(b)];
+  return x.words < y.words ? -1 : x.words > y.words ? 1 : x.number - y.number;
+}
+
+interface NameKey {
+  readonly words: string;
+  readonly number: number;
+}
+
+/** Thousands of stops are sorted at every count: a name is taken apart once. */
+const keys = new Map<string, NameKey>();
+
+function keyOf(name: string): NameKey {
+  let key = keys.get(name);
+  if (!key) {
+    const [, words = '', digits = ''] = /^(.*?)(\d*)$/.exec(name) ?? [];
+    key = { words: words.toLowerCase(), number: digits === '' ? -1 : Number(digits) };
+    keys.set(name, key);
+  }
+  return key;
+}

@@ -204,7 +204,19 @@ export class BenchPage {
     saveText(`bench-${this.today()}.csv`, csvOf(BENCH_COLUMNS, rows));
   }
 
-  protected look(line: BenchLine) {
+  private readonly seen = new WeakMap<BenchLine, { verdict: unknown; look: Look }>();
+
+  /** A row is worked out once, not at every turn of the wheel. */
+  protected look(line: BenchLine): Look {
+    const verdict = this.verdicts().get(line.batch.id);
+    const known = this.seen.get(line);
+    if (known && known.verdict === verdict) return known.look;
+    const look = this.lookOf(line);
+    this.seen.set(line, { verdict, look });
+    return look;
+  }
+
+  private lookOf(line: BenchLine) {
     const { batch } = line;
     const state = this.state();
     const clock = clockOf(state, batch);
@@ -250,6 +262,9 @@ export class BenchPage {
       .join(', ');
   }
 }
+
+/** What a row shows beside its name. */
+type Look = ReturnType<BenchPage['lookOf']>;
 
 const BENCH_COLUMNS = [
   'code',

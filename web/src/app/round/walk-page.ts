@@ -88,7 +88,7 @@ export class WalkPage {
       stop.batches.map((batch) => ({ stop, stopNumber: n + 1, batch })),
     ),
   );
-  protected readonly stops = computed(() => walkStops(this.state(), this.today()).length);
+  protected readonly stops = computed(() => this.steps().at(-1)?.stopNumber ?? 0);
   private readonly index = computed(() => {
     const walk = this.walk();
     if (!walk || walk.at === '') return -1;
