@@ -73,7 +73,11 @@ async function finding(page: Page, address: string): Promise<readonly Figure[]> 
 async function scrolling(page: Page, address: string): Promise<readonly Figure[]> {
   await page.goto(`${address}/#/bench`);
   await page.getByLabel('with those that are done').check();
-  await page.getByRole('status').filter({ hasText: /^\s*2000 batches/ }).first().waitFor({ timeout: 60_000 });
+  await page
+    .getByRole('status')
+    .filter({ hasText: /^\s*2000 batches/ })
+    .first()
+    .waitFor({ timeout: 60_000 });
   const gaps = await page.evaluate(async () => {
     const took: number[] = [];
     let last = performance.now();
