@@ -1,8 +1,8 @@
 import { execFileSync } from 'node:child_process';
-import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { Locator } from '@playwright/test';
+import { chromium, type Locator } from '@playwright/test';
 import { expect, test } from './bench-test';
 
 /** The point in the middle of something on the screen. */
@@ -113,6 +113,46 @@ test('labels: the code on the printed sheet opens the batch', async ({ page, bas
     await page.locator('input[type=file]').setInputFiles(join(folder, png!));
     await expect(page.locator('h1')).toHaveText('Sedum crowns');
   } finally {
+    rmSync(folder, { recursive: true });
+  }
+});
+
+test('a label held before the camera opens its batch', async ({ page, baseURL }) => {
+  const folder = mkdtempSync(join(tmpdir(), 'camera-'));
+  await page.goto('/#/bench/labels?of=b-16');
+  const saved = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save one label as PDF' }).click();
+  await (await saved).saveAs(join(folder, 'labels.pdf'));
+  // What a camera above the upper left corner of the sheet would see, again and again.
+  const corner = ['-x', '0', '-y', '0', '-W', '640', '-H', '480'];
+  execFileSync('pdftoppm', [
+    '-r',
+    '200',
+    ...corner,
+    '-jpeg',
+    join(folder, 'labels.pdf'),
+    join(folder, 'seen'),
+  ]);
+  const [jpeg] = readdirSync(folder).filter((f) => f.endsWith('.jpg'));
+  const frame = readFileSync(join(folder, jpeg!));
+  writeFileSync(join(folder, 'camera.mjpeg'), Buffer.concat([frame, frame, frame]));
+  const { args = [], ...launch } = test.info().project.use.launchOptions ?? {};
+  const browser = await chromium.launch({
+    ...launch,
+    args: [
+      ...args,
+      '--use-fake-ui-for-media-stream',
+      '--use-fake-device-for-media-stream',
+      `--use-file-for-fake-video-capture=${join(folder, 'camera.mjpeg')}`,
+    ],
+  });
+  try {
+    const camera = await browser.newPage({ serviceWorkers: 'block' });
+    await camera.goto(`${baseURL}/#/bench/scan`);
+    await camera.getByRole('button', { name: 'Start the camera' }).click();
+    await expect(camera.locator('h1')).toHaveText('Sedum leaves');
+  } finally {
+    await browser.close();
     rmSync(folder, { recursive: true });
   }
 });

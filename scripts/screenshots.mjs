@@ -36,7 +36,7 @@ const SHOTS = [
     'lamp',
     PHONE,
     {},
-    ['Begin', ...Array(5).fill('Next')],
+    ['Begin', ...Array(8).fill('Next')],
   ],
   ['cut-map', '/plan/stem?mother=m-sedu', 'Cut map', 'noon', WIDE],
   ['ledger', '/ledger', 'Ledger', 'noon', WIDE],
@@ -84,7 +84,7 @@ try {
     for (const tap of taps) await page.getByRole('button', { name: tap, exact: true }).click();
     await page.evaluate(() => document.fonts.ready);
     // Verdicts on water come from a worker.
-    await page.waitForTimeout(800);
+    await page.waitForTimeout(2500);
     await page.screenshot({ path: `docs/screenshots/${name}.png` });
     await context.close();
     console.log(`docs/screenshots/${name}.png`);
