@@ -21,7 +21,8 @@ describe('what do you see', () => {
     await say(page, 'Foul smell', 'yes');
     const [first] = page.all('ol li');
     expect(first!.textContent).toMatch(/Rot.*\d\d %.*Cut back to clean white tissue/s);
-    expect(page.button('Count the loss')).toBeTruthy();
+    expect(page.button('Count more')).toBeTruthy();
+    expect(page.button('Cut afresh').getAttribute('href')).toBe('/bench/b-20/part?way=rescued');
     await say(page, 'Foul smell', 'yes');
     expect(page.all('[aria-pressed="true"]')).toHaveLength(2);
   });
@@ -44,6 +45,18 @@ describe('what do you see', () => {
       },
     ]);
     expect(localStorage.getItem('hypogeon.draft.look.b-20')).toBeNull();
+  });
+
+  it('counts a loss with its cause and stage in one tap', async () => {
+    const page = await open();
+    const before = page.journal.state().batches.get('b-20')!.counts;
+    await say(page, 'Base soft or wet', 'yes');
+    await say(page, 'Foul smell', 'yes');
+    await page.tap('Count one as rotted');
+    expect(page.recorded()).toMatchObject([
+      { kind: 'inspected', text: expect.stringMatching(/^Rot, stuck, no roots yet, \d\d %/) },
+      { kind: 'tally', counts: { ...before, rotted: before.rotted + 1 } },
+    ]);
   });
 
   it('says when there is no such batch', async () => {

@@ -8,6 +8,9 @@ import {
   mostTelling,
   SIGN_IDS,
   SIGNS,
+  STAGE_NAME,
+  stepCount,
+  type EntryDraft,
   type Seen,
   type SignId,
 } from '@hypogeon/core';
@@ -102,7 +105,10 @@ const MOST = 4;
                 <button type="button" class="plain" (click)="isolateIt()">Isolate it</button>
               }
               @if (loss()) {
-                <a class="plain" [routerLink]="['/bench', b.id, 'count']">Count the loss</a>
+                <button type="button" class="plain" (click)="countOne()">
+                  Count one as rotted
+                </button>
+                <a class="bare" [routerLink]="['/bench', b.id, 'count']">Count more</a>
               }
               <button type="button" class="bare" (click)="startOver()">Start over</button>
             </div>
@@ -289,20 +295,38 @@ export class InspectPage {
   }
 
   protected async note(): Promise<void> {
+    await this.record([this.seenEntry()], 'Noted');
+  }
+
+  /** The loss with its cause, and the stage it came at, in one tap. */
+  protected async countOne(): Promise<void> {
+    const batch = this.batch();
+    if (!batch) return;
+    const counts = stepCount(batch.counts, 'rotted', 1, batch.here.waiting);
+    if (!counts) return this.deeds.say('None is left to count. See the count.');
+    const at = STAGE_NAME[batch.stage];
+    await this.record(
+      [this.seenEntry(`, ${at}`), { kind: 'tally', batch: batch.id, counts }],
+      'One loss counted',
+    );
+  }
+
+  private seenEntry(at = ''): EntryDraft {
     const [top] = this.ranked();
     const signs = SIGN_IDS.filter((s) => this.seen()[s] !== undefined).map(
       (s) => `${this.seen()[s] ? '' : 'not '}${SIGNS[s].asks.toLowerCase()}`,
     );
-    const text = `${CAUSES[top!.cause].name}, ${this.words.percent(top!.chance)}: ${signs.join(', ')}`;
-    const saved = await this.deeds.record(
-      {
-        kind: 'inspected',
-        batch: this.id(),
-        seen: seenAs(this.seen()),
-        text: text.slice(0, 400),
-      },
-      'Noted',
-    );
+    const text = `${CAUSES[top!.cause].name}${at}, ${this.words.percent(top!.chance)}: ${signs.join(', ')}`;
+    return {
+      kind: 'inspected',
+      batch: this.id(),
+      seen: seenAs(this.seen()),
+      text: text.slice(0, 400),
+    };
+  }
+
+  private async record(entries: readonly EntryDraft[], said: string): Promise<void> {
+    const saved = await this.deeds.recordAll(entries, said);
     if (!saved) return;
     this.keeper().drop();
     this.typed.set({});
