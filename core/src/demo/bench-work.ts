@@ -14,8 +14,13 @@ const cells = (from: number, count: number): number[] =>
 
 export function benchWork(today: Day): readonly EntryDraft[] {
   const day = addDays(today, -20);
-  const put = (key: string, fields: object): EntryDraft =>
-    ({ kind: 'put', record: 'tray', day, key, fields }) as EntryDraft;
+  const put = (key: string, fields: object): EntryDraft => ({
+    kind: 'put',
+    record: 'tray',
+    day,
+    key,
+    fields,
+  });
   return [
     put('t-mat', {
       name: 'Mat tray',
