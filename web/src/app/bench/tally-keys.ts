@@ -45,6 +45,16 @@ export const TALLY_KEYS: readonly Key[] = [
   },
 ];
 
+export interface CountStep {
+  readonly outcome: Counted;
+  readonly by: 1 | -1;
+}
+
+/** The counts after a step; null where it cannot be. */
+export function afterStep(batch: Batch, counts: Counts, { outcome, by }: CountStep): Counts | null {
+  return stepCount(counts, outcome, by, stillOpen(batch, counts));
+}
+
 /** The keys of a count: one more by a tap, one less beside it, or the number typed. */
 @Component({
   selector: 'hy-tally-keys',
@@ -105,14 +115,15 @@ export class TallyKeys {
   readonly batch = input.required<Batch>();
   readonly piece = input.required<Piece>();
   readonly counts = input.required<Counts>();
+  /** One more or one less: worked out by whoever holds the counts, for taps come faster than the screen. */
+  readonly stepped = output<CountStep>();
   readonly counted = output<Counts>();
 
   protected readonly keys = TALLY_KEYS;
   protected readonly open = computed(() => stillOpen(this.batch(), this.counts()));
 
-  add(outcome: Counted, by: 1 | -1): void {
-    const next = stepCount(this.counts(), outcome, by, this.open());
-    if (next) this.counted.emit(next);
+  protected add(outcome: Counted, by: 1 | -1): void {
+    this.stepped.emit({ outcome, by });
   }
 
   protected type(outcome: Counted, text: string): void {

@@ -35,6 +35,16 @@ describe('counting', () => {
     expect(shown(page)).toEqual([10, 0, 0, 1, 0]);
   });
 
+  it('loses no tap that comes before the screen is drawn again, and keeps each at once', async () => {
+    const page = await open();
+    for (let i = 0; i < 5; i++)
+      document.dispatchEvent(new KeyboardEvent('keydown', { code: 'Digit1', key: '1' }));
+    const kept = localStorage.getItem('hypogeon.draft.tally.b-19');
+    expect(JSON.parse(kept!)).toMatchObject({ counts: { rooted: 13 } });
+    await page.settle();
+    expect(shown(page)[0]).toBe(13);
+  });
+
   it('once nothing waits, a pup comes from the rooted and a root from nowhere', async () => {
     const page = await open();
     for (let i = 0; i < 15; i++) await page.tap('One more Rooted');

@@ -1,13 +1,4 @@
-import {
-  ChangeDetectionStrategy,
-  Component,
-  computed,
-  effect,
-  inject,
-  input,
-  signal,
-  viewChild,
-} from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import {
   batchTitle,
@@ -25,7 +16,7 @@ import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
 import { Field, FieldControl } from '../ui/field';
-import { outcomeOfKey, TallyKeys } from './tally-keys';
+import { afterStep, outcomeOfKey, TallyKeys, type CountStep } from './tally-keys';
 
 interface TallyDraft {
   readonly counts: Counts;
@@ -49,7 +40,6 @@ export class TallyPage {
 
   readonly id = input.required<string>();
 
-  private readonly keys = viewChild(TallyKeys);
   protected readonly batch = computed(() => this.state().batches.get(this.id()) ?? null);
   protected readonly title = computed(() => {
     const batch = this.batch();
@@ -100,15 +90,14 @@ export class TallyPage {
       (this.problems().length === 0 || this.recount().trim() !== ''),
   );
 
-  constructor() {
-    effect(() => {
-      const edited = this.edited();
-      if (edited) this.keeper().keep(edited);
-    });
+  protected step(step: CountStep): void {
+    const batch = this.batch();
+    const next = batch && afterStep(batch, this.counts(), step);
+    if (next) this.set(next);
   }
 
   protected setRecount(recount: string): void {
-    this.edited.set({ counts: this.counts(), recount });
+    this.keep({ counts: this.counts(), recount });
   }
 
   protected setDay(day: string): void {
@@ -117,7 +106,7 @@ export class TallyPage {
 
   protected startOver(): void {
     this.keeper().drop();
-    this.edited.set({ counts: this.batch()?.counts ?? NO_COUNTS, recount: '' });
+    this.keep({ counts: this.batch()?.counts ?? NO_COUNTS, recount: '' });
   }
 
   protected async save(): Promise<void> {
@@ -141,7 +130,7 @@ export class TallyPage {
     const outcome = outcomeOfKey(event);
     if (outcome) {
       event.preventDefault();
-      this.keys()?.add(outcome, event.shiftKey ? -1 : 1);
+      this.step({ outcome, by: event.shiftKey ? -1 : 1 });
     } else if (event.key === 'Enter' && target.tagName !== 'BUTTON' && target.tagName !== 'A') {
       event.preventDefault();
       void this.save();
@@ -149,6 +138,12 @@ export class TallyPage {
   }
 
   protected set(counts: Counts): void {
-    this.edited.set({ counts, recount: this.recount() });
+    this.keep({ counts, recount: this.recount() });
+  }
+
+  /** At once, not with the next drawing: the tab may be closed the moment after a tap. */
+  private keep(draft: TallyDraft): void {
+    this.edited.set(draft);
+    this.keeper().keep(draft);
   }
 }

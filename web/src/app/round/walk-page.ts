@@ -5,7 +5,6 @@ import {
   effect,
   inject,
   signal,
-  viewChild,
 } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import {
@@ -25,7 +24,7 @@ import {
   type Do,
   type Look,
 } from '@hypogeon/core';
-import { outcomeOfKey, TallyKeys } from '../bench/tally-keys';
+import { afterStep, outcomeOfKey, TallyKeys, type CountStep } from '../bench/tally-keys';
 import { Deeds } from '../data/deeds';
 import { draftKeeper } from '../data/draft';
 import { Journal } from '../data/journal';
@@ -68,7 +67,6 @@ export class WalkPage {
   protected readonly words = inject(Words);
   protected readonly today = inject(Today).day;
   private readonly verdicts = inject(Water).verdicts;
-  private readonly keys = viewChild(TallyKeys);
   private readonly keeper = draftKeeper<Walk>('walk');
 
   private readonly state = this.journal.state;
@@ -151,21 +149,17 @@ export class WalkPage {
   });
 
   constructor() {
-    effect(() => {
-      const walk = this.walk();
-      if (walk) this.keeper.keep(walk);
-    });
     // A batch that left the bench meanwhile must not stop the walk.
     effect(() => {
       const walk = this.walk();
       if (walk && walk.at !== '' && this.index() < 0)
-        this.walk.set({ ...walk, at: this.nextFrom(walk) });
+        this.keep({ ...walk, at: this.nextFrom(walk) });
     });
   }
 
   protected begin(): void {
     this.resumed.set(false);
-    this.walk.set({
+    this.keep({
       begun: this.today(),
       day: null,
       at: this.steps()[0]?.batch.id ?? '',
@@ -184,6 +178,14 @@ export class WalkPage {
 
   protected setDay(day: string): void {
     this.change({ day: day === this.today() || day === '' ? null : day });
+  }
+
+  /** Taps come faster than the screen is drawn: each goes from the count as it stands. */
+  protected stepBy(step: CountStep): void {
+    const batch = this.step()?.batch;
+    if (!batch?.cut) return;
+    const next = afterStep(batch, this.walk()?.counts ?? batch.counts, step);
+    if (next) this.setCounts(next);
   }
 
   protected setCounts(counts: Counts): void {
@@ -266,8 +268,7 @@ export class WalkPage {
     if (outcome) {
       event.preventDefault();
       this.counting.set(true);
-      const keys = this.keys();
-      if (keys) keys.add(outcome, event.shiftKey ? -1 : 1);
+      this.stepBy({ outcome, by: event.shiftKey ? -1 : 1 });
     } else if (event.key === '6') {
       event.preventDefault();
       this.same();
@@ -289,7 +290,7 @@ export class WalkPage {
 
   private pass(walk: Walk, batch: string, skipped: boolean): void {
     const without = walk.skipped.filter((id) => id !== batch);
-    this.walk.set({
+    this.keep({
       ...walk,
       passed: walk.passed.includes(batch) ? walk.passed : [...walk.passed, batch],
       skipped: skipped ? [...without, batch] : without,
@@ -306,7 +307,14 @@ export class WalkPage {
   }
 
   private change(part: Partial<Walk>): void {
-    this.walk.update((walk) => walk && { ...walk, ...part });
+    const walk = this.walk();
+    if (walk) this.keep({ ...walk, ...part });
+  }
+
+  /** At once, not with the next drawing: the tab may be closed the moment after a tap. */
+  private keep(walk: Walk): void {
+    this.walk.set(walk);
+    this.keeper.keep(walk);
   }
 
   /** A walk of another day is over, whatever became of it: its entries are in the journal. */
