@@ -25,7 +25,8 @@ test('a batch from the cut to a counted result', async ({ ownBook: page }) => {
   // In the rooting window: count, with keys and with taps.
   await wakeOn(page, '2026-05-04');
   await page.getByRole('link', { name: 'Count Echeveria crowns' }).click();
-  await page.getByRole('heading', { level: 1 }).click();
+  // The page before stands until this one is loaded.
+  await page.getByRole('heading', { level: 1, name: 'Count Echeveria crowns' }).click();
   for (let i = 0; i < 8; i++) await page.keyboard.press('1');
   await page.getByRole('button', { name: 'One more Rotted' }).click();
   await expect(page.getByText('3 still waiting')).toBeVisible();
