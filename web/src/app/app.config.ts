@@ -32,10 +32,10 @@ export const appConfig: ApplicationConfig = {
       withComponentInputBinding(),
       withInMemoryScrolling({ scrollPositionRestoration: 'enabled' }),
     ),
-    // Not while the first round is drawn: it may have the network to itself.
+    // It fetches everything once: not while the first round is drawn and the first taps are made.
     provideServiceWorker('ngsw-worker.js', {
       enabled: !isDevMode(),
-      registrationStrategy: 'registerWhenStable:30000',
+      registrationStrategy: 'registerWithDelay:12000',
     }),
     { provide: TitleStrategy, useClass: PageTitle },
     provideAppInitializer(() => {
