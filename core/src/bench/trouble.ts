@@ -13,6 +13,9 @@ export const TROUBLE_NAME: Readonly<Record<Trouble, string>> = {
   apart: 'kept apart',
 };
 
+/** How the place of a batch begins that is kept apart from the others. */
+export const APART = 'Apart';
+
 /** From this share of losses on, of three at least. Working assumption; 0.2–0.5. */
 const MANY = 0.3;
 const LEAST_LOST = 3;
@@ -32,6 +35,6 @@ export function troublesOf(batch: Batch, today: Day): readonly Trouble[] {
   if (soft) troubles.push('soft');
   if (batch.here.waiting > 0 && daysBetween(looked, today) > LONG_DAYS) troubles.push('late');
   if (batch.conflicts.length > 0) troubles.push('disagree');
-  if (batch.place?.startsWith('Apart')) troubles.push('apart');
+  if (batch.place?.startsWith(APART)) troubles.push('apart');
   return troubles;
 }

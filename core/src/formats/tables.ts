@@ -1,6 +1,6 @@
 import { batchCode, batchTitle, figuresOf, plantOf } from '../bench';
 import { METHOD } from '../botany';
-import { entriesOf, isKnown, spaceOn, type Batch, type State } from '../journal';
+import { spaceOn, type Batch, type State } from '../journal';
 import type { Day } from '../days';
 import type { Cell } from './csv';
 
@@ -355,9 +355,4 @@ function air(state: State): DataTable {
     ),
     links: [{ column: 'space', table: 'spaces', key: 'id' }],
   };
-}
-
-/** How many entries no table tells, because they are of kinds a newer version wrote. */
-export function untold(state: State): number {
-  return entriesOf(state).filter((e) => !isKnown(e)).length;
 }

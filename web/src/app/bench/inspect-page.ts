@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import {
+  APART,
   batchTitle,
   beforeLooking,
   CAUSES,
@@ -339,7 +340,7 @@ export class InspectPage {
     if (!batch) return;
     const saved = await this.deeds.recordAll(
       [
-        { kind: 'moved', batch: batch.id, space: batch.space, place: 'Apart, for pests' },
+        { kind: 'moved', batch: batch.id, space: batch.space, place: `${APART}, for pests` },
         { kind: 'note', batch: batch.id, text: 'Isolated: pests. No cuttings until it is clean.' },
       ],
       'Isolated',
