@@ -13,7 +13,7 @@ export interface Descent {
  * is left where it closes.
  */
 export function familyOf(state: State, mother: string): Descent {
-  return descend(state, 'mother', eldest(state, mother), new Set());
+  return descend(state, 'mother', eldest(state, mother));
 }
 
 function eldest(state: State, mother: string): string {
@@ -29,24 +29,48 @@ function eldest(state: State, mother: string): string {
   return at;
 }
 
-function descend(
-  state: State,
-  kind: Descent['kind'],
-  id: string,
-  above: ReadonlySet<string>,
-): Descent {
-  const name = `${kind}/${id}`;
-  if (above.has(name)) return { kind, id, children: [] };
-  const seen = new Set([...above, name]);
-  const next: Descent['kind'] = kind === 'mother' ? 'batch' : 'mother';
-  const ids =
-    kind === 'mother'
-      ? [...state.batches.values()]
-          .filter((b) => b.mother === id)
-          .sort((a, b) => (a.cutOn < b.cutOn ? -1 : a.cutOn > b.cutOn ? 1 : 0))
-          .map((b) => b.id)
-      : [...state.mothers.values()].filter((m) => m.fromBatch === id).map((m) => m.id);
-  return { kind, id, children: ids.map((child) => descend(state, next, child, seen)) };
+type Growing = Omit<Descent, 'children'> & { readonly children: Growing[] };
+
+/** Walked with a list of its own and not by calls: a line of descent may be thousands of generations long. */
+function descend(state: State, kind: Descent['kind'], id: string): Descent {
+  const root: Growing = { kind, id, children: [] };
+  const children = childrenIn(state);
+  const above = new Set<string>();
+  const todo: ({ readonly at: Growing } | { readonly leave: string })[] = [{ at: root }];
+  for (let step = todo.pop(); step; step = todo.pop()) {
+    if ('leave' in step) {
+      above.delete(step.leave);
+      continue;
+    }
+    const name = nameOf(step.at);
+    if (above.has(name)) continue;
+    above.add(name);
+    todo.push({ leave: name });
+    const next = step.at.kind === 'mother' ? 'batch' : 'mother';
+    for (const child of children.get(name) ?? [])
+      step.at.children.push({ kind: next, id: child, children: [] });
+    for (const at of step.at.children.toReversed()) todo.push({ at });
+  }
+  return root;
+}
+
+const nameOf = ({ kind, id }: Pick<Descent, 'kind' | 'id'>): string => `${kind}/${id}`;
+
+/** Batches of each mother in the order they were cut, mothers raised from each batch. */
+function childrenIn(state: State): ReadonlyMap<string, readonly string[]> {
+  const children = new Map<string, string[]>();
+  const add = (parent: string, child: string): void => {
+    const known = children.get(parent);
+    if (known) known.push(child);
+    else children.set(parent, [child]);
+  };
+  const byCut = [...state.batches.values()].sort((a, b) =>
+    a.cutOn < b.cutOn ? -1 : a.cutOn > b.cutOn ? 1 : 0,
+  );
+  for (const { id, mother } of byCut) if (mother !== undefined) add(`mother/${mother}`, id);
+  for (const { id, fromBatch } of state.mothers.values())
+    if (fromBatch !== undefined) add(`batch/${fromBatch}`, id);
+  return children;
 }
 
 /** A row of the family as a table, a step in for every generation. */
@@ -56,11 +80,15 @@ export interface DescentRow {
   readonly depth: number;
 }
 
-export function familyRows(root: Descent, depth = 0): readonly DescentRow[] {
-  return [
-    { kind: root.kind, id: root.id, depth },
-    ...root.children.flatMap((child) => familyRows(child, depth + 1)),
-  ];
+export function familyRows(root: Descent): readonly DescentRow[] {
+  const rows: DescentRow[] = [];
+  const todo: { readonly at: Descent; readonly depth: number }[] = [{ at: root, depth: 0 }];
+  for (let step = todo.pop(); step; step = todo.pop()) {
+    const { at, depth } = step;
+    rows.push({ kind: at.kind, id: at.id, depth });
+    for (const child of at.children.toReversed()) todo.push({ at: child, depth: depth + 1 });
+  }
+  return rows;
 }
 
 /** Batches cut from the same plant at the same time: crowns, segments and leaves of one stem. */

@@ -2,6 +2,9 @@ import type { Day } from '../days';
 import {
   carry,
   chooseLeaving,
+  everHeld,
+  MOST_CUTTINGS,
+  stampMs,
   type Batch,
   type BatchEntry,
   type BatchFields,
@@ -310,9 +313,16 @@ export function mergeProblem(state: State, from: Batch, into: Batch): string {
       ['school', 'Their wounds are treated differently'],
     ] as const
   ).find(([field]) => from[field] !== into[field]);
-  if (!apart) return '';
+  if (!apart) {
+    const together = standingCount(from) + everHeld(into);
+    return together > MOST_CUTTINGS
+      ? `Together they would be ${together}; a batch holds ${MOST_CUTTINGS} at most. Let ${batchCode(state, from)} share the tray instead.`
+      : '';
+  }
   return `${apart[1]}, so their counts would say nothing together. Let ${batchCode(state, from)} share the tray instead.`;
 }
+
+const standingCount = (batch: Batch): number => batch.cuttings.filter((c) => !c.left).length;
 
 /** All that still stand in one batch join another that was cut with it. */
 export function mergeEntries(from: Batch, into: Batch, day: Day): readonly EntryDraft[] {
@@ -402,5 +412,3 @@ function takeBackPair(state: State, from: string, into: string): TakeBack {
   ];
   return { ok: true, entries: pair };
 }
-
-const stampMs = (at: string): number => Date.parse(at.slice(0, 24));

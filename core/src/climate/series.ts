@@ -1,4 +1,4 @@
-import { dayFromNumber, dayNumber, type Day } from '../days';
+import { dayFromNumber, dayNumber, FIRST_DAY, isDay, LAST_DAY, type Day } from '../days';
 import type { AirReading } from './weather';
 import { humidityFromLow } from './monthly';
 
@@ -14,6 +14,20 @@ export const SERIES_COLUMNS = [
   'ppfd',
 ] as const;
 export type SeriesColumn = (typeof SERIES_COLUMNS)[number];
+
+/** What a stored reading may be at all; the narrower limits of belief are asked before one is stored. */
+export const SERIES_LIMITS: Readonly<Record<SeriesColumn, readonly [low: number, high: number]>> = {
+  tempC: [-60, 80],
+  rh: [0, 1],
+  minC: [-70, 80],
+  maxC: [-70, 80],
+  windMps: [0, 80],
+  rainMm: [0, 1000],
+  ppfd: [0, 3000],
+};
+
+/** One stored series spans ten years at most. */
+export const LONGEST_SERIES_MINUTES = 3660 * 1440;
 
 /** Minutes of the grower's own wall clock since 1970-01-01 00:00: no time zone, no missing hour. */
 export type Minute = number;
@@ -35,7 +49,10 @@ export function dayOfMinute(minute: Minute): Day {
 export function minuteFrom(text: string): Minute | null {
   const parts = SHAPE.exec(text);
   if (!parts) return null;
-  return dayNumber(parts[1]!) * PER_DAY + Number(parts[2]) * 60 + Number(parts[3]);
+  const [, day, hour, minute] = parts as unknown as [string, string, string, string];
+  if (!isDay(day) || day < FIRST_DAY || day > LAST_DAY) return null;
+  if (Number(hour) > 23 || Number(minute) > 59) return null;
+  return dayNumber(day) * PER_DAY + Number(hour) * 60 + Number(minute);
 }
 
 export function minuteText(minute: Minute): string {

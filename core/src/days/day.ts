@@ -1,3 +1,6 @@
+import { utc } from '@date-fns/utc';
+import { getISOWeek } from 'date-fns';
+
 /**
  * A grower's calendar day, `YYYY-MM-DD`. It has no time zone: the day a wound was looked at stays
  * that day wherever the journal is opened later.
@@ -6,6 +9,10 @@ export type Day = string;
 
 const SHAPE = /^(\d{4})-(\d{2})-(\d{2})$/;
 const MS_PER_DAY = 86_400_000;
+
+/** No bench has records before or after: a day beyond is a slip of the pen or a damaged file. */
+export const FIRST_DAY: Day = '1900-01-01';
+export const LAST_DAY: Day = '2199-12-31';
 
 /** True only for a day that exists: 2026-02-30 has the shape and is still refused. */
 export function isDay(text: string): boolean {
@@ -49,6 +56,5 @@ export function weekday(day: Day): number {
 
 /** Week of the year, 1–53: weeks begin on Monday, the first has the year's first Thursday. Source: ISO 8601. */
 export function isoWeek(day: Day): number {
-  const thursday = addDays(day, 3 - weekday(day));
-  return 1 + Math.floor(daysBetween(`${thursday.slice(0, 4)}-01-01`, thursday) / 7);
+  return getISOWeek(day, { in: utc });
 }

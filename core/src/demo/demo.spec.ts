@@ -12,7 +12,7 @@ const state = fold(entries);
 
 describe('the demo', () => {
   it('is a good journal without contradictions', () => {
-    const read = readJournal(writeJournal(entries), EMPTY_STATE);
+    const read = readJournal(writeJournal(entries), EMPTY_STATE, Date.parse(`${TODAY}T12:00:00Z`));
     expect(read.ok ? [] : read.problems).toEqual([]);
     for (const batch of state.batches.values()) expect(batch.conflicts).toEqual([]);
   });

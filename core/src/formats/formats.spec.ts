@@ -14,6 +14,8 @@ import {
   type Problem,
 } from '.';
 
+/** This device's clock while it reads. */
+const NOW = Date.parse('2026-03-21T08:00:00Z');
 const none = { rooted: 0, pupped: 0, rotted: 0, dried: 0, lost: 0 };
 const good = written(
   batchPut(),
@@ -22,7 +24,7 @@ const good = written(
 );
 
 function problems(text: string, known = EMPTY_STATE): readonly Problem[] {
-  const read = readJournal(text, known);
+  const read = readJournal(text, known, NOW);
   return read.ok ? [] : read.problems;
 }
 
@@ -43,7 +45,7 @@ describe('the journal file', () => {
           { ...batchPut({ count: 30 }, 'b2'), id: 'l2' },
         );
         const entries = unite([...large, ...journal]);
-        const read = readJournal(writeJournal(entries), EMPTY_STATE);
+        const read = readJournal(writeJournal(entries), EMPTY_STATE, NOW);
         if (!read.ok) throw new Error(problemText(read.problems[0]!));
         expect(canonical(read.entries)).toBe(canonical(entries));
         expect(fold(read.entries)).toEqual(fold(entries));
@@ -74,7 +76,7 @@ describe('the journal file', () => {
       },
       { ...good[1]!, id: 'n3', moonPhase: 'new' },
     ] as Entry[];
-    const read = readJournal(writeJournal(entries), EMPTY_STATE);
+    const read = readJournal(writeJournal(entries), EMPTY_STATE, NOW);
     expect(read.ok && read.entries).toEqual(entries);
   });
 
@@ -82,6 +84,7 @@ describe('the journal file', () => {
     const read = readJournal(
       readFileSync(join(__dirname, 'fixtures/journal-v1.json'), 'utf8'),
       EMPTY_STATE,
+      NOW,
     );
     if (!read.ok) throw new Error(problemText(read.problems[0]!));
     const batch = fold(read.entries).batches.get('b1')!;
@@ -94,6 +97,7 @@ describe('the journal file', () => {
     const read = readJournal(
       readFileSync(join(__dirname, 'fixtures/journal-v2.json'), 'utf8'),
       EMPTY_STATE,
+      NOW,
     );
     if (!read.ok) throw new Error(problemText(read.problems[0]!));
     const state = fold(read.entries);
@@ -232,7 +236,7 @@ describe('a bad file is refused with its line and field', () => {
       day: DAY,
       fields: { name },
     });
-    const read = readJournal(writeJournal(entries), EMPTY_STATE);
+    const read = readJournal(writeJournal(entries), EMPTY_STATE, NOW);
     expect(read.ok && fold(read.entries).mothers.get('m')!.name).toBe(name);
   });
 });
@@ -245,6 +249,7 @@ describe('the preview of an import', () => {
       fresh: 2,
       known: 2,
       unknown: 0,
+      clashing: 0,
       newBatches: 1,
       changedBatches: 1,
     });

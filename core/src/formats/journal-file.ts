@@ -2,16 +2,23 @@ import { parseTree, type Node, type ParseError } from 'jsonc-parser';
 import '../zod-setup';
 import * as z from 'zod';
 import {
-  entrySchema,
+  canonical,
+  entryIssues,
+  everHeld,
   fold,
+  isAhead,
+  isKind,
   isKnown,
+  MOST_EVER,
+  preferred,
+  stampMs,
   subjectOf,
   sumCounts,
   unite,
-  unknownEntrySchema,
   type Entry,
   type State,
 } from '../journal';
+import { depthProblem, lineAt } from './bounded-json';
 import { JOURNAL_VERSION, migrateEntry } from './migrate';
 import type { Problem } from './problem';
 import { sizeProblem } from './size';
@@ -19,6 +26,8 @@ import { sizeProblem } from './size';
 const FORMAT = 'hypogeon-journal';
 /** Enough to mend a file by; a thousand would be read by nobody. */
 const MOST_PROBLEMS = 20;
+/** A bench of a lifetime has a tenth of it. */
+const MOST_ENTRIES = 1_000_000;
 
 export type ReadJournal =
   | { readonly ok: true; readonly entries: readonly Entry[] }
@@ -34,10 +43,11 @@ export function writeJournal(entries: readonly Entry[]): string {
  * Reads a journal file of any past version. Either every entry is good, or nothing is taken and the
  * problems say which line and field.
  * @param known the state it will be merged into: tallies are held against its batches too
+ * @param nowMs this device's clock, ms since 1970: what was stamped far ahead of it is refused
  */
-export function readJournal(text: string, known: State): ReadJournal {
-  const tooLarge = sizeProblem(text.length);
-  if (tooLarge) return refuse([tooLarge]);
+export function readJournal(text: string, known: State, nowMs: number): ReadJournal {
+  const unreadable = sizeProblem(text.length) ?? depthProblem(text);
+  if (unreadable) return refuse([unreadable]);
   let raw: unknown;
   try {
     raw = JSON.parse(text);
@@ -54,16 +64,24 @@ export function readJournal(text: string, known: State): ReadJournal {
         sentence: `the file is of version ${version}, newer than this Hypogeon, which reads up to ${JOURNAL_VERSION}. Update Hypogeon first, then import again.`,
       },
     ]);
+  if (rawEntries.length > MOST_ENTRIES)
+    return refuse([
+      {
+        field: 'entries',
+        sentence: `the file has ${rawEntries.length} entries; ${MOST_ENTRIES} are the most that can be taken at once.`,
+      },
+    ]);
 
   const found: Found[] = [];
   const entries: Entry[] = [];
   for (const [index, rawEntry] of rawEntries.entries()) {
     const read = readEntry(migrateEntry(rawEntry, version));
-    if (Array.isArray(read)) found.push(...read.map((p) => ({ ...p, index })));
-    else entries.push(read);
+    if (!read.ok) found.push(...read.issues.map((p) => ({ ...p, index })));
+    else if (isAhead(read.entry.at, nowMs)) found.push({ index, ...aheadOf(read.entry, nowMs) });
+    else entries.push(read.entry);
     if (found.length >= MOST_PROBLEMS) break;
   }
-  if (found.length === 0) found.push(...outcomeProblems(entries, known));
+  if (found.length === 0) found.push(...batchProblems(entries, known));
   return found.length > 0 ? refuse(located(found, text)) : { ok: true, entries };
 }
 
@@ -83,19 +101,35 @@ function refuse(problems: readonly Problem[]): ReadJournal {
   return { ok: false, problems };
 }
 
-function readEntry(raw: unknown): Entry | Omit<Found, 'index'>[] {
-  const envelope = unknownEntrySchema.safeParse(raw);
-  if (!envelope.success) return issues(envelope.error);
-  if (!isKnown(envelope.data)) return raw as Entry;
-  const known = entrySchema.safeParse(raw);
-  return known.success ? (raw as Entry) : issues(known.error);
+export type ReadEntry =
+  | { readonly ok: true; readonly entry: Entry }
+  | { readonly ok: false; readonly issues: readonly EntryProblem[] };
+
+export interface EntryProblem {
+  readonly path: readonly (string | number)[];
+  readonly sentence: string;
 }
 
-function issues(error: z.ZodError): Omit<Found, 'index'>[] {
-  return error.issues.map((issue) => ({
-    path: issue.path.map((key) => (typeof key === 'symbol' ? String(key) : key)),
-    sentence: sentenceOf(issue),
-  }));
+/** One entry as the current version writes it, or what is wrong with it: the door of files, store and screens. */
+export function readEntry(raw: unknown): ReadEntry {
+  const issues = entryIssues(raw);
+  return issues.length === 0
+    ? { ok: true, entry: raw as Entry }
+    : {
+        ok: false,
+        issues: issues.map((issue) => ({
+          path: issue.path.map((key) => (typeof key === 'symbol' ? String(key) : key)),
+          sentence: sentenceOf(issue),
+        })),
+      };
+}
+
+function aheadOf({ at }: Entry, nowMs: number): EntryProblem {
+  const days = Math.ceil((stampMs(at) - nowMs) / 86_400_000);
+  return {
+    path: ['at'],
+    sentence: `was written ${days} days ahead of this device’s clock. Set whichever clock is wrong, open Hypogeon there once more, save the file again and import that.`,
+  };
 }
 
 /** Zod's words turned into a grower's: what is wrong, without the parser's jargon. */
@@ -123,14 +157,13 @@ function aKind(expected: string): string {
   return /^[aeio]/.test(expected) ? `an ${expected}` : `a ${expected}`;
 }
 
-/** More outcomes than cuttings: held against the largest count the batch ever had, here or there. */
-function outcomeProblems(entries: readonly Entry[], known: State): readonly Found[] {
-  const most = new Map<string, number>();
-  for (const entry of [...entries, ...batchPuts(known)])
-    if (isKnown(entry) && entry.kind === 'put' && entry.record === 'batch')
-      most.set(entry.key, Math.max(most.get(entry.key) ?? 0, entry.fields.count ?? 0));
+/** More than the most cuttings a batch ever had, here or there: such a tally was never counted. */
+function batchProblems(entries: readonly Entry[], known: State): readonly Found[] {
+  const most = mostCuttings([...entries, ...batchEntries(known)]);
+  const large = tooLarge(entries, most, known);
+  if (large.length > 0) return large;
   return entries.flatMap((entry, index): Found[] => {
-    if (!isKnown(entry) || entry.kind !== 'tally') return [];
+    if (!isTally(entry)) return [];
     const count = most.get(entry.batch);
     if (count === undefined) return [];
     const outcomes = entry.counts ? sumCounts(entry.counts) : 0;
@@ -155,8 +188,57 @@ function outcomeProblems(entries: readonly Entry[], known: State): readonly Foun
   });
 }
 
-function batchPuts(state: State): readonly Entry[] {
-  return [...state.batches.keys()].flatMap((id) => state.log.get(`batch/${id}`) ?? []);
+const isTally = isKind('tally');
+const isJoined = isKind('joined');
+const isPut = isKind('put');
+
+/**
+ * Cuttings by batch: the largest number it was ever put down with, and all that ever joined it. What was taken back
+ * counts too: a tally may have been made before.
+ */
+function mostCuttings(entries: readonly Entry[]): ReadonlyMap<string, number> {
+  const put = new Map<string, number>();
+  const joined = new Map<string, number>();
+  for (const entry of entries)
+    if (isPut(entry) && entry.record === 'batch')
+      put.set(entry.key, Math.max(put.get(entry.key) ?? 0, entry.fields.count ?? 0));
+    else if (isJoined(entry))
+      joined.set(
+        entry.batch,
+        entry.cuttings.reduce((sum, g) => sum + g.count, joined.get(entry.batch) ?? 0),
+      );
+  return new Map([...put].map(([id, count]) => [id, count + (joined.get(id) ?? 0)]));
+}
+
+/** Batches that more cuttings joined than any holds; what stands there before the file comes counts too. */
+function tooLarge(
+  entries: readonly Entry[],
+  most: ReadonlyMap<string, number>,
+  known: State,
+): readonly Found[] {
+  const suspects = new Set([...most].filter(([, n]) => n > MOST_EVER).map(([id]) => id));
+  if (suspects.size === 0) return [];
+  const about = [...entries, ...batchEntries(known)].filter(
+    (e) => isKnown(e) && suspects.has(subjectOf(e).slice('batch/'.length)),
+  );
+  const { batches } = fold(about);
+  return [...suspects].flatMap((id): Found[] => {
+    const batch = batches.get(id);
+    const held = batch ? everHeld(batch) : 0;
+    if (held <= MOST_EVER) return [];
+    const index = entries.findLastIndex((e) => isJoined(e) && e.batch === id);
+    return [
+      {
+        index: Math.max(0, index),
+        path: ['cuttings'],
+        sentence: `${held} cuttings in one batch; ${MOST_EVER} are the most. Split it where it was saved.`,
+      },
+    ];
+  });
+}
+
+function batchEntries(state: State): readonly Entry[] {
+  return [...state.log].flatMap(([subject, group]) => (subject.startsWith('batch/') ? group : []));
 }
 
 function brokenJson(text: string): Problem {
@@ -215,24 +297,20 @@ function deepest(root: Node, path: readonly (string | number)[]): Node {
   return node;
 }
 
-function lineAt(text: string, offset: number): number {
-  let line = 1;
-  for (let i = text.indexOf('\n'); i >= 0 && i < offset; i = text.indexOf('\n', i + 1)) line++;
-  return line;
-}
-
 /** What an import would change, said before it does. */
 export interface ImportPreview {
   readonly fresh: number;
   readonly known: number;
   /** Of entry kinds this version does not know; they are kept. */
   readonly unknown: number;
+  /** Of an id that is here with other content: one of the two is kept, the same one on every device. */
+  readonly clashing: number;
   readonly newBatches: number;
   readonly changedBatches: number;
 }
 
 export function previewImport(state: State, incoming: readonly Entry[]): ImportPreview {
-  const have = new Set([...state.log.values()].flat().map((e) => e.id));
+  const have = entriesById(state);
   const all = unite(incoming);
   const fresh = all.filter((e) => !have.has(e.id));
   const touched = new Set(fresh.map(subjectOf).filter((s) => s.startsWith('batch/')));
@@ -242,7 +320,26 @@ export function previewImport(state: State, incoming: readonly Entry[]): ImportP
     fresh: fresh.length,
     known: all.length - fresh.length,
     unknown: fresh.filter((e) => !isKnown(e)).length,
+    clashing: all.filter((e) => isOther(have.get(e.id), e)).length,
     newBatches: after,
     changedBatches: before,
   };
 }
+
+/** The entries of an import that must be stored: those not here, and those kept instead of the one that is here. */
+export function entriesToStore(state: State, incoming: readonly Entry[]): readonly Entry[] {
+  const have = entriesById(state);
+  return unite(incoming).filter((e) => {
+    const here = have.get(e.id);
+    return here === undefined || (isOther(here, e) && preferred(here, e) === e);
+  });
+}
+
+const entriesById = (state: State): ReadonlyMap<string, Entry> =>
+  new Map([...state.log.values()].flatMap((group) => group.map((e) => [e.id, e])));
+
+const isOther = (here: Entry | undefined, entry: Entry): boolean =>
+  here !== undefined &&
+  here !== entry &&
+  JSON.stringify(here) !== JSON.stringify(entry) &&
+  canonical(here) !== canonical(entry);

@@ -3,7 +3,16 @@ import { plants } from '../bench';
 import { isDay, type Day } from '../days';
 import { dayOfMinute } from '../climate';
 import { foldText } from '../words';
-import { sumCounts, type BatchFields, type Counts, type EntryDraft, type State } from '../journal';
+import {
+  cutText,
+  isWhole,
+  MOST_NAME,
+  sumCounts,
+  type BatchFields,
+  type Counts,
+  type EntryDraft,
+  type State,
+} from '../journal';
 import { DATE_ORDERS, readWallTime, type DateOrder } from './wall-time';
 import type { Table } from './weather-csv';
 
@@ -168,7 +177,8 @@ function readRow(row: readonly string[], line: number, context: Context): PaperR
   };
   const assumed: string[] = [];
   try {
-    const plant = plantIn(text('taxon'), context);
+    const plant = plantIn(named(text('taxon'), 'taxon'), context);
+    const mother = named(text('mother'), 'mother');
     const method = methodIn(text('method'), mapping.method);
     const cutOn = dayIn(text('date'), 'date', mapping.order, today);
     if (cutOn === null)
@@ -217,12 +227,12 @@ function readRow(row: readonly string[], line: number, context: Context): PaperR
       line,
       ok: true,
       ...plant,
-      mother: text('mother') || null,
+      mother: mother || null,
       fields: {
         count,
         cutOn,
         method,
-        ...(text('place') ? { place: text('place').slice(0, 80) } : {}),
+        ...(text('place') ? { place: cutText(text('place'), 80) } : {}),
       },
       counts: told ? apart : null,
       countedOn: told ? (countedOn ?? today) : null,
@@ -236,6 +246,17 @@ function readRow(row: readonly string[], line: number, context: Context): PaperR
   }
 }
 
+/** A name as long as the journal takes one. */
+function named(text: string, field: PaperField): string {
+  if (text.length > MOST_NAME)
+    throw new Refused(
+      field,
+      `has a name of ${text.length} signs; ${MOST_NAME} are the most. Shorten it in the table.`,
+    );
+  if (!isWhole(text)) throw new Refused(field, 'holds half a sign; type the name again.');
+  return text;
+}
+
 function plantIn(
   name: string,
   { byName, taxa, mapping }: Context,
@@ -245,7 +266,8 @@ function plantIn(
   if (known !== undefined) return { taxon: known, newPlant: null };
   const [only, ...more] = findTaxa(taxa, name);
   if (only && more.length === 0) return { taxon: only.id, newPlant: null };
-  const chosen = mapping.like[name];
+  // Names are a grower's: `constructor` is a plant like any other, and no key of every object.
+  const chosen = Object.hasOwn(mapping.like, name) ? mapping.like[name] : undefined;
   if (chosen) return { taxon: chosen, newPlant: name };
   // A plant of a known genus borrows the figures of its first species; it keeps its own name.
   const genus = foldText(name).split(/\s+/)[0] ?? '';
@@ -377,7 +399,7 @@ export function paperEntries(
       { kind: 'cut', batch, day: cutOn },
     );
     if (row.notes !== null)
-      entries.push({ kind: 'note', batch, day: cutOn, text: row.notes.slice(0, 4000) });
+      entries.push({ kind: 'note', batch, day: cutOn, text: cutText(row.notes, 4000) });
     if (row.counts !== null && row.countedOn !== null)
       entries.push(
         { kind: 'tally', batch, day: row.countedOn, counts: row.counts },

@@ -1,4 +1,4 @@
-import { isDay, dayNumber } from '../days';
+import { dayNumber, FIRST_DAY, isDay, LAST_DAY } from '../days';
 import type { Minute } from '../climate';
 
 /*
@@ -17,7 +17,7 @@ export const DATE_ORDER_WORD: Readonly<Record<DateOrder, string>> = {
 
 const DATE = /^(\d{1,4})[-/. ](\d{1,2})[-/. ](\d{1,4})(?:[T, ]+(.*))?$/;
 const TIME =
-  /^(\d{1,2})(?:[:.](\d{2}))?(?:[:.]\d{2}(?:[.,]\d+)?)?\s*([ap]\.?m\.?)?\s*(?:Z|UTC|GMT|[+-]\d{2}:?\d{2})?$/i;
+  /^(\d{1,2})(?:[:.](\d{2}))?(?:[:.]([0-5]\d)(?:[.,]\d+)?)?\s*([ap]\.?m\.?)?\s*(Z|UTC|GMT|[+-]\d{2}:?\d{2})?$/i;
 
 /**
  * A date, with or without a time of day, in a given order.
@@ -37,9 +37,20 @@ export function readWallTime(text: string, order: DateOrder, time = ''): Minute 
         ? [third, second, first]
         : [third, first, second];
   const iso = `${fullYear(year)}-${month.padStart(2, '0')}-${day.padStart(2, '0')}`;
-  if (!isDay(iso)) return null;
+  if (!isDay(iso) || iso < FIRST_DAY || iso > LAST_DAY) return null;
   const minutes = readTime((parts[4] ?? '').trim() || time.trim());
   return minutes === null ? null : dayNumber(iso) * 1440 + minutes;
+}
+
+/**
+ * The time zone a time says it is of, as it is written (`Z`, `+05:00`), or `UTC` where seconds since 1970 are meant.
+ * It is read as the clock it shows: whoever asks must say so, or move it.
+ * @returns null where no zone is told
+ */
+export function zoneOf(text: string, order: DateOrder, time = ''): string | null {
+  if (order === 'unix') return 'UTC';
+  const rest = (DATE.exec(text.trim())?.[4] ?? '').trim() || time.trim();
+  return TIME.exec(rest)?.[5]?.toUpperCase() ?? null;
 }
 
 function fullYear(text: string): string {
@@ -50,7 +61,8 @@ function fullYear(text: string): string {
 function readUnix(text: string): Minute | null {
   if (!/^\d{9,13}$/.test(text)) return null;
   const value = Number(text);
-  return Math.floor((value > 1e11 ? value / 1000 : value) / 60);
+  const minute = Math.floor((value > 1e11 ? value / 1000 : value) / 60);
+  return minute < dayNumber(LAST_DAY) * 1440 ? minute : null;
 }
 
 function readTime(text: string): number | null {
@@ -59,12 +71,14 @@ function readTime(text: string): number | null {
   if (!parts) return null;
   let hour = Number(parts[1]);
   const minute = Number(parts[2] ?? 0);
-  const half = parts[3]?.[0]?.toLowerCase();
+  const half = parts[4]?.[0]?.toLowerCase();
   if (half) {
     if (hour < 1 || hour > 12) return null;
     hour = (hour % 12) + (half === 'p' ? 12 : 0);
   }
-  return hour > 24 || minute > 59 ? null : hour * 60 + minute;
+  // Midnight may be written as the end of its day; there is no minute after it.
+  const past = hour > 24 || (hour === 24 && (minute > 0 || Number(parts[3] ?? 0) > 0));
+  return past || minute > 59 ? null : hour * 60 + minute;
 }
 
 /** In which orders all of these can be read; more than one where days and months could be swapped. */

@@ -7,7 +7,7 @@ import {
   type SeriesColumn,
 } from '../climate';
 import type { Day } from '../days';
-import { DATE_ORDERS, ordersFor, readWallTime, type DateOrder } from './wall-time';
+import { DATE_ORDERS, ordersFor, readWallTime, zoneOf, type DateOrder } from './wall-time';
 
 /** A table as it was read, before anyone says what its columns mean. */
 export interface Table {
@@ -31,6 +31,8 @@ export interface WeatherMapping {
   /** A column of its own for the time of day. */
   readonly time: number | null;
   readonly order: DateOrder;
+  /** Added to every time, where the log keeps another clock than the bench. */
+  readonly shiftHours?: number;
   readonly columns: Readonly<
     Partial<Record<SeriesColumn, { readonly index: number; readonly unit: string }>>
   >;
@@ -54,6 +56,11 @@ export interface WeatherRead {
   readonly duplicates: number;
   /** Values left out because no bench has them. */
   readonly impossible: number;
+  /** Values left out because they are no numbers, and the first of them. */
+  readonly unreadable: number;
+  readonly unreadableLike: string | null;
+  /** The time zones that the times say they are of: they are read as the clock they show, moved by `shiftHours`. */
+  readonly zones: readonly string[];
   /** Stretches without a reading, longer than three usual steps. */
   readonly gaps: readonly { readonly from: Day; readonly to: Day; readonly hours: number }[];
   /** Usual step between readings, minutes. */
@@ -64,6 +71,7 @@ export interface WeatherRead {
 
 const MOST_PROBLEMS = 12;
 const MOST_GAPS = 20;
+const MOST_ZONES = 4;
 const SAMPLE = 200;
 
 /** Reads delimited text; the delimiter is found by itself. @returns null for an empty file */
@@ -167,13 +175,41 @@ const TO_CORE: Readonly<Record<string, (v: number) => number>> = {
 /** A value in the core's unit. */
 export const toCore = (value: number, unit: string): number => TO_CORE[unit]!(value);
 
-/** A number with a decimal point or comma; null for anything else, and for the usual signs of nothing. */
+const NUMBER = /^[+-]?(\d+([.,]\d*)?|[.,]\d+)(e[+-]?\d{1,3})?$/i;
+/** Thousands set apart, as `1.234,5` and `1,234.5`. */
+const GROUPED = /^[+-]?\d{1,3}(([.,  '’])\d{3})(\2\d{3})*([.,]\d+)?$/;
+
+/**
+ * A number as loggers and spreadsheets write it, with point or comma, thousands set apart or not; null for anything
+ * else, and for −999 and below, the usual sign of nothing.
+ */
 export function readNumber(text: string): number | null {
-  const trimmed = text.trim();
-  if (trimmed === '') return null;
-  const value = Number(trimmed.includes('.') ? trimmed : trimmed.replace(',', '.'));
+  const trimmed = text.trim().replace('−', '-');
+  const value = NUMBER.test(trimmed)
+    ? Number(trimmed.replace(',', '.'))
+    : isGrouped(trimmed)
+      ? Number(ungrouped(trimmed))
+      : NaN;
   return Number.isFinite(value) && value > -999 ? value : null;
 }
+
+/** Two different signs, or one that stands more than once: else a single comma is a decimal one. */
+function isGrouped(text: string): boolean {
+  const parts = GROUPED.exec(text);
+  if (!parts) return false;
+  const [, , group, more, decimals] = parts;
+  return decimals === undefined ? more !== undefined || !/[.,]/.test(group!) : decimals[0] !== group;
+}
+
+function ungrouped(text: string): string {
+  const decimal = /[.,]\d+$/.exec(text)?.[0] ?? '';
+  const isDecimal = decimal !== '' && text.indexOf(decimal[0]!) === text.length - decimal.length;
+  const whole = (isDecimal ? text.slice(0, -decimal.length) : text).replace(/[.,  '’]/g, '');
+  return isDecimal ? `${whole}.${decimal.slice(1)}` : whole;
+}
+
+/** What stands for no reading: empty, a dash, a word or code for nothing. */
+const NOTHING = /^(|-+|n\/?a|null|none|nan|na|-?999(9|\.0+|\.9+)*)$/i;
 
 /**
  * Reads a table as weather. Rows whose date cannot be read are left out and told; values that no bench
@@ -190,6 +226,8 @@ export function readWeather(table: Table, mapping: WeatherMapping): WeatherRead 
   };
   const order: number[] = [];
   const minutes: number[] = [];
+  const zones = new Set<string>();
+  const shift = Math.round((mapping.shiftHours ?? 0) * 60);
   table.rows.forEach((row, i) => {
     const date = row[mapping.date] ?? '';
     const time = mapping.time === null ? '' : (row[mapping.time] ?? '');
@@ -198,19 +236,30 @@ export function readWeather(table: Table, mapping: WeatherMapping): WeatherRead 
       return refuse(i, `“${`${date} ${time}`.trim()}” is no date of this order.`);
     if (used.every((c) => readNumber(row[mapping.columns[c]!.index] ?? '') === null))
       return refuse(i, 'no reading in this row.');
-    minutes[i] = minute;
+    const zone = zoneOf(date, mapping.order, time);
+    if (zone !== null && zones.size < MOST_ZONES) zones.add(zone);
+    minutes[i] = minute + shift;
     order.push(i);
   });
   order.sort((a, b) => minutes[a]! - minutes[b]! || a - b);
   const kept = order.filter((row, k) => minutes[order[k + 1]!] !== minutes[row]);
 
+  let unreadable = 0;
+  let unreadableLike: string | null = null;
   const columns = Object.fromEntries(
     used.map((column) => {
       const { index, unit } = mapping.columns[column]!;
       const convert = TO_CORE[unit]!;
       const values = kept.map((row) => {
-        const raw = readNumber(table.rows[row]![index] ?? '');
-        if (raw === null) return null;
+        const text = (table.rows[row]![index] ?? '').trim();
+        const raw = readNumber(text);
+        if (raw === null) {
+          if (!NOTHING.test(text)) {
+            unreadable++;
+            unreadableLike ??= text.slice(0, 24);
+          }
+          return null;
+        }
         const value = convert(raw);
         if (isPlausible(column, value)) return Math.round(value * 1e4) / 1e4;
         impossible++;
@@ -229,6 +278,9 @@ export function readWeather(table: Table, mapping: WeatherMapping): WeatherRead 
     problems,
     duplicates: order.length - kept.length,
     impossible,
+    unreadable,
+    unreadableLike,
+    zones: [...zones],
     gaps: gapsIn(times, stepMinutes),
     stepMinutes,
     withoutHumidity: !used.includes('rh') || columns.rh!.every((v) => v === null),

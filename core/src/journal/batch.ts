@@ -1,11 +1,16 @@
+import { never } from '../assert';
 import type { Day } from '../days';
 import type { Touch, WaterManner } from '../water';
 import type { WoundCheck } from '../wound/clock';
-import { compareByDay, type Counts, type Entry, type EntryOf, type KnownEntry } from './entry';
-import type { BatchFields } from './record';
-import { applyLeaving, countedHere, unpack } from './leave';
+import { coalesce, countAlike, countOutcomes, spread, startAlike, type Alike } from './alike';
+import type { Cutting } from './cutting';
+import { compareByDay, type EntryOf, type KindsAbout } from './entry';
+import { applyLeaving, unpack } from './leave';
+import type { Counts } from './outcome';
+import { MOST_CUTTINGS } from './record-fields';
+import type { BatchFields } from './records';
 import type { TaskId, Tending } from './task';
-import { applyTally, contradictions, countOutcomes, startCuttings, type Cutting } from './tally';
+import { applyTally, contradictions, isCounted } from './tally';
 
 /** The fields of a batch that nothing can be said without. */
 type Needed = 'taxon' | 'method' | 'count' | 'cutOn' | 'school' | 'callusAt' | 'space';
@@ -16,10 +21,8 @@ export type BatchRecord = {
     : NonNullable<BatchFields[K]> | undefined;
 };
 
-export type BatchEntry = Exclude<
-  KnownEntry,
-  { kind: 'put' | 'air' | 'series' | 'jug' | 'examined' | 'walked' | 'retract' }
->;
+/** What was done to a batch and seen of it. */
+export type BatchEntry = EntryOf<KindsAbout<'batch'>>;
 
 export type BatchStage = 'planned' | 'callusing' | 'stuck' | 'growing' | 'done';
 
@@ -32,6 +35,12 @@ export interface Watering {
 }
 
 export type Photo = EntryOf<'photo'>;
+
+interface Move {
+  readonly day: Day;
+  readonly space: string;
+  readonly place: string | undefined;
+}
 
 /** A batch as the journal tells it. */
 export interface Batch extends BatchRecord {
@@ -84,6 +93,16 @@ export interface Batch extends BatchRecord {
   readonly conflicts: readonly { readonly entry: string; readonly problem: string }[];
 }
 
+/** More cuttings than this, those that left included, no batch has ever held: a damaged file would fill memory. */
+export const MOST_EVER = 10 * MOST_CUTTINGS;
+
+/** Cuttings a batch ever held, those that left included. */
+export const everHeld = (batch: Pick<Batch, 'begunWith' | 'entries'>): number =>
+  batch.entries.reduce(
+    (sum, e) => sum + (e.kind === 'joined' ? e.cuttings.reduce((n, g) => n + g.count, 0) : 0),
+    batch.begunWith,
+  );
+
 /**
  * Folds one batch from its record and the observations that stand.
  * @returns null while the record lacks a field that nothing can be said without
@@ -91,42 +110,58 @@ export interface Batch extends BatchRecord {
 export function foldBatch(
   id: string,
   fields: BatchFields,
-  observations: readonly Entry[],
+  observations: readonly BatchEntry[],
 ): Batch | null {
   const { taxon, method, count, cutOn, school, callusAt, space } = fields;
   if (!taxon || !method || !count || !cutOn || !school || !callusAt || !space) return null;
 
-  const entries = (observations as readonly BatchEntry[]).toSorted(compareByDay);
-  const of = <K extends BatchEntry['kind']>(kind: K): readonly EntryOf<K>[] =>
-    entries.filter((e) => e.kind === kind) as unknown as readonly EntryOf<K>[];
-
-  const cut = of('cut').at(-1)?.day ?? null;
-  // From a jar into soil it is stuck a second time, and that is where the pot's story begins.
-  const stuck = of('stuck').at(fields.rootedInWater ? -1 : 0)?.day ?? null;
-  const ended = of('ended').at(-1)?.day ?? null;
-  const tallies = of('tally');
-  const moves = of('moved');
-  const conflicts: { entry: string; problem: string }[] = [];
-
+  const entries = observations.toSorted(compareByDay);
+  const cut = entries.findLast((e) => e.kind === 'cut')?.day ?? null;
   const begun = cut ?? cutOn;
-  const carried = fields.carried ? unpack(fields.carried, 0) : [];
-  let all: readonly Cutting[] = [
-    ...carried.slice(0, count),
-    ...startCuttings(Math.max(0, count - carried.length), begun, carried.length),
-  ];
+  const carried = (fields.carried ? unpack(fields.carried, 0) : []).filter(
+    (g) => g.from + g.count <= count,
+  );
+  const brought = countAlike(carried);
+  let all: readonly Alike[] = coalesce([
+    ...carried,
+    ...startAlike(count - brought, begun, brought),
+  ]);
+  let ever = count;
   let counted = begun;
   let potted = 0;
   let pottedGone = 0;
-  for (const entry of entries)
+  const stuckOn: Day[] = [];
+  const waterings: Watering[] = [];
+  const weighings: Batch['weighings'][number][] = [];
+  const touches: Batch['touches'][number][] = [];
+  const woundChecks: WoundCheck[] = [];
+  const tallies: Day[] = [];
+  const moves: Move[] = [];
+  const tendings: Batch['tendings'][number][] = [];
+  const putOff = new Map<TaskId, { day: Day; until?: Day; text: string }>();
+  const photos: Photo[] = [];
+  const measured: EntryOf<'measured'>[] = [];
+  const conflicts: { entry: string; problem: string }[] = [];
+  let lastLook: Day | null = null;
+  let ended: Day | null = null;
+  for (const entry of entries) {
+    const { day } = entry;
     switch (entry.kind) {
       case 'tally': {
-        const pool = countedHere(all);
-        if (entry.counts && entry.recount === undefined)
-          for (const problem of contradictions(countOutcomes(pool), entry.counts, pool.length))
+        lastLook = day;
+        if (entry.counts && entry.recount === undefined) {
+          const pool = all.filter(isCounted);
+          for (const problem of contradictions(
+            countOutcomes(pool),
+            entry.counts,
+            countAlike(pool),
+          ))
             conflicts.push({ entry: entry.id, problem });
-        const looked = new Map(applyTally(pool, entry, counted).map((c) => [c.place, c]));
-        all = all.map((c) => looked.get(c.place) ?? c);
-        if (entry.counts) counted = entry.day;
+        }
+        all = applyTally(all, entry, counted);
+        if (!entry.counts) break;
+        counted = day;
+        tallies.push(day);
         break;
       }
       case 'parted':
@@ -134,17 +169,77 @@ export function foldBatch(
         if (entry.why === 'split' || entry.why === 'merged') potted -= entry.potted ?? 0;
         else pottedGone += entry.potted ?? 0;
         break;
-      case 'joined':
-        all = [...all, ...unpack(entry.cuttings, all.length)];
+      case 'joined': {
+        const more = unpack(entry.cuttings, ever);
+        if (ever + countAlike(more) > MOST_EVER) {
+          conflicts.push({
+            entry: entry.id,
+            problem: `${countAlike(more)} cuttings joined, more than a batch can hold: they are not counted.`,
+          });
+          break;
+        }
+        all = [...all, ...more];
+        ever += countAlike(more);
         potted += entry.potted ?? 0;
         break;
+      }
       case 'potted':
         potted += entry.count;
         break;
+      case 'stuck':
+        stuckOn.push(day);
+        break;
+      case 'inspected':
+        lastLook = day;
+        if (entry.seen === 'tacky' || entry.seen === 'firm')
+          woundChecks.push({ day, seen: entry.seen });
+        break;
+      case 'watered':
+        waterings.push({
+          entry: entry.id,
+          day,
+          how: entry.how,
+          ml: entry.ml,
+          breach: entry.breach,
+        });
+        break;
+      case 'weighed':
+        weighings.push({ day, grams: entry.grams });
+        break;
+      case 'felt':
+        touches.push({ day, depthMm: entry.depthMm, seen: entry.seen });
+        break;
+      case 'moved':
+        moves.push({ day, space: entry.space, place: entry.place });
+        break;
+      case 'tended':
+        tendings.push({ day, what: entry.what });
+        break;
+      case 'put-off': {
+        const { task, until, text } = entry;
+        putOff.set(task, until === undefined ? { day, text } : { day, until, text });
+        break;
+      }
+      case 'photo':
+        photos.push(entry);
+        break;
+      case 'measured':
+        measured.push(entry);
+        break;
+      case 'ended':
+        ended = day;
+        break;
+      case 'cut':
+      case 'note':
+        break;
       default:
+        never(entry);
     }
-  const cuttings = countedHere(all);
-  const counts = countOutcomes(cuttings);
+  }
+  // From a jar into soil it is stuck a second time, and that is where the pot's story begins.
+  const stuck = stuckOn.at(fields.rootedInWater ? -1 : 0) ?? null;
+  const cuttings = spread(all.filter(isCounted));
+  const counts = countOutcomes(all.filter(isCounted));
   const waiting = cuttings.filter((c) => c.outcome === 'waiting').length;
   const hereNow = cuttings.filter((c) => !c.left);
   const standing = (outcome: Cutting['outcome']): number =>
@@ -157,9 +252,6 @@ export function foldBatch(
   };
   const alive = counts.rooted + counts.pupped;
   const settled = here.waiting === 0 && here.potted >= here.rooted + here.pupped;
-  const putOff = new Map<TaskId, { day: Day; until?: Day; text: string }>();
-  for (const { task, day, until, text } of of('put-off'))
-    putOff.set(task, until === undefined ? { day, text } : { day, until, text });
 
   return {
     id,
@@ -200,20 +292,12 @@ export function foldBatch(
     entries,
     cut,
     stuck,
-    waterings: of('watered').map(({ id: entry, day, how, ml, breach }) => ({
-      entry,
-      day,
-      how,
-      ml,
-      breach,
-    })),
-    weighings: of('weighed').map(({ day, grams }) => ({ day, grams })),
-    touches: of('felt').map(({ day, depthMm, seen }) => ({ day, depthMm, seen })),
-    woundChecks: of('inspected').flatMap(({ day, seen }) =>
-      seen === 'tacky' || seen === 'firm' ? [{ day, seen }] : [],
-    ),
-    tallies: tallies.filter((t) => t.counts).map((t) => t.day),
-    lastLook: entries.findLast((e) => e.kind === 'tally' || e.kind === 'inspected')?.day ?? null,
+    waterings,
+    weighings,
+    touches,
+    woundChecks,
+    tallies,
+    lastLook,
     moves: moves.map(({ day, space: to }) => ({ day, space: to })),
     standSpace: space,
     cuttings,
@@ -222,10 +306,10 @@ export function foldBatch(
     potted,
     here,
     begunWith: count,
-    tendings: of('tended').map(({ day, what }) => ({ day, what })),
+    tendings,
     putOff,
-    photos: of('photo'),
-    measured: of('measured'),
+    photos,
+    measured,
     ended,
     conflicts,
   };

@@ -1,85 +1,118 @@
-import type * as z from 'zod';
-import type { entrySchema, unknownEntrySchema } from './entry-schema';
-import type { Named } from './field';
-import { RECORDS, type FieldsOf, type RecordName } from './record';
+import '../zod-setup';
+import * as z from 'zod';
+import type { Day } from '../days';
+import { dayField, idField, stampField, type Named } from './field';
+import { KINDS, type Kinds } from './kinds';
+import { RECORDS, type FieldsOf, type RecordName } from './records';
+import type { Stamp } from './stamp';
 
-export const OUTCOMES = ['waiting', 'rooted', 'pupped', 'rotted', 'dried', 'lost'] as const;
-export type Outcome = (typeof OUTCOMES)[number];
+/** What every entry carries: who wrote it, when, and of which of the grower's days it speaks. */
+export interface Envelope {
+  readonly id: string;
+  readonly at: Stamp;
+  readonly day: Day;
+  readonly by: string;
+}
 
-export const WOUND_SEEN = ['tacky', 'firm'] as const;
-export const SEEN = [...WOUND_SEEN, 'fine', 'wrinkled', 'soft'] as const;
+const envelope = { id: idField, at: stampField, day: dayField, by: idField };
 
-/** What may be measured on a picture. */
-export const MEASURED = ['wound', 'root'] as const;
-export type Measured = (typeof MEASURED)[number];
-
-export type KnownEntry = Exclude<Named<z.infer<typeof entrySchema>>, { kind: 'put' }> | Put;
+/** Sets fields of a record. */
 export type Put = {
-  [R in RecordName]: Named<z.infer<typeof unknownEntrySchema>> & {
+  readonly [R in RecordName]: Envelope & {
     readonly kind: 'put';
     readonly record: R;
     readonly key: string;
     readonly fields: FieldsOf[R];
   };
 }[RecordName];
-export type UnknownEntry = Named<z.infer<typeof unknownEntrySchema>>;
+
+type KindOf<K extends keyof Kinds> = Envelope & { readonly kind: K } & {
+  readonly [F in keyof Named<z.infer<Kinds[K]['schema']>>]: Named<
+    z.infer<Kinds[K]['schema']>
+  >[F];
+};
+
+export type KnownEntry = Put | { [K in keyof Kinds]: KindOf<K> }[keyof Kinds];
+/** Of a kind, or of a record, that this version does not know: kept and passed on untouched. */
+export type UnknownEntry = Envelope & { readonly kind: string };
 export type Entry = KnownEntry | UnknownEntry;
 export type EntryKind = KnownEntry['kind'];
 export type EntryOf<K extends EntryKind> = Extract<KnownEntry, { kind: K }>;
-export type Counts = Readonly<Record<Exclude<Outcome, 'waiting'>, number>>;
 
-const KINDS: ReadonlySet<string> = new Set<EntryKind>([
-  'put',
-  'cut',
-  'stuck',
-  'inspected',
-  'watered',
-  'weighed',
-  'felt',
-  'tally',
-  'potted',
-  'moved',
-  'note',
-  'parted',
-  'joined',
-  'tended',
-  'put-off',
-  'photo',
-  'measured',
-  'ended',
-  'air',
-  'series',
-  'jug',
-  'examined',
-  'walked',
-  'retract',
+/** What an entry may be about: a record, or something that has only entries. */
+export type SubjectName = RecordName | NonNullable<Kinds[keyof Kinds]['subject']>;
+
+/** Kinds that are folded together with a subject, besides puts of its record. */
+export type KindsAbout<S extends SubjectName> = {
+  [K in keyof Kinds]: Kinds[K]['subject'] extends S
+    ? S extends Kinds[K]['subject']
+      ? K
+      : never
+    : never;
+}[keyof Kinds];
+
+const kindSchemas = new Map<string, z.ZodType>(
+  Object.entries(KINDS).map(([kind, { schema }]) => [
+    kind,
+    schema.safeExtend({ ...envelope, kind: z.literal(kind) }),
+  ]),
+);
+
+const putSchemas = new Map<string, z.ZodType>(
+  Object.entries(RECORDS).map(([record, { fields }]) => [
+    record,
+    z.looseObject({
+      ...envelope,
+      kind: z.literal('put'),
+      record: z.literal(record),
+      key: idField,
+      fields,
+    }),
+  ]),
+);
+
+/** An entry of a kind, or a put of a record, that this version does not know. */
+export const unknownEntrySchema = z.looseObject({ ...envelope, kind: z.string().min(1).max(40) });
+
+/** All that may stand in a journal, for the JSON Schema; to read one entry ask {@link entryIssues}. */
+export const anyEntrySchema = z.union([
+  ...putSchemas.values(),
+  ...kindSchemas.values(),
+  unknownEntrySchema,
 ]);
 
+/**
+ * What is wrong with something that should be an entry: the door of every import, of the store and of what the
+ * screens hand in. Empty if it may stand in a journal, also where its kind is of a newer version.
+ */
+export function entryIssues(raw: unknown): readonly z.core.$ZodIssue[] {
+  const loose = unknownEntrySchema.safeParse(raw);
+  if (!loose.success) return loose.error.issues;
+  const { kind } = loose.data;
+  const schema =
+    kind === 'put' ? putSchemas.get(String(loose.data.record)) : kindSchemas.get(kind);
+  const read = schema?.safeParse(raw);
+  return read && !read.success ? read.error.issues : [];
+}
+
 export function isKnown(entry: Entry): entry is KnownEntry {
-  if (entry.kind === 'put') return (RECORDS as readonly string[]).includes((entry as Put).record);
-  return KINDS.has(entry.kind);
+  return entry.kind === 'put'
+    ? Object.hasOwn(RECORDS, (entry as Put).record)
+    : Object.hasOwn(KINDS, entry.kind);
+}
+
+/** Whether an entry is of this kind. */
+export function isKind<K extends EntryKind>(kind: K): (entry: Entry) => entry is EntryOf<K> {
+  return (entry): entry is EntryOf<K> => entry.kind === kind && isKnown(entry);
 }
 
 /** What an entry speaks of; entries of one subject are folded together and of others apart. */
 export function subjectOf(entry: Entry): string {
   if (!isKnown(entry)) return 'unknown';
-  switch (entry.kind) {
-    case 'put':
-      return `${entry.record}/${entry.key}`;
-    case 'retract':
-      return entry.subject;
-    case 'air':
-    case 'series':
-      return `air/${entry.space}`;
-    case 'walked':
-      return 'walk/rounds';
-    case 'jug':
-      return `jug/${entry.mix}`;
-    case 'examined':
-      return `mother/${entry.mother}`;
-    default:
-      return `batch/${entry.batch}`;
-  }
+  if (entry.kind === 'put') return `${entry.record}/${entry.key}`;
+  const { subject, key } = KINDS[entry.kind];
+  const named = key === null ? 'all' : (entry as unknown as Readonly<Record<string, string>>)[key]!;
+  return subject === null ? named : `${subject}/${named}`;
 }
 
 /** The one order of all entries: by stamp, ties by device, then by id. */

@@ -1,20 +1,51 @@
 import '../zod-setup';
 import * as z from 'zod';
-import { isDay } from '../days';
+import { FIRST_DAY, isDay, LAST_DAY } from '../days';
 import { isStamp } from './stamp';
 
 /** Fields that several kinds of entry share, with the sentence a grower reads when one is wrong. */
 export const dayField = z
   .string()
-  .refine(isDay, { error: 'is not a day of the calendar (write 2026-04-09)' });
+  .refine(isDay, { error: 'is not a day of the calendar (write 2026-04-09)' })
+  .refine((day) => day >= FIRST_DAY && day <= LAST_DAY, {
+    error: `must lie between ${FIRST_DAY} and ${LAST_DAY}`,
+  });
 
 export const stampField = z
   .string()
   .refine(isStamp, { error: 'is not a time stamp of this journal' });
 
-export const idField = z.string().min(1).max(80);
+/** Half of a sign: such a text cannot become an address, a file name or a label. */
+const BROKEN_SIGN = /\p{Surrogate}/u;
 
-export const nameField = z.string().trim().min(1, 'must not be empty').max(120);
+/** Whether a text is made of whole signs. */
+export const isWhole = (text: string): boolean => !BROKEN_SIGN.test(text);
+
+/** The first `most` of a text, no sign cut in half. */
+export const cutText = (text: string, most: number): string => {
+  const cut = text.slice(0, most);
+  return isWhole(cut) ? cut : cut.replace(/\p{Surrogate}$/u, '');
+};
+
+const whole = (field: z.ZodString) =>
+  field.refine(isWhole, {
+    error: 'holds half a sign, as a damaged copy leaves it; type the text again',
+  });
+
+/** Text of at most so many signs. */
+export const textField = (most: number) => whole(z.string().max(most));
+
+/** Text that must say something. */
+export const saidField = (most: number) =>
+  whole(z.string().trim().min(1, 'must not be empty').max(most));
+
+export const idField = whole(z.string().min(1).max(80));
+
+/** Signs of a name, at most. */
+export const MOST_NAME = 120;
+export const nameField = saidField(MOST_NAME);
+
+export const noteField = textField(4000);
 
 export const countField = z
   .number({ error: 'must be a number' })

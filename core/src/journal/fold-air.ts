@@ -5,7 +5,8 @@ import {
   type AirReading,
   type AirSeries,
 } from '../climate';
-import { compareByDay, compareEntries, isKnown, type Entry, type EntryOf } from './entry';
+import { memo } from '../memo';
+import { compareByDay, compareEntries, isKind, type Entry, type EntryOf } from './entry';
 
 /**
  * The readings of a space by day. What a grower wrote down by hand for a day stands before what a
@@ -21,7 +22,7 @@ export function foldAir(entries: readonly Entry[]): readonly AirReading[] {
     : series.flatMap(daily))
     byDay.set(reading.day, reading);
   const hand = entries
-    .filter((e): e is EntryOf<'air'> => isKnown(e) && e.kind === 'air')
+    .filter(isKind('air'))
     .toSorted(compareByDay);
   for (const { day, tempC, rh, minC, maxC, windMps, rainMm, molPerDay } of hand)
     byDay.set(day, {
@@ -39,9 +40,7 @@ export function loggedSeries(entries: readonly Entry[]): AirSeries {
 }
 
 function seriesEntries(entries: readonly Entry[]): readonly EntryOf<'series'>[] {
-  return entries
-    .filter((e): e is EntryOf<'series'> => isKnown(e) && e.kind === 'series')
-    .toSorted(compareEntries);
+  return entries.filter(isKind('series')).toSorted(compareEntries);
 }
 
 /** Whether two entries speak of one day. */
@@ -52,16 +51,8 @@ function overlaps(series: readonly EntryOf<'series'>[]): boolean {
   return spans.some((s, i) => i > 0 && s.from <= spans[i - 1]!.to);
 }
 
-// An entry never changes: its days are reckoned once, and forgotten with it.
-const kept = new WeakMap<EntryOf<'series'>, readonly AirReading[]>();
-
-function daily(entry: EntryOf<'series'>): readonly AirReading[] {
-  const known = kept.get(entry);
-  if (known) return known;
-  const readings = dailyReadings(seriesOf(entry));
-  kept.set(entry, readings);
-  return readings;
-}
+/** An entry never changes: its days are reckoned once, and forgotten with it. */
+const daily = memo((entry: EntryOf<'series'>) => dailyReadings(seriesOf(entry)));
 
 function seriesOf({ start, offsets, columns }: EntryOf<'series'>): AirSeries {
   const from = minuteFrom(start) ?? 0;

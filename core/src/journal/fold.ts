@@ -1,19 +1,28 @@
 import { foldAir } from './fold-air';
-import { foldBatch, type Batch } from './batch';
+import { foldBatch, type BatchEntry } from './batch';
 import {
   compareByDay,
   compareEntries,
-  isKnown,
+  isKind,
   subjectOf,
   type Entry,
-  type EntryOf,
+  type SubjectName,
 } from './entry';
 import { foldJugs } from './fold-jugs';
-import { distinct, unite } from './merge';
-import type { FieldsOf, RecordName } from './record';
+import { KINDS } from './kinds';
+import { distinct, preferred } from './merge';
+import {
+  RECORD_NAMES,
+  RECORDS,
+  SETTINGS_KEY,
+  type FieldsOf,
+  type Kept,
+  type ListedRecord,
+  type RecordName,
+} from './records';
 import { standing } from './retract';
 import { laterStamp, type Stamp } from './stamp';
-import { EMPTY_STATE, type Examination, type Kept, type State } from './state';
+import { EMPTY_STATE, RECORD_MAPS, type State } from './state';
 
 /**
  * The state that a set of entries tells. Pure: the order they arrive in and repeats do not matter.
@@ -21,22 +30,33 @@ import { EMPTY_STATE, type Examination, type Kept, type State } from './state';
  * costs one subject.
  */
 export function fold(entries: readonly Entry[]): State {
-  const groups = new Map<string, Entry[]>();
   const all = distinct(entries);
-  let lastStamp: Stamp | null = null;
-  for (const entry of all) {
+  const draft = draftOf({ ...EMPTY_STATE, log: logOf(all) });
+  for (const [subject, group] of draft.log) foldSubject(draft, subject, group);
+  return { ...draft, size: all.length, lastStamp: lastOf(entries) };
+}
+
+/**
+ * The entries by subject, each in the order of stamps; subjects in the order in which they were first written.
+ * @param entries one of each id
+ */
+export function logOf(entries: readonly Entry[]): Map<string, readonly Entry[]> {
+  const groups = new Map<string, Entry[]>();
+  for (const entry of entries) {
     const subject = subjectOf(entry);
     const group = groups.get(subject);
     if (group) group.push(entry);
     else groups.set(subject, [entry]);
-    lastStamp = laterStamp(lastStamp, entry.at);
   }
-  // Many short sorts instead of one long one; subjects in the order in which they were first written.
+  // Many short sorts instead of one long one.
   for (const group of groups.values()) group.sort(compareEntries);
-  const log = new Map([...groups].sort(([, a], [, b]) => compareEntries(a[0]!, b[0]!)));
-  const draft = draftOf({ ...EMPTY_STATE, log });
-  for (const [subject, group] of log) foldSubject(draft, subject, group);
-  return { ...draft, size: all.length, lastStamp };
+  return new Map([...groups].sort(([, a], [, b]) => compareEntries(a[0]!, b[0]!)));
+}
+
+export function lastOf(entries: readonly Entry[]): Stamp | null {
+  let last: Stamp | null = null;
+  for (const { at } of entries) last = laterStamp(last, at);
+  return last;
 }
 
 /** The state after one more entry; the same as folding all of them, at the cost of one subject. */
@@ -44,20 +64,69 @@ export function append(state: State, entry: Entry): State {
   return appendAll(state, [entry]);
 }
 
+/** The state after more entries, whatever their order; the same as folding all of them. */
 export function appendAll(state: State, entries: readonly Entry[]): State {
-  const touched = new Map<string, readonly Entry[]>();
-  let { size, lastStamp } = state;
+  const subjects = takeSubjects(state);
+  const touched = new Map<string, Map<string, Entry>>();
+  const groupOf = (subject: string): Map<string, Entry> => {
+    let group = touched.get(subject);
+    if (!group)
+      touched.set(
+        subject,
+        (group = new Map((state.log.get(subject) ?? []).map((e) => [e.id, e]))),
+      );
+    return group;
+  };
   for (const entry of entries) {
     const subject = subjectOf(entry);
-    const group = touched.get(subject) ?? state.log.get(subject) ?? [];
-    const united = unite([...group, entry]);
-    size += united.length - group.length;
-    lastStamp = laterStamp(lastStamp, entry.at);
-    touched.set(subject, united);
+    const before = subjects.get(entry.id);
+    const other = before === undefined ? undefined : groupOf(before).get(entry.id);
+    if (other && preferred(other, entry) === other) continue;
+    // The same id under two subjects is a damaged file: one is kept, the same one as a fold of all keeps.
+    if (before !== undefined && before !== subject) groupOf(before).delete(entry.id);
+    groupOf(subject).set(entry.id, entry);
+    subjects.set(entry.id, subject);
   }
-  const draft = draftOf({ ...state, log: new Map([...state.log, ...touched]) });
-  for (const [subject, group] of touched) foldSubject(draft, subject, group);
-  return { ...draft, size, lastStamp };
+  if (touched.size === 0) {
+    subjectsOf.set(state.log, subjects);
+    return state;
+  }
+  const log = new Map(state.log);
+  let reordered = false;
+  for (const [subject, group] of touched) {
+    const first = state.log.get(subject)?.[0];
+    const sorted = [...group.values()].sort(compareEntries);
+    if (sorted.length === 0) log.delete(subject);
+    else log.set(subject, sorted);
+    reordered ||= first !== sorted[0];
+  }
+  const ordered = reordered
+    ? new Map([...log].sort(([, a], [, b]) => compareEntries(a[0]!, b[0]!)))
+    : log;
+  const draft = draftOf({ ...state, log: ordered });
+  for (const subject of touched.keys())
+    foldSubject(draft, subject, ordered.get(subject) ?? []);
+  subjectsOf.set(ordered, subjects);
+  return {
+    ...draft,
+    size: subjects.size,
+    lastStamp: laterStamp(state.lastStamp, lastOf(entries)),
+  };
+}
+
+/** Which subject an entry of the log lies under, by id: handed on from state to state, made anew where it is missing. */
+const subjectsOf = new WeakMap<State['log'], Map<string, string>>();
+
+function takeSubjects({ log }: State): Map<string, string> {
+  const known = subjectsOf.get(log);
+  if (known) {
+    // It goes on to the next state; whoever appends to this one again makes it anew.
+    subjectsOf.delete(log);
+    return known;
+  }
+  const subjects = new Map<string, string>();
+  for (const [subject, group] of log) for (const { id } of group) subjects.set(id, subject);
+  return subjects;
 }
 
 /** All entries of a state, in the one order of all entries. */
@@ -68,116 +137,97 @@ export function entriesOf(state: State): readonly Entry[] {
 type Mutable<T> = {
   -readonly [K in keyof T]: T[K] extends ReadonlyMap<infer K2, infer V> ? Map<K2, V> : T[K];
 };
-type Draft = Mutable<Omit<State, 'log'>> & Pick<State, 'log'>;
+export type StateDraft = Mutable<Omit<State, 'log'>> & Pick<State, 'log'>;
 
 /** A shallow copy that may be written to while it is being made. */
-function draftOf(state: State): Draft {
+export function draftOf(state: State): StateDraft {
+  const maps = Object.fromEntries(
+    RECORD_MAPS.map((into) => [into, new Map<string, unknown>(state[into])]),
+  );
   return {
     ...state,
+    ...(maps as unknown as Pick<StateDraft, (typeof RECORD_MAPS)[number]>),
     batches: new Map(state.batches),
-    mothers: new Map(state.mothers),
     examinations: new Map(state.examinations),
-    spaces: new Map(state.spaces),
-    ownTaxa: new Map(state.ownTaxa),
-    components: new Map(state.components),
-    mixes: new Map(state.mixes),
-    containers: new Map(state.containers),
-    protocols: new Map(state.protocols),
-    trials: new Map(state.trials),
-    trays: new Map(state.trays),
-    orders: new Map(state.orders),
     jugs: new Map(state.jugs),
     air: new Map(state.air),
   };
 }
 
-function foldSubject(draft: Draft, subject: string, group: readonly Entry[]): void {
+/**
+ * @param entries those of a subject that stand, in the order of stamps
+ * @param gone nothing at all is told of it any more
+ */
+type FoldSubject = (
+  draft: StateDraft,
+  key: string,
+  entries: readonly Entry[],
+  gone: boolean,
+) => void;
+
+/** How the entries of a subject become state: one line for each, and none may be missing. */
+const FOLDS: Readonly<Record<SubjectName, FoldSubject>> = {
+  ...(Object.fromEntries(
+    RECORD_NAMES.flatMap((name) =>
+      RECORDS[name].into === null ? [] : [[name, keepRecord(name as ListedRecord)]],
+    ),
+  ) as Record<ListedRecord, FoldSubject>),
+  batch: (draft, key, entries) =>
+    set(draft.batches, key, foldBatch(key, foldFields('batch', entries), entries.filter(ofBatch))),
+  mother: (draft, key, entries) => {
+    const looks = entries.filter(isKind('examined')).sort(compareByDay);
+    set(draft.examinations, key, looks.length > 0 ? looks : null);
+    keepRecord('mother')(draft, key, entries, false);
+  },
+  jug: (draft, key, entries, gone) => set(draft.jugs, key, gone ? null : foldJugs(entries)),
+  air: (draft, key, entries, gone) => set(draft.air, key, gone ? null : foldAir(entries)),
+  walk: (draft, _key, entries) => {
+    draft.walks = entries.filter(isKind('walked')).sort(compareByDay);
+  },
+  settings: (draft, key, entries) => {
+    // Settings are one record: what a damaged file keeps under another key tells nothing.
+    if (key === SETTINGS_KEY) draft.settings = clean(foldFields('settings', entries));
+  },
+};
+
+function foldSubject(draft: StateDraft, subject: string, group: readonly Entry[]): void {
   const slash = subject.indexOf('/');
-  const key = subject.slice(slash + 1);
-  const entries = standing(group);
-  switch (subject.slice(0, slash)) {
-    case 'batch': {
-      const batch = foldBatchSubject(key, entries);
-      if (batch) draft.batches.set(key, batch);
-      else draft.batches.delete(key);
-      return;
-    }
-    case 'mother':
-      keepLooks(draft, key, examinationsIn(entries));
-      return keep(draft.mothers, key, foldFields('mother', entries));
-    case 'space':
-      return keep(draft.spaces, key, foldFields('space', entries));
-    case 'taxon':
-      return keep(draft.ownTaxa, key, foldFields('taxon', entries));
-    case 'component':
-      return keep(draft.components, key, foldFields('component', entries));
-    case 'mix':
-      return keep(draft.mixes, key, foldFields('mix', entries));
-    case 'container':
-      return keep(draft.containers, key, foldFields('container', entries));
-    case 'protocol':
-      return keep(draft.protocols, key, foldFields('protocol', entries));
-    case 'trial':
-      return keep(draft.trials, key, foldFields('trial', entries));
-    case 'tray':
-      return keep(draft.trays, key, foldFields('tray', entries));
-    case 'order':
-      return keep(draft.orders, key, foldFields('order', entries));
-    case 'jug':
-      draft.jugs.set(key, foldJugs(entries));
-      return;
-    case 'walk':
-      draft.walks = entries
-        .filter((e): e is EntryOf<'walked'> => isKnown(e) && e.kind === 'walked')
-        .sort(compareByDay);
-      return;
-    case 'settings':
-      draft.settings = clean(foldFields('settings', entries));
-      return;
-    case 'air':
-      draft.air.set(key, foldAir(entries));
-      return;
-    default:
-    // Entries of unknown kinds tell this version nothing; the log keeps them.
-  }
+  const name = subject.slice(0, slash);
+  // Entries of unknown kinds tell this version nothing; the log keeps them.
+  if (Object.hasOwn(FOLDS, name))
+    FOLDS[name as SubjectName](
+      draft,
+      subject.slice(slash + 1),
+      standing(group),
+      group.length === 0,
+    );
 }
 
-function examinationsIn(entries: readonly Entry[]): readonly Examination[] {
-  return entries
-    .filter((e): e is Examination => isKnown(e) && e.kind === 'examined')
-    .sort(compareByDay);
+const ofBatch = (entry: Entry): entry is BatchEntry =>
+  Object.hasOwn(KINDS, entry.kind) &&
+  KINDS[entry.kind as keyof typeof KINDS].subject === 'batch';
+
+function keepRecord<R extends ListedRecord>(record: R): FoldSubject {
+  return (draft, id, entries) => {
+    const kept = clean(foldFields(record, entries));
+    const map = draft[RECORDS[record].into] as Map<string, unknown>;
+    set(map, id, Object.keys(kept).length > 0 ? { ...kept, id } : null);
+  };
 }
 
-function keepLooks(draft: Draft, mother: string, looks: readonly Examination[]): void {
-  if (looks.length > 0) draft.examinations.set(mother, looks);
-  else draft.examinations.delete(mother);
-}
-
-function foldBatchSubject(key: string, entries: readonly Entry[]): Batch | null {
-  return foldBatch(
-    key,
-    foldFields('batch', entries),
-    entries.filter((e) => isKnown(e) && e.kind !== 'put'),
-  );
-}
-
-function keep<F extends object>(
-  map: Map<string, Kept<F> & { readonly id: string }>,
-  id: string,
-  fields: F,
-): void {
-  const kept = clean(fields);
-  if (Object.keys(kept).length > 0) map.set(id, { ...kept, id });
-  else map.delete(id);
+function set<V>(map: Map<string, V>, key: string, value: V | null): void {
+  if (value === null) map.delete(key);
+  else map.set(key, value);
 }
 
 /** Field by field the latest put wins; a field set to null is cleared. */
 function foldFields<R extends RecordName>(record: R, entries: readonly Entry[]): FieldsOf[R] {
-  let fields = {} as FieldsOf[R];
+  const fields: Record<string, unknown> = {};
   for (const entry of entries)
-    if (isKnown(entry) && entry.kind === 'put' && entry.record === record)
-      fields = { ...fields, ...(entry.fields as FieldsOf[R]) };
-  return fields;
+    if (entry.kind === 'put' && 'record' in entry && entry.record === record)
+      for (const [name, value] of Object.entries(entry.fields))
+        if (name !== '__proto__') fields[name] = value;
+  return fields as FieldsOf[R];
 }
 
 function clean<F extends object>(fields: F): Kept<F> {

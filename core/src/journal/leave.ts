@@ -1,8 +1,10 @@
 import type { Day } from '../days';
-import { OUTCOMES, type EntryOf, type Outcome } from './entry';
-import { countedElsewhere, type Parting, type RecutFor } from './parting';
-import type { BatchFields } from './record';
-import { isLoss, type Between, type Cutting } from './tally';
+import { coalesce, gather, sliceAlike, spread, type Alike } from './alike';
+import { isLoss, type Between, type Cutting } from './cutting';
+import type { EntryOf } from './entry';
+import { OUTCOMES, type Outcome } from './outcome';
+import type { Parting, RecutFor } from './parting';
+import type { BatchFields } from './records';
 
 export type Carried = NonNullable<BatchFields['carried']>;
 export type Taken = EntryOf<'parted'>['taken'];
@@ -15,43 +17,93 @@ type Leaving = Pick<EntryOf<'parted'>, 'day' | 'why' | 'taken' | 'places' | 'cau
  * @param counted the last day on which the whole batch was counted, or that of the cut
  */
 export function applyLeaving(
-  cuttings: readonly Cutting[],
+  groups: readonly Alike[],
   leaving: Leaving,
   counted: Day,
-): readonly Cutting[] {
-  const chosen = new Set(chooseLeaving(cuttings, leaving).map((c) => c.place));
-  return cuttings.map((cutting) =>
-    chosen.has(cutting.place) ? leave(cutting, leaving, counted) : cutting,
+): readonly Alike[] {
+  return coalesce(
+    splitOff(groups, leaving).map(({ group, chosen }) =>
+      chosen ? leave(group, leaving, counted) : group,
+    ),
   );
 }
 
 /** The cuttings that a parting takes. */
 export function chooseLeaving(
   cuttings: readonly Cutting[],
-  { taken, places }: Pick<Leaving, 'taken' | 'places'>,
+  leaving: Pick<Leaving, 'taken' | 'places'>,
 ): readonly Cutting[] {
-  const here = cuttings.filter((c) => !c.left);
-  if (places) {
-    const wanted = new Set(places);
-    return here.filter((c) => wanted.has(c.place));
-  }
-  const unplacedFirst = here.toReversed().sort((a, b) => Number(a.placed) - Number(b.placed));
-  return OUTCOMES.flatMap((outcome) =>
-    unplacedFirst.filter((c) => c.outcome === outcome).slice(0, taken[outcome] ?? 0),
+  return spread(
+    splitOff(gather(cuttings), leaving).flatMap(({ group, chosen }) => (chosen ? [group] : [])),
   );
 }
 
+interface Chosen {
+  readonly group: Alike;
+  readonly chosen: boolean;
+}
+
+/** The groups cut where those that leave end, in order of place. */
+function splitOff(
+  groups: readonly Alike[],
+  { taken, places }: Pick<Leaving, 'taken' | 'places'>,
+): readonly Chosen[] {
+  return places ? atPlaces(groups, places) : lastOfEach(groups, taken);
+}
+
+function atPlaces(groups: readonly Alike[], places: readonly number[]): readonly Chosen[] {
+  const wanted = [...new Set(places)].sort((a, b) => a - b);
+  let w = 0;
+  return groups.flatMap((group): readonly Chosen[] => {
+    const end = group.from + group.count;
+    const inside: number[] = [];
+    while (w < wanted.length && wanted[w]! < group.from) w++;
+    for (; w < wanted.length && wanted[w]! < end; w++) inside.push(wanted[w]!);
+    if (group.left || inside.length === 0) return [{ group, chosen: false }];
+    const out: Chosen[] = [];
+    let at = group.from;
+    for (const place of inside) {
+      out.push({ group: sliceAlike(group, at - group.from, place - at), chosen: false });
+      out.push({ group: sliceAlike(group, place - group.from, 1), chosen: true });
+      at = place + 1;
+    }
+    out.push({ group: sliceAlike(group, at - group.from, end - at), chosen: false });
+    return out.filter((c) => c.group.count > 0);
+  });
+}
+
+function lastOfEach(groups: readonly Alike[], taken: Taken): readonly Chosen[] {
+  const left = new Map(OUTCOMES.map((outcome) => [outcome, taken[outcome] ?? 0]));
+  const takes = new Map<Alike, number>();
+  for (const placed of [false, true])
+    for (const group of groups.toReversed()) {
+      if (group.left || group.placed !== placed) continue;
+      const n = Math.min(left.get(group.outcome)!, group.count);
+      left.set(group.outcome, left.get(group.outcome)! - n);
+      takes.set(group, n);
+    }
+  return groups.flatMap((group): readonly Chosen[] => {
+    const n = takes.get(group) ?? 0;
+    const stay = group.count - n;
+    return [
+      { group: sliceAlike(group, 0, stay), chosen: false },
+      { group: sliceAlike(group, stay, n), chosen: true },
+    ].filter((c) => c.group.count > 0);
+  });
+}
+
 /** Rot that was cut away is counted as rot, and what is thrown out before it rooted as lost. */
-function leave(cutting: Cutting, { day, why, cause }: Leaving, counted: Day): Cutting {
-  const { outcome } = cutting;
+function leave(group: Alike, { day, why, cause }: Leaving, counted: Day): Alike {
+  const { outcome } = group;
   const left = { day, why };
   const fate = fateOf(outcome, why, cause);
-  if (fate === null) return { ...cutting, left };
+  if (fate === null) return { ...group, left };
+  const seen = group.lastLook > counted ? group.lastLook : counted;
   return {
-    ...cutting,
+    ...group,
     outcome: fate,
     lastLook: day,
-    lost: { after: cutting.lastLook > counted ? cutting.lastLook : counted, by: day },
+    lost: { after: seen < day ? seen : day, by: day },
     left,
   };
 }
@@ -61,10 +113,6 @@ function fateOf(outcome: Outcome, why: Parting, cause: RecutFor | undefined): Ou
   if (why === 'rescued' && cause === 'rot') return 'rotted';
   return why === 'discarded' && outcome === 'waiting' ? 'lost' : null;
 }
-
-/** Cuttings that are still counted in this batch. */
-export const countedHere = (cuttings: readonly Cutting[]): readonly Cutting[] =>
-  cuttings.filter((c) => !c.left || !countedElsewhere(c.left.why));
 
 /** What cuttings have come to, to be carried into another batch. */
 export function carry(cuttings: readonly Cutting[], counted: Day): Carried {
@@ -87,20 +135,22 @@ export function carry(cuttings: readonly Cutting[], counted: Day): Carried {
 }
 
 /** Cuttings as they were carried in. @param from the place of the first */
-export function unpack(carried: Carried, from: number): readonly Cutting[] {
-  const cuttings: Cutting[] = [];
-  for (const { count, outcome, lastLook, rooted, pupped, lost } of carried)
-    for (let i = 0; i < count; i++)
-      cuttings.push({
-        outcome,
-        lastLook,
-        placed: false,
-        place: from + cuttings.length,
-        ...(rooted ? { rooted: between(rooted) } : {}),
-        ...(pupped ? { pupped: between(pupped) } : {}),
-        ...(lost ? { lost: between(lost) } : {}),
-      });
-  return cuttings;
+export function unpack(carried: Carried, from: number): readonly Alike[] {
+  let at = from;
+  return carried.map(({ count, outcome, lastLook, rooted, pupped, lost }) => {
+    const group: Alike = {
+      outcome,
+      lastLook,
+      placed: false,
+      from: at,
+      count,
+      ...(rooted ? { rooted: between(rooted) } : {}),
+      ...(pupped ? { pupped: between(pupped) } : {}),
+      ...(lost ? { lost: between(lost) } : {}),
+    };
+    at += count;
+    return group;
+  });
 }
 
 const pair = ({ after, by }: Between): [Day, Day] => [after, by];

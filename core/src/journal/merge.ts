@@ -21,10 +21,14 @@ export function distinct(entries: readonly Entry[]): Entry[] {
   const byId = new Map<string, Entry>();
   for (const entry of entries) {
     const other = byId.get(entry.id);
-    if (other === undefined || (other !== entry && canonical(other) < canonical(entry)))
-      byId.set(entry.id, entry);
+    byId.set(entry.id, other === undefined ? entry : preferred(other, entry));
   }
   return [...byId.values()];
+}
+
+/** Of two entries of one id the one that every device keeps, whichever it met first. */
+export function preferred(a: Entry, b: Entry): Entry {
+  return a === b || canonical(a) >= canonical(b) ? a : b;
 }
 
 /** JSON with sorted keys: the same entry gives the same text whoever wrote it. */

@@ -1,4 +1,6 @@
-import { compareEntries, isKnown, type Entry } from './entry';
+import { compareEntries, isKind, type Entry } from './entry';
+
+const isRetract = isKind('retract');
 
 /**
  * The entries that count: all but those taken back. A retract works only on an entry older than
@@ -11,7 +13,7 @@ export function standing(entries: readonly Entry[]): readonly Entry[] {
   const kept: Entry[] = [];
   for (const entry of [...entries].sort((a, b) => compareEntries(b, a))) {
     if (takenBack.has(entry.id)) continue;
-    if (isKnown(entry) && entry.kind === 'retract') takenBack.add(entry.entry);
+    if (isRetract(entry)) takenBack.add(entry.entry);
     else kept.push(entry);
   }
   return kept.reverse();

@@ -1,54 +1,28 @@
 import type { AirReading } from '../climate';
+import type { JugTest } from '../media';
 import type { Batch } from './batch';
 import type { Entry, EntryOf } from './entry';
-import type { JugTest } from '../media';
-import type {
-  ComponentFields,
-  ContainerFields,
-  MixFields,
-  MotherFields,
-  ProtocolFields,
-  SettingsFields,
-  SpaceFields,
-  TaxonFields,
-  OrderFields,
-  TrayFields,
-  TrialFields,
-} from './record';
+import { RECORDS, type Kept, type KeptRecord, type RecordMaps, type SettingsFields } from './records';
 import type { Stamp } from './stamp';
 
-/** The fields of a record that are set: a cleared one is not there at all. */
-export type Kept<F> = { readonly [K in keyof F]?: Exclude<F[K], null | undefined> };
-
-export type Mother = Kept<MotherFields> & { readonly id: string };
-export type Space = Kept<SpaceFields> & { readonly id: string };
-export type OwnTaxon = Kept<TaxonFields> & { readonly id: string };
-export type OwnComponent = Kept<ComponentFields> & { readonly id: string };
-export type OwnMix = Kept<MixFields> & { readonly id: string };
-export type OwnContainer = Kept<ContainerFields> & { readonly id: string };
-export type Protocol = Kept<ProtocolFields> & { readonly id: string };
-export type Trial = Kept<TrialFields> & { readonly id: string };
-export type Tray = Kept<TrayFields> & { readonly id: string };
-export type Order = Kept<OrderFields> & { readonly id: string };
+export type Mother = KeptRecord<'mother'>;
+export type Space = KeptRecord<'space'>;
+export type OwnTaxon = KeptRecord<'taxon'>;
+export type OwnComponent = KeptRecord<'component'>;
+export type OwnMix = KeptRecord<'mix'>;
+export type OwnContainer = KeptRecord<'container'>;
+export type Protocol = KeptRecord<'protocol'>;
+export type Trial = KeptRecord<'trial'>;
+export type Tray = KeptRecord<'tray'>;
+export type Order = KeptRecord<'order'>;
 export type Examination = EntryOf<'examined'>;
 export type Settings = Kept<SettingsFields>;
 
-/** Everything the journal says, folded. Replaced, never changed. */
-export interface State {
+/** Everything the journal says, folded: records in the maps their table names, and what only entries tell. */
+export interface State extends RecordMaps {
   readonly batches: ReadonlyMap<string, Batch>;
-  readonly mothers: ReadonlyMap<string, Mother>;
   /** Looks at a mother, in order of day. */
   readonly examinations: ReadonlyMap<string, readonly Examination[]>;
-  readonly spaces: ReadonlyMap<string, Space>;
-  readonly ownTaxa: ReadonlyMap<string, OwnTaxon>;
-  /** Own components, and what is measured, in stock or paid for of those that ship. */
-  readonly components: ReadonlyMap<string, OwnComponent>;
-  readonly mixes: ReadonlyMap<string, OwnMix>;
-  readonly containers: ReadonlyMap<string, OwnContainer>;
-  readonly protocols: ReadonlyMap<string, Protocol>;
-  readonly trials: ReadonlyMap<string, Trial>;
-  readonly trays: ReadonlyMap<string, Tray>;
-  readonly orders: ReadonlyMap<string, Order>;
   /** Drain tests by mix, in order of day. */
   readonly jugs: ReadonlyMap<string, readonly JugTest[]>;
   /** Rounds walked to their end, in order of day. */
@@ -62,19 +36,13 @@ export interface State {
   readonly lastStamp: Stamp | null;
 }
 
+/** Names of the maps that records lie in. */
+export const RECORD_MAPS = Object.values(RECORDS).flatMap(({ into }) => (into === null ? [] : [into]));
+
 export const EMPTY_STATE: State = {
+  ...(Object.fromEntries(RECORD_MAPS.map((into) => [into, new Map()])) as unknown as RecordMaps),
   batches: new Map(),
-  mothers: new Map(),
   examinations: new Map(),
-  spaces: new Map(),
-  ownTaxa: new Map(),
-  components: new Map(),
-  mixes: new Map(),
-  containers: new Map(),
-  protocols: new Map(),
-  trials: new Map(),
-  trays: new Map(),
-  orders: new Map(),
   jugs: new Map(),
   walks: [],
   settings: {},

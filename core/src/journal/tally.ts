@@ -1,54 +1,9 @@
 import type { Day } from '../days';
-import { OUTCOMES, type Counts, type EntryOf, type Outcome } from './entry';
-import type { Parting } from './parting';
-
-/** Something happened after one look and by the next. */
-export interface Between {
-  readonly after: Day;
-  readonly by: Day;
-}
-
-/** One cutting and what is known of it. */
-export interface Cutting {
-  readonly outcome: Outcome;
-  /** The last day on which it was looked at by itself; a count of the whole batch looks at all. */
-  readonly lastLook: Day;
-  readonly rooted?: Between;
-  readonly pupped?: Between;
-  readonly lost?: Between;
-  /** False where only the number is known and the place in the tray was filled in. */
-  readonly placed: boolean;
-  /** Its place in the batch, from 0: stays its own whatever becomes of the others. */
-  readonly place: number;
-  /** It has left the batch. What it had come to by then stays counted here, unless it is counted elsewhere. */
-  readonly left?: Left;
-}
-
-export interface Left {
-  readonly day: Day;
-  readonly why: Parting;
-}
-
-export const NO_COUNTS: Counts = { rooted: 0, pupped: 0, rotted: 0, dried: 0, lost: 0 };
-const LOSSES = ['rotted', 'dried', 'lost'] as const;
-
-export const isLoss = (outcome: Outcome): outcome is (typeof LOSSES)[number] =>
-  (LOSSES as readonly Outcome[]).includes(outcome);
-
-export function startCuttings(count: number, cutOn: Day, from = 0): readonly Cutting[] {
-  return Array.from({ length: count }, (_, i) => ({
-    outcome: 'waiting' as const,
-    lastLook: cutOn,
-    placed: false,
-    place: from + i,
-  }));
-}
-
-export function countOutcomes(cuttings: readonly Cutting[]): Counts {
-  const counts = { ...NO_COUNTS };
-  for (const { outcome } of cuttings) if (outcome !== 'waiting') counts[outcome]++;
-  return counts;
-}
+import { coalesce, sliceAlike, type Alike } from './alike';
+import { isLoss, LOSSES, NO_COUNTS, type Between } from './cutting';
+import type { EntryOf } from './entry';
+import { OUTCOMES, type Counts, type Outcome } from './outcome';
+import { countedElsewhere } from './parting';
 
 export function sumCounts(counts: Counts): number {
   return counts.rooted + counts.pupped + counts.rotted + counts.dried + counts.lost;
@@ -81,18 +36,22 @@ export function contradictions(before: Counts, after: Counts, count: number): re
 
 const LOSS_WORD = { rotted: 'rotted', dried: 'dried up', lost: 'lost otherwise' } as const;
 
+/** Cuttings that are still counted in this batch. */
+export const isCounted = ({ left }: Pick<Alike, 'left'>): boolean =>
+  !left || !countedElsewhere(left.why);
+
 /**
- * Applies one tally to the cuttings it speaks of.
+ * Applies one tally to the cuttings it speaks of; those counted elsewhere are left alone.
  * @param counted the last day on which the whole batch was counted, or that of the cut
  */
 export function applyTally(
-  cuttings: readonly Cutting[],
+  groups: readonly Alike[],
   tally: Pick<EntryOf<'tally'>, 'day' | 'counts' | 'places'>,
   counted: Day,
-): readonly Cutting[] {
+): readonly Alike[] {
   const look: Look = { day: tally.day, counted };
-  if (tally.places) return applyPlaces(cuttings, tally.places, look);
-  return tally.counts ? applyCounts(cuttings, tally.counts, look) : cuttings;
+  if (tally.places) return applyPlaces(groups, tally.places, look);
+  return tally.counts ? applyCounts(groups, tally.counts, look) : groups;
 }
 
 interface Look {
@@ -102,44 +61,82 @@ interface Look {
 
 /** Only the named places were looked at; the others keep their last look. */
 function applyPlaces(
-  cuttings: readonly Cutting[],
+  groups: readonly Alike[],
   places: Readonly<Record<string, Outcome>>,
   look: Look,
-): readonly Cutting[] {
-  return cuttings.map((cutting) => {
-    const outcome = places[String(cutting.place)];
-    return outcome === undefined || cutting.left
-      ? cutting
-      : { ...become(cutting, outcome, look), placed: true };
-  });
+): readonly Alike[] {
+  const told = Object.entries(places)
+    .map(([place, outcome]) => ({ place: Number(place), outcome }))
+    .sort((a, b) => a.place - b.place);
+  let t = 0;
+  const out: Alike[] = [];
+  for (const group of groups) {
+    const end = group.from + group.count;
+    while (t < told.length && told[t]!.place < group.from) t++;
+    let at = group.from;
+    for (; t < told.length && told[t]!.place < end; t++) {
+      const { place, outcome } = told[t]!;
+      if (group.left) continue;
+      out.push(sliceAlike(group, at - group.from, place - at));
+      out.push({
+        ...become(sliceAlike(group, place - group.from, 1), outcome, look),
+        placed: true,
+      });
+      at = place + 1;
+    }
+    out.push(sliceAlike(group, at - group.from, end - at));
+  }
+  return coalesce(out.filter(({ count }) => count > 0));
 }
 
 /**
  * A count says how many, not which. The fewest cuttings change, along the likeliest path: pups come
  * from the rooted, losses from the waiting; a waiting one whose place is known keeps it the longest.
  */
-function applyCounts(cuttings: readonly Cutting[], counts: Counts, look: Look): readonly Cutting[] {
+function applyCounts(groups: readonly Alike[], counts: Counts, look: Look): readonly Alike[] {
   const have: Record<Outcome, number> = { waiting: 0, ...NO_COUNTS };
-  for (const { outcome } of cuttings) have[outcome]++;
+  let pool = 0;
+  for (const group of groups) {
+    if (!isCounted(group)) continue;
+    have[group.outcome] += group.count;
+    pool += group.count;
+  }
   const want: Record<Outcome, number> = {
     ...NO_COUNTS,
     ...pickCounts(counts),
-    waiting: Math.max(0, cuttings.length - sumCounts(counts)),
+    waiting: Math.max(0, pool - sumCounts(counts)),
   };
-  const next = [...cuttings];
+  let next = groups;
   for (const to of ['pupped', 'rooted', 'rotted', 'dried', 'lost', 'waiting'] as const) {
     for (const from of LIKELIEST_FROM[to]) {
-      let moves = Math.min(want[to] - have[to], have[from] - want[from]);
-      for (let i = 0; i < next.length && moves > 0; i++) {
-        if (next[i]!.outcome !== from || next[i]!.left) continue;
-        next[i] = { ...become(next[i]!, to, look), placed: false };
-        have[from]--;
-        have[to]++;
-        moves--;
-      }
+      const moves = Math.min(want[to] - have[to], have[from] - want[from]);
+      if (moves <= 0) continue;
+      const moved = moveSome(next, from, to, moves, look);
+      next = moved.groups;
+      have[from] -= moved.count;
+      have[to] += moved.count;
     }
   }
-  return next;
+  return coalesce(next);
+}
+
+/** The first `most` of one outcome become another. */
+function moveSome(
+  groups: readonly Alike[],
+  from: Outcome,
+  to: Outcome,
+  most: number,
+  look: Look,
+): { readonly groups: readonly Alike[]; readonly count: number } {
+  let left = most;
+  const out: Alike[] = [];
+  for (const group of groups) {
+    const n = group.outcome === from && !group.left ? Math.min(left, group.count) : 0;
+    if (n > 0) out.push({ ...become(sliceAlike(group, 0, n), to, look), placed: false });
+    if (n < group.count) out.push(n > 0 ? sliceAlike(group, n, group.count - n) : group);
+    left -= n;
+  }
+  return { groups: out, count: most - left };
 }
 
 const LIKELIEST_FROM: Readonly<Record<Outcome, readonly Outcome[]>> = {
@@ -148,7 +145,7 @@ const LIKELIEST_FROM: Readonly<Record<Outcome, readonly Outcome[]>> = {
   rotted: ['waiting', 'rooted', 'pupped', 'dried', 'lost'],
   dried: ['waiting', 'rooted', 'pupped', 'rotted', 'lost'],
   lost: ['waiting', 'rooted', 'pupped', 'rotted', 'dried'],
-  waiting: OUTCOMES.filter((o) => o !== 'waiting').reverse(),
+  waiting: OUTCOMES.filter((o) => o !== 'waiting').toReversed(),
 };
 
 const pickCounts = (c: Counts): Counts => ({
@@ -160,9 +157,10 @@ const pickCounts = (c: Counts): Counts => ({
 });
 
 /** A pup is taken as a sign of roots: what nobody saw before lies in the same interval. */
-function become(cutting: Cutting, outcome: Outcome, { day, counted }: Look): Cutting {
-  const after = cutting.lastLook > counted ? cutting.lastLook : counted;
-  const between: Between = { after, by: day };
+function become(cutting: Alike, outcome: Outcome, { day, counted }: Look): Alike {
+  const seen = cutting.lastLook > counted ? cutting.lastLook : counted;
+  // Told of a day before the cut, by a slip of one of the two: it cannot have ended before it began.
+  const between: Between = { after: seen < day ? seen : day, by: day };
   const looked = { ...cutting, outcome, lastLook: day };
   switch (outcome) {
     case 'waiting': {

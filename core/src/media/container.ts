@@ -26,6 +26,9 @@ export interface Container {
   readonly holes: boolean;
 }
 
+/** A container that holds less than this depth of medium holds none. */
+export const LEAST_FILL_MM = 5;
+
 /** Depth of medium in a filled container, mm. */
 export function fillDepth({ heightMm, freeboardMm }: Container): number {
   return Math.max(heightMm - freeboardMm, 0);
@@ -99,7 +102,7 @@ export function containerProblems(
     problems.heightMm = 'The height is between 5 and 3000 mm, measured inside.';
   if (!(container.freeboardMm >= 0))
     problems.freeboardMm = 'From the medium to the rim: 0 mm or more, usually 10 to 15.';
-  else if (!(container.heightMm - container.freeboardMm >= 5))
+  else if (!(container.heightMm - container.freeboardMm >= LEAST_FILL_MM))
     problems.freeboardMm =
       'That leaves no room for medium. The rim stands 10 to 15 mm above it as a rule.';
   if (

@@ -1,4 +1,5 @@
 import { assertCount, assertFraction, assertPositive } from '../assert';
+import { MOST_CUTTINGS } from '../journal';
 import { betaBinomial, logChoose } from '../stats';
 
 /** What is believed of a chance of success: Beta(a, b). */
@@ -6,9 +7,6 @@ export interface SuccessBelief {
   readonly a: number;
   readonly b: number;
 }
-
-/** More is not taken for one plan; what would need more is said to be out of reach. */
-export const MOST_CUTTINGS = 10_000;
 
 /**
  * Chance that at least `wanted` of `taken` cuttings succeed and are ready in time.

@@ -6,14 +6,14 @@ import { AIDS } from '../wound/aid';
 import { FIRST_WATERS } from '../water/first-water';
 import { LIGHT_LEVELS } from '../climate/light';
 import { COMPONENT_KINDS } from '../media/component';
-import { CONTAINER_SHAPES, WALLS } from '../media/container';
+import { CONTAINER_SHAPES, LEAST_FILL_MM, WALLS } from '../media/container';
 import { DISINFECTANTS } from '../safety/caution';
 import { WATER_SCHOOLS } from '../water/school';
 import { WOUND_SCHOOLS } from '../wound/school';
-import { dayField, idField, nameField } from './field';
-import { OUTCOMES } from './entry';
+import { dayField, idField, nameField, noteField, saidField, textField } from './field';
+import { OUTCOMES } from './outcome';
 import { PARTINGS } from './parting';
-import { CALLUS_PLACES, PERMISSIONS, TRAY_KINDS, TRIAL_FACTORS, type RecordName } from './record';
+import { CALLUS_PLACES, PERMISSIONS, TRAY_KINDS, TRIAL_FACTORS } from './record-choices';
 
 /*
  * The records a grower keeps, as the fields that a `put` may set. Every field is optional in a put:
@@ -29,15 +29,17 @@ const daysField = z
 
 export const taxonFields = z.looseObject({
   name: clear(nameField),
-  family: clear(z.string().max(80)),
+  family: clear(textField(80)),
   /** The library taxon whose figures it borrows until the bench knows better. */
   like: clear(idField),
   /** The grower's own figures; where the key is a library plant's they stand over the library's. */
   season: clear(
-    z.looseObject({
-      fromC: z.number().min(-10).max(45),
-      toC: z.number().min(-10).max(50),
-    }),
+    z
+      .looseObject({
+        fromC: z.number().min(-10).max(45),
+        toC: z.number().min(-10).max(50),
+      })
+      .refine(({ fromC, toC }) => fromC < toC, 'must begin cooler than it ends'),
   ),
   methods: clear(
     z
@@ -46,7 +48,7 @@ export const taxonFields = z.looseObject({
           method: z.enum(METHODS),
           /** `no` where it was tried here and does not work. */
           worth: z.enum(['good', 'poor', 'no']).optional(),
-          why: z.string().max(400).optional(),
+          why: textField(400).optional(),
           success: z.number().gt(0).lt(1).optional(),
           roots: daysField.optional(),
           pups: daysField.optional(),
@@ -56,13 +58,13 @@ export const taxonFields = z.looseObject({
       )
       .max(METHODS.length),
   ),
-  notes: clear(z.string().max(4000)),
+  notes: clear(noteField),
 });
 
 export const motherFields = z.looseObject({
   name: clear(nameField),
   taxon: clear(idField),
-  provenance: clear(z.string().max(400)),
+  provenance: clear(textField(400)),
   permission: clear(z.enum(PERMISSIONS)),
   protectedVariety: clear(z.boolean()),
   since: clear(dayField),
@@ -75,7 +77,7 @@ export const motherFields = z.looseObject({
   heightMm: clear(z.number().positive().max(20_000)),
   /** What she has that could be taken, by method: leaves, heads, offsets … */
   has: clear(z.partialRecord(z.enum(METHODS), z.int().min(0).max(100_000))),
-  notes: clear(z.string().max(4000)),
+  notes: clear(noteField),
 });
 
 /** A way of doing it, kept under a name to be used again. */
@@ -94,12 +96,12 @@ export const protocolFields = z.looseObject({
 /** A trial: one question, ways drawn by lot over one tray. Its cuttings are counted in a batch for every arm. */
 export const trialFields = z.looseObject({
   name: clear(nameField),
-  question: clear(z.string().max(400)),
+  question: clear(textField(400)),
   factor: clear(z.enum(TRIAL_FACTORS)),
   /** The first is what is done usually; the others are held against it. */
   arms: clear(
     z
-      .array(z.looseObject({ name: nameField, value: z.string().min(1).max(120) }))
+      .array(z.looseObject({ name: nameField, value: saidField(120) }))
       .min(2)
       .max(6),
   ),
@@ -120,7 +122,7 @@ export const trialFields = z.looseObject({
   /** Judged when all is settled, and on this day at the latest. */
   judgeOn: clear(dayField),
   /** Why it was given up before. */
-  stopped: clear(z.string().trim().min(1).max(400)),
+  stopped: clear(saidField(400)),
 });
 
 export const spaceFields = z.looseObject({
@@ -128,7 +130,7 @@ export const spaceFields = z.looseObject({
   /** What the space usually has, day's mean: °C, and relative humidity 0–1. */
   tempC: clear(z.number().min(-30).max(60)),
   rh: clear(z.number().min(0).max(1)),
-  light: clear(z.string().max(80)),
+  light: clear(textField(80)),
   /** Where its light falls from, and how still its air is, m/s. */
   lightLevel: clear(z.enum(LIGHT_LEVELS)),
   windMps: clear(z.number().min(0).max(30)),
@@ -147,25 +149,32 @@ export const spaceFields = z.looseObject({
   monthly: clear(
     z
       .array(
-        z.looseObject({
-          minC: z.number().min(-60).max(60),
-          maxC: z.number().min(-60).max(70),
-          rh: z.number().min(0).max(1),
-          windMps: z.number().min(0).max(60).optional(),
-        }),
+        z
+          .looseObject({
+            minC: z.number().min(-60).max(60),
+            maxC: z.number().min(-60).max(70),
+            rh: z.number().min(0).max(1),
+            windMps: z.number().min(0).max(60).optional(),
+          })
+          .refine(({ minC, maxC }) => minC <= maxC, 'has a low above its high'),
       )
       .length(12),
   ),
 });
 
 /** After one look and by the next. */
-const betweenField = z.tuple([dayField, dayField]);
+const betweenField = z
+  .tuple([dayField, dayField])
+  .refine(([after, by]) => after <= by, 'must not end before it begins');
+
+/** More than this no batch holds: it is split instead. */
+export const MOST_CUTTINGS = 10_000;
 
 /** Cuttings alike that came from another batch, with what was seen of them there. */
 export const carriedField = z
   .array(
     z.looseObject({
-      count: z.int().min(1).max(10_000),
+      count: z.int().min(1).max(MOST_CUTTINGS),
       outcome: z.enum(OUTCOMES),
       lastLook: dayField,
       rooted: betweenField.optional(),
@@ -173,7 +182,10 @@ export const carriedField = z
       lost: betweenField.optional(),
     }),
   )
-  .max(10_000);
+  .max(MOST_CUTTINGS)
+  .refine((groups) => groups.reduce((sum, { count }) => sum + count, 0) <= MOST_CUTTINGS, {
+    error: `holds more than ${MOST_CUTTINGS} cuttings, the most of a batch`,
+  });
 
 export const batchFields = z.looseObject({
   mother: clear(idField),
@@ -181,7 +193,7 @@ export const batchFields = z.looseObject({
   cutWith: clear(idField),
   taxon: clear(idField),
   method: clear(z.enum(METHODS)),
-  count: clear(z.int().min(1).max(10_000)),
+  count: clear(z.int().min(1).max(MOST_CUTTINGS)),
   /** The day of the cut: planned while it lies ahead. */
   cutOn: clear(dayField),
   widthMm: clear(z.number().positive().max(1000)),
@@ -190,12 +202,12 @@ export const batchFields = z.looseObject({
   callusAt: clear(z.enum(CALLUS_PLACES)),
   callusSpace: clear(idField),
   space: clear(idField),
-  place: clear(z.string().max(80)),
+  place: clear(textField(80)),
   columns: clear(z.int().min(1).max(100)),
   disinfectant: clear(z.enum(DISINFECTANTS)),
   aid: clear(z.enum(AIDS)),
   firstWater: clear(z.enum(FIRST_WATERS)),
-  medium: clear(z.string().max(120)),
+  medium: clear(textField(120)),
   /** What it stands in: containers of a kind, filled with a mix. */
   container: clear(idField),
   containers: clear(z.int().min(1).max(10_000)),
@@ -206,7 +218,7 @@ export const batchFields = z.looseObject({
   /** How deep stem or roots reach into the medium. */
   stemMm: clear(z.number().min(0).max(1000)),
   /** Why it teaches nothing: left out of what is learned and compared. */
-  excluded: clear(z.string().trim().min(1).max(400)),
+  excluded: clear(saidField(400)),
   /** The trial it is an arm of, from 0, and the cells of the tray its cuttings sit in. */
   trial: clear(idField),
   arm: clear(z.int().min(0).max(5)),
@@ -232,7 +244,7 @@ export const componentFields = z.looseObject({
   diffusivity: clear(z.number().min(0.1).max(50)),
   breaksDown: clear(z.boolean()),
   feeds: clear(z.boolean()),
-  dust: clear(z.string().max(400)),
+  dust: clear(textField(400)),
   /** In the shed, litres, and what a litre costs. */
   stockL: clear(z.number().min(0).max(1e6)),
   pricePerL: clear(z.number().min(0).max(1e6)),
@@ -247,12 +259,13 @@ export const mixFields = z.looseObject({
       .min(1)
       .max(40),
   ),
-  notes: clear(z.string().max(4000)),
+  notes: clear(noteField),
 });
 
 const size = z.number().min(5).max(3000);
 
-export const containerFields = z.looseObject({
+export const containerFields = z
+  .looseObject({
   name: clear(nameField),
   shape: clear(z.enum(CONTAINER_SHAPES)),
   topMm: clear(size),
@@ -267,7 +280,15 @@ export const containerFields = z.looseObject({
   emptyG: clear(z.number().positive().max(1e5)),
   /** What one costs, or its share of wear if it is used again. */
   price: clear(z.number().min(0).max(1e6)),
-});
+})
+  .refine(
+    ({ heightMm, freeboardMm }) =>
+      heightMm == null || freeboardMm == null || heightMm - freeboardMm >= LEAST_FILL_MM,
+    {
+      path: ['freeboardMm'],
+      error: `leaves no room for medium: at least ${LEAST_FILL_MM} mm must lie under it`,
+    },
+  );
 
 /** A tray, a pot, a jar or a rack that cuttings of one or several batches stand in. */
 export const trayFields = z.looseObject({
@@ -289,14 +310,14 @@ export const orderFields = z.looseObject({
   method: clear(z.enum(METHODS)),
   count: clear(z.int().min(1).max(100_000)),
   by: clear(dayField),
-  notes: clear(z.string().max(4000)),
+  notes: clear(noteField),
   /** What is set aside for it. */
   from: clear(
     z.array(z.looseObject({ batch: idField, count: z.int().min(1).max(100_000) })).max(1000),
   ),
   /** Handed over on, or called off on. */
   doneOn: clear(dayField),
-  calledOff: clear(z.string().trim().min(1).max(400)),
+  calledOff: clear(saidField(400)),
 });
 
 export const settingsFields = z.looseObject({
@@ -314,21 +335,5 @@ export const settingsFields = z.looseObject({
   plantPrice: clear(z.number().min(0).max(1e6)),
   /** Batches cut before this day teach nothing, and why. */
   learnFrom: clear(dayField),
-  learnWhy: clear(z.string().max(400)),
+  learnWhy: clear(textField(400)),
 });
-
-/** The records by name, with the schema of their fields. */
-export const RECORD_FIELDS = {
-  taxon: taxonFields,
-  mother: motherFields,
-  space: spaceFields,
-  batch: batchFields,
-  component: componentFields,
-  mix: mixFields,
-  container: containerFields,
-  protocol: protocolFields,
-  trial: trialFields,
-  tray: trayFields,
-  order: orderFields,
-  settings: settingsFields,
-} as const satisfies Record<RecordName, unknown>;
