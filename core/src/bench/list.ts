@@ -1,7 +1,16 @@
 import { METHOD, type MethodId } from '../botany';
 import { daysBetween, type Day } from '../days';
 import { foldText, matches, wordsOf } from '../words';
-import { spaceOn, type Batch, type BatchStage, type State } from '../journal';
+import {
+  spaceOn,
+  type Batch,
+  type BatchStage,
+  type Mother,
+  type State,
+  type Tray,
+} from '../journal';
+import { memoAround } from '../memo';
+import { sparing } from '../sparing';
 import { batchCode, batchTitle, plantOf } from './plant';
 import { TROUBLE_NAME, troublesOf, type Trouble } from './trouble';
 
@@ -43,14 +52,11 @@ export interface BenchLine {
   readonly text: string;
 }
 
-const kept = new WeakMap<
-  Batch,
-  { readonly around: readonly unknown[]; readonly line: BenchLine }
->();
+const kept = memoAround<Batch, BenchLine>();
 
 /** All lines of the bench, in the order of the journal. */
 export function benchLines(state: State, today: Day): readonly BenchLine[] {
-  return [...state.batches.values()].map((batch) => lineOf(state, batch, today));
+  return sparing(state.batches.values(), (batch) => lineOf(state, batch, today)).results;
 }
 
 function lineOf(state: State, batch: Batch, today: Day): BenchLine {
@@ -58,8 +64,17 @@ function lineOf(state: State, batch: Batch, today: Day): BenchLine {
   const mother = batch.mother === undefined ? undefined : state.mothers.get(batch.mother);
   const tray = batch.tray === undefined ? undefined : state.trays.get(batch.tray);
   const around = [today, state.spaces.get(space), mother, tray, state.ownTaxa.get(batch.taxon)];
-  const known = kept.get(batch);
-  if (known?.around.every((part, i) => part === around[i])) return known.line;
+  return kept(batch, around, () => makeLine(state, batch, today, space, mother, tray));
+}
+
+function makeLine(
+  state: State,
+  batch: Batch,
+  today: Day,
+  space: string,
+  mother: Mother | undefined,
+  tray: Tray | undefined,
+): BenchLine {
   const title = batchTitle(state, batch);
   const code = batchCode(state, batch);
   const spaceName = state.spaces.get(space)?.name ?? 'Somewhere';
@@ -83,9 +98,7 @@ function lineOf(state: State, batch: Batch, today: Day): BenchLine {
       .join(' '),
   );
   const age = daysBetween(batch.cutOn, today);
-  const line = { batch, title, code, space, spaceName, age, troubles, text };
-  kept.set(batch, { around, line });
-  return line;
+  return { batch, title, code, space, spaceName, age, troubles, text };
 }
 
 /** The lines that answer, sorted. */

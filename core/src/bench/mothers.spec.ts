@@ -232,6 +232,16 @@ describe('the family of a mother', () => {
     expect(familyOf(family, 'm1')).toEqual(familyOf(family, 'm2'));
   });
 
+  it('may be three thousand generations long', () => {
+    const line = Array.from({ length: 3000 }, (_, i) => [
+      mother(i === 0 ? {} : { fromBatch: `b${i}` }, `m${i}`),
+      batchPut({ ...FIELDS, mother: `m${i}` }, `b${i + 1}`),
+    ]).flat();
+    const rows = familyRows(familyOf(fold(written(...line)), 'm2999'));
+    expect(rows).toHaveLength(6000);
+    expect(rows.at(-1)).toEqual({ kind: 'batch', id: 'b3000', depth: 5999 });
+  });
+
   it('knows what was cut of one plant at one time', () => {
     const together = fold(
       written(

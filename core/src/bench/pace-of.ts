@@ -13,6 +13,8 @@ import {
 import { plantOf } from './plant';
 import { teaches } from './teaches';
 import { woundInput } from './wound-input';
+import { memoAround, memoBy } from '../memo';
+import { sparing } from '../sparing';
 
 /** What looks at wounds have taught of this bench. */
 export interface PaceLearned extends BenchPace {
@@ -28,12 +30,10 @@ interface Evidence {
   readonly pace: PaceLearned;
 }
 
-const gathered = new WeakMap<State['batches'], Evidence>();
-const kept = new WeakMap<
-  Batch,
-  { readonly around: readonly unknown[]; readonly is: BenchEvidence }
->();
-const priors = new WeakMap<Evidence, Map<string, PacePrior>>();
+const kept = memoAround<Batch, BenchEvidence | null>();
+const gathered = memoBy<State['batches'], Evidence>(1);
+/** One for every wound that was looked at, and one for all others. */
+const priors = memoBy<Evidence, PacePrior>(20_000);
 
 export function paceOf(state: State): PaceLearned {
   return evidenceIn(state).pace;
@@ -47,35 +47,33 @@ export function pacePriorFor(state: State, batch?: Batch): PacePrior | undefined
   const evidence = evidenceIn(state);
   const own = batch && evidence.of.get(batch.id);
   if (evidence.of.size - (own ? 1 : 0) === 0) return undefined;
-  const known = priors.get(evidence) ?? new Map<string, PacePrior>();
-  priors.set(evidence, known);
   // All wounds nobody has looked at share one prior.
-  const key = own ? batch.id : '';
-  let prior = known.get(key);
-  if (!prior) {
-    const others = own ? addEvidence(evidence.total, own, -1) : evidence.total;
-    known.set(key, (prior = benchPace(others).prior));
-  }
-  return prior;
+  return priors(
+    evidence,
+    own ? batch.id : '',
+    () => benchPace(own ? addEvidence(evidence.total, own, -1) : evidence.total).prior,
+  );
 }
 
 function evidenceIn(state: State): Evidence {
-  const known = gathered.get(state.batches);
-  if (known) return known;
+  return gathered(state.batches, '', () => gatherEvidence(state));
+}
+
+function gatherEvidence(state: State): Evidence {
   const of = new Map<string, BenchEvidence>();
   let total = NO_EVIDENCE;
   let looks = 0;
-  for (const batch of state.batches.values()) {
-    if (batch.woundChecks.length === 0 || !teaches(state, batch)) continue;
-    const is = evidenceOf(state, batch);
-    if (!is) continue;
+  const looked = sparing(state.batches.values(), (batch) => {
+    const is =
+      batch.woundChecks.length > 0 && teaches(state, batch) ? evidenceOf(state, batch) : null;
+    return is ? [{ batch, is }] : [];
+  });
+  for (const { batch, is } of looked.results.flat()) {
     of.set(batch.id, is);
     total = addEvidence(total, is);
     looks += batch.woundChecks.length;
   }
-  const evidence = { total, of, looks, pace: { ...benchPace(total), wounds: of.size, looks } };
-  gathered.set(state.batches, evidence);
-  return evidence;
+  return { total, of, looks, pace: { ...benchPace(total), wounds: of.size, looks } };
 }
 
 function evidenceOf(state: State, batch: Batch): BenchEvidence | null {
@@ -88,12 +86,10 @@ function evidenceOf(state: State, batch: Batch): BenchEvidence | null {
     plantOf(state, batch.taxon)?.taxon,
     ...spaces.flatMap((s) => [state.air.get(s), state.spaces.get(s)]),
   ];
-  const known = kept.get(batch);
-  if (known?.around.every((part, i) => part === around[i])) return known.is;
-  const input = woundInput(state, batch);
-  if (!input) return null;
-  const { doses } = woundClock({ ...input, checks: [] });
-  const is = benchEvidence(looksAt(doses, batch.cutOn, batch.woundChecks));
-  kept.set(batch, { around, is });
-  return is;
+  return kept(batch, around, () => {
+    const input = woundInput(state, batch);
+    if (!input) return null;
+    const { doses } = woundClock({ ...input, checks: [] });
+    return benchEvidence(looksAt(doses, batch.cutOn, batch.woundChecks));
+  });
 }

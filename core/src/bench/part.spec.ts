@@ -276,6 +276,16 @@ describe('what cannot be done is said', () => {
     expect(takingProblem(batch, which)).toBe(says);
   });
 
+  it('makes no batch larger than one may be', () => {
+    const large = stateOf(...tray(), {
+      ...batchPut({ ...FIELDS, count: 10_000 }, 'b9'),
+      id: 'big',
+    });
+    expect(mergeProblem(large, batchIn(large, 'b1'), batchIn(large, 'b9'))).toMatch(
+      /^Together they would be 10010; a batch holds 10000 at most/,
+    );
+  });
+
   it('keeps apart what was cut on different days', () => {
     expect(mergeProblem(state, batchIn(state, 'b2'), batch)).toMatch(
       /^They were cut on different days, so .* Let ECH-\w{3} share the tray instead\.$/,

@@ -8,6 +8,7 @@ import {
   type TaxonMethod,
 } from '../botany';
 import type { Batch, OwnTaxon, State } from '../journal';
+import { memoAround } from '../memo';
 
 /** A plant as the grower names it, with the figures that stand for it. */
 export interface Plant {
@@ -30,15 +31,14 @@ export function plantOf(state: State, id: string): Plant | null {
   return { id, name: own.name ?? 'Unnamed plant', taxon: withOwn(like, own), like: like.name };
 }
 
-const overlaid = new WeakMap<OwnTaxon, Taxon>();
+/** The name stays that of the plant whose figures they are: genus and evidence hang on it. */
+const overlaid = memoAround<OwnTaxon, Taxon>();
 
 function withOwn(base: Taxon, own: OwnTaxon | undefined): Taxon {
   if (own === undefined || (own.season === undefined && own.methods === undefined)) return base;
-  let taxon = overlaid.get(own);
-  // The name stays that of the plant whose figures they are: genus and evidence hang on it.
-  if (!taxon)
-    overlaid.set(own, (taxon = withOwnFigures(base, { season: own.season, methods: own.methods })));
-  return taxon;
+  return overlaid(own, [base], () =>
+    withOwnFigures(base, { season: own.season, methods: own.methods }),
+  );
 }
 
 /** All plants that can be chosen, own ones first. */

@@ -13,6 +13,8 @@ import { gridPosterior, weightInCluster } from '../stats';
 import { figuresOf, plantOf } from './plant';
 import { growingDay } from './season-of';
 import { teaches } from './teaches';
+import { memoAround, memoBy } from '../memo';
+import { sparing } from '../sparing';
 
 /** What other plants of the genus weigh against the plant's own records. Working assumption; 0.1–0.5. */
 export const GENUS_WEIGHT = 0.3;
@@ -98,25 +100,28 @@ const paces = new Map<
   string,
   { readonly way: TaxonMethod; readonly told: readonly Told[]; readonly pace: RootingPace }
 >();
-const gathered = new WeakMap<State['batches'], ReadonlyMap<string, readonly Told[]>>();
-const kept = new WeakMap<Batch, { readonly around: readonly unknown[]; readonly told: Told }>();
+const kept = memoAround<Batch, Told>();
+const gathered = memoBy<State['batches'], ReadonlyMap<string, readonly Told[]>>(1);
 
 /** Settled batches by genus and method. */
 function toldIn(state: State): ReadonlyMap<string, readonly Told[]> {
-  const known = gathered.get(state.batches);
-  if (known) return known;
+  return gathered(state.batches, '', () => gatherTold(state));
+}
+
+function gatherTold(state: State): ReadonlyMap<string, readonly Told[]> {
   const groups = new Map<string, Told[]>();
-  for (const batch of state.batches.values()) {
-    if (batch.stage !== 'done' || !teaches(state, batch)) continue;
-    if (!figuresOf(state, batch)) continue;
-    const told = toldBy(state, batch);
+  const settled = sparing(state.batches.values(), (batch) =>
+    batch.stage === 'done' && teaches(state, batch) && figuresOf(state, batch)
+      ? [{ batch, told: toldBy(state, batch) }]
+      : [],
+  );
+  for (const { batch, told } of settled.results.flat()) {
     if (told.count === 0) continue;
     const key = `${genusOf(state, batch.taxon)}/${batch.method}`;
     const group = groups.get(key);
     if (group) group.push(told);
     else groups.set(key, [told]);
   }
-  gathered.set(state.batches, groups);
   return groups;
 }
 
@@ -128,12 +133,10 @@ function toldBy(state: State, batch: Batch): Told {
     // Readings after its last count tell it nothing; back-dated ones do.
     ...spaces.flatMap((s) => [state.spaces.get(s), readingsUntil(state, s, batch.lastLook)]),
   ];
-  const known = kept.get(batch);
-  if (known?.around.every((part, i) => part === around[i])) return known.told;
-  const seen = seenIn(state, batch, plantOf(state, batch.taxon)!.taxon);
-  const told = { taxon: batch.taxon, seen, count: seen.reduce((n, s) => n + s.count, 0) };
-  kept.set(batch, { around, told });
-  return told;
+  return kept(batch, around, () => {
+    const seen = seenIn(state, batch, plantOf(state, batch.taxon)!.taxon);
+    return { taxon: batch.taxon, seen, count: seen.reduce((n, s) => n + s.count, 0) };
+  });
 }
 
 function readingsUntil(state: State, space: string, day: Day | null): number {

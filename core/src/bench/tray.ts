@@ -106,8 +106,6 @@ export function moveInTray(
   const changed = new Map<string, { batch: Batch; cells: number[] }>();
   const setCell = ({ batch, cutting }: InCell, cell: number): void => {
     const known = changed.get(batch.id) ?? { batch, cells: [...(batch.cells ?? [])] };
-    // Places between that have no cell are said to lie outside: a list with holes is no list to a file.
-    while (known.cells.length < cutting.place) known.cells.push(OUTSIDE);
     known.cells[cutting.place] = cell;
     changed.set(batch.id, known);
   };

@@ -2,6 +2,7 @@ import { benchLines, placeOf, plantOf, plants, STAGE_NAME } from '../bench';
 import type { Day } from '../days';
 import type { State } from '../journal';
 import { foldText, matches, startsIn, wordsOf } from '../words';
+import { memoBy } from '../memo';
 
 export type FoundKind =
   'batch' | 'tray' | 'mother' | 'plant' | 'mix' | 'space' | 'order' | 'trial' | 'page';
@@ -23,7 +24,7 @@ export interface Page {
   readonly path: string;
 }
 
-const made = new WeakMap<State, { readonly today: Day; readonly all: readonly Findable[] }>();
+const made = memoBy<State, readonly Findable[]>(2);
 
 /** Everything in the journal, live batches first. Made once for a state and a day. */
 export function findables(
@@ -31,9 +32,11 @@ export function findables(
   today: Day,
   pages: readonly Page[] = [],
 ): readonly Findable[] {
-  const known = made.get(state);
-  if (known?.today === today) return known.all;
-  const all = [
+  return made(state, today, () => gatherFindables(state, today, pages));
+}
+
+function gatherFindables(state: State, today: Day, pages: readonly Page[]): readonly Findable[] {
+  return [
     ...pages.map((p): Findable => thing('page', p.path, p.title, 'page', [p.path])),
     ...benchLines(state, today)
       .toSorted(
@@ -88,8 +91,6 @@ export function findables(
       ]),
     ),
   ];
-  made.set(state, { today, all });
-  return all;
 }
 
 function thing(

@@ -55,7 +55,11 @@ describe('the data package', () => {
   });
 
   it('brings the journal itself back, entry for entry', () => {
-    const read = readJournal(files.find((f) => f.name === 'journal.json')!.text, EMPTY_STATE, Date.parse('2027-01-01'));
+    const read = readJournal(
+      files.find((f) => f.name === 'journal.json')!.text,
+      EMPTY_STATE,
+      Date.parse('2027-01-01'),
+    );
     expect(read.ok && read.entries).toEqual(entriesOf(state));
   });
 

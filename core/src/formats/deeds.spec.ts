@@ -1,4 +1,4 @@
-import { canonical, EMPTY_STATE, entriesOf, fold, unite } from '../journal';
+import { EMPTY_STATE, fold, unite } from '../journal';
 import { walkDeeds } from '../testing/deeds';
 import { problemText, readEntry, readJournal, writeJournal } from '.';
 
@@ -9,15 +9,14 @@ describe('whatever the app lets a grower do', () => {
   it(`comes back through export and import (${WALKS} walks)`, () => {
     for (let seed = 1; seed <= WALKS; seed++) {
       const { state, entries, nowMs } = walkDeeds(seed, 30 + (seed % 40));
-      const bad = entries.filter((e) => !readEntry(e).ok);
-      expect({ seed, bad }).toEqual({ seed, bad: [] });
+      const bad = entries.find((e) => !readEntry(e).ok);
+      expect({ seed, bad }).toEqual({ seed, bad: undefined });
       const text = writeJournal(entries);
       const read = readJournal(text, EMPTY_STATE, nowMs);
       if (!read.ok) throw new Error(`walk ${seed}: ${problemText(read.problems[0]!)}`);
       expect(writeJournal(unite(read.entries))).toBe(text);
       const again = fold(read.entries);
-      expect(canonical([...again.batches])).toBe(canonical([...state.batches]));
-      expect(entriesOf(again)).toEqual(entries);
+      expect(JSON.stringify([...again.batches])).toBe(JSON.stringify([...state.batches]));
     }
   });
 

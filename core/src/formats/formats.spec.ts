@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { canonical, EMPTY_STATE, fold, unite, type Entry } from '../journal';
 import { anyJournal, batchPut, DAY, written } from '../testing/entries';
 import {
+  entriesToStore,
   JOURNAL_VERSION,
   MAX_JOURNAL_BYTES,
   previewImport,
@@ -200,6 +201,158 @@ describe('a bad file is refused with its line and field', () => {
     expect(problemText(found[0]!)).toBe(`Line ${line}, ${field}: ${found[0]!.sentence}`);
   });
 
+  /** One entry that no form lets through, in a file of its own. */
+  const alone = (fields: object): readonly Problem[] =>
+    problems(writeJournal([{ ...good[1]!, ...fields } as Entry]));
+  const put = (record: string, fields: object) => ({ kind: 'put', record, key: 'k', fields });
+  const series = (change: object) => ({
+    kind: 'series',
+    space: 's',
+    source: 'logger',
+    start: '2026-03-01T08:00',
+    offsets: [0, 10],
+    columns: { tempC: [20, 21] },
+    ...change,
+  });
+  const LONE = String.fromCharCode(0xd800);
+
+  it.each<[string, object, string, RegExp]>([
+    ['damp beyond wet', series({ columns: { rh: [5, 0.5] } }), 'columns.rh.0', /between 0 and 1/],
+    ['heat of 1e308', series({ columns: { tempC: [1e308, 1e308] } }), 'columns.tempC.0', /80/],
+    ['−300 °C', put('space', { tempC: -300 }), 'fields.tempC', /too small/],
+    ['a humidity below nothing', put('space', { rh: -1 }), 'fields.rh', /too small/],
+    [
+      'columns longer than times',
+      series({ columns: { rh: [1, 1, 1] } }),
+      'columns.rh',
+      /3 values for 2 times/,
+    ],
+    ['a time past every year', series({ offsets: [0, 9e15] }), 'offsets.1', /too large/],
+    ['a start that is no time', series({ start: '2026-02-30T25:61' }), 'start', /not a time/],
+    ['a start in the year 100', series({ start: '0100-02-03T08:00' }), 'start', /not a time/],
+    [
+      'a low above its high',
+      { kind: 'air', space: 's', tempC: 9, rh: 0.5, minC: 9, maxC: 2 },
+      'minC',
+      /above the high/,
+    ],
+    [
+      'a season that ends before it begins',
+      put('taxon', { season: { fromC: 45, toC: -10 } }),
+      'fields.season',
+      /begin cooler/,
+    ],
+    [
+      'a month with its low above its high',
+      put('space', { monthly: Array(12).fill({ minC: 9, maxC: 1, rh: 0.5 }) }),
+      'fields.monthly.0',
+      /low above its high/,
+    ],
+    [
+      'a pot filled above its rim',
+      put('container', { heightMm: 50, freeboardMm: 50 }),
+      'fields.freeboardMm',
+      /no room for medium/,
+    ],
+    ['a key with half a sign', { ...put('batch', {}), key: `b${LONE}` }, 'key', /half a sign/],
+    ['a name with half a sign', put('mother', { name: `b${LONE}` }), 'fields.name', /half a sign/],
+    [
+      'cuttings by the million',
+      {
+        kind: 'joined',
+        from: 'b2',
+        cuttings: Array(1000).fill({ count: 10_000, outcome: 'waiting', lastLook: DAY }),
+      },
+      'cuttings',
+      /more than 10000 cuttings/,
+    ],
+    [
+      'roots seen before they were looked for',
+      put('batch', {
+        carried: [
+          { count: 1, outcome: 'rooted', lastLook: DAY, rooted: ['2026-03-09', '2026-03-01'] },
+        ],
+      }),
+      'fields.carried.0.rooted',
+      /end before it begins/,
+    ],
+    ['a day no bench has', { day: '9999-12-31' }, 'day', /between 1900/],
+  ])('%s', (_name, fields, field, sentence) => {
+    expect(alone(fields)[0]).toEqual({
+      line: 2,
+      field,
+      sentence: expect.stringMatching(sentence),
+    });
+  });
+
+  it('what was stamped far ahead of this clock, with its line and what to do', () => {
+    const ahead = [good[0]!, { ...good[1]!, at: '2031-01-01T00:00:00.000Z~0000' }];
+    const [problem] = problems(writeJournal(ahead));
+    expect(problem).toMatchObject({ line: 3, field: 'at' });
+    expect(problem!.sentence).toMatch(/days ahead of this device’s clock. Set whichever clock/);
+    // A zone away, or a clock some hours fast, is no reason.
+    const fast = [good[0]!, { ...good[1]!, at: '2026-03-22T07:00:00.000Z~0000' }];
+    expect(problems(writeJournal(fast))).toEqual([]);
+  });
+
+  it('nested deeper than anything of ours, before any parser runs out of room', () => {
+    const deep = spoiled('"entries":[', `"entries":[${'['.repeat(100_000)}`);
+    expect(problems(deep)[0]).toMatchObject({ line: 1, sentence: expect.stringMatching(/nested/) });
+    const field = `${'{"a":'.repeat(3000)}1${'}'.repeat(3000)}`;
+    expect(problems(spoiled('"id":"e1"', `"x":${field},"id":"e1"`))[0]).toMatchObject({ line: 3 });
+    // Brackets within a text are text.
+    const note = [
+      ...good,
+      ...written({ kind: 'note', batch: 'b1', day: DAY, id: 'n', text: '[{"\\"'.repeat(90) }),
+    ];
+    expect(problems(writeJournal(note))).toEqual([]);
+  });
+
+  it('a batch that grew past all measure by what joined it', () => {
+    const group = { count: 10_000, outcome: 'waiting', lastLook: DAY } as const;
+    const joined = Array.from({ length: 12 }, (_, i) => ({
+      kind: 'joined' as const,
+      batch: 'b1',
+      day: DAY,
+      from: 'b2',
+      cuttings: [group],
+      id: `j${i}`,
+    }));
+    const [problem] = problems(writeJournal([...good, ...written(...joined)]));
+    expect(problem).toMatchObject({
+      field: 'cuttings',
+      sentence: expect.stringMatching(/Split it/),
+    });
+  });
+
+  it('not the grower’s own backup: what joined a batch may be counted in it', () => {
+    const own = [
+      ...good,
+      ...written(
+        {
+          kind: 'joined',
+          batch: 'b1',
+          day: '2026-03-21',
+          from: 'b2',
+          id: 'j',
+          cuttings: [{ count: 7, outcome: 'waiting', lastLook: DAY }],
+        },
+        {
+          kind: 'tally',
+          batch: 'b1',
+          day: '2026-03-21',
+          id: 't2',
+          counts: { ...none, rooted: 14, rotted: 1 },
+        },
+        { kind: 'tally', batch: 'b1', day: '2026-03-21', id: 't3', places: { '16': 'rotted' } },
+      ),
+    ];
+    expect(problems(writeJournal(own))).toEqual([]);
+    expect(problems(writeJournal(own).replace('"rooted":14', '"rooted":17'))[0]!.sentence).toMatch(
+      /batch has 17/,
+    );
+  });
+
   it('a place beyond the tray', () => {
     const text = writeJournal([
       ...good,
@@ -238,6 +391,29 @@ describe('a bad file is refused with its line and field', () => {
     });
     const read = readJournal(writeJournal(entries), EMPTY_STATE, NOW);
     expect(read.ok && fold(read.entries).mothers.get('m')!.name).toBe(name);
+  });
+});
+
+describe('the same id with other content', () => {
+  const mine = fold(good);
+  const [put, cut, tally] = good as [Entry, Entry, Entry];
+  const other = { ...tally, counts: { ...none, rooted: 9 } } as Entry;
+
+  it('is said, and of the two the same one is kept on every device', () => {
+    expect(previewImport(mine, [put, cut, other])).toMatchObject({
+      fresh: 0,
+      known: 3,
+      clashing: 1,
+    });
+    const here = fold([...good, ...entriesToStore(mine, [other])]);
+    const there = fold([put, cut, other, ...entriesToStore(fold([put, cut, other]), good)]);
+    expect(here).toEqual(there);
+  });
+
+  it('nothing is stored where nothing differs', () => {
+    expect(entriesToStore(mine, [...good])).toEqual([]);
+    const { by, ...rest } = tally;
+    expect(entriesToStore(mine, [{ by, ...rest } as Entry])).toEqual([]);
   });
 });
 

@@ -35,6 +35,36 @@ describe('an old paper log', () => {
     expect(paperOrders(table, columns)).not.toContain('mdy');
   });
 
+  it.each(['constructor', '__proto__', 'toString', 'hasOwnProperty'])(
+    'takes a plant called %s for a plant',
+    (name) => {
+      const odd = readTable(`plant,method,date,qty\n${name},leaf,2025-05-06,4\n`)!;
+      const unlike = rows(guessPaper(odd), odd)[0]!;
+      expect(unlike).toMatchObject({ ok: false, field: 'taxon' });
+      const like: Record<string, string> = Object.create(null) as Record<string, string>;
+      like[name] = 'echeveria-elegans';
+      const row = rows({ ...guessPaper(odd), like: { ...like } }, odd)[0]!;
+      expect(row).toMatchObject({ ok: true, taxon: 'echeveria-elegans', newPlant: name });
+      // What is taken can be handed on: to a worker, to the store, to a file.
+      expect(structuredClone(row)).toEqual(row);
+    },
+  );
+
+  it.each([
+    ['taxon', `plant,method,date,qty\nEcheveria ${'e'.repeat(150)},leaf,2025-05-06,4\n`],
+    [
+      'mother',
+      `plant,method,date,qty,mother\nEcheveria elegans,leaf,2025-05-06,4,${'m'.repeat(121)}\n`,
+    ],
+  ])('refuses a name of the %s that the journal could not hand out again', (field, log) => {
+    const long = readTable(log)!;
+    expect(rows(guessPaper(long), long)[0]).toMatchObject({
+      ok: false,
+      field,
+      sentence: expect.stringMatching(/120 are the most/),
+    });
+  });
+
   it('says what each row becomes', () => {
     expect(rows()[0]).toMatchObject({
       line: 2,

@@ -198,7 +198,9 @@ function isGrouped(text: string): boolean {
   const parts = GROUPED.exec(text);
   if (!parts) return false;
   const [, , group, more, decimals] = parts;
-  return decimals === undefined ? more !== undefined || !/[.,]/.test(group!) : decimals[0] !== group;
+  return decimals === undefined
+    ? more !== undefined || !/[.,]/.test(group!)
+    : decimals[0] !== group;
 }
 
 function ungrouped(text: string): string {

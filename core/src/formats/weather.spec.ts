@@ -11,6 +11,7 @@ import {
   readWallTime,
   readWeather,
   splitSeries,
+  zoneOf,
   type WeatherRead,
 } from '.';
 
@@ -42,6 +43,37 @@ describe('dates as loggers write them', () => {
 
   it('a column of its own for the time', () => {
     expect(at('2026-04-09', 'ymd', '07:45')).toBe('2026-04-09T07:45');
+  });
+
+  it.each([
+    '2026-04-09 24:59',
+    '2026-04-09 24:00:01',
+    '0100-01-01',
+    '9999-01-01',
+    '99999999999999',
+  ])('“%s” is no time of a bench', (text) => {
+    for (const order of ['ymd', 'dmy', 'mdy', 'unix'] as const) expect(at(text, order)).toBeNull();
+  });
+
+  it('midnight may end its day', () => {
+    expect(at('2026-04-09 24:00', 'ymd')).toBe('2026-04-10T00:00');
+  });
+
+  it.each([
+    ['2026-04-09T08:00+05:00', 'ymd', '+05:00'],
+    ['2026-04-09T08:00Z', 'ymd', 'Z'],
+    ['1775692800', 'unix', 'UTC'],
+    ['2026-04-09 08:00', 'ymd', null],
+  ] as const)('%s tells of its zone: %s, %s', (text, order, zone) => {
+    expect(zoneOf(text, order)).toBe(zone);
+  });
+
+  it('a zone is told, and the times are moved by as much as is asked', () => {
+    const table = readTable('date,temp\n2026-04-09T08:00Z,20\n2026-04-09T09:00Z,21\n')!;
+    const mapping = { ...guessMapping(table), shiftHours: 2 };
+    const { zones, series } = readWeather(table, mapping);
+    expect(zones).toEqual(['Z']);
+    expect(minuteText(series.minutes[0]!)).toBe('2026-04-09T10:00');
   });
 
   it.each(['', 'yesterday', '2026-02-30', '31/31/2026', '2026-04-09 25:00', '4/9/2026 13:00 pm'])(
@@ -188,5 +220,40 @@ describe('the open Seattle weather table', () => {
     expect(year[0]!.minC).toBeGreaterThan(0);
     expect(year[0]!.minC).toBeLessThan(5);
     expect(year[6]!.rh).toBeLessThan(year[0]!.rh);
+  });
+});
+
+describe('numbers as loggers and spreadsheets write them', () => {
+  it.each([
+    ['21.5', 21.5],
+    ['21,5', 21.5],
+    ['−3,5', -3.5],
+    ['1.234,5', 1234.5],
+    ['1,234.5', 1234.5],
+    ['1 013,2', 1013.2],
+    ["1'013.2", 1013.2],
+    ['1.234.567', 1234567],
+    ['.5', 0.5],
+    ['1e-3', 0.001],
+    ['0b11', null],
+    ['0x1F', null],
+    ['Infinity', null],
+    ['1.2.3', null],
+    ['12 °C', null],
+    ['-999', null],
+  ])('%s is %s', (text, value) => {
+    expect(readNumber(text)).toBe(value);
+  });
+
+  it('what is no number is left out and told, never dropped in silence', () => {
+    const { unreadable, unreadableLike, series } = read(
+      'date,temp\n2026-04-09,20\n2026-04-10,0x1F\n2026-04-11,n/a\n2026-04-12,22\n',
+    );
+    // A row with nothing else to read is refused by its line; among others the cell alone is left out.
+    expect(series.columns.tempC).toEqual([20, 22]);
+    expect([unreadable, unreadableLike]).toEqual([0, null]);
+    const two = read('date,temp,hum\n2026-04-09,20,50\n2026-04-10,0x1F,51\n2026-04-11,-,52\n');
+    expect(two.series.columns.tempC).toEqual([20, null, null]);
+    expect([two.unreadable, two.unreadableLike]).toEqual([1, '0x1F']);
   });
 });

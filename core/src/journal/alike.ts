@@ -28,8 +28,10 @@ export function countOutcomes(groups: readonly Pick<Alike, 'outcome' | 'count'>[
 /** Every cutting by itself, in order of place. */
 export function spread(groups: readonly Alike[]): readonly Cutting[] {
   const cuttings: Cutting[] = [];
-  for (const { from, count, ...same } of groups)
-    for (let i = 0; i < count; i++) cuttings.push({ ...same, place: from + i });
+  // Field by field, and all of one shape: ten thousand copies by spreading take thirty times as long.
+  for (const { outcome, lastLook, rooted, pupped, lost, placed, left, from, count } of groups)
+    for (let i = 0; i < count; i++)
+      cuttings.push({ outcome, lastLook, rooted, pupped, lost, placed, left, place: from + i });
   return cuttings;
 }
 

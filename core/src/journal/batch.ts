@@ -151,11 +151,7 @@ export function foldBatch(
         lastLook = day;
         if (entry.counts && entry.recount === undefined) {
           const pool = all.filter(isCounted);
-          for (const problem of contradictions(
-            countOutcomes(pool),
-            entry.counts,
-            countAlike(pool),
-          ))
+          for (const problem of contradictions(countOutcomes(pool), entry.counts, countAlike(pool)))
             conflicts.push({ entry: entry.id, problem });
         }
         all = applyTally(all, entry, counted);

@@ -13,15 +13,15 @@ export interface Cutting {
   readonly outcome: Outcome;
   /** The last day on which it was looked at by itself; a count of the whole batch looks at all. */
   readonly lastLook: Day;
-  readonly rooted?: Between;
-  readonly pupped?: Between;
-  readonly lost?: Between;
+  readonly rooted?: Between | undefined;
+  readonly pupped?: Between | undefined;
+  readonly lost?: Between | undefined;
   /** False where only the number is known and the place in the tray was filled in. */
   readonly placed: boolean;
   /** Its place in the batch, from 0: stays its own whatever becomes of the others. */
   readonly place: number;
   /** It has left the batch. What it had come to by then stays counted here, unless it is counted elsewhere. */
-  readonly left?: Left;
+  readonly left?: Left | undefined;
 }
 
 export interface Left {

@@ -27,9 +27,7 @@ export type Put = {
 }[RecordName];
 
 type KindOf<K extends keyof Kinds> = Envelope & { readonly kind: K } & {
-  readonly [F in keyof Named<z.infer<Kinds[K]['schema']>>]: Named<
-    z.infer<Kinds[K]['schema']>
-  >[F];
+  readonly [F in keyof Named<z.infer<Kinds[K]['schema']>>]: Named<z.infer<Kinds[K]['schema']>>[F];
 };
 
 export type KnownEntry = Put | { [K in keyof Kinds]: KindOf<K> }[keyof Kinds];
@@ -89,8 +87,7 @@ export function entryIssues(raw: unknown): readonly z.core.$ZodIssue[] {
   const loose = unknownEntrySchema.safeParse(raw);
   if (!loose.success) return loose.error.issues;
   const { kind } = loose.data;
-  const schema =
-    kind === 'put' ? putSchemas.get(String(loose.data.record)) : kindSchemas.get(kind);
+  const schema = kind === 'put' ? putSchemas.get(String(loose.data.record)) : kindSchemas.get(kind);
   const read = schema?.safeParse(raw);
   return read && !read.success ? read.error.issues : [];
 }

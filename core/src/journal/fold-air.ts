@@ -21,9 +21,7 @@ export function foldAir(entries: readonly Entry[]): readonly AirReading[] {
     ? dailyReadings(mergeSeries(series.map(seriesOf)))
     : series.flatMap(daily))
     byDay.set(reading.day, reading);
-  const hand = entries
-    .filter(isKind('air'))
-    .toSorted(compareByDay);
+  const hand = entries.filter(isKind('air')).toSorted(compareByDay);
   for (const { day, tempC, rh, minC, maxC, windMps, rainMm, molPerDay } of hand)
     byDay.set(day, {
       day,

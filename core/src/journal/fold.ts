@@ -71,10 +71,7 @@ export function appendAll(state: State, entries: readonly Entry[]): State {
   const groupOf = (subject: string): Map<string, Entry> => {
     let group = touched.get(subject);
     if (!group)
-      touched.set(
-        subject,
-        (group = new Map((state.log.get(subject) ?? []).map((e) => [e.id, e]))),
-      );
+      touched.set(subject, (group = new Map((state.log.get(subject) ?? []).map((e) => [e.id, e]))));
     return group;
   };
   for (const entry of entries) {
@@ -104,8 +101,7 @@ export function appendAll(state: State, entries: readonly Entry[]): State {
     ? new Map([...log].sort(([, a], [, b]) => compareEntries(a[0]!, b[0]!)))
     : log;
   const draft = draftOf({ ...state, log: ordered });
-  for (const subject of touched.keys())
-    foldSubject(draft, subject, ordered.get(subject) ?? []);
+  for (const subject of touched.keys()) foldSubject(draft, subject, ordered.get(subject) ?? []);
   subjectsOf.set(ordered, subjects);
   return {
     ...draft,
@@ -204,8 +200,7 @@ function foldSubject(draft: StateDraft, subject: string, group: readonly Entry[]
 }
 
 const ofBatch = (entry: Entry): entry is BatchEntry =>
-  Object.hasOwn(KINDS, entry.kind) &&
-  KINDS[entry.kind as keyof typeof KINDS].subject === 'batch';
+  Object.hasOwn(KINDS, entry.kind) && KINDS[entry.kind as keyof typeof KINDS].subject === 'batch';
 
 function keepRecord<R extends ListedRecord>(record: R): FoldSubject {
   return (draft, id, entries) => {

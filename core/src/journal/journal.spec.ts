@@ -4,7 +4,9 @@ import { anyEntry, anyJournal, batchPut, DAY, FIELDS, written } from '../testing
 import {
   append,
   appendAll,
+  bringBack,
   canonical,
+  isAhead,
   entriesOf,
   fold,
   isStamp,
@@ -58,14 +60,56 @@ describe('folding', () => {
   });
 
   it('one entry at a time comes to the same as all at once', () => {
-    // Ids are unique here: a device never writes one twice under another subject.
+    // Ids collide on purpose, within a subject and across: a damaged journal folds alike too.
     fc.assert(
-      fc.property(fc.uniqueArray(anyEntry, { selector: (e) => e.id, maxLength: 25 }), (journal) => {
+      fc.property(fc.array(anyEntry, { maxLength: 25 }), (journal) => {
         const grown = journal.reduce(append, fold([]));
         expect(grown).toEqual(fold(journal));
+        expect([...grown.log.keys()]).toEqual([...fold(journal).log.keys()]);
         expect(appendAll(fold([]), journal)).toEqual(grown);
       }),
     );
+  });
+
+  it('goes on from any state, also twice from the same', () => {
+    fc.assert(
+      fc.property(anyJournal, anyJournal, anyJournal, (a, b, c) => {
+        const base = fold(a);
+        expect(appendAll(base, b)).toEqual(fold([...a, ...b]));
+        expect(appendAll(base, c)).toEqual(fold([...a, ...c]));
+      }),
+    );
+  });
+
+  it('knows one record of settings, whatever key a damaged file keeps another under', () => {
+    const put = (key: string, latitude: number) =>
+      ({ kind: 'put', record: 'settings', key, day: DAY, fields: { latitude } }) as const;
+    const entries = written(put('grower', 52), put('other', 10));
+    expect(fold(entries).settings).toEqual({ latitude: 52 });
+    expect(appendAll(fold([]), entries)).toEqual(fold(entries));
+  });
+
+  it('finds no fields that every object has', () => {
+    const fields = JSON.parse('{"__proto__":{"count":3},"constructor":1}') as object;
+    const state = fold(written({ ...batchPut(), fields } as never, batchPut(FIELDS)));
+    expect(state.batches.get('b1')!.count).toBe(10);
+    expect(({} as { count?: number }).count).toBeUndefined();
+  });
+
+  it('counts no more cuttings than a batch can hold, and says so', () => {
+    const group = { count: 10_000, outcome: 'waiting', lastLook: DAY } as const;
+    const joined = Array.from({ length: 12 }, (_, i) => ({
+      kind: 'joined' as const,
+      batch: 'b1',
+      day: DAY,
+      from: 'b2',
+      cuttings: [group],
+      id: `j${i}`,
+    }));
+    const batch = fold(written(batchPut(), ...joined)).batches.get('b1')!;
+    expect(batch.count).toBe(90_010);
+    expect(batch.conflicts.map((c) => c.entry)).toEqual(['j9', 'j10', 'j11']);
+    expect(batch.conflicts[0]!.problem).toMatch(/more than a batch can hold/);
   });
 
   it('loses nothing: the entries come out as they went in', () => {
@@ -318,7 +362,85 @@ describe('the hybrid logical clock', () => {
     );
   });
 
+  it('never leaves its form: at the end of its years it goes on counting', () => {
+    let last = '9998-12-31T23:59:59.998Z~ffff';
+    for (let i = 0; i < 5; i++) {
+      const next = nextStamp(last, 9e15);
+      expect(isStamp(next)).toBe(true);
+      expect(next > last).toBe(true);
+      last = next;
+    }
+    for (const odd of [NaN, -1, Infinity, 8.64e15])
+      expect(isStamp(nextStamp(null, odd))).toBe(true);
+    expect(isStamp('9999-12-31T23:59:59.999Z~ffff')).toBe(false);
+    // What is no stamp of ours poisons nothing.
+    expect(nextStamp('9999-12-31T23:59:59.999Z~ffff', 0)).toBe('1970-01-01T00:00:00.000Z~0000');
+  });
+
   it('carries over when the counter is full', () => {
     expect(nextStamp('2026-03-01T08:00:00.999Z~ffff', 0)).toBe('2026-03-01T08:00:01.000Z~0000');
+  });
+});
+
+describe('a clock that stood far ahead and was set right', () => {
+  const NOW = Date.parse('2026-03-05T08:00:00.000Z');
+  const ahead = (id: string, place: string) => ({
+    ...batchPut({ place }),
+    id,
+    at: `2031-01-01T00:00:00.000Z~000${id.slice(1)}`,
+  });
+
+  it('poisons nothing: what it wrote stands in order, and what comes after wins', () => {
+    const entries = written(batchPut(), ahead('x1', 'first'), ahead('x2', 'second'));
+    const { entries: back, moved } = bringBack(entries, NOW);
+    expect([...moved]).toEqual(['x1', 'x2']);
+    expect(batchOf(back).place).toBe('second');
+    const state = fold(back);
+    const later = { ...entries[1]!, id: 'n', at: nextStamp(state.lastStamp, NOW + 1) };
+    const edited = append(state, { ...later, fields: { place: 'now' } } as Entry);
+    expect(edited.batches.get('b1')!.place).toBe('now');
+  });
+
+  it('touches nothing that is honest, keeps every id once, and is done once', () => {
+    const stamps = fc.array(fc.integer({ min: -3e9, max: 3e9 }), { maxLength: 20 });
+    fc.assert(
+      fc.property(stamps, (offsets) => {
+        const entries = written(
+          ...offsets.map((off, i) => ({
+            ...batchPut({ columns: 1 + i }),
+            id: `e${i}`,
+            at: nextStamp(null, NOW + off),
+          })),
+        );
+        const { entries: back, moved } = bringBack(entries, NOW);
+        expect(back.map((e) => e.id).sort()).toEqual(entries.map((e) => e.id).sort());
+        expect(back.some((e) => isAhead(e.at, NOW))).toBe(false);
+        for (const e of entries) if (!moved.has(e.id)) expect(back).toContain(e);
+        const order = (of: readonly Entry[]) => unite(of.filter((e) => moved.has(e.id)));
+        expect(order(back).map((e) => e.id)).toEqual(order(entries).map((e) => e.id));
+        expect(bringBack(back, NOW).moved.size).toBe(0);
+      }),
+    );
+  });
+
+  it('of one that a crash left twice, the one brought back stands', () => {
+    const [put] = written({ ...batchPut(), at: '2026-03-04T08:00:00.000Z~0000', id: 'x1' });
+    const { entries } = bringBack([put!, { ...put!, at: ahead('x1', '').at }], NOW);
+    expect(entries).toEqual([put]);
+  });
+});
+
+describe('cuttings folded in groups', () => {
+  it('come to the same as one by one', () => {
+    fc.assert(
+      fc.property(anyJournal, (journal) => {
+        for (const batch of fold(journal).batches.values()) {
+          expect(new Set(batch.cuttings.map((c) => c.place)).size).toBe(batch.cuttings.length);
+          expect(batch.cuttings.every((c, i, all) => i === 0 || c.place > all[i - 1]!.place)).toBe(
+            true,
+          );
+        }
+      }),
+    );
   });
 });

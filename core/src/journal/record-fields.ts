@@ -266,21 +266,21 @@ const size = z.number().min(5).max(3000);
 
 export const containerFields = z
   .looseObject({
-  name: clear(nameField),
-  shape: clear(z.enum(CONTAINER_SHAPES)),
-  topMm: clear(size),
-  bottomMm: clear(size),
-  breadthMm: clear(size),
-  heightMm: clear(size),
-  freeboardMm: clear(z.number().min(0).max(3000)),
-  cells: clear(z.int().min(1).max(1000)),
-  wall: clear(z.enum(WALLS)),
-  holes: clear(z.boolean()),
-  /** Weight of the empty one, g. */
-  emptyG: clear(z.number().positive().max(1e5)),
-  /** What one costs, or its share of wear if it is used again. */
-  price: clear(z.number().min(0).max(1e6)),
-})
+    name: clear(nameField),
+    shape: clear(z.enum(CONTAINER_SHAPES)),
+    topMm: clear(size),
+    bottomMm: clear(size),
+    breadthMm: clear(size),
+    heightMm: clear(size),
+    freeboardMm: clear(z.number().min(0).max(3000)),
+    cells: clear(z.int().min(1).max(1000)),
+    wall: clear(z.enum(WALLS)),
+    holes: clear(z.boolean()),
+    /** Weight of the empty one, g. */
+    emptyG: clear(z.number().positive().max(1e5)),
+    /** What one costs, or its share of wear if it is used again. */
+    price: clear(z.number().min(0).max(1e6)),
+  })
   .refine(
     ({ heightMm, freeboardMm }) =>
       heightMm == null || freeboardMm == null || heightMm - freeboardMm >= LEAST_FILL_MM,

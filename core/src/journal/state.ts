@@ -2,7 +2,13 @@ import type { AirReading } from '../climate';
 import type { JugTest } from '../media';
 import type { Batch } from './batch';
 import type { Entry, EntryOf } from './entry';
-import { RECORDS, type Kept, type KeptRecord, type RecordMaps, type SettingsFields } from './records';
+import {
+  RECORDS,
+  type Kept,
+  type KeptRecord,
+  type RecordMaps,
+  type SettingsFields,
+} from './records';
 import type { Stamp } from './stamp';
 
 export type Mother = KeptRecord<'mother'>;
@@ -37,7 +43,9 @@ export interface State extends RecordMaps {
 }
 
 /** Names of the maps that records lie in. */
-export const RECORD_MAPS = Object.values(RECORDS).flatMap(({ into }) => (into === null ? [] : [into]));
+export const RECORD_MAPS = Object.values(RECORDS).flatMap(({ into }) =>
+  into === null ? [] : [into],
+);
 
 export const EMPTY_STATE: State = {
   ...(Object.fromEntries(RECORD_MAPS.map((into) => [into, new Map()])) as unknown as RecordMaps),

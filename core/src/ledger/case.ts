@@ -5,6 +5,8 @@ import type { Timed } from '../stats';
 import { batchCost, type BatchCost } from './batch-cost';
 import { GROUPINGS, groupOf, type Grouping } from './grouping';
 import { fateRows } from './rows';
+import { memoAround } from '../memo';
+import { sparing } from '../sparing';
 
 /**
  * One batch as the ledger sees it: plain data without the state around it, so that the sums can be done in a
@@ -43,18 +45,12 @@ export interface LedgerCase {
 /** What it is called by where only that is told. */
 export type CaseName = Pick<LedgerCase, 'id' | 'title' | 'cutOn'>;
 
-const kept = new WeakMap<Batch, { readonly around: readonly unknown[]; readonly is: LedgerCase }>();
+const kept = memoAround<Batch, LedgerCase>();
 
 /** The case of a batch; null where it was not cut. Done once for a batch and what lies around it. */
 export function ledgerCase(state: State, batch: Batch): LedgerCase | null {
   if (batch.cut === null) return null;
-  const around = aroundOf(state, batch);
-  const known = kept.get(batch);
-  if (known?.around.length === around.length && known.around.every((part, i) => part === around[i]))
-    return known.is;
-  const is = caseOf(state, batch);
-  kept.set(batch, { around, is });
-  return is;
+  return kept(batch, aroundOf(state, batch), () => caseOf(state, batch));
 }
 
 /** All of them, the last cut first. */
@@ -62,8 +58,8 @@ export function ledgerCases(
   state: State,
   batches: Iterable<Batch> = state.batches.values(),
 ): readonly LedgerCase[] {
-  return [...batches]
-    .flatMap((batch) => ledgerCase(state, batch) ?? [])
+  return sparing(batches, (batch) => ledgerCase(state, batch) ?? [])
+    .results.flat()
     .sort((a, b) => (a.cutOn < b.cutOn ? 1 : a.cutOn > b.cutOn ? -1 : 0));
 }
 

@@ -1,6 +1,7 @@
 import { batchCode, batchTitle, placeOf, spaceDrying } from '../bench';
 import { addDays, type Day } from '../days';
 import { spaceOn, type Batch, type State } from '../journal';
+import { sparing } from '../sparing';
 import type { RoundItem } from './item';
 import { noticesOn } from './notices';
 import { batchRound, type Verdicts } from './round';
@@ -30,9 +31,9 @@ export function tasksAhead(
   verdicts: Verdicts = new Map(),
 ): readonly TaskAhead[] {
   const drying = spaceDrying(state);
-  const tasks = [...state.batches.values()].flatMap((b) =>
+  const tasks = sparing(state.batches.values(), (b) =>
     b.stage === 'done' ? [] : batchTasks(state, b, today, verdicts, drying),
-  );
+  ).results.flat();
   const notices = noticesOn(state, today).map((n) => ({
     uid: `${n.id}@hypogeon`,
     title: n.title,

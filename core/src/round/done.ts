@@ -20,7 +20,10 @@ export function taskDone({ kind, batch: { id: batch, method }, count, drink }: D
       const usual = kind === 'mist' || (method === 'leaf' && kind === 'first-water');
       const how = drink?.manner ?? (usual ? 'misted' : 'poured');
       // What runs through need not be measured, and a mist is a mist.
-      const ml = drink && !drink.through && how !== 'misted' ? { ml: Math.max(1, Math.round(drink.ml)) } : {};
+      const ml =
+        drink && !drink.through && how !== 'misted'
+          ? { ml: Math.max(1, Math.round(drink.ml)) }
+          : {};
       const word = how === 'misted' ? 'Misted' : 'Watered';
       return { entries: [{ kind: 'watered', batch, how, ...ml }], word, said: word };
     }

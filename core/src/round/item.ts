@@ -1,5 +1,6 @@
 import type { Batch, TaskId } from '../journal';
 import type { Day } from '../days';
+import type { Broken } from '../sparing';
 import type { Drink } from '../water';
 import type { Notice } from './notices';
 
@@ -68,4 +69,6 @@ export interface Round {
   readonly do: readonly Do[];
   /** What concerns no single batch: frost, the end of a season, orders. */
   readonly notices: readonly Notice[];
+  /** Batches that could not be worked out, and why: said instead of everything else of them. */
+  readonly broken: readonly Broken<Batch>[];
 }

@@ -2,6 +2,8 @@ import { growingDay, plantOf, seasonNow, seasonYear } from '../bench';
 import { addDays, daysBetween, type Day } from '../days';
 import { shortfall } from '../order';
 import { spaceOn, type Space, type State } from '../journal';
+import { memoAround } from '../memo';
+import { sparing } from '../sparing';
 
 /** Something a day asks that concerns no single batch. */
 export interface Notice {
@@ -25,7 +27,7 @@ const SEASON_AHEAD = 28;
 const ORDER_AHEAD = 10;
 
 export function noticesOn(state: State, today: Day): readonly Notice[] {
-  return [...frosts(state, today), ...orders(state, today), ...seasons(state, today)];
+  return sparing([frosts, orders, seasons], (ask) => ask(state, today)).results.flat();
 }
 
 function frosts(state: State, today: Day): readonly Notice[] {
@@ -35,7 +37,7 @@ function frosts(state: State, today: Day): readonly Notice[] {
     const space = spaceOn(batch, today, batch.stuck !== null);
     stand.set(space, (stand.get(space) ?? 0) + 1);
   }
-  return [...stand].flatMap(([id, batches]) => {
+  return sparing(stand, ([id, batches]) => {
     for (let n = 0; n < FROST_AHEAD; n++) {
       const day = addDays(today, n);
       const air = growingDay(state, id, day);
@@ -54,11 +56,11 @@ function frosts(state: State, today: Day): readonly Notice[] {
       ];
     }
     return [];
-  });
+  }).results.flat();
 }
 
 function orders(state: State, today: Day): readonly Notice[] {
-  return [...state.orders.values()].flatMap((order) => {
+  return sparing(state.orders.values(), (order) => {
     if (order.doneOn !== undefined || order.calledOff !== undefined || !order.by) return [];
     const days = daysBetween(today, order.by);
     if (days > ORDER_AHEAD) return [];
@@ -77,11 +79,11 @@ function orders(state: State, today: Day): readonly Notice[] {
         about: order.id,
       },
     ];
-  });
+  }).results.flat();
 }
 
 function seasons(state: State, today: Day): readonly Notice[] {
-  return [...state.mothers.values()].flatMap((mother) => {
+  return sparing(state.mothers.values(), (mother) => {
     const plant = mother.taxon === undefined ? null : plantOf(state, mother.taxon);
     const space = mother.space === undefined ? undefined : state.spaces.get(mother.space);
     if (!plant || !space) return [];
@@ -98,17 +100,12 @@ function seasons(state: State, today: Day): readonly Notice[] {
         about: mother.id,
       },
     ];
-  });
+  }).results.flat();
 }
 
-interface Closing {
-  readonly around: readonly unknown[];
-  readonly closes: Day | null;
-}
+const kept = memoAround<Space, Map<string, Day | null>>();
 
-const known = new WeakMap<Space, Map<string, Closing>>();
-
-/** The last day of the season of a plant in a space; a year of days is gone through once a day. */
+/** The last day of the season of a plant in a space. */
 function closing(
   state: State,
   figures: string,
@@ -116,20 +113,18 @@ function closing(
   space: Space,
   today: Day,
 ): Day | null {
-  let plants = known.get(space);
-  if (!plants) known.set(space, (plants = new Map<string, Closing>()));
-  const around = [
-    today,
-    state.air.get(space.id),
-    state.settings.latitude,
-    state.ownTaxa.get(taxon),
-  ];
+  // Whatever changes, all plants of the space are asked anew: a year of days is gone through once a day.
+  const plants = kept(
+    space,
+    [today, state.air.get(space.id), state.settings.latitude, ...state.ownTaxa.values()],
+    () => new Map<string, Day | null>(),
+  );
   const key = `${taxon}/${figures}`;
-  const kept = plants.get(key);
-  if (kept?.around.every((part, i) => part === around[i])) return kept.closes;
+  const known = plants.get(key);
+  if (known !== undefined) return known;
   const year = seasonYear(state, plantOf(state, taxon)!.taxon, space.id, today);
   const { state: now, closes } = seasonNow(year);
-  const found = { around, closes: now === 'active' ? closes : null };
+  const found = now === 'active' ? closes : null;
   plants.set(key, found);
-  return found.closes;
+  return found;
 }

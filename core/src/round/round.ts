@@ -14,6 +14,7 @@ import {
 import { METHOD, shareBy, timeWithin, windowAt, type TaxonMethod } from '../botany';
 import { addDays, daysBetween, type Day } from '../days';
 import type { Batch, State } from '../journal';
+import { sparing } from '../sparing';
 import { FIRST_WATER, judge, type Drink, type WaterVerdict } from '../water';
 import { chanceClosedOn, closureOn, WOUND_SCHOOL, type WoundClock } from '../wound';
 import { chanceWords } from './chance-words';
@@ -35,18 +36,20 @@ export type Verdicts = ReadonlyMap<string, WaterVerdict>;
 /** The verdicts on all batches whose pot and mix are told. */
 export function verdictsOn(state: State, today: Day): Verdicts {
   const drying = spaceDrying(state);
-  const cases = [...state.batches.values()].flatMap(
-    (b) => waterCaseOf(state, b, today, undefined, drying) ?? [],
-  );
-  return new Map(cases.map((c) => [c.id, judge(c)]));
+  const { results } = sparing(state.batches.values(), (b) => {
+    const given = waterCaseOf(state, b, today, undefined, drying);
+    return given ? [judge(given)] : [];
+  });
+  return new Map(results.flat().map((verdict) => [verdict.id, verdict]));
 }
 
 /** The round of a day: what to leave alone, what to look at, what to do. */
 export function roundOn(state: State, today: Day, verdicts: Verdicts = new Map()): Round {
   const drying = spaceDrying(state);
-  const items = [...state.batches.values()].flatMap((b) =>
+  const { results, broken } = sparing(state.batches.values(), (b) =>
     batchRound(state, b, today, verdicts.get(b.id), drying),
   );
+  const items = results.flat();
   const of = <B extends RoundItem['band']>(band: B) =>
     items.filter((i): i is Extract<RoundItem, { band: B }> => i.band === band);
   return {
@@ -56,6 +59,7 @@ export function roundOn(state: State, today: Day, verdicts: Verdicts = new Map()
     look: of('look'),
     do: of('do'),
     notices: noticesOn(state, today),
+    broken,
   };
 }
 

@@ -112,7 +112,7 @@ class Hand {
 
   private plan(): void {
     const id = this.id();
-    const count = this.upTo(5) === 0 ? 10_000 : 1 + this.upTo(24);
+    const count = this.upTo(40) === 0 ? 10_000 : 1 + this.upTo(24);
     this.record({
       kind: 'put',
       record: 'batch',
@@ -388,7 +388,9 @@ class Hand {
   }
 
   private which(batch: Batch): { readonly taken: Record<string, number> } | null {
-    const kind = this.pick((['waiting', 'rooted', 'pupped'] as const).filter((k) => batch.here[k] > 0));
+    const kind = this.pick(
+      (['waiting', 'rooted', 'pupped'] as const).filter((k) => batch.here[k] > 0),
+    );
     if (!kind) return null;
     const which = { taken: { [kind]: 1 + this.upTo(batch.here[kind]) } };
     return takingProblem(batch, which) === '' ? which : null;

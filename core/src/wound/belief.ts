@@ -1,4 +1,5 @@
 import { assertFraction } from '../assert';
+import { memoBy } from '../memo';
 
 /**
  * What is believed about a wound's own pace: a factor on its closing time, 1 as modelled, 2 twice
@@ -85,15 +86,11 @@ const midpoint = ({ cumulative }: PaceBelief, i: number): number =>
  */
 export function doseFor(belief: PaceBelief, probability: number): number {
   assertFraction('probability', probability);
-  let known = doses.get(belief);
-  if (!known) doses.set(belief, (known = new Map<number, number>()));
-  let dose = known.get(probability);
-  if (dose === undefined) known.set(probability, (dose = searchDose(belief, probability)));
-  return dose;
+  return doses(belief, String(probability), () => searchDose(belief, probability));
 }
 
 // Wounds nobody has looked at share one belief, and every clock asks it the same few questions.
-const doses = new WeakMap<PaceBelief, Map<number, number>>();
+const doses = memoBy<PaceBelief, number>(64);
 
 function searchDose(belief: PaceBelief, probability: number): number {
   let low = 0;

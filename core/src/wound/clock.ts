@@ -13,6 +13,7 @@ import {
 import { closureRate, referenceClosureDays } from './closure';
 import type { StickRule, WoundSchool } from './school';
 import { PLACE_FACTOR, type CallusPlace, type Tissue } from './tissue';
+import { memo } from '../memo';
 
 /** A look at a wound on the bench. */
 export interface WoundCheck {
@@ -63,15 +64,12 @@ export interface WoundClock {
 /** A wound that is not closed by then is a question of place, not of patience. */
 export const HORIZON_DAYS = 180;
 
-const untouched = new WeakMap<PacePrior, PaceBelief>();
+const untouched = memo((prior: PacePrior) => paceBelief([], prior));
 const UNTOUCHED = paceBelief();
 
 /** The belief about a wound nobody has looked at. */
 function priorBelief(prior: PacePrior | undefined): PaceBelief {
-  if (prior === undefined) return UNTOUCHED;
-  let belief = untouched.get(prior);
-  if (!belief) untouched.set(prior, (belief = paceBelief([], prior)));
-  return belief;
+  return prior === undefined ? UNTOUCHED : untouched(prior);
 }
 
 /** The bounds of the closing range: one in ten and nine in ten. */
