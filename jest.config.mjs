@@ -23,10 +23,7 @@ export default {
       setupFilesAfterEnv: ['<rootDir>/web/src/testing/setup.ts'],
       moduleNameMapper: {
         ...paths,
-        '/files-worker$': '<rootDir>/web/src/testing/files-worker.ts',
-        '/ledger-worker$': '<rootDir>/web/src/testing/ledger-worker.ts',
-        '/pictures-worker$': '<rootDir>/web/src/testing/pictures-worker.ts',
-        '/bench-worker$': '<rootDir>/web/src/testing/bench-worker.ts',
+        '/spawn$': '<rootDir>/web/src/testing/spawn.ts',
         '^d3-hierarchy$': '<rootDir>/node_modules/d3-hierarchy/dist/d3-hierarchy.js',
         '^echarts/.*$': '<rootDir>/web/src/testing/echarts.ts',
       },

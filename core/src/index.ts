@@ -1,3 +1,4 @@
+export * from './sparing';
 export * from './days';
 export * from './units';
 export * from './climate';

@@ -277,10 +277,7 @@ describe('what cannot be done is said', () => {
   });
 
   it('makes no batch larger than one may be', () => {
-    const large = stateOf(...tray(), {
-      ...batchPut({ ...FIELDS, count: 10_000 }, 'b9'),
-      id: 'big',
-    });
+    const large = stateOf(...tray(), batchPut({ ...FIELDS, count: 10_000 }, 'b9'));
     expect(mergeProblem(large, batchIn(large, 'b1'), batchIn(large, 'b9'))).toMatch(
       /^Together they would be 10010; a batch holds 10000 at most/,
     );

@@ -3,7 +3,6 @@ import '../zod-setup';
 import * as z from 'zod';
 import {
   canonical,
-  entryIssues,
   everHeld,
   fold,
   isAhead,
@@ -21,6 +20,7 @@ import {
 import { depthProblem, lineAt } from './bounded-json';
 import { JOURNAL_VERSION, migrateEntry } from './migrate';
 import type { Problem } from './problem';
+import { readEntry, type EntryProblem } from './read-entry';
 import { sizeProblem } from './size';
 
 const FORMAT = 'hypogeon-journal';
@@ -101,60 +101,12 @@ function refuse(problems: readonly Problem[]): ReadJournal {
   return { ok: false, problems };
 }
 
-export type ReadEntry =
-  | { readonly ok: true; readonly entry: Entry }
-  | { readonly ok: false; readonly issues: readonly EntryProblem[] };
-
-export interface EntryProblem {
-  readonly path: readonly (string | number)[];
-  readonly sentence: string;
-}
-
-/** One entry as the current version writes it, or what is wrong with it: the door of files, store and screens. */
-export function readEntry(raw: unknown): ReadEntry {
-  const issues = entryIssues(raw);
-  return issues.length === 0
-    ? { ok: true, entry: raw as Entry }
-    : {
-        ok: false,
-        issues: issues.map((issue) => ({
-          path: issue.path.map((key) => (typeof key === 'symbol' ? String(key) : key)),
-          sentence: sentenceOf(issue),
-        })),
-      };
-}
-
 function aheadOf({ at }: Entry, nowMs: number): EntryProblem {
   const days = Math.ceil((stampMs(at) - nowMs) / 86_400_000);
   return {
     path: ['at'],
     sentence: `was written ${days} days ahead of this device’s clock. Set whichever clock is wrong, open Hypogeon there once more, save the file again and import that.`,
   };
-}
-
-/** Zod's words turned into a grower's: what is wrong, without the parser's jargon. */
-function sentenceOf(issue: z.core.$ZodIssue): string {
-  switch (issue.code) {
-    case 'custom':
-      return `${issue.message}.`;
-    case 'invalid_type':
-      return issue.message.startsWith('must')
-        ? `${issue.message}.`
-        : `must be ${aKind(issue.expected)}, and is not.`;
-    case 'invalid_value':
-      return `must be one of: ${issue.values.map(String).join(', ')}.`;
-    case 'too_small':
-      return `is too small or too short; ${issue.minimum} is the least.`;
-    case 'too_big':
-      return `is too large or too long; ${issue.maximum} is the most.`;
-    default:
-      return `${issue.message}.`;
-  }
-}
-
-function aKind(expected: string): string {
-  if (expected === 'int') return 'a whole number';
-  return /^[aeio]/.test(expected) ? `an ${expected}` : `a ${expected}`;
 }
 
 /** More than the most cuttings a batch ever had, here or there: such a tally was never counted. */

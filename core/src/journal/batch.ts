@@ -24,7 +24,8 @@ export type BatchRecord = {
 /** What was done to a batch and seen of it. */
 export type BatchEntry = EntryOf<KindsAbout<'batch'>>;
 
-export type BatchStage = 'planned' | 'callusing' | 'stuck' | 'growing' | 'done';
+export const BATCH_STAGES = ['planned', 'callusing', 'stuck', 'growing', 'done'] as const;
+export type BatchStage = (typeof BATCH_STAGES)[number];
 
 export interface Watering {
   readonly entry: string;

@@ -84,12 +84,10 @@ export const anyEntrySchema = z.union([
  * screens hand in. Empty if it may stand in a journal, also where its kind is of a newer version.
  */
 export function entryIssues(raw: unknown): readonly z.core.$ZodIssue[] {
-  const loose = unknownEntrySchema.safeParse(raw);
-  if (!loose.success) return loose.error.issues;
-  const { kind } = loose.data;
-  const schema = kind === 'put' ? putSchemas.get(String(loose.data.record)) : kindSchemas.get(kind);
-  const read = schema?.safeParse(raw);
-  return read && !read.success ? read.error.issues : [];
+  const { kind, record } = (raw ?? {}) as { readonly kind?: unknown; readonly record?: unknown };
+  const schema = kind === 'put' ? putSchemas.get(String(record)) : kindSchemas.get(String(kind));
+  const read = (schema ?? unknownEntrySchema).safeParse(raw);
+  return read.success ? [] : read.error.issues;
 }
 
 export function isKnown(entry: Entry): entry is KnownEntry {

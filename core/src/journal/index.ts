@@ -21,6 +21,7 @@ export {
   type TrialFields,
 } from './records';
 export { MOST_CUTTINGS } from './record-fields';
+export { countsSchema } from './kinds';
 export * from './entry';
 export * from './bring-back';
 export * from './draft';
@@ -35,5 +36,6 @@ export * from './tally';
 export * from './batch';
 export * from './state';
 export { append, appendAll, entriesOf, fold } from './fold';
+export * from './snapshot';
 export { loggedSeries } from './fold-air';
 export { cutText, isWhole, MOST_NAME } from './field';

@@ -52,8 +52,8 @@ export const appConfig: ApplicationConfig = {
 
 /** Only who has paired a device pays for what speaks with it. */
 async function listenToDevices(injector: Injector, store: Stores['device']): Promise<void> {
-  const paired = await store.getItem<readonly unknown[]>('devices').catch(() => null);
-  if (!paired || paired.length === 0) return;
+  const paired = await store.getItem('devices').catch(() => null);
+  if (!Array.isArray(paired) || paired.length === 0) return;
   const { Devices } = await import('./data/devices');
   await injector.get(Devices).open();
 }

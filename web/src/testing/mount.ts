@@ -1,7 +1,7 @@
 import { signal, type Type } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
-import { demoJournal, type Day, type Entry } from '@hypogeon/core';
+import { demoJournal, JOURNAL_VERSION, type Day, type Entry } from '@hypogeon/core';
 import { of } from 'rxjs';
 import { STORES } from '../app/data/book';
 import { Journal } from '../app/data/journal';
@@ -90,7 +90,7 @@ export async function mount<T>(
   localStorage.clear();
   const stores = new MemoryStores();
   if (entries.length > 0)
-    stores.books.own.set('chunk/given', JSON.stringify({ version: 2, entries }));
+    stores.books.own.set('chunk/given', JSON.stringify({ version: JOURNAL_VERSION, entries }));
   TestBed.resetTestingModule();
   TestBed.configureTestingModule({
     providers: [

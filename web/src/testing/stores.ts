@@ -1,55 +1,62 @@
-import type { BlobStore, Book, Stores } from '../app/data/book';
+import { BOOKS, type BlobStore, type Book, type Stores } from '../app/data/book';
 import type { KeyValueStore } from '../app/data/chunk-store';
 
 /** Stores that live as long as a test, and can be told to refuse. */
 export class MemoryStores implements Stores {
-  readonly books: Record<Book, Map<string, string>> = { own: new Map(), demo: new Map() };
-  private readonly kept = new Map<string, unknown>([['book', 'own']]);
+  readonly books = perBook();
+  readonly snapshots = perBook();
+  readonly kept = perBook();
+  readonly blobs = new Map<string, Blob>();
   refuses: Error | null = null;
+  private readonly here = new Map<string, unknown>([['book', 'own']]);
 
   readonly device = {
-    getItem: <T>(key: string): Promise<T | null> =>
-      Promise.resolve((this.kept.get(key) as T | undefined) ?? null),
-    setItem: <T>(key: string, value: T): Promise<T> => {
-      this.kept.set(key, value);
+    getItem: (key: string): Promise<unknown> => Promise.resolve(this.here.get(key) ?? null),
+    setItem: (key: string, value: unknown): Promise<unknown> => {
+      this.here.set(key, value);
       return Promise.resolve(value);
     },
   };
 
-  readonly blobs = new Map<string, Blob>();
-
-  pictures(): BlobStore {
-    return {
-      getItem: (key) => Promise.resolve(this.blobs.get(key) ?? null),
-      setItem: (key, value) => {
-        if (this.refuses) return Promise.reject(this.refuses);
-        this.blobs.set(key, value);
-        return Promise.resolve(value);
-      },
-      keys: () => Promise.resolve([...this.blobs.keys()]),
-      clear: () => {
-        this.blobs.clear();
-        return Promise.resolve();
-      },
-    };
+  journal(book: Book): KeyValueStore {
+    return this.over(this.books[book]);
   }
 
-  journal(book: Book): KeyValueStore {
-    const map = this.books[book];
+  snapshot(book: Book): KeyValueStore {
+    return this.over(this.snapshots[book]);
+  }
+
+  drafts(book: Book): KeyValueStore {
+    return this.over(this.kept[book]);
+  }
+
+  pictures(): BlobStore {
+    return this.over(this.blobs);
+  }
+
+  /** What a form kept, as it lies in the store. */
+  draft(form: string, book: Book = 'own'): unknown {
+    const text = this.kept[book].get(form);
+    return text === undefined ? null : (JSON.parse(text) as { value: unknown }).value;
+  }
+
+  private over<V>(map: Map<string, V>) {
     return {
-      setItem: (key, value) => {
+      getItem: (key: string) => Promise.resolve(map.get(key) ?? null),
+      setItem: (key: string, value: V) => {
         if (this.refuses) return Promise.reject(this.refuses);
         map.set(key, value);
-        return Promise.resolve();
+        return Promise.resolve(value);
       },
-      removeItem: (key) => {
+      removeItem: (key: string) => {
         map.delete(key);
         return Promise.resolve();
       },
-      iterate: (each) => {
+      iterate: (each: (value: unknown, key: string) => void) => {
         map.forEach((value, key) => each(value, key));
         return Promise.resolve();
       },
+      keys: () => Promise.resolve([...map.keys()]),
       clear: () => {
         map.clear();
         return Promise.resolve();
@@ -57,3 +64,9 @@ export class MemoryStores implements Stores {
     };
   }
 }
+
+const perBook = (): Record<Book, Map<string, string>> =>
+  Object.fromEntries(BOOKS.map((book) => [book, new Map<string, string>()])) as Record<
+    Book,
+    Map<string, string>
+  >;

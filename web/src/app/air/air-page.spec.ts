@@ -1,40 +1,14 @@
-import {
-  guessMapping,
-  possibleOrders,
-  readTable,
-  readWeather,
-  type WeatherMapping,
-} from '@hypogeon/core';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { FILES_WORKER } from '../data/files-worker';
 import { mount, type Bench } from '../../testing/mount';
 import { AirPage } from './air-page';
 
-/** What the files worker does with a table, on this thread. */
-const worker = {
-  weather(text: string, given: WeatherMapping | null) {
-    const table = readTable(text);
-    if (!table) return Promise.resolve({ ok: false, problem: 'There is no table in this file.' });
-    const mapping = given ?? guessMapping(table);
-    return Promise.resolve({
-      ok: true,
-      header: table.header,
-      sample: table.rows.slice(0, 4),
-      rows: table.rows.length,
-      mapping,
-      orders: possibleOrders(table, mapping),
-      read: readWeather(table, mapping),
-    });
-  },
-};
 const SEATTLE = readFileSync(
   join(__dirname, '../../../../node_modules/vega-datasets/data/seattle-weather.csv'),
   'utf8',
 );
 
-const open = (id = 'porch'): Promise<Bench<AirPage>> =>
-  mount(AirPage, { id }, undefined, [{ provide: FILES_WORKER, useValue: () => worker }]);
+const open = (id = 'porch'): Promise<Bench<AirPage>> => mount(AirPage, { id });
 
 async function choose(page: Bench<AirPage>, text: string): Promise<void> {
   const file = page.all('input[type=file]')[0] as HTMLInputElement;

@@ -10,6 +10,7 @@ import {
 } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import {
+  SETTINGS_KEY,
   addDays,
   airOf,
   dayNumber,
@@ -24,7 +25,7 @@ import {
   type SpaceFields,
 } from '@hypogeon/core';
 import type { EChartsCoreOption } from 'echarts/core';
-import { Deeds } from '../data/deeds';
+import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { saveText } from '../data/save-text';
 import { Today } from '../data/today';
@@ -49,7 +50,7 @@ const GAP_MS = 8 * DAY_MS;
 })
 export class AirPage {
   private readonly journal = inject(Journal);
-  private readonly deeds = inject(Deeds);
+  private readonly actions = inject(Actions);
   protected readonly words = inject(Words);
   protected readonly today = inject(Today).day;
   protected readonly state = this.journal.state;
@@ -198,7 +199,7 @@ export class AirPage {
   });
 
   protected put(fields: SpaceFields): void {
-    void this.journal.record({ kind: 'put', record: 'space', key: this.id(), fields });
+    void this.actions.record({ kind: 'put', record: 'space', key: this.id(), fields }, '');
   }
 
   protected setLevel(value: string): void {
@@ -225,12 +226,15 @@ export class AirPage {
       good ? null : { field: 'latitude', says: 'Between −90 and 90, south negative.' },
     );
     if (!good) return;
-    void this.journal.record({
-      kind: 'put',
-      record: 'settings',
-      key: 'grower',
-      fields: { latitude: text.trim() === '' ? null : value },
-    });
+    void this.actions.record(
+      {
+        kind: 'put',
+        record: 'settings',
+        key: SETTINGS_KEY,
+        fields: { latitude: text.trim() === '' ? null : value },
+      },
+      '',
+    );
   }
 
   protected says(field: string): string {
@@ -258,7 +262,7 @@ export class AirPage {
   protected makeYear(): void {
     const monthly = this.yearToMake();
     if (!monthly) return;
-    void this.deeds.record(
+    void this.actions.record(
       {
         kind: 'put',
         record: 'space',

@@ -2,7 +2,7 @@ import { DecimalPipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { batchCode, batchTitle } from '@hypogeon/core';
-import { Deeds } from '../data/deeds';
+import { Actions } from '../data/actions';
 import { Devices, type DeviceInfo, type Live, type Pairing, type Reading } from '../data/devices';
 import { Journal } from '../data/journal';
 import { Words } from '../data/words';
@@ -236,7 +236,7 @@ const FAULTS = [
 })
 export class DevicesPage {
   private readonly journal = inject(Journal);
-  private readonly deeds = inject(Deeds);
+  private readonly actions = inject(Actions);
   protected readonly devices = inject(Devices);
   protected readonly words = inject(Words);
   protected readonly kindWord = KIND_WORD;
@@ -294,17 +294,17 @@ export class DevicesPage {
 
   protected async pair(info: DeviceInfo, at: string): Promise<void> {
     await this.devices.pair(info, at);
-    this.deeds.say(`${info.name} is paired.`);
+    this.actions.say(`${info.name} is paired.`);
   }
 
   protected async keep({ id }: Pairing): Promise<void> {
     const saved = await this.devices.keep(id);
-    this.deeds.say(saved ? 'Readings are in the journal. Saved.' : 'Nothing new to keep yet.');
+    this.actions.say(saved ? 'Readings are in the journal. Saved.' : 'Nothing new to keep yet.');
   }
 
   protected async keepWeight({ id }: Pairing): Promise<void> {
     const grams = await this.devices.keepWeight(id);
-    this.deeds.say(
+    this.actions.say(
       grams === null
         ? 'No weight to keep: it is old, doubted or not there.'
         : `${grams} g noted. Saved.`,
@@ -317,7 +317,7 @@ export class DevicesPage {
         method: 'POST',
       });
     } catch {
-      this.deeds.say('The server does not answer.');
+      this.actions.say('The server does not answer.');
     }
   }
 

@@ -10,11 +10,13 @@ import {
   type SeriesColumn,
   type WeatherMapping,
 } from '@hypogeon/core';
-import { Deeds } from '../data/deeds';
-import { FILES_WORKER } from '../data/files-worker';
+import { Actions } from '../data/actions';
+import { Errand } from '../data/errand';
+import { FILES_WORKER } from '../data/workers';
 import { Journal, type Draft } from '../data/journal';
 import { Words } from '../data/words';
-import type { ReadWeatherFile } from '../workers/files.worker';
+import { numberFrom } from '../ui/number';
+import type { ReadWeatherFile } from '../workers/files';
 import { Field, FieldControl } from '../ui/field';
 
 const COLUMN_WORD: Readonly<Record<SeriesColumn, string>> = {
@@ -53,8 +55,11 @@ const MOST_BYTES = 40_000_000;
         <button class="bare" (click)="sample()">Try the open Seattle weather table</button>
       </div>
       <div aria-live="polite">
-        @if (busy()) {
-          <p class="quiet">Reading {{ name() }} …</p>
+        @if (errand.under()) {
+          <p class="quiet">
+            Reading {{ name() }} …
+            <button type="button" class="bare" (click)="stop()">Stop</button>
+          </p>
         }
         @if (problem()) {
           <p class="problem" role="alert">{{ problem() }}</p>
@@ -113,6 +118,23 @@ const MOST_BYTES = 40_000_000;
                 }
               </select>
             </hy-field>
+            @if (f.read.zones.length > 0) {
+              <hy-field
+                label="Move all times by, hours"
+                hint="They are marked {{
+                  f.read.zones.join(', ')
+                }} and read as the clock they show. Move them to the clock of your bench, or leave 0."
+              >
+                <input
+                  hyControl
+                  type="text"
+                  inputmode="decimal"
+                  [value]="f.mapping.shiftHours ?? 0"
+                  (change)="shift(hours.value)"
+                  #hours
+                />
+              </hy-field>
+            }
             @for (c of columns; track c) {
               <div class="column">
                 <hy-field [label]="word[c]">
@@ -155,6 +177,10 @@ const MOST_BYTES = 40_000_000;
                 ? (f.read.impossible | number) + ' values no bench has are left out.'
                 : ''
             }}
+            @if (f.read.unreadable > 0) {
+              {{ f.read.unreadable | number }} that are no numbers are left out, the first of them
+              “{{ f.read.unreadableLike }}”.
+            }
           </p>
           @if (f.read.withoutHumidity && f.read.from) {
             <p>
@@ -234,8 +260,9 @@ const MOST_BYTES = 40_000_000;
 })
 export class WeatherImport {
   private readonly worker = inject(FILES_WORKER);
+  protected readonly errand = new Errand();
   private readonly journal = inject(Journal);
-  private readonly deeds = inject(Deeds);
+  private readonly actions = inject(Actions);
   protected readonly words = inject(Words);
   readonly space = input.required<string>();
 
@@ -245,7 +272,6 @@ export class WeatherImport {
   protected readonly orderWord = DATE_ORDER_WORD;
 
   protected readonly name = signal('');
-  protected readonly busy = signal(false);
   protected readonly problem = signal('');
   private readonly text = signal('');
   private readonly read = signal<ReadWeatherFile | null>(null);
@@ -334,8 +360,17 @@ export class WeatherImport {
     });
     const rows = found.read.series.minutes.length;
     this.leave();
-    if ((await this.journal.recordAll(drafts)).saved)
-      this.deeds.say(`${rows.toLocaleString('en-GB')} readings taken. Saved.`);
+    await this.actions.recordAll(drafts, `${rows.toLocaleString('en-GB')} readings taken`);
+  }
+
+  protected stop(): void {
+    this.worker.stop();
+  }
+
+  protected shift(text: string): void {
+    const hours = numberFrom(text);
+    if (Math.abs(hours) <= 26) this.map({ shiftHours: hours });
+    else this.problem.set('Hours between −26 and 26: how far the clock of the log is from yours.');
   }
 
   protected leave(): void {
@@ -344,10 +379,11 @@ export class WeatherImport {
   }
 
   private async look(text: string, mapping: WeatherMapping | null): Promise<void> {
-    this.busy.set(true);
     this.text.set(text);
-    const read = await this.worker().weather(text, mapping);
-    this.busy.set(false);
+    const read = await this.errand.run('Reading', () =>
+      this.worker.ask((w) => w.weather(text, mapping)),
+    );
+    if (read === undefined) return this.problem.set(this.errand.problem());
     this.read.set(read);
     if (!read.ok) this.problem.set(read.problem);
   }

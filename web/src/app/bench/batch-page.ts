@@ -24,9 +24,10 @@ import {
   type Batch,
   type BatchEntry,
   type Outcome,
+  type BatchFields,
 } from '@hypogeon/core';
 import { firstValueFrom } from 'rxjs';
-import { Deeds } from '../data/deeds';
+import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { Water } from '../data/water';
@@ -50,7 +51,7 @@ type Panel = 'inspect' | 'note' | 'move' | 'pot' | 'change' | 'end';
   styleUrl: './batch-page.scss',
 })
 export class BatchPage {
-  private readonly deeds = inject(Deeds);
+  private readonly actions = inject(Actions);
   private readonly dialog = inject(MatDialog);
   private readonly router = inject(Router);
   private readonly journal = inject(Journal);
@@ -142,7 +143,7 @@ export class BatchPage {
     const entry = { kind: 'watered', batch: batch.id, how, day: this.on() } as const;
     // Roots in the medium say more about the wound than the clock does.
     if (gateOpen(clock, this.on()) || batch.stage === 'growing') {
-      await this.deeds.record(entry, 'Watered');
+      await this.actions.record(entry, 'Watered');
       return;
     }
     const opens =
@@ -153,7 +154,8 @@ export class BatchPage {
       maxWidth: '34rem',
     });
     const breach = await firstValueFrom(dialog.afterClosed());
-    if (breach) await this.deeds.record({ ...entry, breach }, 'Watered, and the breach remembered');
+    if (breach)
+      await this.actions.record({ ...entry, breach }, 'Watered, and the breach remembered');
   }
 
   protected inspected(seen: 'firm' | 'tacky' | 'fine' | 'wrinkled' | 'soft', text: string): void {
@@ -204,19 +206,17 @@ export class BatchPage {
     const read = width.trim() === '' ? null : readLength(width, this.words.lengthUnit());
     if (read?.ok === false) return this.problem.set(read.problem);
     const known = this.schools.find((s) => s.id === school);
-    void this.journal.record({
-      kind: 'put',
-      record: 'batch',
-      key: batch.id,
-      fields: {
-        ...(n === batch.count ? {} : { count: batch.begunWith + n - batch.count }),
-        ...(read?.ok ? { widthMm: read.mm } : {}),
-        ...(known && known.id !== batch.school ? { school: known.id } : {}),
-        ...(place.trim() === (batch.place ?? '') ? {} : { place: place.trim() || null }),
-      },
-    });
+    const shown = batch.widthMm === undefined ? '' : this.words.length(batch.widthMm);
+    const fields: BatchFields = {
+      ...(n === batch.count ? {} : { count: batch.begunWith + n - batch.count }),
+      // What is shown is rounded: only what was typed anew is stored.
+      ...(read?.ok && width.trim() !== shown ? { widthMm: read.mm } : {}),
+      ...(known && known.id !== batch.school ? { school: known.id } : {}),
+      ...(place.trim() === (batch.place ?? '') ? {} : { place: place.trim() || null }),
+    };
     this.panel.set(null);
-    this.deeds.say('Changed.');
+    if (Object.keys(fields).length > 0)
+      void this.actions.record({ kind: 'put', record: 'batch', key: batch.id, fields }, 'Changed');
   }
 
   protected places({ places, outcome }: PlacesCounted): void {
@@ -239,8 +239,8 @@ export class BatchPage {
 
   protected takeBack(entry: BatchEntry): void {
     const back = takenBackWith(this.state(), entry);
-    if (!back.ok) return this.deeds.say(back.problem);
-    void this.deeds.retract(...back.entries);
+    if (!back.ok) return this.actions.say(back.problem);
+    void this.actions.retract(...back.entries);
   }
 
   protected setDay(value: string): void {
@@ -251,9 +251,9 @@ export class BatchPage {
     void this.router.navigate(['/bench', this.id(), 'count']);
   }
 
-  private put(draft: Parameters<Deeds['record']>[0], said: string): void {
+  private put(draft: Parameters<Actions['record']>[0], said: string): void {
     if (this.dayProblem()) return;
-    void this.deeds.record({ ...draft, day: this.on() }, said);
+    void this.actions.record({ ...draft, day: this.on() }, said);
     this.panel.set(null);
     this.problem.set('');
   }

@@ -32,8 +32,10 @@ import {
   type BenchSort,
   type MethodId,
   type Trouble,
+  BATCH_STAGES,
 } from '@hypogeon/core';
-import { draftKeeper } from '../data/draft';
+import * as z from 'zod';
+import { Drafts } from '../data/drafts';
 import { Journal } from '../data/journal';
 import { saveText } from '../data/save-text';
 import { Today } from '../data/today';
@@ -63,6 +65,18 @@ type Row =
   | { readonly is: 'bench'; readonly name: string; readonly count: number }
   | { readonly is: 'batch'; readonly line: BenchLine };
 
+const askSchema: z.ZodType<BenchAsk> = z.object({
+  withDone: z.boolean().optional(),
+  stage: z.enum(BATCH_STAGES).optional(),
+  space: z.string().optional(),
+  taxon: z.string().optional(),
+  method: z.enum(METHODS).optional(),
+  mother: z.string().optional(),
+  trouble: z.enum([...TROUBLES, 'any']).optional(),
+  age: z.tuple([z.number(), z.number()]).optional(),
+  sort: z.enum(BENCH_SORTS).optional(),
+});
+
 @Component({
   selector: 'hy-bench-page',
   imports: [
@@ -84,7 +98,7 @@ export class BenchPage {
   protected readonly state = inject(Journal).state;
   protected readonly today = inject(Today).day;
   private readonly verdicts = inject(Water).verdicts;
-  private readonly keeper = draftKeeper<BenchAsk>('bench-list');
+  private readonly keeper = inject(Drafts).keeper('bench-list', askSchema);
 
   protected readonly stages = Object.entries(STAGE_NAME) as [BatchStage, string][];
   protected readonly sorts = BENCH_SORTS.map((id) => ({ id, name: SORT_WORD[id] }));

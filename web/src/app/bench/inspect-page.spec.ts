@@ -31,7 +31,7 @@ describe('what do you see', () => {
     const page = await open();
     await say(page, 'Wrinkled', 'yes');
     await say(page, 'Firm when pressed', 'yes');
-    expect(JSON.parse(localStorage.getItem('hypogeon.draft.look.b-20')!)).toEqual({
+    expect(page.stores.draft('look.b-20')).toEqual({
       wrinkled: true,
       firm: true,
     });
@@ -44,7 +44,8 @@ describe('what do you see', () => {
         text: expect.stringMatching(/^Living off itself, \d\d %: wrinkled, firm when pressed$/),
       },
     ]);
-    expect(localStorage.getItem('hypogeon.draft.look.b-20')).toBeNull();
+    await page.settle();
+    expect(page.stores.draft('look.b-20')).toBeNull();
   });
 
   it('counts a loss with its cause and stage in one tap', async () => {

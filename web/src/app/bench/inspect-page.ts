@@ -15,8 +15,10 @@ import {
   type Seen,
   type SignId,
 } from '@hypogeon/core';
-import { draftKeeper } from '../data/draft';
-import { Deeds } from '../data/deeds';
+import * as z from 'zod';
+import { Drafts } from '../data/drafts';
+import { shapeOf } from '../data/draft-shape';
+import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
@@ -24,6 +26,11 @@ import { Words } from '../data/words';
 /** Causes less likely than this are not told, and at most so many are. */
 const LEAST = 0.05;
 const MOST = 4;
+
+const seenSchema: z.ZodType<Seen> = z.partialRecord(
+  z.enum(SIGN_IDS as readonly [SignId, ...SignId[]]),
+  z.boolean(),
+);
 
 /** What do you see? Signs in, likely causes out, with what to look at next and what to do. */
 @Component({
@@ -220,7 +227,7 @@ const MOST = 4;
 })
 export class InspectPage {
   private readonly journal = inject(Journal);
-  private readonly deeds = inject(Deeds);
+  private readonly actions = inject(Actions);
   private readonly router = inject(Router);
   private readonly words = inject(Words);
   private readonly today = inject(Today).day;
@@ -231,7 +238,8 @@ export class InspectPage {
     const batch = this.batch();
     return batch ? batchTitle(this.journal.state(), batch) : '';
   });
-  private readonly keeper = computed(() => draftKeeper<Seen>(`look.${this.id()}`));
+  private readonly drafts = inject(Drafts);
+  private readonly keeper = computed(() => this.drafts.keeper(`look.${this.id()}`, seenSchema));
   private readonly typed = signal<Seen | null>(null);
   protected readonly seen = computed(() => this.typed() ?? this.keeper().read() ?? {});
   protected readonly looked = computed(() => Object.keys(this.seen()).length);
@@ -304,7 +312,7 @@ export class InspectPage {
     const batch = this.batch();
     if (!batch) return;
     const counts = stepCount(batch.counts, 'rotted', 1, batch.here.waiting);
-    if (!counts) return this.deeds.say('None is left to count. See the count.');
+    if (!counts) return this.actions.say('None is left to count. See the count.');
     const at = STAGE_NAME[batch.stage];
     await this.record(
       [this.seenEntry(`, ${at}`), { kind: 'tally', batch: batch.id, counts }],
@@ -327,7 +335,7 @@ export class InspectPage {
   }
 
   private async record(entries: readonly EntryDraft[], said: string): Promise<void> {
-    const saved = await this.deeds.recordAll(entries, said);
+    const saved = await this.actions.recordAll(entries, said);
     if (!saved) return;
     this.keeper().drop();
     this.typed.set({});
@@ -338,7 +346,7 @@ export class InspectPage {
   protected async isolateIt(): Promise<void> {
     const batch = this.batch();
     if (!batch) return;
-    const saved = await this.deeds.recordAll(
+    const saved = await this.actions.recordAll(
       [
         { kind: 'moved', batch: batch.id, space: batch.space, place: `${APART}, for pests` },
         { kind: 'note', batch: batch.id, text: 'Isolated: pests. No cuttings until it is clean.' },

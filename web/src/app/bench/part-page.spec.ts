@@ -69,8 +69,7 @@ describe('taking cuttings out of a batch', () => {
     const page = await open();
     await choose(page, 'Sell');
     await page.fill('With roots', '4');
-    const kept = localStorage.getItem('hypogeon.draft.part.b-19');
-    expect(JSON.parse(kept!)).toMatchObject({ way: 'sold', rooted: '4' });
+    expect(page.stores.draft('part.b-19')).toMatchObject({ way: 'sold', rooted: '4' });
   });
 
   it('says where nothing can be merged', async () => {

@@ -30,9 +30,12 @@ import {
   type EntryDraft,
   type RecutFor,
   type WoundSchoolId,
+  RECUT_FOR,
 } from '@hypogeon/core';
-import { Deeds } from '../data/deeds';
-import { draftKeeper } from '../data/draft';
+import * as z from 'zod';
+import { Actions } from '../data/actions';
+import { Drafts } from '../data/drafts';
+import { shapeOf } from '../data/draft-shape';
 import { freshId } from '../data/fresh-id';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
@@ -88,6 +91,20 @@ interface PartDraft {
   readonly into: string;
 }
 
+const partSchema: z.ZodType<PartDraft> = z.object({
+  way: z.enum(WAYS.map((w) => w.id)),
+  waiting: z.string(),
+  rooted: z.string(),
+  pupped: z.string(),
+  cause: z.enum(RECUT_FOR),
+  width: z.string(),
+  school: z.string(),
+  space: z.string(),
+  place: z.string(),
+  text: z.string().max(4000),
+  into: z.string(),
+});
+
 /** Takes cuttings out of a batch: split, cut afresh, potted singly, given, sold, thrown out or merged. */
 @Component({
   selector: 'hy-part-page',
@@ -97,7 +114,7 @@ interface PartDraft {
   styleUrl: './part-page.scss',
 })
 export class PartPage {
-  private readonly deeds = inject(Deeds);
+  private readonly actions = inject(Actions);
   private readonly router = inject(Router);
   private readonly journal = inject(Journal);
   protected readonly words = inject(Words);
@@ -140,7 +157,8 @@ export class PartPage {
       }));
   });
 
-  private readonly keeper = computed(() => draftKeeper<PartDraft>(`part.${this.id()}`));
+  private readonly drafts = inject(Drafts);
+  private readonly keeper = computed(() => this.drafts.keeper(`part.${this.id()}`, partSchema));
   private readonly edited = signal<PartDraft | null>(null);
   protected readonly form = computed<PartDraft>(() => {
     const asked = WAYS.find((w) => w.id === this.way())?.id;
@@ -200,7 +218,7 @@ export class PartPage {
     if (!batch || this.dayProblem()) return;
     const made = this.entries(batch);
     if (typeof made === 'string') return this.problem.set(made);
-    const saved = await this.deeds.recordAll(made.entries, made.said);
+    const saved = await this.actions.recordAll(made.entries, made.said);
     if (!saved) return;
     this.keeper().drop();
     this.edited.set(null);

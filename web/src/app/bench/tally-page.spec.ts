@@ -39,9 +39,8 @@ describe('counting', () => {
     const page = await open();
     for (let i = 0; i < 5; i++)
       document.dispatchEvent(new KeyboardEvent('keydown', { code: 'Digit1', key: '1' }));
-    const kept = localStorage.getItem('hypogeon.draft.tally.b-19');
-    expect(JSON.parse(kept!)).toMatchObject({ counts: { rooted: 13 } });
     await page.settle();
+    expect(page.stores.draft('tally.b-19')).toMatchObject({ counts: { rooted: 13 } });
     expect(shown(page)[0]).toBe(13);
   });
 

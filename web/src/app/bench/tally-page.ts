@@ -9,9 +9,12 @@ import {
   stillOpen,
   sumCounts,
   type Counts,
+  countsSchema,
 } from '@hypogeon/core';
-import { Deeds } from '../data/deeds';
-import { draftKeeper } from '../data/draft';
+import * as z from 'zod';
+import { Actions } from '../data/actions';
+import { Drafts } from '../data/drafts';
+import { shapeOf } from '../data/draft-shape';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
@@ -23,6 +26,11 @@ interface TallyDraft {
   readonly recount: string;
 }
 
+const tallySchema: z.ZodType<TallyDraft> = z.object({
+  counts: countsSchema,
+  recount: z.string().max(4000),
+});
+
 @Component({
   selector: 'hy-tally-page',
   imports: [Field, FieldControl, RouterLink, TallyKeys],
@@ -32,7 +40,7 @@ interface TallyDraft {
   styleUrl: './tally-page.scss',
 })
 export class TallyPage {
-  private readonly deeds = inject(Deeds);
+  private readonly actions = inject(Actions);
   private readonly router = inject(Router);
   private readonly state = inject(Journal).state;
   protected readonly words = inject(Words);
@@ -50,7 +58,8 @@ export class TallyPage {
     return batch ? pieceOf(this.state(), batch) : 'leaf';
   });
 
-  private readonly keeper = computed(() => draftKeeper<TallyDraft>(`tally.${this.id()}`));
+  private readonly drafts = inject(Drafts);
+  private readonly keeper = computed(() => this.drafts.keeper(`tally.${this.id()}`, tallySchema));
   private readonly edited = signal<TallyDraft | null>(null);
   private readonly draft = computed(() => this.edited() ?? this.keeper().read());
   protected readonly counts = computed(
@@ -113,7 +122,7 @@ export class TallyPage {
     const batch = this.batch();
     if (!batch || !this.ready()) return;
     const recount = this.problems().length > 0 ? { recount: this.recount().trim() } : {};
-    const recording = this.deeds.record(
+    const recording = this.actions.record(
       { kind: 'tally', batch: batch.id, day: this.on(), counts: this.counts(), ...recount },
       `Counted ${this.title()}`,
     );

@@ -36,8 +36,8 @@ import {
 } from '@hypogeon/core';
 import { MatDialog } from '@angular/material/dialog';
 import { firstValueFrom } from 'rxjs';
-import { BENCH_WORKER } from '../data/bench-worker';
-import { Deeds } from '../data/deeds';
+import { BENCH_WORKER } from '../data/workers';
+import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { drinkWords } from '../data/verdict-words';
@@ -62,7 +62,7 @@ const AHEAD_DAYS = 21;
   styleUrl: './water-page.scss',
 })
 export class WaterPage {
-  private readonly deeds = inject(Deeds);
+  private readonly actions = inject(Actions);
   private readonly dialog = inject(MatDialog);
   private readonly journal = inject(Journal);
   private readonly worker = inject(BENCH_WORKER);
@@ -146,7 +146,7 @@ export class WaterPage {
 
   protected readonly outlooks = resource({
     params: () => this.given() ?? undefined,
-    loader: ({ params }) => this.worker().compare(params),
+    loader: ({ params }) => this.worker.ask((w) => w.compare(params)),
   });
 
   protected readonly day = signal('');
@@ -224,7 +224,7 @@ export class WaterPage {
     };
     const clock = clockOf(this.state(), batch);
     if (gateOpen(clock, this.on()) || batch.stage === 'growing') {
-      await this.deeds.record(entry, 'Watered');
+      await this.actions.record(entry, 'Watered');
     } else {
       const opens =
         clock?.gate.state === 'dated' ? `until ${this.words.near(clock.gate.opens)}` : 'for now';
@@ -235,7 +235,7 @@ export class WaterPage {
       });
       const breach = await firstValueFrom(dialog.afterClosed());
       if (!breach) return;
-      await this.deeds.record({ ...entry, breach }, 'Watered, and the breach remembered');
+      await this.actions.record({ ...entry, breach }, 'Watered, and the breach remembered');
     }
     this.panel.set(null);
   }
@@ -255,7 +255,10 @@ export class WaterPage {
       return this.problem.set(
         `Lighter than this pot without a drop of water (about ${Math.round(dry)} g). Another pot, or a tray left off? Weigh again.`,
       );
-    void this.deeds.record({ kind: 'weighed', batch: batch.id, grams, day: this.on() }, 'Weighed');
+    void this.actions.record(
+      { kind: 'weighed', batch: batch.id, grams, day: this.on() },
+      'Weighed',
+    );
     this.panel.set(null);
   }
 
@@ -264,7 +267,7 @@ export class WaterPage {
     if (!batch || !this.dayGood()) return;
     const read = readLength(depth, this.words.lengthUnit());
     if (!read.ok) return this.problem.set(read.problem);
-    void this.deeds.record(
+    void this.actions.record(
       { kind: 'felt', batch: batch.id, depthMm: Math.min(read.mm, 1000), seen, day: this.on() },
       'Felt',
     );
@@ -307,7 +310,7 @@ export class WaterPage {
 
   private put(fields: BatchFields): void {
     this.problem.set('');
-    void this.deeds.record({ kind: 'put', record: 'batch', key: this.id(), fields }, 'Changed');
+    void this.actions.record({ kind: 'put', record: 'batch', key: this.id(), fields }, 'Changed');
   }
 
   private dayGood(): boolean {

@@ -3,16 +3,21 @@ import localforage from 'localforage';
 import type { KeyValueStore } from './chunk-store';
 
 /** The grower's own journal and the demo lie in two books and never mix. */
-export type Book = 'own' | 'demo';
+export const BOOKS = ['own', 'demo'] as const;
+export type Book = (typeof BOOKS)[number];
 
 export interface Stores {
   journal(book: Book): KeyValueStore;
+  /** The folded state beside the journal: a comfort, that may be thrown away. */
+  snapshot(book: Book): KeyValueStore;
+  /** What was being typed, by form and record. */
+  drafts(book: Book): KeyValueStore;
   /** Pictures by their id, beside the journal that names them. */
   pictures(book: Book): BlobStore;
-  /** What belongs to this device and not to the journal: its id, the open book. */
+  /** What belongs to this device and not to the journal: its id, the open book. Read through a schema. */
   readonly device: {
-    getItem<T>(key: string): Promise<T | null>;
-    setItem<T>(key: string, value: T): Promise<T>;
+    getItem(key: string): Promise<unknown>;
+    setItem(key: string, value: unknown): Promise<unknown>;
   };
 }
 
@@ -30,7 +35,16 @@ export const STORES = new InjectionToken<Stores>('stores', {
   providedIn: 'root',
   factory: () => ({
     journal: (book) => localforage.createInstance({ name: NAME, storeName: `journal_${book}` }),
+    snapshot: (book) => localforage.createInstance({ name: NAME, storeName: `snapshot_${book}` }),
+    drafts: (book) => localforage.createInstance({ name: NAME, storeName: `drafts_${book}` }),
     pictures: (book) => localforage.createInstance({ name: NAME, storeName: `pictures_${book}` }),
     device: localforage.createInstance({ name: NAME, storeName: 'device' }),
   }),
+});
+
+/** The build that runs, by the name of its first script: another build may fold otherwise. */
+export const BUILD = new InjectionToken<string>('build', {
+  providedIn: 'root',
+  factory: () =>
+    document.querySelector<HTMLScriptElement>('script[src*="main"]')?.getAttribute('src') ?? 'here',
 });

@@ -42,7 +42,8 @@ describe('the chunk store', () => {
     map.set('chunk/torn', '[{"id":"e9","at":"2026-');
     const read = await chunks.read();
     expect(read.entries).toHaveLength(5);
-    expect(read.damaged).toEqual(['chunk/torn']);
+    expect(read.setAside).toMatchObject([{ chunk: 'chunk/torn', newer: false }]);
+    expect(read.setAside[0]!.reason).toMatch(/^it is torn/);
   });
 
   it('brings chunks of a past version forward and leaves those of a newer one alone', async () => {
@@ -52,7 +53,36 @@ describe('the chunk store', () => {
     map.set('chunk/new', JSON.stringify({ version: 99, entries: [entry(2)] }));
     const read = await chunks.read();
     expect(read.entries).toMatchObject([{ counts: { rooted: 1, dried: 2 } }]);
-    expect(read.damaged).toEqual(['chunk/new']);
+    expect(read.setAside).toMatchObject([{ chunk: 'chunk/new', newer: true }]);
+  });
+
+  it.each<[string, unknown, RegExp, RegExp]>([
+    ['nothing', null, /an entry of no kind/, /must be an object/],
+    ['a day that is none', { ...entry(1), day: 'never' }, /^note of never$/, /day is not a day/],
+    [
+      'a series without a start',
+      { ...entry(1), kind: 'series', space: 's', source: 'x', offsets: [], columns: {} },
+      /^series/,
+      /start must be a string/,
+    ],
+  ])('sets %s aside by name, and opens the rest', async (_name, bad, name, reason) => {
+    const { chunks, map } = setUp();
+    map.set('chunk/some', JSON.stringify({ version: 3, entries: [entry(1), bad, entry(2)] }));
+    const read = await chunks.read();
+    expect(read.entries.map((e) => e.id)).toEqual(['e1', 'e2']);
+    expect(read.setAside).toHaveLength(1);
+    expect(read.setAside[0]!.name).toMatch(name);
+    expect(read.setAside[0]!.reason).toMatch(reason);
+  });
+
+  it('never gathers a chunk away that holds something set aside', async () => {
+    const { chunks, map } = setUp();
+    for (const e of many(130)) await chunks.write([e]);
+    const spoiled = JSON.stringify({ version: 3, entries: [entry(200), { kind: 'note' }] });
+    map.set('chunk/spoiled', spoiled);
+    await chunks.gather();
+    expect(map.get('chunk/spoiled')).toBe(spoiled);
+    expect((await chunks.read()).entries).toHaveLength(131);
   });
 
   it('gathers many small chunks into a large one and keeps every entry', async () => {

@@ -1,17 +1,42 @@
-import { JOURNAL_VERSION, migrateEntry, type Entry } from '@hypogeon/core';
+import {
+  JOURNAL_VERSION,
+  migrateEntry,
+  readEntry,
+  reasonOf,
+  tooDeepAt,
+  type Entry,
+} from '@hypogeon/core';
+import * as z from 'zod';
 
 /** The few calls of localForage that the store needs; a test can stand in for it. */
 export interface KeyValueStore {
+  getItem(key: string): Promise<unknown>;
   setItem(key: string, value: string): Promise<unknown>;
   removeItem(key: string): Promise<void>;
   iterate(each: (value: unknown, key: string) => void): Promise<unknown>;
   clear(): Promise<void>;
 }
 
-export interface StoredJournal {
+/** A chunk as it lies in the store. */
+export interface StoredChunk {
+  readonly key: string;
+  readonly text: string;
+}
+
+/** Something in the store that is not taken into the account. It stays where it is, unchanged. */
+export interface SetAside {
+  /** The chunk it lies in. */
+  readonly chunk: string;
+  /** What it is, as far as that can be read: `note of 2026-03-01`. */
+  readonly name: string;
+  readonly reason: string;
+  /** Of a newer version, not damaged. */
+  readonly newer: boolean;
+}
+
+export interface ReadChunks {
   readonly entries: readonly Entry[];
-  /** Keys of chunks that could not be read, torn or of a newer version: left as they are, and said. */
-  readonly damaged: readonly string[];
+  readonly setAside: readonly SetAside[];
 }
 
 /** Chunks are gathered into larger ones once there are this many, so that opening stays quick. */
@@ -34,32 +59,60 @@ export class ChunkStore {
   async write(entries: readonly Entry[]): Promise<void> {
     for (let i = 0; i < entries.length; i += GATHERED_ENTRIES) {
       const part = entries.slice(i, i + GATHERED_ENTRIES);
-      const chunk: Chunk = { version: JOURNAL_VERSION, entries: part };
+      const chunk: z.infer<typeof chunkSchema> = { version: JOURNAL_VERSION, entries: part };
       await this.store.setItem(`chunk/${this.freshKey()}`, JSON.stringify(chunk));
     }
   }
 
-  async read(): Promise<StoredJournal> {
-    const entries: Entry[] = [];
-    const damaged: string[] = [];
+  /** All chunks as they lie there, in order of key; what is no text comes as an empty one. */
+  async chunks(): Promise<readonly StoredChunk[]> {
+    const chunks: StoredChunk[] = [];
     await this.store.iterate((value, key) => {
-      const chunk = parseChunk(value);
-      if (chunk) for (const entry of chunk) entries.push(entry);
-      else damaged.push(key);
+      chunks.push({ key, text: typeof value === 'string' ? value : '' });
     });
-    return { entries, damaged };
+    return chunks.sort((a, b) => (a.key < b.key ? -1 : 1));
   }
 
-  /** Gathers small chunks into large ones if there are many of them. */
+  async read(): Promise<ReadChunks> {
+    return readChunks(await this.chunks());
+  }
+
+  /** Gathers small chunks into large ones if there are many of them. Chunks with something set aside stay. */
   async gather(): Promise<void> {
-    const small: { key: string; entries: readonly Entry[] }[] = [];
-    await this.store.iterate((value, key) => {
-      const entries = parseChunk(value);
-      if (entries && entries.length < GATHERED_ENTRIES) small.push({ key, entries });
-    });
+    const small: { readonly key: string; readonly entries: readonly Entry[] }[] = [];
+    for (const chunk of await this.chunks()) {
+      const { entries, setAside } = readChunks([chunk]);
+      if (setAside.length === 0 && entries.length < GATHERED_ENTRIES)
+        small.push({ key: chunk.key, entries });
+    }
     if (small.length < GATHER_AT) return;
-    await this.write(small.flatMap((chunk) => chunk.entries));
-    for (const { key } of small) await this.store.removeItem(key);
+    await this.replace(
+      small.map(({ key }) => key),
+      small.flatMap((chunk) => chunk.entries),
+    );
+  }
+
+  /** Writes entries, and only then clears away the chunks that they came from. */
+  async replace(keys: readonly string[], entries: readonly Entry[]): Promise<void> {
+    await this.write(entries);
+    for (const key of keys) await this.store.removeItem(key);
+  }
+
+  /**
+   * Puts entries that were stamped anew in the place of what they were: first written, then the chunks that held
+   * them go. A chunk with something set aside stays; what it holds twice is brought back again at the next opening.
+   */
+  async restamp(anew: readonly Entry[]): Promise<void> {
+    const ids = new Set(anew.map((e) => e.id));
+    const keys: string[] = [];
+    const stay: Entry[] = [];
+    for (const chunk of await this.chunks()) {
+      const { entries, setAside } = readChunks([chunk]);
+      if (setAside.length > 0 || !entries.some((e) => ids.has(e.id))) continue;
+      keys.push(chunk.key);
+      stay.push(...entries.filter((e) => !ids.has(e.id)));
+    }
+    await this.replace(keys, [...stay, ...anew]);
   }
 
   async clear(): Promise<void> {
@@ -67,21 +120,68 @@ export class ChunkStore {
   }
 }
 
-interface Chunk {
-  readonly version: number;
-  readonly entries: readonly unknown[];
+const chunkSchema = z.object({ version: z.int().min(1), entries: z.array(z.unknown()) });
+
+/** Reads chunks entry by entry: a bad one is set aside, named and kept, and the rest opens. */
+export function readChunks(chunks: readonly StoredChunk[]): ReadChunks {
+  const entries: Entry[] = [];
+  const setAside: SetAside[] = [];
+  for (const { key, text } of chunks) {
+    const aside = (name: string, reason: string, newer = false): void => {
+      setAside.push({ chunk: key, name, reason, newer });
+    };
+    const opened = openChunk(text);
+    if (typeof opened === 'string') {
+      aside('a piece of the store', opened);
+      continue;
+    }
+    if (opened.version > JOURNAL_VERSION) {
+      const { version } = opened;
+      aside('a piece of the store', `it is of version ${version}, newer than this Hypogeon`, true);
+      continue;
+    }
+    for (const raw of opened.entries) {
+      const read = readEntry(migrateEntry(raw, opened.version));
+      if (read.ok) entries.push(read.entry);
+      else {
+        const [first] = read.issues;
+        aside(nameOf(raw), `${first!.path.join('.')} ${first!.sentence}`.trim());
+      }
+    }
+  }
+  return { entries, setAside };
 }
 
-/** The entries of a chunk, brought forward if a past version wrote it; null if it cannot be read. */
-function parseChunk(value: unknown): readonly Entry[] | null {
-  if (typeof value !== 'string') return null;
+/**
+ * The entries of chunks whose every entry was read before: not asked again one by one.
+ * @throws where a chunk is not what it was
+ */
+export function trustChunks(chunks: readonly StoredChunk[]): Entry[] {
+  return chunks.flatMap(({ text }) => {
+    const opened = openChunk(text);
+    if (typeof opened === 'string') throw new Error(opened);
+    const { version, entries } = opened;
+    return (
+      version < JOURNAL_VERSION ? entries.map((e) => migrateEntry(e, version)) : entries
+    ) as Entry[];
+  });
+}
+
+function openChunk(text: string): z.infer<typeof chunkSchema> | string {
+  if (tooDeepAt(text) !== null) return 'it is nested deeper than anything of ours';
   try {
-    const { version, entries } = JSON.parse(value) as Chunk;
-    if (version > JOURNAL_VERSION) return null;
-    return (version < JOURNAL_VERSION
-      ? entries.map((e) => migrateEntry(e, version))
-      : entries) as unknown as Entry[];
-  } catch {
-    return null;
+    const chunk = chunkSchema.safeParse(JSON.parse(text));
+    return chunk.success ? chunk.data : 'it has no version or no entries';
+  } catch (error) {
+    return `it is torn: ${reasonOf(error)}`;
   }
+}
+
+const named = z.object({ kind: z.string(), day: z.string().optional().catch(undefined) });
+
+function nameOf(raw: unknown): string {
+  const read = named.safeParse(raw);
+  if (!read.success) return 'an entry of no kind';
+  const { kind, day } = read.data;
+  return `${kind.slice(0, 40)}${day === undefined ? '' : ` of ${day.slice(0, 10)}`}`;
 }

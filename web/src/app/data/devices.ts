@@ -10,19 +10,22 @@ import {
   type SeriesColumn,
 } from '@hypogeon/core';
 import { Subscription, timer } from 'rxjs';
+import * as z from 'zod';
 import { STORES } from './book';
 import { deviceStream, type StreamEvent } from './device-stream';
 import { Journal } from './journal';
 import { localDay } from './today';
 
-export type DeviceKind = 'thermo-hygrometer' | 'light' | 'scale';
+const DEVICE_KINDS = ['thermo-hygrometer', 'light', 'scale'] as const;
+export type DeviceKind = (typeof DEVICE_KINDS)[number];
 
 /** A device as the server that speaks for it tells. */
-export interface DeviceInfo {
-  readonly id: string;
-  readonly name: string;
-  readonly kind: DeviceKind;
-}
+const infoSchema = z.object({
+  id: z.string().min(1).max(200),
+  name: z.string().max(200),
+  kind: z.enum(DEVICE_KINDS),
+});
+export type DeviceInfo = Readonly<z.infer<typeof infoSchema>>;
 
 /** A device that this browser listens to, and where it stands. */
 export interface Pairing extends DeviceInfo {
@@ -55,6 +58,17 @@ export interface Live {
   readonly waiting: number;
   readonly replaying: boolean;
 }
+
+/** Pairings as this browser keeps them; what is not one is left out. */
+const pairingsSchema = z
+  .array(
+    infoSchema
+      .extend({ at: z.string().min(1).max(200) })
+      .nullable()
+      .catch(null),
+  )
+  .catch([])
+  .transform((kept): readonly Pairing[] => kept.filter((p) => p !== null));
 
 const SILENT: Live = {
   status: 'connecting',
@@ -123,7 +137,7 @@ export class Devices {
   async open(): Promise<void> {
     if (this.clock) return;
     this.clock = timer(1000, 1000).subscribe(() => this.tick());
-    const kept = (await this.store.getItem<readonly Pairing[]>('devices').catch(() => null)) ?? [];
+    const kept = pairingsSchema.parse(await this.store.getItem('devices').catch(() => null));
     this.pairings.set(kept);
     for (const pairing of kept) this.listen(pairing);
   }
@@ -132,8 +146,8 @@ export class Devices {
   async offered(): Promise<readonly DeviceInfo[] | null> {
     try {
       const answer = await fetch('devices');
-      const list: unknown = answer.ok ? await answer.json() : null;
-      return Array.isArray(list) ? list.filter(isInfo) : null;
+      const list = z.array(z.unknown()).safeParse(answer.ok ? await answer.json() : null);
+      return list.success ? list.data.flatMap((d) => infoSchema.safeParse(d).data ?? []) : null;
     } catch {
       return null;
     }
@@ -341,17 +355,4 @@ export class Devices {
 
 function wallMinute(date: Date): number {
   return dayNumber(localDay(date)) * 1440 + date.getHours() * 60 + date.getMinutes();
-}
-
-function isInfo(value: unknown): value is DeviceInfo {
-  return (
-    typeof value === 'object' &&
-    value !== null &&
-    'id' in value &&
-    typeof value.id === 'string' &&
-    'name' in value &&
-    typeof value.name === 'string' &&
-    'kind' in value &&
-    (value.kind === 'thermo-hygrometer' || value.kind === 'light' || value.kind === 'scale')
-  );
 }

@@ -1,6 +1,6 @@
 import { inject, Injectable } from '@angular/core';
 import { STORES } from './book';
-import { FILES_WORKER } from './files-worker';
+import { FILES_WORKER } from './workers';
 import { Journal } from './journal';
 import { JournalFile } from './journal-file';
 import { saveBlob, saveText } from './save-text';
@@ -25,18 +25,14 @@ export class Exports {
       const blob = await store.getItem(id);
       if (blob) pictures.push({ id, bytes: new Uint8Array(await blob.arrayBuffer()) });
     }
-    this.saveBytes(
-      `hypogeon-${this.journal.book()}-${this.today.day()}.zip`,
-      await this.worker().zip(this.file.entries(), pictures),
-    );
+    const bytes = await this.worker.ask((w) => w.zip(this.file.entries(), pictures));
+    this.saveBytes(`hypogeon-${this.journal.book()}-${this.today.day()}.zip`, bytes);
   }
 
   /** Everything as a data package. */
   async savePackage(): Promise<void> {
-    const bytes = await this.worker().dataPackage(
-      this.file.entries(),
-      this.today.day(),
-      new Date(),
+    const bytes = await this.worker.ask((w) =>
+      w.dataPackage(this.file.entries(), this.today.day(), new Date()),
     );
     this.saveBytes(`hypogeon-data-${this.today.day()}.zip`, bytes);
   }
@@ -44,11 +40,8 @@ export class Exports {
   /** The tasks of the coming weeks for a calendar. */
   async saveCalendar(): Promise<void> {
     const today = this.today.day();
-    const text = await this.worker().calendar(
-      this.file.entries(),
-      today,
-      this.water.verdicts(),
-      new Date(),
+    const text = await this.worker.ask((w) =>
+      w.calendar(this.file.entries(), today, this.water.verdicts(), new Date()),
     );
     saveText(`hypogeon-tasks-${today}.ics`, text, 'text/calendar');
   }

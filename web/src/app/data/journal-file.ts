@@ -1,10 +1,10 @@
 import { inject, Injectable } from '@angular/core';
 import { sizeProblem, type Entry, type ImportPreview, type Problem } from '@hypogeon/core';
-import { FILES_WORKER } from './files-worker';
 import { Journal } from './journal';
 import { Pictures } from './pictures';
 import { saveText } from './save-text';
 import { Today } from './today';
+import { FILES_WORKER } from './workers';
 
 /** A file as it was read, with the pictures that came along. */
 export type OfferedFile =
@@ -13,6 +13,8 @@ export type OfferedFile =
       readonly entries: readonly Entry[];
       readonly preview: ImportPreview;
       readonly pictures: ReadonlyMap<string, Blob>;
+      /** Files of a zip that are no pictures, or that nothing names: not taken. */
+      readonly leftOut: number;
     }
   | { readonly ok: false; readonly problems: readonly Problem[] };
 
@@ -26,14 +28,23 @@ export class JournalFile {
 
   async save(): Promise<void> {
     const name = `hypogeon-${this.journal.book()}-${this.today.day()}.json`;
-    saveText(name, await this.worker().write(this.entries()), 'application/json');
+    const text = await this.worker.ask((w) => w.write(this.entries()));
+    saveText(name, text, 'application/json');
   }
 
+  /** @throws Stopped if the grower stops it, or what went wrong in the worker */
   async read(file: File): Promise<OfferedFile> {
     if (/\.zip$/i.test(file.name) || file.type === 'application/zip') return this.readZip(file);
     const tooLarge = sizeProblem(file.size);
     if (tooLarge) return { ok: false, problems: [tooLarge] };
-    return this.offer(await file.text(), new Map());
+    const text = await file.text();
+    const read = await this.worker.ask((w) => w.read(text, this.entries(), Date.now()));
+    return read.ok ? { ...read, pictures: new Map(), leftOut: 0 } : read;
+  }
+
+  /** Ends a reading that takes too long for the grower. */
+  stop(): void {
+    this.worker.stop();
   }
 
   /** Puts the pictures of an imported file beside those that are here. */
@@ -43,21 +54,17 @@ export class JournalFile {
 
   private async readZip(file: File): Promise<OfferedFile> {
     if (file.size > MOST_ZIP_BYTES)
-      return { ok: false, problems: [{ sentence: 'this zip is larger than 2 GB.' }] };
-    const unzipped = await this.worker().unzip(new Uint8Array(await file.arrayBuffer()));
-    if (!unzipped.ok) return { ok: false, problems: [{ sentence: unzipped.problem }] };
+      return { ok: false, problems: [{ sentence: 'this zip is larger than 1 GB.' }] };
+    const bytes = new Uint8Array(await file.arrayBuffer());
+    const read = await this.worker.ask((w) => w.readZip(bytes, this.entries(), Date.now()));
+    if (!read.ok) return read;
     const pictures = new Map(
-      unzipped.pictures.map(({ id, bytes }) => [
+      read.pictures.map(({ id, bytes: data, type }) => [
         id,
-        new Blob([bytes as Uint8Array<ArrayBuffer>], { type: 'image/jpeg' }),
+        new Blob([data as Uint8Array<ArrayBuffer>], { type }),
       ]),
     );
-    return this.offer(unzipped.journal, pictures);
-  }
-
-  private async offer(text: string, pictures: ReadonlyMap<string, Blob>): Promise<OfferedFile> {
-    const read = await this.worker().read(text, this.entries());
-    return read.ok ? { ...read, pictures } : read;
+    return { ...read, pictures };
   }
 
   entries(): readonly Entry[] {
@@ -66,4 +73,4 @@ export class JournalFile {
 }
 
 /** More than a browser holds in one piece. */
-const MOST_ZIP_BYTES = 2_000_000_000;
+const MOST_ZIP_BYTES = 1_000_000_000;

@@ -1,3 +1,5 @@
+import type { Entry } from '@hypogeon/core';
+import { nextStamp } from '@hypogeon/core';
 import { TestBed } from '@angular/core/testing';
 import { MemoryStores } from '../../testing/stores';
 import { STORES } from './book';
@@ -65,18 +67,18 @@ describe('the journal of a device', () => {
     const { journal } = await setUp();
     const now = jest.spyOn(Date, 'now');
     now.mockReturnValue(Date.parse('2026-03-01T10:00:00Z'));
-    const first = (await journal.record(mother('One'))).entry;
+    const [first] = (await journal.record(mother('One'))).entries;
     now.mockReturnValue(Date.parse('2020-01-01T00:00:00Z'));
-    const second = (await journal.record(mother('Two'))).entry;
+    const [second] = (await journal.record(mother('Two'))).entries;
     now.mockRestore();
-    expect(second.at > first.at).toBe(true);
+    expect(second!.at > first!.at).toBe(true);
     expect(journal.state().mothers.get('m')!.name).toBe('Two');
   });
 
   it('takes another journal in once, however often it is handed in', async () => {
     const { journal, stores } = await setUp();
-    const { entry } = await journal.record(mother('Mine'));
-    const theirs = { ...entry, id: 'theirs', by: 'phone', at: '2030-01-01T00:00:00.000Z~0000' };
+    const [entry] = (await journal.record(mother('Mine'))).entries as [Entry];
+    const theirs = { ...entry, id: 'theirs', by: 'phone', at: nextStamp(entry.at, Date.now()) };
     await journal.take([theirs, entry]);
     await journal.take([theirs]);
     expect(journal.state().size).toBe(2);

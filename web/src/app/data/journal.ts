@@ -3,29 +3,59 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import {
   append,
   appendAll,
+  bringBack,
   EMPTY_STATE,
+  entriesOf,
+  entriesToStore,
   fold,
+  isAhead,
   nextStamp,
+  problemText,
+  readEntry,
   subjectOf,
   type Entry,
   type EntryDraft,
   type State,
 } from '@hypogeon/core';
 import { BehaviorSubject } from 'rxjs';
-import { STORES, type Book } from './book';
-import { ChunkStore } from './chunk-store';
+import * as z from 'zod';
+import { BOOKS, BUILD, STORES, type Book } from './book';
+import { ChunkStore, readChunks, type SetAside, type StoredChunk } from './chunk-store';
+import { Drafts } from './drafts';
 import { freshId } from './fresh-id';
+import { loadSnapshot, openSnapshot, saveSnapshot } from './snapshot-store';
+import { storeReason } from './store-reason';
 import { Today } from './today';
+import { FILES_WORKER } from './workers';
 
 /** How the store stands. What is not saved stays in memory and is said at once. */
 export type Saving =
-  | { readonly is: 'opening' }
+  | { readonly is: 'opening'; readonly slow: boolean }
   | { readonly is: 'saved' }
-  | { readonly is: 'saving' }
+  | { readonly is: 'saving'; readonly slow: boolean }
   | { readonly is: 'failed'; readonly reason: string; readonly unsaved: number };
 
 /** An entry as a screen hands it in; the journal adds who, when and, unless given, today. */
 export type Draft = EntryDraft;
+
+/** What became of drafts: in the state and confirmed, in the state only, or not taken at all. */
+export interface Recorded {
+  readonly entries: readonly Entry[];
+  readonly saved: boolean;
+  /** Why nothing was taken; empty otherwise. */
+  readonly refused: string;
+}
+
+/** The store should have answered by now: it is said, and waited on. */
+const SLOW_MS = 6000;
+/** Below so many signs of chunks everything is read on the spot: a worker would cost more than it saves. */
+const LARGE = 1_000_000;
+/** So long after opening a snapshot is made, off the screen's thread. */
+const SNAPSHOT_AFTER_MS = 12_000;
+/** So many signs since the last snapshot are read at every opening without one. */
+const SNAPSHOT_SINCE = 300_000;
+/** A clock that stands before this application was written is wrong, whatever else is. */
+const CLOCK_FLOOR_MS = Date.UTC(2026, 0, 1);
 
 /**
  * The journal of this device: entries in, folded state out. An entry is in the state at once, and
@@ -35,6 +65,9 @@ export type Draft = EntryDraft;
 export class Journal {
   private readonly stores = inject(STORES);
   private readonly today = inject(Today);
+  private readonly drafts = inject(Drafts);
+  private readonly worker = inject(FILES_WORKER);
+  private readonly build = inject(BUILD);
   private readonly subject = new BehaviorSubject<State>(EMPTY_STATE);
   private chunks!: ChunkStore;
   private device = '';
@@ -42,49 +75,59 @@ export class Journal {
   private writing: Promise<boolean> = Promise.resolve(true);
   private channel: BroadcastChannel | null = null;
   private persistAsked = false;
+  /** The book could not be opened: what is recorded lives in this tab only, until it can. */
+  private stranded = false;
+  private snapshotTimer: ReturnType<typeof setTimeout> | undefined;
 
   readonly state$ = this.subject.asObservable();
   readonly state = toSignal(this.state$, { requireSync: true });
-  readonly saving = signal<Saving>({ is: 'opening' });
+  readonly saving = signal<Saving>({ is: 'opening', slow: false });
   readonly book = signal<Book>('own');
-  /** Chunks that could not be read when the journal was opened. */
-  readonly damaged = signal<readonly string[]>([]);
+  /** What was found in the store and is not taken into the account: left as it is, and said. */
+  readonly setAside = signal<readonly SetAside[]>([]);
+  /** Entries that were stamped anew because a clock had stood far ahead while they were written. */
+  readonly broughtBack = signal(0);
 
   /** Opens the book last used; where the demo is served and nothing is here yet, the demo. */
   async open(): Promise<void> {
+    const slow = setTimeout(() => this.saving.set({ is: 'opening', slow: true }), SLOW_MS);
     try {
       this.device = await this.deviceId();
-      const book = await this.stores.device.getItem<Book>('book');
+      const kept = await this.stores.device.getItem('book');
+      const book = bookSchema.nullable().catch(null).parse(kept);
       if (book === null && (await this.demoIsServed()) && (await this.ownIsEmpty()))
         await this.openDemo();
       else await this.openBook(book ?? 'own');
     } catch (error) {
       // A browser that refuses all storage can still be used, and the file be saved by hand.
+      this.stranded = true;
       this.chunks = refusingStore(error);
       this.device ||= freshId();
-      this.saving.set({ is: 'failed', reason: reasonOf(error), unsaved: 0 });
+      const { length: unsaved } = this.unsaved;
+      this.saving.set({ is: 'failed', reason: storeReason(error, 'open'), unsaved });
+    } finally {
+      clearTimeout(slow);
     }
   }
 
-  /** The entry is in the state when this returns; the promise tells whether the store confirmed it. */
-  async record(draft: Draft): Promise<{ readonly entry: Entry; readonly saved: boolean }> {
-    const entry = this.stamped(draft);
-    this.subject.next(append(this.state(), entry));
-    return { entry, saved: await this.save([entry]) };
+  /** The entries are in the state when this returns; the promise tells whether the store confirmed them. */
+  record(draft: Draft): Promise<Recorded> {
+    return this.recordAll([draft]);
   }
 
-  /** Several entries that belong together: stored as one chunk, so that all or none are there. */
-  async recordAll(
-    drafts: readonly Draft[],
-  ): Promise<{ readonly entries: readonly Entry[]; readonly saved: boolean }> {
+  /** Entries that belong together: all are taken or none, and stored as one chunk. */
+  async recordAll(drafts: readonly Draft[]): Promise<Recorded> {
+    this.setClockRight();
     let last = this.state().lastStamp;
-    const entries = drafts.map((draft) => {
-      const entry = this.stamped(draft, last);
-      last = entry.at;
-      return entry;
-    });
+    const entries: Entry[] = [];
+    for (const draft of drafts) {
+      const read = this.atTheDoor(draft, last);
+      if (typeof read === 'string') return { entries: [], saved: false, refused: read };
+      last = read.at;
+      entries.push(read);
+    }
     this.subject.next(appendAll(this.state(), entries));
-    return { entries, saved: await this.save(entries) };
+    return { entries, saved: await this.save(entries), refused: '' };
   }
 
   /** Takes entries out of the account by further entries. */
@@ -97,87 +140,206 @@ export class Journal {
 
   /** Merges entries of another journal; those already here change nothing. */
   async take(entries: readonly Entry[]): Promise<boolean> {
-    const have = new Set([...this.state().log.values()].flat().map((e) => e.id));
-    const fresh = entries.filter((e) => !have.has(e.id));
-    this.subject.next(fold([...[...this.state().log.values()].flat(), ...entries]));
-    return fresh.length === 0 || this.save(fresh);
+    const state = this.state();
+    const fresh = entriesToStore(state, entries);
+    if (fresh.length === 0) return true;
+    this.subject.next(
+      fresh.length > state.size / 4
+        ? fold([...entriesOf(state), ...fresh])
+        : appendAll(state, fresh),
+    );
+    return this.save(fresh);
   }
 
   async openDemo(): Promise<void> {
     const { demoJournal } = await import('@hypogeon/core/demo');
     const chunks = new ChunkStore(this.stores.journal('demo'), freshId);
-    if ((await chunks.read()).entries.length === 0)
-      await chunks.write(demoJournal(this.today.day()));
+    if ((await chunks.chunks()).length === 0) await chunks.write(demoJournal(this.today.day()));
     await this.openBook('demo');
-    await this.stores.device.setItem<Book>('book', 'demo');
+    await this.stores.device.setItem('book', 'demo');
   }
 
   /** Throws the demo away, with all that was tried out in it, and opens the grower's own book. */
   async clearDemo(): Promise<void> {
     await this.writing;
     await new ChunkStore(this.stores.journal('demo'), freshId).clear();
-    await this.stores.pictures('demo').clear();
-    this.channel?.postMessage({ book: 'demo', cleared: true });
+    await Promise.all([
+      this.stores.pictures('demo').clear(),
+      this.stores.snapshot('demo').clear(),
+      this.stores.drafts('demo').clear(),
+    ]);
+    this.tell({ book: 'demo', cleared: true });
     await this.openOwn();
   }
 
   async openOwn(): Promise<void> {
     await this.openBook('own');
-    await this.stores.device.setItem<Book>('book', 'own');
+    await this.stores.device.setItem('book', 'own');
   }
 
-  /** Tries again to save what the store refused. */
+  /** Tries again what the store refused: to save, or to open at all. */
   async retry(): Promise<boolean> {
-    return this.save([]);
+    if (!this.stranded) return this.save([]);
+    const kept = this.unsaved;
+    this.saving.set({ is: 'opening', slow: false });
+    await this.open();
+    if (this.isStranded()) return false;
+    this.subject.next(appendAll(this.state(), kept));
+    return this.save(kept);
+  }
+
+  private isStranded(): boolean {
+    return this.stranded;
   }
 
   private async openBook(book: Book): Promise<void> {
     await this.writing;
-    this.saving.set({ is: 'opening' });
-    this.chunks = new ChunkStore(this.stores.journal(book), freshId);
-    const { entries, damaged } = await this.chunks.read();
+    clearTimeout(this.snapshotTimer);
+    this.saving.set({ is: 'opening', slow: false });
+    const chunks = new ChunkStore(this.stores.journal(book), freshId);
+    const [lying] = await Promise.all([chunks.chunks(), this.drafts.open(book)]);
+    const { state, setAside, stale } = await this.openChunks(book, lying);
+    this.stranded = false;
+    this.chunks = chunks;
     this.book.set(book);
-    this.damaged.set(damaged);
+    this.setAside.set(setAside);
     this.unsaved = [];
-    this.subject.next(fold(entries));
+    this.subject.next(state);
     this.saving.set({ is: 'saved' });
     this.listen(book);
-    void this.chunks.gather().catch(() => undefined);
+    this.setClockRight();
+    void chunks.gather().catch((error: unknown) => console.error('gathering chunks', error));
+    if (stale) this.makeSnapshotLater(book);
   }
 
-  private stamped(draft: Draft, after = this.state().lastStamp): Entry {
+  /** From the snapshot and what came since; where there is none to be trusted, from all entries. */
+  private async openChunks(book: Book, lying: readonly StoredChunk[]): Promise<Reading> {
+    const signs = signsIn(lying);
+    const kept = await loadSnapshot(this.stores.snapshot(book)).catch(() => null);
+    let opened = openSnapshot(kept, lying, this.build);
+    const trusted = opened !== null;
+    if (!opened && signs > LARGE) opened = await this.foldElsewhere(book, lying);
+    if (!opened) {
+      const { entries, setAside } = readChunks(lying);
+      return { state: fold(entries), setAside, stale: signs > SNAPSHOT_SINCE };
+    }
+    const since = readChunks(opened.since ?? []);
     return {
-      ...draft,
-      id: freshId(),
-      at: nextStamp(after, Date.now()),
-      day: draft.day ?? this.today.day(),
-      by: this.device,
+      state: appendAll(opened.state, since.entries),
+      setAside: [...opened.setAside, ...since.setAside],
+      stale: trusted && signsIn(opened.since ?? []) > SNAPSHOT_SINCE,
     };
   }
 
-  /** Writes stand in a queue, so that what failed before goes first. */
+  /** A large journal is read and folded off the screen's thread; what comes back is a snapshot. */
+  private async foldElsewhere(book: Book, lying: readonly StoredChunk[]) {
+    try {
+      const text = await this.worker.ask((w) => w.snapshot(lying, this.build));
+      void saveSnapshot(this.stores.snapshot(book), text).catch(() => undefined);
+      return openSnapshot(text, lying, this.build);
+    } catch (error) {
+      console.error('folding in the worker', error);
+      return null;
+    }
+  }
+
+  private makeSnapshotLater(book: Book): void {
+    this.snapshotTimer = setTimeout(() => {
+      void (async () => {
+        const lying = await this.chunks.chunks();
+        const text = await this.worker.ask((w) => w.snapshot(lying, this.build));
+        await saveSnapshot(this.stores.snapshot(book), text);
+      })().catch((error: unknown) => console.error('making a snapshot', error));
+    }, SNAPSHOT_AFTER_MS);
+  }
+
+  /** A draft as an entry that any reader of ours takes, or a sentence that says why it is none. */
+  private atTheDoor(draft: Draft, last: string | null): Entry | string {
+    let plain: unknown;
+    try {
+      // As a file would hold it: what has no place there has none in the state.
+      plain = JSON.parse(
+        JSON.stringify({
+          ...draft,
+          id: freshId(),
+          at: nextStamp(last, Date.now()),
+          day: draft.day ?? this.today.day(),
+          by: this.device,
+        }),
+      );
+    } catch (error) {
+      console.error('a draft that cannot be written', error);
+      return 'This cannot be written down. Nothing was changed.';
+    }
+    const read = readEntry(plain);
+    if (read.ok) return read.entry;
+    const [{ path, sentence }] = read.issues as [(typeof read.issues)[number]];
+    console.error('a draft that no reader takes', read.issues);
+    return `Nothing was changed: ${problemText({ field: path.join('.'), sentence })}`;
+  }
+
+  /**
+   * What was written while a clock stood far ahead is stamped anew once it is set right: left alone it would stand
+   * after everything written for years, and no other device would take the file. A clock that is itself far behind,
+   * so that most of the journal seems to lie ahead, moves nothing.
+   */
+  private setClockRight(): void {
+    const now = Date.now();
+    const state = this.state();
+    if (state.lastStamp === null || now < CLOCK_FLOOR_MS || !isAhead(state.lastStamp, now)) return;
+    const entries = entriesOf(state);
+    const { entries: back, moved } = bringBack(entries, now);
+    if (moved.size > entries.length / 2 && moved.size > 20) return;
+    this.subject.next(fold(back));
+    this.broughtBack.set(moved.size);
+    const anew = back.filter((e) => moved.has(e.id));
+    const { chunks } = this;
+    this.unsaved = this.unsaved.map((e) => anew.find((a) => a.id === e.id) ?? e);
+    this.writing = this.writing
+      .then(() => chunks.restamp(anew))
+      .then(() => true)
+      .catch((error: unknown) => {
+        console.error('stamping anew', error);
+        return false;
+      });
+  }
+
+  /** Writes stand in a queue, so that what failed before goes first. Nothing breaks the queue. */
   private save(entries: readonly Entry[]): Promise<boolean> {
     this.unsaved.push(...entries);
-    this.saving.set({ is: 'saving' });
-    this.writing = this.writing.then(() => this.flush());
+    this.saving.set({ is: 'saving', slow: false });
+    const flush = (): Promise<boolean> => this.flush();
+    this.writing = this.writing.then(flush, flush);
     return this.writing;
   }
 
   private async flush(): Promise<boolean> {
     const entries = [...this.unsaved];
-    if (entries.length > 0) {
-      try {
-        await this.chunks.write(entries);
-      } catch (error) {
-        this.saving.set({ is: 'failed', reason: reasonOf(error), unsaved: this.unsaved.length });
-        return false;
-      }
-      this.unsaved = this.unsaved.filter((e) => !entries.includes(e));
-      this.channel?.postMessage({ book: this.book(), entries });
+    const slow = setTimeout(() => this.saving.set({ is: 'saving', slow: true }), SLOW_MS);
+    try {
+      if (entries.length > 0) await this.chunks.write(entries);
+    } catch (error) {
+      const reason = storeReason(error, 'save');
+      this.saving.set({ is: 'failed', reason, unsaved: this.unsaved.length });
+      return false;
+    } finally {
+      clearTimeout(slow);
     }
-    if (this.unsaved.length === 0) this.saving.set({ is: 'saved' });
+    const written = new Set(entries);
+    this.unsaved = this.unsaved.filter((e) => !written.has(e));
+    if (entries.length > 0) this.tell({ book: this.book(), entries });
+    this.saving.set(this.unsaved.length === 0 ? { is: 'saved' } : { is: 'saving', slow: false });
     this.askToPersist();
     return true;
+  }
+
+  /** Other tabs hear of what is saved; that one cannot be told harms nothing that is. */
+  private tell(message: TabMessage): void {
+    try {
+      this.channel?.postMessage(message);
+    } catch (error) {
+      console.error('telling other tabs', error);
+    }
   }
 
   /** Asks the browser once not to throw the store away when space runs short. */
@@ -194,52 +356,65 @@ export class Journal {
     this.channel?.close();
     if (typeof BroadcastChannel === 'undefined') return;
     this.channel = new BroadcastChannel('hypogeon-journal');
-    this.channel.onmessage = ({ data }: MessageEvent<TabMessage>) => {
-      if (data.book !== book) return;
-      if ('cleared' in data) void this.openOwn();
-      else this.subject.next(appendAll(this.state(), data.entries));
+    this.channel.onmessage = ({ data }: MessageEvent<unknown>) => {
+      const message = tabMessage.safeParse(data);
+      if (!message.success || message.data.book !== book) return;
+      const { cleared, entries = [] } = message.data;
+      if (cleared) return void this.openOwn();
+      const good = entries.flatMap((e) => {
+        const read = readEntry(e);
+        return read.ok ? [read.entry] : [];
+      });
+      this.subject.next(good.reduce(append, this.state()));
     };
   }
 
   private async deviceId(): Promise<string> {
-    const known = await this.stores.device.getItem<string>('id');
-    if (known) return known;
+    const known = deviceSchema.safeParse(await this.stores.device.getItem('id'));
+    if (known.success) return known.data;
     const id = freshId();
     await this.stores.device.setItem('id', id);
     return id;
   }
 
   private async ownIsEmpty(): Promise<boolean> {
-    const { entries, damaged } = await new ChunkStore(this.stores.journal('own'), freshId).read();
-    return entries.length === 0 && damaged.length === 0;
+    return (await new ChunkStore(this.stores.journal('own'), freshId).chunks()).length === 0;
   }
 
   private async demoIsServed(): Promise<boolean> {
     try {
       const answer = await fetch('start.json');
-      const start: unknown = answer.ok ? await answer.json() : null;
-      return typeof start === 'object' && start !== null && 'demo' in start && start.demo === true;
+      return answer.ok && startSchema.safeParse(await answer.json()).success;
     } catch {
       return false;
     }
   }
 }
 
-type TabMessage = { readonly book: Book } & (
-  { readonly entries: readonly Entry[] } | { readonly cleared: true }
-);
+interface Reading {
+  readonly state: State;
+  readonly setAside: readonly SetAside[];
+  /** A snapshot made anew would make the next opening quicker. */
+  readonly stale: boolean;
+}
+
+const bookSchema = z.enum(BOOKS);
+const deviceSchema = z.string().min(1).max(80);
+const startSchema = z.looseObject({ demo: z.literal(true) });
+const tabMessage = z.object({
+  book: bookSchema,
+  entries: z.array(z.unknown()).optional(),
+  cleared: z.boolean().optional(),
+});
+type TabMessage = z.infer<typeof tabMessage>;
+
+const signsIn = (chunks: readonly StoredChunk[]): number =>
+  chunks.reduce((sum, { text }) => sum + text.length, 0);
 
 function refusingStore(reason: unknown): ChunkStore {
   const refuse = () => Promise.reject(reason instanceof Error ? reason : new Error('no storage'));
   return new ChunkStore(
-    { setItem: refuse, removeItem: refuse, iterate: refuse, clear: refuse },
+    { getItem: refuse, setItem: refuse, removeItem: refuse, iterate: refuse, clear: refuse },
     freshId,
   );
-}
-
-/** The store's reason in a grower's words. */
-function reasonOf(error: unknown): string {
-  const name = error instanceof Error ? error.name : '';
-  if (name === 'QuotaExceededError') return 'This browser’s store is full.';
-  return 'This browser does not let Hypogeon store anything.';
 }

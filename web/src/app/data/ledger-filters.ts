@@ -1,11 +1,15 @@
-import { Injectable, signal } from '@angular/core';
-import type { Grouping, LedgerFilter } from '@hypogeon/core';
-import { draftKeeper } from './draft';
+import { inject, Injectable, signal } from '@angular/core';
+import { GROUPINGS, type Grouping, type LedgerFilter } from '@hypogeon/core';
+import * as z from 'zod';
+import { Drafts } from './drafts';
 
 /** Which batches the ledger looks at: the same on all of its pages, and after a reload. */
 @Injectable({ providedIn: 'root' })
 export class LedgerFilters {
-  private readonly keeper = draftKeeper<LedgerFilter>('ledger');
+  private readonly keeper = inject(Drafts).keeper<LedgerFilter>(
+    'ledger',
+    z.partialRecord(z.enum(GROUPINGS), z.string().max(400)),
+  );
   private readonly chosen = signal<LedgerFilter>(this.keeper.read() ?? {});
   readonly filter = this.chosen.asReadonly();
 

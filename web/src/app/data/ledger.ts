@@ -1,10 +1,17 @@
 import { inject, Injectable, signal, type Signal } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
-import { ledgerCase, type LedgerCase, type LedgerDesk, type State } from '@hypogeon/core';
+import {
+  ledgerCase,
+  reasonOf,
+  sparing,
+  type LedgerCase,
+  type LedgerDesk,
+  type State,
+} from '@hypogeon/core';
 import type { Remote } from 'comlink';
-import { combineLatest, Observable, shareReplay, switchMap } from 'rxjs';
+import { catchError, combineLatest, EMPTY, from, Observable, shareReplay, switchMap } from 'rxjs';
 import { Journal } from './journal';
-import { LEDGER_WORKER } from './ledger-worker';
+import { LEDGER_WORKER, type WorkerLine } from './workers';
 
 export type Desk = Remote<LedgerDesk>;
 
@@ -25,10 +32,12 @@ export class Ledger {
 
   /** Null once all is read. */
   readonly progress = signal<Progress | null>(null);
+  /** Why there is no answer at present; empty where there is. */
+  readonly failed = signal('');
 
   /** The desk whenever it has the cases of the newest state. While nobody looks nothing is read. */
   private readonly desk$ = this.journal.state$.pipe(
-    switchMap((state) => this.handIn(state)),
+    switchMap((state) => this.handIn(state).pipe(catchError((error: unknown) => this.fail(error)))),
     shareReplay({ bufferSize: 1, refCount: true }),
   );
 
@@ -36,31 +45,44 @@ export class Ledger {
   answer<A, T>(ask: Signal<A>, call: (desk: Desk, ask: A) => Promise<T>): Signal<T | null> {
     return toSignal(
       combineLatest([this.desk$, toObservable(ask)]).pipe(
-        switchMap(([desk, asked]) => call(desk, asked)),
+        // One question that came to nothing is said; the next is asked all the same.
+        switchMap(([desk, asked]) =>
+          from(desk.ask((remote) => call(remote, asked))).pipe(
+            catchError((error: unknown) => this.fail(error)),
+          ),
+        ),
       ),
       { initialValue: null },
     );
   }
 
-  private handIn(state: State): Observable<Desk> {
+  private fail(error: unknown): Observable<never> {
+    console.error('the ledger', error);
+    this.progress.set(null);
+    this.failed.set(reasonOf(error));
+    return EMPTY;
+  }
+
+  private handIn(state: State): Observable<WorkerLine<LedgerDesk>> {
     return new Observable((subscriber) => {
-      const desk = this.worker() as Desk;
+      const desk = this.worker;
       const batches = [...state.batches.values()].sort((a, b) => (a.cutOn < b.cutOn ? 1 : -1));
       const stop = (): boolean => subscriber.closed;
       const run = async (): Promise<void> => {
-        await desk.begin();
+        await desk.ask((d) => d.begin());
         for (let at = 0; at < batches.length && !stop();) {
           const until = performance.now() + SLICE_MS;
           const part: LedgerCase[] = [];
           while (at < batches.length && performance.now() < until) {
-            const one = ledgerCase(state, batches[at++]!);
+            const [one] = sparing([batches[at++]!], (b) => ledgerCase(state, b)).results;
             if (one) part.push(one);
           }
-          await desk.add(part);
+          await desk.ask((d) => d.add(part));
           if (at < batches.length) this.progress.set({ done: at, of: batches.length });
         }
         if (stop()) return;
         this.progress.set(null);
+        this.failed.set('');
         subscriber.next(desk);
       };
       run().catch((error: unknown) => subscriber.error(error));

@@ -2,7 +2,7 @@ import { inject, Injectable } from '@angular/core';
 import { STORES } from './book';
 import { freshId } from './fresh-id';
 import { Journal } from './journal';
-import { PICTURES_WORKER } from './pictures-worker';
+import { PICTURES_WORKER } from './workers';
 
 /** No side longer than this: a wound fills the screen, and a season fits on a phone. */
 const MOST_SIDE = 1600;
@@ -36,7 +36,7 @@ export class Pictures {
       return { ok: false, problem: `“${file.name}” is larger than 60 MB. Make it smaller first.` };
     let shrunk;
     try {
-      shrunk = await this.worker().shrink(file, MOST_SIDE, QUALITY);
+      shrunk = await this.worker.ask((w) => w.shrink(file, MOST_SIDE, QUALITY));
     } catch {
       return {
         ok: false,

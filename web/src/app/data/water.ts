@@ -1,8 +1,10 @@
-import { inject, Injectable } from '@angular/core';
+import { inject, Injectable, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import {
   paceOf,
+  reasonOf,
   spaceDrying,
+  sparing,
   waterCaseOf,
   type Batch,
   type Day,
@@ -11,8 +13,8 @@ import {
   type WaterCase,
   type WaterVerdict,
 } from '@hypogeon/core';
-import { combineLatest, from, of, switchMap } from 'rxjs';
-import { BENCH_WORKER } from './bench-worker';
+import { catchError, combineLatest, from, of, switchMap } from 'rxjs';
+import { BENCH_WORKER } from './workers';
 import { Journal } from './journal';
 import { Today } from './today';
 
@@ -27,10 +29,21 @@ const SLICE = 25;
 export class Water {
   private readonly worker = inject(BENCH_WORKER);
   private readonly kept = new WeakMap<Batch, Kept>();
+  /** Why there are no verdicts at present; empty where there are. */
+  readonly failed = signal('');
 
   readonly verdicts$ = combineLatest([inject(Journal).state$, inject(Today).today$]).pipe(
     switchMap(([state, today]) =>
-      state.batches.size === 0 ? of<Verdicts>(new Map()) : from(this.judge(state, today)),
+      state.batches.size === 0
+        ? of<Verdicts>(new Map())
+        : from(this.judge(state, today)).pipe(
+            // A worker that died costs this round its verdicts, not the page every later one.
+            catchError((error: unknown) => {
+              console.error('verdicts on water', error);
+              this.failed.set(reasonOf(error));
+              return of<Verdicts>(new Map());
+            }),
+          ),
     ),
   );
   readonly verdicts = toSignal<Verdicts, Verdicts>(this.verdicts$, { initialValue: new Map() });
@@ -48,16 +61,20 @@ export class Water {
         if (kept.verdict) known.set(batch.id, kept.verdict);
         continue;
       }
-      const given = waterCaseOf(state, batch, today, undefined, drying);
+      const [given] = sparing([batch], (b) =>
+        waterCaseOf(state, b, today, undefined, drying),
+      ).results;
       if (given) cases.push({ batch, given });
       else this.kept.set(batch, { around, verdict: null });
       if (++made % SLICE === 0) await breath();
     }
-    const verdicts = cases.length === 0 ? [] : await this.worker().judge(cases.map((c) => c.given));
+    const verdicts =
+      cases.length === 0 ? [] : await this.worker.ask((w) => w.judge(cases.map((c) => c.given)));
     verdicts.forEach((verdict, i) => {
       this.kept.set(cases[i]!.batch, { around, verdict });
-      known.set(verdict.id, verdict);
+      if (verdict) known.set(verdict.id, verdict);
     });
+    this.failed.set('');
     return known;
   }
 }

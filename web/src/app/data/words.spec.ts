@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { mount } from '../../testing/mount';
-import { draftKeeper } from './draft';
 import { freshId } from './fresh-id';
 import { Words } from './words';
 
@@ -39,26 +38,6 @@ describe('words for days and quantities', () => {
     expect(words.days(0)).toBe('0 days');
     expect(words.percent(0.666)).toBe('67 %');
     expect(words.percentSpan({ low: 0.1, high: 0.305 })).toBe('10–31 %');
-  });
-});
-
-describe('drafts', () => {
-  it('survive until they are dropped, and a torn one is none', () => {
-    const keeper = draftKeeper<{ n: number }>('test');
-    keeper.keep({ n: 3 });
-    expect(draftKeeper<{ n: number }>('test').read()).toEqual({ n: 3 });
-    localStorage.setItem('hypogeon.draft.test', '{"n":');
-    expect(keeper.read()).toBeNull();
-    keeper.drop();
-    expect(localStorage.getItem('hypogeon.draft.test')).toBeNull();
-  });
-
-  it('are only a comfort: a browser without storage does not stop anyone', () => {
-    const refuse = jest.spyOn(Storage.prototype, 'setItem').mockImplementation(() => {
-      throw new DOMException('full', 'QuotaExceededError');
-    });
-    expect(() => draftKeeper('test').keep(1)).not.toThrow();
-    refuse.mockRestore();
   });
 });
 

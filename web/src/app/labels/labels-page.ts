@@ -24,7 +24,8 @@ import {
   type LabelSheet,
 } from '@hypogeon/core';
 import { BenchTabs } from '../bench/bench-tabs';
-import { draftKeeper } from '../data/draft';
+import { Drafts } from '../data/drafts';
+import { shapeOf } from '../data/draft-shape';
 import { Journal } from '../data/journal';
 import { saveBlob } from '../data/save-text';
 import { Today } from '../data/today';
@@ -40,6 +41,7 @@ interface LabelDraft {
 }
 
 const OWN: LabelSheet = { ...LABEL_SHEETS[0]!, id: 'own', name: 'Own size' };
+const BLANK: LabelDraft = { sheet: LABEL_SHEETS[0]!.id, own: OWN, skip: 0, each: false };
 
 const OWN_FIELDS = [
   ['width', 'Label width, mm'],
@@ -65,16 +67,14 @@ export class LabelsPage {
   private readonly state = inject(Journal).state;
   private readonly today = inject(Today).day;
   private readonly words = inject(Words);
-  private readonly keeper = draftKeeper<LabelDraft>('labels');
+  private readonly keeper = inject(Drafts).keeper('labels', shapeOf(BLANK));
 
   /** The batch one came from, or several, parted by commas. */
   readonly of = input<string>();
 
   protected readonly sheets = [...LABEL_SHEETS, OWN];
   protected readonly ownFields = OWN_FIELDS;
-  protected readonly draft = signal<LabelDraft>(
-    this.keeper.read() ?? { sheet: LABEL_SHEETS[0]!.id, own: OWN, skip: 0, each: false },
-  );
+  protected readonly draft = signal<LabelDraft>(this.keeper.read() ?? BLANK);
   protected readonly sheet = computed(() => {
     const { sheet, own } = this.draft();
     return sheet === 'own' ? own : (LABEL_SHEETS.find((s) => s.id === sheet) ?? LABEL_SHEETS[0]!);

@@ -11,7 +11,7 @@ import { Router } from '@angular/router';
 import { batchCalled, batchInAddress } from '@hypogeon/core';
 import { BenchTabs } from '../bench/bench-tabs';
 import { Journal } from '../data/journal';
-import { PICTURES_WORKER } from '../data/pictures-worker';
+import { PICTURES_WORKER } from '../data/workers';
 import { Field, FieldControl } from '../ui/field';
 
 /** Looks a second, milliseconds apart: often enough for a hand, seldom enough for a battery. */
@@ -159,7 +159,7 @@ export class ScanPage {
     this.problem.set('');
     let text: string | null;
     try {
-      text = await this.worker().scan(file);
+      text = await this.worker.ask((w) => w.scan(file));
     } catch {
       return this.problem.set(
         `“${file.name}” cannot be read here. Save it as JPEG or PNG and try again.`,
@@ -194,7 +194,8 @@ export class ScanPage {
       const context = canvas.getContext('2d', { willReadFrequently: true })!;
       context.drawImage(video, 0, 0);
       const { data } = context.getImageData(0, 0, width, height);
-      const text = await this.worker().scanFrame(data, width, height);
+      // A frame that cannot be read is one of many: the next comes at once.
+      const text = await this.worker.ask((w) => w.scanFrame(data, width, height)).catch(() => null);
       if (text !== null && this.open(text)) return;
     }
     this.timer = setTimeout(() => void this.look(), LOOK_EVERY_MS);

@@ -7,7 +7,9 @@ import {
   type GroupSummary,
   type Grouping,
 } from '@hypogeon/core';
-import { draftKeeper } from '../data/draft';
+import * as z from 'zod';
+import { Drafts } from '../data/drafts';
+import { shapeOf } from '../data/draft-shape';
 import { Ledger } from '../data/ledger';
 import { LedgerFilters } from '../data/ledger-filters';
 import { Words } from '../data/words';
@@ -160,7 +162,10 @@ export class ComparePage {
   private readonly words = inject(Words);
   protected readonly groupings = GROUPINGS;
   protected readonly nameOf = GROUPING_NAME;
-  private readonly keeper = draftKeeper<Chosen>('compare');
+  private readonly keeper = inject(Drafts).keeper(
+    'compare',
+    shapeOf(BLANK, { by: z.enum(GROUPINGS) }),
+  );
   protected readonly chosen = signal<Chosen>({ ...BLANK, ...this.keeper.read() });
 
   protected readonly answer = this.ledger.answer(

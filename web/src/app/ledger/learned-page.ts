@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import {
+  SETTINGS_KEY,
   batchTitle,
   isDay,
   METHOD,
@@ -13,7 +14,7 @@ import {
   type Batch,
   type SettingsFields,
 } from '@hypogeon/core';
-import { Deeds } from '../data/deeds';
+import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
@@ -217,7 +218,7 @@ import { LedgerTabs } from './ledger-tabs';
 })
 export class LearnedPage {
   private readonly state = inject(Journal).state;
-  private readonly deeds = inject(Deeds);
+  private readonly actions = inject(Actions);
   protected readonly words = inject(Words);
   protected readonly today = inject(Today).day;
   protected readonly most = signal(40);
@@ -302,7 +303,7 @@ export class LearnedPage {
   }
 
   private async setLearning(fields: SettingsFields, said: string): Promise<void> {
-    await this.deeds.record({ kind: 'put', record: 'settings', key: 'grower', fields }, said);
+    await this.actions.record({ kind: 'put', record: 'settings', key: SETTINGS_KEY, fields }, said);
   }
 
   protected setReason(id: string, reason: string): void {
@@ -316,14 +317,14 @@ export class LearnedPage {
       this.asked.set(id);
       return;
     }
-    await this.deeds.record(
+    await this.actions.record(
       { kind: 'put', record: 'batch', key: id, fields: { excluded } },
       'Left out of what is learned',
     );
   }
 
   protected async takeIn({ id }: Batch): Promise<void> {
-    await this.deeds.record(
+    await this.actions.record(
       { kind: 'put', record: 'batch', key: id, fields: { excluded: null } },
       'Taken in again',
     );

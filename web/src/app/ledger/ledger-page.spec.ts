@@ -65,7 +65,7 @@ describe('the ledger', () => {
     expect(page.all('.ledger tbody tr').every((tr) => tr.textContent.includes('leaves'))).toBe(
       true,
     );
-    expect(JSON.parse(localStorage.getItem('hypogeon.draft.ledger')!)).toEqual({ method: 'Leaf' });
+    expect(page.stores.draft('ledger')).toEqual({ method: 'Leaf' });
     await page.tap('All again, not only Leaf');
     expect(stuck()).toBe(all);
   });

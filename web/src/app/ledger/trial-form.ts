@@ -16,8 +16,12 @@ import {
   type MethodId,
   type TrialFactor,
   type TrialFields,
+  METHODS,
 } from '@hypogeon/core';
-import { draftKeeper } from '../data/draft';
+import * as z from 'zod';
+import { Actions } from '../data/actions';
+import { Drafts } from '../data/drafts';
+import { shapeOf } from '../data/draft-shape';
 import { freshId } from '../data/fresh-id';
 import { Journal, type Draft } from '../data/journal';
 import { Ledger } from '../data/ledger';
@@ -100,13 +104,20 @@ const WORTH = 0.2;
   `,
 })
 export class TrialForm {
+  private readonly actions = inject(Actions);
   private readonly journal = inject(Journal);
   private readonly ledger = inject(Ledger);
   private readonly router = inject(Router);
   private readonly words = inject(Words);
   protected readonly today = inject(Today).day;
 
-  private readonly keeper = draftKeeper<TrialDraft>('trial');
+  private readonly keeper = inject(Drafts).keeper(
+    'trial',
+    shapeOf<TrialDraft>(
+      { ...BLANK, seed: 1 },
+      { factor: z.enum(TRIAL_FACTORS), method: z.enum([...METHODS, '']) },
+    ),
+  );
   protected readonly draft = signal<TrialDraft>({
     ...BLANK,
     seed: Math.floor(Math.random() * 1e6),
@@ -334,7 +345,7 @@ export class TrialForm {
         fields: batch,
       })),
     ];
-    if ((await this.journal.recordAll(drafts)).saved) {
+    if (await this.actions.recordAll(drafts, `${fields.name} begun`)) {
       this.keeper.drop();
       await this.router.navigate(['/ledger/trials', id]);
     }

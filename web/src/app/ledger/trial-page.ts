@@ -14,7 +14,7 @@ import {
   type ArmAgainst,
   type Cutting,
 } from '@hypogeon/core';
-import { Deeds } from '../data/deeds';
+import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
@@ -166,7 +166,7 @@ import { Field, FieldControl } from '../ui/field';
 })
 export class TrialPage {
   private readonly journal = inject(Journal);
-  private readonly deeds = inject(Deeds);
+  private readonly actions = inject(Actions);
   private readonly words = inject(Words);
   private readonly today = inject(Today).day;
   readonly id = input.required<string>();
@@ -242,7 +242,7 @@ export class TrialPage {
     const stopped = reason.trim();
     this.problem.set(stopped === '' ? 'Say why: a trial given up in silence misleads later.' : '');
     if (stopped === '') return;
-    await this.deeds.record(
+    await this.actions.record(
       { kind: 'put', record: 'trial', key: this.id(), fields: { stopped } },
       'The trial is given up',
     );

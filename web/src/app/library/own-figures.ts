@@ -10,10 +10,14 @@ import {
   type TaxonFields,
   type TaxonMethod,
 } from '@hypogeon/core';
-import { draftKeeper } from '../data/draft';
+import * as z from 'zod';
+import { Actions } from '../data/actions';
+import { Drafts } from '../data/drafts';
 import { freshId } from '../data/fresh-id';
 import { Journal } from '../data/journal';
+import { touchedFields } from '../data/touched';
 import { Words } from '../data/words';
+import { DraftNote } from '../ui/draft-note';
 import { Field, FieldControl } from '../ui/field';
 import { numberFrom } from '../ui/number';
 
@@ -39,10 +43,37 @@ interface PlantDraft {
 const BLANK_WAY: WayDraft = { worth: '', success: '', roots: '', pups: '', width: '', why: '' };
 const BLANK: PlantDraft = { name: '', like: '', fromT: '', toT: '', notes: '', ways: {} };
 
+/** What was typed: only what was touched is kept, laid over what stands, and written. */
+type PlantTyped = Omit<Partial<PlantDraft>, 'ways'> & {
+  readonly ways?: Readonly<Partial<Record<MethodId, Partial<WayDraft>>>> | undefined;
+};
+const plantTypedSchema: z.ZodType<PlantTyped> = z
+  .object({
+    name: z.string(),
+    like: z.string(),
+    fromT: z.string(),
+    toT: z.string(),
+    notes: z.string(),
+    ways: z.partialRecord(
+      z.enum(METHODS),
+      z
+        .object({
+          worth: z.enum(['', 'good', 'poor', 'no']),
+          success: z.string(),
+          roots: z.string(),
+          pups: z.string(),
+          width: z.string(),
+          why: z.string(),
+        })
+        .partial(),
+    ),
+  })
+  .partial();
+
 /** A plant of one's own, or one's own figures over those of the library. */
 @Component({
   selector: 'hy-own-figures',
-  imports: [Field, FieldControl, RouterLink],
+  imports: [DraftNote, Field, FieldControl, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './own-figures.html',
   styles: `
@@ -77,6 +108,7 @@ const BLANK: PlantDraft = { name: '', like: '', fromT: '', toT: '', notes: '', w
   `,
 })
 export class OwnFigures {
+  private readonly actions = inject(Actions);
   private readonly journal = inject(Journal);
   private readonly router = inject(Router);
   protected readonly words = inject(Words);
@@ -87,11 +119,23 @@ export class OwnFigures {
   protected readonly catalogue = CATALOGUE;
   protected readonly method = METHOD;
   protected readonly shipped = computed(() => CATALOGUE.find((t) => t.id === this.id()) ?? null);
-  private readonly keeper = computed(() => draftKeeper<PlantDraft>(`plant.${this.id() ?? 'new'}`));
-  private readonly edited = signal<PlantDraft | null>(null);
-  protected readonly draft = computed<PlantDraft>(
-    () => this.edited() ?? this.keeper().read() ?? this.kept(),
+  private readonly drafts = inject(Drafts);
+  private readonly keeper = computed(() =>
+    this.drafts.keeper(`plant.${this.id() ?? 'new'}`, plantTypedSchema),
   );
+  private readonly edited = signal<PlantTyped | null>(null);
+  private readonly typed = computed<PlantTyped>(() => this.edited() ?? this.keeper().read() ?? {});
+  protected readonly draft = computed<PlantDraft>(() => {
+    const kept = this.kept();
+    const { ways = {}, ...typed } = this.typed();
+    const laid = Object.entries(ways).map(([id, way]) => [
+      id,
+      { ...(kept.ways[id as MethodId] ?? BLANK_WAY), ...way },
+    ]);
+    return { ...kept, ...typed, ways: { ...kept.ways, ...Object.fromEntries(laid) } };
+  });
+  /** When it was left, where it is taken up again. */
+  protected readonly left = computed(() => (this.edited() ? null : this.keeper().keptAt()));
   protected readonly tried = signal(false);
 
   /** The figures that stand where nothing is typed. */
@@ -136,15 +180,23 @@ export class OwnFigures {
     };
   });
 
-  protected set<K extends keyof PlantDraft>(field: K, value: PlantDraft[K]): void {
-    const draft = { ...this.draft(), [field]: value };
-    this.edited.set(draft);
-    this.keeper().keep(draft);
+  protected set(field: Exclude<keyof PlantDraft, 'ways'>, value: string): void {
+    this.keep({ ...this.typed(), [field]: value });
+  }
+
+  protected afresh(): void {
+    this.keeper().drop();
+    this.edited.set({});
+  }
+
+  private keep(typed: PlantTyped): void {
+    this.edited.set(typed);
+    this.keeper().keep(typed);
   }
 
   protected setWay(id: MethodId, field: keyof WayDraft, value: string): void {
-    const way = { ...(this.draft().ways[id] ?? BLANK_WAY), [field]: value };
-    this.set('ways', { ...this.draft().ways, [id]: way });
+    const { ways = {} } = this.typed();
+    this.keep({ ...this.typed(), ways: { ...ways, [id]: { ...ways[id], [field]: value } } });
   }
 
   protected show(problem: string | undefined): string {
@@ -181,22 +233,52 @@ export class OwnFigures {
     const from = this.celsius(d.fromT);
     const to = this.celsius(d.toT);
     const methods = this.ways().flatMap((w) => this.wayFields(w.id, w.typed) ?? []);
+    const whole: TaxonFields = {
+      ...(this.shipped() ? {} : { name: d.name.trim(), like: d.like }),
+      season: this.seasonFields(from, to),
+      methods: methods.length === 0 ? null : methods,
+      notes: d.notes.trim() || null,
+    };
+    const touched = new Set(Object.keys(this.typed()) as (keyof PlantDraft)[]);
+    const fields = this.id() === undefined ? whole : touchedFields(touched, whole, FEEDS);
+    if (Object.keys(fields).length > 0) {
+      const put = { kind: 'put', record: 'taxon', key, fields } as const;
+      if (!(await this.actions.record(put, 'Figures kept'))) return;
+    }
     this.keeper().drop();
-    await this.journal.record({
-      kind: 'put',
-      record: 'taxon',
-      key,
-      fields: {
-        ...(this.shipped() ? {} : { name: d.name.trim(), like: d.like }),
-        season: from === null || to === null ? null : { fromC: from, toC: to },
-        methods: methods.length === 0 ? null : methods,
-        notes: d.notes.trim() || null,
-      },
-    });
     await this.router.navigate(['/library', key]);
   }
 
+  /** The end of the band that was not touched stays what it was to the last digit. */
+  private seasonFields(from: number | null, to: number | null): TaxonFields['season'] {
+    if (from === null || to === null) return null;
+    const stored = this.journal.state().ownTaxa.get(this.id() ?? '')?.season;
+    const { fromT, toT } = this.typed();
+    return {
+      fromC: fromT === undefined && stored ? stored.fromC : from,
+      toC: toT === undefined && stored ? stored.toC : to,
+    };
+  }
+
+  /** Of a way only what was touched is read from its inputs; the rest stays what is stored. */
   private wayFields(method: MethodId, typed: WayDraft): OwnWayFields | null {
+    const stored = this.journal
+      .state()
+      .ownTaxa.get(this.id() ?? '')
+      ?.methods?.find((m) => m.method === method);
+    const touched = this.typed().ways?.[method];
+    if (!touched && stored) return stored;
+    const read = this.wayTyped(method, typed);
+    if (!stored || !touched) return read;
+    const whole: Partial<OwnWayFields> = { ...read };
+    for (const [field, input] of WAY_FEEDS)
+      if (touched[input] === undefined && stored[field] !== undefined)
+        Object.assign(whole, { [field]: stored[field] });
+    const way = { ...whole, method };
+    return Object.keys(way).length === 1 ? null : way;
+  }
+
+  private wayTyped(method: MethodId, typed: WayDraft): OwnWayFields | null {
     const { worth, success, roots, pups, width, why } = typed;
     const read = readLength(width, this.words.lengthUnit());
     const way = {
@@ -261,6 +343,24 @@ export class OwnFigures {
     };
   }
 }
+
+/** Which inputs each field of the plant is read from. */
+const FEEDS: { readonly [K in keyof Required<TaxonFields>]: readonly (keyof PlantDraft)[] } = {
+  name: ['name'],
+  family: [],
+  like: ['like'],
+  season: ['fromT', 'toT'],
+  methods: ['ways'],
+  notes: ['notes'],
+};
+const WAY_FEEDS = [
+  ['worth', 'worth'],
+  ['why', 'why'],
+  ['success', 'success'],
+  ['roots', 'roots'],
+  ['pups', 'pups'],
+  ['widthMm', 'width'],
+] as const;
 
 type OwnWayFields = NonNullable<NonNullable<TaxonFields['methods']>>[number];
 

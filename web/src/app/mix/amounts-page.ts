@@ -1,6 +1,16 @@
 import { DecimalPipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { dustCautions, LIFT_KG, loadKg, quantityFor, scoops, shedOf, SPILL } from '@hypogeon/core';
+import {
+  SETTINGS_KEY,
+  dustCautions,
+  LIFT_KG,
+  loadKg,
+  quantityFor,
+  scoops,
+  shedOf,
+  SPILL,
+} from '@hypogeon/core';
+import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Words } from '../data/words';
 import { Field, FieldControl } from '../ui/field';
@@ -163,6 +173,7 @@ const USUAL_SCOOP_ML = 500;
 })
 export class AmountsPage {
   private readonly journal = inject(Journal);
+  private readonly actions = inject(Actions);
   protected readonly words = inject(Words);
   protected readonly desk = inject(MixDesk);
   protected readonly spill = SPILL;
@@ -222,11 +233,9 @@ export class AmountsPage {
     const good = ml >= 5 && ml <= 50_000;
     this.scoopProblem.set(good ? '' : 'A scoop holds between 5 mL and 50 L.');
     if (!good) return;
-    void this.journal.record({
-      kind: 'put',
-      record: 'settings',
-      key: 'grower',
-      fields: { scoopMl: ml },
-    });
+    void this.actions.record(
+      { kind: 'put', record: 'settings', key: SETTINGS_KEY, fields: { scoopMl: ml } },
+      '',
+    );
   }
 }

@@ -12,7 +12,8 @@ import {
   type DayRange,
   type FilledPot,
 } from '@hypogeon/core';
-import { draftKeeper } from '../data/draft';
+import { Drafts } from '../data/drafts';
+import { shapeOf } from '../data/draft-shape';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
@@ -210,7 +211,7 @@ export class BesidePage {
   protected readonly words = inject(Words);
   protected readonly most = MOST;
 
-  private readonly keeper = draftKeeper<Beside>('beside');
+  private readonly keeper = inject(Drafts).keeper('beside', shapeOf(BLANK));
   protected readonly set = signal<Beside>({ ...BLANK, ...this.keeper.read() });
   protected readonly spaces = computed(() => [...this.state().spaces.values()]);
   protected readonly space = computed(() => this.set().space || (this.spaces()[0]?.id ?? ''));

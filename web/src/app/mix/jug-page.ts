@@ -23,8 +23,9 @@ import {
   type JugField,
   type JugTest,
 } from '@hypogeon/core';
-import { Deeds } from '../data/deeds';
-import { draftKeeper } from '../data/draft';
+import { Actions } from '../data/actions';
+import { Drafts } from '../data/drafts';
+import { shapeOf } from '../data/draft-shape';
 import { Journal } from '../data/journal';
 import { Words } from '../data/words';
 import { Field, FieldControl } from '../ui/field';
@@ -295,11 +296,11 @@ const BLANK: Typed = {
 })
 export class JugPage {
   private readonly journal = inject(Journal);
-  private readonly deeds = inject(Deeds);
+  private readonly actions = inject(Actions);
   protected readonly desk = inject(MixDesk);
   protected readonly words = inject(Words);
 
-  private readonly keeper = draftKeeper<Typed>('jug');
+  private readonly keeper = inject(Drafts).keeper('jug', shapeOf(BLANK));
   protected readonly typed = signal<Typed>(this.keeper.read() ?? BLANK);
   protected readonly tried = signal(false);
   private readonly timer = signal<{ readonly from: number; readonly now: number } | null>(null);
@@ -386,7 +387,7 @@ export class JugPage {
     const mix = mixOf(this.journal.state(), this.desk.draft().from);
     if (!mix || Object.keys(this.problems()).length > 0) return;
     const { dryG, pondedSeconds, ...test } = this.test();
-    await this.deeds.record(
+    await this.actions.record(
       {
         kind: 'jug',
         mix: mix.id,
@@ -402,6 +403,6 @@ export class JugPage {
   }
 
   protected takeBack(entry: Entry): void {
-    void this.deeds.retract(entry);
+    void this.actions.retract(entry);
   }
 }

@@ -12,7 +12,8 @@ import {
   partsProblem,
   type Part,
 } from '@hypogeon/core';
-import { draftKeeper } from '../data/draft';
+import { Drafts } from '../data/drafts';
+import { shapeOf } from '../data/draft-shape';
 import { Journal } from '../data/journal';
 
 export interface MixDraft {
@@ -39,7 +40,7 @@ const FIRST: MixDraft = {
 @Injectable({ providedIn: 'root' })
 export class MixDesk {
   private readonly state = inject(Journal).state;
-  private readonly keeper = draftKeeper<MixDraft>('mix');
+  private readonly keeper = inject(Drafts).keeper('mix', shapeOf(FIRST));
   private readonly edited = signal<MixDraft | null>(this.keeper.read());
 
   readonly draft = computed<MixDraft>(() => this.edited() ?? this.opening());

@@ -8,7 +8,7 @@ import {
   mixNotes,
   type Medium,
 } from '@hypogeon/core';
-import { Deeds } from '../data/deeds';
+import { Actions } from '../data/actions';
 import { freshId } from '../data/fresh-id';
 import { Words } from '../data/words';
 import { toneOf } from '../marks/grains';
@@ -28,7 +28,7 @@ import { MixTabs } from './mix-tabs';
   styleUrl: './mix-page.scss',
 })
 export class MixPage {
-  private readonly deeds = inject(Deeds);
+  private readonly actions = inject(Actions);
   protected readonly desk = inject(MixDesk);
   protected readonly words = inject(Words);
 
@@ -103,7 +103,7 @@ export class MixPage {
     const parts = this.desk
       .draft()
       .parts.map(({ component, parts: n }) => ({ component, parts: n }));
-    await this.deeds.record(
+    await this.actions.record(
       { kind: 'put', record: 'mix', key, fields: { name: trimmed.slice(0, 120), parts } },
       `${trimmed} kept`,
     );

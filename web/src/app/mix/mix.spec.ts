@@ -131,7 +131,7 @@ describe('solving', () => {
     expect(page.text).toContain('This does it');
     expect(page.text).toContain('Checked with the full model.');
     await page.tap('Take it to the table');
-    const kept = JSON.parse(localStorage.getItem('hypogeon.draft.mix')!) as { parts: unknown[] };
+    const kept = page.stores.draft('mix') as { parts: unknown[] };
     expect(kept.parts.length).toBeGreaterThan(0);
   });
 

@@ -13,9 +13,10 @@ import {
   type ContainerShape,
   type Wall,
 } from '@hypogeon/core';
-import { Deeds } from '../data/deeds';
+import { Actions } from '../data/actions';
 import { freshId } from '../data/fresh-id';
 import { Journal } from '../data/journal';
+import { touchedFields } from '../data/touched';
 import { Words } from '../data/words';
 import { Field, FieldControl } from '../ui/field';
 import { numberFrom } from '../ui/number';
@@ -49,6 +50,21 @@ interface PotForm {
   readonly cells: string;
   readonly empty: string;
 }
+
+/** Which inputs each measure is read from; breadth and cells hang on the shape too. */
+const POT_FEEDS = {
+  name: ['name'],
+  shape: ['shape'],
+  wall: ['wall'],
+  holes: ['holes'],
+  topMm: ['top'],
+  bottomMm: ['bottom'],
+  heightMm: ['height'],
+  freeboardMm: ['freeboard'],
+  breadthMm: ['breadth', 'shape'],
+  cells: ['cells', 'shape'],
+  emptyG: ['empty'],
+} as const;
 
 /** Pots, trays and cell packs: inner measures, walls and holes. */
 @Component({
@@ -251,7 +267,7 @@ interface PotForm {
 })
 export class PotsPage {
   private readonly journal = inject(Journal);
-  private readonly deeds = inject(Deeds);
+  private readonly actions = inject(Actions);
   private readonly desk = inject(MixDesk);
   protected readonly words = inject(Words);
   protected readonly shapes = CONTAINER_SHAPES;
@@ -303,8 +319,11 @@ export class PotsPage {
       : 'Grams, more than 0; or leave it empty.';
   });
 
+  private touched = new Set<keyof PotForm>();
+
   protected edit(c: Container | null): void {
     this.tried.set(false);
+    this.touched = new Set();
     const text = (mm: number | undefined): string =>
       mm === undefined ? '' : String(+lengthIn(mm, this.words.lengthUnit()).toFixed(2));
     const own = c ? this.journal.state().containers.get(c.id) : undefined;
@@ -325,6 +344,7 @@ export class PotsPage {
   }
 
   protected type(fields: Partial<PotForm>): void {
+    for (const input of Object.keys(fields)) this.touched.add(input as keyof PotForm);
     this.form.update((f) => f && { ...f, ...fields });
   }
 
@@ -350,26 +370,26 @@ export class PotsPage {
       return;
     }
     const { topMm, bottomMm, heightMm, freeboardMm } = c;
+    const whole = {
+      name: f.name.trim(),
+      shape: f.shape,
+      wall: f.wall,
+      holes: f.holes,
+      topMm,
+      bottomMm,
+      heightMm,
+      freeboardMm,
+      breadthMm: f.shape === 'tray' ? c.breadthMm! : null,
+      cells: f.shape === 'cells' ? c.cells! : null,
+      emptyG: f.empty.trim() === '' ? null : numberFrom(f.empty),
+    };
+    const own = this.journal.state().containers.has(f.id);
+    // One that ships is the grower's own from its first change on: then it is written whole.
+    const fields = own ? touchedFields(this.touched, whole, POT_FEEDS) : whole;
     this.form.set(null);
-    await this.deeds.record(
-      {
-        kind: 'put',
-        record: 'container',
-        key: f.id || freshId(),
-        fields: {
-          name: f.name.trim(),
-          shape: f.shape,
-          wall: f.wall,
-          holes: f.holes,
-          topMm,
-          bottomMm,
-          heightMm,
-          freeboardMm,
-          breadthMm: f.shape === 'tray' ? c.breadthMm! : null,
-          cells: f.shape === 'cells' ? c.cells! : null,
-          emptyG: f.empty.trim() === '' ? null : numberFrom(f.empty),
-        },
-      },
+    if (f.id !== '' && this.touched.size === 0) return;
+    await this.actions.record(
+      { kind: 'put', record: 'container', key: f.id || freshId(), fields },
       USUAL_CONTAINERS.some((u) => u.id === f.id)
         ? `${f.name.trim()} changed for this bench`
         : `${f.name.trim()} kept`,

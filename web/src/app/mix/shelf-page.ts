@@ -8,9 +8,10 @@ import {
   type ComponentFields,
   type ComponentFigure,
 } from '@hypogeon/core';
-import { Deeds } from '../data/deeds';
+import { Actions } from '../data/actions';
 import { freshId } from '../data/fresh-id';
 import { Journal } from '../data/journal';
+import { touchedFields } from '../data/touched';
 import { toneOf } from '../marks/grains';
 import { Field, FieldControl } from '../ui/field';
 import { numberFrom } from '../ui/number';
@@ -229,7 +230,7 @@ interface ShelfForm {
 })
 export class ShelfPage {
   private readonly journal = inject(Journal);
-  private readonly deeds = inject(Deeds);
+  private readonly actions = inject(Actions);
   private readonly desk = inject(MixDesk);
   protected readonly figures = COMPONENT_FIGURES;
   protected readonly figureName = FIGURE;
@@ -276,8 +277,11 @@ export class ShelfPage {
     };
   });
 
+  private touched = new Set<string>();
+
   protected edit(component: MixComponent | null): void {
     this.tried.set(false);
+    this.touched = new Set();
     const kept = component ? this.journal.state().components.get(component.id) : undefined;
     const text = (figure: ComponentFigure): string =>
       component
@@ -298,10 +302,12 @@ export class ShelfPage {
   }
 
   protected type(fields: Partial<ShelfForm>): void {
+    for (const input of Object.keys(fields)) this.touched.add(input);
     this.form.update((f) => f && { ...f, ...fields });
   }
 
   protected typeFigure(figure: ComponentFigure, text: string): void {
+    this.touched.add(figure);
     this.form.update((f) => f && { ...f, figures: { ...f.figures, [figure]: text } });
   }
 
@@ -320,25 +326,38 @@ export class ShelfPage {
     }
     const shipped = SHELF.find((c) => c.id === f.id);
     const typed = values(f);
-    // Of a shipped one only what differs is the grower's own figure.
-    const figures = Object.fromEntries(
-      COMPONENT_FIGURES.filter((k) => !shipped || Math.abs(typed[k] - shipped[k]) > 1e-6).map(
-        (k) => [k, typed[k]],
-      ),
-    );
-    const fields: ComponentFields = {
-      ...figures,
+    // Of a shipped one only what was touched is the grower's own figure.
+    const whole: ComponentFields = {
+      ...typed,
       ...(shipped ? {} : { name: f.name.trim(), kind: f.kind, feeds: f.feeds }),
       stockL: f.stock.trim() === '' ? null : numberFrom(f.stock),
       pricePerL: f.price.trim() === '' ? null : numberFrom(f.price),
     };
+    const fields = f.id === '' ? whole : touchedFields(this.touched, whole, FEEDS);
     this.form.set(null);
-    await this.deeds.record(
+    if (Object.keys(fields).length === 0) return;
+    await this.actions.record(
       { kind: 'put', record: 'component', key: f.id || freshId(), fields },
       `${f.name.trim()} kept`,
     );
   }
 }
+
+/** Which inputs each field is read from. */
+const FEEDS: { readonly [K in keyof Required<ComponentFields>]: readonly string[] } = {
+  name: ['name'],
+  kind: ['kind'],
+  feeds: ['feeds'],
+  grainMm: ['grainMm'],
+  densityGPerL: ['densityGPerL'],
+  packing: ['packing'],
+  heldWater: ['heldWater'],
+  diffusivity: ['diffusivity'],
+  breaksDown: [],
+  dust: [],
+  stockL: ['stock'],
+  pricePerL: ['price'],
+};
 
 function values(f: ShelfForm): Record<ComponentFigure, number> {
   return Object.fromEntries(

@@ -11,8 +11,10 @@ import {
   type Target,
   type TargetName,
 } from '@hypogeon/core';
-import { BENCH_WORKER } from '../data/bench-worker';
-import { draftKeeper } from '../data/draft';
+import { BENCH_WORKER } from '../data/workers';
+import { Drafts } from '../data/drafts';
+import { Errand } from '../data/errand';
+import { shapeOf, textsSchema } from '../data/draft-shape';
 import { Journal } from '../data/journal';
 import { Words } from '../data/words';
 import { PotSection } from '../marks/pot-section';
@@ -126,8 +128,8 @@ const NAME: Readonly<Record<TargetName, string>> = {
               <option value="cheapest" [selected]="draft().aim === 'cheapest'">the cheapest</option>
             </select>
           </hy-field>
-          <button class="act" type="submit" [disabled]="busy()">
-            {{ busy() ? 'Working …' : 'Solve' }}
+          <button class="act" type="submit" [disabled]="errand.under() !== ''">
+            {{ errand.under() ? 'Working …' : 'Solve' }}
           </button>
         </div>
         <fieldset>
@@ -304,15 +306,15 @@ const NAME: Readonly<Record<TargetName, string>> = {
 export class SolvePage {
   private readonly journal = inject(Journal);
   private readonly worker = inject(BENCH_WORKER);
+  protected readonly errand = new Errand();
   protected readonly desk = inject(MixDesk);
   protected readonly words = inject(Words);
   protected readonly targets = TARGETS;
   protected readonly sides = ['min', 'max'] as const;
   protected readonly name = NAME;
 
-  private readonly keeper = draftKeeper<SolveDraft>('solve');
+  private readonly keeper = inject(Drafts).keeper('solve', shapeOf(BLANK, { bounds: textsSchema }));
   protected readonly draft = signal<SolveDraft>(this.keeper.read() ?? BLANK);
-  protected readonly busy = signal(false);
   protected readonly found = signal<{
     readonly mix: SolvedMix | null;
     readonly litres: number;
@@ -394,16 +396,9 @@ export class SolvePage {
       .map(({ litres: stock, ...c }) =>
         shedOnly && stock !== undefined ? { ...c, litres: stock } : c,
       );
-    this.busy.set(true);
-    const mix = await this.worker().solve({
-      choices,
-      targets: this.asked(),
-      container,
-      litres,
-      aim,
-      from,
-    });
-    this.busy.set(false);
+    const wish = { choices, targets: this.asked(), container, litres, aim, from };
+    const mix = await this.errand.run('Solving', () => this.worker.ask((w) => w.solve(wish)));
+    if (mix === undefined) return;
     this.found.set({
       mix: mix && revived(mix, (id) => componentOf(this.journal.state(), id)),
       litres,

@@ -15,15 +15,21 @@ import {
   type MethodId,
   type Permission,
   type Taxon,
+  METHODS,
+  type MotherFields,
 } from '@hypogeon/core';
-import { draftKeeper } from '../data/draft';
+import * as z from 'zod';
+import { Actions } from '../data/actions';
+import { Drafts } from '../data/drafts';
 import { freshId } from '../data/fresh-id';
 import { Journal, type Draft } from '../data/journal';
 import { Today } from '../data/today';
+import { touchedFields } from '../data/touched';
 import { Words } from '../data/words';
 import { PERMISSION_WORD } from './permission-words';
 import { CuttingMark } from '../marks/cutting-mark';
 import { FRESH } from '../marks/mark-state';
+import { DraftNote } from '../ui/draft-note';
 import { Field, FieldControl } from '../ui/field';
 
 interface MotherDraft {
@@ -76,9 +82,45 @@ const HAS: Readonly<Record<MethodId, string>> = {
   plantlet: 'Plantlets',
 };
 
+/** What was typed: only the fields that were touched are kept, laid over what stands, and written. */
+type MotherTyped = Partial<MotherDraft>;
+const motherTypedSchema: z.ZodType<MotherTyped> = z
+  .object({
+    plant: z.string(),
+    like: z.string(),
+    name: z.string(),
+    provenance: z.string(),
+    permission: z.enum([...PERMISSIONS, '']),
+    protectedVariety: z.boolean(),
+    since: z.string(),
+    bornOn: z.string(),
+    fromBatch: z.string(),
+    space: z.string(),
+    height: z.string(),
+    has: z.partialRecord(z.enum(METHODS), z.string()),
+    notes: z.string(),
+  })
+  .partial();
+
 const isCount = (typed: string): boolean => {
   const n = Number(typed);
   return Number.isInteger(n) && n >= 0 && n <= 100_000;
+};
+
+/** Which inputs each field is read from. */
+const FEEDS: { readonly [K in keyof Required<MotherFields>]: readonly (keyof MotherDraft)[] } = {
+  name: ['name'],
+  taxon: ['plant', 'like'],
+  provenance: ['provenance'],
+  permission: ['permission'],
+  protectedVariety: ['protectedVariety'],
+  since: ['since'],
+  bornOn: ['bornOn'],
+  fromBatch: ['fromBatch'],
+  space: ['space'],
+  heightMm: ['height'],
+  has: ['has'],
+  notes: ['notes'],
 };
 
 function hasFrom(typed: MotherDraft['has']): Partial<Record<MethodId, number>> | null {
@@ -90,12 +132,13 @@ function hasFrom(typed: MotherDraft['has']): Partial<Record<MethodId, number>> |
 
 @Component({
   selector: 'hy-mother-form',
-  imports: [CuttingMark, Field, FieldControl, RouterLink, MatAutocompleteModule],
+  imports: [CuttingMark, DraftNote, Field, FieldControl, RouterLink, MatAutocompleteModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './mother-form.html',
   styleUrl: './mother-form.scss',
 })
 export class MotherForm {
+  private readonly actions = inject(Actions);
   private readonly journal = inject(Journal);
   private readonly router = inject(Router);
   protected readonly today = inject(Today).day;
@@ -128,13 +171,19 @@ export class MotherForm {
   protected readonly permissionWord = PERMISSION_WORD;
   protected readonly catalogue = CATALOGUE;
 
+  private readonly drafts = inject(Drafts);
   private readonly keeper = computed(() =>
-    draftKeeper<MotherDraft>(`mother.${this.id() ?? 'new'}`),
+    this.drafts.keeper(`mother.${this.id() ?? 'new'}`, motherTypedSchema),
   );
-  private readonly edited = signal<MotherDraft | null>(null);
-  protected readonly draft = computed<MotherDraft>(
-    () => this.edited() ?? { ...this.kept(), ...this.keeper().read() },
-  );
+  private readonly edited = signal<MotherTyped | null>(null);
+  private readonly typed = computed<MotherTyped>(() => this.edited() ?? this.keeper().read() ?? {});
+  protected readonly draft = computed<MotherDraft>(() => {
+    const kept = this.kept();
+    const typed = this.typed();
+    return { ...kept, ...typed, has: { ...kept.has, ...typed.has } };
+  });
+  /** When it was left, where it is taken up again. */
+  protected readonly left = computed(() => (this.edited() ? null : this.keeper().keptAt()));
   protected readonly tried = signal(false);
 
   protected readonly found = computed(() => findTaxa(CATALOGUE, this.draft().plant).slice(0, 8));
@@ -180,13 +229,18 @@ export class MotherForm {
   protected readonly good = computed(() => Object.values(this.problems()).every((p) => p === ''));
 
   protected set<K extends keyof MotherDraft>(field: K, value: MotherDraft[K]): void {
-    const draft = { ...this.draft(), [field]: value };
-    this.edited.set(draft);
-    this.keeper().keep(draft);
+    const typed = { ...this.typed(), [field]: value };
+    this.edited.set(typed);
+    this.keeper().keep(typed);
+  }
+
+  protected afresh(): void {
+    this.keeper().drop();
+    this.edited.set({});
   }
 
   protected setHas(method: MethodId, typed: string): void {
-    this.set('has', { ...this.draft().has, [method]: typed });
+    this.set('has', { ...this.typed().has, [method]: typed });
   }
 
   protected setPermission(value: string): void {
@@ -229,31 +283,29 @@ export class MotherForm {
       });
     }
     const key = this.id() ?? freshId();
-    drafts.push({
-      kind: 'put',
-      record: 'mother',
-      key,
-      fields: {
-        name: d.name.trim(),
-        taxon,
-        provenance: d.provenance.trim() || null,
-        permission: d.permission === '' ? null : d.permission,
-        protectedVariety: d.protectedVariety || null,
-        since: d.since || null,
-        bornOn: d.bornOn || null,
-        fromBatch: d.fromBatch || null,
-        space: d.space || null,
-        heightMm: this.heightMm(d.height),
-        has: hasFrom(d.has),
-        notes: d.notes.trim() || null,
-      },
-    });
+    const whole: MotherFields = {
+      name: d.name.trim(),
+      taxon,
+      provenance: d.provenance.trim() || null,
+      permission: d.permission === '' ? null : d.permission,
+      protectedVariety: d.protectedVariety || null,
+      since: d.since || null,
+      bornOn: d.bornOn || null,
+      fromBatch: d.fromBatch || null,
+      space: d.space || null,
+      heightMm: this.heightMm(d.height),
+      has: hasFrom(d.has),
+      notes: d.notes.trim() || null,
+    };
+    const touched = new Set(Object.keys(this.typed()) as (keyof MotherDraft)[]);
+    const fields = this.id() === undefined ? whole : touchedFields(touched, whole, FEEDS);
+    if (Object.keys(fields).length > 0) drafts.push({ kind: 'put', record: 'mother', key, fields });
     const from =
       this.id() === undefined ? this.journal.state().batches.get(d.fromBatch) : undefined;
     // She is no cutting of the tray any more, but stays counted where she rooted.
     if (from) drafts.push(...motherEntries(from, key, this.today()));
+    if (drafts.length > 0 && !(await this.actions.recordAll(drafts, `${whole.name} kept`))) return;
     this.keeper().drop();
-    await this.journal.recordAll(drafts);
     await this.router.navigate(['/mothers', key]);
   }
 

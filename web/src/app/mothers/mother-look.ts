@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, inject, input, signal } from '@angular/core';
 import { isDay, type EntryOf } from '@hypogeon/core';
-import { Deeds } from '../data/deeds';
+import { Actions } from '../data/actions';
 import { Today } from '../data/today';
 import { Field, FieldControl } from '../ui/field';
 
@@ -110,7 +110,7 @@ const QUESTIONS: readonly {
   `,
 })
 export class MotherLook {
-  private readonly deeds = inject(Deeds);
+  private readonly actions = inject(Actions);
   protected readonly today = inject(Today).day;
   readonly mother = input.required<string>();
 
@@ -149,6 +149,6 @@ export class MotherLook {
     this.wateredOn.set('');
     this.note.set('');
     this.tried.set(false);
-    await this.deeds.record(look, 'Looked over');
+    await this.actions.record(look, 'Looked over');
   }
 }

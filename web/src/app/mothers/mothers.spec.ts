@@ -54,8 +54,7 @@ describe('adding a mother', () => {
   it('keeps what was typed when the page is left and opened again', async () => {
     const page = await mount(MotherForm, {}, []);
     await page.fill('What you call her', 'Half done');
-    const kept = localStorage.getItem('hypogeon.draft.mother.new');
-    expect(JSON.parse(kept!)).toMatchObject({ name: 'Half done' });
+    expect(page.stores.draft('mother.new')).toEqual({ name: 'Half done' });
   });
 
   it('changes one that is known, starting from what is kept of her', async () => {

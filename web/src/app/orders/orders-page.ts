@@ -15,7 +15,7 @@ import {
   type Order,
 } from '@hypogeon/core';
 import { BenchTabs } from '../bench/bench-tabs';
-import { Deeds } from '../data/deeds';
+import { Actions } from '../data/actions';
 import { freshId } from '../data/fresh-id';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
@@ -207,7 +207,7 @@ import { Field, FieldControl } from '../ui/field';
   `,
 })
 export class OrdersPage {
-  private readonly deeds = inject(Deeds);
+  private readonly actions = inject(Actions);
   private readonly state = inject(Journal).state;
   private readonly words = inject(Words);
   protected readonly today = inject(Today).day;
@@ -271,7 +271,7 @@ export class OrdersPage {
       return this.problem.set('How many? A whole number of 1 or more.');
     if (by !== '' && !isDay(by)) return this.problem.set('That is not a day of the calendar.');
     this.problem.set('');
-    const saved = await this.deeds.record(
+    const saved = await this.actions.record(
       {
         kind: 'put',
         record: 'order',
@@ -290,21 +290,21 @@ export class OrdersPage {
 
   protected aside(order: Order): void {
     const from = [...setAside(this.state(), order)];
-    void this.deeds.record(
+    void this.actions.record(
       { kind: 'put', record: 'order', key: order.id, fields: { from } },
       'Set aside',
     );
   }
 
   protected hand(order: Order, why: 'given' | 'sold'): void {
-    void this.deeds.recordAll(
+    void this.actions.recordAll(
       handOver(this.state(), order, this.today(), why),
       why === 'sold' ? 'Sold' : 'Given away',
     );
   }
 
   protected callOff(order: Order): void {
-    void this.deeds.record(
+    void this.actions.record(
       { kind: 'put', record: 'order', key: order.id, fields: { calledOff: 'called off' } },
       'Called off',
     );

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { batchTitle, daysBetween, isDay, type MeasuredLength, type Photo } from '@hypogeon/core';
-import { Deeds } from '../data/deeds';
+import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Pictures } from '../data/pictures';
 import { Today } from '../data/today';
@@ -186,7 +186,7 @@ import { Picture } from './picture';
 })
 export class PicturesPage {
   private readonly pictures = inject(Pictures);
-  private readonly deeds = inject(Deeds);
+  private readonly actions = inject(Actions);
   private readonly state = inject(Journal).state;
   protected readonly today = inject(Today).day;
   private readonly words = inject(Words);
@@ -258,7 +258,7 @@ export class PicturesPage {
   }
 
   protected takeBack(photo: Photo): void {
-    void this.deeds.retract(photo);
+    void this.actions.retract(photo);
   }
 
   /** A wound measured is the wound the clock counts with from now on. */
@@ -267,7 +267,7 @@ export class PicturesPage {
     { what, length }: { what: 'wound' | 'root'; length: MeasuredLength },
   ): void {
     const mm = Math.round(length.mm * 10) / 10;
-    void this.deeds.recordAll(
+    void this.actions.recordAll(
       [
         {
           kind: 'measured',

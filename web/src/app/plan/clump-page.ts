@@ -18,7 +18,8 @@ import {
   readLength,
   type OffsetVerdict,
 } from '@hypogeon/core';
-import { draftKeeper } from '../data/draft';
+import { Drafts } from '../data/drafts';
+import { shapeOf } from '../data/draft-shape';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
 import { ClumpDrawing, type DrawnOffset } from '../marks/clump-drawing';
@@ -216,7 +217,10 @@ export class ClumpPage {
   private readonly her = planMother(this.mother);
   protected readonly motherName = this.her.name;
   protected readonly plant = this.her.plant;
-  private readonly keeper = computed(() => draftKeeper<ClumpDraft>(`clump.${this.mother() ?? ''}`));
+  private readonly drafts = inject(Drafts);
+  private readonly keeper = computed(() =>
+    this.drafts.keeper(`clump.${this.mother() ?? ''}`, shapeOf(BLANK)),
+  );
   private readonly edited = linkedSignal<unknown, ClumpDraft | null>({
     source: this.mother,
     computation: () => null,

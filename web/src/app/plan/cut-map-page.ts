@@ -27,7 +27,8 @@ import {
   type CutRules,
   type Stem,
 } from '@hypogeon/core';
-import { draftKeeper } from '../data/draft';
+import { Drafts } from '../data/drafts';
+import { shapeOf } from '../data/draft-shape';
 import { Words } from '../data/words';
 import { StemDrawing } from '../marks/stem-drawing';
 import { Field, FieldControl } from '../ui/field';
@@ -241,8 +242,9 @@ export class CutMapPage {
   protected readonly segmentWay = computed(() => this.her.way('segment'));
   protected readonly leafWay = computed(() => this.her.way('leaf'));
 
+  private readonly drafts = inject(Drafts);
   private readonly keeper = computed(() =>
-    draftKeeper<Partial<StemDraft>>(this.column() ? 'column' : 'stem'),
+    this.drafts.keeper(this.column() ? 'column' : 'stem', shapeOf(this.column() ? COLUMN : BLANK)),
   );
   /** Another mother is another stem. */
   private readonly edited = linkedSignal<unknown, StemDraft | null>({

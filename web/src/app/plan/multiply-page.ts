@@ -11,7 +11,8 @@ import {
   rootingPace,
   successBelief,
 } from '@hypogeon/core';
-import { draftKeeper } from '../data/draft';
+import { Drafts } from '../data/drafts';
+import { shapeOf } from '../data/draft-shape';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
 import { Field, FieldControl } from '../ui/field';
@@ -198,7 +199,7 @@ export class MultiplyPage {
   readonly mother = input<string>();
   protected readonly nameOf = METHOD;
 
-  private readonly keeper = draftKeeper<Typed>('multiply');
+  private readonly keeper = inject(Drafts).keeper('multiply', shapeOf(BLANK));
   protected readonly typed = signal<Typed>({ ...BLANK, ...this.keeper.read() });
   private readonly her = planMother(this.mother);
   protected readonly motherName = this.her.name;

@@ -54,8 +54,9 @@ import {
   type Wish,
   type WoundSchoolId,
 } from '@hypogeon/core';
-import { Deeds } from '../data/deeds';
-import { draftKeeper } from '../data/draft';
+import { Actions } from '../data/actions';
+import { Drafts } from '../data/drafts';
+import { shapeOf } from '../data/draft-shape';
 import { freshId } from '../data/fresh-id';
 import { Journal, type Draft } from '../data/journal';
 import { Today } from '../data/today';
@@ -106,7 +107,7 @@ const DISINFECTANT_WORD: Readonly<Record<Disinfectant, string>> = {
 })
 export class PlanPage {
   private readonly journal = inject(Journal);
-  private readonly deeds = inject(Deeds);
+  private readonly actions = inject(Actions);
   private readonly router = inject(Router);
   protected readonly words = inject(Words);
   protected readonly today = inject(Today).day;
@@ -125,7 +126,7 @@ export class PlanPage {
   protected readonly disinfectants = DISINFECTANTS;
   protected readonly disinfectantWord = DISINFECTANT_WORD;
 
-  private readonly keeper = draftKeeper<PlanDraft>('plan');
+  private readonly keeper = inject(Drafts).keeper('plan', shapeOf(BLANK_PLAN));
   private readonly edited = signal<PlanDraft | null>(this.keeper.read());
   protected readonly draft = computed<PlanDraft>(() => {
     // A draft kept by an older version lacks what came since.
@@ -546,12 +547,15 @@ export class PlanPage {
   }
 
   protected plainRoom(): void {
-    void this.journal.record({
-      kind: 'put',
-      record: 'space',
-      key: freshId(),
-      fields: { name: 'Plain room', tempC: 20, rh: 0.55 },
-    });
+    void this.actions.record(
+      {
+        kind: 'put',
+        record: 'space',
+        key: freshId(),
+        fields: { name: 'Plain room', tempC: 20, rh: 0.55 },
+      },
+      'Plain room added',
+    );
   }
 
   /** As many as the cuttings fill, where nobody says otherwise. */
@@ -625,9 +629,8 @@ export class PlanPage {
       firstWater,
     });
     const pieces = countedPieces(figures.method, Number(d.count));
-    const { saved } = await this.journal.recordAll(drafts);
-    if (saved)
-      this.deeds.say(cutOn > this.today() ? `${pieces} planned.` : `${pieces} on the bench.`);
+    const said = cutOn > this.today() ? `${pieces} planned` : `${pieces} on the bench`;
+    await this.actions.recordAll(drafts, said);
     await this.router.navigate(['/bench', key]);
   }
 

@@ -8,13 +8,21 @@ import {
   signal,
 } from '@angular/core';
 import type { ProtocolFields } from '@hypogeon/core';
-import { Deeds } from '../data/deeds';
+import { Actions } from '../data/actions';
 import { freshId } from '../data/fresh-id';
 import { Journal } from '../data/journal';
 import { Field, FieldControl } from '../ui/field';
 import type { PlanDraft } from './plan-draft';
 
 /** Ways of doing it under a name: one fills in the plan, and the plan as it stands may become one. */
+/** Of a routine kept again only what is different now: the rest may have been changed elsewhere. */
+function changedFrom(kept: object | undefined, now: Omit<ProtocolFields, 'name'>): ProtocolFields {
+  const before = new Map(Object.entries(kept ?? {}));
+  return Object.fromEntries(
+    Object.entries(now).filter(([name, value]) => (before.get(name) ?? null) !== (value ?? null)),
+  );
+}
+
 @Component({
   selector: 'hy-protocols',
   imports: [Field, FieldControl],
@@ -61,7 +69,7 @@ import type { PlanDraft } from './plan-draft';
 })
 export class Protocols {
   private readonly journal = inject(Journal);
-  private readonly deeds = inject(Deeds);
+  private readonly actions = inject(Actions);
   /** The plan as it stands. */
   readonly current = input.required<Omit<ProtocolFields, 'name'>>();
   readonly use = output<Partial<PlanDraft>>();
@@ -86,12 +94,12 @@ export class Protocols {
     this.problem.set('');
     // The same name is the same protocol, changed.
     const same = this.protocols().find((p) => p.name?.toLowerCase() === name.toLowerCase());
-    await this.deeds.record(
+    await this.actions.record(
       {
         kind: 'put',
         record: 'protocol',
         key: same?.id ?? freshId(),
-        fields: { name, ...this.current() },
+        fields: { name, ...changedFrom(same, this.current()) },
       },
       `Protocol “${name}” kept`,
     );

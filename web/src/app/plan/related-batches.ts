@@ -1,7 +1,7 @@
 import { inject, Injectable } from '@angular/core';
 import { Router } from '@angular/router';
 import { defaultSchool, METHOD, type MethodId, type TaxonMethod } from '@hypogeon/core';
-import { Deeds } from '../data/deeds';
+import { Actions } from '../data/actions';
 import { freshId } from '../data/fresh-id';
 import { Journal, type Draft } from '../data/journal';
 import { Today } from '../data/today';
@@ -18,7 +18,7 @@ export interface Taken {
 @Injectable({ providedIn: 'root' })
 export class RelatedBatches {
   private readonly journal = inject(Journal);
-  private readonly deeds = inject(Deeds);
+  private readonly actions = inject(Actions);
   private readonly router = inject(Router);
   private readonly today = inject(Today).day;
 
@@ -31,10 +31,8 @@ export class RelatedBatches {
     const drafts = some.flatMap((t, i) =>
       this.drafts(keys[i]!, i === 0 ? undefined : first, mother, taxon, t),
     );
-    if ((await this.journal.recordAll(drafts)).saved)
-      this.deeds.say(
-        `${some.map((t) => pieces(t.way.method, t.count)).join(', ')} on the bench. Saved.`,
-      );
+    const said = some.map((t) => pieces(t.way.method, t.count)).join(', ');
+    await this.actions.recordAll(drafts, `${said} on the bench`);
     await this.router.navigate(['/bench', first]);
   }
 

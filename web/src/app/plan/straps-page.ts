@@ -11,7 +11,8 @@ import {
   successBelief,
   yieldOf,
 } from '@hypogeon/core';
-import { draftKeeper } from '../data/draft';
+import { Drafts } from '../data/drafts';
+import { shapeOf } from '../data/draft-shape';
 import { Words } from '../data/words';
 import { StrapDrawing } from '../marks/strap-drawing';
 import { Field, FieldControl } from '../ui/field';
@@ -135,7 +136,7 @@ export class StrapsPage {
   protected readonly words = inject(Words);
   readonly mother = input<string>();
 
-  private readonly keeper = draftKeeper<StrapDraft>('straps');
+  private readonly keeper = inject(Drafts).keeper('straps', shapeOf(BLANK));
   protected readonly draft = signal<StrapDraft>(this.keeper.read() ?? BLANK);
   private readonly her = planMother(this.mother);
   protected readonly motherName = this.her.name;

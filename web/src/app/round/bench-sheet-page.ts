@@ -17,9 +17,10 @@ import {
   type Batch,
   type Counts,
 } from '@hypogeon/core';
+import * as z from 'zod';
 import { TALLY_KEYS, type Counted } from '../bench/tally-keys';
-import { Deeds } from '../data/deeds';
-import { draftKeeper } from '../data/draft';
+import { Actions } from '../data/actions';
+import { Drafts } from '../data/drafts';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { Water } from '../data/water';
@@ -32,6 +33,11 @@ interface SheetDraft {
   readonly day: string | null;
   readonly typed: Typed;
 }
+
+const sheetSchema: z.ZodType<SheetDraft> = z.object({
+  day: z.string().nullable(),
+  typed: z.record(z.string(), z.record(z.string(), z.string().max(12))),
+});
 
 /** The round on paper: printed, filled in by pencil at the benches, and typed in afterwards in the same order. */
 @Component({
@@ -203,13 +209,13 @@ interface SheetDraft {
   `,
 })
 export class BenchSheetPage {
-  private readonly deeds = inject(Deeds);
+  private readonly actions = inject(Actions);
   private readonly router = inject(Router);
   protected readonly words = inject(Words);
   protected readonly today = inject(Today).day;
   private readonly state = inject(Journal).state;
   private readonly verdicts = inject(Water).verdicts;
-  private readonly keeper = draftKeeper<SheetDraft>('sheet');
+  private readonly keeper = inject(Drafts).keeper('sheet', sheetSchema);
 
   protected readonly keys = TALLY_KEYS;
   protected readonly typed = signal<Typed>(this.keeper.read()?.typed ?? {});
@@ -280,7 +286,7 @@ export class BenchSheetPage {
 
   protected async save(): Promise<void> {
     const rows = this.told();
-    const saved = await this.deeds.recordAll(
+    const saved = await this.actions.recordAll(
       rows.map(({ batch }) => ({
         kind: 'tally',
         batch: batch.id,

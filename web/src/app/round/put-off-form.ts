@@ -8,7 +8,7 @@ import {
   signal,
 } from '@angular/core';
 import { addDays, isDay, TASK_NAME, type TaskId } from '@hypogeon/core';
-import { Deeds } from '../data/deeds';
+import { Actions } from '../data/actions';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
 import { Field, FieldControl } from '../ui/field';
@@ -77,7 +77,7 @@ const USUAL = [1, 3, 7] as const;
   `,
 })
 export class PutOffForm {
-  private readonly deeds = inject(Deeds);
+  private readonly actions = inject(Actions);
   private readonly today = inject(Today).day;
   private readonly words = inject(Words);
   readonly batch = input.required<string>();
@@ -110,7 +110,7 @@ export class PutOffForm {
   private record(until: { readonly until?: string }, said: string): void {
     const text = this.why().trim();
     if (text === '') return this.problem.set('A word why: the log should tell it later.');
-    void this.deeds.record(
+    void this.actions.record(
       { kind: 'put-off', batch: this.batch(), task: this.task(), ...until, text },
       said,
     );

@@ -16,7 +16,7 @@ import {
   type Notice,
   type RoundItem,
 } from '@hypogeon/core';
-import { Deeds } from '../data/deeds';
+import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { Water } from '../data/water';
@@ -38,7 +38,7 @@ const FEW = 20;
   styleUrl: './round-page.scss',
 })
 export class RoundPage {
-  private readonly deeds = inject(Deeds);
+  private readonly actions = inject(Actions);
   protected readonly words = inject(Words);
   protected readonly state = inject(Journal).state;
   protected readonly today = inject(Today).day;
@@ -87,17 +87,17 @@ export class RoundPage {
 
   protected touched({ batch }: Look, seen: 'firm' | 'tacky'): void {
     const said = seen === 'firm' ? 'Dry and firm' : 'Still tacky';
-    void this.deeds.record({ kind: 'inspected', batch: batch.id, seen }, said);
+    void this.actions.record({ kind: 'inspected', batch: batch.id, seen }, said);
   }
 
   protected done(item: Do): void {
     const { entries, said } = taskDone(item);
-    void this.deeds.recordAll(entries, said);
+    void this.actions.recordAll(entries, said);
   }
 
   protected allDone({ kind, items }: DoRow): void {
     const entries = items.flatMap((item) => taskDone(item).entries);
-    void this.deeds.recordAll(entries, `${TASK_NAME[kind]}, ${items.length} batches`);
+    void this.actions.recordAll(entries, `${TASK_NAME[kind]}, ${items.length} batches`);
   }
 
   protected doneWord(item: Do): string {
@@ -105,7 +105,10 @@ export class RoundPage {
   }
 
   protected leafOff({ batch }: Look): void {
-    void this.deeds.record({ kind: 'tended', batch: batch.id, what: 'leaf-off' }, 'Leaf taken off');
+    void this.actions.record(
+      { kind: 'tended', batch: batch.id, what: 'leaf-off' },
+      'Leaf taken off',
+    );
   }
 
   /** The item whose putting off is open. */

@@ -23,10 +23,12 @@ import {
   type Counts,
   type Do,
   type Look,
+  countsSchema,
 } from '@hypogeon/core';
+import * as z from 'zod';
 import { afterStep, outcomeOfKey, TallyKeys, type CountStep } from '../bench/tally-keys';
-import { Deeds } from '../data/deeds';
-import { draftKeeper } from '../data/draft';
+import { Actions } from '../data/actions';
+import { Drafts } from '../data/drafts';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { Water } from '../data/water';
@@ -52,6 +54,17 @@ interface Walk {
   readonly since: string | null;
 }
 
+const walkSchema: z.ZodType<Walk> = z.object({
+  begun: z.string(),
+  day: z.string().nullable(),
+  at: z.string(),
+  passed: z.array(z.string()),
+  skipped: z.array(z.string()),
+  counts: countsSchema.nullable(),
+  recount: z.string(),
+  since: z.string().nullable(),
+});
+
 /** One tray at a time, in bench order, with keys for a thumb. */
 @Component({
   selector: 'hy-walk-page',
@@ -62,12 +75,12 @@ interface Walk {
   styleUrl: './walk-page.scss',
 })
 export class WalkPage {
-  private readonly deeds = inject(Deeds);
+  private readonly actions = inject(Actions);
   private readonly journal = inject(Journal);
   protected readonly words = inject(Words);
   protected readonly today = inject(Today).day;
   private readonly verdicts = inject(Water).verdicts;
-  private readonly keeper = draftKeeper<Walk>('walk');
+  private readonly keeper = inject(Drafts).keeper('walk', walkSchema);
 
   private readonly state = this.journal.state;
   protected readonly walk = signal<Walk | null>(this.kept());
@@ -212,7 +225,7 @@ export class WalkPage {
     const recount = this.problems().length > 0 ? { recount: walk.recount.trim() } : {};
     // The screen goes on at once; the store confirms behind it and would be loud if it could not.
     if (walk.counts)
-      void this.deeds.record(
+      void this.actions.record(
         { kind: 'tally', batch: batch.id, day: this.on(), counts: walk.counts, ...recount },
         `Counted ${step.title}`,
       );
@@ -231,7 +244,7 @@ export class WalkPage {
 
   protected done(item: Do): void {
     const { entries, said } = taskDone(item);
-    void this.deeds.recordAll(
+    void this.actions.recordAll(
       entries.map((e) => ({ ...e, day: this.on() })),
       said,
     );
@@ -242,7 +255,7 @@ export class WalkPage {
   }
 
   protected touchedWound({ batch }: Look, seen: 'firm' | 'tacky'): void {
-    void this.deeds.record(
+    void this.actions.record(
       { kind: 'inspected', batch: batch.id, day: this.on(), seen },
       seen === 'firm' ? 'Dry and firm' : 'Still tacky',
     );
@@ -251,7 +264,7 @@ export class WalkPage {
   protected finish(): void {
     const walk = this.walk();
     if (!walk) return;
-    void this.deeds.record(
+    void this.actions.record(
       { kind: 'walked', day: this.on(), stops: walk.passed.length, skipped: walk.skipped.length },
       'The round is done',
     );

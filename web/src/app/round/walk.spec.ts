@@ -78,8 +78,7 @@ describe('walking the benches', () => {
     const page = await begun();
     await walkTo(page, 'Mat tray');
     await key(page, '1', 'Digit1');
-    const kept = localStorage.getItem('hypogeon.draft.walk')!;
-    expect(JSON.parse(kept)).toMatchObject({ at: 'b-19', counts: { rooted: 9 } });
+    expect(page.stores.draft('walk')).toMatchObject({ at: 'b-19', counts: { rooted: 9 } });
   });
 
   it('may be back-dated, but not into the future', async () => {

@@ -38,6 +38,27 @@ export class Shell {
   ] as const;
   protected readonly emblem = { ...FRESH, closure: 1, roots: 2 as const };
   protected readonly opened = computed(() => this.journal.saving().is !== 'opening');
+  protected readonly slow = computed(() => {
+    const saving = this.journal.saving();
+    return (saving.is === 'opening' || saving.is === 'saving') && saving.slow;
+  });
+  /** What of the store is not in the account: what, why, and what to do. */
+  protected readonly aside = computed(() => {
+    const all = this.journal.setAside();
+    const [first] = all;
+    if (!first) return null;
+    const newer = all.every((a) => a.newer);
+    return {
+      title:
+        all.length === 1
+          ? 'Something in the store is set aside.'
+          : `${all.length} things in the store are set aside.`,
+      first: `First: ${first.name}, because ${first.reason.replace(/\.$/, '')}.`,
+      then: newer
+        ? 'Update Hypogeon and it is there again; it is kept as it is.'
+        : 'They are kept as they are, and the rest is open. A saved file brings back what is missing.',
+    };
+  });
   protected readonly failure = computed(() => {
     const saving = this.journal.saving();
     return saving.is === 'failed' ? saving : null;

@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { dataTables, tableCsv } from '@hypogeon/core';
-import { Deeds } from '../data/deeds';
+import { Actions } from '../data/actions';
+import { Errand } from '../data/errand';
 import { Exports } from '../data/exports';
 import { Journal } from '../data/journal';
 import { JournalFile } from '../data/journal-file';
@@ -106,11 +107,12 @@ import { Field, FieldControl } from '../ui/field';
 export class DataPage {
   private readonly file = inject(JournalFile);
   private readonly exports = inject(Exports);
-  private readonly deeds = inject(Deeds);
+  private readonly actions = inject(Actions);
   private readonly state = inject(Journal).state;
   private readonly today = inject(Today).day;
 
-  protected readonly busy = signal('');
+  protected readonly errand = new Errand();
+  protected readonly busy = this.errand.under;
   protected readonly tables = computed(() => dataTables(this.state(), this.today()));
   protected readonly ways: readonly Way[] = [
     {
@@ -140,13 +142,11 @@ export class DataPage {
   ];
 
   protected async out(way: Way): Promise<void> {
-    this.busy.set(way.name);
-    try {
+    const done = await this.errand.run(way.name, async () => {
       await way.run();
-      this.deeds.say('It is in your downloads.');
-    } finally {
-      this.busy.set('');
-    }
+      return true;
+    });
+    if (done) this.actions.say('It is in your downloads.');
   }
 
   protected table(name: string): void {

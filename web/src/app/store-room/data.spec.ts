@@ -1,24 +1,10 @@
-import { guessPaper, readTable } from '@hypogeon/core';
 import { mount, type Bench } from '../../testing/mount';
-import { FILES_WORKER } from '../../testing/files-worker';
-import { PICTURES_WORKER } from '../../testing/pictures-worker';
 import { DataPage } from './data-page';
 import { PaperPage } from './paper-page';
 
-const worker = {
-  paper: (text: string) => {
-    const table = readTable(text);
-    return Promise.resolve(table && { table, mapping: guessPaper(table) });
-  },
-};
-const providers = [
-  { provide: FILES_WORKER, useValue: () => worker },
-  { provide: PICTURES_WORKER, useValue: () => ({}) },
-];
-
 describe('data out', () => {
   it('offers every table with its number of rows', async () => {
-    const page = await mount(DataPage, {}, undefined, providers);
+    const page = await mount(DataPage);
     const options = page.all('option').map((o) => o.textContent.trim());
     expect(options).toContain('Benches and rooms, 3');
     expect(options).toContain('Batches of cuttings, 30');
@@ -27,7 +13,7 @@ describe('data out', () => {
 
 describe('a paper log', () => {
   const open = async (text: string): Promise<Bench<PaperPage>> => {
-    const page = await mount(PaperPage, {}, undefined, providers);
+    const page = await mount(PaperPage);
     const input = page.root.querySelector<HTMLInputElement>('input[type=file]')!;
     const file = new File([text], 'log.csv');
     // jsdom's files have no text().

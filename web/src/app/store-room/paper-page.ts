@@ -18,8 +18,9 @@ import {
   type PaperRow,
   type Table,
 } from '@hypogeon/core';
-import { Deeds } from '../data/deeds';
-import { FILES_WORKER } from '../data/files-worker';
+import { Actions } from '../data/actions';
+import { Errand } from '../data/errand';
+import { FILES_WORKER } from '../data/workers';
 import { freshId } from '../data/fresh-id';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
@@ -40,8 +41,9 @@ const SHOWN = 100;
 })
 export class PaperPage {
   private readonly worker = inject(FILES_WORKER);
+  protected readonly errand = new Errand();
   private readonly journal = inject(Journal);
-  private readonly deeds = inject(Deeds);
+  private readonly actions = inject(Actions);
   private readonly router = inject(Router);
   private readonly today = inject(Today).day;
   private readonly words = inject(Words);
@@ -111,7 +113,11 @@ export class PaperPage {
     this.table.set(null);
     if (file.size > MOST_BYTES)
       return this.problem.set(`“${file.name}” is larger than 20 MB. Split it into parts.`);
-    const read = await this.worker().paper(await file.text());
+    const read = await this.errand.run(`Reading ${file.name}`, async () => {
+      const text = await file.text();
+      return this.worker.ask((w) => w.paper(text));
+    });
+    if (read === undefined) return this.problem.set(this.errand.problem());
     if (!read)
       return this.problem.set(
         `There is no table in “${file.name}”: a header and rows were expected.`,
@@ -163,7 +169,7 @@ export class PaperPage {
       ...paperEntries(this.state(), this.read(), space, freshId),
     ];
     const good = this.good();
-    const saved = await this.deeds.recordAll(
+    const saved = await this.actions.recordAll(
       entries,
       `${good === 1 ? 'One batch' : `${good} batches`} taken in`,
     );

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { containersOf } from '@hypogeon/core';
+import { SETTINGS_KEY, containersOf } from '@hypogeon/core';
+import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Field, FieldControl } from '../ui/field';
 import { numberFrom } from '../ui/number';
@@ -76,6 +77,7 @@ const MOST = 1e6;
 })
 export class Prices {
   private readonly journal = inject(Journal);
+  private readonly actions = inject(Actions);
   protected readonly prices = PRICES;
   protected readonly settings = computed(() => this.journal.state().settings);
   protected readonly problems = signal<Readonly<Record<string, string>>>({});
@@ -91,18 +93,16 @@ export class Prices {
   protected setPrice(key: PriceKey, text: string): void {
     const price = this.read(key, text);
     if (price === undefined) return;
-    void this.journal.record({
-      kind: 'put',
-      record: 'settings',
-      key: 'grower',
-      fields: { [key]: price },
-    });
+    void this.actions.record(
+      { kind: 'put', record: 'settings', key: SETTINGS_KEY, fields: { [key]: price } },
+      '',
+    );
   }
 
   protected setContainer(id: string, text: string): void {
     const price = this.read('container', text);
     if (price === undefined) return;
-    void this.journal.record({ kind: 'put', record: 'container', key: id, fields: { price } });
+    void this.actions.record({ kind: 'put', record: 'container', key: id, fields: { price } }, '');
   }
 
   /** The price, null where it was cleared, undefined where it makes no sense. */

@@ -1,32 +1,9 @@
-import {
-  EMPTY_STATE,
-  fold,
-  previewImport,
-  readJournal,
-  writeJournal,
-  type Entry,
-} from '@hypogeon/core';
-import { FILES_WORKER } from '../data/files-worker';
+import { EMPTY_STATE, writeJournal, type Entry } from '@hypogeon/core';
 import { DAY, mount, type Bench } from '../../testing/mount';
 import { StoreRoomPage } from './store-room-page';
 
-/** The worker's work, done here: Jest has no workers. */
-const files = {
-  provide: FILES_WORKER,
-  useValue: () => ({
-    read: (text: string, known: readonly Entry[]) => {
-      const state = fold(known);
-      const read = readJournal(text, state);
-      return Promise.resolve(
-        read.ok ? { ...read, preview: previewImport(state, read.entries) } : read,
-      );
-    },
-    write: (entries: readonly Entry[]) => Promise.resolve(writeJournal(entries)),
-  }),
-};
-
 const open = (entries?: readonly Entry[]): Promise<Bench<StoreRoomPage>> =>
-  mount(StoreRoomPage, {}, entries, [files]);
+  mount(StoreRoomPage, {}, entries);
 
 async function choose(page: Bench<StoreRoomPage>, text: string, size = text.length): Promise<void> {
   const input = page.all('input[type=file]')[0] as HTMLInputElement;

@@ -4,18 +4,21 @@ import {
   airOf,
   fold,
   problemText,
+  SETTINGS_KEY,
   temperatureIn,
   WATER_SCHOOL,
   WOUND_SCHOOL,
   type Entry,
   type SettingsFields,
 } from '@hypogeon/core';
-import { Deeds } from '../data/deeds';
+import { Actions } from '../data/actions';
+import { Errand } from '../data/errand';
 import { freshId } from '../data/fresh-id';
 import { Journal } from '../data/journal';
 import { JournalFile, type OfferedFile } from '../data/journal-file';
 import { Theme, THEMES, type ThemeChoice } from '../data/theme';
 import { Today } from '../data/today';
+import { touchedFields } from '../data/touched';
 import { Words } from '../data/words';
 import { Field, FieldControl } from '../ui/field';
 import { numberFrom } from '../ui/number';
@@ -38,6 +41,14 @@ interface SpaceForm {
   readonly reading: boolean;
 }
 
+/** Which inputs each field is read from. */
+const PLACE_FEEDS = {
+  name: ['name'],
+  tempC: ['temperature'],
+  rh: ['humidity'],
+  light: ['light'],
+} as const;
+
 @Component({
   selector: 'hy-store-room-page',
   imports: [Field, FieldControl, RouterLink, Prices],
@@ -46,7 +57,7 @@ interface SpaceForm {
   styleUrl: './store-room-page.scss',
 })
 export class StoreRoomPage {
-  private readonly deeds = inject(Deeds);
+  private readonly actions = inject(Actions);
   private readonly file = inject(JournalFile);
   private readonly today = inject(Today).day;
   protected readonly journal = inject(Journal);
@@ -96,7 +107,7 @@ export class StoreRoomPage {
     };
   });
 
-  protected readonly reading = signal<string>('');
+  protected readonly errand = new Errand();
   protected readonly offered = signal<{ readonly name: string; readonly read: OfferedFile } | null>(
     null,
   );
@@ -152,6 +163,7 @@ export class StoreRoomPage {
   }
 
   protected type<K extends keyof SpaceForm>(field: K, value: SpaceForm[K]): void {
+    this.touched.add(field);
     this.form.update((form) => form && { ...form, [field]: value });
   }
 
@@ -168,30 +180,30 @@ export class StoreRoomPage {
     const rh = +(numberFrom(form.humidity) / 100).toFixed(4);
     this.form.set(null);
     if (form.reading) {
-      await this.deeds.record({ kind: 'air', space: form.id, tempC, rh }, 'Reading noted');
+      await this.actions.record({ kind: 'air', space: form.id, tempC, rh }, 'Reading noted');
       return;
     }
-    const fields = { name: form.name.trim(), tempC, rh, light: form.light.trim() || null };
-    await this.deeds.record(
+    const whole = { name: form.name.trim(), tempC, rh, light: form.light.trim() || null };
+    const fields = form.id ? touchedFields(this.touched, whole, PLACE_FEEDS) : whole;
+    if (Object.keys(fields).length === 0) return;
+    await this.actions.record(
       { kind: 'put', record: 'space', key: form.id || freshId(), fields },
-      form.id ? 'Changed' : `${fields.name} added`,
+      form.id ? 'Changed' : `${whole.name} added`,
     );
   }
 
   protected async saveFile(): Promise<void> {
     await this.file.save();
-    this.deeds.say('The journal is in your downloads.');
+    this.actions.say('The journal is in your downloads.');
   }
 
   protected async choose(input: HTMLInputElement): Promise<void> {
     const file = input.files?.[0];
     if (!file) return;
     this.offered.set(null);
-    this.reading.set(file.name);
-    const read = await this.file.read(file);
-    this.reading.set('');
-    this.offered.set({ name: file.name, read });
     input.value = '';
+    const read = await this.errand.run(file.name, () => this.file.read(file));
+    if (read) this.offered.set({ name: file.name, read });
   }
 
   protected async take(
@@ -204,18 +216,22 @@ export class StoreRoomPage {
       // Before the entries that name them, as when they are taken.
       await this.file.restore(pictures);
     } catch {
-      return this.deeds.say('The store is full: the pictures do not fit. Nothing was taken.');
+      return this.actions.say('The store is full: the pictures do not fit. Nothing was taken.');
     }
     const saved = await this.journal.take(entries);
     const seen = pictures.size > 0 ? `, ${pictures.size} pictures` : '';
     if (saved)
-      this.deeds.say(
+      this.actions.say(
         `Merged: ${batches === 1 ? '1 batch' : `${batches} batches`}${seen} in the file.`,
       );
   }
 
   protected leave(): void {
     this.offered.set(null);
+  }
+
+  protected stop(): void {
+    this.file.stop();
   }
 
   protected async demo(): Promise<void> {
@@ -229,15 +245,18 @@ export class StoreRoomPage {
   protected async clearDemo(): Promise<void> {
     this.clearing.set(false);
     await this.journal.clearDemo();
-    this.deeds.say('The demo is cleared. This is your own journal.');
+    this.actions.say('The demo is cleared. This is your own journal.');
   }
 
+  private touched = new Set<keyof SpaceForm>();
+
   private open(form: SpaceForm): void {
+    this.touched = new Set();
     this.tried.set(false);
     this.form.set(form);
   }
 
   private setting(fields: SettingsFields): void {
-    void this.journal.record({ kind: 'put', record: 'settings', key: 'grower', fields });
+    void this.actions.record({ kind: 'put', record: 'settings', key: SETTINGS_KEY, fields }, '');
   }
 }

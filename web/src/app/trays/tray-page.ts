@@ -25,7 +25,7 @@ import {
   unlaid,
   type Batch,
 } from '@hypogeon/core';
-import { Deeds } from '../data/deeds';
+import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { CuttingMark } from '../marks/cutting-mark';
@@ -42,7 +42,7 @@ import { KIND_WORD } from './trays-page';
   styleUrl: './tray-page.scss',
 })
 export class TrayPage {
-  private readonly deeds = inject(Deeds);
+  private readonly actions = inject(Actions);
   private readonly journal = inject(Journal);
   private readonly router = inject(Router);
   private readonly today = inject(Today).day;
@@ -112,7 +112,7 @@ export class TrayPage {
     if (!tray) return;
     const laid = fillTray(this.state(), tray, batch, from, this.by(), this.today());
     this.problem.set(laid.ok ? '' : laid.problem);
-    if (laid.ok) void this.deeds.recordAll(laid.entries, 'Laid out');
+    if (laid.ok) void this.actions.recordAll(laid.entries, 'Laid out');
   }
 
   protected putIn(id: string): void {
@@ -121,17 +121,17 @@ export class TrayPage {
     if (!tray || !batch) return this.problem.set('Which batch? Choose one.');
     if (this.celled()) return this.fill(batch);
     this.problem.set('');
-    void this.deeds.recordAll(standIn(tray, batch, this.today()), 'Put in');
+    void this.actions.recordAll(standIn(tray, batch, this.today()), 'Put in');
   }
 
   protected out(batch: Batch): void {
-    void this.deeds.recordAll(takeOut(this.state(), batch), 'Taken out of the tray');
+    void this.actions.recordAll(takeOut(this.state(), batch), 'Taken out of the tray');
   }
 
   protected carry(space: string): void {
     const tray = this.tray();
     if (tray && space !== tray.space)
-      void this.deeds.recordAll(carryTray(this.state(), tray, space, this.today()), 'Carried');
+      void this.actions.recordAll(carryTray(this.state(), tray, space, this.today()), 'Carried');
   }
 
   protected resize(rows: string, columns: string): void {
@@ -146,7 +146,7 @@ export class TrayPage {
     if (last >= fields.rows * fields.columns)
       return this.problem.set('Cuttings sit in the rows that would go. Move them first.');
     this.problem.set('');
-    void this.deeds.record({ kind: 'put', record: 'tray', key: this.id(), fields }, 'Changed');
+    void this.actions.record({ kind: 'put', record: 'tray', key: this.id(), fields }, 'Changed');
   }
 
   protected async putAway(): Promise<void> {
@@ -154,7 +154,7 @@ export class TrayPage {
       return this.problem.set(
         'Something stands in it. Take it out first, or throw it out on its own page.',
       );
-    await this.deeds.record(
+    await this.actions.record(
       { kind: 'put', record: 'tray', key: this.id(), fields: { away: true } },
       'Put away',
     );
@@ -207,7 +207,7 @@ export class TrayPage {
     if (!tray) return;
     const entries = moveInTray(this.state(), tray, from, to);
     if (entries.length > 0)
-      void this.deeds.recordAll(entries, `Moved to ${cellName(to, this.sides().columns)}`);
+      void this.actions.recordAll(entries, `Moved to ${cellName(to, this.sides().columns)}`);
   }
 
   private cellUnder({ dropPoint, source }: CdkDragEnd): number | null {

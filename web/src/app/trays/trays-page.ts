@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { Router, RouterLink } from '@angular/router';
 import { batchesIn, sidesOf, TRAY_KINDS, turnTray, type Tray, type TrayKind } from '@hypogeon/core';
 import { BenchTabs } from '../bench/bench-tabs';
-import { Deeds } from '../data/deeds';
+import { Actions } from '../data/actions';
 import { freshId } from '../data/fresh-id';
 import { Journal } from '../data/journal';
 import { Field, FieldControl } from '../ui/field';
@@ -163,7 +163,7 @@ export const KIND_WORD: Readonly<Record<TrayKind, string>> = {
 })
 export class TraysPage {
   private readonly journal = inject(Journal);
-  private readonly deeds = inject(Deeds);
+  private readonly actions = inject(Actions);
   private readonly router = inject(Router);
   private readonly state = this.journal.state;
 
@@ -193,7 +193,7 @@ export class TraysPage {
   });
 
   protected turn(order: readonly Tray[], tray: string, by: 1 | -1): void {
-    void this.deeds.recordAll(turnTray(order, tray, by), 'The walk goes so now');
+    void this.actions.recordAll(turnTray(order, tray, by), 'The walk goes so now');
   }
 
   protected async add(
@@ -209,7 +209,7 @@ export class TraysPage {
       Math.min(100, Math.max(1, Math.round(Number(text) || 1)));
     const key = freshId();
     const known = TRAY_KINDS.find((k) => k === kind) ?? 'tray';
-    const saved = await this.deeds.record(
+    const saved = await this.actions.record(
       {
         kind: 'put',
         record: 'tray',

@@ -1,5 +1,4 @@
-import { ledgerDesk } from '@hypogeon/core';
 import { expose } from 'comlink';
+import { ledger } from './ledger';
 
-// The ledger's sums, off the screen's thread.
-expose(ledgerDesk());
+expose(ledger);

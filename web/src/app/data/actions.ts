@@ -1,0 +1,75 @@
+import { inject, Injectable, Injector } from '@angular/core';
+import type { MatSnackBar } from '@angular/material/snack-bar';
+import type { Entry } from '@hypogeon/core';
+import { Journal, type Draft, type Recorded } from './journal';
+
+/** A second tap within this time on the very same thing is a slip of the finger. */
+const SLIP_MS = 700;
+
+/**
+ * The one writer: what a tap does goes through here. It records, says saved once it is, offers to undo, says why
+ * where something was not taken, and does nothing at a second tap on the same.
+ */
+@Injectable({ providedIn: 'root' })
+export class Actions {
+  private readonly journal = inject(Journal);
+  private readonly injector = inject(Injector);
+  private readonly lately = new Map<string, Promise<boolean>>();
+
+  /** @param said what was done, for the message with undo; empty where the screen itself shows it */
+  record(draft: Draft, said: string): Promise<boolean> {
+    return this.recordAll([draft], said);
+  }
+
+  /** What belongs together is recorded, and taken back, together. */
+  recordAll(drafts: readonly Draft[], said: string): Promise<boolean> {
+    const same = this.sameAs(drafts);
+    const under = this.lately.get(same);
+    if (under) return under;
+    const doing = this.journal.recordAll(drafts).then((done) => this.tell(done, said));
+    this.lately.set(same, doing);
+    const forget = (): unknown => setTimeout(() => this.lately.delete(same), SLIP_MS);
+    void doing.then(forget, forget);
+    return doing;
+  }
+
+  async retract(...entries: readonly Entry[]): Promise<void> {
+    const saved = await this.journal.retract(...entries);
+    if (saved) this.say('Taken back. It stays in the history.');
+  }
+
+  say(text: string): void {
+    void this.bar().then((bar) => bar.open(text, 'Close', { duration: 5000 }));
+  }
+
+  private tell({ entries, saved, refused }: Recorded, said: string): boolean {
+    if (refused !== '') this.say(refused);
+    else if (saved && said !== '') this.offerUndo(entries, said);
+    return saved;
+  }
+
+  /** The drafts as text, without the ids that a form makes anew at every tap. */
+  private sameAs(drafts: readonly Draft[]): string {
+    const { log } = this.journal.state();
+    let text = JSON.stringify(drafts);
+    for (const draft of drafts)
+      if (draft.kind === 'put' && !log.has(`${draft.record}/${draft.key}`))
+        text = text.replaceAll(JSON.stringify(draft.key), '""');
+    return text;
+  }
+
+  private offerUndo(entries: readonly Entry[], said: string): void {
+    void this.bar().then((bar) =>
+      bar
+        .open(`${said}. Saved.`, 'Undo', { duration: 8000 })
+        .onAction()
+        .subscribe(() => void this.retract(...entries)),
+    );
+  }
+
+  /** Nothing is said before something is done: its code comes with the first word. */
+  private async bar(): Promise<MatSnackBar> {
+    const { MatSnackBar } = await import('@angular/material/snack-bar');
+    return this.injector.get(MatSnackBar);
+  }
+}

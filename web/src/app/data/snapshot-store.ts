@@ -1,0 +1,114 @@
+import {
+  distinct,
+  fold,
+  packState,
+  unpackState,
+  type Entry,
+  type Snapshot,
+  type State,
+} from '@hypogeon/core';
+import * as z from 'zod';
+import {
+  readChunks,
+  trustChunks,
+  type KeyValueStore,
+  type SetAside,
+  type StoredChunk,
+} from './chunk-store';
+
+/*
+ * The folded state as it lies beside the chunks. Opening takes it up only where everything about it is beyond doubt:
+ * the same build of the application, the same chunks to the letter, the same number of entries.
+ */
+
+const KEY = 'snapshot';
+
+const coverSchema = z.object({
+  /** The build that folded it: another may fold otherwise. */
+  build: z.string(),
+  chunks: z.array(
+    z.object({
+      key: z.string(),
+      length: z.int(),
+      sum: z.int(),
+      /** Nothing of it was set aside: it may be opened without asking entry by entry. */
+      whole: z.boolean(),
+    }),
+  ),
+  setAside: z.array(
+    z.object({ chunk: z.string(), name: z.string(), reason: z.string(), newer: z.boolean() }),
+  ),
+  snapshot: z.string(),
+  sum: z.int(),
+});
+type Cover = z.infer<typeof coverSchema>;
+
+export interface Opened {
+  readonly state: State;
+  readonly setAside: readonly SetAside[];
+  /** Chunks that came after the snapshot; null where there was none, or none to be trusted. */
+  readonly since: readonly StoredChunk[] | null;
+}
+
+/** Takes up a snapshot on the chunks that it was made of; null at the slightest doubt. */
+export function openSnapshot(
+  text: unknown,
+  chunks: readonly StoredChunk[],
+  build: string,
+): Opened | null {
+  if (typeof text !== 'string') return null;
+  try {
+    const cover = coverSchema.parse(JSON.parse(text));
+    if (cover.build !== build || cover.sum !== checksum(cover.snapshot)) return null;
+    const lying = new Map(chunks.map((c) => [c.key, c]));
+    const covered: StoredChunk[] = [];
+    for (const { key, length, sum } of cover.chunks) {
+      const chunk = lying.get(key);
+      if (chunk?.text.length !== length || checksum(chunk.text) !== sum) return null;
+      lying.delete(key);
+      covered.push(chunk);
+    }
+    const entries = distinct(coveredEntries(cover, covered));
+    const state = unpackState(JSON.parse(cover.snapshot) as Snapshot, entries);
+    return state && { state, setAside: cover.setAside, since: [...lying.values()] };
+  } catch {
+    // Whatever is wrong with it: it is a comfort, and the entries tell the same.
+    return null;
+  }
+}
+
+const coveredEntries = (cover: Cover, chunks: readonly StoredChunk[]): Entry[] =>
+  chunks.flatMap((chunk, i) =>
+    cover.chunks[i]!.whole ? trustChunks([chunk]) : readChunks([chunk]).entries,
+  );
+
+/** Reads and folds chunks and packs what they tell, for the store. */
+export function makeSnapshot(chunks: readonly StoredChunk[], build: string): string {
+  const read = chunks.map((chunk) => readChunks([chunk]));
+  const entries = distinct(read.flatMap((r) => r.entries));
+  const snapshot = JSON.stringify(packState(fold(entries), entries));
+  const cover: Cover = {
+    build,
+    chunks: chunks.map(({ key, text }, i) => ({
+      key,
+      length: text.length,
+      sum: checksum(text),
+      whole: read[i]!.setAside.length === 0,
+    })),
+    setAside: read.flatMap((r) => r.setAside),
+    snapshot,
+    sum: checksum(snapshot),
+  };
+  return JSON.stringify(cover);
+}
+
+export const loadSnapshot = (store: KeyValueStore): Promise<unknown> => store.getItem(KEY);
+export const saveSnapshot = (store: KeyValueStore, text: string): Promise<unknown> =>
+  store.setItem(KEY, text);
+
+/** FNV-1a over the signs of a text, 32 bits. Source: Fowler, Noll & Vo (from memory). */
+export function checksum(text: string): number {
+  let sum = 0x811c9dc5;
+  for (let i = 0; i < text.length; i++) sum = Math.imul(sum ^ text.charCodeAt(i), 0x01000193);
+  return sum >>> 0;
+}

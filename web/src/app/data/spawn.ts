@@ -1,0 +1,49 @@
+import { releaseProxy, wrap, type Remote } from 'comlink';
+import type { BenchWorker } from '../workers/bench';
+import type { FilesWorker } from '../workers/files';
+import type { LedgerWorker } from '../workers/ledger';
+import type { PicturesWorker } from '../workers/pictures';
+
+/** The workers by name, and what each can be asked. */
+export interface WorkersByName {
+  readonly files: FilesWorker;
+  readonly bench: BenchWorker;
+  readonly ledger: LedgerWorker;
+  readonly pictures: PicturesWorker;
+}
+
+/** One started worker. */
+export interface Spawned<T> {
+  readonly remote: Remote<T>;
+  /** Called when it dies by itself: its script does not load, or throws outside a call. */
+  onDeath(died: (reason: string) => void): void;
+  end(): void;
+}
+
+/** The one place that names the scripts of workers; unit tests stand in for it. */
+const START: { readonly [N in keyof WorkersByName]: () => Worker } = {
+  files: () => new Worker(new URL('../workers/files.worker', import.meta.url), { type: 'module' }),
+  bench: () => new Worker(new URL('../workers/bench.worker', import.meta.url), { type: 'module' }),
+  ledger: () =>
+    new Worker(new URL('../workers/ledger.worker', import.meta.url), { type: 'module' }),
+  pictures: () =>
+    new Worker(new URL('../workers/pictures.worker', import.meta.url), { type: 'module' }),
+};
+
+export function spawn<N extends keyof WorkersByName>(name: N): Spawned<WorkersByName[N]> {
+  const worker = START[name]();
+  const remote = wrap<WorkersByName[N]>(worker);
+  return {
+    remote,
+    onDeath: (died) => {
+      worker.addEventListener('error', (event) =>
+        died(event.message === '' ? 'its code could not be loaded' : event.message),
+      );
+      worker.addEventListener('messageerror', () => died('its answer could not be read'));
+    },
+    end: () => {
+      (remote as unknown as { [releaseProxy](): void })[releaseProxy]();
+      worker.terminate();
+    },
+  };
+}

@@ -1,0 +1,71 @@
+import { InjectionToken } from '@angular/core';
+import type { Remote } from 'comlink';
+import { spawn, type Spawned, type WorkersByName } from './spawn';
+
+/** A call was stopped by the grower, or by a newer one. */
+export class Stopped extends Error {
+  override readonly name = 'Stopped';
+}
+
+/** The worker itself is gone; the next call starts a new one. */
+export class WorkerDied extends Error {
+  override readonly name = 'WorkerDied';
+}
+
+/**
+ * A worker, started when it is first asked. Every call ends: with its result, with the error that was thrown there,
+ * or stopped. After a death or a stop the next call starts it anew.
+ */
+export class WorkerLine<T> {
+  private running: { readonly is: Spawned<T>; readonly cancel: Set<(why: Error) => void> } | null =
+    null;
+
+  constructor(private readonly start: () => Spawned<T>) {}
+
+  ask<R>(call: (remote: Remote<T>) => R): Promise<Awaited<R>> {
+    return new Promise<Awaited<R>>((resolve, reject) => {
+      const running = this.line();
+      running.cancel.add(reject);
+      void (async () => resolve(await call(running.is.remote)))()
+        .catch(reject)
+        .finally(() => running.cancel.delete(reject));
+    });
+  }
+
+  /** Ends what is under way; those who wait hear of it. */
+  stop(): void {
+    this.end(new Stopped('stopped'));
+  }
+
+  private line(): NonNullable<typeof this.running> {
+    if (this.running) return this.running;
+    const is = this.start();
+    const running = { is, cancel: new Set<(why: Error) => void>() };
+    is.onDeath((reason) => {
+      if (this.running === running) this.end(new WorkerDied(reason));
+    });
+    this.running = running;
+    return running;
+  }
+
+  private end(why: Error): void {
+    const { running } = this;
+    this.running = null;
+    if (!running) return;
+    running.is.end();
+    for (const reject of running.cancel) reject(why);
+  }
+}
+
+const line = <N extends keyof WorkersByName>(name: N) =>
+  new InjectionToken<WorkerLine<WorkersByName[N]>>(`${name} worker`, {
+    providedIn: 'root',
+    factory: () => new WorkerLine(() => spawn(name)),
+  });
+
+/** Whole journals and tables: read, written, folded. */
+export const FILES_WORKER = line('files');
+/** The long sums of the bench. */
+export const BENCH_WORKER = line('bench');
+export const LEDGER_WORKER = line('ledger');
+export const PICTURES_WORKER = line('pictures');

@@ -1,0 +1,27 @@
+import {
+  compareSchools,
+  judge,
+  solveMix,
+  sparing,
+  type MixWish,
+  type SchoolOutlook,
+  type SolvedMix,
+  type WaterCase,
+  type WaterVerdict,
+} from '@hypogeon/core';
+
+/** The long sums of the bench, off the screen's thread. */
+export const bench = {
+  /** One that cannot be judged is null and costs the others nothing. */
+  judge(cases: readonly WaterCase[]): readonly (WaterVerdict | null)[] {
+    return cases.map((one) => sparing([one], judge).results[0] ?? null);
+  },
+  compare(given: WaterCase): readonly SchoolOutlook[] {
+    return compareSchools(given);
+  },
+  solve(wish: MixWish): SolvedMix | null {
+    return solveMix(wish);
+  },
+};
+
+export type BenchWorker = typeof bench;

@@ -1,0 +1,158 @@
+import {
+  calendarOf,
+  dataPackage,
+  entriesOf,
+  fold,
+  guessPaper,
+  guessMapping,
+  isKind,
+  MAX_JOURNAL_BYTES,
+  possibleOrders,
+  previewImport,
+  readJournal,
+  readTable,
+  readWeather,
+  tasksAhead,
+  writeJournal,
+  type Day,
+  type Entry,
+  type ImportPreview,
+  type DateOrder,
+  type PaperMapping,
+  type Problem,
+  type Table,
+  type Verdicts,
+  type WeatherMapping,
+  type WeatherRead,
+} from '@hypogeon/core';
+import { strFromU8, strToU8, zipSync, type Zippable } from 'fflate';
+import type { StoredChunk } from '../data/chunk-store';
+import { makeSnapshot } from '../data/snapshot-store';
+import { pictureType } from './picture-type';
+import { unpack } from './unzip';
+
+export type ReadFile =
+  | { readonly ok: true; readonly entries: readonly Entry[]; readonly preview: ImportPreview }
+  | { readonly ok: false; readonly problems: readonly Problem[] };
+
+export interface NamedBytes {
+  readonly id: string;
+  readonly bytes: Uint8Array;
+}
+
+/** A zip of ours as it was read: the journal's own reading, and the pictures that belong to it. */
+export type ReadZip =
+  | (Extract<ReadFile, { ok: true }> & {
+      readonly pictures: readonly (NamedBytes & { readonly type: string })[];
+      /** Files that no entry names, or that are no pictures: not taken. */
+      readonly leftOut: number;
+    })
+  | Extract<ReadFile, { ok: false }>;
+
+/** The largest picture that is taken back: far above what is ever kept. */
+const MOST_PICTURE = 30_000_000;
+const PICTURE = /^pictures\/([\w-]{1,80})\.jpg$/;
+const isPhoto = isKind('photo');
+
+/** A weather table with its meaning guessed, or as the grower says. */
+export type ReadWeatherFile =
+  | {
+      readonly ok: true;
+      readonly header: readonly string[];
+      /** The first rows, to judge the columns by. */
+      readonly sample: readonly (readonly string[])[];
+      readonly rows: number;
+      readonly mapping: WeatherMapping;
+      readonly orders: readonly DateOrder[];
+      readonly read: WeatherRead;
+    }
+  | { readonly ok: false; readonly problem: string };
+
+/** Reading and writing whole journals, off the screen's thread. */
+export const files = {
+  /** Chunks of the store read, folded and packed. */
+  snapshot(chunks: readonly StoredChunk[], build: string): string {
+    return makeSnapshot(chunks, build);
+  },
+  read(text: string, known: readonly Entry[], nowMs: number): ReadFile {
+    const state = fold(known);
+    const read = readJournal(text, state, nowMs);
+    return read.ok ? { ...read, preview: previewImport(state, read.entries) } : read;
+  },
+  weather(text: string, given: WeatherMapping | null): ReadWeatherFile {
+    const table = readTable(text);
+    if (!table)
+      return {
+        ok: false,
+        problem: 'There is no table in this file: a header and rows were expected.',
+      };
+    const guessed = given ?? guessMapping(table);
+    const orders = possibleOrders(table, guessed);
+    const mapping =
+      given || orders.includes(guessed.order)
+        ? guessed
+        : { ...guessed, order: orders[0] ?? guessed.order };
+    return {
+      ok: true,
+      header: table.header,
+      sample: table.rows.slice(0, 4),
+      rows: table.rows.length,
+      mapping,
+      orders,
+      read: readWeather(table, mapping),
+    };
+  },
+  write(entries: readonly Entry[]): string {
+    return writeJournal(entriesOf(fold(entries)));
+  },
+  /** The journal and its pictures in one zip; pictures are packed as they are, they shrink no further. */
+  zip(entries: readonly Entry[], pictures: readonly NamedBytes[]): Uint8Array {
+    const packed: Zippable = { 'journal.json': strToU8(writeJournal(entriesOf(fold(entries)))) };
+    for (const { id, bytes } of pictures) packed[`pictures/${id}.jpg`] = [bytes, { level: 0 }];
+    return zipSync(packed);
+  },
+  /** Everything as a tabular data package. */
+  dataPackage(entries: readonly Entry[], today: Day, writtenAt: Date): Uint8Array {
+    const files = dataPackage(fold(entries), today, writtenAt);
+    return zipSync(Object.fromEntries(files.map(({ name, text }) => [name, strToU8(text)])));
+  },
+  /** The tasks of the coming weeks for a calendar; many batches over many days take their time. */
+  calendar(entries: readonly Entry[], today: Day, verdicts: Verdicts, writtenAt: Date): string {
+    return calendarOf('Hypogeon', tasksAhead(fold(entries), today, verdicts), writtenAt);
+  },
+  /** A zip of ours: its journal as of a file by itself, and the pictures that entries here or there name. */
+  readZip(bytes: Uint8Array, known: readonly Entry[], nowMs: number): ReadZip {
+    const unpacked = unpack(bytes, (name) =>
+      name === 'journal.json' ? MAX_JOURNAL_BYTES : PICTURE.test(name) ? MOST_PICTURE : null,
+    );
+    if (!unpacked.ok) return refused(unpacked.problem);
+    const journal = unpacked.files.get('journal.json');
+    if (!journal)
+      return refused('There is no journal.json in this zip. Choose a zip that Hypogeon saved.');
+    const read = files.read(strFromU8(journal), known, nowMs);
+    if (!read.ok) return read;
+    const named = new Set([...read.entries, ...known].filter(isPhoto).map((e) => e.picture));
+    const pictures: (NamedBytes & { type: string })[] = [];
+    let leftOut = 0;
+    for (const [name, data] of unpacked.files) {
+      const id = PICTURE.exec(name)?.[1];
+      if (id === undefined) continue;
+      const type = pictureType(data);
+      if (type !== null && named.has(id)) pictures.push({ id, bytes: data, type });
+      else leftOut++;
+    }
+    return { ...read, pictures, leftOut };
+  },
+  /** A table somebody typed from paper, with its columns guessed. */
+  paper(text: string): { readonly table: Table; readonly mapping: PaperMapping } | null {
+    const table = readTable(text);
+    return table && { table, mapping: guessPaper(table) };
+  },
+};
+
+const refused = (sentence: string): Extract<ReadFile, { ok: false }> => ({
+  ok: false,
+  problems: [{ sentence }],
+});
+
+export type FilesWorker = typeof files;

@@ -1,0 +1,6 @@
+import { ledgerDesk } from '@hypogeon/core';
+
+/** The ledger's sums, off the screen's thread. */
+export const ledger = ledgerDesk();
+
+export type LedgerWorker = typeof ledger;
