@@ -66,7 +66,7 @@ export function demoJournal(today: Day): readonly Entry[] {
     })),
     ...DEMO_MOTHERS.flatMap((m) => motherLook(m, today)),
   ];
-  const setting = fold(stamped(drafts));
+  const setting = fold(stamped(drafts, 'setting'));
   const life = DEMO_BATCHES.flatMap((batch, i) => batchLife(batch, i, today, setting));
   return stamped([
     ...drafts,

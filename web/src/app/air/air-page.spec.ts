@@ -107,7 +107,7 @@ describe('the air of a place', () => {
   it('a file without a table changes nothing', async () => {
     const page = await open();
     await choose(page, '');
-    expect(page.text).toContain('There is no table in this file.');
+    expect(page.text).toContain('There is no table in this file:');
   });
 
   it('a usual year is taken once it is whole, and wrong months are named', async () => {

@@ -48,7 +48,11 @@ describe('the chunk store', () => {
 
   it('brings chunks of a past version forward and leaves those of a newer one alone', async () => {
     const { chunks, map } = setUp();
-    const tally = { ...entry(1), kind: 'tally', counts: { rooted: 1, dead: 2 } };
+    const tally = {
+      ...entry(1),
+      kind: 'tally',
+      counts: { rooted: 1, pupped: 0, rotted: 0, dead: 2, lost: 0 },
+    };
     map.set('chunk/old', JSON.stringify({ version: 1, entries: [tally] }));
     map.set('chunk/new', JSON.stringify({ version: 99, entries: [entry(2)] }));
     const read = await chunks.read();

@@ -1,5 +1,12 @@
-import type { Entry } from '@hypogeon/core';
-import { nextStamp } from '@hypogeon/core';
+import {
+  fold,
+  JOURNAL_VERSION,
+  nextStamp,
+  readJournal,
+  writeJournal,
+  EMPTY_STATE,
+  type Entry,
+} from '@hypogeon/core';
 import { TestBed } from '@angular/core/testing';
 import { MemoryStores } from '../../testing/stores';
 import { STORES } from './book';
@@ -96,4 +103,144 @@ describe('the journal of a device', () => {
     expect(journal.state().mothers.get('m')!.name).toBe('Mine');
     expect(journal.state().batches.size).toBe(0);
   });
+
+  it('takes nothing that no file of ours could hold, says so, and goes on', async () => {
+    const { journal, stores } = await setUp();
+    const log = quiet();
+    const bad = { kind: 'note', batch: 'b', text: 'x'.repeat(9000) } as const;
+    const { saved, refused } = await journal.recordAll([mother('One'), bad]);
+    expect(saved).toBe(false);
+    expect(refused).toMatch(/^Nothing was changed: text: is too large or too long; 4000/);
+    const cyclic: { kind: 'note'; batch: string; text: string; me?: unknown } = {
+      kind: 'note',
+      batch: 'b',
+      text: 'x',
+    };
+    cyclic.me = cyclic;
+    expect((await journal.record(cyclic)).refused).toMatch(/cannot be written down/);
+    expect(journal.state().size).toBe(0);
+    expect((await journal.record(mother('Two'))).saved).toBe(true);
+    expect(stores.books.own.size).toBe(1);
+    log.mockRestore();
+  });
+
+  it('goes on saving whatever is thrown on the way: by the store at once, or by telling other tabs', async () => {
+    const tabs = jest.fn(() => {
+      throw new DOMException('could not be cloned', 'DataCloneError');
+    });
+    globalThis.BroadcastChannel = class {
+      onmessage = null;
+      postMessage = tabs;
+      close = (): void => undefined;
+    } as unknown as typeof BroadcastChannel;
+    const log = quiet();
+    const stores = new MemoryStores();
+    const { journal } = await setUp(stores);
+    expect((await journal.record(mother('One'))).saved).toBe(true);
+    expect(tabs).toHaveBeenCalled();
+    const store = stores.journal('own');
+    jest.spyOn(stores, 'journal').mockReturnValue({
+      ...store,
+      setItem: () => {
+        throw new TypeError('gone');
+      },
+    });
+    await journal.openOwn();
+    expect((await journal.record(mother('Two'))).saved).toBe(false);
+    expect(journal.saving()).toEqual({
+      is: 'failed',
+      reason: 'The store of this browser answers: gone',
+      unsaved: 1,
+    });
+    jest.restoreAllMocks();
+    delete (globalThis as { BroadcastChannel?: unknown }).BroadcastChannel;
+    log.mockRestore();
+  });
+
+  it('opens what is good, and names what it sets aside', async () => {
+    const stores = new MemoryStores();
+    const good = { id: 'g', at: '2026-03-01T08:00:00.000Z~0000', day: '2026-03-01', by: 'p' };
+    const entries = [{ ...good, ...mother('Good') }, null, { ...good, id: 'x', kind: 'cut' }];
+    stores.books.own.set('chunk/a', JSON.stringify({ version: JOURNAL_VERSION, entries }));
+    const { journal } = await setUp(stores);
+    expect(journal.saving().is).toBe('saved');
+    expect(journal.state().mothers.get('m')!.name).toBe('Good');
+    expect(journal.setAside().map((a) => a.name)).toEqual([
+      'an entry of no kind',
+      'cut of 2026-03-01',
+    ]);
+  });
+
+  it('says the true reason where nothing opens, and opens when it can', async () => {
+    const stores = new MemoryStores();
+    const log = quiet();
+    const journalStore = jest.spyOn(stores, 'journal').mockImplementation(() => {
+      throw new DOMException('A newer one has it', 'VersionError');
+    });
+    const { journal } = await setUp(stores);
+    expect(journal.saving()).toMatchObject({
+      is: 'failed',
+      reason: expect.stringMatching(/newer Hypogeon/),
+    });
+    expect(log).toHaveBeenCalled();
+    await journal.record(mother('Meanwhile'));
+    journalStore.mockRestore();
+    expect(await journal.retry()).toBe(true);
+    const { journal: again } = await setUp(stores);
+    expect(again.state().mothers.get('m')!.name).toBe('Meanwhile');
+    log.mockRestore();
+  });
+
+  it('says when a store does not answer, and goes on waiting', async () => {
+    jest.useFakeTimers();
+    const stores = new MemoryStores();
+    let answer: (value: unknown) => void = () => undefined;
+    stores.device.getItem = () => new Promise((resolve) => (answer = resolve));
+    TestBed.resetTestingModule();
+    TestBed.configureTestingModule({ providers: [{ provide: STORES, useValue: stores }] });
+    const journal = TestBed.inject(Journal);
+    const opening = journal.open();
+    expect(journal.saving()).toEqual({ is: 'opening', slow: false });
+    jest.advanceTimersByTime(7000);
+    expect(journal.saving()).toEqual({ is: 'opening', slow: true });
+    jest.useRealTimers();
+    stores.device.getItem = () => Promise.resolve('own');
+    answer('device');
+    await opening;
+    expect(journal.saving().is).toBe('saved');
+  });
+
+  it('sets right what was written while a clock stood far ahead: order, store and file', async () => {
+    const { journal, stores } = await setUp();
+    await journal.record(mother('Before'));
+    const now = jest.spyOn(Date, 'now').mockReturnValue(Date.parse('2099-05-05T08:00:00Z'));
+    await journal.record(mother('While it was wrong'));
+    now.mockRestore();
+    await journal.record(mother('After'));
+    expect(journal.state().mothers.get('m')!.name).toBe('After');
+    expect(journal.broughtBack()).toBe(1);
+    await journal.retry();
+    const { journal: again } = await setUp(stores);
+    expect(again.state()).toEqual(journal.state());
+    expect(again.broughtBack()).toBe(0);
+    const entries = [...again.state().log.values()].flat();
+    expect(entries).toHaveLength(3);
+    expect(readJournal(writeJournal(entries), EMPTY_STATE, Date.now()).ok).toBe(true);
+  });
+
+  it('of one id with other content keeps the one that every device keeps, also after reopening', async () => {
+    const first = await setUp();
+    const [entry] = (await first.journal.record(mother('A'))).entries as [Entry];
+    for (const name of ['0', 'Z']) {
+      const other = { ...entry, fields: { name } } as Entry;
+      const { journal } = await setUp(first.stores);
+      await journal.take([other]);
+      const shown = journal.state();
+      const { journal: again } = await setUp(first.stores);
+      expect(again.state()).toEqual(shown);
+      expect(shown.mothers).toEqual(fold([other, entry]).mothers);
+    }
+  });
 });
+
+const quiet = () => jest.spyOn(console, 'error').mockImplementation(() => undefined);

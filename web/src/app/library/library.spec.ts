@@ -78,7 +78,6 @@ describe('the library', () => {
             { method: 'crown', roots: [20, 40] },
             { method: 'division', success: 0.9, roots: [10, 10] },
           ],
-          notes: null,
         },
       },
     ]);

@@ -267,7 +267,7 @@ describe('shelf and pots', () => {
         record: 'component',
         key: 'pumice',
         day: '2026-04-09',
-        fields: { densityGPerL: 510, stockL: 38, pricePerL: 1.1 },
+        fields: { densityGPerL: 510 },
       },
     ]);
     expect(page.text).toContain('measured here, in part or whole');
