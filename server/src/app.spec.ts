@@ -46,6 +46,22 @@ describe('the server', () => {
     expect(answer.headers.get('content-security-policy')).toContain("default-src 'self'");
   });
 
+  it('answers an address that cannot be read with a sentence, and never with where in the code', async () => {
+    const answer = await fetch(`${address}/%ff`);
+    expect(answer.status).toBe(400);
+    expect(await answer.text()).toBe('This address cannot be read.');
+  });
+
+  it('keeps the headers of a page that trusts nobody', async () => {
+    const { headers } = await fetch(address);
+    expect(headers.get('content-security-policy')).toBe(
+      "default-src 'self';style-src 'self' 'unsafe-inline';img-src 'self' data: blob:;object-src 'none';base-uri 'self';frame-ancestors 'none'",
+    );
+    expect(headers.get('x-content-type-options')).toBe('nosniff');
+    expect(headers.get('referrer-policy')).toBe('no-referrer');
+    expect(headers.get('x-powered-by')).toBeNull();
+  });
+
   it('tells a fresh browser whether to open the demo', async () => {
     expect(await (await fetch(`${address}/start.json`)).json()).toEqual({ demo: true });
   });

@@ -1,7 +1,9 @@
 import compression from 'compression';
-import express, { type Express, type Response } from 'express';
+import express, { type ErrorRequestHandler, type Express, type Response } from 'express';
 import { extname, join } from 'node:path';
 import { deviceRoutes, type DevicesOptions } from './devices/routes';
+import { headers } from './headers';
+import { ownPageOnly } from './own-page';
 
 export interface ServerOptions {
   /** The built web app. */
@@ -10,34 +12,53 @@ export interface ServerOptions {
   readonly demo: boolean;
   /** Simulated devices, unless told otherwise once every two seconds. */
   readonly devices?: DevicesOptions;
+  /** The name or address it listens on. */
+  readonly host?: string;
 }
 
+/** Nobody else on the network reaches it unless that is asked for. */
+export const LOOPBACK = '127.0.0.1';
 const REAL_TIME: DevicesOptions = { now: () => Date.now() / 1000, everyMs: 2000 };
 
 /** Serves the built app. It holds nothing of the grower's data: that stays in the browser. */
-export function createApp({ folder, demo, devices = REAL_TIME }: ServerOptions): Express {
+export function createApp({
+  folder,
+  demo,
+  devices = REAL_TIME,
+  host = LOOPBACK,
+}: ServerOptions): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(compression());
-  app.use((_request, response, next) => {
-    response.set({
-      'Content-Security-Policy':
-        "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; object-src 'none'; base-uri 'self'; frame-ancestors 'none'",
-      'X-Content-Type-Options': 'nosniff',
-      'Referrer-Policy': 'no-referrer',
-    });
-    next();
-  });
+  app.use(headers);
   app.get('/start.json', (_request, response) => {
     response.set('Cache-Control', 'no-cache').json({ demo });
   });
-  app.use('/devices', deviceRoutes(devices));
+  app.use('/devices', deviceRoutes(devices, ownPageOnly(host)));
   app.use(express.static(folder, { setHeaders: cacheByName, index: 'index.html' }));
   app.get('/{*path}', (request, response) => {
     if (extname(request.path)) response.status(404).type('text').send('No such file.');
     else response.set('Cache-Control', 'no-cache').sendFile(join(folder, 'index.html'));
   });
+  app.use(sayWhat);
   return app;
+}
+
+/** What went wrong in a sentence, and never where in the code. */
+const sayWhat: ErrorRequestHandler = (error: unknown, _request, response, next) => {
+  if (response.headersSent) return next(error);
+  const status = statusOf(error);
+  if (status >= 500) console.error(error);
+  response
+    .status(status)
+    .type('text')
+    .send(status < 500 ? 'This address cannot be read.' : 'Something went wrong here.');
+};
+
+function statusOf(error: unknown): number {
+  const status =
+    typeof error === 'object' && error !== null && 'status' in error ? error.status : 500;
+  return typeof status === 'number' && status >= 400 && status < 600 ? status : 500;
 }
 
 /** A hashed name never changes its content; everything else is asked for again. */

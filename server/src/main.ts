@@ -1,9 +1,10 @@
 import { existsSync } from 'node:fs';
 import { networkInterfaces } from 'node:os';
 import { fileURLToPath } from 'node:url';
-import { createApp } from './app';
+import { createApp, LOOPBACK } from './app';
 
 const port = Number(process.env.PORT ?? 4173);
+const host = process.env.HOST ?? LOOPBACK;
 const demo = process.argv.includes('--demo');
 const folder = fileURLToPath(new URL('../../dist/web/browser', import.meta.url));
 
@@ -12,7 +13,7 @@ if (!existsSync(folder)) {
   process.exit(1);
 }
 
-const server = createApp({ folder, demo }).listen(port, (error?: Error) => {
+const server = createApp({ folder, demo, host }).listen(port, host, (error?: Error) => {
   if (error) {
     console.error(
       `Port ${port} cannot be used (${error.message}). Choose another: PORT=5000 npm run demo`,
@@ -20,8 +21,11 @@ const server = createApp({ folder, demo }).listen(port, (error?: Error) => {
     process.exit(1);
   }
   console.log(`\n  Hypogeon is open at http://localhost:${port}`);
-  for (const address of onThisNetwork())
-    console.log(`  from a phone:       http://${address}:${port}`);
+  if (host === LOOPBACK)
+    console.log('  From a phone on this network too: HOST=0.0.0.0 npm run demo');
+  else
+    for (const address of onThisNetwork())
+      console.log(`  from a phone:       http://${address}:${port}`);
   console.log('  Stop it with Ctrl+C.\n');
 });
 

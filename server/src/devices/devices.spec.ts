@@ -1,8 +1,9 @@
 import { readSenml, type Measurement } from '@hypogeon/core';
 import express from 'express';
-import type { Server } from 'node:http';
+import { request, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { Device, DEVICES } from './device';
+import { ownPageOnly } from '../own-page';
 import { deviceRoutes } from './routes';
 import { truthAt } from './truth';
 
@@ -73,7 +74,10 @@ describe('devices over HTTP', () => {
   let server: Server;
   let address: string;
   beforeAll(async () => {
-    const app = express().use('/devices', deviceRoutes({ now: () => NOON, everyMs: 5 }));
+    const app = express().use(
+      '/devices',
+      deviceRoutes({ now: () => NOON, everyMs: 5 }, ownPageOnly('127.0.0.1')),
+    );
     server = await new Promise((resolve) => {
       const s = app.listen(0, () => resolve(s));
     });
@@ -129,5 +133,56 @@ describe('devices over HTTP', () => {
     expect((await post('/light-1/fault/none')).status).toBe(200);
     expect((await post('/light-1/fault/fire')).status).toBe(400);
     expect((await fetch(`${address}/nothing`)).status).toBe(404);
+  });
+
+  it.each([
+    'stream?replay=2&speed=0.0001',
+    'stream?replay=1e9',
+    'stream?replay=2&speed=Infinity',
+    'stream?replay=',
+    'recording?hours=-1',
+    'recording?hours=forever',
+  ])('refuses %s with a sentence', async (path) => {
+    const answer = await fetch(`${address}/hygro-1/${path}`);
+    expect(answer.status).toBe(400);
+    expect(((await answer.json()) as { problem: string }).problem).toMatch(/from 1 to 336/);
+  });
+
+  it('many replays at once hold up nobody else', async () => {
+    const abort = new AbortController();
+    const { signal } = abort;
+    const all = await Promise.all(
+      Array.from({ length: 30 }, () =>
+        fetch(`${address}/scale-1/stream?replay=336&speed=60`, { signal }),
+      ),
+    );
+    expect(all.filter((a) => a.status === 200)).toHaveLength(24);
+    expect(all.filter((a) => a.status === 429)).toHaveLength(6);
+    expect((await fetch(`${address}/light-1`)).status).toBe(200);
+    abort.abort();
+  });
+
+  it.each([
+    ['of a foreign page', { origin: 'http://evil.example' }, 403],
+    ['of a name that was bent to point here', { host: 'evil.example' }, 403],
+    ['of our own page', {}, 200],
+  ])('is steered only from its own page: %s', async (_name, headers, status) => {
+    // fetch sets Host by itself; a plain request may say another.
+    const { port } = server.address() as AddressInfo;
+    const own = { host: `localhost:${port}`, origin: `http://localhost:${port}` };
+    const answer = await new Promise<number>((resolve, reject) => {
+      request(
+        {
+          port,
+          method: 'POST',
+          path: '/devices/light-1/fault/none',
+          headers: { ...own, ...headers },
+        },
+        (response) => resolve(response.resume().statusCode ?? 0),
+      )
+        .on('error', reject)
+        .end();
+    });
+    expect(answer).toBe(status);
   });
 });

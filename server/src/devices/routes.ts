@@ -1,4 +1,5 @@
-import { Router, type Response } from 'express';
+import { Router, type RequestHandler, type Response } from 'express';
+import * as z from 'zod';
 import { Device, DEVICES, FAULTS, type Fault } from './device';
 
 export interface DevicesOptions {
@@ -10,14 +11,24 @@ export interface DevicesOptions {
 
 const FLOOD_MS = 15;
 const RECORD_STEP = 600;
-const MOST_HOURS = 24 * 60;
+/** What can be asked of a recording; beyond it the hand slipped, and a long one would hold up all others. */
+const askedSchema = z.object({
+  hours: z.coerce.number().min(1).max(336).default(24),
+});
+const replaySchema = z.object({
+  replay: z.coerce.number().min(1).max(336).optional(),
+  speed: z.coerce.number().min(60).max(36_000).default(3600),
+});
+/** More listeners than a bench has tabs: the next is asked to wait. */
+const MOST_STREAMS = 24;
 
 /**
  * Simulated devices for want of real ones, over HTTP and server-sent events, in SenML JSON (RFC 8428).
  * They know nothing of the grower's journal.
  */
-export function deviceRoutes({ now, everyMs }: DevicesOptions): Router {
+export function deviceRoutes({ now, everyMs }: DevicesOptions, ownPage: RequestHandler): Router {
   const router = Router();
+  let streams = 0;
   const devices = new Map(DEVICES.map((info) => [info.id, new Device(info, now())]));
 
   router.use((_request, response, next) => {
@@ -36,32 +47,47 @@ export function deviceRoutes({ now, everyMs }: DevicesOptions): Router {
     if (pack) response.type('application/senml+json').json(pack);
     else response.status(503).json({ problem: 'The device does not answer.' });
   });
-  router.post('/:id/fault/:fault', (request, response) => {
+  router.post('/:id/fault/:fault', ownPage, (request, response) => {
     const fault = FAULTS.find((f) => f === request.params.fault);
     if (!fault) {
       response.status(400).json({ problem: `One of: ${FAULTS.join(', ')}.` });
       return;
     }
-    devices.get(request.params.id)!.fault = fault;
+    devices.get(String(request.params.id))!.fault = fault;
     response.json({ fault });
   });
   /** The last hours again, a reading every ten minutes. */
   router.get('/:id/recording', (request, response) => {
+    const asked = askedSchema.safeParse(request.query);
+    if (!asked.success) return refuse(response, 'hours is a number from 1 to 336.');
     const { info } = devices.get(request.params.id)!;
-    const packs = recorded(info.id, hoursOf(request.query.hours), now());
+    const packs = [...recorded(info.id, asked.data.hours, now())];
     response.type('application/senml+json').json(packs.flat());
   });
   router.get('/:id/stream', (request, response) => {
     const device = devices.get(request.params.id)!;
+    const asked = replaySchema.safeParse(request.query);
+    if (!asked.success)
+      return refuse(response, 'replay is hours from 1 to 336, speed a number from 60 to 36000.');
+    if (streams >= MOST_STREAMS)
+      return void response.status(429).json({ problem: 'Too many listen already.' });
+    const { replay: hours, speed } = asked.data;
     openStream(response);
-    const hours = request.query.replay === undefined ? null : hoursOf(request.query.replay);
     const stop =
-      hours === null
+      hours === undefined
         ? live(response, device, now, everyMs)
-        : replay(response, recorded(device.info.id, hours, now()), speedOf(request.query.speed));
-    request.on('close', stop);
+        : replay(response, recorded(device.info.id, hours, now()), speed);
+    streams++;
+    request.on('close', () => {
+      streams--;
+      stop();
+    });
   });
   return router;
+}
+
+function refuse(response: Response, problem: string): void {
+  response.status(400).json({ problem });
 }
 
 function openStream(response: Response): void {
@@ -92,16 +118,11 @@ function live(response: Response, device: Device, now: () => number, everyMs: nu
 }
 
 /** @param speed seconds of the recording in one second */
-function replay(
-  response: Response,
-  packs: readonly (readonly object[])[],
-  speed: number,
-): () => void {
-  let i = 0;
+function replay(response: Response, packs: Iterator<readonly object[]>, speed: number): () => void {
   const everyMs = Math.max(20, (RECORD_STEP / speed) * 1000);
   const timer = setInterval(() => {
-    const pack = packs[i++];
-    if (pack) return send(response, pack);
+    const pack = packs.next();
+    if (!pack.done) return send(response, pack.value);
     response.write('event: end\ndata: []\n\n');
     clearInterval(timer);
     response.end();
@@ -109,25 +130,13 @@ function replay(
   return () => clearInterval(timer);
 }
 
-/** A device that had been there all the time, told from the first hour on. */
-function recorded(id: string, hours: number, now: number): readonly (readonly object[])[] {
+/** A device that had been there all the time, told from the first hour on: a reading when it is asked for. */
+function* recorded(id: string, hours: number, now: number): Generator<readonly object[]> {
   const info = DEVICES.find((d) => d.id === id)!;
   const from = Math.floor((now - hours * 3600) / RECORD_STEP) * RECORD_STEP;
   const device = new Device(info, from);
-  const packs: (readonly object[])[] = [];
   for (let at = from; at <= now; at += RECORD_STEP) {
     const pack = device.sample(at);
-    if (pack) packs.push(pack);
+    if (pack) yield pack;
   }
-  return packs;
-}
-
-function hoursOf(value: unknown): number {
-  const hours = Number(value);
-  return Number.isFinite(hours) ? Math.min(Math.max(hours, 1), MOST_HOURS) : 24;
-}
-
-function speedOf(value: unknown): number {
-  const speed = Number(value);
-  return Number.isFinite(speed) && speed > 0 ? Math.min(speed, 36_000) : 3600;
 }
