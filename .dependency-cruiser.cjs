@@ -7,7 +7,7 @@ module.exports = {
       severity: 'error',
       from: { path: '^core/' },
       to: {
-        path: '^(web|server|e2e|bench)/|node_modules/(@angular|rxjs|express|localforage|comlink)',
+        path: '^(web|server|e2e|benchmarks)/|node_modules/(@angular|rxjs|express|localforage|comlink)',
       },
     },
     {
@@ -21,20 +21,20 @@ module.exports = {
       comment:
         'One index.ts per folder is its face; other folders of the product import only that.',
       severity: 'error',
-      from: { path: '^(web|server|e2e|bench)/' },
+      from: { path: '^(web|server|e2e|benchmarks)/' },
       to: { path: '^core/src/', pathNot: '^core/src/(index|[^/]+/index)\\.ts$' },
     },
     {
       name: 'web-and-server-apart',
       severity: 'error',
       from: { path: '^web/' },
-      to: { path: '^(server|e2e|bench)/' },
+      to: { path: '^(server|e2e|benchmarks)/' },
     },
     {
       name: 'server-and-web-apart',
       severity: 'error',
       from: { path: '^server/' },
-      to: { path: '^(web|e2e|bench)/' },
+      to: { path: '^(web|e2e|benchmarks)/' },
     },
     {
       name: 'marks-are-drawings',

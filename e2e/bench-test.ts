@@ -45,6 +45,13 @@ export const test = base.extend<{ quiet: string[]; ownBook: Page }>({
 
 export { expect };
 
+/** Takes what was logged on purpose out of the silence that every test is held to; something must have been. */
+export function logged(quiet: string[], pattern: RegExp): void {
+  const all = quiet.splice(0);
+  expect(all.some((line) => pattern.test(line))).toBe(true);
+  quiet.push(...all.filter((line) => !pattern.test(line)));
+}
+
 export async function goTo(page: Page, place: string): Promise<void> {
   const link = page.getByRole('navigation').getByRole('link', { name: place, exact: true });
   await link.click();

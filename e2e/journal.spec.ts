@@ -1,5 +1,6 @@
 import { readFile, writeFile } from 'node:fs/promises';
-import { cutABatch, DAY, expect, goTo, test } from './bench-test';
+import { cutABatch, DAY, expect, goTo, logged, test } from './bench-test';
+import { openCutBatch } from './seed';
 
 test('the demo opens by itself, is kept apart and can be cleared', async ({ page }) => {
   await page.goto('/');
@@ -79,10 +80,10 @@ test('a bad file is refused with line, field and a sentence, and changes nothing
 });
 
 test('two tabs of one browser see each other’s entries, and both are kept', async ({
-  ownBook: page,
+  page,
   context,
 }) => {
-  await cutABatch(page);
+  await openCutBatch(page);
   const second = await context.newPage();
   await second.clock.setFixedTime(new Date(`${DAY}T09:31:00`));
   await second.goto(page.url());
@@ -101,10 +102,8 @@ test('two tabs of one browser see each other’s entries, and both are kept', as
   await expect(page.getByText('Written in the other tab')).toBeVisible();
 });
 
-test('a store that refuses is said at once, survived, and tried again', async ({
-  ownBook: page,
-}) => {
-  await cutABatch(page);
+test('a store that refuses is said at once, survived, and tried again', async ({ page, quiet }) => {
+  await openCutBatch(page);
   await page.evaluate(() => {
     const put = IDBObjectStore.prototype.put;
     Object.assign(window, { mend: () => (IDBObjectStore.prototype.put = put) });
@@ -126,6 +125,7 @@ test('a store that refuses is said at once, survived, and tried again', async ({
   await page.evaluate(() => (window as unknown as { mend: () => void }).mend());
   await failure.getByRole('button', { name: 'Try again' }).click();
   await expect(failure).toBeHidden();
+  logged(quiet, /the store, asked to save/);
   await page.reload();
   await expect(page.getByRole('button', { name: 'Stuck', exact: true })).toBeHidden();
   await expect(page.getByRole('heading', { name: 'Tray map' })).toBeVisible();

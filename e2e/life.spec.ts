@@ -1,4 +1,5 @@
 import { cutABatch, expect, goTo, test, wakeOn } from './bench-test';
+import { openCutBatch } from './seed';
 
 test('a batch from the cut to a counted result', async ({ ownBook: page }) => {
   await goTo(page, 'Round');
@@ -58,10 +59,8 @@ test('a batch from the cut to a counted result', async ({ ownBook: page }) => {
   await expect(page.getByText(/8 have rooted/)).toBeVisible();
 });
 
-test('water before the gate asks for a reason, and is remembered as a breach', async ({
-  ownBook: page,
-}) => {
-  await cutABatch(page);
+test('water before the gate asks for a reason, and is remembered as a breach', async ({ page }) => {
+  await openCutBatch(page);
   const entry = page.getByText('Watered before the gate opened: By mistake');
 
   await page.getByRole('button', { name: 'Watered', exact: true }).click();
@@ -80,8 +79,8 @@ test('water before the gate asks for a reason, and is remembered as a breach', a
   await expect(page.getByText('One batch had water before the gate opened.')).toBeVisible();
 });
 
-test('everything can be taken back, and the history keeps it', async ({ ownBook: page }) => {
-  await cutABatch(page);
+test('everything can be taken back, and the history keeps it', async ({ page }) => {
+  await openCutBatch(page);
   await page.getByRole('button', { name: 'Stuck', exact: true }).click();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText('Taken back. It stays in the history.')).toBeVisible();
@@ -96,8 +95,8 @@ test('everything can be taken back, and the history keeps it', async ({ ownBook:
   await expect(line).toBeHidden();
 });
 
-test('the tray map tells single places, by tap and by key', async ({ ownBook: page }) => {
-  await cutABatch(page, { count: 6 });
+test('the tray map tells single places, by tap and by key', async ({ page }) => {
+  await openCutBatch(page, { count: 6 });
   const tray = page.getByRole('group', { name: 'Tray map' });
   await tray.getByRole('button', { name: 'A2, waiting' }).click();
   await tray.getByRole('button', { name: 'A3, waiting' }).click();
@@ -112,9 +111,9 @@ test('the tray map tells single places, by tap and by key', async ({ ownBook: pa
 });
 
 test('a count that contradicts the last is asked about, a draft survives a reload', async ({
-  ownBook: page,
+  page,
 }) => {
-  await cutABatch(page, { count: 5 });
+  await openCutBatch(page, { count: 5 });
   await page.getByRole('button', { name: 'Count', exact: true }).click();
   await page.getByRole('textbox', { name: 'Rotted' }).fill('2');
   await page.getByRole('textbox', { name: 'Rotted' }).press('Tab');
@@ -139,9 +138,9 @@ test('a count that contradicts the last is asked about, a draft survives a reloa
 });
 
 test('a planned cut waits for its day; entries can be back-dated, not post-dated', async ({
-  ownBook: page,
+  page,
 }) => {
-  await cutABatch(page, { count: 3 });
+  await openCutBatch(page, { count: 3 });
   await page.getByLabel('On', { exact: true }).fill('2026-04-08');
   await expect(page.getByText(/It was cut on/)).toBeVisible();
   await page.getByLabel('On', { exact: true }).fill('2026-04-10');

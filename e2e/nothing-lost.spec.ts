@@ -3,7 +3,7 @@ import { execFileSync } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { cutABatch, DAY, expect, goTo, test, wakeOn } from './bench-test';
+import { cutABatch, DAY, expect, goTo, logged, test, wakeOn } from './bench-test';
 
 /** The ids of all entries that lie in the store, read past the application. */
 const storedIds = (page: Page, book = 'demo'): Promise<readonly string[]> =>
@@ -148,6 +148,7 @@ test('two tabs writing at once: both have everything, and so has the store', asy
 
 test('a full disk is said at once; the entry stays and is saved when there is room', async ({
   page,
+  quiet,
 }) => {
   // The browser's own quota cannot be lowered from outside: its store is made to refuse as a full one does.
   await page.addInitScript(() => {
@@ -170,6 +171,7 @@ test('a full disk is said at once; the entry stays and is saved when there is ro
   await full(false);
   await page.getByRole('button', { name: 'Try again' }).click();
   await expect(page.getByText('Not saved.')).toHaveCount(0);
+  logged(quiet, /the store, asked to save|keeping a draft/);
   expect((await storedIds(page)).length).toBe(before + 1);
   await page.reload();
   await expect(today).toBeVisible();

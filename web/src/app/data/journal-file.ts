@@ -1,5 +1,12 @@
 import { inject, Injectable } from '@angular/core';
-import { sizeProblem, type Entry, type ImportPreview, type Problem } from '@hypogeon/core';
+import {
+  entriesOf,
+  sizeProblem,
+  writeJournal,
+  type Entry,
+  type ImportPreview,
+  type Problem,
+} from '@hypogeon/core';
 import { Journal } from './journal';
 import { Pictures } from './pictures';
 import { saveText } from './save-text';
@@ -28,7 +35,13 @@ export class JournalFile {
 
   async save(): Promise<void> {
     const name = `hypogeon-${this.journal.book()}-${this.today.day()}.json`;
-    const text = await this.worker.ask((w) => w.write(this.entries()));
+    // The file is the last resort where all else fails: without a worker it is written here.
+    const text = await this.worker
+      .ask((w) => w.write(this.entries()))
+      .catch((error: unknown) => {
+        console.error('writing the file in the worker', error);
+        return writeJournal(entriesOf(this.journal.state()));
+      });
     saveText(name, text, 'application/json');
   }
 

@@ -37,7 +37,8 @@ export function spawn<N extends keyof WorkersByName>(name: N): Spawned<WorkersBy
     remote,
     onDeath: (died) => {
       worker.addEventListener('error', (event) =>
-        died(event.message === '' ? 'its code could not be loaded' : event.message),
+        // Where its script does not load, the event is a plain one without a word.
+        died((event.message as string | undefined) || 'its code could not be loaded'),
       );
       worker.addEventListener('messageerror', () => died('its answer could not be read'));
     },

@@ -85,10 +85,14 @@ export class PaperPage {
     const at = this.mapping().columns.taxon;
     const table = this.table();
     if (at === undefined || !table) return [];
-    const names = this.read().flatMap((r) =>
-      !r.ok && r.field === 'taxon' ? [(table.rows[r.line - 2]?.[at] ?? '').trim()] : [],
-    );
-    return [...new Set([...names.filter(Boolean), ...Object.keys(this.mapping().like)])];
+    const { like } = this.mapping();
+    // In the order of the log, whatever is chosen: the fields stand still under the hand.
+    const names = this.read().flatMap((r) => {
+      const name = (table.rows[r.line - 2]?.[at] ?? '').trim();
+      const asked = (!r.ok && r.field === 'taxon') || Object.hasOwn(like, name);
+      return asked && name !== '' ? [name] : [];
+    });
+    return [...new Set(names)];
   });
   protected readonly rows = computed(() =>
     this.read()

@@ -1,0 +1,147 @@
+import { writeFile } from 'node:fs/promises';
+import { expect, goTo, logged, test } from './bench-test';
+import { chunkOf, cutBatch, layChunks, openCutBatch } from './seed';
+
+test('one bad entry is set aside by name; the rest opens, and goes on being saved', async ({
+  page,
+}) => {
+  const [space, mother, batch, cut] = cutBatch();
+  await layChunks(page, {
+    'chunk/a': chunkOf([space, null, mother, { ...cut, id: 'bad', day: 'never' }, batch, cut]),
+    'chunk/b': '{"version":99,"entries":[]}',
+    'chunk/c': '{"version":3,"entr',
+  });
+  await page.goto('/#/bench/cut-1');
+  await expect(page.getByRole('heading', { name: 'Tray map' })).toBeVisible();
+  const aside = page.getByRole('region', { name: 'Set aside' });
+  await expect(aside).toContainText('4 things in the store are set aside.');
+  await expect(aside).toContainText('kept as they are, and the rest is open');
+  await page.getByRole('button', { name: 'Stuck', exact: true }).click();
+  await expect(page.getByText('Stuck. Saved.')).toBeVisible();
+  await page.reload();
+  await expect(aside).toContainText('4 things');
+  await expect(page.getByRole('button', { name: 'Take back: Stuck' }).first()).toBeVisible();
+});
+
+/** Two clicks on the very same button, faster than a screen is drawn. */
+const twice = (button: HTMLElement | SVGElement): void => {
+  (button as HTMLElement).click();
+  (button as HTMLElement).click();
+};
+
+test('a double click does a thing once', async ({ page }) => {
+  await openCutBatch(page);
+  await page.getByRole('button', { name: 'Stuck', exact: true }).evaluate(twice);
+  await expect(page.getByText('Stuck. Saved.')).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Take back: Stuck/ })).toHaveCount(1);
+
+  await goTo(page, 'Mothers');
+  await page.getByRole('link', { name: 'Add a mother' }).first().click();
+  await page.getByRole('combobox', { name: /^Plant/ }).fill('Echeveria elegans');
+  await page.keyboard.press('Escape');
+  await page.getByLabel('What you call her').fill('Twin');
+  await page.getByLabel('Permission to propagate').selectOption('own');
+  await page.getByRole('button', { name: 'Add her' }).evaluate(twice);
+  await expect(page.getByRole('heading', { level: 1, name: 'Twin' })).toBeVisible();
+  await goTo(page, 'Mothers');
+  await expect(page.getByRole('link', { name: 'Twin' })).toHaveCount(1);
+});
+
+test('a plant called constructor comes in from paper, and all after it is saved', async ({
+  page,
+}, info) => {
+  await openCutBatch(page);
+  const log = info.outputPath('log.csv');
+  await writeFile(
+    log,
+    'plant,how,date,qty,took\nconstructor,leaf,2025-03-01,20,14\n__proto__,leaf,2025-03-02,5,1\n',
+  );
+  await page.goto('/#/store-room/paper');
+  await page.locator('input[type=file]').setInputFiles(log);
+  await expect(page.getByText('“constructor” is not in the library')).toBeVisible();
+  for (const select of await page.getByLabel(/is like/).all())
+    await select.selectOption({ label: 'Echeveria elegans' });
+  await page.getByRole('button', { name: 'Take 2 batches in' }).click();
+  await page.goto('/#/bench/cut-1');
+  await page.getByRole('button', { name: 'Stuck', exact: true }).click();
+  await expect(page.getByText('Stuck. Saved.')).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('button', { name: /^Take back: Stuck/ })).toBeVisible();
+  await page.goto('/#/library');
+  await expect(page.getByText('constructor').first()).toBeVisible();
+});
+
+test('a walk or a form begun in the demo is none in the own journal, and says its age', async ({
+  page,
+}) => {
+  await page.goto('/#/mothers/new');
+  await page.getByLabel('What you call her').fill('Half done in the demo');
+  await page.reload();
+  await expect(page.getByLabel('What you call her')).toHaveValue('Half done in the demo');
+  await expect(page.getByText(/Taken up where you left it/)).toBeVisible();
+  await page.goto('/#/store-room');
+  await page.getByRole('button', { name: 'To my own journal' }).click();
+  await page.goto('/#/mothers/new');
+  await expect(page.getByLabel('What you call her')).toHaveValue('');
+  await page.goto('/#/store-room');
+  await page.getByRole('button', { name: 'Load the demo' }).click();
+  await page.goto('/#/mothers/new');
+  await page.getByRole('button', { name: 'Start afresh' }).click();
+  await expect(page.getByLabel('What you call her')).toHaveValue('');
+});
+
+test('a form opened and saved without a touch stores nothing', async ({ page }) => {
+  await openCutBatch(page);
+  await page.goto('/#/store-room');
+  await page.getByLabel('Temperatures').selectOption('F');
+  const before = await page.getByText(/entries, 1 batches/).textContent();
+  await page.getByRole('button', { name: /^Change Plain room/ }).click();
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.goto('/#/mothers/bowl/edit');
+  await page.getByRole('button', { name: 'Keep the change' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'The bowl' })).toBeVisible();
+  await page.goto('/#/store-room');
+  await expect(page.getByText(/entries, 1 batches/)).toHaveText(before!);
+});
+
+test('files made to hurt end with a sentence, and the next is read all the same', async ({
+  page,
+}, info) => {
+  await openCutBatch(page);
+  await page.goto('/#/store-room');
+  const give = async (name: string, text: string): Promise<void> => {
+    const path = info.outputPath(name);
+    await writeFile(path, text);
+    await page.getByLabel('Merge in a file').setInputFiles(path);
+    await expect(page.getByText(`${name} was refused, and nothing was changed.`)).toBeVisible();
+  };
+  const head = '{"format":"hypogeon-journal","version":3,"entries":[\n';
+  await give('deep.json', `${head}${'['.repeat(100_000)}`);
+  await expect(page.getByText(/Line 2: is nested more than 40 deep/)).toBeVisible();
+  const group = '{"count":10000,"outcome":"waiting","lastLook":"2026-03-01"}';
+  const joined = `{"id":"x","at":"2026-03-01T08:00:00.000Z~0000","day":"2026-03-01","by":"p","kind":"joined","batch":"cut-1","from":"b","cuttings":[${Array(1000).fill(group).join()}]}`;
+  await give('many.json', `${head}${joined}\n]}`);
+  await give(
+    'ahead.json',
+    `${head}${joined.replace('2026-03-01T', '2199-01-01T').replace(/\[.*\]/, '[]')}\n]}`,
+  );
+  await expect(page.getByText(/days ahead of this device’s clock/)).toBeVisible();
+});
+
+test('a worker that cannot start leaves nobody waiting, and the file can still be saved', async ({
+  page,
+  quiet,
+}, info) => {
+  await openCutBatch(page);
+  await page.route(/worker-[A-Z0-9]+\.js/, (route) => route.abort());
+  await page.goto('/#/store-room');
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save it to a file' }).click();
+  const path = info.outputPath('saved.json');
+  await (await download).saveAs(path);
+  await page.getByLabel('Merge in a file').setInputFiles(path);
+  await expect(page.getByText('That did not work: its code could not be loaded')).toBeVisible();
+  await page.goto('/#/round');
+  await expect(page.getByText('Echeveria crowns').first()).toBeVisible();
+  logged(quiet, /worker|ERR_FAILED|could not be loaded/);
+});
