@@ -15,39 +15,42 @@ export function memo<K extends object, V>(sum: (key: K) => V): (key: K) => V {
   };
 }
 
-/**
- * The same where the answer hangs on other things beside the object: it holds while all of these are the very ones
- * it was worked out with.
- */
-export function memoAround<K extends object, V>(): (
+/** Asks for what hangs on an object and other things beside it. */
+export type MemoAround<K extends object, V> = (
   key: K,
   around: readonly unknown[],
   sum: () => V,
-) => V {
+) => V;
+
+/** The answer holds while everything beside the object is the very same it was worked out with. */
+export function memoAround<K extends object, V>(): MemoAround<K, V> {
   const kept = new WeakMap<K, { readonly around: readonly unknown[]; readonly is: V }>();
-  return (key, around, sum) => {
+  const remember: MemoAround<K, V> = (key, around, sum) => {
     const known = kept.get(key);
     if (known && sameParts(known.around, around)) return known.is;
     const is = sum();
     kept.set(key, { around, is });
     return is;
   };
+  return remember;
 }
 
-/** The same by a text beside the object, for at most `most` of them: the oldest is forgotten first. */
-export function memoBy<K extends object, V>(
-  most: number,
-): (key: K, name: string, sum: () => V) => V {
+/** Asks for what hangs on an object, by a text beside it. */
+export type MemoBy<K extends object, V> = (key: K, name: string, sum: () => V) => V;
+
+/** Remembers at most `most` texts of each object: the oldest is forgotten first. */
+export function memoBy<K extends object, V>(most: number): MemoBy<K, V> {
   const kept = new WeakMap<K, Map<string, V>>();
-  return (key, name, sum) => {
-    let named = kept.get(key);
-    if (!named) kept.set(key, (named = new Map()));
+  const remember: MemoBy<K, V> = (key, name, sum) => {
+    const named = kept.get(key) ?? new Map<string, V>();
+    kept.set(key, named);
     if (named.has(name)) return named.get(name)!;
     const is = sum();
     if (named.size >= most) named.delete(named.keys().next().value!);
     named.set(name, is);
     return is;
   };
+  return remember;
 }
 
 const sameParts = (a: readonly unknown[], b: readonly unknown[]): boolean =>

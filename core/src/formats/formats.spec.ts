@@ -203,7 +203,7 @@ describe('a bad file is refused with its line and field', () => {
 
   /** One entry that no form lets through, in a file of its own. */
   const alone = (fields: object): readonly Problem[] =>
-    problems(writeJournal([{ ...good[1]!, ...fields } as Entry]));
+    problems(writeJournal([{ ...good[1]!, ...fields }]));
   const put = (record: string, fields: object) => ({ kind: 'put', record, key: 'k', fields });
   const series = (change: object) => ({
     kind: 'series',
@@ -413,7 +413,7 @@ describe('the same id with other content', () => {
   it('nothing is stored where nothing differs', () => {
     expect(entriesToStore(mine, [...good])).toEqual([]);
     const { by, ...rest } = tally;
-    expect(entriesToStore(mine, [{ by, ...rest } as Entry])).toEqual([]);
+    expect(entriesToStore(mine, [{ by, ...rest }])).toEqual([]);
   });
 });
 

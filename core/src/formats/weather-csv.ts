@@ -200,7 +200,7 @@ function isGrouped(text: string): boolean {
   const [, , group, more, decimals] = parts;
   return decimals === undefined
     ? more !== undefined || !/[.,]/.test(group!)
-    : decimals[0] !== group;
+    : !decimals.startsWith(group!);
 }
 
 function ungrouped(text: string): string {

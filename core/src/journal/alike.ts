@@ -70,4 +70,4 @@ const sameKnown = (a: Alike, b: Alike): boolean =>
   a.left?.why === b.left?.why;
 
 const sameBetween = (a: Between | undefined, b: Between | undefined): boolean =>
-  a === b || (a !== undefined && b !== undefined && a.after === b.after && a.by === b.by);
+  a === b || (b !== undefined && a?.after === b.after && a.by === b.by);

@@ -202,7 +202,7 @@ function foldSubject(draft: StateDraft, subject: string, group: readonly Entry[]
 const ofBatch = (entry: Entry): entry is BatchEntry =>
   Object.hasOwn(KINDS, entry.kind) && KINDS[entry.kind as keyof typeof KINDS].subject === 'batch';
 
-function keepRecord<R extends ListedRecord>(record: R): FoldSubject {
+function keepRecord(record: ListedRecord): FoldSubject {
   return (draft, id, entries) => {
     const kept = clean(foldFields(record, entries));
     const map = draft[RECORDS[record].into] as Map<string, unknown>;
@@ -222,7 +222,7 @@ function foldFields<R extends RecordName>(record: R, entries: readonly Entry[]):
     if (entry.kind === 'put' && 'record' in entry && entry.record === record)
       for (const [name, value] of Object.entries(entry.fields))
         if (name !== '__proto__') fields[name] = value;
-  return fields as FieldsOf[R];
+  return fields;
 }
 
 function clean<F extends object>(fields: F): Kept<F> {

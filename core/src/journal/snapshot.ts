@@ -1,5 +1,5 @@
 import { gather, spread, type Alike } from './alike';
-import type { Batch, BatchEntry } from './batch';
+import type { Batch } from './batch';
 import type { Entry } from './entry';
 import { logOf } from './fold';
 import { RECORD_NAMES, RECORDS } from './records';
@@ -81,18 +81,20 @@ export function packState(state: State, entries: readonly Entry[]): Snapshot {
  */
 export function unpackState(snapshot: Snapshot, entries: readonly Entry[]): State | null {
   if (snapshot.version !== SNAPSHOT_VERSION || snapshot.entries !== entries.length) return null;
-  const at = <E extends Entry>(place: number): E => {
-    const entry = entries[place];
-    if (!entry) throw new RangeError(`no entry ${place}`);
-    return entry as E;
-  };
+  const at = (places: readonly number[]): readonly never[] =>
+    places.map((place) => {
+      const entry = entries[place];
+      if (!entry) throw new RangeError(`no entry ${place}`);
+      // Packed from a list of that kind: the snapshot is of these very entries.
+      return entry as never;
+    });
   const batches = new Map<string, Batch>();
   for (const { groups, entries: told, photos, measured, putOff, ...rest } of snapshot.batches)
     batches.set(rest.id, {
       ...rest,
-      entries: told.map((i) => at<BatchEntry>(i)),
-      photos: photos.map((i) => at<Batch['photos'][number]>(i)),
-      measured: measured.map((i) => at<Batch['measured'][number]>(i)),
+      entries: at(told),
+      photos: at(photos),
+      measured: at(measured),
       cuttings: spread(groups),
       putOff: new Map(putOff),
     });
@@ -103,14 +105,9 @@ export function unpackState(snapshot: Snapshot, entries: readonly Entry[]): Stat
     ...EMPTY_STATE,
     ...records,
     batches,
-    examinations: new Map(
-      snapshot.examinations.map(([id, looks]) => [
-        id,
-        looks.map((i) => at<NonNullable<ReturnType<State['examinations']['get']>>[number]>(i)),
-      ]),
-    ),
+    examinations: new Map(snapshot.examinations.map(([id, looks]) => [id, at(looks)])),
     jugs: new Map(snapshot.jugs) as unknown as State['jugs'],
-    walks: snapshot.walks.map((i) => at<State['walks'][number]>(i)),
+    walks: at(snapshot.walks),
     air: new Map(snapshot.air) as unknown as State['air'],
     settings: snapshot.settings,
     log: logOf(entries),

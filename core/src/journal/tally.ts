@@ -1,6 +1,6 @@
 import type { Day } from '../days';
 import { coalesce, sliceAlike, type Alike } from './alike';
-import { isLoss, LOSSES, NO_COUNTS, type Between } from './cutting';
+import { LOSSES, NO_COUNTS, type Between } from './cutting';
 import type { EntryOf } from './entry';
 import { OUTCOMES, type Counts, type Outcome } from './outcome';
 import { countedElsewhere } from './parting';

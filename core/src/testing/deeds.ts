@@ -77,35 +77,35 @@ class Hand {
   next(): void {
     this.now += this.upTo(3) * 43_200_000 + this.upTo(90_000);
     const deeds = [
-      this.plan,
-      this.cut,
-      this.stick,
-      this.water,
-      this.count,
-      this.count,
-      this.countPlaces,
-      this.pot,
-      this.split,
-      this.split,
-      this.merge,
-      this.merge,
-      this.rescue,
-      this.single,
-      this.sell,
-      this.weigh,
-      this.move,
-      this.tray,
-      this.shuffle,
-      this.order,
-      this.trial,
-      this.paper,
-      this.air,
-      this.edit,
-      this.mother,
-      this.retract,
-      this.retract,
+      () => this.plan(),
+      () => this.cut(),
+      () => this.stick(),
+      () => this.water(),
+      () => this.count(),
+      () => this.count(),
+      () => this.countPlaces(),
+      () => this.pot(),
+      () => this.split(),
+      () => this.split(),
+      () => this.merge(),
+      () => this.merge(),
+      () => this.rescue(),
+      () => this.single(),
+      () => this.sell(),
+      () => this.weigh(),
+      () => this.move(),
+      () => this.tray(),
+      () => this.shuffle(),
+      () => this.order(),
+      () => this.trial(),
+      () => this.paper(),
+      () => this.air(),
+      () => this.edit(),
+      () => this.mother(),
+      () => this.retract(),
+      () => this.retract(),
     ];
-    this.pick(deeds)!.call(this);
+    this.pick(deeds)!();
   }
 
   // What a screen hands in.
@@ -224,9 +224,7 @@ class Hand {
     const which = batch && this.which(batch);
     const why = this.pick(PARTINGS.filter((p) => p === 'sold' || p === 'given'))!;
     if (batch && which)
-      this.recordAll(
-        leaveEntries(batch, which, this.today(), why as 'sold' | 'given', { text: 'at the gate' }),
-      );
+      this.recordAll(leaveEntries(batch, which, this.today(), why, { text: 'at the gate' }));
   }
 
   private weigh(): void {

@@ -15,6 +15,7 @@ import { Errand } from '../data/errand';
 import { FILES_WORKER } from '../data/workers';
 import { Journal, type Draft } from '../data/journal';
 import { Words } from '../data/words';
+import { oneAtATime } from '../data/one-at-a-time';
 import { numberFrom } from '../ui/number';
 import type { ReadWeatherFile } from '../workers/files';
 import { Field, FieldControl } from '../ui/field';
@@ -343,7 +344,9 @@ export class WeatherImport {
       : `${minutes} minutes`;
   }
 
-  protected async take(): Promise<void> {
+  protected readonly take = oneAtATime(() => this.takeAll());
+
+  private async takeAll(): Promise<void> {
     const found = this.found();
     if (!found) return;
     const drafts = splitSeries(found.read.series).map((piece): Draft => {

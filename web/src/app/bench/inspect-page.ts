@@ -17,11 +17,11 @@ import {
 } from '@hypogeon/core';
 import * as z from 'zod';
 import { Drafts } from '../data/drafts';
-import { shapeOf } from '../data/draft-shape';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
+import { oneAtATime } from '../data/one-at-a-time';
 
 /** Causes less likely than this are not told, and at most so many are. */
 const LEAST = 0.05;
@@ -303,12 +303,16 @@ export class InspectPage {
     this.keep({});
   }
 
-  protected async note(): Promise<void> {
+  protected readonly note = oneAtATime(() => this.noteDown());
+
+  private async noteDown(): Promise<void> {
     await this.record([this.seenEntry()], 'Noted');
   }
 
   /** The loss with its cause, and the stage it came at, in one tap. */
-  protected async countOne(): Promise<void> {
+  protected readonly countOne = oneAtATime(() => this.countLoss());
+
+  private async countLoss(): Promise<void> {
     const batch = this.batch();
     if (!batch) return;
     const counts = stepCount(batch.counts, 'rotted', 1, batch.here.waiting);
@@ -343,7 +347,9 @@ export class InspectPage {
   }
 
   /** Away from the others until it is clean: told as a place, so that the walk finds it there. */
-  protected async isolateIt(): Promise<void> {
+  protected readonly isolateIt = oneAtATime(() => this.moveApart());
+
+  private async moveApart(): Promise<void> {
     const batch = this.batch();
     if (!batch) return;
     const saved = await this.actions.recordAll(

@@ -35,11 +35,11 @@ import {
 import * as z from 'zod';
 import { Actions } from '../data/actions';
 import { Drafts } from '../data/drafts';
-import { shapeOf } from '../data/draft-shape';
 import { freshId } from '../data/fresh-id';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
+import { oneAtATime } from '../data/one-at-a-time';
 import { Field, FieldControl } from '../ui/field';
 
 type Way = 'split' | 'rescued' | 'single' | 'given' | 'sold' | 'discarded' | 'merged';
@@ -213,7 +213,9 @@ export class PartPage {
     });
   }
 
-  protected async take(): Promise<void> {
+  protected readonly take = oneAtATime(() => this.takeAll());
+
+  private async takeAll(): Promise<void> {
     const batch = this.batch();
     if (!batch || this.dayProblem()) return;
     const made = this.entries(batch);

@@ -14,10 +14,10 @@ import {
 import * as z from 'zod';
 import { Actions } from '../data/actions';
 import { Drafts } from '../data/drafts';
-import { shapeOf } from '../data/draft-shape';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
+import { oneAtATime } from '../data/one-at-a-time';
 import { Field, FieldControl } from '../ui/field';
 import { afterStep, outcomeOfKey, TallyKeys, type CountStep } from './tally-keys';
 
@@ -118,7 +118,9 @@ export class TallyPage {
     this.keep({ counts: this.batch()?.counts ?? NO_COUNTS, recount: '' });
   }
 
-  protected async save(): Promise<void> {
+  protected readonly save = oneAtATime(() => this.saveAll());
+
+  private async saveAll(): Promise<void> {
     const batch = this.batch();
     if (!batch || !this.ready()) return;
     const recount = this.problems().length > 0 ? { recount: this.recount().trim() } : {};

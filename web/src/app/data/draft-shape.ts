@@ -15,7 +15,7 @@ export function shapeOf<T extends object>(
 ): z.ZodType<T> {
   const fields = Object.entries(blank).map(([key, value]) => {
     const schema = special[key as keyof T] ?? kindOf(value);
-    return [key, (schema as z.ZodType).catch(value)];
+    return [key, schema.catch(value)];
   });
   return z.object(
     Object.fromEntries(fields) as Record<string, z.ZodType>,

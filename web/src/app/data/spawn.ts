@@ -38,7 +38,7 @@ export function spawn<N extends keyof WorkersByName>(name: N): Spawned<WorkersBy
     onDeath: (died) => {
       worker.addEventListener('error', (event) =>
         // Where its script does not load, the event is a plain one without a word.
-        died((event.message as string | undefined) || 'its code could not be loaded'),
+        died(event.message ? event.message : 'its code could not be loaded'),
       );
       worker.addEventListener('messageerror', () => died('its answer could not be read'));
     },

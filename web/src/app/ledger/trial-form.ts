@@ -27,6 +27,7 @@ import { Journal, type Draft } from '../data/journal';
 import { Ledger } from '../data/ledger';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
+import { oneAtATime } from '../data/one-at-a-time';
 import { TrialMap, type TrialCell } from '../marks/trial-map';
 import { Field, FieldControl } from '../ui/field';
 import { numberFrom } from '../ui/number';
@@ -329,7 +330,9 @@ export class TrialForm {
     return this.tried() ? problem : '';
   }
 
-  protected async begin(): Promise<void> {
+  protected readonly begin = oneAtATime(() => this.beginNow());
+
+  private async beginNow(): Promise<void> {
     this.tried.set(true);
     if (Object.values(this.problems()).some((p) => p !== '')) return;
     const id = freshId();

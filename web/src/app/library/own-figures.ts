@@ -12,6 +12,7 @@ import {
 } from '@hypogeon/core';
 import * as z from 'zod';
 import { Actions } from '../data/actions';
+import { oneAtATime } from '../data/one-at-a-time';
 import { Drafts } from '../data/drafts';
 import { freshId } from '../data/fresh-id';
 import { Journal } from '../data/journal';
@@ -132,7 +133,8 @@ export class OwnFigures {
       id,
       { ...(kept.ways[id as MethodId] ?? BLANK_WAY), ...way },
     ]);
-    return { ...kept, ...typed, ways: { ...kept.ways, ...Object.fromEntries(laid) } };
+    const typedWays = Object.fromEntries(laid) as PlantDraft['ways'];
+    return { ...kept, ...typed, ways: { ...kept.ways, ...typedWays } };
   });
   /** When it was left, where it is taken up again. */
   protected readonly left = computed(() => (this.edited() ? null : this.keeper().keptAt()));
@@ -220,7 +222,9 @@ export class OwnFigures {
     }
   }
 
-  protected async save(): Promise<void> {
+  protected readonly save = oneAtATime(() => this.saveAll());
+
+  private async saveAll(): Promise<void> {
     this.tried.set(true);
     if (Object.values(this.problems()).some((p) => p)) {
       setTimeout(() =>

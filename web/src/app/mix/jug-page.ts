@@ -28,6 +28,7 @@ import { Drafts } from '../data/drafts';
 import { shapeOf } from '../data/draft-shape';
 import { Journal } from '../data/journal';
 import { Words } from '../data/words';
+import { oneAtATime } from '../data/one-at-a-time';
 import { Field, FieldControl } from '../ui/field';
 import { numberFrom } from '../ui/number';
 import { MixDesk } from './mix-desk';
@@ -382,7 +383,9 @@ export class JugPage {
     this.ticking = setInterval(() => this.timer.set({ from, now: performance.now() }), 100);
   }
 
-  protected async save(): Promise<void> {
+  protected readonly save = oneAtATime(() => this.saveAll());
+
+  private async saveAll(): Promise<void> {
     this.tried.set(true);
     const mix = mixOf(this.journal.state(), this.desk.draft().from);
     if (!mix || Object.keys(this.problems()).length > 0) return;

@@ -18,6 +18,7 @@ import { freshId } from '../data/fresh-id';
 import { Journal } from '../data/journal';
 import { touchedFields } from '../data/touched';
 import { Words } from '../data/words';
+import { oneAtATime } from '../data/one-at-a-time';
 import { Field, FieldControl } from '../ui/field';
 import { numberFrom } from '../ui/number';
 import { MixDesk } from './mix-desk';
@@ -360,7 +361,9 @@ export class PotsPage {
     return this.tried() ? problem : '';
   }
 
-  protected async save(): Promise<void> {
+  protected readonly save = oneAtATime(() => this.saveAll());
+
+  private async saveAll(): Promise<void> {
     const f = this.form();
     const c = this.measured();
     if (!f || !c) return;

@@ -12,6 +12,7 @@ import { Actions } from '../data/actions';
 import { freshId } from '../data/fresh-id';
 import { Journal } from '../data/journal';
 import { touchedFields } from '../data/touched';
+import { oneAtATime } from '../data/one-at-a-time';
 import { toneOf } from '../marks/grains';
 import { Field, FieldControl } from '../ui/field';
 import { numberFrom } from '../ui/number';
@@ -315,7 +316,9 @@ export class ShelfPage {
     return this.tried() ? problem : '';
   }
 
-  protected async save(): Promise<void> {
+  protected readonly save = oneAtATime(() => this.saveAll());
+
+  private async saveAll(): Promise<void> {
     const f = this.form();
     if (!f) return;
     this.tried.set(true);

@@ -17,6 +17,7 @@ import { Errand } from '../data/errand';
 import { shapeOf, textsSchema } from '../data/draft-shape';
 import { Journal } from '../data/journal';
 import { Words } from '../data/words';
+import { oneAtATime } from '../data/one-at-a-time';
 import { PotSection } from '../marks/pot-section';
 import { StrataColumn } from '../marks/strata-column';
 import { Field, FieldControl } from '../ui/field';
@@ -380,7 +381,9 @@ export class SolvePage {
     this.desk.change({ count: numberFrom(text) || 0 });
   }
 
-  protected async solve(): Promise<void> {
+  protected readonly solve = oneAtATime(() => this.findMix());
+
+  private async findMix(): Promise<void> {
     if (this.boundProblem() || this.countProblem()) return;
     const container = this.desk.container();
     const litres = filledLitres(container) * this.desk.draft().count * (1 + SPILL);

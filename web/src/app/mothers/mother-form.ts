@@ -20,6 +20,7 @@ import {
 } from '@hypogeon/core';
 import * as z from 'zod';
 import { Actions } from '../data/actions';
+import { oneAtATime } from '../data/one-at-a-time';
 import { Drafts } from '../data/drafts';
 import { freshId } from '../data/fresh-id';
 import { Journal, type Draft } from '../data/journal';
@@ -263,7 +264,9 @@ export class MotherForm {
     this.set('plant', taxon.name);
   }
 
-  protected async save(): Promise<void> {
+  protected readonly save = oneAtATime(() => this.saveAll());
+
+  private async saveAll(): Promise<void> {
     this.tried.set(true);
     if (!this.good()) {
       // Angular has not drawn the problems yet; the first bad field is focused once it has.

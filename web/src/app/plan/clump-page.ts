@@ -22,6 +22,7 @@ import { Drafts } from '../data/drafts';
 import { shapeOf } from '../data/draft-shape';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
+import { oneAtATime } from '../data/one-at-a-time';
 import { ClumpDrawing, type DrawnOffset } from '../marks/clump-drawing';
 import { Field, FieldControl } from '../ui/field';
 import { planMother } from './plan-mother';
@@ -321,7 +322,9 @@ export class ClumpPage {
     this.keep({ ...this.draft(), rows: this.draft().rows.filter((_, i) => i !== index) });
   }
 
-  protected async take(): Promise<void> {
+  protected readonly take = oneAtATime(() => this.takeAll());
+
+  private async takeAll(): Promise<void> {
     const plant = this.plant();
     const cut = this.kind();
     if (!plant || !cut) return;

@@ -30,6 +30,7 @@ import {
 import { Drafts } from '../data/drafts';
 import { shapeOf } from '../data/draft-shape';
 import { Words } from '../data/words';
+import { oneAtATime } from '../data/one-at-a-time';
 import { StemDrawing } from '../marks/stem-drawing';
 import { Field, FieldControl } from '../ui/field';
 import { numberFrom } from '../ui/number';
@@ -403,7 +404,9 @@ export class CutMapPage {
   }
 
   /** Top, segments and leaves as batches of their own. */
-  protected async take(): Promise<void> {
+  protected readonly take = oneAtATime(() => this.takeAll());
+
+  private async takeAll(): Promise<void> {
     const v = this.view();
     const plant = this.plant();
     const crown = this.crown();

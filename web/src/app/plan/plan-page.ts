@@ -55,6 +55,7 @@ import {
   type WoundSchoolId,
 } from '@hypogeon/core';
 import { Actions } from '../data/actions';
+import { oneAtATime } from '../data/one-at-a-time';
 import { Drafts } from '../data/drafts';
 import { shapeOf } from '../data/draft-shape';
 import { freshId } from '../data/fresh-id';
@@ -601,7 +602,9 @@ export class PlanPage {
     };
   }
 
-  protected async save(): Promise<void> {
+  protected readonly save = oneAtATime(() => this.saveAll());
+
+  private async saveAll(): Promise<void> {
     this.tried.set(true);
     const plant = this.plant();
     const figures = this.figures();

@@ -14,6 +14,7 @@ import {
 import { Drafts } from '../data/drafts';
 import { shapeOf } from '../data/draft-shape';
 import { Words } from '../data/words';
+import { oneAtATime } from '../data/one-at-a-time';
 import { StrapDrawing } from '../marks/strap-drawing';
 import { Field, FieldControl } from '../ui/field';
 import { planMother } from './plan-mother';
@@ -218,7 +219,9 @@ export class StrapsPage {
     return wound ? `usually ${this.words.length(wound.widthMm)}` : '';
   }
 
-  protected async take(): Promise<void> {
+  protected readonly take = oneAtATime(() => this.takeAll());
+
+  private async takeAll(): Promise<void> {
     const way = this.way();
     const plant = this.plant();
     const v = this.view();

@@ -25,6 +25,7 @@ import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { Water } from '../data/water';
 import { Words } from '../data/words';
+import { oneAtATime } from '../data/one-at-a-time';
 import { Field, FieldControl } from '../ui/field';
 
 type Typed = Readonly<Record<string, Partial<Record<Counted, string>>>>;
@@ -284,7 +285,9 @@ export class BenchSheetPage {
     setTimeout(() => window.print());
   }
 
-  protected async save(): Promise<void> {
+  protected readonly save = oneAtATime(() => this.saveAll());
+
+  private async saveAll(): Promise<void> {
     const rows = this.told();
     const saved = await this.actions.recordAll(
       rows.map(({ batch }) => ({

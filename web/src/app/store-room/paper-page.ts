@@ -25,6 +25,7 @@ import { freshId } from '../data/fresh-id';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
+import { oneAtATime } from '../data/one-at-a-time';
 import { Field, FieldControl } from '../ui/field';
 
 const MOST_BYTES = 20_000_000;
@@ -157,7 +158,9 @@ export class PaperPage {
     });
   }
 
-  protected async take(): Promise<void> {
+  protected readonly take = oneAtATime(() => this.takeAll());
+
+  private async takeAll(): Promise<void> {
     const space = this.space() || 'old-log';
     const entries = [
       ...(this.space()

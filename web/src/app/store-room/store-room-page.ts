@@ -20,6 +20,7 @@ import { Theme, THEMES, type ThemeChoice } from '../data/theme';
 import { Today } from '../data/today';
 import { touchedFields } from '../data/touched';
 import { Words } from '../data/words';
+import { oneAtATime } from '../data/one-at-a-time';
 import { Field, FieldControl } from '../ui/field';
 import { numberFrom } from '../ui/number';
 import { Prices } from './prices';
@@ -171,7 +172,9 @@ export class StoreRoomPage {
     return this.tried() ? problem : '';
   }
 
-  protected async saveSpace(): Promise<void> {
+  protected readonly saveSpace = oneAtATime(() => this.keepSpace());
+
+  private async keepSpace(): Promise<void> {
     const form = this.form();
     if (!form) return;
     this.tried.set(true);
@@ -192,7 +195,9 @@ export class StoreRoomPage {
     );
   }
 
-  protected async saveFile(): Promise<void> {
+  protected readonly saveFile = oneAtATime(() => this.writeFile());
+
+  private async writeFile(): Promise<void> {
     await this.file.save();
     this.actions.say('The journal is in your downloads.');
   }
@@ -242,7 +247,9 @@ export class StoreRoomPage {
     await this.journal.openOwn();
   }
 
-  protected async clearDemo(): Promise<void> {
+  protected readonly clearDemo = oneAtATime(() => this.throwDemoAway());
+
+  private async throwDemoAway(): Promise<void> {
     this.clearing.set(false);
     await this.journal.clearDemo();
     this.actions.say('The demo is cleared. This is your own journal.');

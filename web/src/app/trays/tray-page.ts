@@ -28,6 +28,7 @@ import {
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
+import { oneAtATime } from '../data/one-at-a-time';
 import { CuttingMark } from '../marks/cutting-mark';
 import { markOf, OUTCOME_WORD } from '../marks/mark-state';
 import { Field, FieldControl } from '../ui/field';
@@ -149,7 +150,9 @@ export class TrayPage {
     void this.actions.record({ kind: 'put', record: 'tray', key: this.id(), fields }, 'Changed');
   }
 
-  protected async putAway(): Promise<void> {
+  protected readonly putAway = oneAtATime(() => this.clearAway());
+
+  private async clearAway(): Promise<void> {
     if (this.inside().length > 0)
       return this.problem.set(
         'Something stands in it. Take it out first, or throw it out on its own page.',
