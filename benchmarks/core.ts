@@ -365,8 +365,8 @@ function casesOf(state: State) {
   );
 }
 
-export function runCore(name: string): void {
+export function runCore(name: string, pace: number): void {
   const figures = CORE_BENCHES[name]!();
   for (const figure of Array.isArray(figures) ? (figures as Figure[]) : [figures as Figure])
-    print(figure);
+    print(figure, pace);
 }

@@ -1,4 +1,4 @@
-/** One line a figure: `name  value unit  target  ok|MISS`. */
+/** One line a figure: `name  value unit  target  scaled  ok|MISS`. */
 export interface Figure {
   readonly name: string;
   readonly value: number;
@@ -7,14 +7,23 @@ export interface Figure {
   readonly target?: number;
 }
 
-export function print({ name, value, unit, target }: Figure): void {
-  const told = value >= 100 ? value.toFixed(0) : value >= 1 ? value.toFixed(1) : value.toFixed(3);
-  const verdict = target === undefined ? '' : value < target ? 'ok' : 'MISS';
+/**
+ * Times are judged at the pace of the reference machine; sizes and counts as they are.
+ * @param pace how many times as long this machine takes
+ */
+export function print({ name, value, unit, target }: Figure, pace = 1): void {
+  const timed = unit === 'ms';
+  const judged = timed ? value / pace : value;
+  const verdict = target === undefined ? '' : judged < target ? 'ok' : 'MISS';
   const goal = target === undefined ? '' : `< ${target} ${unit}`;
+  const scaled = timed && target !== undefined ? `scaled ${digits(judged)}` : '';
   console.log(
-    `${name.padEnd(52)} ${told.padStart(9)} ${unit.padEnd(4)} ${goal.padEnd(12)} ${verdict}`,
+    `${name.padEnd(56)} ${digits(value).padStart(9)} ${unit.padEnd(4)} ${goal.padEnd(12)} ${scaled.padEnd(13)} ${verdict}`,
   );
 }
+
+const digits = (value: number): string =>
+  value >= 100 ? value.toFixed(0) : value >= 1 ? value.toFixed(1) : value.toFixed(3);
 
 /** The median of some runs after a warm-up, in milliseconds. */
 export function medianMs(run: () => void, runs = 5, warmUp = 1): number {

@@ -50,7 +50,7 @@ export function largeJournal(today: Day, batches = 2000, each = 50): readonly En
     };
     add(cutOn, { kind: 'put', record: 'batch', key: batch, fields });
     add(cutOn, { kind: 'cut', batch });
-    add(addDays(cutOn, 4), { kind: 'stuck', batch });
+    add(addDays(cutOn, Math.min(ago, 4)), { kind: 'stuck', batch });
     const counts = { rooted: 0, pupped: 0, rotted: 0, dried: 0, lost: 0 };
     for (let e = 3; e < each; e++) {
       const day = addDays(cutOn, Math.min(ago, 6 + Math.floor(e * 3)));

@@ -105,7 +105,7 @@ test('a browser killed while it writes: nothing confirmed is missing', async ({ 
     const again = second.pages()[0] ?? (await second.newPage());
     await again.goto('/#/round');
     await expect(again.locator('h1')).toBeVisible();
-    await expect(again.getByText('Part of the store could not be read')).toHaveCount(0);
+    await expect(again.getByRole('region', { name: 'Set aside' })).toHaveCount(0);
     const stored = new Set(await storedIds(again));
     expect([...confirmed].filter((id) => !stored.has(id))).toEqual([]);
     await second.close();

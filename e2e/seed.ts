@@ -1,8 +1,8 @@
 import type { Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import type { BatchFields, Entry } from '@hypogeon/core';
-import { JOURNAL_VERSION } from '../core/src/formats/migrate';
+import { JOURNAL_VERSION } from '@hypogeon/core/formats';
+import type { BatchFields, Entry } from '@hypogeon/core/journal';
 import { DAY } from './bench-test';
 
 const LOCALFORAGE = readFileSync(

@@ -3,7 +3,14 @@ import { addDays } from '../days';
 import { benchLines } from '../bench';
 import { roundOn } from '../round';
 import { hostileFile } from '../testing/hostile';
-import { readJournal } from '.';
+import {
+  hostilePack,
+  hostileTable,
+  packSays,
+  takenFrom,
+  writtenDown,
+} from '../testing/hostile-table';
+import { readEntry, readJournal } from '.';
 
 /** `HOSTILE=5000 npm run unit -- hostile` tries more; other seeds than here are tried with `HOSTILE_FROM`. */
 const FILES = Number(process.env.HOSTILE ?? 240);
@@ -34,6 +41,20 @@ describe('files that are damaged or made to hurt', () => {
         if (benchLines(state, today).length !== state.batches.size)
           wrong.push(`${seed} ${name}: a batch is missing from the bench`);
       }
+    }
+    expect(wrong).toEqual([]);
+  });
+
+  it(`as tables: nothing is thrown, and what is taken may stand in a journal (${FILES})`, () => {
+    const wrong: string[] = [];
+    for (let seed = FROM; seed < FROM + FILES; seed++) {
+      const begun = performance.now();
+      takenFrom(hostileTable(seed)).forEach((draft, n) => {
+        const read = readEntry(writtenDown(draft, n));
+        if (!read.ok) wrong.push(`${seed} ${draft.kind}: ${read.issues[0]!.sentence}`);
+      });
+      if (performance.now() - begun > 2000) wrong.push(`${seed}: took more than 2 s`);
+      if (packSays(hostilePack(seed)) === '') wrong.push(`${seed}: a pack without a sentence`);
     }
     expect(wrong).toEqual([]);
   });

@@ -1,7 +1,7 @@
 export * from './problem';
 export * from './size';
 export * from './migrate';
-export { tooDeepAt } from './bounded-json';
+export * from './bounded-json';
 export * from './read-entry';
 export * from './journal-file';
 export * from './json-schema';

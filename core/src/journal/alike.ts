@@ -36,7 +36,7 @@ export function spread(groups: readonly Alike[]): readonly Cutting[] {
 }
 
 /** Cuttings gathered into groups; {@link spread} gives them back. */
-export function gather(cuttings: readonly Cutting[]): readonly Alike[] {
+export function gatherAlike(cuttings: readonly Cutting[]): readonly Alike[] {
   return coalesce(cuttings.map(({ place, ...same }) => ({ ...same, from: place, count: 1 })));
 }
 

@@ -94,6 +94,17 @@ export interface Batch extends BatchRecord {
   readonly conflicts: readonly { readonly entry: string; readonly problem: string }[];
 }
 
+/** The drinks among what was done, in its order. */
+export function wateringsIn(entries: readonly BatchEntry[]): readonly Watering[] {
+  const waterings: Watering[] = [];
+  for (const entry of entries)
+    if (entry.kind === 'watered') {
+      const { id, day, how, ml, breach } = entry;
+      waterings.push({ entry: id, day, how, ml, breach });
+    }
+  return waterings;
+}
+
 /** More cuttings than this, those that left included, no batch has ever held: a damaged file would fill memory. */
 export const MOST_EVER = 10 * MOST_CUTTINGS;
 
@@ -132,7 +143,6 @@ export function foldBatch(
   let potted = 0;
   let pottedGone = 0;
   const stuckOn: Day[] = [];
-  const waterings: Watering[] = [];
   const weighings: Batch['weighings'][number][] = [];
   const touches: Batch['touches'][number][] = [];
   const woundChecks: WoundCheck[] = [];
@@ -191,15 +201,6 @@ export function foldBatch(
         if (entry.seen === 'tacky' || entry.seen === 'firm')
           woundChecks.push({ day, seen: entry.seen });
         break;
-      case 'watered':
-        waterings.push({
-          entry: entry.id,
-          day,
-          how: entry.how,
-          ml: entry.ml,
-          breach: entry.breach,
-        });
-        break;
       case 'weighed':
         weighings.push({ day, grams: entry.grams });
         break;
@@ -228,6 +229,7 @@ export function foldBatch(
         break;
       case 'cut':
       case 'note':
+      case 'watered':
         break;
       default:
         never(entry);
@@ -289,7 +291,7 @@ export function foldBatch(
     entries,
     cut,
     stuck,
-    waterings,
+    waterings: wateringsIn(entries),
     weighings,
     touches,
     woundChecks,

@@ -30,7 +30,7 @@ export interface Left {
 }
 
 export const NO_COUNTS: Counts = { rooted: 0, pupped: 0, rotted: 0, dried: 0, lost: 0 };
-export const LOSSES = ['rotted', 'dried', 'lost'] as const;
+export const LOSS_OUTCOMES = ['rotted', 'dried', 'lost'] as const;
 
-export const isLoss = (outcome: Outcome): outcome is (typeof LOSSES)[number] =>
-  (LOSSES as readonly Outcome[]).includes(outcome);
+export const isLoss = (outcome: Outcome): outcome is (typeof LOSS_OUTCOMES)[number] =>
+  (LOSS_OUTCOMES as readonly Outcome[]).includes(outcome);

@@ -66,63 +66,69 @@ export function append(state: State, entry: Entry): State {
 
 /** The state after more entries, whatever their order; the same as folding all of them. */
 export function appendAll(state: State, entries: readonly Entry[]): State {
-  const subjects = takeSubjects(state);
+  const places = placesOf(state);
   const touched = new Map<string, Map<string, Entry>>();
   const groupOf = (subject: string): Map<string, Entry> => {
-    let group = touched.get(subject);
-    if (!group)
-      touched.set(subject, (group = new Map((state.log.get(subject) ?? []).map((e) => [e.id, e]))));
+    const known = touched.get(subject);
+    if (known) return known;
+    const group = new Map((state.log.get(subject) ?? []).map((e) => [e.id, e]));
+    touched.set(subject, group);
     return group;
   };
+  let { size } = state;
   for (const entry of entries) {
     const subject = subjectOf(entry);
-    const before = subjects.get(entry.id);
+    const before = places.get(entry.id)?.find((place) => groupOf(place).has(entry.id));
     const other = before === undefined ? undefined : groupOf(before).get(entry.id);
     if (other && preferred(other, entry) === other) continue;
     // The same id under two subjects is a damaged file: one is kept, the same one as a fold of all keeps.
-    if (before !== undefined && before !== subject) groupOf(before).delete(entry.id);
+    if (before === undefined) size++;
+    else if (before !== subject) groupOf(before).delete(entry.id);
     groupOf(subject).set(entry.id, entry);
-    subjects.set(entry.id, subject);
+    remember(places, entry.id, subject);
   }
-  if (touched.size === 0) {
-    subjectsOf.set(state.log, subjects);
-    return state;
-  }
+  const lastStamp = laterStamp(state.lastStamp, lastOf(entries));
+  if (touched.size === 0) return { ...state, lastStamp };
   const log = new Map(state.log);
   let reordered = false;
   for (const [subject, group] of touched) {
-    const first = state.log.get(subject)?.[0];
     const sorted = [...group.values()].sort(compareEntries);
+    reordered ||= state.log.get(subject)?.[0] !== sorted[0];
     if (sorted.length === 0) log.delete(subject);
     else log.set(subject, sorted);
-    reordered ||= first !== sorted[0];
   }
   const ordered = reordered
     ? new Map([...log].sort(([, a], [, b]) => compareEntries(a[0]!, b[0]!)))
     : log;
+  kept.set(ordered, places);
   const draft = draftOf({ ...state, log: ordered });
   for (const subject of touched.keys()) foldSubject(draft, subject, ordered.get(subject) ?? []);
-  subjectsOf.set(ordered, subjects);
-  return {
-    ...draft,
-    size: subjects.size,
-    lastStamp: laterStamp(state.lastStamp, lastOf(entries)),
-  };
+  return { ...draft, size, lastStamp };
 }
 
-/** Which subject an entry of the log lies under, by id: handed on from state to state, made anew where it is missing. */
-const subjectsOf = new WeakMap<State['log'], Map<string, string>>();
+/**
+ * The subjects that an id ever lay under, in this state or in one that went another way from the same beginning:
+ * whoever asks looks whether it lies there still. Shared by all of them, and only ever added to.
+ */
+type Places = Map<string, readonly string[]>;
+const kept = new WeakMap<State['log'], Places>();
 
-function takeSubjects({ log }: State): Map<string, string> {
-  const known = subjectsOf.get(log);
-  if (known) {
-    // It goes on to the next state; whoever appends to this one again makes it anew.
-    subjectsOf.delete(log);
-    return known;
+function placesOf({ log }: State): Places {
+  const known = kept.get(log);
+  if (known) return known;
+  const places: Places = new Map();
+  for (const [subject, group] of log) {
+    const alone = [subject];
+    for (const { id } of group) places.set(id, alone);
   }
-  const subjects = new Map<string, string>();
-  for (const [subject, group] of log) for (const { id } of group) subjects.set(id, subject);
-  return subjects;
+  kept.set(log, places);
+  return places;
+}
+
+function remember(places: Places, id: string, subject: string): void {
+  const known = places.get(id);
+  if (known === undefined) places.set(id, [subject]);
+  else if (!known.includes(subject)) places.set(id, [...known, subject]);
 }
 
 /** All entries of a state, in the one order of all entries. */

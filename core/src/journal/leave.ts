@@ -1,5 +1,5 @@
 import type { Day } from '../days';
-import { coalesce, gather, sliceAlike, spread, type Alike } from './alike';
+import { coalesce, gatherAlike, sliceAlike, spread, type Alike } from './alike';
 import { isLoss, type Between, type Cutting } from './cutting';
 import type { EntryOf } from './entry';
 import { OUTCOMES, type Outcome } from './outcome';
@@ -34,7 +34,9 @@ export function chooseLeaving(
   leaving: Pick<Leaving, 'taken' | 'places'>,
 ): readonly Cutting[] {
   return spread(
-    splitOff(gather(cuttings), leaving).flatMap(({ group, chosen }) => (chosen ? [group] : [])),
+    splitOff(gatherAlike(cuttings), leaving).flatMap(({ group, chosen }) =>
+      chosen ? [group] : [],
+    ),
   );
 }
 

@@ -1,7 +1,6 @@
-import { gather, spread, type Alike } from './alike';
-import type { Batch } from './batch';
+import { gatherAlike, spread, type Alike } from './alike';
+import { wateringsIn, type Batch } from './batch';
 import type { Entry } from './entry';
-import { logOf } from './fold';
 import { RECORD_NAMES, RECORDS } from './records';
 import { stampMs } from './stamp';
 import { EMPTY_STATE, type State } from './state';
@@ -14,9 +13,12 @@ import type { TaskId } from './task';
  */
 
 /** Raised whenever what is folded or packed changes. */
-export const SNAPSHOT_VERSION = 1;
+export const SNAPSHOT_VERSION = 2;
 
-type PackedBatch = Omit<Batch, 'entries' | 'photos' | 'measured' | 'cuttings' | 'putOff'> & {
+type PackedBatch = Omit<
+  Batch,
+  'entries' | 'waterings' | 'photos' | 'measured' | 'cuttings' | 'putOff'
+> & {
   readonly entries: readonly number[];
   readonly photos: readonly number[];
   readonly measured: readonly number[];
@@ -37,6 +39,8 @@ export interface Snapshot {
   readonly walks: readonly number[];
   readonly air: readonly (readonly [string, readonly object[]])[];
   readonly settings: object;
+  /** The log: the entries of every subject, in its order. */
+  readonly log: readonly (readonly [string, readonly number[]])[];
 }
 
 /** @param entries those the state was folded from, one of each id, in the order they will be handed in again */
@@ -52,12 +56,12 @@ export function packState(state: State, entries: readonly Entry[]): Snapshot {
     entries: entries.length,
     lastStamp: state.lastStamp,
     batches: [...state.batches.values()].map(
-      ({ entries: told, photos, measured, cuttings, putOff, ...rest }) => ({
+      ({ entries: told, waterings: _told, photos, measured, cuttings, putOff, ...rest }) => ({
         ...rest,
         entries: told.map(placeOf),
         photos: photos.map(placeOf),
         measured: measured.map(placeOf),
-        groups: gather(cuttings),
+        groups: gatherAlike(cuttings),
         putOff: [...putOff],
       }),
     ),
@@ -72,6 +76,7 @@ export function packState(state: State, entries: readonly Entry[]): Snapshot {
     walks: state.walks.map(placeOf),
     air: [...state.air],
     settings: state.settings,
+    log: [...state.log].map(([subject, group]) => [subject, group.map(placeOf)]),
   };
 }
 
@@ -93,6 +98,7 @@ export function unpackState(snapshot: Snapshot, entries: readonly Entry[]): Stat
     batches.set(rest.id, {
       ...rest,
       entries: at(told),
+      waterings: wateringsIn(at(told)),
       photos: at(photos),
       measured: at(measured),
       cuttings: spread(groups),
@@ -110,7 +116,7 @@ export function unpackState(snapshot: Snapshot, entries: readonly Entry[]): Stat
     walks: at(snapshot.walks),
     air: new Map(snapshot.air) as unknown as State['air'],
     settings: snapshot.settings,
-    log: logOf(entries),
+    log: new Map(snapshot.log.map(([subject, group]) => [subject, at(group)])),
     size: entries.length,
     lastStamp: snapshot.lastStamp,
   };

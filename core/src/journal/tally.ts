@@ -1,6 +1,6 @@
 import type { Day } from '../days';
 import { coalesce, sliceAlike, type Alike } from './alike';
-import { LOSSES, NO_COUNTS, type Between } from './cutting';
+import { LOSS_OUTCOMES, NO_COUNTS, type Between } from './cutting';
 import type { EntryOf } from './entry';
 import { OUTCOMES, type Counts, type Outcome } from './outcome';
 import { countedElsewhere } from './parting';
@@ -18,13 +18,13 @@ export function contradictions(before: Counts, after: Counts, count: number): re
   const total = sumCounts(after);
   if (total > count)
     problems.push(`${total} outcomes, but only ${count} in the batch. Take ${total - count} off.`);
-  for (const loss of LOSSES) {
+  for (const loss of LOSS_OUTCOMES) {
     if (after[loss] < before[loss])
       problems.push(
         `${before[loss]} ${LOSS_WORD[loss]} at the last count, now ${after[loss]}. A loss does not come back.`,
       );
   }
-  const gone = LOSSES.reduce((sum, loss) => sum + after[loss] - before[loss], 0);
+  const gone = LOSS_OUTCOMES.reduce((sum, loss) => sum + after[loss] - before[loss], 0);
   const alive = (c: Counts): number => c.rooted + c.pupped;
   const fewer = alive(before) - alive(after);
   if (fewer > Math.max(gone, 0))

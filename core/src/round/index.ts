@@ -4,5 +4,5 @@ export * from './notices';
 export * from './ahead';
 export * from './done';
 export * from './task-name';
-export { jarChangeDays, SOIL_ROOT_MM } from './tend';
+export * from './tend';
 export * from './group';

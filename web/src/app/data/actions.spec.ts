@@ -1,11 +1,18 @@
+import { ChangeDetectionStrategy, Component } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { mount } from '../../testing/mount';
-import { Shell } from '../shell/shell';
 import { Actions } from './actions';
 import { freshId } from './fresh-id';
 
+@Component({
+  selector: 'hy-bare',
+  template: '',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+class Bare {}
+
 const open = async () => {
-  const page = await mount(Shell, {}, []);
+  const page = await mount(Bare, {}, []);
   return { page, actions: TestBed.inject(Actions) };
 };
 const add = (name: string) =>

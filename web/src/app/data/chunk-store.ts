@@ -157,14 +157,14 @@ export function readChunks(chunks: readonly StoredChunk[]): ReadChunks {
  * @throws where a chunk is not what it was
  */
 export function trustChunks(chunks: readonly StoredChunk[]): Entry[] {
-  return chunks.flatMap(({ text }) => {
-    const opened = openChunk(text);
-    if (typeof opened === 'string') throw new Error(opened);
-    const { version, entries } = opened;
-    return (
-      version < JOURNAL_VERSION ? entries.map((e) => migrateEntry(e, version)) : entries
-    ) as Entry[];
-  });
+  const entries: Entry[] = [];
+  for (const { text } of chunks) {
+    const chunk = JSON.parse(text) as { readonly version: number; readonly entries: unknown[] };
+    const { version } = chunk;
+    for (const raw of chunk.entries)
+      entries.push((version < JOURNAL_VERSION ? migrateEntry(raw, version) : raw) as Entry);
+  }
+  return entries;
 }
 
 function openChunk(text: string): z.infer<typeof chunkSchema> | string {

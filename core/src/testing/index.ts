@@ -1,0 +1,3 @@
+export * from './deeds';
+export * from './hostile';
+export * from './hostile-table';
