@@ -75,12 +75,13 @@ async function killed(address: string): Promise<readonly Figure[]> {
     try {
       const first = await persistent(profile);
       const page = first.pages()[0] ?? (await first.newPage());
-      await page.goto(`${address}/#/round/walk`);
+      await openPrices(page, address);
       const heard = await listen(await first.newPage(), address);
-      await beginWalk(page);
-      void typeCounts(page, 600).catch(() => undefined);
-      const enough = 3 + 2 * round;
-      while (heard.size < enough) await new Promise((resolve) => setTimeout(resolve, 5));
+      await page.bringToFront();
+      void typePrices(page, 4000, round).catch(() => undefined);
+      const until = Date.now() + 20_000;
+      while (heard.size < 3 + 4 * round && Date.now() < until)
+        await new Promise((resolve) => setTimeout(resolve, 3));
       execFileSync('pkill', ['-9', '-f', profile]);
       await first.close().catch(() => undefined);
       const second = await persistent(profile);
@@ -110,11 +111,10 @@ async function twoTabs(browser: Browser, address: string): Promise<readonly Figu
   const context = await browser.newContext();
   const tabs = [await context.newPage(), await context.newPage()];
   for (const tab of tabs) {
-    await tab.goto(`${address}/#/round/walk`);
-    await beginWalk(tab);
+    await openPrices(tab, address);
   }
   const heard = await listen(await context.newPage(), address);
-  await Promise.all(tabs.map((tab) => typeCounts(tab, 3 * EACH_TAB)));
+  await Promise.all(tabs.map((tab, i) => typePrices(tab, EACH_TAB, i)));
   await tabs[0]!.waitForTimeout(1500);
   const stored = new Set(await storedIds(tabs[0]!));
   const lost = [...heard].filter((id) => !stored.has(id)).length;
@@ -148,14 +148,26 @@ async function listen(ear: Page, address: string): Promise<Set<string>> {
   return heard;
 }
 
-async function beginWalk(page: Page): Promise<void> {
-  await page.getByRole('button', { name: 'Begin' }).click();
-  await page.bringToFront();
+async function openPrices(page: Page, address: string): Promise<void> {
+  await page.addInitScript('globalThis.__name = (f) => f');
+  await page.goto(`${address}/#/store-room`);
+  await page.getByLabel('A label', { exact: true }).waitFor();
 }
 
-/** “No change” for one tray after another, and back again. */
-async function typeCounts(page: Page, keys: number): Promise<void> {
-  for (let i = 0; i < keys; i++) await page.keyboard.press(i % 3 === 2 ? 'Backspace' : '6');
+/** One price after another, as fast as the screen takes them: an entry each. */
+function typePrices(page: Page, count: number, from: number): Promise<void> {
+  return page.getByLabel('A label', { exact: true }).evaluate(
+    async (field, { many, first }) => {
+      const input = field as HTMLInputElement;
+      for (let i = 1; i <= many; i++) {
+        input.value = String((first * 100_000 + i) / 1000);
+        input.dispatchEvent(new Event('input'));
+        input.dispatchEvent(new Event('change'));
+        await new Promise((resolve) => setTimeout(resolve));
+      }
+    },
+    { many: count, first: from },
+  );
 }
 
 function storedIds(page: Page): Promise<readonly string[]> {

@@ -1,13 +1,8 @@
 import '../zod-setup';
 import * as z from 'zod';
 import { TISSUES } from '../wound';
-import type { Evidence } from './evidence';
+import { evidenceSchema } from './evidence';
 import { METHODS, PIECES } from './method';
-
-const evidenceSchema: z.ZodType<Evidence> = z.union([
-  z.enum(['common practice', 'from memory', 'working assumption', 'measured here']),
-  z.object({ published: z.string().min(1) }),
-]);
 
 /** A span of days from the cut, at 22 °C in season. */
 export const windowSchema = z

@@ -14,20 +14,7 @@ import {
 } from '../journal';
 import { nextLook } from '../round';
 import { randomFrom } from '../stats';
-import {
-  DEMO_BATCHES,
-  DEMO_JUGS,
-  DEMO_MIXES,
-  DEMO_MOTHERS,
-  DEMO_POTS,
-  DEMO_PRICES,
-  DEMO_PROTOCOLS,
-  DEMO_SHED,
-  DEMO_SPACES,
-  type DemoBatch,
-  type DemoMother,
-  type DemoSpace,
-} from './story';
+import { DEMO, type DemoBatch, type DemoMother, type DemoSpace } from './story';
 import { stamped, type DemoDraft } from './draft';
 import { loggerWeeks, LOGGED_DAYS } from './logger';
 import { demoTrial } from './trial';
@@ -43,10 +30,10 @@ type Draft = DemoDraft;
  */
 export function demoJournal(today: Day): readonly Entry[] {
   const drafts: Draft[] = [
-    ...DEMO_SPACES.map((space) => spacePut(space, today)),
-    ...DEMO_SPACES.flatMap((space, i) => readings(space, i, today)),
+    ...DEMO.spaces.map((space) => spacePut(space, today)),
+    ...DEMO.spaces.flatMap((space, i) => readings(space, i, today)),
     ...stores(today),
-    ...DEMO_MOTHERS.map((m): Draft => ({
+    ...DEMO.mothers.map((m): Draft => ({
       kind: 'put',
       record: 'mother',
       day: addDays(today, -Math.min(m.daysAgo, READINGS_BACK)),
@@ -64,10 +51,10 @@ export function demoJournal(today: Day): readonly Entry[] {
         ...(m.fromBatch === undefined ? {} : { fromBatch: m.fromBatch }),
       },
     })),
-    ...DEMO_MOTHERS.flatMap((m) => motherLook(m, today)),
+    ...DEMO.mothers.flatMap((m) => motherLook(m, today)),
   ];
   const setting = fold(stamped(drafts, 'setting'));
-  const life = DEMO_BATCHES.flatMap((batch, i) => batchLife(batch, i, today, setting));
+  const life = DEMO.batches.flatMap((batch, i) => batchLife(batch, i, today, setting));
   return stamped([
     ...drafts,
     ...life,
@@ -99,37 +86,37 @@ function stores(today: Day): readonly Draft[] {
       record: 'settings',
       day,
       key: 'grower',
-      fields: { latitude: 36, labelPrice: DEMO_PRICES.label },
+      fields: { latitude: 36, labelPrice: DEMO.prices.label },
     },
-    ...DEMO_MIXES.map(({ id, ...fields }): Draft => ({
+    ...DEMO.mixes.map(({ id, ...fields }): Draft => ({
       kind: 'put',
       record: 'mix',
       day,
       key: id,
       fields,
     })),
-    ...DEMO_SHED.map(({ id, ...fields }): Draft => ({
+    ...DEMO.shed.map(({ id, ...fields }): Draft => ({
       kind: 'put',
       record: 'component',
       day,
       key: id,
       fields,
     })),
-    ...Object.entries(DEMO_PRICES.pots).map(([key, price]): Draft => ({
+    ...Object.entries(DEMO.prices.pots).map(([key, price]): Draft => ({
       kind: 'put',
       record: 'container',
       day,
       key,
       fields: { price },
     })),
-    ...DEMO_PROTOCOLS.map(({ id, ...fields }): Draft => ({
+    ...DEMO.protocols.map(({ id, ...fields }): Draft => ({
       kind: 'put',
       record: 'protocol',
       day,
       key: id,
       fields,
     })),
-    ...DEMO_JUGS.map(({ daysAgo, ...test }): Draft => ({
+    ...DEMO.jugs.map(({ daysAgo, ...test }): Draft => ({
       kind: 'jug',
       day: addDays(today, -daysAgo),
       mix: 'mix-bench',
@@ -188,8 +175,8 @@ function readings(space: DemoSpace, seed: number, today: Day): readonly Draft[] 
 function batchLife(story: DemoBatch, seed: number, today: Day, setting: State): readonly Draft[] {
   const cutOn = addDays(today, -story.daysAgo);
   const at = (dayAfterCut: number): Day => addDays(cutOn, dayAfterCut);
-  const mother = DEMO_MOTHERS.find((m) => m.id === story.mother)!;
-  const pot = DEMO_POTS[story.id];
+  const mother = DEMO.mothers.find((m) => m.id === story.mother)!;
+  const pot = DEMO.pots[story.id];
   const fields: BatchFields = {
     mother: mother.id,
     taxon: mother.taxon,
@@ -267,7 +254,7 @@ function tallies(
 ): readonly Draft[] {
   const first = appendAll(setting, stamped(life));
   const figures = figuresOf(first, first.batches.get(story.id)!)!;
-  const { tempC } = DEMO_SPACES.find((s) => s.id === story.space)!;
+  const { tempC } = DEMO.spaces.find((s) => s.id === story.space)!;
   const roots = windowAt(figures.roots, tempC);
   const pups = figures.pups && windowAt(figures.pups, tempC);
   const fates = drawFates(story, seed, roots, pups);

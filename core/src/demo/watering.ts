@@ -4,7 +4,7 @@ import { appendAll, type State } from '../journal';
 import { runPot } from '../water';
 import { stamped, type DemoDraft } from './draft';
 import { randomFrom } from '../stats';
-import { DEMO_POT_PACE, type DemoPot } from './story';
+import { DEMO, type DemoPot } from './story';
 
 /** The can comes a day late now and then, as it does. */
 const LATE_SHARE = 0.3;
@@ -34,7 +34,7 @@ export function potLife(
     const given = caseOn(from);
     if (!given) break;
     const days = runPot(given, {
-      pace: DEMO_POT_PACE,
+      pace: DEMO.potPace,
       until: given.evaporation.length,
       watersFrom: given.today + 1,
     });
@@ -60,7 +60,7 @@ function weighings(
   if (!pot.weighed) return [];
   const given = caseOn(today, true);
   if (!given) return [];
-  const days = runPot(given, { pace: DEMO_POT_PACE, until: given.today + 1 });
+  const days = runPot(given, { pace: DEMO.potPace, until: given.today + 1 });
   const drafts: DemoDraft[] = [];
   for (let ago = WEIGHED_DAYS; ago > 0; ago -= WEIGHED_EVERY) {
     const day = addDays(today, -ago);

@@ -1,4 +1,6 @@
-import type { Evidence } from '../botany';
+import '../zod-setup';
+import * as z from 'zod';
+import { evidenceSchema } from '../botany';
 
 export const COMPONENT_KINDS = ['mineral', 'organic'] as const;
 export type ComponentKind = (typeof COMPONENT_KINDS)[number];
@@ -14,27 +16,30 @@ export const COMPONENT_FIGURES = [
 export type ComponentFigure = (typeof COMPONENT_FIGURES)[number];
 
 /** One thing a medium is mixed from, as it lies in its bag: dry and loose. */
-export interface Component {
-  readonly id: string;
-  readonly name: string;
-  readonly kind: ComponentKind;
-  /** Typical grain, mm. */
-  readonly grainMm: number;
-  /** Dry weight of a heap, g/L. */
-  readonly densityGPerL: number;
-  /** Share of a heap that the grains fill, their own pores counted in: β, 0–1. */
-  readonly packing: number;
-  /** Water that the grains themselves hold after draining, as a share of their envelope, 0–1. */
-  readonly heldWater: number;
-  /** How readily water moves through it towards a drying surface, cm²/d. */
-  readonly diffusivity: number;
-  /** Falls to fines within a few seasons. */
-  readonly breaksDown: boolean;
-  readonly feeds: boolean;
-  /** What its dust can do; empty where there is none to speak of. */
-  readonly dust: string;
-  readonly evidence: Readonly<Record<ComponentFigure, Evidence>>;
-}
+export const componentSchema = z
+  .object({
+    id: z.string().min(1),
+    name: z.string().min(1),
+    kind: z.enum(COMPONENT_KINDS),
+    /** Typical grain, mm. */
+    grainMm: z.number().positive(),
+    /** Dry weight of a heap, g/L. */
+    densityGPerL: z.number().positive(),
+    /** Share of a heap that the grains fill, their own pores counted in: β, 0–1. */
+    packing: z.number().gt(0).lt(1),
+    /** Water that the grains themselves hold after draining, as a share of their envelope, 0–1. */
+    heldWater: z.number().min(0).lt(1),
+    /** How readily water moves through it towards a drying surface, cm²/d. */
+    diffusivity: z.number().positive(),
+    /** Falls to fines within a few seasons. */
+    breaksDown: z.boolean(),
+    feeds: z.boolean(),
+    /** What its dust can do; empty where there is none to speak of. */
+    dust: z.string(),
+    evidence: z.record(z.enum(COMPONENT_FIGURES), evidenceSchema).readonly(),
+  })
+  .readonly();
+export type Component = z.infer<typeof componentSchema>;
 
 /** Why a component cannot be reckoned with, in the grower's words, by figure. */
 export function componentProblems(
