@@ -57,6 +57,7 @@ const SCREENS = [
   ['Scan a label', '/#/bench/scan'],
   ['Data in and out', '/#/store-room/data'],
   ['An old paper log', '/#/store-room/paper'],
+  ['Made with', '/#/store-room/made-with'],
   ['Nothing grows here', '/#/nowhere'],
 ] as const;
 

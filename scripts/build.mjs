@@ -17,6 +17,8 @@ if (have === wanted && existsSync('dist/web/browser/index.html')) {
   console.log('Nothing changed since the last build.');
 } else {
   const env = { ...process.env, NG_CLI_ANALYTICS: 'false' };
+  const gathered = spawnSync(process.execPath, ['scripts/licences.mjs'], { stdio: 'inherit' });
+  if (gathered.status !== 0) process.exit(1);
   const { status } = spawnSync('npx', ['ng', 'build', '--progress=false'], {
     stdio: ['ignore', 'inherit', 'inherit'],
     env,
@@ -37,7 +39,8 @@ function fingerprint(paths) {
       return;
     }
     for (const entry of entries.sort((a, b) => (a.name < b.name ? -1 : 1))) {
-      if (!entry.name.endsWith('.spec.ts')) add(join(path, entry.name));
+      if (!entry.name.endsWith('.spec.ts') && entry.name !== 'made-with')
+        add(join(path, entry.name));
     }
   };
   paths.forEach(add);

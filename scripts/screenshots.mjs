@@ -48,6 +48,32 @@ const SHOTS = [
   ['air', '/store-room/air/leanto', 'Its usual year', 'noon', WIDE],
 ];
 
+/** Waits until the page has said all it has to say: nothing is being read, and what it shows stands still. */
+async function settled(page, name) {
+  const seen = () =>
+    page.evaluate(() => {
+      const main = document.querySelector('main');
+      const busy = main?.querySelector('progress, [aria-busy=true]') !== null;
+      return {
+        busy,
+        text: main?.innerText.trim() ?? '',
+        marks: main?.querySelectorAll('svg *').length ?? 0,
+      };
+    });
+  let before = await seen();
+  let still = 0;
+  for (let i = 0; i < 100 && still < 6; i++) {
+    await page.waitForTimeout(150);
+    const now = await seen();
+    const same = !now.busy && now.text === before.text && now.marks === before.marks;
+    still = same ? still + 1 : 0;
+    before = now;
+  }
+  if (still < 6) throw new Error(`${name}: the page did not come to rest`);
+  // A page with nothing below its filter has a heading and little else.
+  if (before.text.length < 120) throw new Error(`${name}: the page is empty: “${before.text}”`);
+}
+
 const only = process.argv.slice(2).filter((a) => !a.startsWith('--'));
 if (!process.argv.includes('--built')) {
   const build = spawnSync(process.execPath, ['scripts/build.mjs'], { stdio: 'inherit' });
@@ -83,8 +109,7 @@ try {
     for (const [label, value] of Object.entries(typed)) await page.getByLabel(label).fill(value);
     for (const tap of taps) await page.getByRole('button', { name: tap, exact: true }).click();
     await page.evaluate(() => document.fonts.ready);
-    // Verdicts on water come from a worker.
-    await page.waitForTimeout(2500);
+    await settled(page, name);
     await page.screenshot({ path: `docs/screenshots/${name}.png` });
     await context.close();
     console.log(`docs/screenshots/${name}.png`);

@@ -1,4 +1,4 @@
-export * from './sparing';
+export * from './faults';
 export * from './days';
 export * from './units';
 export * from './climate';
@@ -18,7 +18,7 @@ export * from './walk';
 export * from './find';
 export * from './label';
 export * from './picture';
-export * from './words';
+export * from './text';
 export * from './inspection';
 export * from './demo';
 export * from './ledger';

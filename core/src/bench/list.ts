@@ -1,6 +1,7 @@
+import { memoAround } from '../memo';
 import { METHOD, type MethodId } from '../botany';
 import { daysBetween, type Day } from '../days';
-import { foldText, matches, wordsOf } from '../words';
+import { foldText, matches, wordsOf } from '../text';
 import {
   spaceOn,
   type Batch,
@@ -9,8 +10,8 @@ import {
   type State,
   type Tray,
 } from '../journal';
-import { memoAround } from '../memo';
-import { sparing } from '../sparing';
+
+import { sparing } from '../faults';
 import { batchCode, batchTitle, plantOf } from './plant';
 import { TROUBLE_NAME, troublesOf, type Trouble } from './trouble';
 

@@ -1,3 +1,4 @@
+import { memoAround, memoBy } from '../memo';
 import type { Batch, State } from '../journal';
 import {
   addEvidence,
@@ -13,8 +14,8 @@ import {
 import { plantOf } from './plant';
 import { teaches } from './teaches';
 import { woundInput } from './wound-input';
-import { memoAround, memoBy } from '../memo';
-import { sparing } from '../sparing';
+
+import { sparing } from '../faults';
 
 /** What looks at wounds have taught of this bench. */
 export interface PaceLearned extends BenchPace {

@@ -2,7 +2,7 @@ import * as fc from 'fast-check';
 import { addDays } from '../days';
 import { fold, type Batch, type EntryDraft, type State } from '../journal';
 import { batchPut, DAY, FIELDS, written } from '../testing/entries';
-import { emergence } from '../stats';
+import { emergence } from '../ledger';
 import { fateRows } from '../ledger';
 import { clockOf } from './clock-of';
 import {

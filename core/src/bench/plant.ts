@@ -1,3 +1,4 @@
+import { memoAround } from '../memo';
 import {
   CATALOGUE,
   METHOD,
@@ -8,7 +9,6 @@ import {
   type TaxonMethod,
 } from '../botany';
 import type { Batch, OwnTaxon, State } from '../journal';
-import { memoAround } from '../memo';
 
 /** A plant as the grower names it, with the figures that stand for it. */
 export interface Plant {

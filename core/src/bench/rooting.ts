@@ -1,3 +1,4 @@
+import { memoAround, memoBy } from '../memo';
 import {
   growthOn,
   shareBy,
@@ -13,8 +14,8 @@ import { gridPosterior, weightInCluster } from '../stats';
 import { figuresOf, plantOf } from './plant';
 import { growingDay } from './season-of';
 import { teaches } from './teaches';
-import { memoAround, memoBy } from '../memo';
-import { sparing } from '../sparing';
+
+import { sparing } from '../faults';
 
 /** What other plants of the genus weigh against the plant's own records. Working assumption; 0.1–0.5. */
 export const GENUS_WEIGHT = 0.3;

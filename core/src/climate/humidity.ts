@@ -1,5 +1,4 @@
 import { assertFinite, assertFraction, assertPositive } from '../assert';
-
 /**
  * Saturation vapour pressure e°(T).
  * @param tempC air temperature, °C

@@ -1,7 +1,7 @@
 import { EMPTY_STATE, fold } from '../journal';
 import { readJournal, writeJournal } from '../formats';
 import { roundOn } from '../round';
-import { countLedger } from '../stats';
+import { countLedger } from '../ledger';
 import { plantOf } from '../bench';
 import { judgeTrial } from '../trial';
 import { demoJournal } from '.';

@@ -1,8 +1,8 @@
+import { memoBy } from '../memo';
 import { benchLines, placeOf, plantOf, plants, STAGE_NAME } from '../bench';
 import type { Day } from '../days';
 import type { State } from '../journal';
-import { foldText, matches, startsIn, wordsOf } from '../words';
-import { memoBy } from '../memo';
+import { foldText, matches, startsIn, wordsOf } from '../text';
 
 export type FoundKind =
   'batch' | 'tray' | 'mother' | 'plant' | 'mix' | 'space' | 'order' | 'trial' | 'page';

@@ -2,7 +2,7 @@ import { findTaxa, METHODS, METHOD, type MethodId, type Taxon } from '../botany'
 import { plants } from '../bench';
 import { isDay, type Day } from '../days';
 import { dayOfMinute } from '../climate';
-import { foldText } from '../words';
+import { foldText } from '../text';
 import {
   cutText,
   isWhole,

@@ -1,3 +1,4 @@
+import { memo } from '../memo';
 import {
   dailyReadings,
   mergeSeries,
@@ -5,7 +6,7 @@ import {
   type AirReading,
   type AirSeries,
 } from '../climate';
-import { memo } from '../memo';
+
 import { compareByDay, compareEntries, isKind, type Entry, type EntryOf } from './entry';
 
 /**

@@ -1,3 +1,4 @@
+import { memoAround } from '../memo';
 import { batchCode, batchTitle, paceOf } from '../bench';
 import { daysBetween, type Day } from '../days';
 import type { Batch, Counts, State } from '../journal';
@@ -5,8 +6,8 @@ import type { Timed } from '../stats';
 import { batchCost, type BatchCost } from './batch-cost';
 import { GROUPINGS, groupOf, type Grouping } from './grouping';
 import { fateRows } from './rows';
-import { memoAround } from '../memo';
-import { sparing } from '../sparing';
+
+import { sparing } from '../faults';
 
 /**
  * One batch as the ledger sees it: plain data without the state around it, so that the sums can be done in a

@@ -1,7 +1,7 @@
+import { countLedger, type LedgerCount } from '.';
 import {
   aalenJohansen,
   chanceAbove,
-  countLedger,
   eachNeeded,
   fisherP,
   mantelHaenszel,
@@ -12,7 +12,6 @@ import {
   turnbullMedian,
   wilson,
   type AalenJohansen,
-  type LedgerCount,
   type MantelHaenszel,
   type RankTest,
   type ShareDifference,

@@ -1,11 +1,5 @@
-import {
-  countLedger,
-  ledgerShares,
-  wilson,
-  type LedgerCount,
-  type LedgerShares,
-  type ShareInterval,
-} from '../stats';
+import { countLedger, ledgerShares, type LedgerCount, type LedgerShares } from '.';
+import { wilson, type ShareInterval } from '../stats';
 import type { LedgerCase } from './case';
 import { gather } from './filter';
 import type { Grouping } from './grouping';

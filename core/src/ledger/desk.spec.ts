@@ -5,7 +5,7 @@ import { successBelief } from '../plan';
 import { methodOf } from '../botany';
 import { figuresOf, plantOf } from '../bench';
 import { batchPut, DAY, FIELDS, written } from '../testing/entries';
-import { emergence } from '../stats';
+import { emergence } from '.';
 import {
   batchCost,
   choicesOf,

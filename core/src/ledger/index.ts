@@ -1,3 +1,6 @@
+export * from './count';
+export * from './first-root';
+export * from './emergence';
 export * from './rows';
 export * from './batch-cost';
 export * from './grouping';

@@ -1,13 +1,6 @@
 import { addDays, isoWeek } from '../days';
-import {
-  countLedger,
-  fisherP,
-  newcombe,
-  wilson,
-  type LedgerCount,
-  type ShareDifference,
-  type ShareInterval,
-} from '../stats';
+import { countLedger, type LedgerCount } from '.';
+import { fisherP, newcombe, wilson, type ShareDifference, type ShareInterval } from '../stats';
 import { holm, strengthOf, weightOf, type Strength } from './evidence';
 import type { CaseName, LedgerCase } from './case';
 import { gather } from './filter';

@@ -1,4 +1,5 @@
-import { successRange, countLedger, type LedgerCount } from '../stats';
+import { countLedger, type LedgerCount } from '.';
+import { successRange } from '../stats';
 import type { LedgerCase } from './case';
 import { gather } from './filter';
 import type { Grouping } from './grouping';

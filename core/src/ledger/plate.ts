@@ -1,12 +1,5 @@
-import {
-  aalenJohansen,
-  isCensored,
-  mergeRows,
-  type Emergence,
-  type EmergenceStep,
-  type IncidenceStep,
-  type Timed,
-} from '../stats';
+import type { Emergence, EmergenceStep } from '.';
+import { aalenJohansen, isCensored, mergeRows, type IncidenceStep, type Timed } from '../stats';
 import type { LedgerCase } from './case';
 import { LOSSES } from './rows';
 

@@ -1,5 +1,4 @@
 import { assertFraction, assertPositive } from '../assert';
-
 /** Terzaghi & Peck's constant lies between 0.1 and 0.5 cm²; the middle is taken. */
 const CAPILLARY_CM2 = 0.3;
 /** Pore-size index of the draining part. Working assumption; 1.5–3 make sense for grit. */

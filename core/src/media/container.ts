@@ -1,5 +1,4 @@
 import { assertPositive } from '../assert';
-
 export const CONTAINER_SHAPES = ['round', 'square', 'tray', 'cells'] as const;
 export type ContainerShape = (typeof CONTAINER_SHAPES)[number];
 

@@ -1,5 +1,4 @@
 import { assertPositive } from '../assert';
-
 /** Water on a filled pot that the test of the eye uses: about two fingers' breadth, mm. */
 const PONDED_MM = 20;
 const GRAVITY = 9.81;

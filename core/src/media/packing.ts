@@ -1,5 +1,4 @@
 import { assertPositive } from '../assert';
-
 /** One size of grain in a heap of several. */
 export interface Fraction {
   /** Grain size, mm. */

@@ -1,5 +1,6 @@
-import jStat from 'jstat';
 import { assertPositive } from '../assert';
+import jStat from 'jstat';
+
 import type { Day } from '../days';
 import type { SuccessBelief } from './number-needed';
 

@@ -1,7 +1,7 @@
 import { batchCode, batchTitle, placeOf, spaceDrying } from '../bench';
 import { addDays, type Day } from '../days';
 import { spaceOn, type Batch, type State } from '../journal';
-import { sparing } from '../sparing';
+import { sparing } from '../faults';
 import type { RoundItem } from './item';
 import { noticesOn } from './notices';
 import { batchRound, type Verdicts } from './round';

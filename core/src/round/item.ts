@@ -1,6 +1,6 @@
 import type { Batch, TaskId } from '../journal';
 import type { Day } from '../days';
-import type { Broken } from '../sparing';
+import type { Broken } from '../faults';
 import type { Drink } from '../water';
 import type { Notice } from './notices';
 

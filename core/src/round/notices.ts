@@ -1,9 +1,10 @@
+import { memoAround } from '../memo';
 import { growingDay, plantOf, seasonNow, seasonYear } from '../bench';
 import { addDays, daysBetween, type Day } from '../days';
 import { shortfall } from '../order';
 import { spaceOn, type Space, type State } from '../journal';
-import { memoAround } from '../memo';
-import { sparing } from '../sparing';
+
+import { sparing } from '../faults';
 
 /** Something a day asks that concerns no single batch. */
 export interface Notice {

@@ -14,7 +14,7 @@ import {
 import { METHOD, shareBy, timeWithin, windowAt, type TaxonMethod } from '../botany';
 import { addDays, daysBetween, type Day } from '../days';
 import type { Batch, State } from '../journal';
-import { sparing } from '../sparing';
+import { sparing } from '../faults';
 import { FIRST_WATER, judge, type Drink, type WaterVerdict } from '../water';
 import { chanceClosedOn, closureOn, WOUND_SCHOOL, type WoundClock } from '../wound';
 import { chanceWords } from './chance-words';

@@ -1,5 +1,5 @@
-import jStat from 'jstat';
 import { assertCount, assertPositive } from '../assert';
+import jStat from 'jstat';
 
 /**
  * Of `n` more, the chance that exactly `k` succeed, where the share is believed as Beta(a, b).

@@ -1,5 +1,6 @@
-import jStat from 'jstat';
 import { assertCount, assertFraction, assertPositive } from '../assert';
+import jStat from 'jstat';
+
 import type { Posterior } from './posterior';
 
 /**

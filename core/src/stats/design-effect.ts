@@ -1,5 +1,4 @@
 import { assertFraction } from '../assert';
-
 /**
  * What each of n units counts for that share a cluster: n of them tell as much as n / (1 + (n − 1)·ρ) that do not.
  * @param correlation ρ within a cluster, 0–1

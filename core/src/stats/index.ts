@@ -1,7 +1,4 @@
 export * from './wilson';
-export * from './first-root';
-export * from './count';
-export * from './emergence';
 export * from './success';
 export * from './timed';
 export * from './merge-rows';

@@ -1,5 +1,4 @@
 import { assertFraction } from '../assert';
-
 /** What is believed of a number after the evidence. */
 export interface Posterior {
   readonly mean: number;

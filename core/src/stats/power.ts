@@ -1,5 +1,6 @@
-import jStat from 'jstat';
 import { assertCount, assertFraction } from '../assert';
+import jStat from 'jstat';
+
 import { logChoose } from './beta-binomial';
 
 /**

@@ -1,5 +1,6 @@
-import jStat from 'jstat';
 import { assertCount, assertFraction } from '../assert';
+import jStat from 'jstat';
+
 import { wilson, type ShareInterval } from './wilson';
 
 /**

@@ -1,5 +1,5 @@
-import jStat from 'jstat';
 import { assertFraction, assertPositive } from '../assert';
+import jStat from 'jstat';
 
 /**
  * The range a chance of success is believed in, from its mean and what that opinion is worth: the

@@ -1,5 +1,5 @@
-import jStat from 'jstat';
 import { assertCount, assertFraction } from '../assert';
+import jStat from 'jstat';
 
 /** A share with the interval it lies in; all fractions 0–1. */
 export interface ShareInterval {

@@ -1,6 +1,5 @@
 import { assertFraction } from '../assert';
 import { memoBy } from '../memo';
-
 /**
  * What is believed about a wound's own pace: a factor on its closing time, 1 as modelled, 2 twice
  * as slow. Kept as a grid over ln(factor) so that looks at the wound narrow it by plain Bayes.

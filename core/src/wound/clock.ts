@@ -1,4 +1,5 @@
 import { assertPositive } from '../assert';
+import { memo } from '../memo';
 import type { Air } from '../climate';
 import { addDays, daysBetween, type Day } from '../days';
 import {
@@ -13,7 +14,6 @@ import {
 import { closureRate, referenceClosureDays } from './closure';
 import type { StickRule, WoundSchool } from './school';
 import { PLACE_FACTOR, type CallusPlace, type Tissue } from './tissue';
-import { memo } from '../memo';
 
 /** A look at a wound on the bench. */
 export interface WoundCheck {

@@ -1,4 +1,5 @@
 import {
+  ErrorHandler,
   inject,
   Injector,
   isDevMode,
@@ -20,11 +21,13 @@ import { STORES, type Stores } from './data/book';
 import { Journal } from './data/journal';
 import { Theme } from './data/theme';
 import { PageTitle } from './shell/page-title';
+import { SayErrors } from './shell/say-errors';
 
 export const appConfig: ApplicationConfig = {
   providers: [
     provideBrowserGlobalErrorListeners(),
     provideZonelessChangeDetection(),
+    { provide: ErrorHandler, useClass: SayErrors },
     provideRouter(
       routes,
       // Addresses work wherever the files are served from, also from a folder or a phone's cache.

@@ -253,6 +253,11 @@ export const routes: Routes = [
     loadComponent: () => import('./air/air-page').then((m) => m.AirPage),
   },
   {
+    path: 'store-room/made-with',
+    title: 'Made with',
+    loadComponent: () => import('./store-room/licences-page').then((m) => m.LicencesPage),
+  },
+  {
     path: 'store-room/devices',
     title: 'Devices',
     loadComponent: () => import('./air/devices-page').then((m) => m.DevicesPage),

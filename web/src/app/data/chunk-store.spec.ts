@@ -61,7 +61,7 @@ describe('the chunk store', () => {
   });
 
   it.each<[string, unknown, RegExp, RegExp]>([
-    ['nothing', null, /an entry of no kind/, /must be an object/],
+    ['nothing', null, /an entry of no kind/, /it must be an object/],
     ['a day that is none', { ...entry(1), day: 'never' }, /^note of never$/, /day is not a day/],
     [
       'a series without a start',

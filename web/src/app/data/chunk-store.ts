@@ -145,7 +145,7 @@ export function readChunks(chunks: readonly StoredChunk[]): ReadChunks {
       if (read.ok) entries.push(read.entry);
       else {
         const [first] = read.issues;
-        aside(nameOf(raw), `${first!.path.join('.')} ${first!.sentence}`.trim());
+        aside(nameOf(raw), `${first!.path.join('.') || 'it'} ${first!.sentence}`);
       }
     }
   }

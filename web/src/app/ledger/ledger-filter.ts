@@ -43,6 +43,11 @@ import { Field, FieldControl } from '../ui/field';
         </button>
       }
     </div>
+    @if (ledger.failed(); as why) {
+      <p class="problem" role="alert">
+        The ledger could not be worked out: {{ why }}. It is tried again with the next entry.
+      </p>
+    }
     @if (ledger.progress(); as p) {
       <p class="reading" role="status">
         <progress [value]="p.done" [max]="p.of" aria-label="Batches read"></progress>

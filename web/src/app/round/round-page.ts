@@ -44,6 +44,7 @@ export class RoundPage {
   protected readonly today = inject(Today).day;
 
   private readonly verdicts = inject(Water).verdicts;
+  protected readonly waterFailed = inject(Water).failed;
 
   protected readonly round = computed(() => roundOn(this.state(), this.today(), this.verdicts()));
   protected readonly summary = computed(() => {

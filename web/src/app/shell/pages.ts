@@ -31,5 +31,6 @@ export const PAGES: readonly Page[] = [
   { title: 'The marks', path: '/marks' },
   { title: 'Store room', path: '/store-room' },
   { title: 'Data in and out', path: '/store-room/data' },
+  { title: 'Made with: licences', path: '/store-room/made-with' },
   { title: 'Devices', path: '/store-room/devices' },
 ];

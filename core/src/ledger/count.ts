@@ -1,5 +1,5 @@
 import type { Batch } from '../journal';
-import { wilson, type ShareInterval } from './wilson';
+import { wilson, type ShareInterval } from '../stats';
 
 /** What became of cuttings. `rooted` are alive with roots, `pupped` those of them with pups. */
 export interface LedgerCount {

@@ -1,0 +1,20 @@
+import { inject, Injectable, Injector, type ErrorHandler } from '@angular/core';
+import { reasonOf } from '@hypogeon/core';
+import { Actions } from '../data/actions';
+
+/** What a page did not catch is logged and said once; what is recorded is untouched by it. */
+@Injectable({ providedIn: 'root' })
+export class SayErrors implements ErrorHandler {
+  private readonly injector = inject(Injector);
+  private readonly said = new Set<string>();
+
+  handleError(error: unknown): void {
+    console.error(error);
+    const reason = reasonOf(error);
+    if (this.said.has(reason)) return;
+    this.said.add(reason);
+    this.injector
+      .get(Actions)
+      .say(`Something on this page went wrong: ${reason}. What you recorded is safe.`);
+  }
+}
