@@ -22,7 +22,24 @@ module.exports = {
         'One index.ts per folder is its face; other folders of the product import only that.',
       severity: 'error',
       from: { path: '^(web|server|e2e|benchmarks)/' },
-      to: { path: '^core/src/', pathNot: '^core/src/(index|[^/]+/index)\\.ts$' },
+      to: { path: '^core/src/', pathNot: '^core/src/[^/]+/index\\.ts$' },
+    },
+    {
+      name: 'folders-through-their-face',
+      comment: 'Folders of core know each other by their index.ts too.',
+      severity: 'error',
+      from: { path: '^core/src/([^/]+)/', pathNot: '^core/src/testing/|\\.spec\\.ts$' },
+      to: {
+        path: '^core/src/[^/]+/[^/]+\\.ts$',
+        pathNot: '^core/src/($1|[^/]+/index\\.ts$)',
+      },
+    },
+    {
+      name: 'stats-are-numbers',
+      comment: 'Estimators know rows and counts, and nothing of a grower.',
+      severity: 'error',
+      from: { path: '^core/src/stats/' },
+      to: { path: '^core/src/', pathNot: '^core/src/(stats/|assert\\.ts$)' },
     },
     {
       name: 'web-and-server-apart',

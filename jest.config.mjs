@@ -1,7 +1,6 @@
 import angular from 'jest-preset-angular/presets/index.js';
 
 const paths = {
-  '^@hypogeon/core$': '<rootDir>/core/src/index.ts',
   '^@hypogeon/core/(.*)$': '<rootDir>/core/src/$1/index.ts',
 };
 

@@ -1,5 +1,5 @@
 import { chromium, type Browser, type Page } from '@playwright/test';
-import { writeJournal } from '@hypogeon/core';
+import { writeJournal } from '@hypogeon/core/formats';
 import { existsSync } from 'node:fs';
 import { mkdtemp, writeFile } from 'node:fs/promises';
 import type { Server } from 'node:http';

@@ -1,51 +1,41 @@
+import { askBench, benchLines, spaceDrying, waterCaseOf } from '@hypogeon/core/bench';
+import { demoJournal } from '@hypogeon/core/demo';
+import { find, findables } from '@hypogeon/core/find';
 import {
-  aalenJohansen,
-  askBench,
-  benchLines,
-  find,
-  findables,
-  tasksAhead,
-  append,
-  bestCutMap,
-  columnOf,
-  compareSchools,
-  demoJournal,
-  dry,
-  EMPTY_STATE,
-  entriesOf,
-  evenly,
-  evenNodes,
-  fillPot,
-  fitTimes,
-  fold,
   guessMapping,
-  judge,
-  kaplanMeier,
-  ledgerCases,
-  ledgerDesk,
-  mediumOf,
-  neededCurve,
-  numberNeeded,
   readJournal,
   readTable,
   readWeather,
+  writeJournal,
+} from '@hypogeon/core/formats';
+import { append, EMPTY_STATE, entriesOf, fold, type State } from '@hypogeon/core/journal';
+import { ledgerCases, ledgerDesk, type LedgerCase, type LedgerFilter } from '@hypogeon/core/ledger';
+import {
+  fillPot,
+  mediumOf,
   RECIPES,
-  roundOn,
   SHELF,
   solveMix,
-  spaceDrying,
-  stemRules,
-  turnbull,
   USUAL_CONTAINERS,
-  waterCaseOf,
+} from '@hypogeon/core/media';
+import {
+  bestCutMap,
+  evenNodes,
+  neededCurve,
+  numberNeeded,
+  stemRules,
   waysTo,
-  writeJournal,
-  type LedgerCase,
-  type LedgerFilter,
+} from '@hypogeon/core/plan';
+import { tasksAhead, roundOn } from '@hypogeon/core/round';
+import {
+  aalenJohansen,
+  fitTimes,
+  kaplanMeier,
+  turnbull,
   type ParametricRow,
-  type State,
   type Timed,
-} from '@hypogeon/core';
+} from '@hypogeon/core/stats';
+import { columnOf, compareSchools, dry, evenly, judge } from '@hypogeon/core/water';
 import { heapMb, medianMs, print, type Figure } from './figure';
 import { largeJournal } from './large-journal';
 import { loggerYear } from './logger-year';

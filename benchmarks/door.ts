@@ -1,5 +1,5 @@
 import { chromium, type Browser, type BrowserContext, type Page } from '@playwright/test';
-import { EMPTY_STATE } from '@hypogeon/core';
+import { EMPTY_STATE } from '@hypogeon/core/journal';
 import { readEntry, readJournal } from '@hypogeon/core/formats';
 import {
   hostileFile,

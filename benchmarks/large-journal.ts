@@ -1,11 +1,7 @@
-import {
-  addDays,
-  CATALOGUE,
-  randomFrom,
-  type BatchFields,
-  type Day,
-  type Entry,
-} from '@hypogeon/core';
+import { CATALOGUE } from '@hypogeon/core/botany';
+import { addDays, type Day } from '@hypogeon/core/days';
+import type { BatchFields, Entry } from '@hypogeon/core/journal';
+import { randomFrom } from '@hypogeon/core/stats';
 
 /** A made journal: 2,000 batches of several years with 50 entries each, seeded. */
 export function largeJournal(today: Day, batches = 2000, each = 50): readonly Entry[] {

@@ -1,12 +1,7 @@
-import {
-  addDays,
-  randomFrom,
-  RECIPES,
-  USUAL_CONTAINERS,
-  type BatchFields,
-  type Day,
-  type Entry,
-} from '@hypogeon/core';
+import { addDays, type Day } from '@hypogeon/core/days';
+import type { BatchFields, Entry } from '@hypogeon/core/journal';
+import { RECIPES, USUAL_CONTAINERS } from '@hypogeon/core/media';
+import { randomFrom } from '@hypogeon/core/stats';
 
 /** 300 batches in pots, all stuck and watered, a twentieth of them weighed. */
 export function pottedJournal(today: Day, pots = 300): readonly Entry[] {

@@ -1,7 +1,7 @@
 import { never } from '../assert';
 import type { Day } from '../days';
 import type { Touch, WaterManner } from '../water';
-import type { WoundCheck } from '../wound/clock';
+import type { WoundCheck } from '../wound';
 import { coalesce, countAlike, countOutcomes, spread, startAlike, type Alike } from './alike';
 import type { Cutting } from './cutting';
 import { compareByDay, type EntryOf, type KindsAbout } from './entry';

@@ -1,8 +1,8 @@
 import '../zod-setup';
 import * as z from 'zod';
 import { LONGEST_SERIES_MINUTES, minuteFrom, SERIES_COLUMNS, SERIES_LIMITS } from '../climate';
-import { TOUCHES } from '../water/case';
-import { WATER_MANNERS } from '../water/watering';
+import { TOUCHES } from '../water';
+import { WATER_MANNERS } from '../water';
 import { countField, dayField, idField, noteField, saidField, textField } from './field';
 import { MEASURED, OUTCOMES, SEEN } from './outcome';
 import { PARTINGS, RECUT_FOR } from './parting';

@@ -1,4 +1,4 @@
-import { countLedger, type LedgerCount } from '.';
+import { countLedger, type LedgerCount } from './count';
 import {
   aalenJohansen,
   chanceAbove,

@@ -1,4 +1,4 @@
-import { countLedger, ledgerShares, type LedgerCount, type LedgerShares } from '.';
+import { countLedger, ledgerShares, type LedgerCount, type LedgerShares } from './count';
 import { wilson, type ShareInterval } from '../stats';
 import type { LedgerCase } from './case';
 import { gather } from './filter';

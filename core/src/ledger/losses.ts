@@ -1,5 +1,5 @@
 import { addDays, isoWeek } from '../days';
-import { countLedger, type LedgerCount } from '.';
+import { countLedger, type LedgerCount } from './count';
 import { fisherP, newcombe, wilson, type ShareDifference, type ShareInterval } from '../stats';
 import { holm, strengthOf, weightOf, type Strength } from './evidence';
 import type { CaseName, LedgerCase } from './case';

@@ -1,4 +1,4 @@
-import { countLedger, type LedgerCount } from '.';
+import { countLedger, type LedgerCount } from './count';
 import { successRange } from '../stats';
 import type { LedgerCase } from './case';
 import { gather } from './filter';

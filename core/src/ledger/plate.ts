@@ -1,4 +1,4 @@
-import type { Emergence, EmergenceStep } from '.';
+import type { Emergence, EmergenceStep } from './emergence';
 import { aalenJohansen, isCensored, mergeRows, type IncidenceStep, type Timed } from '../stats';
 import type { LedgerCase } from './case';
 import { LOSSES } from './rows';

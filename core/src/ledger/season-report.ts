@@ -1,5 +1,5 @@
 import type { Day } from '../days';
-import type { Emergence } from '.';
+import type { Emergence } from './emergence';
 import type { LedgerCase } from './case';
 import { countedBy, overallOf, type CountedRow, type Overall } from './counted';
 import {

@@ -1,4 +1,4 @@
-import { writeSenml } from '@hypogeon/core';
+import { writeSenml } from '@hypogeon/core/formats';
 import { ScalePot } from './pot';
 import { chance, truthAt } from './truth';
 

@@ -1,4 +1,4 @@
-import { readSenml, type Measurement } from '@hypogeon/core';
+import { readSenml, type Measurement } from '@hypogeon/core/formats';
 import express from 'express';
 import { request, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';

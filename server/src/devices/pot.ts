@@ -1,17 +1,5 @@
-import {
-  columnOf,
-  dry,
-  evenly,
-  fillOf,
-  fillPot,
-  mediumOf,
-  RECIPES,
-  SHELF,
-  USUAL_CONTAINERS,
-  water,
-  waterIn,
-  type Wetness,
-} from '@hypogeon/core';
+import { fillPot, mediumOf, RECIPES, SHELF, USUAL_CONTAINERS } from '@hypogeon/core/media';
+import { columnOf, dry, evenly, fillOf, water, waterIn, type Wetness } from '@hypogeon/core/water';
 import { truthAt } from './truth';
 
 const STEP = 600;

@@ -3,8 +3,8 @@ import {
   potentialEvaporation,
   saturationVapourPressure,
   vapourPressureDeficit,
-  LUX_PER_PPFD,
-} from '@hypogeon/core';
+} from '@hypogeon/core/climate';
+import { LUX_PER_PPFD } from '@hypogeon/core/formats';
 
 /** What really is at the simulated bench at a time. */
 export interface Truth {

@@ -1,7 +1,10 @@
 import { signal, type Type } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
-import { demoJournal, JOURNAL_VERSION, type Day, type Entry } from '@hypogeon/core';
+import type { Day } from '@hypogeon/core/days';
+import { demoJournal } from '@hypogeon/core/demo';
+import { JOURNAL_VERSION } from '@hypogeon/core/formats';
+import type { Entry } from '@hypogeon/core/journal';
 import { of } from 'rxjs';
 import { STORES } from '../app/data/book';
 import { Journal } from '../app/data/journal';

@@ -9,21 +9,17 @@ import {
   viewChild,
 } from '@angular/core';
 import { RouterLink } from '@angular/router';
+import { airOf, dryingOf } from '@hypogeon/core/bench';
 import {
-  SETTINGS_KEY,
-  addDays,
-  airOf,
-  dayNumber,
-  dryingOf,
   LIGHT_LEVEL,
   LIGHT_LEVELS,
-  loggedSeries,
   monthlyFrom,
-  temperatureIn,
   type AirReading,
   type MonthAir,
-  type SpaceFields,
-} from '@hypogeon/core';
+} from '@hypogeon/core/climate';
+import { addDays, dayNumber } from '@hypogeon/core/days';
+import { SETTINGS_KEY, loggedSeries, type SpaceFields } from '@hypogeon/core/journal';
+import { temperatureIn } from '@hypogeon/core/units';
 import type { EChartsCoreOption } from 'echarts/core';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';

@@ -1,7 +1,7 @@
 import { DecimalPipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { batchCode, batchTitle } from '@hypogeon/core';
+import { batchCode, batchTitle } from '@hypogeon/core/bench';
 import { Actions } from '../data/actions';
 import { Devices, type DeviceInfo, type Live, type Pairing, type Reading } from '../data/devices';
 import { Journal } from '../data/journal';

@@ -7,14 +7,9 @@ import {
   output,
   signal,
 } from '@angular/core';
-import {
-  celsiusFrom,
-  readMonthly,
-  readTable,
-  temperatureIn,
-  type MonthAir,
-  type MonthlyClimate,
-} from '@hypogeon/core';
+import type { MonthAir, MonthlyClimate } from '@hypogeon/core/climate';
+import { readMonthly, readTable } from '@hypogeon/core/formats';
+import { celsiusFrom, temperatureIn } from '@hypogeon/core/units';
 import { Words } from '../data/words';
 import { numberFrom } from '../ui/number';
 

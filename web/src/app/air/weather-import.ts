@@ -1,15 +1,13 @@
 import { DecimalPipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { minuteText, SERIES_COLUMNS, type SeriesColumn } from '@hypogeon/core/climate';
 import {
   DATE_ORDER_WORD,
-  minuteText,
-  SERIES_COLUMNS,
   splitSeries,
   WEATHER_UNITS,
   type DateOrder,
-  type SeriesColumn,
   type WeatherMapping,
-} from '@hypogeon/core';
+} from '@hypogeon/core/formats';
 import { Actions } from '../data/actions';
 import { Errand } from '../data/errand';
 import { FILES_WORKER } from '../data/workers';

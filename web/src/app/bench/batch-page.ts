@@ -3,29 +3,24 @@ import { MatDialog } from '@angular/material/dialog';
 import { Router, RouterLink } from '@angular/router';
 import {
   batchCode,
-  batchRound,
   batchTitle,
   clockOf,
   cutTogether,
-  closureOn,
-  emergence,
   gateOpen,
-  isDay,
   lifeOf,
-  METHOD,
   pieceOf,
   placeOf,
   plantOf,
   partsOf,
-  readLength,
-  TASK_NAME,
   takenBackWith,
-  WOUND_SCHOOL,
-  type Batch,
-  type BatchEntry,
-  type Outcome,
-  type BatchFields,
-} from '@hypogeon/core';
+} from '@hypogeon/core/bench';
+import { METHOD } from '@hypogeon/core/botany';
+import { isDay } from '@hypogeon/core/days';
+import type { Batch, BatchEntry, Outcome, BatchFields } from '@hypogeon/core/journal';
+import { emergence } from '@hypogeon/core/ledger';
+import { batchRound, TASK_NAME } from '@hypogeon/core/round';
+import { readLength } from '@hypogeon/core/units';
+import { closureOn, WOUND_SCHOOL } from '@hypogeon/core/wound';
 import { firstValueFrom } from 'rxjs';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';

@@ -15,25 +15,21 @@ import {
   BENCH_SORTS,
   benchLines,
   clockOf,
-  closureOn,
-  csvOf,
-  METHOD,
-  METHODS,
   pieceOf,
   placeOf,
   plantOf,
   STAGE_NAME,
   TROUBLE_NAME,
   TROUBLES,
-  type Batch,
-  type BatchStage,
   type BenchAsk,
   type BenchLine,
   type BenchSort,
-  type MethodId,
   type Trouble,
-  BATCH_STAGES,
-} from '@hypogeon/core';
+} from '@hypogeon/core/bench';
+import { METHOD, METHODS, type MethodId } from '@hypogeon/core/botany';
+import { csvOf } from '@hypogeon/core/formats';
+import { type Batch, type BatchStage, BATCH_STAGES } from '@hypogeon/core/journal';
+import { closureOn } from '@hypogeon/core/wound';
 import * as z from 'zod';
 import { Drafts } from '../data/drafts';
 import { Journal } from '../data/journal';

@@ -1,4 +1,5 @@
-import { demoJournal, fold, type BatchEntry } from '@hypogeon/core';
+import { demoJournal } from '@hypogeon/core/demo';
+import { fold, type BatchEntry } from '@hypogeon/core/journal';
 import { DAY } from '../../testing/mount';
 import { entryWords } from './entry-words';
 

@@ -1,4 +1,6 @@
-import { batchCode, TASK_NAME, type BatchEntry, type Counts, type State } from '@hypogeon/core';
+import { batchCode } from '@hypogeon/core/bench';
+import type { BatchEntry, Counts, State } from '@hypogeon/core/journal';
+import { TASK_NAME } from '@hypogeon/core/round';
 
 const SEEN = {
   tacky: 'Wound still tacky',

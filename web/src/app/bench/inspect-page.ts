@@ -1,20 +1,17 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
+import { APART, batchTitle, STAGE_NAME } from '@hypogeon/core/bench';
 import {
-  APART,
-  batchTitle,
   beforeLooking,
   CAUSES,
   likelyCauses,
   mostTelling,
   SIGN_IDS,
   SIGNS,
-  STAGE_NAME,
-  stepCount,
-  type EntryDraft,
   type Seen,
   type SignId,
-} from '@hypogeon/core';
+} from '@hypogeon/core/inspection';
+import { stepCount, type EntryDraft } from '@hypogeon/core/journal';
 import * as z from 'zod';
 import { Drafts } from '../data/drafts';
 import { Actions } from '../data/actions';

@@ -82,7 +82,7 @@ describe('taking cuttings out of a batch', () => {
 describe('a batch that cuttings were taken from', () => {
   it('links to what came of it, and takes it back with all', async () => {
     const page = await mount(BatchPage, { id: 'b-19' });
-    const { splitEntries } = await import('@hypogeon/core');
+    const { splitEntries } = await import('@hypogeon/core/bench');
     const before = page.journal.state().batches.get('b-19')!;
     await page.journal.recordAll(
       splitEntries(before, { taken: { rooted: 2 } }, 'part-1', '2026-04-09'),

@@ -11,27 +11,22 @@ import { Router, RouterLink } from '@angular/router';
 import {
   batchCode,
   batchTitle,
-  cuttingCautions,
-  isDay,
   leaveEntries,
   mergeEntries,
   mergeProblem,
   plantOf,
-  readLength,
   rescueEntries,
   singleEntries,
   splitEntries,
   standingIn,
   takenCount,
   takingProblem,
-  WOUND_SCHOOL,
-  type Batch,
-  type Caution,
-  type EntryDraft,
-  type RecutFor,
-  type WoundSchoolId,
-  RECUT_FOR,
-} from '@hypogeon/core';
+} from '@hypogeon/core/bench';
+import { isDay } from '@hypogeon/core/days';
+import { type Batch, type EntryDraft, type RecutFor, RECUT_FOR } from '@hypogeon/core/journal';
+import { cuttingCautions, type Caution } from '@hypogeon/core/safety';
+import { readLength } from '@hypogeon/core/units';
+import { WOUND_SCHOOL, type WoundSchoolId } from '@hypogeon/core/wound';
 import * as z from 'zod';
 import { Actions } from '../data/actions';
 import { Drafts } from '../data/drafts';

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import { WATER_SCHOOL, type SchoolOutlook, type WaterSchoolId } from '@hypogeon/core';
+import { WATER_SCHOOL, type SchoolOutlook, type WaterSchoolId } from '@hypogeon/core/water';
 import { Words } from '../data/words';
 
 const WIDTH = 150;

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import { stepCount, stillOpen, type Batch, type Counts, type Piece } from '@hypogeon/core';
+import type { Piece } from '@hypogeon/core/botany';
+import { stepCount, stillOpen, type Batch, type Counts } from '@hypogeon/core/journal';
 import { CuttingMark } from '../marks/cutting-mark';
 import { FRESH, type MarkState } from '../marks/mark-state';
 

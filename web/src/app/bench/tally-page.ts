@@ -1,16 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
+import { batchTitle, pieceOf } from '@hypogeon/core/bench';
+import { isDay } from '@hypogeon/core/days';
 import {
-  batchTitle,
   contradictions,
-  isDay,
   NO_COUNTS,
-  pieceOf,
   stillOpen,
   sumCounts,
   type Counts,
   countsSchema,
-} from '@hypogeon/core';
+} from '@hypogeon/core/journal';
 import * as z from 'zod';
 import { Actions } from '../data/actions';
 import { Drafts } from '../data/drafts';

@@ -10,30 +10,30 @@ import {
 import { DecimalPipe } from '@angular/common';
 import { RouterLink } from '@angular/router';
 import {
-  addDays,
   batchTitle,
   clockOf,
   containersOf,
-  courseOf,
   gateOpen,
-  isDay,
-  lengthIn,
   mixesOf,
   pieceOf,
   potOf,
-  readLength,
   stemDepthOf,
+  waterCaseOf,
+  waterSchoolOf,
+} from '@hypogeon/core/bench';
+import { addDays, isDay } from '@hypogeon/core/days';
+import type { BatchFields } from '@hypogeon/core/journal';
+import { lengthIn, readLength } from '@hypogeon/core/units';
+import {
+  courseOf,
   TOUCHES,
   WATER_SCHOOL,
   WATER_SCHOOLS,
-  waterCaseOf,
-  waterSchoolOf,
-  type BatchFields,
   type Touch,
   type WaterManner,
   type WaterSchoolId,
   type WaterVerdict,
-} from '@hypogeon/core';
+} from '@hypogeon/core/water';
 import { MatDialog } from '@angular/material/dialog';
 import { firstValueFrom } from 'rxjs';
 import { BENCH_WORKER } from '../data/workers';

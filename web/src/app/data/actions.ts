@@ -1,6 +1,6 @@
 import { inject, Injectable, Injector } from '@angular/core';
 import type { MatSnackBar } from '@angular/material/snack-bar';
-import type { Entry } from '@hypogeon/core';
+import type { Entry } from '@hypogeon/core/journal';
 import { Journal, type Draft, type Recorded } from './journal';
 
 /** A second tap within this time on the very same thing is a slip of the finger. */

@@ -1,4 +1,4 @@
-import type { Entry } from '@hypogeon/core';
+import type { Entry } from '@hypogeon/core/journal';
 import { MemoryStores } from '../../testing/stores';
 import { ChunkStore } from './chunk-store';
 

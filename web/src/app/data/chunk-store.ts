@@ -1,11 +1,6 @@
-import {
-  JOURNAL_VERSION,
-  migrateEntry,
-  readEntry,
-  reasonOf,
-  tooDeepAt,
-  type Entry,
-} from '@hypogeon/core';
+import { reasonOf } from '@hypogeon/core/faults';
+import { JOURNAL_VERSION, migrateEntry, readEntry, tooDeepAt } from '@hypogeon/core/formats';
+import type { Entry } from '@hypogeon/core/journal';
 import * as z from 'zod';
 
 /** The few calls of localForage that the store needs; a test can stand in for it. */

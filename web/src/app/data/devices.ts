@@ -1,14 +1,13 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
 import {
-  dayNumber,
   doubtOf,
-  LUX_PER_PPFD,
   minuteText,
-  readSenml,
   type Doubt,
   type Sample,
   type SeriesColumn,
-} from '@hypogeon/core';
+} from '@hypogeon/core/climate';
+import { dayNumber } from '@hypogeon/core/days';
+import { LUX_PER_PPFD, readSenml } from '@hypogeon/core/formats';
 import { Subscription, timer } from 'rxjs';
 import * as z from 'zod';
 import { STORES } from './book';

@@ -1,5 +1,5 @@
 import { signal } from '@angular/core';
-import { reasonOf } from '@hypogeon/core';
+import { reasonOf } from '@hypogeon/core/faults';
 import { Stopped } from './workers';
 
 /**

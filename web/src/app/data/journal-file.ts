@@ -1,12 +1,11 @@
 import { inject, Injectable } from '@angular/core';
 import {
-  entriesOf,
   sizeProblem,
   writeJournal,
-  type Entry,
   type ImportPreview,
   type Problem,
-} from '@hypogeon/core';
+} from '@hypogeon/core/formats';
+import { entriesOf, type Entry } from '@hypogeon/core/journal';
 import { Journal } from './journal';
 import { Pictures } from './pictures';
 import { saveText } from './save-text';

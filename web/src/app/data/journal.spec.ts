@@ -1,12 +1,5 @@
-import {
-  fold,
-  JOURNAL_VERSION,
-  nextStamp,
-  readJournal,
-  writeJournal,
-  EMPTY_STATE,
-  type Entry,
-} from '@hypogeon/core';
+import { JOURNAL_VERSION, readJournal, writeJournal } from '@hypogeon/core/formats';
+import { fold, nextStamp, EMPTY_STATE, type Entry } from '@hypogeon/core/journal';
 import { TestBed } from '@angular/core/testing';
 import { MemoryStores } from '../../testing/stores';
 import { STORES } from './book';

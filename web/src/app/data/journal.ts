@@ -1,22 +1,20 @@
 import { inject, Injectable, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
+import { entriesToStore, problemText, readEntry } from '@hypogeon/core/formats';
 import {
   append,
   appendAll,
   bringBack,
   EMPTY_STATE,
   entriesOf,
-  entriesToStore,
   fold,
   isAhead,
   nextStamp,
-  problemText,
-  readEntry,
   subjectOf,
   type Entry,
   type EntryDraft,
   type State,
-} from '@hypogeon/core';
+} from '@hypogeon/core/journal';
 import { BehaviorSubject } from 'rxjs';
 import * as z from 'zod';
 import { BOOKS, BUILD, STORES, type Book } from './book';

@@ -1,5 +1,5 @@
 import { inject, Injectable, signal } from '@angular/core';
-import { GROUPINGS, type Grouping, type LedgerFilter } from '@hypogeon/core';
+import { GROUPINGS, type Grouping, type LedgerFilter } from '@hypogeon/core/ledger';
 import * as z from 'zod';
 import { Drafts } from './drafts';
 

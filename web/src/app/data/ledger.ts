@@ -1,13 +1,8 @@
 import { inject, Injectable, signal, type Signal } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
-import {
-  ledgerCase,
-  reasonOf,
-  sparing,
-  type LedgerCase,
-  type LedgerDesk,
-  type State,
-} from '@hypogeon/core';
+import { reasonOf, sparing } from '@hypogeon/core/faults';
+import type { State } from '@hypogeon/core/journal';
+import { ledgerCase, type LedgerCase, type LedgerDesk } from '@hypogeon/core/ledger';
 import type { Remote } from 'comlink';
 import { catchError, combineLatest, EMPTY, from, Observable, shareReplay, switchMap } from 'rxjs';
 import { Journal } from './journal';

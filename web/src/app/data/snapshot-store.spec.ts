@@ -1,4 +1,6 @@
-import { appendAll, demoJournal, fold, JOURNAL_VERSION, type Entry } from '@hypogeon/core';
+import { demoJournal } from '@hypogeon/core/demo';
+import { JOURNAL_VERSION } from '@hypogeon/core/formats';
+import { appendAll, fold, type Entry } from '@hypogeon/core/journal';
 import { readChunks, type StoredChunk } from './chunk-store';
 import { checksum, makeSnapshot, openSnapshot } from './snapshot-store';
 

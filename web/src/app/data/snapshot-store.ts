@@ -6,7 +6,7 @@ import {
   type Entry,
   type Snapshot,
   type State,
-} from '@hypogeon/core';
+} from '@hypogeon/core/journal';
 import * as z from 'zod';
 import {
   readChunks,

@@ -1,4 +1,4 @@
-import { reasonOf } from '@hypogeon/core';
+import { reasonOf } from '@hypogeon/core/faults';
 
 /** The store's reason in a grower's words; its own words where they are not known. The cause goes to the log. */
 export function storeReason(error: unknown, doing: 'open' | 'save'): string {

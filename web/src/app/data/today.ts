@@ -1,6 +1,6 @@
 import { DestroyRef, inject, Injectable, signal } from '@angular/core';
 import { toObservable } from '@angular/core/rxjs-interop';
-import type { Day } from '@hypogeon/core';
+import type { Day } from '@hypogeon/core/days';
 
 /** The grower's day. Turns at their midnight, and when a sleeping phone wakes on another day. */
 @Injectable({ providedIn: 'root' })

@@ -1,4 +1,6 @@
-import { amountWords, type Batch, type WaterVerdict } from '@hypogeon/core';
+import type { Batch } from '@hypogeon/core/journal';
+import { amountWords } from '@hypogeon/core/round';
+import type { WaterVerdict } from '@hypogeon/core/water';
 import type { Words } from './words';
 
 /** A verdict as a glance takes it in: `no water until Sun 12 Apr`, `water, about 45 mL each`. */

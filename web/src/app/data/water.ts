@@ -1,18 +1,11 @@
 import { inject, Injectable, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import {
-  paceOf,
-  reasonOf,
-  spaceDrying,
-  sparing,
-  waterCaseOf,
-  type Batch,
-  type Day,
-  type State,
-  type Verdicts,
-  type WaterCase,
-  type WaterVerdict,
-} from '@hypogeon/core';
+import { paceOf, spaceDrying, waterCaseOf } from '@hypogeon/core/bench';
+import type { Day } from '@hypogeon/core/days';
+import { reasonOf, sparing } from '@hypogeon/core/faults';
+import type { Batch, State } from '@hypogeon/core/journal';
+import type { Verdicts } from '@hypogeon/core/round';
+import type { WaterCase, WaterVerdict } from '@hypogeon/core/water';
 import { catchError, combineLatest, from, of, switchMap } from 'rxjs';
 import { BENCH_WORKER } from './workers';
 import { Journal } from './journal';

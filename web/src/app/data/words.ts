@@ -1,14 +1,12 @@
 import { computed, inject, Injectable } from '@angular/core';
+import { dayNumber, daysBetween, type Day } from '@hypogeon/core/days';
 import {
   celsiusFrom,
-  dayNumber,
-  daysBetween,
   formatLength,
   formatTemperature,
-  type Day,
   type LengthUnit,
   type TemperatureUnit,
-} from '@hypogeon/core';
+} from '@hypogeon/core/units';
 import { Journal } from './journal';
 import { Today } from './today';
 

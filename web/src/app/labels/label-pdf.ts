@@ -1,5 +1,5 @@
 import { jsPDF } from 'jspdf';
-import { drawLabel, placeLabels, type LabelSheet, type LabelText } from '@hypogeon/core';
+import { drawLabel, placeLabels, type LabelSheet, type LabelText } from '@hypogeon/core/label';
 
 /** The sheets as a PDF, to scale. @param skip places at the beginning that are used up */
 export function labelsPdf(sheet: LabelSheet, labels: readonly LabelText[], skip: number): Blob {

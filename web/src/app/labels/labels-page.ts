@@ -7,9 +7,9 @@ import {
   input,
   signal,
 } from '@angular/core';
+import { batchCode, batchTitle, placeOf } from '@hypogeon/core/bench';
+import type { Batch } from '@hypogeon/core/journal';
 import {
-  batchCode,
-  batchTitle,
   drawLabel,
   labelOf,
   labelsPerPage,
@@ -17,12 +17,10 @@ import {
   LEAST_MODULE_MM,
   moduleMm,
   placeLabels,
-  placeOf,
   sheetProblems,
-  walkStops,
-  type Batch,
   type LabelSheet,
-} from '@hypogeon/core';
+} from '@hypogeon/core/label';
+import { walkStops } from '@hypogeon/core/walk';
 import { BenchTabs } from '../bench/bench-tabs';
 import { Drafts } from '../data/drafts';
 import { shapeOf } from '../data/draft-shape';

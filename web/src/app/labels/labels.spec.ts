@@ -71,7 +71,7 @@ describe('scanning', () => {
     await page.fill('Code on the label', 'xxx-000');
     await page.tap('Open');
     expect(page.text).toContain('No batch has the code “xxx-000”');
-    const { batchCode } = await import('@hypogeon/core');
+    const { batchCode } = await import('@hypogeon/core/bench');
     const state = page.journal.state();
     const code = batchCode(state, state.batches.get('b-19')!);
     await page.fill('Code on the label', code.toLowerCase());

@@ -8,7 +8,7 @@ import {
   viewChild,
 } from '@angular/core';
 import { Router } from '@angular/router';
-import { batchCalled, batchInAddress } from '@hypogeon/core';
+import { batchCalled, batchInAddress } from '@hypogeon/core/label';
 import { BenchTabs } from '../bench/bench-tabs';
 import { Journal } from '../data/journal';
 import { PICTURES_WORKER } from '../data/workers';

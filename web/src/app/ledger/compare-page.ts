@@ -2,11 +2,11 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import {
   GROUPING_NAME,
   GROUPINGS,
-  incidenceBy,
   type Comparison,
   type GroupSummary,
   type Grouping,
-} from '@hypogeon/core';
+} from '@hypogeon/core/ledger';
+import { incidenceBy } from '@hypogeon/core/stats';
 import * as z from 'zod';
 import { Drafts } from '../data/drafts';
 import { shapeOf } from '../data/draft-shape';

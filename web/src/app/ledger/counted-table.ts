@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
-import type { CountedRow, ShareInterval } from '@hypogeon/core';
+import type { CountedRow } from '@hypogeon/core/ledger';
+import type { ShareInterval } from '@hypogeon/core/stats';
 import { Words } from '../data/words';
 
 /** Groups and what became of their cuttings, short: for the report. */

@@ -1,4 +1,4 @@
-import type { Emergence, EmergenceStep } from '@hypogeon/core';
+import type { Emergence, EmergenceStep } from '@hypogeon/core/ledger';
 import type { PlateTable } from '../ui/plate-frame';
 
 /** The emergence plate as a table: what was surely there at each look. */

@@ -1,19 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import {
-  SETTINGS_KEY,
-  batchTitle,
-  isDay,
-  METHOD,
-  methodOf,
-  paceOf,
-  paceWords,
-  plantOf,
-  rootingPace,
-  successBelief,
-  type Batch,
-  type SettingsFields,
-} from '@hypogeon/core';
+import { batchTitle, paceOf, paceWords, plantOf, rootingPace } from '@hypogeon/core/bench';
+import { METHOD, methodOf } from '@hypogeon/core/botany';
+import { isDay } from '@hypogeon/core/days';
+import { SETTINGS_KEY, type Batch, type SettingsFields } from '@hypogeon/core/journal';
+import { successBelief } from '@hypogeon/core/plan';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';

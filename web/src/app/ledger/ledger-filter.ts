@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { GROUPING_NAME, GROUPINGS, type Grouping } from '@hypogeon/core';
+import { GROUPING_NAME, GROUPINGS, type Grouping } from '@hypogeon/core/ledger';
 import { Ledger } from '../data/ledger';
 import { LedgerFilters } from '../data/ledger-filters';
 import { Field, FieldControl } from '../ui/field';

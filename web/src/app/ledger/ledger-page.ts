@@ -1,12 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import {
-  GROUPING_NAME,
-  GROUPINGS,
-  type CaseName,
-  type Grouping,
-  type ShareInterval,
-} from '@hypogeon/core';
+import { GROUPING_NAME, GROUPINGS, type CaseName, type Grouping } from '@hypogeon/core/ledger';
+import type { ShareInterval } from '@hypogeon/core/stats';
 import { Ledger } from '../data/ledger';
 import { LedgerFilters } from '../data/ledger-filters';
 import { Words } from '../data/words';

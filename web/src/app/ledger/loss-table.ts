@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
-import type { LossGroup } from '@hypogeon/core';
+import type { LossGroup } from '@hypogeon/core/ledger';
 import { Words } from '../data/words';
 
 /** What groups lost of their settled cuttings, the share as a whisker. */

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { findingWords, LOSSES, type Finding, type LossBar } from '@hypogeon/core';
+import { findingWords, LOSSES, type Finding, type LossBar } from '@hypogeon/core/ledger';
 import { Ledger } from '../data/ledger';
 import { LedgerFilters } from '../data/ledger-filters';
 import { Words } from '../data/words';

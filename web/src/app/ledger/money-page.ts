@@ -1,7 +1,7 @@
 import { DecimalPipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { GROUPING_NAME, type Grouping, type MoneyRange } from '@hypogeon/core';
+import { GROUPING_NAME, type Grouping, type MoneyRange } from '@hypogeon/core/ledger';
 import { Journal } from '../data/journal';
 import { Ledger } from '../data/ledger';
 import { LedgerFilters } from '../data/ledger-filters';

@@ -1,15 +1,9 @@
 import { DecimalPipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import {
-  addDays,
-  findingWords,
-  isDay,
-  judgeTrial,
-  LOSSES,
-  type LossBar,
-  type ShareInterval,
-  verdictWords,
-} from '@hypogeon/core';
+import { addDays, isDay } from '@hypogeon/core/days';
+import { findingWords, LOSSES, type LossBar } from '@hypogeon/core/ledger';
+import type { ShareInterval } from '@hypogeon/core/stats';
+import { judgeTrial, verdictWords } from '@hypogeon/core/trial';
 import { Journal } from '../data/journal';
 import { Ledger } from '../data/ledger';
 import { Today } from '../data/today';

@@ -1,23 +1,18 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Router } from '@angular/router';
+import { plantOf } from '@hypogeon/core/bench';
+import { METHOD, type MethodId, METHODS } from '@hypogeon/core/botany';
+import { addDays, isDay } from '@hypogeon/core/days';
+import { TRIAL_FACTORS, type TrialFactor, type TrialFields } from '@hypogeon/core/journal';
+import { successBelief } from '@hypogeon/core/plan';
 import {
-  addDays,
   batchesFor,
   FACTOR_NAME,
-  isDay,
   judgeAfter,
-  METHOD,
   optionsOf,
-  plantOf,
   stopRules,
-  successBelief,
-  TRIAL_FACTORS,
   trialLayout,
-  type MethodId,
-  type TrialFactor,
-  type TrialFields,
-  METHODS,
-} from '@hypogeon/core';
+} from '@hypogeon/core/trial';
 import * as z from 'zod';
 import { Actions } from '../data/actions';
 import { Drafts } from '../data/drafts';

@@ -1,19 +1,17 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
+import { batchCode, pieceOf, plantOf } from '@hypogeon/core/bench';
+import { METHOD } from '@hypogeon/core/botany';
+import type { Cutting } from '@hypogeon/core/journal';
 import {
-  batchCode,
   FACTOR_NAME,
   judgeTrial,
-  METHOD,
-  pieceOf,
-  plantOf,
   sizeWords,
   stopRules,
   trialLayout,
   verdictWords,
   type ArmAgainst,
-  type Cutting,
-} from '@hypogeon/core';
+} from '@hypogeon/core/trial';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';

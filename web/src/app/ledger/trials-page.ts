@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { judgeTrial, verdictWords } from '@hypogeon/core';
+import { judgeTrial, verdictWords } from '@hypogeon/core/trial';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { Words } from '../data/words';

@@ -1,4 +1,5 @@
-import { addDays, type Entry } from '@hypogeon/core';
+import { addDays } from '@hypogeon/core/days';
+import type { Entry } from '@hypogeon/core/journal';
 import { DAY, mount } from '../../testing/mount';
 import { TrialForm } from './trial-form';
 import { TrialPage } from './trial-page';

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { findTaxa, METHOD, pieceOfPlant, plants } from '@hypogeon/core';
+import { pieceOfPlant, plants } from '@hypogeon/core/bench';
+import { findTaxa, METHOD } from '@hypogeon/core/botany';
 import { Journal } from '../data/journal';
 import { CuttingMark } from '../marks/cutting-mark';
 import { FRESH } from '../marks/mark-state';

@@ -1,4 +1,4 @@
-import { CATALOGUE } from '@hypogeon/core';
+import { CATALOGUE } from '@hypogeon/core/botany';
 import { mount } from '../../testing/mount';
 import { LibraryPage } from './library-page';
 import { OwnFigures } from './own-figures';

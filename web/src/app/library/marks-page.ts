@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component } from '@angular/core';
-import { PIECES, type Piece } from '@hypogeon/core';
+import { PIECES, type Piece } from '@hypogeon/core/botany';
 import { CuttingMark } from '../marks/cutting-mark';
 import { FRESH, type MarkState } from '../marks/mark-state';
 

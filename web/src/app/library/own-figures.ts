@@ -1,15 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
-import {
-  CATALOGUE,
-  METHOD,
-  METHODS,
-  plantOf,
-  readLength,
-  type MethodId,
-  type TaxonFields,
-  type TaxonMethod,
-} from '@hypogeon/core';
+import { plantOf } from '@hypogeon/core/bench';
+import { CATALOGUE, METHOD, METHODS, type MethodId, type TaxonMethod } from '@hypogeon/core/botany';
+import type { TaxonFields } from '@hypogeon/core/journal';
+import { readLength } from '@hypogeon/core/units';
 import * as z from 'zod';
 import { Actions } from '../data/actions';
 import { oneAtATime } from '../data/one-at-a-time';

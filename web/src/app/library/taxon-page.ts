@@ -1,24 +1,21 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
+import { paceWords, plantOf, rootingPace } from '@hypogeon/core/bench';
 import {
-  beliefWords,
-  cuttingCautions,
   everyWay,
   evidenceText,
   leastOf,
   lightNeedOf,
   lightSteps,
   METHOD,
-  paceWords,
-  plantOf,
-  rootingPace,
-  successBelief,
-  successRange,
   type Evidence,
   type Least,
   type TaxonMethod,
   type Window,
-} from '@hypogeon/core';
+} from '@hypogeon/core/botany';
+import { beliefWords, successBelief } from '@hypogeon/core/plan';
+import { cuttingCautions } from '@hypogeon/core/safety';
+import { successRange } from '@hypogeon/core/stats';
 import { Journal } from '../data/journal';
 import { Words } from '../data/words';
 import { CuttingMark } from '../marks/cutting-mark';

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import type { Piece } from '@hypogeon/core';
+import type { Piece } from '@hypogeon/core/botany';
 import { FRESH, type MarkState } from './mark-state';
 import { POT, PUP, ROOTS, SHAPE } from './shapes';
 

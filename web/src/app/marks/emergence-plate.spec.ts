@@ -1,4 +1,6 @@
-import { demoJournal, emergence, fold, type Emergence } from '@hypogeon/core';
+import { demoJournal } from '@hypogeon/core/demo';
+import { fold } from '@hypogeon/core/journal';
+import { emergence, type Emergence } from '@hypogeon/core/ledger';
 import { DAY, mount } from '../../testing/mount';
 import { EmergencePlate } from './emergence-plate';
 

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
-import type { Emergence, EmergenceStep } from '@hypogeon/core';
+import type { Emergence, EmergenceStep } from '@hypogeon/core/ledger';
 
 const WIDTH = 720;
 const HALF = 130;

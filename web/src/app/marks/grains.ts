@@ -1,4 +1,5 @@
-import { randomFrom, type Part } from '@hypogeon/core';
+import type { Part } from '@hypogeon/core/media';
+import { randomFrom } from '@hypogeon/core/stats';
 
 /** A space to fill with grains, in the drawing's units: its middle line and half width by height. */
 export interface Bed {

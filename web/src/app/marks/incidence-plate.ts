@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import type { AalenJohansen, IncidenceStep } from '@hypogeon/core';
+import type { AalenJohansen, IncidenceStep } from '@hypogeon/core/stats';
 
 export interface PlateGroup {
   readonly name: string;

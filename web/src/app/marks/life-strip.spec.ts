@@ -1,4 +1,6 @@
-import { demoJournal, fold, lifeOf } from '@hypogeon/core';
+import { lifeOf } from '@hypogeon/core/bench';
+import { demoJournal } from '@hypogeon/core/demo';
+import { fold } from '@hypogeon/core/journal';
 import { DAY, mount } from '../../testing/mount';
 import { LifeStrip } from './life-strip';
 

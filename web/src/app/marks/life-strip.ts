@@ -1,5 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import type { Day, Milestone, MilestoneId, Piece } from '@hypogeon/core';
+import type { Milestone, MilestoneId } from '@hypogeon/core/bench';
+import type { Piece } from '@hypogeon/core/botany';
+import type { Day } from '@hypogeon/core/days';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
 import { CuttingMark } from './cutting-mark';

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import type { LossBar } from '@hypogeon/core';
+import type { LossBar } from '@hypogeon/core/ledger';
 
 const WIDTH = 720;
 const LEFT = 40;

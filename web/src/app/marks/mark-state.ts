@@ -1,4 +1,5 @@
-import { daysBetween, type Cutting, type Day, type Outcome } from '@hypogeon/core';
+import { daysBetween, type Day } from '@hypogeon/core/days';
+import type { Cutting, Outcome } from '@hypogeon/core/journal';
 
 /** Everything a cutting mark shows. */
 export interface MarkState {

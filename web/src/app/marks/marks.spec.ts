@@ -1,4 +1,5 @@
-import { PIECES, type Cutting } from '@hypogeon/core';
+import { PIECES } from '@hypogeon/core/botany';
+import type { Cutting } from '@hypogeon/core/journal';
 import { DAY, mount } from '../../testing/mount';
 import { CuttingMark } from './cutting-mark';
 import { FRESH, markOf, type MarkState } from './mark-state';

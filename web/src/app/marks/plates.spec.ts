@@ -1,4 +1,6 @@
-import { demoJournal, fold, ledgerCases, pooledEmergence } from '@hypogeon/core';
+import { demoJournal } from '@hypogeon/core/demo';
+import { fold } from '@hypogeon/core/journal';
+import { ledgerCases, pooledEmergence } from '@hypogeon/core/ledger';
 import { DAY, mount } from '../../testing/mount';
 import { svgText } from '../ui/svg-text';
 import { EmergencePlate } from './emergence-plate';

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { porosity, waterBetween, type FilledPot, type Piece } from '@hypogeon/core';
+import type { Piece } from '@hypogeon/core/botany';
+import { porosity, waterBetween, type FilledPot } from '@hypogeon/core/media';
 import { Words } from '../data/words';
 import { CuttingMark } from './cutting-mark';
 import { grainsIn } from './grains';

@@ -7,14 +7,8 @@ import {
   input,
   signal,
 } from '@angular/core';
-import {
-  addDays,
-  daysBetween,
-  seasonSpells,
-  type Day,
-  type SeasonDay,
-  type SeasonSpell,
-} from '@hypogeon/core';
+import { seasonSpells, type SeasonDay, type SeasonSpell } from '@hypogeon/core/bench';
+import { addDays, daysBetween, type Day } from '@hypogeon/core/days';
 import { Words } from '../data/words';
 
 const PHONE = matchMedia('(max-width: 760px)');

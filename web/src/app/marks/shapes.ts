@@ -1,4 +1,4 @@
-import type { Piece } from '@hypogeon/core';
+import type { Piece } from '@hypogeon/core/botany';
 
 /**
  * The pieces above the soil line, drawn in a field of 64 × 64 with the line at y = 36 and the wound

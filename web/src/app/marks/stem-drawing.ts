@@ -7,7 +7,7 @@ import {
   input,
   output,
 } from '@angular/core';
-import type { CutPiece, Stem } from '@hypogeon/core';
+import type { CutPiece, Stem } from '@hypogeon/core/plan';
 import { Words } from '../data/words';
 import { follow } from './drag';
 

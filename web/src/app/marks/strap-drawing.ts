@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import type { StrapPlan } from '@hypogeon/core';
+import type { StrapPlan } from '@hypogeon/core/plan';
 import { Words } from '../data/words';
 
 const TOP = 20;

@@ -7,7 +7,7 @@ import {
   input,
   output,
 } from '@angular/core';
-import type { Part } from '@hypogeon/core';
+import type { Part } from '@hypogeon/core/media';
 import { follow } from './drag';
 import { grainsIn, type GrainPath } from './grains';
 

@@ -1,4 +1,5 @@
-import { demoJournal, fold, type Batch } from '@hypogeon/core';
+import { demoJournal } from '@hypogeon/core/demo';
+import { fold, type Batch } from '@hypogeon/core/journal';
 import { DAY, mount, type Bench } from '../../testing/mount';
 import { TrayMap, type PlacesCounted } from './tray-map';
 

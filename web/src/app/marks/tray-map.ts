@@ -8,7 +8,9 @@ import {
   output,
   signal,
 } from '@angular/core';
-import type { Batch, Day, Outcome, Piece } from '@hypogeon/core';
+import type { Piece } from '@hypogeon/core/botany';
+import type { Day } from '@hypogeon/core/days';
+import type { Batch, Outcome } from '@hypogeon/core/journal';
 import { CuttingMark } from './cutting-mark';
 import { markOf, OUTCOME_WORD } from './mark-state';
 

@@ -7,7 +7,7 @@ import {
   input,
   signal,
 } from '@angular/core';
-import { addDays, daysBetween, type Day } from '@hypogeon/core';
+import { addDays, daysBetween, type Day } from '@hypogeon/core/days';
 import { Words } from '../data/words';
 
 const PHONE = matchMedia('(max-width: 760px)');

@@ -1,15 +1,8 @@
 import { DecimalPipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import {
-  SETTINGS_KEY,
-  dustCautions,
-  LIFT_KG,
-  loadKg,
-  quantityFor,
-  scoops,
-  shedOf,
-  SPILL,
-} from '@hypogeon/core';
+import { shedOf } from '@hypogeon/core/bench';
+import { SETTINGS_KEY } from '@hypogeon/core/journal';
+import { dustCautions, LIFT_KG, loadKg, quantityFor, scoops, SPILL } from '@hypogeon/core/media';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Words } from '../data/words';

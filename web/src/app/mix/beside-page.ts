@@ -1,17 +1,8 @@
 import { DecimalPipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import {
-  airOf,
-  columnOf,
-  dryingOf,
-  dryOut,
-  fillPot,
-  mixOf,
-  mobilityAt,
-  type Container,
-  type DayRange,
-  type FilledPot,
-} from '@hypogeon/core';
+import { airOf, dryingOf, mixOf } from '@hypogeon/core/bench';
+import { fillPot, type Container, type FilledPot } from '@hypogeon/core/media';
+import { columnOf, dryOut, mobilityAt, type DayRange } from '@hypogeon/core/water';
 import { Drafts } from '../data/drafts';
 import { shapeOf } from '../data/draft-shape';
 import { Journal } from '../data/journal';

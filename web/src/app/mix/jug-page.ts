@@ -7,22 +7,20 @@ import {
   inject,
   signal,
 } from '@angular/core';
+import { mixOf } from '@hypogeon/core/bench';
+import { isKnown, type Entry, type EntryOf } from '@hypogeon/core/journal';
 import {
   averageJugs,
   fillPot,
   filledLitres,
   fillDepth,
-  isKnown,
   jugPot,
   jugProblems,
-  mixOf,
   readJug,
-  readLength,
-  type Entry,
-  type EntryOf,
   type JugField,
   type JugTest,
-} from '@hypogeon/core';
+} from '@hypogeon/core/media';
+import { readLength } from '@hypogeon/core/units';
 import { Actions } from '../data/actions';
 import { Drafts } from '../data/drafts';
 import { shapeOf } from '../data/draft-shape';

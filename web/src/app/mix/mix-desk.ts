@@ -4,14 +4,10 @@ import {
   componentsOf,
   containerOf,
   containersOf,
-  correctionBy,
-  fillPot,
-  mediumOf,
   mixesOf,
   mixOf,
-  partsProblem,
-  type Part,
-} from '@hypogeon/core';
+} from '@hypogeon/core/bench';
+import { correctionBy, fillPot, mediumOf, partsProblem, type Part } from '@hypogeon/core/media';
 import { Drafts } from '../data/drafts';
 import { shapeOf } from '../data/draft-shape';
 import { Journal } from '../data/journal';

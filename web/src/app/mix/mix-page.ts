@@ -7,7 +7,7 @@ import {
   dustCautions,
   mixNotes,
   type Medium,
-} from '@hypogeon/core';
+} from '@hypogeon/core/media';
 import { Actions } from '../data/actions';
 import { freshId } from '../data/fresh-id';
 import { Words } from '../data/words';

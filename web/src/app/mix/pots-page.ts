@@ -4,15 +4,14 @@ import {
   CONTAINER_SHAPES,
   containerProblems,
   filledLitres,
-  lengthIn,
-  readLength,
   USUAL_CONTAINERS,
   WALLS,
   type Container,
   type ContainerField,
   type ContainerShape,
   type Wall,
-} from '@hypogeon/core';
+} from '@hypogeon/core/media';
+import { lengthIn, readLength } from '@hypogeon/core/units';
 import { Actions } from '../data/actions';
 import { freshId } from '../data/fresh-id';
 import { Journal } from '../data/journal';

@@ -1,13 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { evidenceText } from '@hypogeon/core/botany';
+import type { ComponentFields } from '@hypogeon/core/journal';
 import {
   COMPONENT_FIGURES,
   componentProblems,
-  evidenceText,
   SHELF,
   type Component as MixComponent,
-  type ComponentFields,
   type ComponentFigure,
-} from '@hypogeon/core';
+} from '@hypogeon/core/media';
 import { Actions } from '../data/actions';
 import { freshId } from '../data/fresh-id';
 import { Journal } from '../data/journal';

@@ -1,16 +1,15 @@
 import { DecimalPipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { componentOf, shedOf } from '@hypogeon/core/bench';
 import {
-  componentOf,
   filledLitres,
-  shedOf,
   SPILL,
   TARGETS,
   type Choice,
   type SolvedMix,
   type Target,
   type TargetName,
-} from '@hypogeon/core';
+} from '@hypogeon/core/media';
 import { BENCH_WORKER } from '../data/workers';
 import { Drafts } from '../data/drafts';
 import { Errand } from '../data/errand';

@@ -9,8 +9,8 @@ import {
   pieceOfPlant,
   plantOf,
   type Descent,
-  type Piece,
-} from '@hypogeon/core';
+} from '@hypogeon/core/bench';
+import type { Piece } from '@hypogeon/core/botany';
 import { hierarchy, tree } from 'd3-hierarchy';
 import { Journal } from '../data/journal';
 import { Words } from '../data/words';

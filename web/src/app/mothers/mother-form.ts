@@ -1,23 +1,17 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { MatAutocompleteModule } from '@angular/material/autocomplete';
 import { Router, RouterLink } from '@angular/router';
+import { batchCode, batchTitle, motherEntries, pieceOfPlant, plantOf } from '@hypogeon/core/bench';
 import {
-  batchCode,
-  batchTitle,
   CATALOGUE,
   findTaxa,
   METHOD,
-  motherEntries,
-  PERMISSIONS,
-  pieceOfPlant,
-  plantOf,
-  readLength,
   type MethodId,
-  type Permission,
   type Taxon,
   METHODS,
-  type MotherFields,
-} from '@hypogeon/core';
+} from '@hypogeon/core/botany';
+import { PERMISSIONS, type Permission, type MotherFields } from '@hypogeon/core/journal';
+import { readLength } from '@hypogeon/core/units';
 import * as z from 'zod';
 import { Actions } from '../data/actions';
 import { oneAtATime } from '../data/one-at-a-time';

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, inject, input, signal } from '@angular/core';
-import { isDay, type EntryOf } from '@hypogeon/core';
+import { isDay } from '@hypogeon/core/days';
+import type { EntryOf } from '@hypogeon/core/journal';
 import { Actions } from '../data/actions';
 import { Today } from '../data/today';
 import { Field, FieldControl } from '../ui/field';

@@ -1,21 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import {
-  conditionOf,
-  countLedger,
-  cuttingCautions,
-  daysBetween,
-  evidenceText,
-  METHOD,
-  plantOf,
-  spareOf,
-  successRange,
-  type Batch,
-  type Condition,
-  type Day,
-  type Mother,
-  type Plant,
-} from '@hypogeon/core';
+import { conditionOf, plantOf, type Condition, type Plant } from '@hypogeon/core/bench';
+import { evidenceText, METHOD } from '@hypogeon/core/botany';
+import { daysBetween, type Day } from '@hypogeon/core/days';
+import type { Batch, Mother } from '@hypogeon/core/journal';
+import { countLedger } from '@hypogeon/core/ledger';
+import { spareOf } from '@hypogeon/core/plan';
+import { cuttingCautions } from '@hypogeon/core/safety';
+import { successRange } from '@hypogeon/core/stats';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { Words } from '../data/words';

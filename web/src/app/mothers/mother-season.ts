@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { seasonNow, seasonYear, type Taxon } from '@hypogeon/core';
+import { seasonNow, seasonYear } from '@hypogeon/core/bench';
+import type { Taxon } from '@hypogeon/core/botany';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { Words } from '../data/words';

@@ -1,6 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { countLedger, pieceOfPlant, plantOf, seasonOn, type SeasonState } from '@hypogeon/core';
+import { pieceOfPlant, plantOf, seasonOn } from '@hypogeon/core/bench';
+import type { SeasonState } from '@hypogeon/core/botany';
+import { countLedger } from '@hypogeon/core/ledger';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { Words } from '../data/words';

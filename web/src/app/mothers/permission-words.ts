@@ -1,4 +1,4 @@
-import type { Permission } from '@hypogeon/core';
+import type { Permission } from '@hypogeon/core/journal';
 
 export const PERMISSION_WORD: Readonly<Record<Permission, string>> = {
   own: 'my own plant',

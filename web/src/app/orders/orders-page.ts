@@ -1,19 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
+import { batchCode, batchTitle, plantOf, plants } from '@hypogeon/core/bench';
+import { isDay } from '@hypogeon/core/days';
+import type { Order } from '@hypogeon/core/journal';
 import {
-  batchCode,
-  batchTitle,
   fitting,
   handOver,
-  isDay,
   openOrders,
-  plantOf,
-  plants,
   setAside,
   shortfall,
   unpromised,
-  type Order,
-} from '@hypogeon/core';
+} from '@hypogeon/core/order';
 import { BenchTabs } from '../bench/bench-tabs';
 import { Actions } from '../data/actions';
 import { freshId } from '../data/fresh-id';

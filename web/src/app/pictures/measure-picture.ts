@@ -7,14 +7,14 @@ import {
   output,
   signal,
 } from '@angular/core';
+import type { Photo } from '@hypogeon/core/journal';
 import {
   measureOnPicture,
   POINTING_PX,
-  readLength,
   type MeasuredLength,
-  type Photo,
   type Point,
-} from '@hypogeon/core';
+} from '@hypogeon/core/picture';
+import { readLength } from '@hypogeon/core/units';
 import { Words } from '../data/words';
 import { Field, FieldControl } from '../ui/field';
 import { Picture } from './picture';

@@ -1,6 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { batchTitle, daysBetween, isDay, type MeasuredLength, type Photo } from '@hypogeon/core';
+import { batchTitle } from '@hypogeon/core/bench';
+import { daysBetween, isDay } from '@hypogeon/core/days';
+import type { Photo } from '@hypogeon/core/journal';
+import type { MeasuredLength } from '@hypogeon/core/picture';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Pictures } from '../data/pictures';

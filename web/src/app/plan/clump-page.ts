@@ -7,17 +7,12 @@ import {
   linkedSignal,
 } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import {
-  addDays,
-  clumpProblem,
-  cuttingCautions,
-  growingDay,
-  growthOn,
-  judgeOffset,
-  offsetRules,
-  readLength,
-  type OffsetVerdict,
-} from '@hypogeon/core';
+import { growingDay } from '@hypogeon/core/bench';
+import { growthOn } from '@hypogeon/core/botany';
+import { addDays } from '@hypogeon/core/days';
+import { clumpProblem, judgeOffset, offsetRules, type OffsetVerdict } from '@hypogeon/core/plan';
+import { cuttingCautions } from '@hypogeon/core/safety';
+import { readLength } from '@hypogeon/core/units';
 import { Drafts } from '../data/drafts';
 import { shapeOf } from '../data/draft-shape';
 import { Today } from '../data/today';

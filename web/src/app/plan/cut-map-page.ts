@@ -11,22 +11,21 @@ import {
   baredLeaves,
   bestCutMap,
   columnRules,
-  cuttingCautions,
   evenNodes,
-  lengthIn,
   nodesFrom,
   pieceProblem,
   piecesAt,
   plantsFrom,
-  readLength,
-  referenceClosureDays,
   smoothMarks,
   stemProblem,
   stemRules,
   successBelief,
   type CutRules,
   type Stem,
-} from '@hypogeon/core';
+} from '@hypogeon/core/plan';
+import { cuttingCautions } from '@hypogeon/core/safety';
+import { lengthIn, readLength } from '@hypogeon/core/units';
+import { referenceClosureDays } from '@hypogeon/core/wound';
 import { Drafts } from '../data/drafts';
 import { shapeOf } from '../data/draft-shape';
 import { Words } from '../data/words';

@@ -1,5 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { firstWaterOutlooks, type Day, type FirstWaterId, type WoundClock } from '@hypogeon/core';
+import type { Day } from '@hypogeon/core/days';
+import { firstWaterOutlooks } from '@hypogeon/core/plan';
+import type { FirstWaterId } from '@hypogeon/core/water';
+import type { WoundClock } from '@hypogeon/core/wound';
 import { Words } from '../data/words';
 
 /** The schools of first water for one cut: when each waters, and how long the wound would sit wet. */

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import { METHOD, SIZE_WORD, type Giving, type Size } from '@hypogeon/core';
+import { METHOD } from '@hypogeon/core/botany';
+import { SIZE_WORD, type Giving, type Size } from '@hypogeon/core/plan';
 import { Words } from '../data/words';
 import { CuttingMark } from '../marks/cutting-mark';
 

@@ -1,15 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import {
-  columnOf,
-  containerOf,
-  dryingOf,
-  dryOut,
-  fillPot,
-  mixesOf,
-  mobilityAt,
-  type Day,
-  type DryOut,
-} from '@hypogeon/core';
+import { containerOf, dryingOf, mixesOf } from '@hypogeon/core/bench';
+import type { Day } from '@hypogeon/core/days';
+import { fillPot } from '@hypogeon/core/media';
+import { columnOf, dryOut, mobilityAt, type DryOut } from '@hypogeon/core/water';
 import { Journal } from '../data/journal';
 import { Words } from '../data/words';
 

@@ -1,16 +1,15 @@
 import { DecimalPipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
+import { growingDay, rootingPace } from '@hypogeon/core/bench';
+import { METHOD } from '@hypogeon/core/botany';
 import {
   generationDays,
-  growingDay,
-  METHOD,
   multiplicationProblem,
   reach,
   readiness,
-  rootingPace,
   successBelief,
-} from '@hypogeon/core';
+} from '@hypogeon/core/plan';
 import { Drafts } from '../data/drafts';
 import { shapeOf } from '../data/draft-shape';
 import { Today } from '../data/today';

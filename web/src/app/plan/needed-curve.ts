@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { daysBetween, type Day, type NeededCurve as Curve } from '@hypogeon/core';
+import { daysBetween, type Day } from '@hypogeon/core/days';
+import type { NeededCurve as Curve } from '@hypogeon/core/plan';
 import { Words } from '../data/words';
 
 const WIDTH = 560;

@@ -1,13 +1,9 @@
-import type {
-  AidId,
-  Day,
-  Disinfectant,
-  FirstWaterId,
-  MethodId,
-  Size,
-  WaterSchoolId,
-  WoundSchoolId,
-} from '@hypogeon/core';
+import type { MethodId } from '@hypogeon/core/botany';
+import type { Day } from '@hypogeon/core/days';
+import type { Size } from '@hypogeon/core/plan';
+import type { Disinfectant } from '@hypogeon/core/safety';
+import type { FirstWaterId, WaterSchoolId } from '@hypogeon/core/water';
+import type { AidId, WoundSchoolId } from '@hypogeon/core/wound';
 
 /** So many by a day; as many as the mother gives safely; or what lies on the bench already. */
 export const PURPOSES = ['want', 'safe', 'have'] as const;

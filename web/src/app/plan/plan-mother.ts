@@ -1,5 +1,6 @@
 import { computed, inject, type Signal } from '@angular/core';
-import { methodOf, plantOf, type MethodId } from '@hypogeon/core';
+import { plantOf } from '@hypogeon/core/bench';
+import { methodOf, type MethodId } from '@hypogeon/core/botany';
 import { Journal } from '../data/journal';
 
 /** The mother a page of the plan is about, with her plant and its ways. Called where a component is made. */

@@ -10,50 +10,38 @@ import {
 } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import {
-  addDays,
-  AID,
-  beliefWords,
   conditionOf,
   containerOf,
-  containersFor,
   containersOf,
   countedPieces,
-  cuttingCautions,
-  daysBetween,
-  defaultSchool,
-  DISINFECTANTS,
-  FIRST_WATER,
-  foldBatch,
-  givingOf,
-  isDay,
-  METHOD,
-  methodOf,
-  neededCurve,
   mixesOf,
   plannedClock,
   plantOf,
-  readLength,
   seasonOn,
   rootingPace,
-  successBelief,
   whatMoves,
-  SIZE_WORD,
-  SIZES,
-  WATER_SCHOOL,
-  waysTo,
-  windowAt,
-  WOUND_SCHOOL,
-  type BatchFields,
-  type Day,
-  type Disinfectant,
-  type MethodId,
   type PlannedWound,
   type Variant,
-  type TaxonMethod,
+} from '@hypogeon/core/bench';
+import { METHOD, methodOf, windowAt, type MethodId, type TaxonMethod } from '@hypogeon/core/botany';
+import { addDays, daysBetween, isDay, type Day } from '@hypogeon/core/days';
+import { foldBatch, type BatchFields } from '@hypogeon/core/journal';
+import {
+  beliefWords,
+  containersFor,
+  givingOf,
+  neededCurve,
+  successBelief,
+  SIZE_WORD,
+  SIZES,
+  waysTo,
   type Way,
   type Wish,
-  type WoundSchoolId,
-} from '@hypogeon/core';
+} from '@hypogeon/core/plan';
+import { cuttingCautions, DISINFECTANTS, type Disinfectant } from '@hypogeon/core/safety';
+import { readLength } from '@hypogeon/core/units';
+import { FIRST_WATER, WATER_SCHOOL } from '@hypogeon/core/water';
+import { AID, defaultSchool, WOUND_SCHOOL, type WoundSchoolId } from '@hypogeon/core/wound';
 import { Actions } from '../data/actions';
 import { oneAtATime } from '../data/one-at-a-time';
 import { Drafts } from '../data/drafts';

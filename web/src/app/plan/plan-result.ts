@@ -1,14 +1,9 @@
 import { DecimalPipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import {
-  batchTitle,
-  calendarOf,
-  costOfBatch,
-  DISINFECT,
-  materialsOf,
-  stepsOf,
-  type Batch,
-} from '@hypogeon/core';
+import { batchTitle } from '@hypogeon/core/bench';
+import { calendarOf } from '@hypogeon/core/formats';
+import type { Batch } from '@hypogeon/core/journal';
+import { costOfBatch, DISINFECT, materialsOf, stepsOf } from '@hypogeon/core/plan';
 import { Journal } from '../data/journal';
 import { saveText } from '../data/save-text';
 import { Today } from '../data/today';

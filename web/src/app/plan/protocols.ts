@@ -7,7 +7,7 @@ import {
   output,
   signal,
 } from '@angular/core';
-import type { ProtocolFields } from '@hypogeon/core';
+import type { ProtocolFields } from '@hypogeon/core/journal';
 import { Actions } from '../data/actions';
 import { freshId } from '../data/fresh-id';
 import { Journal } from '../data/journal';

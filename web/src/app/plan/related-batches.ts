@@ -1,6 +1,7 @@
 import { inject, Injectable } from '@angular/core';
 import { Router } from '@angular/router';
-import { defaultSchool, METHOD, type MethodId, type TaxonMethod } from '@hypogeon/core';
+import { METHOD, type MethodId, type TaxonMethod } from '@hypogeon/core/botany';
+import { defaultSchool } from '@hypogeon/core/wound';
 import { Actions } from '../data/actions';
 import { freshId } from '../data/fresh-id';
 import { Journal, type Draft } from '../data/journal';

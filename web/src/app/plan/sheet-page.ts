@@ -1,15 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import {
-  batchCode,
-  batchTitle,
-  cuttingCautions,
-  figuresOf,
-  METHOD,
-  pieceOf,
-  plantOf,
-  WOUND_SCHOOL,
-} from '@hypogeon/core';
+import { batchCode, batchTitle, figuresOf, pieceOf, plantOf } from '@hypogeon/core/bench';
+import { METHOD } from '@hypogeon/core/botany';
+import { cuttingCautions } from '@hypogeon/core/safety';
+import { WOUND_SCHOOL } from '@hypogeon/core/wound';
 import { Journal } from '../data/journal';
 import { Words } from '../data/words';
 import { CuttingMark } from '../marks/cutting-mark';

@@ -1,16 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import {
-  cutStraps,
-  cuttingCautions,
-  hydraulicWidth,
-  nodesFrom,
-  readLength,
-  referenceClosureDays,
-  strapProblem,
-  successBelief,
-  yieldOf,
-} from '@hypogeon/core';
+import { cutStraps, nodesFrom, strapProblem, successBelief, yieldOf } from '@hypogeon/core/plan';
+import { cuttingCautions } from '@hypogeon/core/safety';
+import { readLength } from '@hypogeon/core/units';
+import { hydraulicWidth, referenceClosureDays } from '@hypogeon/core/wound';
 import { Drafts } from '../data/drafts';
 import { shapeOf } from '../data/draft-shape';
 import { Words } from '../data/words';

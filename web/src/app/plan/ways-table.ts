@@ -1,5 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import { beliefWords, METHOD, paceWords, type Way, type Ways } from '@hypogeon/core';
+import { paceWords } from '@hypogeon/core/bench';
+import { METHOD } from '@hypogeon/core/botany';
+import { beliefWords, type Way, type Ways } from '@hypogeon/core/plan';
 import { Words } from '../data/words';
 import { CuttingMark } from '../marks/cutting-mark';
 

@@ -1,14 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import {
-  addDays,
-  airOf,
-  closureRate,
-  dryingOf,
-  MOULD_RH,
-  referenceClosureDays,
-  type Day,
-  type State,
-} from '@hypogeon/core';
+import { airOf, dryingOf } from '@hypogeon/core/bench';
+import { addDays, type Day } from '@hypogeon/core/days';
+import type { State } from '@hypogeon/core/journal';
+import { closureRate, MOULD_RH, referenceClosureDays } from '@hypogeon/core/wound';
 import { RouterLink } from '@angular/router';
 import { Words } from '../data/words';
 

@@ -7,16 +7,11 @@ import {
   signal,
 } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
-import {
-  batchCode,
-  batchRound,
-  batchTitle,
-  contradictions,
-  isDay,
-  walkStops,
-  type Batch,
-  type Counts,
-} from '@hypogeon/core';
+import { batchCode, batchTitle } from '@hypogeon/core/bench';
+import { isDay } from '@hypogeon/core/days';
+import { contradictions, type Batch, type Counts } from '@hypogeon/core/journal';
+import { batchRound } from '@hypogeon/core/round';
+import { walkStops } from '@hypogeon/core/walk';
 import * as z from 'zod';
 import { TALLY_KEYS, type Counted } from '../bench/tally-keys';
 import { Actions } from '../data/actions';

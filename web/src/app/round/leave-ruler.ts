@@ -1,18 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import {
-  addDays,
-  batchTitle,
-  daysBetween,
-  METHOD,
-  pieceOf,
-  placeOf,
-  weekday,
-  type Batch,
-  type Day,
-  type LeaveAlone,
-  type State,
-} from '@hypogeon/core';
+import { batchTitle, pieceOf, placeOf } from '@hypogeon/core/bench';
+import { METHOD } from '@hypogeon/core/botany';
+import { addDays, daysBetween, weekday, type Day } from '@hypogeon/core/days';
+import type { Batch, State } from '@hypogeon/core/journal';
+import type { LeaveAlone } from '@hypogeon/core/round';
 import { Words } from '../data/words';
 import { CuttingMark } from '../marks/cutting-mark';
 import { FRESH, type MarkState } from '../marks/mark-state';

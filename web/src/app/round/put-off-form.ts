@@ -7,7 +7,9 @@ import {
   output,
   signal,
 } from '@angular/core';
-import { addDays, isDay, TASK_NAME, type TaskId } from '@hypogeon/core';
+import { addDays, isDay } from '@hypogeon/core/days';
+import type { TaskId } from '@hypogeon/core/journal';
+import { TASK_NAME } from '@hypogeon/core/round';
 import { Actions } from '../data/actions';
 import { Today } from '../data/today';
 import { Words } from '../data/words';

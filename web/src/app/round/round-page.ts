@@ -1,21 +1,18 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
+import { batchTitle, pieceOf, placeOf } from '@hypogeon/core/bench';
+import { spaceOn, type Batch } from '@hypogeon/core/journal';
 import {
-  batchTitle,
   groupTasks,
-  pieceOf,
-  placeOf,
   roundOn,
   TASK_NAME,
   taskDone,
-  spaceOn,
-  type Batch,
   type Do,
   type DoRow,
   type Look,
   type Notice,
   type RoundItem,
-} from '@hypogeon/core';
+} from '@hypogeon/core/round';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import type { Changes, Day } from '@hypogeon/core';
+import type { Day } from '@hypogeon/core/days';
+import type { Changes } from '@hypogeon/core/walk';
 import { Words } from '../data/words';
 
 /** The end of a round: what it changed, and what changed since the one before. */

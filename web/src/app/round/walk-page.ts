@@ -7,24 +7,17 @@ import {
   signal,
 } from '@angular/core';
 import { RouterLink } from '@angular/router';
+import { batchCode, batchTitle, pieceOf } from '@hypogeon/core/bench';
+import { daysBetween, isDay } from '@hypogeon/core/days';
 import {
-  batchCode,
-  batchRound,
-  batchTitle,
-  changesSince,
   contradictions,
-  daysBetween,
-  isDay,
-  pieceOf,
   sumCounts,
-  taskDone,
-  walkStops,
   type Batch,
   type Counts,
-  type Do,
-  type Look,
   countsSchema,
-} from '@hypogeon/core';
+} from '@hypogeon/core/journal';
+import { batchRound, taskDone, type Do, type Look } from '@hypogeon/core/round';
+import { changesSince, walkStops } from '@hypogeon/core/walk';
 import * as z from 'zod';
 import { afterStep, outcomeOfKey, TallyKeys, type CountStep } from '../bench/tally-keys';
 import { Actions } from '../data/actions';

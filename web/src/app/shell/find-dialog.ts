@@ -9,7 +9,7 @@ import {
 } from '@angular/core';
 import { MatDialogRef } from '@angular/material/dialog';
 import { Router } from '@angular/router';
-import { find, findables, type Findable } from '@hypogeon/core';
+import { find, findables, type Findable } from '@hypogeon/core/find';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { PAGES } from './pages';

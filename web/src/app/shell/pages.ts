@@ -1,4 +1,4 @@
-import type { Page } from '@hypogeon/core';
+import type { Page } from '@hypogeon/core/find';
 
 /** The pages one may ask for by name. */
 export const PAGES: readonly Page[] = [

@@ -1,5 +1,5 @@
 import { inject, Injectable, Injector, type ErrorHandler } from '@angular/core';
-import { reasonOf } from '@hypogeon/core';
+import { reasonOf } from '@hypogeon/core/faults';
 import { Actions } from '../data/actions';
 
 /** What a page did not catch is logged and said once; what is recorded is untouched by it. */

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { dataTables, tableCsv } from '@hypogeon/core';
+import { dataTables, tableCsv } from '@hypogeon/core/formats';
 import { Actions } from '../data/actions';
 import { Errand } from '../data/errand';
 import { Exports } from '../data/exports';

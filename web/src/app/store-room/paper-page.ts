@@ -1,23 +1,20 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
+import { plantOf, plants } from '@hypogeon/core/bench';
+import { METHOD, METHODS, type MethodId } from '@hypogeon/core/botany';
 import {
   DATE_ORDER_WORD,
-  METHOD,
-  METHODS,
   PAPER_FIELD_NAME,
   PAPER_FIELDS,
   paperEntries,
   paperOrders,
-  plantOf,
-  plants,
   readPaper,
   type DateOrder,
-  type MethodId,
   type PaperField,
   type PaperMapping,
   type PaperRow,
   type Table,
-} from '@hypogeon/core';
+} from '@hypogeon/core/formats';
 import { Actions } from '../data/actions';
 import { Errand } from '../data/errand';
 import { FILES_WORKER } from '../data/workers';

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { SETTINGS_KEY, containersOf } from '@hypogeon/core';
+import { containersOf } from '@hypogeon/core/bench';
+import { SETTINGS_KEY } from '@hypogeon/core/journal';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Field, FieldControl } from '../ui/field';

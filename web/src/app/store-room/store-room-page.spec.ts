@@ -1,4 +1,5 @@
-import { EMPTY_STATE, writeJournal, type Entry } from '@hypogeon/core';
+import { writeJournal } from '@hypogeon/core/formats';
+import { EMPTY_STATE, type Entry } from '@hypogeon/core/journal';
 import { DAY, mount, type Bench } from '../../testing/mount';
 import { StoreRoomPage } from './store-room-page';
 

@@ -1,16 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import {
-  airOf,
-  fold,
-  problemText,
-  SETTINGS_KEY,
-  temperatureIn,
-  WATER_SCHOOL,
-  WOUND_SCHOOL,
-  type Entry,
-  type SettingsFields,
-} from '@hypogeon/core';
+import { airOf } from '@hypogeon/core/bench';
+import { problemText } from '@hypogeon/core/formats';
+import { fold, SETTINGS_KEY, type Entry, type SettingsFields } from '@hypogeon/core/journal';
+import { temperatureIn } from '@hypogeon/core/units';
+import { WATER_SCHOOL } from '@hypogeon/core/water';
+import { WOUND_SCHOOL } from '@hypogeon/core/wound';
 import { Actions } from '../data/actions';
 import { Errand } from '../data/errand';
 import { freshId } from '../data/fresh-id';

@@ -23,8 +23,8 @@ import {
   standIn,
   takeOut,
   unlaid,
-  type Batch,
-} from '@hypogeon/core';
+} from '@hypogeon/core/bench';
+import type { Batch } from '@hypogeon/core/journal';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';

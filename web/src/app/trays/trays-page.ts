@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
-import { batchesIn, sidesOf, TRAY_KINDS, turnTray, type Tray, type TrayKind } from '@hypogeon/core';
+import { batchesIn, sidesOf, turnTray } from '@hypogeon/core/bench';
+import { TRAY_KINDS, type Tray, type TrayKind } from '@hypogeon/core/journal';
 import { BenchTabs } from '../bench/bench-tabs';
 import { Actions } from '../data/actions';
 import { freshId } from '../data/fresh-id';

@@ -6,7 +6,7 @@ import {
   input,
   signal,
 } from '@angular/core';
-import { csvOf, type Cell } from '@hypogeon/core';
+import { csvOf, type Cell } from '@hypogeon/core/formats';
 import { saveBlob, saveText } from '../data/save-text';
 import { pngOf, svgText } from './svg-text';
 

@@ -1,14 +1,12 @@
+import { sparing } from '@hypogeon/core/faults';
+import { solveMix, type MixWish, type SolvedMix } from '@hypogeon/core/media';
 import {
   compareSchools,
   judge,
-  solveMix,
-  sparing,
-  type MixWish,
   type SchoolOutlook,
-  type SolvedMix,
   type WaterCase,
   type WaterVerdict,
-} from '@hypogeon/core';
+} from '@hypogeon/core/water';
 
 /** The long sums of the bench, off the screen's thread. */
 export const bench = {

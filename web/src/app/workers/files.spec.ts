@@ -1,4 +1,6 @@
-import { demoJournal, writeJournal, type Entry } from '@hypogeon/core';
+import { demoJournal } from '@hypogeon/core/demo';
+import { writeJournal } from '@hypogeon/core/formats';
+import type { Entry } from '@hypogeon/core/journal';
 import { strToU8, zipSync } from 'fflate';
 import { files } from './files';
 import { pictureType } from './picture-type';

@@ -1,30 +1,26 @@
+import type { Day } from '@hypogeon/core/days';
 import {
   calendarOf,
   dataPackage,
-  entriesOf,
-  fold,
   guessPaper,
   guessMapping,
-  isKind,
   MAX_JOURNAL_BYTES,
   possibleOrders,
   previewImport,
   readJournal,
   readTable,
   readWeather,
-  tasksAhead,
   writeJournal,
-  type Day,
-  type Entry,
   type ImportPreview,
   type DateOrder,
   type PaperMapping,
   type Problem,
   type Table,
-  type Verdicts,
   type WeatherMapping,
   type WeatherRead,
-} from '@hypogeon/core';
+} from '@hypogeon/core/formats';
+import { entriesOf, fold, isKind, type Entry } from '@hypogeon/core/journal';
+import { tasksAhead, type Verdicts } from '@hypogeon/core/round';
 import { strFromU8, strToU8, zipSync, type Zippable } from 'fflate';
 import type { StoredChunk } from '../data/chunk-store';
 import { makeSnapshot } from '../data/snapshot-store';

@@ -1,4 +1,4 @@
-import { ledgerDesk } from '@hypogeon/core';
+import { ledgerDesk } from '@hypogeon/core/ledger';
 
 /** The ledger's sums, off the screen's thread. */
 export const ledger = ledgerDesk();
