@@ -7,7 +7,7 @@ module.exports = {
       severity: 'error',
       from: { path: '^core/' },
       to: {
-        path: '^(web|server|e2e|benchmarks)/|node_modules/(@angular|rxjs|express|localforage|comlink)',
+        path: '^(words|web|server|e2e|benchmarks)/|node_modules/(@angular|rxjs|express|localforage|comlink)',
       },
     },
     {
@@ -21,8 +21,15 @@ module.exports = {
       comment:
         'One index.ts per folder is its face; other folders of the product import only that.',
       severity: 'error',
-      from: { path: '^(web|server|e2e|benchmarks)/' },
+      from: { path: '^(words|web|server|e2e|benchmarks)/' },
       to: { path: '^core/src/', pathNot: '^core/src/[^/]+/index\\.ts$' },
+    },
+    {
+      name: 'words-know-core-alone',
+      comment: 'Sentences, names and units: no screen, no framework.',
+      severity: 'error',
+      from: { path: '^words/', pathNot: '\\.spec\\.ts$' },
+      to: { path: '^(web|server|e2e|benchmarks)/|node_modules/' },
     },
     {
       name: 'folders-through-their-face',

@@ -1,6 +1,7 @@
 import angular from 'jest-preset-angular/presets/index.js';
 
 const paths = {
+  '^@hypogeon/words$': '<rootDir>/words/src/index.ts',
   '^@hypogeon/core/(.*)$': '<rootDir>/core/src/$1/index.ts',
 };
 
@@ -11,7 +12,11 @@ export default {
     {
       displayName: 'core',
       testEnvironment: 'node',
-      testMatch: ['<rootDir>/core/**/*.spec.ts', '<rootDir>/server/**/*.spec.ts'],
+      testMatch: [
+        '<rootDir>/core/**/*.spec.ts',
+        '<rootDir>/words/**/*.spec.ts',
+        '<rootDir>/server/**/*.spec.ts',
+      ],
       transform: { '^.+\\.ts$': ['ts-jest', { tsconfig: '<rootDir>/tsconfig.jest.json' }] },
       moduleNameMapper: paths,
     },

@@ -7,6 +7,7 @@ import { join } from 'node:path';
 const stamp = '.stamps/build';
 const wanted = fingerprint([
   'core',
+  'words',
   'web',
   'angular.json',
   'package-lock.json',

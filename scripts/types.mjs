@@ -5,6 +5,7 @@ import { spawnSync } from 'node:child_process';
 const projects = [
   'tsconfig.all.json',
   'core/tsconfig.json',
+  'words/tsconfig.json',
   'web/tsconfig.worker.json',
   'server/tsconfig.json',
 ];

@@ -44,14 +44,3 @@ function millimetresPer(unit: string): number {
 export function lengthIn(mm: number, unit: LengthUnit): number {
   return unit === 'mm' ? mm : mm / MM_PER_INCH;
 }
-
-/** `8 mm` or `0.31 in`, to a precision a ruler on a bench can give. */
-export function formatLength(mm: number, unit: LengthUnit): string {
-  const value = lengthIn(mm, unit);
-  const digits = unit === 'in' ? 2 : value < 10 && value % 1 !== 0 ? 1 : 0;
-  return `${trimZeros(value.toFixed(digits))} ${unit}`;
-}
-
-function trimZeros(number: string): string {
-  return number.includes('.') ? number.replace(/\.?0+$/, '') : number;
-}

@@ -8,9 +8,3 @@ export function celsiusFrom(value: number, unit: TemperatureUnit): number {
 export function temperatureIn(tempC: number, unit: TemperatureUnit): number {
   return unit === 'C' ? tempC : (tempC * 9) / 5 + 32;
 }
-
-/** `19.4 °C` or `67 °F`. Fahrenheit degrees are fine enough without a decimal. */
-export function formatTemperature(tempC: number, unit: TemperatureUnit): string {
-  const value = temperatureIn(tempC, unit);
-  return unit === 'C' ? `${+value.toFixed(1)} °C` : `${value.toFixed(0)} °F`;
-}

@@ -1,12 +1,22 @@
 import { computed, inject, Injectable } from '@angular/core';
-import { dayNumber, daysBetween, type Day } from '@hypogeon/core/days';
+import type { Day } from '@hypogeon/core/days';
+import { celsiusFrom, type LengthUnit, type TemperatureUnit } from '@hypogeon/core/units';
 import {
-  celsiusFrom,
-  formatLength,
-  formatTemperature,
-  type LengthUnit,
-  type TemperatureUnit,
-} from '@hypogeon/core/units';
+  counted,
+  daySpan,
+  dayText,
+  lengthText,
+  longDay,
+  monthName,
+  nearDay,
+  NOUN,
+  percent,
+  percentSpan,
+  shortDay,
+  temperatureText,
+  weekdayName,
+  type DayStyle,
+} from '@hypogeon/words';
 import { Journal } from './journal';
 import { Today } from './today';
 
@@ -21,12 +31,18 @@ export class Words {
     () => this.journal.state().settings.temperature ?? 'C',
   );
 
+  /** Days are written as the page is, in English, until its sentences have languages. */
+  private readonly style = computed<DayStyle>(() => ({
+    locale: 'en-GB',
+    today: this.today.day(),
+  }));
+
   length(mm: number): string {
-    return formatLength(mm, this.lengthUnit());
+    return lengthText(mm, this.lengthUnit());
   }
 
   temperature(tempC: number): string {
-    return formatTemperature(tempC, this.temperatureUnit());
+    return temperatureText(tempC, this.temperatureUnit());
   }
 
   celsius(value: number): number {
@@ -34,75 +50,49 @@ export class Words {
   }
 
   percent(fraction: number): string {
-    return `${Math.round(fraction * 100)} %`;
+    return percent(fraction);
   }
 
   /** `41–86 %`. */
   percentSpan({ low, high }: { readonly low: number; readonly high: number }): string {
-    return `${Math.round(low * 100)}–${Math.round(high * 100)} %`;
+    return percentSpan({ low, high });
   }
 
   /** `Tuesday 24 November`. */
   longDay(day: Day): string {
-    return write(day, { weekday: 'long', day: 'numeric', month: 'long' });
+    return longDay(day, this.style());
   }
 
   /** `Thu 26 Nov`, with the year once it is another one. */
   day(day: Day): string {
-    const other = day.slice(0, 4) !== this.today.day().slice(0, 4);
-    return write(day, {
-      weekday: 'short',
-      day: 'numeric',
-      month: 'short',
-      ...(other ? { year: 'numeric' } : {}),
-    });
+    return dayText(day, this.style());
   }
 
   /** `26 Nov`. */
   shortDay(day: Day): string {
-    return write(day, { day: 'numeric', month: 'short' });
+    return shortDay(day, this.style());
   }
 
   /** `25–27 Nov`, `28 Nov – 3 Dec`. */
   span(from: Day, to: Day): string {
-    if (from === to) return this.shortDay(from);
-    return from.slice(0, 7) === to.slice(0, 7)
-      ? `${Number(from.slice(8))}–${this.shortDay(to)}`
-      : `${this.shortDay(from)} – ${this.shortDay(to)}`;
+    return daySpan(from, to, this.style());
   }
 
   /** `Nov`. */
   month(day: Day): string {
-    return write(day, { month: 'short' });
+    return monthName(day, this.style());
   }
 
   weekday(day: Day): string {
-    return write(day, { weekday: 'short' });
+    return weekdayName(day, this.style());
   }
 
   /** `today`, `tomorrow`, `Thu 26 Nov`. */
   near(day: Day): string {
-    const days = daysBetween(this.today.day(), day);
-    if (days === 0) return 'today';
-    if (days === 1) return 'tomorrow';
-    if (days === -1) return 'yesterday';
-    return this.day(day);
+    return nearDay(day, this.style());
   }
 
   days(count: number): string {
-    return count === 1 ? '1 day' : `${count} days`;
+    return counted(count, NOUN.day);
   }
-}
-
-const formats = new Map<string, Intl.DateTimeFormat>();
-
-/** A grower's day has no time zone: it is written in UTC, where it was counted. */
-function write(day: Day, options: Intl.DateTimeFormatOptions): string {
-  const key = JSON.stringify(options);
-  let format = formats.get(key);
-  if (!format) {
-    format = new Intl.DateTimeFormat('en-GB', { ...options, timeZone: 'UTC' });
-    formats.set(key, format);
-  }
-  return format.format(dayNumber(day) * 86_400_000).replace(/,/g, '');
 }

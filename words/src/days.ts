@@ -1,0 +1,69 @@
+import { dayNumber, daysBetween, type Day } from '@hypogeon/core/days';
+
+/** How days are written: the grower's language, and today, which decides whether a year is told. */
+export interface DayStyle {
+  readonly locale: string;
+  readonly today: Day;
+}
+
+/** `Tuesday 24 November`. */
+export const longDay = (day: Day, { locale }: DayStyle): string =>
+  write(day, locale, { weekday: 'long', day: 'numeric', month: 'long' });
+
+/** `Thu 26 Nov`, with the year once it is another one. */
+export function dayText(day: Day, { locale, today }: DayStyle): string {
+  const other = day.slice(0, 4) !== today.slice(0, 4);
+  return write(day, locale, {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    ...(other ? { year: 'numeric' } : {}),
+  });
+}
+
+/** `26 Nov`. */
+export const shortDay = (day: Day, { locale }: DayStyle): string =>
+  write(day, locale, { day: 'numeric', month: 'short' });
+
+/** `Nov`. */
+export const monthName = (day: Day, { locale }: DayStyle): string =>
+  write(day, locale, { month: 'short' });
+
+/** `Thu`. */
+export const weekdayName = (day: Day, { locale }: DayStyle): string =>
+  write(day, locale, { weekday: 'short' });
+
+/** `25–27 Nov`, `28 Nov – 3 Dec`; one day where both ends are the same. */
+export function daySpan(from: Day, to: Day, style: DayStyle): string {
+  if (from === to) return shortDay(from, style);
+  return from.slice(0, 7) === to.slice(0, 7)
+    ? `${Number(from.slice(8))}–${shortDay(to, style)}`
+    : `${shortDay(from, style)} – ${shortDay(to, style)}`;
+}
+
+/** `today`, `tomorrow`, `yesterday`, `Thu 26 Nov`. */
+export function nearDay(day: Day, style: DayStyle): string {
+  switch (daysBetween(style.today, day)) {
+    case 0:
+      return 'today';
+    case 1:
+      return 'tomorrow';
+    case -1:
+      return 'yesterday';
+    default:
+      return dayText(day, style);
+  }
+}
+
+const formats = new Map<string, Intl.DateTimeFormat>();
+
+/** A grower's day has no time zone: it is written in UTC, where it was counted. */
+function write(day: Day, locale: string, options: Intl.DateTimeFormatOptions): string {
+  const key = locale + JSON.stringify(options);
+  let format = formats.get(key);
+  if (!format) {
+    format = new Intl.DateTimeFormat(locale, { ...options, timeZone: 'UTC' });
+    formats.set(key, format);
+  }
+  return format.format(dayNumber(day) * 86_400_000).replace(/,/g, '');
+}

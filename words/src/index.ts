@@ -1,0 +1,4 @@
+export * from './days';
+export * from './plural';
+export * from './quantities';
+export * from './shares';
