@@ -2,7 +2,7 @@ import '../zod-setup';
 import * as z from 'zod';
 import { METHODS } from '../botany';
 import { LIGHT_LEVELS } from '../climate';
-import story from '../data/demo-story.json';
+import story from '../data/demo-story.json' with { type: 'json' };
 import { PERMISSIONS, RECORDS } from '../journal';
 import { WATER_SCHOOLS } from '../water';
 import { WOUND_SCHOOLS } from '../wound';

@@ -1,6 +1,6 @@
 import '../zod-setup';
 import * as z from 'zod';
-import components from '../data/components.json';
+import components from '../data/components.json' with { type: 'json' };
 import { componentSchema, type Component } from './component';
 
 /**
