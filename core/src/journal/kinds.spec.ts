@@ -61,7 +61,7 @@ const GOOD: Readonly<
 };
 
 const entryOf = (kind: string, fields: object): Entry =>
-  ({ ...envelope, kind, ...fields }) as Entry;
+  ({ ...envelope, kind, ...fields });
 
 describe.each(Object.entries(GOOD))('an entry of kind %s', (kind, [fields, subject, needs]) => {
   const good = entryOf(kind, fields);

@@ -1,4 +1,12 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  input,
+  signal,
+  linkedSignal,
+} from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { APART, batchTitle, STAGE_NAME } from '@hypogeon/core/bench';
 import {
@@ -19,6 +27,7 @@ import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
 import { oneAtATime } from '../data/one-at-a-time';
+import { DraftNote } from '../ui/draft-note';
 
 /** Causes less likely than this are not told, and at most so many are. */
 const LEAST = 0.05;
@@ -32,7 +41,7 @@ const seenSchema: z.ZodType<Seen> = z.partialRecord(
 /** What do you see? Signs in, likely causes out, with what to look at next and what to do. */
 @Component({
   selector: 'hy-inspect-page',
-  imports: [RouterLink],
+  imports: [DraftNote, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (batch(); as b) {
@@ -40,6 +49,7 @@ const seenSchema: z.ZodType<Seen> = z.partialRecord(
         <a routerLink="/bench">Bench</a> · <a [routerLink]="['/bench', b.id]">{{ title() }}</a>
       </p>
       <h1>What do you see?</h1>
+      <hy-draft-note [at]="left()" (afresh)="afresh()" />
       <div class="sides">
         <section aria-label="Signs">
           <ul>
@@ -236,7 +246,14 @@ export class InspectPage {
     return batch ? batchTitle(this.journal.state(), batch) : '';
   });
   private readonly drafts = inject(Drafts);
-  private readonly keeper = computed(() => this.drafts.keeper(`look.${this.id()}`, seenSchema));
+  /** Counts what was thrown away: then what stands is read anew. */
+  private readonly thrown = signal(0);
+  private readonly keeper = computed(() => {
+    this.thrown();
+    return this.drafts.keeper(`look.${this.id()}`, seenSchema);
+  });
+  /** When it was left, where it is taken up again. */
+  protected readonly left = linkedSignal(() => this.keeper().keptAt());
   private readonly typed = signal<Seen | null>(null);
   protected readonly seen = computed(() => this.typed() ?? this.keeper().read() ?? {});
   protected readonly looked = computed(() => Object.keys(this.seen()).length);
@@ -291,6 +308,12 @@ export class InspectPage {
   });
 
   /** The same answer again takes it back. */
+  protected afresh(): void {
+    this.keeper().drop();
+    this.typed.set(null);
+    this.thrown.update((n) => n + 1);
+  }
+
   protected answer(sign: SignId, saw: boolean): void {
     const { [sign]: before, ...rest } = this.seen();
     this.keep(before === saw ? rest : { ...rest, [sign]: saw });

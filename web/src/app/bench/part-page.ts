@@ -6,6 +6,7 @@ import {
   inject,
   input,
   signal,
+  linkedSignal,
 } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import {
@@ -36,6 +37,7 @@ import { Today } from '../data/today';
 import { Words } from '../data/words';
 import { oneAtATime } from '../data/one-at-a-time';
 import { Field, FieldControl } from '../ui/field';
+import { DraftNote } from '../ui/draft-note';
 
 type Way = 'split' | 'rescued' | 'single' | 'given' | 'sold' | 'discarded' | 'merged';
 
@@ -103,7 +105,7 @@ const partSchema: z.ZodType<PartDraft> = z.object({
 /** Takes cuttings out of a batch: split, cut afresh, potted singly, given, sold, thrown out or merged. */
 @Component({
   selector: 'hy-part-page',
-  imports: [Field, FieldControl, RouterLink],
+  imports: [DraftNote, Field, FieldControl, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './part-page.html',
   styleUrl: './part-page.scss',
@@ -153,7 +155,20 @@ export class PartPage {
   });
 
   private readonly drafts = inject(Drafts);
-  private readonly keeper = computed(() => this.drafts.keeper(`part.${this.id()}`, partSchema));
+  /** Counts what was thrown away: then what stands is read anew. */
+  private readonly thrown = signal(0);
+  private readonly keeper = computed(() => {
+    this.thrown();
+    return this.drafts.keeper(`part.${this.id()}`, partSchema);
+  });
+  /** When it was left, where it is taken up again. */
+  protected readonly left = linkedSignal(() => this.keeper().keptAt());
+
+  protected afresh(): void {
+    this.keeper().drop();
+    this.edited.set(null);
+    this.thrown.update((n) => n + 1);
+  }
   private readonly edited = signal<PartDraft | null>(null);
   protected readonly form = computed<PartDraft>(() => {
     const asked = WAYS.find((w) => w.id === this.way())?.id;

@@ -18,6 +18,7 @@ import { Today } from '../data/today';
 import { Words } from '../data/words';
 import { oneAtATime } from '../data/one-at-a-time';
 import { Field, FieldControl } from '../ui/field';
+import { Ago } from '../ui/ago';
 import { afterStep, outcomeOfKey, TallyKeys, type CountStep } from './tally-keys';
 
 interface TallyDraft {
@@ -32,7 +33,7 @@ const tallySchema: z.ZodType<TallyDraft> = z.object({
 
 @Component({
   selector: 'hy-tally-page',
-  imports: [Field, FieldControl, RouterLink, TallyKeys],
+  imports: [Ago, Field, FieldControl, RouterLink, TallyKeys],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(document:keydown)': 'key($event)' },
   templateUrl: './tally-page.html',
@@ -59,6 +60,7 @@ export class TallyPage {
 
   private readonly drafts = inject(Drafts);
   private readonly keeper = computed(() => this.drafts.keeper(`tally.${this.id()}`, tallySchema));
+  protected readonly left = computed(() => this.keeper().keptAt());
   private readonly edited = signal<TallyDraft | null>(null);
   private readonly draft = computed(() => this.edited() ?? this.keeper().read());
   protected readonly counts = computed(

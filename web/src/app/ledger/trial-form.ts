@@ -26,6 +26,7 @@ import { oneAtATime } from '../data/one-at-a-time';
 import { TrialMap, type TrialCell } from '../marks/trial-map';
 import { Field, FieldControl } from '../ui/field';
 import { numberFrom } from '../ui/number';
+import { DraftNote } from '../ui/draft-note';
 
 interface TrialDraft {
   readonly name: string;
@@ -68,7 +69,7 @@ const WORTH = 0.2;
 /** Designing a trial: the question, the arms, how many, and the lot. */
 @Component({
   selector: 'hy-trial-form',
-  imports: [Field, FieldControl, TrialMap],
+  imports: [DraftNote, Field, FieldControl, TrialMap],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './trial-form.html',
   styleUrl: './pages.scss',
@@ -323,6 +324,14 @@ export class TrialForm {
 
   protected show(problem: string): string {
     return this.tried() ? problem : '';
+  }
+
+  /** When it was left, where it is taken up again. */
+  protected readonly left = signal(this.keeper.keptAt());
+  protected afresh(): void {
+    this.keeper.drop();
+    this.draft.set({ ...BLANK, seed: Math.floor(Math.random() * 1e6) });
+    this.left.set(null);
   }
 
   protected readonly begin = oneAtATime(() => this.beginNow());

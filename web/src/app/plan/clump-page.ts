@@ -5,6 +5,7 @@ import {
   inject,
   input,
   linkedSignal,
+  signal,
 } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { growingDay } from '@hypogeon/core/bench';
@@ -20,6 +21,7 @@ import { Words } from '../data/words';
 import { oneAtATime } from '../data/one-at-a-time';
 import { ClumpDrawing, type DrawnOffset } from '../marks/clump-drawing';
 import { Field, FieldControl } from '../ui/field';
+import { DraftNote } from '../ui/draft-note';
 import { planMother } from './plan-mother';
 import { PlanTabs } from './plan-tabs';
 import { RelatedBatches } from './related-batches';
@@ -45,7 +47,7 @@ const MOST_ROWS = 60;
 /** The young ones round a mother, one by one: take now, wait until about when, or leave. */
 @Component({
   selector: 'hy-clump-page',
-  imports: [ClumpDrawing, Field, FieldControl, PlanTabs, RouterLink],
+  imports: [DraftNote, ClumpDrawing, Field, FieldControl, PlanTabs, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
@@ -53,6 +55,7 @@ const MOST_ROWS = 60;
       <p class="quiet">{{ motherName() }}</p>
     </div>
     <hy-plan-tabs [mother]="mother()" />
+    <hy-draft-note [at]="left()" (afresh)="afresh()" />
     @if (!plant()) {
       <p>Choose a mother in the <a routerLink="/plan">plan</a> first.</p>
     } @else if (!kind()) {
@@ -214,9 +217,14 @@ export class ClumpPage {
   protected readonly motherName = this.her.name;
   protected readonly plant = this.her.plant;
   private readonly drafts = inject(Drafts);
-  private readonly keeper = computed(() =>
-    this.drafts.keeper(`clump.${this.mother() ?? ''}`, shapeOf(BLANK)),
-  );
+  /** Counts what was thrown away: then what stands is read anew. */
+  private readonly thrown = signal(0);
+  private readonly keeper = computed(() => {
+    this.thrown();
+    return this.drafts.keeper(`clump.${this.mother() ?? ''}`, shapeOf(BLANK));
+  });
+  /** When it was left, where it is taken up again. */
+  protected readonly left = linkedSignal(() => this.keeper().keptAt());
   private readonly edited = linkedSignal<unknown, ClumpDraft | null>({
     source: this.mother,
     computation: () => null,
@@ -300,6 +308,12 @@ export class ClumpPage {
     const taxon = this.plant()?.taxon;
     return taxon ? cuttingCautions(taxon, this.answer().cut > 0, 'alcohol') : [];
   });
+
+  protected afresh(): void {
+    this.keeper().drop();
+    this.edited.set(null);
+    this.thrown.update((n) => n + 1);
+  }
 
   protected setMother(mother: string): void {
     this.keep({ ...this.draft(), mother });

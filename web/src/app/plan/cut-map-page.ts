@@ -5,6 +5,7 @@ import {
   inject,
   input,
   linkedSignal,
+  signal,
 } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import {
@@ -33,6 +34,7 @@ import { oneAtATime } from '../data/one-at-a-time';
 import { StemDrawing } from '../marks/stem-drawing';
 import { Field, FieldControl } from '../ui/field';
 import { numberFrom } from '../ui/number';
+import { DraftNote } from '../ui/draft-note';
 import { planMother } from './plan-mother';
 import { PlanTabs } from './plan-tabs';
 import { RelatedBatches } from './related-batches';
@@ -61,7 +63,7 @@ const COLUMN: StemDraft = { ...BLANK, length: '800', nodes: '0', width: '60' };
 /** Where the blade goes on one stem: the best cutting up, moved by hand if one likes, and made into batches. */
 @Component({
   selector: 'hy-cut-map-page',
-  imports: [Field, FieldControl, PlanTabs, RouterLink, StemDrawing],
+  imports: [DraftNote, Field, FieldControl, PlanTabs, RouterLink, StemDrawing],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
@@ -69,6 +71,7 @@ const COLUMN: StemDraft = { ...BLANK, length: '800', nodes: '0', width: '60' };
       <p class="quiet">{{ motherName() }}</p>
     </div>
     <hy-plan-tabs [mother]="mother()" />
+    <hy-draft-note [at]="left()" (afresh)="afresh()" />
     @if (!plant()) {
       <p>Choose a mother in the <a routerLink="/plan">plan</a> first.</p>
     } @else if (!crown()) {
@@ -243,9 +246,15 @@ export class CutMapPage {
   protected readonly leafWay = computed(() => this.her.way('leaf'));
 
   private readonly drafts = inject(Drafts);
-  private readonly keeper = computed(() =>
-    this.drafts.keeper(this.column() ? 'column' : 'stem', shapeOf(this.column() ? COLUMN : BLANK)),
-  );
+  /** Counts what was thrown away: then what stands is read anew. */
+  private readonly thrown = signal(0);
+  private readonly keeper = computed(() => {
+    this.thrown();
+    const column = this.column();
+    return this.drafts.keeper(column ? 'column' : 'stem', shapeOf(column ? COLUMN : BLANK));
+  });
+  /** When it was left, where it is taken up again. */
+  protected readonly left = linkedSignal(() => this.keeper().keptAt());
   /** Another mother is another stem. */
   private readonly edited = linkedSignal<unknown, StemDraft | null>({
     source: this.mother,
@@ -388,6 +397,12 @@ export class CutMapPage {
     const taxon = this.plant()?.taxon;
     return taxon ? cuttingCautions(taxon, true, 'alcohol') : [];
   });
+
+  protected afresh(): void {
+    this.keeper().drop();
+    this.edited.set(null);
+    this.thrown.update((n) => n + 1);
+  }
 
   protected set(field: keyof StemDraft, value: string): void {
     const draft = { ...this.draft(), [field]: value };

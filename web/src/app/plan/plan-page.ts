@@ -63,6 +63,7 @@ import { PlanTabs } from './plan-tabs';
 import { Protocols } from './protocols';
 import { WaysTable } from './ways-table';
 import { Field, FieldControl } from '../ui/field';
+import { DraftNote } from '../ui/draft-note';
 
 /** Days that a wish without a day is given. */
 const USUAL_TIME = 90;
@@ -76,6 +77,7 @@ const DISINFECTANT_WORD: Readonly<Record<Disinfectant, string>> = {
 @Component({
   selector: 'hy-plan-page',
   imports: [
+    DraftNote,
     Field,
     FieldControl,
     RouterLink,
@@ -117,6 +119,8 @@ export class PlanPage {
 
   private readonly keeper = inject(Drafts).keeper('plan', shapeOf(BLANK_PLAN));
   private readonly edited = signal<PlanDraft | null>(this.keeper.read());
+  /** When it was left, where it is taken up again. */
+  protected readonly left = signal(this.keeper.keptAt());
   protected readonly draft = computed<PlanDraft>(() => {
     // A draft kept by an older version lacks what came since.
     const draft = { ...BLANK_PLAN, ...this.edited() };
@@ -588,6 +592,12 @@ export class PlanPage {
       ...(d.mix ? { mix: d.mix } : {}),
       ...(d.waterSchool ? { waterSchool: d.waterSchool } : {}),
     };
+  }
+
+  protected afresh(): void {
+    this.keeper.drop();
+    this.edited.set(null);
+    this.left.set(null);
   }
 
   protected readonly save = oneAtATime(() => this.saveAll());

@@ -22,6 +22,7 @@ import { Water } from '../data/water';
 import { Words } from '../data/words';
 import { oneAtATime } from '../data/one-at-a-time';
 import { Field, FieldControl } from '../ui/field';
+import { DraftNote } from '../ui/draft-note';
 
 type Typed = Readonly<Record<string, Partial<Record<Counted, string>>>>;
 
@@ -38,7 +39,7 @@ const sheetSchema: z.ZodType<SheetDraft> = z.object({
 /** The round on paper: printed, filled in by pencil at the benches, and typed in afterwards in the same order. */
 @Component({
   selector: 'hy-bench-sheet-page',
-  imports: [Field, FieldControl, RouterLink],
+  imports: [DraftNote, Field, FieldControl, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
@@ -57,6 +58,7 @@ const sheetSchema: z.ZodType<SheetDraft> = z.object({
         <a class="bare" routerLink="/round/walk">Walk instead</a>
       </div>
     </div>
+    <hy-draft-note [at]="left()" (afresh)="afresh()" />
     @if (typing()) {
       <p class="no-print">Type what changed; a cell left empty stays as it was counted last.</p>
     }
@@ -278,6 +280,14 @@ export class BenchSheetPage {
     this.typing.set(false);
     // The paper is drawn before it is printed.
     setTimeout(() => window.print());
+  }
+
+  /** When it was left, where it is taken up again. */
+  protected readonly left = signal(this.keeper.keptAt());
+  protected afresh(): void {
+    this.keeper.drop();
+    this.typed.set({});
+    this.left.set(null);
   }
 
   protected readonly save = oneAtATime(() => this.saveAll());

@@ -27,6 +27,7 @@ import { Today } from '../data/today';
 import { Water } from '../data/water';
 import { Words } from '../data/words';
 import { Field, FieldControl } from '../ui/field';
+import { Ago } from '../ui/ago';
 import { PutOffForm } from './put-off-form';
 import { WalkEnd } from './walk-end';
 
@@ -61,7 +62,7 @@ const walkSchema: z.ZodType<Walk> = z.object({
 /** One tray at a time, in bench order, with keys for a thumb. */
 @Component({
   selector: 'hy-walk-page',
-  imports: [Field, FieldControl, PutOffForm, RouterLink, TallyKeys, WalkEnd],
+  imports: [Ago, Field, FieldControl, PutOffForm, RouterLink, TallyKeys, WalkEnd],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(document:keydown)': 'key($event)' },
   templateUrl: './walk-page.html',
@@ -78,6 +79,7 @@ export class WalkPage {
   private readonly state = this.journal.state;
   protected readonly walk = signal<Walk | null>(this.kept());
   protected readonly resumed = signal(this.walk() !== null);
+  protected readonly left = this.keeper.keptAt();
 
   protected readonly on = computed(() => this.walk()?.day ?? this.today());
   protected readonly dayProblem = computed(() => {

@@ -1,14 +1,15 @@
-import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import { formatDistanceToNow } from 'date-fns/formatDistanceToNow';
+import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { Ago } from './ago';
 
 /** Says that a form was taken up where it was left, how long ago that was, and lets one begin afresh. */
 @Component({
   selector: 'hy-draft-note',
+  imports: [Ago],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    @if (age(); as ago) {
+    @if (at() !== null) {
       <p class="quiet small no-print" role="status">
-        Taken up where you left it {{ ago }}.
+        Taken up where you left it {{ at() | hyAgo }}.
         <button type="button" class="bare" (click)="afresh.emit()">Start afresh</button>
       </p>
     }
@@ -18,9 +19,4 @@ export class DraftNote {
   /** When it was typed, ms since 1970; null where it is not taken up. */
   readonly at = input.required<number | null>();
   readonly afresh = output();
-
-  protected readonly age = computed(() => {
-    const at = this.at();
-    return at === null ? '' : formatDistanceToNow(at, { addSuffix: true });
-  });
 }
