@@ -2,7 +2,6 @@ import { gatherAlike, spread, type Alike } from './alike';
 import { wateringsIn, type Batch } from './batch';
 import type { Entry } from './entry';
 import { RECORD_NAMES, RECORDS } from './records';
-import { stampMs } from './stamp';
 import { EMPTY_STATE, type State } from './state';
 import type { TaskId } from './task';
 
@@ -121,7 +120,3 @@ export function unpackState(snapshot: Snapshot, entries: readonly Entry[]): Stat
     lastStamp: snapshot.lastStamp,
   };
 }
-
-/** The greatest wall time a snapshot has seen, ms since 1970; 0 where it has seen nothing. */
-export const snapshotMs = ({ lastStamp }: Snapshot): number =>
-  lastStamp === null ? 0 : stampMs(lastStamp);
