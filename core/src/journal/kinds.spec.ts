@@ -60,8 +60,7 @@ const GOOD: Readonly<
   retract: [{ entry: 'e0', subject: 'batch/b1' }, 'batch/b1', 'entry'],
 };
 
-const entryOf = (kind: string, fields: object): Entry =>
-  ({ ...envelope, kind, ...fields });
+const entryOf = (kind: string, fields: object): Entry => ({ ...envelope, kind, ...fields });
 
 describe.each(Object.entries(GOOD))('an entry of kind %s', (kind, [fields, subject, needs]) => {
   const good = entryOf(kind, fields);
