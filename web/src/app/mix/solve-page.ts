@@ -132,6 +132,9 @@ const NAME: Readonly<Record<TargetName, string>> = {
             {{ errand.under() ? 'Working …' : 'Solve' }}
           </button>
         </div>
+        @if (errand.problem()) {
+          <p class="problem" role="alert">{{ errand.problem() }}</p>
+        }
         <fieldset>
           <legend>From</legend>
           <label class="tick"

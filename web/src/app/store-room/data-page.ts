@@ -33,6 +33,9 @@ import { Field, FieldControl } from '../ui/field';
           </div>
         }
       </dl>
+      @if (errand.problem()) {
+        <p class="problem" role="alert">{{ errand.problem() }}</p>
+      }
       <form (submit)="$event.preventDefault(); table(which.value)">
         <hy-field label="A single table">
           <select hyControl #which>

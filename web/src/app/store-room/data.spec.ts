@@ -1,4 +1,5 @@
 import { mount, type Bench } from '../../testing/mount';
+import { FILES_WORKER } from '../data/workers';
 import { DataPage } from './data-page';
 import { PaperPage } from './paper-page';
 
@@ -8,6 +9,19 @@ describe('data out', () => {
     const options = page.all('option').map((o) => o.textContent.trim());
     expect(options).toContain('Benches and rooms, 3');
     expect(options).toContain('Batches of cuttings, 30');
+  });
+});
+
+describe('data out, where it fails', () => {
+  it('says why, and can be tried again', async () => {
+    const log = jest.spyOn(console, 'error').mockImplementation(() => undefined);
+    const page = await mount(DataPage, {}, undefined, [
+      { provide: FILES_WORKER, useValue: { ask: () => Promise.reject(new Error('no room')) } },
+    ]);
+    await page.tap('Save package');
+    expect(page.text).toContain('That did not work: no room.');
+    expect(page.button('Save package')).toHaveProperty('disabled', false);
+    log.mockRestore();
   });
 });
 
