@@ -54,7 +54,7 @@ export function lifeOf(state: State, batch: Batch, today: Day): readonly Milesto
   ];
   if (clock) {
     const firm = batch.woundChecks.find((c) => c.seen === 'firm');
-    const surely = chanceClosedOn(clock, batch.cutOn, today) >= 0.9;
+    const surely = chanceClosedOn(clock, today) >= 0.9;
     milestones.push(
       firm
         ? done('callused', 'Callused', firm.day)

@@ -36,7 +36,7 @@ export function firstWaterOutlooks(
       school,
       wants,
       on: wants < gate.opens ? gate.opens : wants,
-      open: 1 - chanceClosedOn(clock, cutOn, wants),
+      open: 1 - chanceClosedOn(clock, wants),
       wetDays: Math.max(0, daysBetween(wants, gate.latest)),
     };
   });

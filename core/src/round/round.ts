@@ -80,7 +80,7 @@ export function batchRound(
   const figures = figuresOf(state, batch);
   // Roots in the medium say more about the wound than the clock does.
   const clock = batch.stage === 'growing' ? null : clockOf(state, batch);
-  const closure = clock ? closureOn(clock, batch.cutOn, today) : 1;
+  const closure = clock ? closureOn(clock, today) : 1;
   const jar = standsInJar(state, batch);
   const items = [
     ...stickItems(batch, clock, closure, today),
@@ -136,7 +136,7 @@ function stickItems(
       sure:
         clock === null
           ? 'sure'
-          : `closed by now: ${chanceWords(chanceClosedOn(clock, batch.cutOn, today))}`,
+          : `closed by now: ${chanceWords(chanceClosedOn(clock, today))}`,
     },
   ];
 }
@@ -198,7 +198,7 @@ function gateItems(
       sure:
         clock === null
           ? 'sure'
-          : `wounds closed: ${chanceWords(chanceClosedOn(clock, batch.cutOn, today))}`,
+          : `wounds closed: ${chanceWords(chanceClosedOn(clock, today))}`,
     },
   ];
 }
@@ -285,7 +285,7 @@ function waterTitle(batch: Batch, { kind, drink }: WaterVerdict): string {
 function touchItems(batch: Batch, clock: WoundClock, closure: number, today: Day): readonly Look[] {
   const last = batch.woundChecks.at(-1);
   if (last?.seen === 'firm' || (last && daysBetween(last.day, today) < restAfter(clock))) return [];
-  if (chanceClosedOn(clock, batch.cutOn, today) < TOUCH_CHANCE) return [];
+  if (chanceClosedOn(clock, today) < TOUCH_CHANCE) return [];
   return [
     {
       band: 'look',
@@ -294,7 +294,7 @@ function touchItems(batch: Batch, clock: WoundClock, closure: number, today: Day
       closure,
       title: 'Touch one wound',
       reason: 'Dry and firm, or still tacky? Either answer moves the gate.',
-      sure: `closed by now: ${chanceWords(chanceClosedOn(clock, batch.cutOn, today))}`,
+      sure: `closed by now: ${chanceWords(chanceClosedOn(clock, today))}`,
     },
   ];
 }

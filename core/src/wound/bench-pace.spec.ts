@@ -33,13 +33,15 @@ describe('the pace of a bench', () => {
   });
 
   it('is plain Bayes: the posterior of one look against a sum by hand', () => {
-    // ln bench ~ N(0, 0.25²), ln wound ~ N(bench, 0.245²), one look: tacky at dose 1, judged right 19 in 20.
-    const [bench, wound] = [0.25, Math.sqrt(0.35 ** 2 - 0.25 ** 2)];
+    // ln bench ~ N(0, 0.25²), ln wound ~ bench + 0.1943·t₄, one look: tacky at dose 1, by the form of its likelihood.
+    const [bench, wound] = [0.25, 0.1943];
+    const nearly = Math.log(1.25) / Math.log(19);
     let [sum, weight] = [0, 0];
     for (let b = -1.2; b <= 1.2; b += 0.004)
-      for (let x = -1.6; x <= 1.6; x += 0.008) {
+      for (let x = -3.4; x <= 3.4; x += 0.01) {
         const p =
-          Math.exp(-0.5 * (b / bench) ** 2 - 0.5 * ((x - b) / wound) ** 2) * (x > 0 ? 0.95 : 0.05);
+          (Math.exp(-0.5 * (b / bench) ** 2) * (1 + ((x - b) / wound) ** 2 / 4) ** -2.5 * 0.95) /
+          (1 + Math.exp(-x / nearly));
         sum += p * b;
         weight += p;
       }

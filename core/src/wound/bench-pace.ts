@@ -1,8 +1,9 @@
-import { looksLikelihood, PACE_GRID, PACE_SD, type PacePrior, type WoundLook } from './belief';
+import { looksLikelihood, PACE_GRID, studentT4, type PacePrior, type WoundLook } from './belief';
 
 /** Of the spread of wounds this much lies between benches, the rest between wounds. Working assumption. */
 const BENCH_SD = 0.25;
-const WOUND_SD = Math.sqrt(PACE_SD ** 2 - BENCH_SD ** 2);
+/** Scale of the wounds of one bench, so that both together spread eight wounds in ten as widely as one belief. */
+const WOUND_SCALE = 0.1943;
 
 const SPAN = 3.5 * BENCH_SD;
 const POINTS = 57;
@@ -13,7 +14,7 @@ const BENCH_GRID: readonly number[] = Array.from(
 
 /** Share of the wounds of a bench with this pace that lie at a point of the wound's own grid. */
 const KERNEL: readonly (readonly number[])[] = BENCH_GRID.map((b) => {
-  const row = PACE_GRID.map((x) => Math.exp(-0.5 * ((x - b) / WOUND_SD) ** 2));
+  const row = PACE_GRID.map((x) => studentT4((x - b) / WOUND_SCALE));
   const total = row.reduce((sum, w) => sum + w, 0);
   return row.map((w) => w / total);
 });
@@ -39,7 +40,8 @@ export interface BenchPace {
 }
 
 /**
- * The pace of a bench after looks at its wounds: a wound's ln factor is the bench's and its own, both normal.
+ * The pace of a bench after looks at its wounds: a wound's ln factor is the bench's, normal, and its
+ * own, heavy-tailed.
  * @param evidence of every wound looked at, summed point by point; all 0 before any
  */
 export function benchPace(evidence: BenchEvidence = NO_EVIDENCE): BenchPace {

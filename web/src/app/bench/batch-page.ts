@@ -64,7 +64,7 @@ export class BatchPage {
     if (!batch) return null;
     const state = this.state();
     const clock = clockOf(state, batch);
-    const closure = clock ? closureOn(clock, batch.cutOn, this.today()) : 1;
+    const closure = clock ? closureOn(clock, this.today()) : 1;
     const plant = plantOf(state, batch.taxon);
     return {
       batch,

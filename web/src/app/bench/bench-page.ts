@@ -230,7 +230,7 @@ export class BenchPage {
     const { batch } = line;
     const state = this.state();
     const clock = clockOf(state, batch);
-    const closure = clock && batch.cut ? closureOn(clock, batch.cutOn, this.today()) : 0;
+    const closure = clock && batch.cut ? closureOn(clock, this.today()) : 0;
     const alive = batch.counts.rooted + batch.counts.pupped;
     const mark: MarkState = {
       ...FRESH,

@@ -48,6 +48,18 @@ describe('what do you see', () => {
     expect(page.stores.draft('look.b-20')).toBeNull();
   });
 
+  it.each([
+    ['started over', (page: Page) => page.tap('Start over')],
+    ['taken back', (page: Page) => say(page, 'Wrinkled', 'yes')],
+  ])('leaves no empty draft to be taken up once it is %s', async (_how, undo) => {
+    const page = await open();
+    await say(page, 'Wrinkled', 'yes');
+    expect(page.stores.draft('look.b-20')).toEqual({ wrinkled: true });
+    await undo(page);
+    expect(page.stores.draft('look.b-20')).toBeNull();
+    expect(page.text).toContain('Answer what you have looked at');
+  });
+
   it('counts a loss with its cause and stage in one tap', async () => {
     const page = await open();
     const before = page.journal.state().batches.get('b-20')!.counts;

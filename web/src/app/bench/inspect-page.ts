@@ -49,7 +49,7 @@ const seenSchema: z.ZodType<Seen> = z.partialRecord(
         <a routerLink="/bench">Bench</a> · <a [routerLink]="['/bench', b.id]">{{ title() }}</a>
       </p>
       <h1>What do you see?</h1>
-      <hy-draft-note [at]="left()" (afresh)="afresh()" />
+      <hy-draft-note [at]="left()" (afresh)="startOver()" />
       <div class="sides">
         <section aria-label="Signs">
           <ul>
@@ -125,7 +125,9 @@ const seenSchema: z.ZodType<Seen> = z.partialRecord(
                 </button>
                 <a class="bare" [routerLink]="['/bench', b.id, 'count']">Count more</a>
               }
-              <button type="button" class="bare" (click)="startOver()">Start over</button>
+              @if (left() === null) {
+                <button type="button" class="bare" (click)="startOver()">Start over</button>
+              }
             </div>
           }
           <p class="quiet small">
@@ -307,20 +309,16 @@ export class InspectPage {
     return counts ? counts.rooted + counts.pupped : 0;
   });
 
-  /** The same answer again takes it back. */
-  protected afresh(): void {
+  protected startOver(): void {
     this.keeper().drop();
     this.typed.set(null);
     this.thrown.update((n) => n + 1);
   }
 
+  /** The same answer again takes it back. */
   protected answer(sign: SignId, saw: boolean): void {
     const { [sign]: before, ...rest } = this.seen();
     this.keep(before === saw ? rest : { ...rest, [sign]: saw });
-  }
-
-  protected startOver(): void {
-    this.keep({});
   }
 
   protected readonly note = oneAtATime(() => this.noteDown());
@@ -384,7 +382,8 @@ export class InspectPage {
 
   private keep(seen: Seen): void {
     this.typed.set(seen);
-    this.keeper().keep(seen);
+    if (Object.keys(seen).length > 0) this.keeper().keep(seen);
+    else this.keeper().drop();
   }
 }
 

@@ -28,6 +28,7 @@ export class Drafts {
   private store: KeyValueStore | null = null;
   private kept = new Map<string, Kept>();
   private writing: Promise<unknown> = Promise.resolve();
+  private dropping: Promise<unknown> = Promise.resolve();
 
   async open(book: Book): Promise<void> {
     await this.writing;
@@ -59,11 +60,11 @@ export class Drafts {
       keep: (value) => {
         const kept = { at: Date.now(), value };
         this.kept.set(form, kept);
-        this.write((store) => store.setItem(form, JSON.stringify(kept)));
+        this.write(this.dropping, (store) => store.setItem(form, JSON.stringify(kept)));
       },
       drop: () => {
         this.kept.delete(form);
-        this.write((store) => store.removeItem(form));
+        this.dropping = this.write(this.writing, (store) => store.removeItem(form));
       },
     };
   }
@@ -73,12 +74,21 @@ export class Drafts {
     return this.writing;
   }
 
-  private write(work: (store: KeyValueStore) => Promise<unknown>): void {
+  /**
+   * What is typed goes to the store at once, not behind the writes before it, which the store keeps in their order
+   * by itself: the tab may be closed the moment after a tap. Only a drop and what is kept after it wait.
+   */
+  private write(
+    behind: Promise<unknown>,
+    work: (store: KeyValueStore) => Promise<unknown>,
+  ): Promise<unknown> {
     const { store } = this;
-    if (!store) return;
-    this.writing = this.writing
+    if (!store) return behind;
+    const written = behind
       .then(() => work(store))
       .catch((error: unknown) => console.error('keeping a draft', error));
+    this.writing = Promise.all([this.writing, written]);
+    return written;
   }
 }
 

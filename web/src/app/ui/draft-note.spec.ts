@@ -7,7 +7,7 @@ describe('the note of a draft', () => {
     let thrown = 0;
     page.fixture.componentInstance.afresh.subscribe(() => thrown++);
     expect(page.text).toContain('Taken up where you left it 3 days ago.');
-    await page.tap('Start afresh');
+    await page.tap('Start over');
     expect(thrown).toBe(1);
   });
 

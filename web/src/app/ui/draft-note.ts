@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import { Ago } from './ago';
 
-/** Says that a form was taken up where it was left, how long ago that was, and lets one begin afresh. */
+/** Says that a form was taken up where it was left, how long ago that was, and lets one start over. */
 @Component({
   selector: 'hy-draft-note',
   imports: [Ago],
@@ -10,7 +10,7 @@ import { Ago } from './ago';
     @if (at() !== null) {
       <p class="quiet small no-print" role="status">
         Taken up where you left it {{ at() | hyAgo }}.
-        <button type="button" class="bare" (click)="afresh.emit()">Start afresh</button>
+        <button type="button" class="bare" (click)="afresh.emit()">Start over</button>
       </p>
     }
   `,
