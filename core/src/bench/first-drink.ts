@@ -1,13 +1,67 @@
+import type { CourseId } from '../botany';
 import { addDays, type Day } from '../days';
-import type { Batch } from '../journal';
+import { isRooted, type Batch, type State } from '../journal';
 import { FIRST_WATER } from '../water';
+import type { WoundClock } from '../wound';
+import { courseOf, hadRoots } from './course-of';
 
-/** The first day water may be given by the school of first water; null while it waits for roots. */
-export function firstDrinkFrom(
-  { firstWater = 'with-gate', stage }: Pick<Batch, 'firstWater' | 'stage'>,
-  stuckOn: Day,
-): Day | null {
-  const { afterDays } = FIRST_WATER[firstWater];
-  if (afterDays === null) return stage === 'growing' || stage === 'done' ? stuckOn : null;
-  return addDays(stuckOn, afterDays);
+/** When the first water comes, and what decides it. */
+export type FirstDrink =
+  | {
+      readonly on: Day;
+      /** The gate; the grower's choice of days; water at once, whatever the wound; nothing in its way. */
+      readonly by: 'gate' | 'choice' | 'at-once' | 'settling' | 'roots';
+    }
+  /** It waits for roots, or the wound does not close. */
+  | { readonly on: null; readonly by: 'roots' | 'stopped' };
+
+/** Laid pieces are left dry so long, whatever the wound. Common practice, no source. */
+const LAID_DRY_DAYS = 3;
+const LAID_COURSES: ReadonlySet<CourseId> = new Set(['laid', 'propped', 'notch', 'bare']);
+
+/** Roots were counted on so many standing pieces; the first of them was seen by that day. */
+export function rootsSince(batch: Batch): Day | null {
+  let first: Day | null = null;
+  for (const { left, outcome, rooted } of batch.cuttings)
+    if (!left && rooted && isRooted({ outcome }) && (first === null || rooted.by < first))
+      first = rooted.by;
+  return first;
 }
+
+/** Roots seen since the wound was last laid open say more of it than the clock does. */
+export function gateClock(batch: Batch, clock: WoundClock | null): WoundClock | null {
+  const roots = rootsSince(batch);
+  return clock !== null && roots !== null && roots >= clock.from ? null : clock;
+}
+
+/**
+ * The first day for water after a batch was set (or would be, `setOn`): never before the gate, unless the grower
+ * chose water at once.
+ */
+export function firstDrink(
+  state: State,
+  batch: Batch,
+  clock: WoundClock | null,
+  setOn: Day,
+): FirstDrink {
+  const choice = batch.firstWater ?? 'with-gate';
+  const again = batch.reopenings.at(-1)?.day;
+  const from = again !== undefined && again > setOn ? again : setOn;
+  if (choice === 'at-once' && again === undefined) return { on: setOn, by: 'at-once' };
+  const roots = rootsSince(batch);
+  if (choice === 'roots-show' && !hadRoots(state, batch)) {
+    if (roots === null) return { on: null, by: 'roots' };
+    return { on: later(roots, setOn), by: 'roots' };
+  }
+  const gate = gateClock(batch, clock)?.gate;
+  if (gate?.state === 'stopped') return { on: null, by: 'stopped' };
+  const { afterDays } = FIRST_WATER[choice];
+  const course = courseOf(state, batch);
+  const laid = LAID_COURSES.has(course) && roots === null;
+  const days = Math.max(afterDays ?? 0, laid && choice === 'with-gate' ? LAID_DRY_DAYS : 0);
+  const wanted = addDays(setOn, days);
+  if (gate && gate.opens > wanted && gate.opens >= from) return { on: gate.opens, by: 'gate' };
+  return { on: wanted, by: days > 0 ? 'choice' : gate ? 'gate' : 'settling' };
+}
+
+const later = (a: Day, b: Day): Day => (a > b ? a : b);

@@ -3,6 +3,7 @@ import {
   CATALOGUE,
   METHOD,
   methodOf,
+  RECORDED_WAYS,
   withOwnFigures,
   type Piece,
   type Taxon,
@@ -53,7 +54,8 @@ export function plants(state: State): readonly Plant[] {
 /** What the library knows of propagating this batch's plant this way. */
 export function figuresOf(state: State, batch: Batch): TaxonMethod | null {
   const plant = plantOf(state, batch.taxon);
-  return plant ? (methodOf(plant.taxon, batch.method) ?? null) : null;
+  const listed = plant ? methodOf(plant.taxon, batch.method) : undefined;
+  return listed ?? RECORDED_WAYS[batch.method] ?? null;
 }
 
 export function pieceOf(state: State, batch: Batch): Piece {

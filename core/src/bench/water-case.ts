@@ -1,11 +1,11 @@
-import { METHOD } from '../botany';
 import { addDays, daysBetween, type Day } from '../days';
-import { spaceOn, type Batch, type State } from '../journal';
+import { spaceOn, type Batch, type RootState, type State } from '../journal';
 import { fillPot, type FilledPot } from '../media';
 import { columnOf, GRIT_DRESSING, mobilityAt, type WaterCase, type WaterSchoolId } from '../water';
 import { dryingOf, spaceDrying } from './air-of';
 import { clockOf } from './clock-of';
-import { firstDrinkFrom } from './first-drink';
+import { hasRoots, inJar, isLaid, unrootedWaterOf } from './course-of';
+import { firstDrink, gateClock } from './first-drink';
 import { containerOf, mixOf } from './medium-of';
 
 /** How far ahead the can is looked for, days. */
@@ -14,33 +14,69 @@ export const OUTLOOK_DAYS = 60;
 const MEMORY_DAYS = 90;
 /** Medium out of the bag, against drained. Working assumption. */
 const AS_BOUGHT = 0.08;
+/** Soaked coir or a moist mix, against drained. Working assumption; 0.7–1. */
+const WET_START = 0.9;
 /** Depth of stem or roots where nobody said. Common practice, no source. */
 const USUAL_STEM_MM = 25;
 const LAID_MM = 8;
 
+/** What a batch stands in since a day: the pots it was moved into once all were, else what it was set in. */
+export function potting(batch: Batch): {
+  readonly container: string | undefined;
+  readonly mix: string | undefined;
+  readonly since: Day | null;
+  readonly last: Batch['pottings'][number] | null;
+} {
+  const last = allPotted(batch) ? (batch.pottings.at(-1) ?? null) : null;
+  return last
+    ? { container: last.container, mix: last.mix, since: last.day, last }
+    : { container: batch.container, mix: batch.mix, since: batch.stuck, last: null };
+}
+
+/** Every piece that still lives stands in a pot of its own. */
+export const allPotted = ({ here, pottings }: Batch): boolean =>
+  pottings.length > 0 &&
+  here.waiting === 0 &&
+  here.potted > 0 &&
+  here.potted >= here.rooted + here.pupped;
+
 /** The filled container of a batch; null while pot or mix is not told. */
 export function potOf(state: State, batch: Batch): FilledPot | null {
-  const container = batch.container === undefined ? null : containerOf(state, batch.container);
-  const mix = batch.mix === undefined ? null : mixOf(state, batch.mix);
+  const told = potting(batch);
+  const container = told.container === undefined ? null : containerOf(state, told.container);
+  const mix = told.mix === undefined ? null : mixOf(state, told.mix);
   return container && mix ? fillPot(mix.medium, container, mix.correction) : null;
 }
 
-/** The school a batch is watered by: its own, the grower's, or what suits it. */
+/** The school a batch is watered by once it has roots: its own, the grower's, or what suits it. */
 export function waterSchoolOf(state: State, batch: Batch): WaterSchoolId {
-  return batch.waterSchool ?? state.settings.waterSchool ?? defaultWaterSchool(batch);
+  return batch.waterSchool ?? state.settings.waterSchool ?? defaultWaterSchool(state, batch);
 }
 
-/** Rot is the one loss that cannot be undone: by dryness, not by calendar; laid pieces by mist. */
-export function defaultWaterSchool({ method }: Pick<Batch, 'method'>): WaterSchoolId {
-  return isLaid(method) ? 'surface' : 'top-25';
+/** Rot is the one loss that cannot be undone: by dryness, not by calendar; laid pieces by their surface. */
+export function defaultWaterSchool(state: State, batch: Batch): WaterSchoolId {
+  return isLaid(state, batch) && !allPotted(batch) ? 'surface' : 'top-25';
 }
-
-const isLaid = (method: Batch['method']): boolean =>
-  METHOD[method].piece === 'leaf' || method === 'plantlet';
 
 /** How deep stem or roots of a batch reach, mm: as told, else as is usual for what it is. */
-export function stemDepthOf({ stemMm, method }: Pick<Batch, 'stemMm' | 'method'>): number {
-  return stemMm ?? (isLaid(method) ? LAID_MM : USUAL_STEM_MM);
+export function stemDepthOf(state: State, batch: Batch): number {
+  return batch.stemMm ?? (isLaid(state, batch) ? LAID_MM : USUAL_STEM_MM);
+}
+
+/** Drinks since it was set, potted on or laid open again: what came before does not count as its first. */
+export function drinksOf(batch: Batch): Batch['waterings'] {
+  const since = [potting(batch).since, batch.reopenings.at(-1)?.day ?? null]
+    .filter((d): d is Day => d !== null)
+    .sort()
+    .at(-1);
+  return since === undefined ? [] : batch.waterings.filter((w) => w.day >= since);
+}
+
+/** It was set, or potted on, in medium that was wet already. */
+export function wetStart(batch: Batch): boolean {
+  const { last } = potting(batch);
+  if (last) return last.wet === true;
+  return batch.settings.at(batch.rootedInWater ? -1 : 0)?.wet === true;
 }
 
 /**
@@ -57,12 +93,14 @@ export function waterCaseOf(
   dryingIn = spaceDrying(state),
 ): WaterCase | null {
   const pot = potOf(state, batch);
-  if (!pot || batch.stuck === null || batch.stuck > today || batch.stage === 'done') return null;
+  const { since, last } = potting(batch);
+  if (!pot || since === null || since > today || batch.ended !== null) return null;
+  if (inJar(state, batch) || (batch.stage === 'done' && last === null)) return null;
   const oldest = addDays(today, -MEMORY_DAYS);
   const lastSoak = learns
     ? undefined
     : batch.waterings.findLast((w) => w.how !== 'misted' && w.ml === undefined && w.day < today);
-  const stuckOrOldest = batch.stuck > oldest ? batch.stuck : oldest;
+  const stuckOrOldest = since > oldest ? since : oldest;
   const from = lastSoak && lastSoak.day > stuckOrOldest ? lastSoak.day : stuckOrOldest;
   const at = (day: Day): number => daysBetween(from, day);
   const days = at(today) + OUTLOOK_DAYS;
@@ -73,14 +111,16 @@ export function waterCaseOf(
   });
   const now = dryingIn(spaceOn(batch, today, true), today);
   const warmer = dryingOf(state, spaceOn(batch, today, true), today, 4);
-  const own = batch.container === undefined ? undefined : state.containers.get(batch.container);
+  const { container } = potting(batch);
+  const own = container === undefined ? undefined : state.containers.get(container);
   return {
     id: batch.id,
     column: columnOf(pot),
     dryG: pot.dryG,
     emptyG: own?.emptyG ?? null,
     from,
-    startWetness: batch.stuck >= from || lastSoak ? AS_BOUGHT : 0.5,
+    startWetness:
+      since < from && !lastSoak ? 0.5 : wetStart(batch) && since === from ? WET_START : AS_BOUGHT,
     evaporation: drying.map((d) => d.evaporationMm * cover),
     rainMm: drying.map((d) => d.rainMm),
     mobility: drying.map((d) => mobilityAt(d.mediumC)),
@@ -92,7 +132,7 @@ export function waterCaseOf(
     waterings: batch.waterings
       .filter((w) => w.day >= from && w.day <= today)
       .map(({ day, how, ml }) => ({ at: at(day), manner: how, ml })),
-    wateredBefore: batch.waterings.length > 0,
+    wateredBefore: wetStart(batch) || drinksOf(batch).length > 0,
     weighings: batch.weighings
       .filter((w) => w.day >= from && w.day <= today)
       .map(({ day, grams }) => ({ at: at(day), grams })),
@@ -100,22 +140,36 @@ export function waterCaseOf(
       .filter((t) => t.day >= from && t.day <= today)
       .map(({ day, depthMm, seen }) => ({ at: at(day), depthMm, seen })),
     school: waterSchoolOf(state, batch),
-    stemMm: stemDepthOf(batch),
-    gateAt: gateAt(state, batch, at),
-    firstAt: firstAt(batch, at),
-    weanedAt: batch.rootedInWater ? at(batch.stuck) : null,
-    laid: isLaid(batch.method),
+    unrooted: last || hasRoots(state, batch) ? null : unrootedWaterOf(state, batch),
+    stemMm: stemDepthOf(state, batch),
+    ...gateAndFirst(state, batch, at),
+    weanedAt: batch.rootedInWater && !last ? at(since) : null,
+    laid: isLaid(state, batch) && !last,
   };
 }
 
-function firstAt(batch: Batch, at: (day: Day) => number): number | null {
-  const day = firstDrinkFrom(batch, batch.stuck!);
-  return day === null ? null : at(day);
+/** From when the gate is open, and from when the first water may come, in days of the case. */
+function gateAndFirst(
+  state: State,
+  batch: Batch,
+  at: (day: Day) => number,
+): Pick<WaterCase, 'gateAt' | 'firstAt'> {
+  const { last } = potting(batch);
+  if (last)
+    return { gateAt: 0, firstAt: at(addDays(last.day, POTTED_REST[last.roots ?? 'whole'])) };
+  const clock = gateClock(batch, clockOf(state, batch));
+  const first = firstDrink(state, batch, clock, batch.stuck!);
+  const firstAt = first.on === null ? null : at(first.on);
+  const chosen = batch.firstWater === 'at-once' && batch.reopenings.length === 0;
+  if (
+    clock === null ||
+    chosen ||
+    wetStart(batch) ||
+    drinksOf(batch).some((w) => w.breach === undefined)
+  )
+    return { gateAt: 0, firstAt };
+  return { gateAt: clock.gate.state === 'dated' ? at(clock.gate.opens) : null, firstAt };
 }
 
-function gateAt(state: State, batch: Batch, at: (day: Day) => number): number | null {
-  // Roots in the medium say more about the wound than the clock does.
-  const clock = batch.stage === 'growing' ? null : clockOf(state, batch);
-  if (clock === null || batch.waterings.some((w) => w.breach === undefined)) return 0;
-  return clock.gate.state === 'dated' ? at(clock.gate.opens) : null;
-}
+/** Days before the first drink in a new pot, by how the roots came through. Common practice, no source. */
+export const POTTED_REST: Readonly<Record<RootState, number>> = { whole: 0, bared: 4, hurt: 7 };

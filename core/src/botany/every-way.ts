@@ -1,4 +1,4 @@
-import { METHODS, type MethodId } from './method';
+import { METHODS, PLANNED_METHODS, type MethodId } from './method';
 import type { Taxon } from './taxon';
 
 /** How a plant takes a method. */
@@ -22,11 +22,19 @@ const LACKS: Readonly<Record<MethodId, string>> = {
   'rooted-offset': 'It makes no offsets with roots of their own.',
   division: 'It does not grow in a clump that parts.',
   plantlet: 'It bears no plantlets or bulbils.',
+  'root-cutting': 'Its roots are not known to shoot.',
+  bulbil: 'It bears no bulbils.',
+  'flower-stalk': 'Its flower stalks do not root.',
+  seed: 'Recorded, not planned.',
+  culture: 'Recorded, not planned.',
 };
 
 /** Every method for a plant: possible, poor or no, and why. Common practice, no source. */
 export function everyWay(taxon: Taxon): readonly Standing[] {
-  return METHODS.map((method) => {
+  const known = METHODS.filter(
+    (m) => PLANNED_METHODS.includes(m) || taxon.methods.some((w) => w.method === m),
+  );
+  return known.map((method) => {
     const way = taxon.methods.find((m) => m.method === method);
     if (way) return { method, is: way.worth, why: way.why ?? '' };
     return {

@@ -8,3 +8,5 @@ export * from './own-figures';
 export * from './light';
 export * from './every-way';
 export * from './growth';
+export * from './course';
+export * from './recorded-way';

@@ -27,21 +27,28 @@ export function lightNeedOf({ name }: Pick<Taxon, 'name'>): LightNeed {
   return NEED[name.split(' ')[0]!] ?? 'sun';
 }
 
+/** Where light falls, the dimmest first. */
+export const LIGHT_PLACES = [
+  'bright-shade',
+  'window',
+  'morning',
+  'half-day',
+  'noon-shade',
+  'sun',
+] as const;
+export type LightPlace = (typeof LIGHT_PLACES)[number];
+
 export interface LightStep {
   /** Days after roots are seen. */
   readonly afterDays: number;
-  readonly says: string;
+  readonly to: LightPlace;
 }
 
 /** From shade to its place over two weeks. Common practice, no source. */
 export function lightSteps(need: LightNeed): readonly LightStep[] {
-  const steps: LightStep[] = [{ afterDays: 0, says: 'bright shade, no sun' }];
-  if (need === 'shade') return [...steps, { afterDays: 14, says: 'a place near a window, no sun' }];
-  steps.push({ afterDays: 4, says: 'an hour of morning sun' });
-  if (need === 'bright') return [...steps, { afterDays: 14, says: 'bright light, shaded at noon' }];
-  return [
-    ...steps,
-    { afterDays: 9, says: 'half a day of sun, shaded at noon' },
-    { afterDays: 14, says: 'full sun' },
-  ];
+  const steps: LightStep[] = [{ afterDays: 0, to: 'bright-shade' }];
+  if (need === 'shade') return [...steps, { afterDays: 14, to: 'window' }];
+  steps.push({ afterDays: 4, to: 'morning' });
+  if (need === 'bright') return [...steps, { afterDays: 14, to: 'noon-shade' }];
+  return [...steps, { afterDays: 9, to: 'half-day' }, { afterDays: 14, to: 'sun' }];
 }

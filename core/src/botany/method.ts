@@ -12,6 +12,11 @@ export const METHODS = [
   'rooted-offset',
   'division',
   'plantlet',
+  'root-cutting',
+  'bulbil',
+  'flower-stalk',
+  'seed',
+  'culture',
 ] as const;
 
 export type MethodId = (typeof METHODS)[number];
@@ -177,4 +182,66 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     polarity: 'as it stood',
     least: {},
   },
+  'root-cutting': {
+    id: 'root-cutting',
+    name: 'Root cutting',
+    one: 'root piece',
+    many: 'root pieces',
+    piece: 'segment',
+    rule: 'Thick roots in pieces, autumn to winter, the right way up, in pure grit and nearly dry.',
+    polarity: 'base down',
+    least: {},
+  },
+  bulbil: {
+    id: 'bulbil',
+    name: 'Bulbil',
+    one: 'bulbil',
+    many: 'bulbils',
+    piece: 'offset',
+    rule: 'Set with its stalk, no deeper than it sits on it.',
+    polarity: 'as it stood',
+    least: {},
+  },
+  'flower-stalk': {
+    id: 'flower-stalk',
+    name: 'Flower stalk',
+    one: 'flower stalk',
+    many: 'flower stalks',
+    piece: 'segment',
+    rule: 'A young stalk without its flowers, set as a stem cutting. It seldom takes.',
+    polarity: 'base down',
+    least: {},
+  },
+  seed: {
+    id: 'seed',
+    name: 'Seed',
+    one: 'seed',
+    many: 'seeds',
+    piece: 'offset',
+    rule: 'Dried about two months, sown on the surface; seedlings stay until they have true leaves.',
+    polarity: 'as it stood',
+    least: {},
+  },
+  culture: {
+    id: 'culture',
+    name: 'From a flask',
+    one: 'plant from a flask',
+    many: 'plants from a flask',
+    piece: 'offset',
+    rule: 'Jelly washed off the roots; damp air at first, then hardened by steps.',
+    polarity: 'as it stood',
+    least: {},
+  },
 };
+
+/** Ways and origins that have a course and a history, but no place in the plan: growers seldom choose them. */
+const RECORDED_ONLY: ReadonlySet<MethodId> = new Set([
+  'root-cutting',
+  'bulbil',
+  'flower-stalk',
+  'seed',
+  'culture',
+]);
+
+/** The ways a plan is made for. */
+export const PLANNED_METHODS: readonly MethodId[] = METHODS.filter((m) => !RECORDED_ONLY.has(m));

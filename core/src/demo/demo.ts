@@ -1,6 +1,6 @@
 import { benchWork } from './bench-work';
 import { tendings } from './tending';
-import { clockOf, figuresOf, ROOTS_GROW_DAYS } from '../bench';
+import { clockOf, figuresOf } from '../bench';
 import { windowAt } from '../botany';
 import { addDays, daysBetween, type Day } from '../days';
 import {
@@ -12,7 +12,7 @@ import {
   type Entry,
   type State,
 } from '../journal';
-import { nextLook } from '../round';
+import { factsOf, nextLook, ROOTS_GROW_DAYS } from '../care';
 import { randomFrom } from '../stats';
 import { DEMO, type DemoBatch, type DemoMother, type DemoSpace } from './story';
 import { stamped, type DemoDraft } from './draft';
@@ -265,7 +265,7 @@ function tallies(
   for (let look = 0; look < 14; look++) {
     const state = appendAll(setting, stamped([...life, ...entries]));
     const batch = state.batches.get(story.id)!;
-    const due = nextLook(state, batch, figures);
+    const due = nextLook(batch, factsOf(state, batch));
     if (due === null || due.day >= lastLook) break;
     const age = daysBetween(batch.cutOn, due.day);
     entries.push({ kind: 'tally', day: due.day, batch: story.id, counts: countsAt(fates, age) });

@@ -7,13 +7,19 @@
  * Version 2: `widthMm` (with `thicknessMm` for straps) and `dried`.
  * Version 3: water by weight and volume (`weighed`, `felt`, `ml`, bottom watering), mixes, containers,
  *            series of readings. Nothing older changes its meaning.
+ * Version 4: courses of care: what is told at a cut, a setting, a look and a potting (`course`, `dryDays`, `opening`,
+ *            `reopened`, `signs`, `gate` of a watering …), mothers repotted and divided. Nothing older changes.
  */
-export const JOURNAL_VERSION = 3;
+export const JOURNAL_VERSION = 4;
 
 type Raw = Record<string, unknown>;
 type Step = (entry: Raw) => Raw;
 
-const STEPS: Readonly<Record<number, Step>> = { 1: fromVersion1, 2: (entry) => entry };
+const STEPS: Readonly<Record<number, Step>> = {
+  1: fromVersion1,
+  2: (entry) => entry,
+  3: (entry) => entry,
+};
 
 /** An entry of `version` as the current version writes it. */
 export function migrateEntry(entry: unknown, version: number): unknown {

@@ -33,6 +33,8 @@ export interface Watering {
   readonly how: WaterManner;
   readonly ml?: number | undefined;
   readonly breach?: string | undefined;
+  /** What was known of the gate when it was given. */
+  readonly gate?: { readonly opens: Day | null } | undefined;
 }
 
 export type Photo = EntryOf<'photo'>;
@@ -51,6 +53,16 @@ export interface Batch extends BatchRecord {
   readonly entries: readonly BatchEntry[];
   readonly cut: Day | null;
   readonly stuck: Day | null;
+  /** Settings into medium or jar, in order of day; the count is null where all were set. */
+  readonly settings: readonly {
+    readonly day: Day;
+    readonly count: number | null;
+    readonly wet: boolean;
+  }[];
+  /** Wounds laid open again. */
+  readonly reopenings: readonly EntryOf<'reopened'>[];
+  readonly pottings: readonly EntryOf<'potted'>[];
+  readonly looks: readonly EntryOf<'inspected'>[];
   readonly waterings: readonly Watering[];
   readonly weighings: readonly { readonly day: Day; readonly grams: number }[];
   readonly touches: readonly {
@@ -99,8 +111,8 @@ export function wateringsIn(entries: readonly BatchEntry[]): readonly Watering[]
   const waterings: Watering[] = [];
   for (const entry of entries)
     if (entry.kind === 'watered') {
-      const { id, day, how, ml, breach } = entry;
-      waterings.push({ entry: id, day, how, ml, breach });
+      const { id, day, how, ml, breach, gate } = entry;
+      waterings.push({ entry: id, day, how, ml, breach, gate });
     }
   return waterings;
 }
@@ -142,7 +154,10 @@ export function foldBatch(
   let counted = begun;
   let potted = 0;
   let pottedGone = 0;
-  const stuckOn: Day[] = [];
+  const settings: Batch['settings'][number][] = [];
+  const reopenings: EntryOf<'reopened'>[] = [];
+  const pottings: EntryOf<'potted'>[] = [];
+  const looks: EntryOf<'inspected'>[] = [];
   const weighings: Batch['weighings'][number][] = [];
   const touches: Batch['touches'][number][] = [];
   const woundChecks: WoundCheck[] = [];
@@ -192,12 +207,17 @@ export function foldBatch(
       }
       case 'potted':
         potted += entry.count;
+        pottings.push(entry);
         break;
       case 'stuck':
-        stuckOn.push(day);
+        settings.push({ day, count: entry.count ?? null, wet: entry.wet ?? false });
+        break;
+      case 'reopened':
+        reopenings.push(entry);
         break;
       case 'inspected':
         lastLook = day;
+        looks.push(entry);
         if (entry.seen === 'tacky' || entry.seen === 'firm')
           woundChecks.push({ day, seen: entry.seen });
         break;
@@ -236,7 +256,7 @@ export function foldBatch(
     }
   }
   // From a jar into soil it is stuck a second time, and that is where the pot's story begins.
-  const stuck = stuckOn.at(fields.rootedInWater ? -1 : 0) ?? null;
+  const stuck = settings.at(fields.rootedInWater ? -1 : 0)?.day ?? null;
   const cuttings = spread(all.filter(isCounted));
   const counts = countOutcomes(all.filter(isCounted));
   const waiting = cuttings.filter((c) => c.outcome === 'waiting').length;
@@ -287,10 +307,21 @@ export function foldBatch(
     parting: fields.parting ?? undefined,
     carried: fields.carried ?? undefined,
     rootedInWater: fields.rootedInWater ?? undefined,
+    course: fields.course ?? undefined,
+    dryDays: fields.dryDays ?? undefined,
+    unrootedWater: fields.unrootedWater ?? undefined,
+    opening: fields.opening ?? undefined,
+    through: fields.through ?? undefined,
+    ownRoots: fields.ownRoots ?? undefined,
+    rings: fields.rings ?? undefined,
     stage: stageOf(cut, stuck, alive, ended, settled),
     entries,
     cut,
     stuck,
+    settings,
+    reopenings,
+    pottings,
+    looks,
     waterings: wateringsIn(entries),
     weighings,
     touches,

@@ -32,5 +32,9 @@ export interface Left {
 export const NO_COUNTS: Counts = { rooted: 0, pupped: 0, rotted: 0, dried: 0, lost: 0 };
 export const LOSS_OUTCOMES = ['rotted', 'dried', 'lost'] as const;
 
+/** It has roots, or the pup that stands for them. */
+export const isRooted = ({ outcome }: Pick<Cutting, 'outcome'>): boolean =>
+  outcome === 'rooted' || outcome === 'pupped';
+
 export const isLoss = (outcome: Outcome): outcome is (typeof LOSS_OUTCOMES)[number] =>
   (LOSS_OUTCOMES as readonly Outcome[]).includes(outcome);

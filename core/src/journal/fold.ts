@@ -22,7 +22,7 @@ import {
 } from './records';
 import { standing } from './retract';
 import { laterStamp, type Stamp } from './stamp';
-import { EMPTY_STATE, RECORD_MAPS, type State } from './state';
+import { EMPTY_STATE, RECORD_MAPS, type MotherEvent, type State } from './state';
 
 /**
  * The state that a set of entries tells. Pure: the order they arrive in and repeats do not matter.
@@ -151,6 +151,7 @@ export function draftOf(state: State): StateDraft {
     ...(maps as unknown as Pick<StateDraft, (typeof RECORD_MAPS)[number]>),
     batches: new Map(state.batches),
     examinations: new Map(state.examinations),
+    motherEvents: new Map(state.motherEvents),
     jugs: new Map(state.jugs),
     air: new Map(state.air),
   };
@@ -179,6 +180,8 @@ const FOLDS: Readonly<Record<SubjectName, FoldSubject>> = {
   mother: (draft, key, entries) => {
     const looks = entries.filter(isKind('examined')).sort(compareByDay);
     set(draft.examinations, key, looks.length > 0 ? looks : null);
+    const done = entries.filter(isMotherEvent).sort(compareByDay);
+    set(draft.motherEvents, key, done.length > 0 ? done : null);
     keepRecord('mother')(draft, key, entries, false);
   },
   jug: (draft, key, entries, gone) => set(draft.jugs, key, gone ? null : foldJugs(entries)),
@@ -204,6 +207,9 @@ function foldSubject(draft: StateDraft, subject: string, group: readonly Entry[]
       group.length === 0,
     );
 }
+
+const isMotherEvent = (entry: Entry): entry is MotherEvent =>
+  entry.kind === 'repotted' || entry.kind === 'divided' || entry.kind === 'mothered';
 
 const ofBatch = (entry: Entry): entry is BatchEntry =>
   Object.hasOwn(KINDS, entry.kind) && KINDS[entry.kind as keyof typeof KINDS].subject === 'batch';

@@ -1,13 +1,14 @@
 import '../zod-setup';
 import * as z from 'zod';
 import { LONGEST_SERIES_MINUTES, minuteFrom, SERIES_COLUMNS, SERIES_LIMITS } from '../climate';
-import { TOUCHES } from '../water';
-import { WATER_MANNERS } from '../water';
+import { TOUCHES, WATER_MANNERS } from '../water';
+import { TISSUES } from '../wound';
 import { countField, dayField, idField, noteField, saidField, textField } from './field';
-import { MEASURED, OUTCOMES, SEEN } from './outcome';
+import { MEASURED, OUTCOMES, SEEN, SIGNS } from './outcome';
 import { PARTINGS, RECUT_FOR } from './parting';
+import { OWN_ROOTS, REOPENINGS, ROOT_STATES } from './record-choices';
 import { carriedField, MOST_CUTTINGS } from './record-fields';
-import { TASKS, TENDINGS } from './task';
+import { MOTHER_TENDINGS, TASKS, TENDINGS } from './task';
 
 /** What a tally counts; the rest of the batch is still waiting. */
 export const countsSchema = z.looseObject({
@@ -34,14 +35,34 @@ const ofBatch = <S extends z.ZodRawShape>(shape: S) => ({
  */
 export const KINDS = {
   cut: ofBatch({}),
-  stuck: ofBatch({}),
-  inspected: ofBatch({ seen: z.enum(SEEN), text: noteField.optional() }),
+  /** Set into the medium or the jar. */
+  stuck: ofBatch({
+    /** So many of them: those with roots first; all where it is not told. */
+    count: countField.optional(),
+    /** Into a medium that is wet already. */
+    wet: z.boolean().optional(),
+  }),
+  /** A wound laid open again: its gate begins anew. */
+  reopened: ofBatch({
+    why: z.enum(REOPENINGS),
+    widthMm: z.number().positive().max(1000).optional(),
+    through: z.enum(TISSUES).optional(),
+  }),
+  inspected: ofBatch({
+    seen: z.enum(SEEN),
+    signs: z.array(z.enum(SIGNS)).max(SIGNS.length).optional(),
+    roots: z.enum(OWN_ROOTS).optional(),
+    rootMm: z.number().positive().max(5000).optional(),
+    text: noteField.optional(),
+  }),
   /** `breach` is the reason given for water before the gate opened. */
   watered: ofBatch({
     how: z.enum(WATER_MANNERS),
     /** Of one container. */
     ml: z.number().positive().max(100_000).optional(),
     breach: noteField.optional(),
+    /** What was known of the gate when it was given: the day it would open, null where that could not be said. */
+    gate: z.looseObject({ opens: dayField.nullable() }).optional(),
   }),
   /** One container of the batch on a scale, as it stands. */
   weighed: ofBatch({ grams: z.number().positive().max(200_000) }),
@@ -54,7 +75,16 @@ export const KINDS = {
     /** The grower says an earlier count was wrong; without it a contradiction is asked about. */
     recount: noteField.optional(),
   }),
-  potted: ofBatch({ count: countField }),
+  /** Potted on, into what, where, and how the roots came through it. */
+  potted: ofBatch({
+    count: countField,
+    container: idField.optional(),
+    mix: idField.optional(),
+    space: idField.optional(),
+    roots: z.enum(ROOT_STATES).optional(),
+    /** Into a medium that is wet already. */
+    wet: z.boolean().optional(),
+  }),
   moved: ofBatch({ space: idField, place: textField(80).optional() }),
   note: ofBatch({ text: noteField }),
   /** Cuttings leave the batch. */
@@ -178,6 +208,36 @@ export const KINDS = {
       wateredOn: dayField.optional(),
       text: noteField.optional(),
     }),
+  },
+  /** A mother put into a new pot, and how her roots came through it. */
+  repotted: {
+    subject: 'mother',
+    key: 'mother',
+    schema: z.looseObject({
+      mother: idField,
+      container: idField.optional(),
+      mix: idField.optional(),
+      roots: z.enum(ROOT_STATES).optional(),
+      text: noteField.optional(),
+    }),
+  },
+  /** A mother parted: what stays of her has wounds of its own. */
+  divided: {
+    subject: 'mother',
+    key: 'mother',
+    schema: z.looseObject({
+      mother: idField,
+      pieces: countField.optional(),
+      /** Nothing was cut: it parted by itself. */
+      parted: z.boolean().optional(),
+      text: noteField.optional(),
+    }),
+  },
+  /** Watered, brighter, fed, looked at after a cut. */
+  mothered: {
+    subject: 'mother',
+    key: 'mother',
+    schema: z.looseObject({ mother: idField, what: z.enum(MOTHER_TENDINGS) }),
   },
   /** A round that was walked to its end. */
   walked: {

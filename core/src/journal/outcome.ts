@@ -9,6 +9,23 @@ export type Counts = Readonly<Record<Exclude<Outcome, 'waiting'>, number>>;
 export const WOUND_SEEN = ['tacky', 'firm'] as const;
 export const SEEN = [...WOUND_SEEN, 'fine', 'wrinkled', 'soft'] as const;
 
+/** What else a look may find. */
+export const SIGNS = [
+  'root-points',
+  'white-roots',
+  'brown-roots',
+  'dead-roots',
+  'black-leaf',
+  'broken-leaf',
+  'leaf-crisp',
+  'crown-wet',
+  'crested',
+  'new-growth',
+  'pot-bulging',
+  'roots-out',
+] as const;
+export type Sign = (typeof SIGNS)[number];
+
 /** What may be measured on a picture. */
 export const MEASURED = ['wound', 'root'] as const;
 export type Measured = (typeof MEASURED)[number];

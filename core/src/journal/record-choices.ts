@@ -8,6 +8,8 @@ export const TRIAL_FACTORS = [
   'mix',
   'container',
   'disinfectant',
+  'course',
+  'dryDays',
 ] as const;
 export type TrialFactor = (typeof TRIAL_FACTORS)[number];
 
@@ -18,3 +20,19 @@ export const CALLUS_PLACES = ['rack', 'medium'] as const;
 /** What cuttings stand in together. */
 export const TRAY_KINDS = ['tray', 'pot', 'jar', 'rack'] as const;
 export type TrayKind = (typeof TRAY_KINDS)[number];
+
+/** How a piece came off: by a blade, snapped or twisted by hand, or parted by itself with nothing cut. */
+export const OPENINGS = ['cut', 'snapped', 'parted'] as const;
+export type Opening = (typeof OPENINGS)[number];
+
+/** Roots of its own when it was taken, or when it was looked at. */
+export const OWN_ROOTS = ['none', 'few', 'brush'] as const;
+export type OwnRoots = (typeof OWN_ROOTS)[number];
+
+/** How roots came through a move into a pot. */
+export const ROOT_STATES = ['whole', 'bared', 'hurt'] as const;
+export type RootState = (typeof ROOT_STATES)[number];
+
+/** Why a wound is open again. */
+export const REOPENINGS = ['recut', 'torn', 'roots-cut', 'broken'] as const;
+export type Reopening = (typeof REOPENINGS)[number];

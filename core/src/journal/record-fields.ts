@@ -1,6 +1,6 @@
 import '../zod-setup';
 import * as z from 'zod';
-import { METHODS } from '../botany';
+import { COURSES, METHODS } from '../botany';
 import { TISSUES } from '../wound';
 import { AIDS } from '../wound';
 import { FIRST_WATERS } from '../water';
@@ -8,12 +8,19 @@ import { LIGHT_LEVELS } from '../climate';
 import { COMPONENT_KINDS } from '../media';
 import { CONTAINER_SHAPES, LEAST_FILL_MM, WALLS } from '../media';
 import { DISINFECTANTS } from '../safety';
-import { WATER_SCHOOLS } from '../water';
+import { UNROOTED_WATERS, WATER_SCHOOLS } from '../water';
 import { WOUND_SCHOOLS } from '../wound';
 import { dayField, idField, nameField, noteField, saidField, textField } from './field';
 import { OUTCOMES } from './outcome';
 import { PARTINGS } from './parting';
-import { CALLUS_PLACES, PERMISSIONS, TRAY_KINDS, TRIAL_FACTORS } from './record-choices';
+import {
+  CALLUS_PLACES,
+  OPENINGS,
+  OWN_ROOTS,
+  PERMISSIONS,
+  TRAY_KINDS,
+  TRIAL_FACTORS,
+} from './record-choices';
 
 /*
  * The records a grower keeps, as the fields that a `put` may set. Every field is optional in a put:
@@ -91,6 +98,9 @@ export const protocolFields = z.looseObject({
   waterSchool: clear(z.enum(WATER_SCHOOLS)),
   mix: clear(idField),
   container: clear(idField),
+  course: clear(z.enum(COURSES)),
+  dryDays: clear(z.number().min(0).max(120)),
+  unrootedWater: clear(z.enum(UNROOTED_WATERS)),
 });
 
 /** A trial: one question, ways drawn by lot over one tray. Its cuttings are counted in a batch for every arm. */
@@ -231,6 +241,18 @@ export const batchFields = z.looseObject({
   carried: clear(carriedField),
   /** Its roots grew in a jar: it is weaned into medium by steps. */
   rootedInWater: clear(z.boolean()),
+  /** The course it goes through, where it is not the usual one of its plant and way. */
+  course: clear(z.enum(COURSES)),
+  /** Days to dry of the grower's own choice; a quarter is some hours. */
+  dryDays: clear(z.number().min(0).max(120)),
+  /** What it is given once set, until there are roots. */
+  unrootedWater: clear(z.enum(UNROOTED_WATERS)),
+  /** How it came off, and what the blade went through where that is not as usual. */
+  opening: clear(z.enum(OPENINGS)),
+  through: clear(z.enum(TISSUES)),
+  /** What it had when it was taken: roots, and rings of leaves on an offset. */
+  ownRoots: clear(z.enum(OWN_ROOTS)),
+  rings: clear(z.int().min(0).max(200)),
 });
 
 /** A component of the grower's own, or what they measured of one that ships. */

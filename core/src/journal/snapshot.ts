@@ -12,15 +12,16 @@ import type { TaskId } from './task';
  */
 
 /** Raised whenever what is folded or packed changes. */
-export const SNAPSHOT_VERSION = 2;
+export const SNAPSHOT_VERSION = 3;
 
-type PackedBatch = Omit<
-  Batch,
-  'entries' | 'waterings' | 'photos' | 'measured' | 'cuttings' | 'putOff'
-> & {
+/** Lists of entries that a batch keeps beside all of them. */
+const ENTRY_LISTS = ['photos', 'measured', 'reopenings', 'pottings', 'looks'] as const;
+type EntryList = (typeof ENTRY_LISTS)[number];
+
+type PackedBatch = Omit<Batch, 'entries' | 'waterings' | 'cuttings' | 'putOff' | EntryList> & {
+  readonly [L in EntryList]: readonly number[];
+} & {
   readonly entries: readonly number[];
-  readonly photos: readonly number[];
-  readonly measured: readonly number[];
   readonly groups: readonly Alike[];
   readonly putOff: readonly (readonly [TaskId, { day: string; until?: string; text: string }])[];
 };
@@ -34,6 +35,7 @@ export interface Snapshot {
   readonly batches: readonly PackedBatch[];
   readonly records: Readonly<Record<string, readonly (readonly [string, object])[]>>;
   readonly examinations: readonly (readonly [string, readonly number[]])[];
+  readonly motherEvents: readonly (readonly [string, readonly number[]])[];
   readonly jugs: readonly (readonly [string, readonly object[]])[];
   readonly walks: readonly number[];
   readonly air: readonly (readonly [string, readonly object[]])[];
@@ -55,11 +57,10 @@ export function packState(state: State, entries: readonly Entry[]): Snapshot {
     entries: entries.length,
     lastStamp: state.lastStamp,
     batches: [...state.batches.values()].map(
-      ({ entries: told, waterings: _told, photos, measured, cuttings, putOff, ...rest }) => ({
+      ({ entries: told, waterings: _told, cuttings, putOff, ...rest }) => ({
         ...rest,
+        ...lists((list) => rest[list].map(placeOf)),
         entries: told.map(placeOf),
-        photos: photos.map(placeOf),
-        measured: measured.map(placeOf),
         groups: gatherAlike(cuttings),
         putOff: [...putOff],
       }),
@@ -71,6 +72,7 @@ export function packState(state: State, entries: readonly Entry[]): Snapshot {
       }),
     ),
     examinations: [...state.examinations].map(([id, looks]) => [id, looks.map(placeOf)]),
+    motherEvents: [...state.motherEvents].map(([id, done]) => [id, done.map(placeOf)]),
     jugs: [...state.jugs],
     walks: state.walks.map(placeOf),
     air: [...state.air],
@@ -93,13 +95,12 @@ export function unpackState(snapshot: Snapshot, entries: readonly Entry[]): Stat
       return entry as never;
     });
   const batches = new Map<string, Batch>();
-  for (const { groups, entries: told, photos, measured, putOff, ...rest } of snapshot.batches)
+  for (const { groups, entries: told, putOff, ...rest } of snapshot.batches)
     batches.set(rest.id, {
       ...rest,
+      ...lists((list) => at(rest[list])),
       entries: at(told),
       waterings: wateringsIn(at(told)),
-      photos: at(photos),
-      measured: at(measured),
       cuttings: spread(groups),
       putOff: new Map(putOff),
     });
@@ -111,6 +112,7 @@ export function unpackState(snapshot: Snapshot, entries: readonly Entry[]): Stat
     ...records,
     batches,
     examinations: new Map(snapshot.examinations.map(([id, looks]) => [id, at(looks)])),
+    motherEvents: new Map(snapshot.motherEvents.map(([id, done]) => [id, at(done)])),
     jugs: new Map(snapshot.jugs) as unknown as State['jugs'],
     walks: at(snapshot.walks),
     air: new Map(snapshot.air) as unknown as State['air'],
@@ -120,3 +122,6 @@ export function unpackState(snapshot: Snapshot, entries: readonly Entry[]): Stat
     lastStamp: snapshot.lastStamp,
   };
 }
+
+const lists = <V>(of: (list: EntryList) => V): Record<EntryList, V> =>
+  Object.fromEntries(ENTRY_LISTS.map((list) => [list, of(list)])) as Record<EntryList, V>;

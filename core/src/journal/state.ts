@@ -22,6 +22,8 @@ export type Trial = KeptRecord<'trial'>;
 export type Tray = KeptRecord<'tray'>;
 export type Order = KeptRecord<'order'>;
 export type Examination = EntryOf<'examined'>;
+/** What was done to a mother beside cutting her. */
+export type MotherEvent = EntryOf<'repotted'> | EntryOf<'divided'> | EntryOf<'mothered'>;
 export type Settings = Kept<SettingsFields>;
 
 /** Everything the journal says, folded: records in the maps their table names, and what only entries tell. */
@@ -29,6 +31,8 @@ export interface State extends RecordMaps {
   readonly batches: ReadonlyMap<string, Batch>;
   /** Looks at a mother, in order of day. */
   readonly examinations: ReadonlyMap<string, readonly Examination[]>;
+  /** What was done to a mother, in order of day. */
+  readonly motherEvents: ReadonlyMap<string, readonly MotherEvent[]>;
   /** Drain tests by mix, in order of day. */
   readonly jugs: ReadonlyMap<string, readonly JugTest[]>;
   /** Rounds walked to their end, in order of day. */
@@ -51,6 +55,7 @@ export const EMPTY_STATE: State = {
   ...(Object.fromEntries(RECORD_MAPS.map((into) => [into, new Map()])) as unknown as RecordMaps),
   batches: new Map(),
   examinations: new Map(),
+  motherEvents: new Map(),
   jugs: new Map(),
   walks: [],
   settings: {},

@@ -18,9 +18,25 @@ export const TASKS = [
   'feed',
   'leaf-off',
   'mist',
+  'jar-feed',
+  'alive',
+  'neighbour',
+  'pot-water',
+  'water-mother',
 ] as const;
 export type TaskId = (typeof TASKS)[number];
 
 /** What is done for a batch and has no entry of its own kind. */
-export const TENDINGS = ['jar-stir', 'jar-change', 'light', 'feed', 'leaf-off'] as const;
+export const TENDINGS = [
+  'jar-stir',
+  'jar-change',
+  'jar-feed',
+  'light',
+  'feed',
+  'leaf-off',
+] as const;
 export type Tending = (typeof TENDINGS)[number];
+
+/** What is done for a mother, and has no entry of its own kind. */
+export const MOTHER_TENDINGS = ['watered', 'light', 'feed', 'looked'] as const;
+export type MotherTending = (typeof MOTHER_TENDINGS)[number];

@@ -1,5 +1,5 @@
 import { memoAround } from '../memo';
-import { batchCode, batchTitle, paceOf } from '../bench';
+import { batchCode, batchTitle, paceOf, wateredEarly } from '../bench';
 import { daysBetween, type Day } from '../days';
 import type { Batch, Counts, State } from '../journal';
 import type { Timed } from '../stats';
@@ -78,7 +78,7 @@ function caseOf(state: State, batch: Batch): LedgerCase {
     counts: batch.counts,
     waiting: batch.waiting,
     stuck: batch.stuck !== null || batch.waiting < batch.count,
-    breached: batch.waterings.some((w) => w.breach !== undefined),
+    breached: wateredEarly(state, batch) === true,
     firstRoot: firstRootIn(first),
     counted,
     settled: counted && (batch.stage === 'done' || batch.waiting === 0),

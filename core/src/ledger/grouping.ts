@@ -1,11 +1,10 @@
 import {
   airOf,
-  clockOf,
   containerOf,
   figuresOf,
-  gateOpen,
   mixOf,
   plantOf,
+  wateredEarly,
   waterSchoolOf,
 } from '../bench';
 import { METHOD } from '../botany';
@@ -101,12 +100,8 @@ export function groupOf(state: State, batch: Batch, by: Grouping): string | null
 }
 
 function gateGroup(state: State, batch: Batch): string | null {
-  if (!figuresOf(state, batch)?.wound) return null;
-  const [first] = batch.waterings;
-  if (!first) return null;
-  if (batch.waterings.some((w) => w.breach !== undefined)) return 'Water before the gate';
-  const clock = clockOf(state, batch);
-  return gateOpen(clock, first.day) ? 'Water after the gate' : 'Water before the gate';
+  const early = wateredEarly(state, batch);
+  return early === null ? null : early ? 'Water before the gate' : 'Water after the gate';
 }
 
 function potGroup(state: State, batch: Batch): string | null {

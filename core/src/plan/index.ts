@@ -13,6 +13,5 @@ export * from './risks';
 export * from './clump';
 export * from './strap';
 export * from './multiply';
-export * from './steps';
 export * from './materials';
 export * from './first-water-outlook';

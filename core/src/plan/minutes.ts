@@ -14,4 +14,9 @@ export const MINUTES: Readonly<Record<MethodId, number>> = {
   'rooted-offset': 3,
   division: 5,
   plantlet: 0.5,
+  'root-cutting': 2,
+  bulbil: 0.5,
+  'flower-stalk': 2,
+  seed: 0.1,
+  culture: 3,
 };

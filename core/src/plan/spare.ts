@@ -26,6 +26,11 @@ const SHARE: Readonly<Record<MethodId, number>> = {
   'rooted-offset': 1,
   division: 1,
   plantlet: 1,
+  'root-cutting': 1 / 3,
+  bulbil: 1,
+  'flower-stalk': 1,
+  seed: 1,
+  culture: 1,
 };
 
 const WHY: Readonly<Record<MethodId, string>> = {
@@ -41,6 +46,11 @@ const WHY: Readonly<Record<MethodId, string>> = {
   'rooted-offset': 'all that are large enough',
   division: 'all parts but one',
   plantlet: 'all of them',
+  'root-cutting': 'a third of her thick roots',
+  bulbil: 'all of them',
+  'flower-stalk': 'all of them',
+  seed: 'all of them',
+  culture: 'all of them',
 };
 
 /** What she can spare by a method; null where nobody has counted. */

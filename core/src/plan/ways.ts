@@ -42,6 +42,11 @@ const LOSES: Readonly<Record<MethodId, string>> = {
   'rooted-offset': 'rooted young ones',
   division: 'a part of the clump',
   plantlet: 'nothing it needs',
+  'root-cutting': 'some thick roots',
+  bulbil: 'nothing it needs',
+  'flower-stalk': 'flowers',
+  seed: 'nothing it needs',
+  culture: 'nothing',
 };
 
 /** One way to what is wanted. */

@@ -1,5 +1,5 @@
+import type { Do } from '../care';
 import type { EntryDraft } from '../journal';
-import type { Do } from './item';
 
 /** What one tap on a task records, what the button says, and what is said once it is saved. */
 export interface TaskDone {
@@ -8,16 +8,35 @@ export interface TaskDone {
   readonly said: string;
 }
 
-export function taskDone({ kind, batch: { id: batch, method }, count, drink }: Do): TaskDone {
+export function taskDone({ kind, batch, count, drink, reason }: Do): TaskDone {
+  const { id } = batch;
   switch (kind) {
+    case 'water-mother':
+      return {
+        entries:
+          batch.mother === undefined
+            ? []
+            : [{ kind: 'mothered', mother: batch.mother, what: 'watered' }],
+        word: 'Watered',
+        said: 'Mother watered',
+      };
     case 'cut':
-      return { entries: [{ kind: 'cut', batch }], word: 'Cut', said: 'Cut' };
-    case 'stick':
-      return { entries: [{ kind: 'stuck', batch }], word: 'Stuck', said: 'Stuck' };
+      return { entries: [{ kind: 'cut', batch: id }], word: 'Cut', said: 'Cut' };
+    case 'stick': {
+      // Those with roots only: the others stay where they lie.
+      const part = reason.why === 'roots-on-rack' && count < batch.count ? { count } : {};
+      const jar = reason.why === 'into-jar';
+      return {
+        entries: [{ kind: 'stuck', batch: id, ...part }],
+        word: jar ? 'In the jar' : 'Set',
+        said: jar ? 'In the jar' : 'Set',
+      };
+    }
     case 'first-water':
     case 'water':
+    case 'pot-water':
     case 'mist': {
-      const usual = kind === 'mist' || (method === 'leaf' && kind === 'first-water');
+      const usual = kind === 'mist' || (batch.method === 'leaf' && kind === 'first-water');
       const how = drink?.manner ?? (usual ? 'misted' : 'poured');
       // What runs through need not be measured, and a mist is a mist.
       const ml =
@@ -25,43 +44,40 @@ export function taskDone({ kind, batch: { id: batch, method }, count, drink }: D
           ? { ml: Math.max(1, Math.round(drink.ml)) }
           : {};
       const word = how === 'misted' ? 'Misted' : 'Watered';
-      return { entries: [{ kind: 'watered', batch, how, ...ml }], word, said: word };
+      return { entries: [{ kind: 'watered', batch: id, how, ...ml }], word, said: word };
     }
     case 'pot-on':
-      return { entries: [{ kind: 'potted', batch, count }], word: 'Potted', said: 'Potted on' };
+      return { entries: [{ kind: 'potted', batch: id, count }], word: 'Potted', said: 'Potted on' };
     case 'jar-stir':
-      return {
-        entries: [{ kind: 'tended', batch, what: kind }],
-        word: 'Moved',
-        said: 'Water moved',
-      };
+      return tended(id, kind, 'Moved', 'Water moved');
     case 'jar-change':
-      return {
-        entries: [{ kind: 'tended', batch, what: kind }],
-        word: 'Changed',
-        said: 'Water changed',
-      };
+      return tended(id, kind, 'Changed', 'Water changed');
+    case 'jar-feed':
+      return tended(id, kind, 'Fed', 'Fed in the jar');
     case 'wean':
       return {
         entries: [
           {
             kind: 'put',
             record: 'batch',
-            key: batch,
+            key: id,
             fields: { tray: null, cells: null, rootedInWater: true },
           },
-          { kind: 'stuck', batch },
+          { kind: 'stuck', batch: id },
         ],
-        word: 'In soil',
-        said: 'Moved to soil',
+        word: 'In the mix',
+        said: 'Moved into the mix',
       };
     case 'light':
-      return {
-        entries: [{ kind: 'tended', batch, what: kind }],
-        word: 'Brighter',
-        said: 'A step more light',
-      };
+      return tended(id, kind, 'Brighter', 'A step more light');
     case 'feed':
-      return { entries: [{ kind: 'tended', batch, what: kind }], word: 'Fed', said: 'Fed' };
+      return tended(id, kind, 'Fed', 'Fed');
   }
 }
+
+const tended = (
+  batch: string,
+  what: Extract<EntryDraft, { kind: 'tended' }>['what'],
+  word: string,
+  said: string,
+): TaskDone => ({ entries: [{ kind: 'tended', batch, what }], word, said });

@@ -1,4 +1,4 @@
-import type { Do } from './item';
+import type { Do } from '../care';
 
 /** What is done by walking along the bench with one can or one bottle: a row for all, not one for each. */
 const TOGETHER: ReadonlySet<Do['kind']> = new Set([
@@ -7,6 +7,8 @@ const TOGETHER: ReadonlySet<Do['kind']> = new Set([
   'mist',
   'jar-stir',
   'jar-change',
+  'jar-feed',
+  'water',
 ]);
 
 /** A row of the round: one task, or the same for several batches. */

@@ -65,16 +65,22 @@ function orders(state: State, today: Day): readonly Notice[] {
     if (order.doneOn !== undefined || order.calledOff !== undefined || !order.by) return [];
     const days = daysBetween(today, order.by);
     if (days > ORDER_AHEAD) return [];
-    const { short, ready } = shortfall(state, order);
+    const { short, ready, growing } = shortfall(state, order);
     return [
       {
         id: `order-${order.id}`,
         kind: 'order' as const,
         title: `${order.who ?? 'An order'}: ${days < 0 ? 'late' : 'make ready'}`,
         reason:
-          short > 0
-            ? `${ready} of ${order.count ?? 0} are set aside, ${short} are short.`
-            : `All ${order.count ?? 0} are set aside.`,
+          short + growing > 0
+            ? `Of ${order.count ?? 0}: ${[
+                `${ready} ready`,
+                growing > 0 ? `${growing} without roots as yet` : '',
+                short > 0 ? `${short} short` : '',
+              ]
+                .filter(Boolean)
+                .join(', ')}.`
+            : `All ${order.count ?? 0} are ready and set aside.`,
         sure: 'by the order',
         day: order.by,
         about: order.id,

@@ -13,6 +13,8 @@ export const FACTOR_NAME: Readonly<Record<TrialFactor, string>> = {
   mix: 'Mix',
   container: 'Pot',
   disinfectant: 'Blade',
+  course: 'Medium or water',
+  dryDays: 'Days to dry',
 };
 
 export interface FactorOption {
@@ -40,14 +42,29 @@ export function optionsOf(state: State, factor: TrialFactor): readonly FactorOpt
       return mixesOf(state).map(({ id, name }) => ({ value: id, name }));
     case 'container':
       return containersOf(state).map(({ id, name }) => ({ value: id, name }));
+    case 'course':
+      return [
+        { value: 'dried', name: 'Dried, then set' },
+        { value: 'bare', name: 'Bare until roots' },
+        { value: 'laid', name: 'Laid on the mix' },
+        { value: 'water', name: 'In water' },
+      ];
+    case 'dryDays':
+      return DRY_CHOICES.map((days) => ({
+        value: `${days}`,
+        name: days === 0 ? 'None' : days < 1 ? 'Some hours' : days === 1 ? 'A day' : `${days} days`,
+      }));
     case 'disinfectant':
       return DISINFECTANTS.map((value) => ({ value, name: BLADE_NAME[value] }));
   }
 }
 
+/** Days to dry that growers hold against each other. Common practice, no source. */
+const DRY_CHOICES = [0, 0.25, 1, 3, 7, 14] as const;
+
 const BLADE_NAME = { alcohol: 'Alcohol', bleach: 'Bleach, rinsed', none: 'Clean only' } as const;
 
 /** The field of a batch that makes it this arm. */
 export function armField(factor: TrialFactor, value: string): BatchFields {
-  return { [factor]: value };
+  return { [factor]: factor === 'dryDays' ? Number(value) : value };
 }

@@ -1,6 +1,7 @@
 import type { Day } from '../days';
 import type { Column } from './column';
 import type { WaterSchoolId } from './school';
+import type { UnrootedWaterId } from './unrooted';
 import type { WaterManner } from './watering';
 
 /** What is told of the air and of what was done, by days counted from `from`: index 0 is that day. */
@@ -27,6 +28,8 @@ export interface WaterCase {
   readonly weighings: readonly { readonly at: number; readonly grams: number }[];
   readonly touches: readonly CaseTouch[];
   readonly school: WaterSchoolId;
+  /** What it is given while it has no roots; null once it has. */
+  readonly unrooted: UnrootedWaterId | null;
   /** Depth to which stems or roots reach, mm. */
   readonly stemMm: number;
   /** From the day its gate opens; null while that cannot be said. */

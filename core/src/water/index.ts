@@ -12,3 +12,5 @@ export * from './compare';
 export * from './course';
 export * from './dry-out';
 export * from './first-water';
+export * from './reason';
+export * from './unrooted';

@@ -8,6 +8,7 @@ import {
   SURFACE_MM,
   type WaterSchoolId,
 } from './school';
+import type { UnrootedWaterId } from './unrooted';
 
 /** Weaning from water to medium: the surface kept moist, then a third let go, then as it pleases. */
 export const WEAN_MOIST_DAYS = 14;
@@ -15,14 +16,23 @@ export const WEAN_TAPER_DAYS = 28;
 
 /** The school that holds on a day: roots grown in water are weaned by steps. Common practice, no source. */
 export function schoolOn(
-  { weanedAt, school }: Pick<WaterCase, 'weanedAt' | 'school'>,
+  { weanedAt, school, unrooted }: Pick<WaterCase, 'weanedAt' | 'school' | 'unrooted'>,
   at: number,
 ): WaterSchoolId {
+  if (unrooted !== null) return UNROOTED_SCHOOL[unrooted] ?? school;
   if (weanedAt === null || school === 'mist') return school;
   const days = at - weanedAt;
   if (days < WEAN_MOIST_DAYS) return 'surface';
   return days < WEAN_TAPER_DAYS ? 'third' : school;
 }
+
+/** What a piece without roots is watered by, where not by the school it will have. */
+const UNROOTED_SCHOOL: Readonly<Partial<Record<UnrootedWaterId, WaterSchoolId>>> = {
+  mist: 'mist',
+  damp: 'surface',
+  sip: 'bone-dry-rest',
+  dry: 'bone-dry-rest',
+};
 
 /** What a trigger needs to know of the days before. */
 export interface Memory {

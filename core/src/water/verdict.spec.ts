@@ -44,6 +44,7 @@ function given(over: Partial<WaterCase> = {}, pot = 'pot-7'): WaterCase {
     firstAt: 0,
     weanedAt: null,
     laid: false,
+    unrooted: null,
     ...over,
   };
 }
@@ -130,7 +131,7 @@ describe('the verdict on a pot', () => {
   });
 
   it('roots grown in a jar are weaned: moist, then a third, then as its school has it', () => {
-    const weaned = { weanedAt: 0, school: 'bone-dry' } as const;
+    const weaned = { weanedAt: 0, school: 'bone-dry', unrooted: null } as const;
     expect([0, 13, 14, 27, 28].map((at) => schoolOn(weaned, at))).toEqual([
       'surface',
       'surface',

@@ -3,7 +3,8 @@ import type { WaterCase } from './case';
 import { capacityOf } from './column';
 import { fitPace, type PotPace } from './pace';
 import { mannerOf, runPot, type PotDay } from './run';
-import { WATER_SCHOOL, type WaterSchoolId } from './school';
+import type { VerdictReason, VerdictUnless } from './reason';
+import type { WaterSchoolId } from './school';
 import { schoolOn, WEAN_TAPER_DAYS } from './trigger';
 import { MIST_MM, type WaterManner } from './watering';
 
@@ -24,10 +25,9 @@ export interface WaterVerdict {
   readonly id: string;
   readonly kind: VerdictKind;
   readonly school: WaterSchoolId;
-  /** One sentence. */
-  readonly reason: string;
+  readonly reason: VerdictReason;
   /** What would change it. */
-  readonly unless: string;
+  readonly unless: VerdictUnless;
   /** When water is likely due, eight times in ten between the two; null beyond the outlook. */
   readonly due: {
     readonly likely: Day;
@@ -62,17 +62,6 @@ const THROUGH = 1.1;
 const BELOW_STEM_MM = 10;
 /** Of the room in a pot without holes no more than this is ever filled at once. */
 const MISER = 0.5;
-
-const FIRST_WAITS = {
-  roots: {
-    reason: 'Its first water waits until roots show.',
-    unless: 'Wrinkled and soft, not only wrinkled: then look at the base.',
-  },
-  day: {
-    reason: 'The gate is open, but its school of first water waits a little longer.',
-    unless: 'Wrinkling before that is expected and mends.',
-  },
-} as const;
 
 function firstDue({ from, firstAt }: WaterCase): WaterVerdict['due'] {
   if (firstAt === null) return null;
@@ -117,50 +106,61 @@ export function judge(given: WaterCase): WaterVerdict {
     pace,
     weights: weightsOf(ahead, pace, now, school),
   };
-  const { trigger, lasting } = WATER_SCHOOL[school];
-  const percent = `${Math.round(Math.min(now.fill, 1) * 100)} %`;
+  const { fill } = now;
 
   if (gateShut)
     return {
       ...base,
       kind: 'closed',
-      reason:
-        given.gateAt === null
-          ? 'The wound does not close in this air.'
-          : 'The wound is still open: wet medium would rot it.',
-      unless: 'A look that finds it dry and firm opens the gate sooner.',
+      reason: { why: given.gateAt === null ? 'gate-stopped' : 'gate-closed' },
+      unless: { what: 'firm' },
     };
   if (now.poolMl > 0.15 * (capacityOf(given.column) / 1000))
     return {
       ...base,
       kind: 'hold',
       due: null,
-      reason: `Water stands at the closed base (about ${Math.round(now.poolMl)} mL): roots there drown.`,
-      unless: 'Tip it out, or pot into something with holes.',
+      reason: { why: 'pool', ml: now.poolMl },
+      unless: { what: 'tip-out' },
     };
   if (neverWatered && (given.firstAt === null || given.firstAt > today))
     return {
       ...base,
       kind: 'hold',
       due: firstDue(given),
-      ...FIRST_WAITS[given.firstAt === null ? 'roots' : 'day'],
+      reason: { why: 'first-waits', for: given.firstAt === null ? 'roots' : 'days' },
+      unless: { what: given.firstAt === null ? 'soft' : 'wrinkling' },
     };
   if (neverWatered)
     return {
       ...base,
       kind: 'water',
-      reason: given.laid
-        ? 'The gate is open: a first mist wakes roots at the surface.'
-        : `The gate is open: a first drink, no deeper than the stem (${Math.round(given.stemMm)} mm).`,
-      unless: 'A soft or dark base: then no water, and a fresh cut.',
+      reason: given.laid ? { why: 'first-mist' } : { why: 'first-drink', depthMm: given.stemMm },
+      unless: { what: 'soft-base' },
     };
   const since = askedSince(past, given);
+  if (given.unrooted === 'dry' || (given.unrooted !== null && since === null))
+    return {
+      ...base,
+      kind: 'hold',
+      due: given.unrooted === 'dry' ? null : base.due,
+      reason: { why: 'unrooted', regime: given.unrooted, fill },
+      unless: { what: 'soft' },
+    };
   if (since === null)
     return {
       ...base,
       kind: 'hold',
-      reason: holdReason(given, school, percent, trigger),
+      reason: { why: 'holds', fill, school, weaning: weaning(given) },
       unless: holdUnless(ahead, now, pace),
+    };
+  // What has no roots drinks next to nothing: it is never overdue.
+  if (given.unrooted !== null)
+    return {
+      ...base,
+      kind: 'water',
+      reason: { why: 'unrooted', regime: given.unrooted, fill },
+      unless: { what: 'moist' },
     };
   const wait = today - since;
   const usual = base.everyDays ?? 0;
@@ -169,36 +169,22 @@ export function judge(given: WaterCase): WaterVerdict {
     return {
       ...base,
       kind: 'overdue',
-      reason: `${capital(lasting)} for ${wait} days: wrinkling is likely. Thirst mends, rot does not: water once, do not make up for it.`,
-      unless:
-        'If it is plump and firm it may wait: then weigh or feel the pot, the model dries too fast.',
+      reason: { why: 'overdue', school, days: wait },
+      unless: { what: 'plump' },
     };
   return {
     ...base,
     kind: 'water',
-    reason: `${wait > 1 ? `${capital(lasting)} for ${wait} days` : capital(trigger)}: ${percent} of its water is left.`,
-    unless:
-      'If it feels moist where your school says dry, hold and note it: the pot learns from that.',
+    reason: { why: 'asks', fill, school, days: wait },
+    unless: { what: 'moist' },
   };
 }
 
-function holdReason(
-  given: WaterCase,
-  school: WaterSchoolId,
-  percent: string,
-  trigger: string,
-): string {
-  if (school === 'mist') return 'Misted lately: the surface is still moist.';
-  if (school === 'weekly') return `A week has not passed; it still holds ${percent} of its water.`;
-  const weaning =
-    given.weanedAt !== null && given.today - given.weanedAt < WEAN_TAPER_DAYS
-      ? ' Roots from water are weaned by steps.'
-      : '';
-  return `It still holds ${percent} of its water; water once ${trigger}.${weaning}`;
-}
+const weaning = ({ weanedAt, today }: WaterCase): boolean =>
+  weanedAt !== null && today - weanedAt < WEAN_TAPER_DAYS;
 
 /** Four degrees more, worked out anew; and what would make the answer surer. */
-function holdUnless(given: WaterCase, now: PotDay, pace: PotPace): string {
+function holdUnless(given: WaterCase, now: PotDay, pace: PotPace): VerdictUnless {
   const { evaporation, mobility } = given.warmer;
   const warmer = {
     ...given,
@@ -207,12 +193,8 @@ function holdUnless(given: WaterCase, now: PotDay, pace: PotPace): string {
   };
   const usual = nextAsk(given, now, pace.likely);
   const sooner = nextAsk(warmer, now, pace.likely);
-  const gained = usual === null || sooner === null ? 0 : usual - sooner;
-  const warm =
-    gained > 0
-      ? `Four degrees warmer: ${gained === 1 ? 'a day' : `${gained} days`} sooner`
-      : 'Four degrees warmer hardly moves it';
-  return given.weighings.length > 1 ? `${warm}.` : `${warm}. A weighing narrows the range.`;
+  const days = usual === null || sooner === null ? 0 : Math.max(0, usual - sooner);
+  return { what: 'warmer', days, weigh: given.weighings.length < 2 };
 }
 
 /** First morning since the last watering from which it has asked without a break; null if it does not. */
@@ -278,7 +260,10 @@ function drinkFor(given: WaterCase, now: PotDay, school: WaterSchoolId, first: b
   });
   if (school === 'mist' || (first && given.laid))
     return amount((MIST_MM * column.surfaceMm2) / 1000, 'misted');
-  if (first) return amount(room(given.stemMm + BELOW_STEM_MM), 'poured');
+  // The stem's zone, and no more, as long as nothing drinks there.
+  if (first || given.unrooted === 'sip' || given.unrooted === 'damp' || given.unrooted === 'dry')
+    return amount(room(given.stemMm + BELOW_STEM_MM), 'poured');
+  if (given.unrooted === 'half') return amount((room(column.depthMm) * THROUGH) / 2, 'poured');
   if (!column.drains)
     return amount(Math.max(0, room(column.depthMm) * MISER - now.poolMl), 'poured');
   return amount(room(column.depthMm) * THROUGH, mannerOf(school), true);
@@ -330,5 +315,3 @@ function weightsOf(
     nowG: pace.dryWeightG + now.waterMl,
   };
 }
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -1,5 +1,5 @@
 import * as fc from 'fast-check';
-import { CATALOGUE } from '../botany';
+import { CATALOGUE, type TaxonMethod } from '../botany';
 import { addDays, daysBetween, type Day } from '../days';
 import {
   chanceClosed,
@@ -337,7 +337,7 @@ describe('laws of looks at a wound', () => {
 });
 
 describe('wounds of the catalogue against the windows of the trade (common practice, no source)', () => {
-  const wounds = new Map(
+  const wounds = new Map<string, TaxonMethod['wound']>(
     CATALOGUE.flatMap((t) => t.methods.map((m) => [`${t.id} ${m.method}`, m.wound] as const)),
   );
   it.each([

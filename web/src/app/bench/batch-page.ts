@@ -6,8 +6,8 @@ import {
   batchTitle,
   clockOf,
   cutTogether,
-  gateOpen,
-  lifeOf,
+  gateShutOn,
+  isLaid,
   pieceOf,
   placeOf,
   plantOf,
@@ -18,7 +18,8 @@ import { METHOD } from '@hypogeon/core/botany';
 import { isDay } from '@hypogeon/core/days';
 import type { Batch, BatchEntry, Outcome, BatchFields } from '@hypogeon/core/journal';
 import { emergence } from '@hypogeon/core/ledger';
-import { batchRound, TASK_NAME } from '@hypogeon/core/round';
+import { careOf } from '@hypogeon/core/care';
+import { COURSE_NAME, TASK_NAME } from '@hypogeon/words';
 import { readLength } from '@hypogeon/core/units';
 import { closureOn, WOUND_SCHOOL } from '@hypogeon/core/wound';
 import { firstValueFrom } from 'rxjs';
@@ -84,8 +85,7 @@ export class BatchPage {
       space: state.spaces.get(batch.space)?.name ?? 'a plain room',
       school: WOUND_SCHOOL[batch.school],
       method: METHOD[batch.method],
-      life: lifeOf(state, batch, this.today()),
-      asks: batchRound(state, batch, this.today(), this.verdicts().get(batch.id)),
+      care: careOf(state, batch, this.today(), this.verdicts().get(batch.id)),
       plate: emergence(batch, batch.ended ?? this.today()),
       mark: this.markFor(closure),
       log: batch.entries.map((entry) => ({ entry, text: entryWords(state, entry) })).toReversed(),
@@ -112,9 +112,7 @@ export class BatchPage {
 
   /** The loud colour goes to what is to be done now. */
   protected look(...kinds: readonly string[]): string {
-    return this.view()?.asks.some((a) => a.band !== 'leave' && kinds.includes(a.kind))
-      ? 'act'
-      : 'plain';
+    return this.view()?.care.asks.some((a) => kinds.includes(a.kind)) ? 'act' : 'plain';
   }
 
   protected toggle(panel: Panel): void {
@@ -133,16 +131,15 @@ export class BatchPage {
   protected async watered(): Promise<void> {
     const view = this.view();
     if (!view || this.dayProblem()) return;
-    const { batch, clock, title } = view;
-    const how = batch.method === 'leaf' ? 'misted' : 'poured';
+    const { batch, title } = view;
+    const how = isLaid(this.state(), batch) ? 'misted' : 'poured';
     const entry = { kind: 'watered', batch: batch.id, how, day: this.on() } as const;
-    // Roots in the medium say more about the wound than the clock does.
-    if (gateOpen(clock, this.on()) || batch.stage === 'growing') {
+    const shut = gateShutOn(this.state(), batch, this.on());
+    if (shut === null) {
       await this.actions.record(entry, 'Watered');
       return;
     }
-    const opens =
-      clock?.gate.state === 'dated' ? `until ${this.words.near(clock.gate.opens)}` : 'for now';
+    const opens = shut.opens === null ? 'for now' : `until ${this.words.near(shut.opens)}`;
     const data: BreachQuestion = { title, opens };
     const dialog = this.dialog.open<BreachDialog, BreachQuestion, string>(BreachDialog, {
       data,

@@ -1,6 +1,6 @@
 import { batchCode } from '@hypogeon/core/bench';
 import type { BatchEntry, Counts, State } from '@hypogeon/core/journal';
-import { TASK_NAME } from '@hypogeon/core/round';
+import { SIGN_NAME, TASK_NAME } from '@hypogeon/words';
 
 const SEEN = {
   tacky: 'Wound still tacky',
@@ -23,9 +23,21 @@ export function entryWords(state: State, entry: BatchEntry): string {
     case 'cut':
       return 'Cut';
     case 'stuck':
-      return 'Stuck';
+      return [
+        entry.count === undefined ? 'Set in the mix' : `${entry.count} set in the mix`,
+        entry.wet ? ', which was wet' : '',
+      ].join('');
+    case 'reopened':
+      return REOPENED[entry.why];
     case 'inspected':
-      return entry.text ? `${SEEN[entry.seen]}: ${entry.text}` : SEEN[entry.seen];
+      return [
+        SEEN[entry.seen],
+        ...(entry.roots === undefined ? [] : [ROOTS[entry.roots]]),
+        ...(entry.rootMm === undefined ? [] : [`roots of ${Math.round(entry.rootMm)} mm`]),
+        ...(entry.signs ?? []).map((s) => SIGN_NAME[s].toLowerCase()),
+      ]
+        .join(', ')
+        .concat(entry.text ? `: ${entry.text}` : '');
     case 'watered':
       return [
         entry.ml === undefined ? HOW[entry.how] : `${HOW[entry.how]}, ${entry.ml} mL a pot`,
@@ -38,7 +50,11 @@ export function entryWords(state: State, entry: BatchEntry): string {
     case 'tally':
       return tallyWords(entry.counts, entry.places, entry.recount);
     case 'potted':
-      return `Potted on ${entry.count}`;
+      return [
+        `Potted on ${entry.count}`,
+        entry.roots === undefined || entry.roots === 'whole' ? '' : `, roots ${entry.roots}`,
+        entry.wet ? ', into a wet mix' : '',
+      ].join('');
     case 'moved': {
       const space = state.spaces.get(entry.space)?.name ?? 'another bench';
       return `Moved to ${[space, entry.place].filter(Boolean).join(', ')}`;
@@ -67,7 +83,17 @@ export function entryWords(state: State, entry: BatchEntry): string {
   }
 }
 
+const REOPENED = {
+  recut: 'Cut afresh: the wound is open again',
+  torn: 'Torn while setting: the wound is open again',
+  'roots-cut': 'Roots cut: a wound of its own',
+  broken: 'Broken: the wound is open again',
+} as const;
+
+const ROOTS = { none: 'no roots', few: 'a few roots', brush: 'a brush of roots' } as const;
+
 const TENDED = {
+  'jar-feed': 'Fed in the jar',
   'jar-stir': 'Water in the jar moved',
   'jar-change': 'Water in the jar changed',
   light: 'A step more light',

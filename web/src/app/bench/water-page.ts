@@ -11,9 +11,8 @@ import { DecimalPipe } from '@angular/common';
 import { RouterLink } from '@angular/router';
 import {
   batchTitle,
-  clockOf,
   containersOf,
-  gateOpen,
+  gateShutOn,
   mixesOf,
   pieceOf,
   potOf,
@@ -37,6 +36,7 @@ import {
 import { MatDialog } from '@angular/material/dialog';
 import { firstValueFrom } from 'rxjs';
 import { BENCH_WORKER } from '../data/workers';
+import { verdictReasonText, verdictUnlessText } from '@hypogeon/words';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
@@ -96,7 +96,7 @@ export class WaterPage {
   protected readonly mixes = computed(() => mixesOf(this.state()));
   protected readonly stem = computed(() => {
     const batch = this.batch();
-    return batch ? stemDepthOf(batch) : 0;
+    return batch ? stemDepthOf(this.state(), batch) : 0;
   });
 
   /** With the past that the drawing shows, not only what the verdict needs. */
@@ -104,6 +104,13 @@ export class WaterPage {
     const batch = this.batch();
     return batch && waterCaseOf(this.state(), batch, this.today(), true);
   });
+  protected why({ reason }: WaterVerdict): string {
+    return verdictReasonText(reason, this.words.speech());
+  }
+  protected unless({ unless }: WaterVerdict): string {
+    return verdictUnlessText(unless, this.words.speech());
+  }
+
   protected readonly verdict = computed(() => this.verdicts().get(this.id()) ?? null);
 
   protected readonly course = computed(() => {
@@ -174,7 +181,7 @@ export class WaterPage {
 
   protected amount(verdict: WaterVerdict): string {
     const batch = this.batch();
-    return batch ? drinkWords(batch, verdict) : '';
+    return batch ? drinkWords(this.words, batch, verdict) : '';
   }
 
   protected dueSpan(v: WaterVerdict): string {
@@ -222,12 +229,11 @@ export class WaterPage {
       ...(ml === undefined ? {} : { ml }),
       day: this.on(),
     };
-    const clock = clockOf(this.state(), batch);
-    if (gateOpen(clock, this.on()) || batch.stage === 'growing') {
+    const shut = gateShutOn(this.state(), batch, this.on());
+    if (shut === null) {
       await this.actions.record(entry, 'Watered');
     } else {
-      const opens =
-        clock?.gate.state === 'dated' ? `until ${this.words.near(clock.gate.opens)}` : 'for now';
+      const opens = shut.opens === null ? 'for now' : `until ${this.words.near(shut.opens)}`;
       const data: BreachQuestion = { title: this.title(), opens };
       const dialog = this.dialog.open<BreachDialog, BreachQuestion, string>(BreachDialog, {
         data,

@@ -1,5 +1,6 @@
 import { inject, Injectable, Injector } from '@angular/core';
 import type { MatSnackBar } from '@angular/material/snack-bar';
+import { withGate } from '@hypogeon/core/bench';
 import type { Entry } from '@hypogeon/core/journal';
 import { Journal, type Draft, type Recorded } from './journal';
 
@@ -26,7 +27,8 @@ export class Actions {
     const same = this.sameAs(drafts);
     const under = this.lately.get(same);
     if (under) return under;
-    const doing = this.journal.recordAll(drafts).then((done) => this.tell(done, said));
+    const known = drafts.map((d) => withGate(this.journal.state(), d));
+    const doing = this.journal.recordAll(known).then((done) => this.tell(done, said));
     this.lately.set(same, doing);
     const forget = (): unknown => setTimeout(() => this.lately.delete(same), SLIP_MS);
     void doing.then(forget, forget);

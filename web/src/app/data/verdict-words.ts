@@ -1,6 +1,6 @@
 import type { Batch } from '@hypogeon/core/journal';
-import { amountWords } from '@hypogeon/core/round';
 import type { WaterVerdict } from '@hypogeon/core/water';
+import { drinkText } from '@hypogeon/words';
 import type { Words } from './words';
 
 /** A verdict as a glance takes it in: `no water until Sun 12 Apr`, `water, about 45 mL each`. */
@@ -9,15 +9,18 @@ export function verdictWords(words: Words, batch: Batch, verdict: WaterVerdict):
     case 'closed':
       return verdict.opens ? `no water until ${words.near(verdict.opens)}` : 'no water here';
     case 'hold':
-      if (verdict.poolMl > 0 && verdict.due === null) return 'no water: the base stands wet';
+      if (verdict.poolMl > 0 && verdict.due === null && verdict.reason.why === 'pool')
+        return 'no water: the base stands wet';
       return verdict.due ? `hold until ${words.near(verdict.due.likely)}` : 'hold';
     case 'water':
-      return `water, ${drinkWords(batch, verdict)}`;
+      return `water, ${drinkWords(words, batch, verdict)}`;
     case 'overdue':
-      return `water, overdue: ${drinkWords(batch, verdict)}`;
+      return `water, overdue: ${drinkWords(words, batch, verdict)}`;
   }
 }
 
-export function drinkWords(batch: Batch, { drink }: WaterVerdict): string {
-  return drink.manner === 'misted' ? 'a mist' : amountWords(batch, drink);
+export function drinkWords(words: Words, batch: Batch, { drink }: WaterVerdict): string {
+  return drink.manner === 'misted'
+    ? 'a mist'
+    : drinkText(drink.ml, batch.containers ?? 1, words.lengthUnit());
 }

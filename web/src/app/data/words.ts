@@ -15,8 +15,24 @@ import {
   shortDay,
   temperatureText,
   weekdayName,
+  askText,
+  lateText,
+  leaveReason,
+  leaveText,
+  motherAskText,
+  reasonText,
+  speechFor,
+  stepName,
+  stepTitle,
+  stepWhen,
+  stepWhy,
+  sureText,
+  volumeText,
   type DayStyle,
 } from '@hypogeon/words';
+import type { CourseId } from '@hypogeon/core/botany';
+import type { Ask, Leave, MotherAsk, Reason, Step } from '@hypogeon/core/care';
+import type { Batch } from '@hypogeon/core/journal';
 import { Journal } from './journal';
 import { Today } from './today';
 
@@ -36,6 +52,61 @@ export class Words {
     locale: 'en-GB',
     today: this.today.day(),
   }));
+
+  /** All that a sentence of care needs. */
+  readonly speech = computed(() => speechFor(this.journal.state(), this.style()));
+
+  /** `Water, about 45 mL each`. */
+  ask(ask: Ask): string {
+    return askText(ask, this.speech());
+  }
+
+  motherAsk(ask: MotherAsk): string {
+    return motherAskText(ask);
+  }
+
+  reason(reason: Reason): string {
+    return reasonText(reason, this.speech());
+  }
+
+  sure({ sure }: Ask): string {
+    return sureText(sure);
+  }
+
+  /** `12 days late`; empty while it is not. */
+  late(ask: { readonly late: number }): string {
+    return lateText(ask);
+  }
+
+  /** `No water until Sat 28 Nov`. */
+  leave(leave: Leave): string {
+    return leaveText(leave, this.speech());
+  }
+
+  leaveWhy(leave: Leave): string {
+    return leaveReason(leave, this.speech());
+  }
+
+  stepName(step: Step, course: CourseId): string {
+    return stepName(step, course);
+  }
+
+  stepWhen(step: Step): string {
+    return stepWhen(step, this.speech());
+  }
+
+  stepTitle(step: Step, batch: Batch, course: CourseId): string {
+    return stepTitle(step, batch, course);
+  }
+
+  stepWhy(step: Step, batch: Batch, course: CourseId): string {
+    return stepWhy(step, batch, course);
+  }
+
+  /** `45 mL`, `1.5 fl oz`. */
+  volume(ml: number): string {
+    return volumeText(ml, this.lengthUnit());
+  }
 
   length(mm: number): string {
     return lengthText(mm, this.lengthUnit());

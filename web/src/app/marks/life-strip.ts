@@ -1,21 +1,23 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import type { Milestone, MilestoneId } from '@hypogeon/core/bench';
-import type { Piece } from '@hypogeon/core/botany';
-import type { Day } from '@hypogeon/core/days';
-import { Today } from '../data/today';
+import type { CourseId, Piece } from '@hypogeon/core/botany';
+import type { Step, StepId } from '@hypogeon/core/care';
 import { Words } from '../data/words';
 import { CuttingMark } from './cutting-mark';
 import { FRESH, type MarkState } from './mark-state';
 
-const LOOKS: Readonly<Record<MilestoneId, MarkState>> = {
+const LOOKS: Readonly<Record<StepId, MarkState>> = {
+  'water-mother': FRESH,
   cut: FRESH,
   callused: { ...FRESH, closure: 0.75 },
-  stuck: { ...FRESH, closure: 0.9 },
+  stick: { ...FRESH, closure: 0.9 },
   gate: { ...FRESH, closure: 1 },
-  water: { ...FRESH, closure: 1 },
+  'first-water': { ...FRESH, closure: 1 },
   roots: { ...FRESH, closure: 1, roots: 1 },
   pups: { ...FRESH, closure: 1, roots: 2, pup: true },
-  potted: { ...FRESH, closure: 1, roots: 2, potted: true },
+  wean: { ...FRESH, closure: 1, roots: 2 },
+  light: { ...FRESH, closure: 1, roots: 2 },
+  feed: { ...FRESH, closure: 1, roots: 2 },
+  'pot-on': { ...FRESH, closure: 1, roots: 2, potted: true },
 };
 
 /** The life of a batch along one soil line: what was, solid; what is ahead, as a ghost with its range. */
@@ -25,11 +27,11 @@ const LOOKS: Readonly<Record<MilestoneId, MarkState>> = {
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ol>
-      @for (stop of stops(); track stop.milestone.id) {
-        <li [class]="stop.milestone.is">
+      @for (stop of stops(); track stop.step.id) {
+        <li [class]="stop.step.is">
           <hy-mark [piece]="piece()" [state]="stop.look" [size]="60" />
           <span class="text">
-            <strong>{{ stop.milestone.name }}</strong>
+            <strong>{{ stop.name }}</strong>
             <span>{{ stop.when }}</span>
           </span>
         </li>
@@ -62,10 +64,12 @@ const LOOKS: Readonly<Record<MilestoneId, MarkState>> = {
       border-top: 2px solid var(--ink);
     }
     li.ahead::before,
+    li.skipped::before,
     li.open::before {
       border-top: 2px dotted var(--hold);
     }
     .ahead hy-mark,
+    .skipped hy-mark,
     .open hy-mark {
       opacity: 0.42;
     }
@@ -84,6 +88,10 @@ const LOOKS: Readonly<Record<MilestoneId, MarkState>> = {
     .open strong {
       font-weight: 500;
     }
+    .due strong,
+    .late strong {
+      color: var(--do);
+    }
     @media (max-width: 760px) {
       ol {
         flex-wrap: wrap;
@@ -100,23 +108,31 @@ const LOOKS: Readonly<Record<MilestoneId, MarkState>> = {
 })
 export class LifeStrip {
   private readonly words = inject(Words);
-  private readonly today = inject(Today).day;
-  readonly milestones = input.required<readonly Milestone[]>();
+  readonly steps = input.required<readonly Step[]>();
+  readonly course = input.required<CourseId>();
   readonly piece = input.required<Piece>();
 
   protected readonly stops = computed(() =>
-    this.milestones().map((milestone) => ({
-      milestone,
-      look: LOOKS[milestone.id],
-      when:
-        milestone.is === 'open'
-          ? 'not to be said yet'
-          : this.when(milestone.is, milestone.from, milestone.to),
-    })),
+    this.steps()
+      .filter((step) => STATIONS.has(step.id))
+      .map((step) => ({
+        step,
+        look: LOOKS[step.id],
+        name: this.words.stepName(step, this.course()),
+        when: this.words.stepWhen(step),
+      })),
   );
-
-  private when(is: 'done' | 'ahead', from: Day, to: Day): string {
-    const due = is === 'ahead' && to <= this.today();
-    return due ? `due since ${this.words.shortDay(to)}` : this.words.span(from, to);
-  }
 }
+
+/** What is drawn: light and feed are said where they are asked. */
+const STATIONS: ReadonlySet<StepId> = new Set([
+  'cut',
+  'callused',
+  'stick',
+  'gate',
+  'first-water',
+  'roots',
+  'wean',
+  'pups',
+  'pot-on',
+]);

@@ -75,6 +75,11 @@ const HAS: Readonly<Record<MethodId, string>> = {
   'rooted-offset': 'Offsets with roots',
   division: 'Parts of the clump',
   plantlet: 'Plantlets',
+  'root-cutting': 'Thick roots',
+  bulbil: 'Bulbils',
+  'flower-stalk': 'Flower stalks',
+  seed: 'Seeds',
+  culture: 'Plants from a flask',
 };
 
 /** What was typed: only the fields that were touched are kept, laid over what stands, and written. */

@@ -3,7 +3,8 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
 import { batchTitle } from '@hypogeon/core/bench';
 import { calendarOf } from '@hypogeon/core/formats';
 import type { Batch } from '@hypogeon/core/journal';
-import { costOfBatch, DISINFECT, materialsOf, stepsOf } from '@hypogeon/core/plan';
+import { careOf } from '@hypogeon/core/care';
+import { costOfBatch, DISINFECT, materialsOf } from '@hypogeon/core/plan';
 import { Journal } from '../data/journal';
 import { saveText } from '../data/save-text';
 import { Today } from '../data/today';
@@ -161,7 +162,23 @@ export class PlanResult {
     return this.bottle() ?? String(usual * 100);
   });
 
-  protected readonly steps = computed(() => stepsOf(this.state(), this.batch(), this.today()));
+  protected readonly steps = computed(() => {
+    const batch = this.batch();
+    const { steps, course } = careOf(this.state(), batch, this.today());
+    return steps.flatMap((step) =>
+      step.is === 'ahead' || step.is === 'due' || step.is === 'late'
+        ? [
+            {
+              id: step.id,
+              from: step.from,
+              to: step.to,
+              title: this.words.stepTitle(step, batch, course),
+              why: this.words.stepWhy(step, batch, course),
+            },
+          ]
+        : [],
+    );
+  });
   protected readonly materials = computed(() =>
     materialsOf(this.state(), this.batch(), numberFrom(this.bottleText()) / 100),
   );

@@ -10,7 +10,7 @@ import { Router, RouterLink } from '@angular/router';
 import { batchCode, batchTitle } from '@hypogeon/core/bench';
 import { isDay } from '@hypogeon/core/days';
 import { contradictions, type Batch, type Counts } from '@hypogeon/core/journal';
-import { batchRound } from '@hypogeon/core/round';
+import { careOf } from '@hypogeon/core/care';
 import { walkStops } from '@hypogeon/core/walk';
 import * as z from 'zod';
 import { TALLY_KEYS, type Counted } from '../bench/tally-keys';
@@ -237,13 +237,7 @@ export class BenchSheetPage {
           title: batchTitle(state, batch),
           code: batchCode(state, batch),
           problem: this.problem(batch),
-          asks: batchRound(state, batch, this.today(), this.verdicts().get(batch.id))
-            .map((a) =>
-              a.band === 'leave'
-                ? `no ${a.kind === 'rooting' ? 'look' : 'water'} until ${this.words.near(a.until)}`
-                : a.title,
-            )
-            .join('; '),
+          asks: this.asks(batch),
         })),
     );
   });
@@ -265,6 +259,14 @@ export class BenchSheetPage {
       const day = this.day();
       if (Object.keys(typed).length > 0) this.keeper.keep({ day, typed });
     });
+  }
+
+  private asks(batch: Batch): string {
+    const verdict = this.verdicts().get(batch.id);
+    const { asks, leave } = careOf(this.state(), batch, this.today(), verdict);
+    return [...leave.map((l) => this.words.leave(l)), ...asks.map((a) => this.words.ask(a))].join(
+      '; ',
+    );
   }
 
   protected type(batch: string, outcome: Counted, value: string): void {

@@ -4,7 +4,7 @@ import { batchTitle, pieceOf, placeOf } from '@hypogeon/core/bench';
 import { METHOD } from '@hypogeon/core/botany';
 import { addDays, daysBetween, weekday, type Day } from '@hypogeon/core/days';
 import type { Batch, State } from '@hypogeon/core/journal';
-import type { LeaveAlone } from '@hypogeon/core/round';
+import type { Leave } from '@hypogeon/core/care';
 import { Words } from '../data/words';
 import { CuttingMark } from '../marks/cutting-mark';
 import { FRESH, type MarkState } from '../marks/mark-state';
@@ -21,7 +21,7 @@ interface Tick {
 }
 
 interface Row {
-  readonly item: LeaveAlone;
+  readonly item: Leave;
   readonly mark: MarkState;
   readonly solid: number;
   readonly fade: number;
@@ -43,7 +43,7 @@ interface Row {
 })
 export class LeaveRuler {
   private readonly words = inject(Words);
-  readonly items = input.required<readonly LeaveAlone[]>();
+  readonly items = input.required<readonly Leave[]>();
   readonly state = input.required<State>();
   readonly today = input.required<Day>();
 
@@ -82,7 +82,7 @@ export class LeaveRuler {
     return [`${batch.count} ${many}`, placeOf(this.state(), batch)].filter(Boolean).join(', ');
   }
 
-  private row(item: LeaveAlone): Row {
+  private row(item: Leave): Row {
     const opens = this.at(item.until);
     const from = Math.min(this.at(item.earliest), opens);
     const to = Math.max(this.at(item.latest), opens);
@@ -95,15 +95,9 @@ export class LeaveRuler {
       solid: from,
       fade: to - from,
       line: beyond ? null : opens,
-      says: `${item.kind === 'rooting' ? 'Look' : 'Water'} ${item.kind === 'water' ? 'likely' : 'from'} ${this.words.near(item.until)}`,
-      range: this.range(item),
+      says: this.words.leave(item),
+      range: this.words.leaveWhy(item),
     };
-  }
-
-  private range({ kind, earliest, latest, reason }: LeaveAlone): string {
-    if (kind === 'rooting' || earliest >= latest) return reason;
-    const span = this.words.span(earliest, latest);
-    return kind === 'gate' ? `closes ${span}, ${reason}` : `${span}, ${reason}`;
   }
 
   private at(day: Day): number {

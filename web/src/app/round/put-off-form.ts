@@ -9,7 +9,7 @@ import {
 } from '@angular/core';
 import { addDays, isDay } from '@hypogeon/core/days';
 import type { TaskId } from '@hypogeon/core/journal';
-import { TASK_NAME } from '@hypogeon/core/round';
+import { TASK_NAME } from '@hypogeon/words';
 import { Actions } from '../data/actions';
 import { Today } from '../data/today';
 import { Words } from '../data/words';

@@ -2,17 +2,9 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { RouterLink } from '@angular/router';
 import { batchTitle, pieceOf, placeOf } from '@hypogeon/core/bench';
 import { spaceOn, type Batch } from '@hypogeon/core/journal';
-import {
-  groupTasks,
-  roundOn,
-  TASK_NAME,
-  taskDone,
-  type Do,
-  type DoRow,
-  type Look,
-  type Notice,
-  type RoundItem,
-} from '@hypogeon/core/round';
+import type { Ask, Do, Look, MotherAsk } from '@hypogeon/core/care';
+import { groupTasks, roundOn, taskDone, type DoRow, type Notice } from '@hypogeon/core/round';
+import { TASK_NAME } from '@hypogeon/words';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
@@ -45,8 +37,8 @@ export class RoundPage {
 
   protected readonly round = computed(() => roundOn(this.state(), this.today(), this.verdicts()));
   protected readonly summary = computed(() => {
-    const { leave, look, do: todo } = this.round();
-    return `${leave.length} to leave alone, ${look.length} to look at, ${todo.length} to do`;
+    const { leave, look, do: todo, mothers } = this.round();
+    return `${leave.length} to leave alone, ${look.length} to look at, ${todo.length + mothers.length} to do`;
   });
 
   private readonly most = signal({ do: FEW, look: FEW });
@@ -73,7 +65,7 @@ export class RoundPage {
     return [placeOf(this.state(), batch), space].filter(Boolean).join(' · ');
   }
 
-  protected mark({ batch, closure }: RoundItem): MarkState {
+  protected mark({ batch, closure }: Ask): MarkState {
     const { rooted, pupped } = batch.counts;
     return {
       ...FRESH,
@@ -100,6 +92,25 @@ export class RoundPage {
 
   protected doneWord(item: Do): string {
     return taskDone(item).word;
+  }
+
+  protected motherDone({ mother, kind }: MotherAsk): void {
+    void this.actions.record(
+      { kind: 'mothered', mother: mother.id, what: kind },
+      `${mother.name ?? 'The mother'}: noted`,
+    );
+  }
+
+  protected motherWord({ kind }: MotherAsk): string {
+    return MOTHER_WORD[kind];
+  }
+
+  /** Looked at, and nothing amiss. */
+  protected looked({ batch }: Look, seen: 'fine' | 'soft'): void {
+    void this.actions.record(
+      { kind: 'inspected', batch: batch.id, seen },
+      seen === 'fine' ? 'Looked: fine' : 'Looked: soft',
+    );
   }
 
   protected leafOff({ batch }: Look): void {
@@ -130,3 +141,10 @@ export class RoundPage {
     }
   }
 }
+
+const MOTHER_WORD = {
+  watered: 'Watered',
+  light: 'Brighter',
+  feed: 'Fed',
+  looked: 'Looked',
+} as const;

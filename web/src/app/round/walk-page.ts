@@ -16,7 +16,8 @@ import {
   type Counts,
   countsSchema,
 } from '@hypogeon/core/journal';
-import { batchRound, taskDone, type Do, type Look } from '@hypogeon/core/round';
+import { careOf, type Do, type Look } from '@hypogeon/core/care';
+import { taskDone } from '@hypogeon/core/round';
 import { changesSince, walkStops } from '@hypogeon/core/walk';
 import * as z from 'zod';
 import { afterStep, outcomeOfKey, TallyKeys, type CountStep } from '../bench/tally-keys';
@@ -106,7 +107,7 @@ export class WalkPage {
     if (!found) return null;
     const { batch, stop } = found;
     const state = this.state();
-    const asks = batchRound(state, batch, this.today(), this.verdicts().get(batch.id));
+    const { asks, leave } = careOf(state, batch, this.today(), this.verdicts().get(batch.id));
     const last = batch.tallies.at(-1);
     return {
       ...found,
@@ -114,8 +115,8 @@ export class WalkPage {
       code: batchCode(state, batch),
       piece: pieceOf(state, batch),
       mates: stop.batches.map((b) => ({ id: b.id, title: batchTitle(state, b) })),
-      leave: asks.flatMap((a) => (a.band === 'leave' ? [a] : [])),
-      tasks: asks.flatMap((a) => (a.band === 'leave' ? [] : [a])),
+      leave,
+      tasks: asks,
       /** Looks are spaced: where none is due the keys wait behind a tap. */
       countNow: asks.some((a) => a.band === 'look' && COUNTED.has(a.kind)),
       last: last ? `${this.words.days(daysBetween(last, this.today()))} ago` : null,
@@ -253,6 +254,13 @@ export class WalkPage {
     void this.actions.record(
       { kind: 'inspected', batch: batch.id, day: this.on(), seen },
       seen === 'firm' ? 'Dry and firm' : 'Still tacky',
+    );
+  }
+
+  protected looked({ batch }: Look, seen: 'fine' | 'soft'): void {
+    void this.actions.record(
+      { kind: 'inspected', batch: batch.id, day: this.on(), seen },
+      seen === 'fine' ? 'Looked: fine' : 'Looked: soft',
     );
   }
 

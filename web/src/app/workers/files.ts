@@ -21,6 +21,7 @@ import {
 } from '@hypogeon/core/formats';
 import { entriesOf, fold, isKind, type Entry } from '@hypogeon/core/journal';
 import { tasksAhead, type Verdicts } from '@hypogeon/core/round';
+import { calendarText, speechFor } from '@hypogeon/words';
 import { strFromU8, strToU8, zipSync, type Zippable } from 'fflate';
 import type { StoredChunk } from '../data/chunk-store';
 import { makeSnapshot } from '../data/snapshot-store';
@@ -114,7 +115,10 @@ export const files = {
   },
   /** The tasks of the coming weeks for a calendar; many batches over many days take their time. */
   calendar(entries: readonly Entry[], today: Day, verdicts: Verdicts, writtenAt: Date): string {
-    return calendarOf('Hypogeon', tasksAhead(fold(entries), today, verdicts), writtenAt);
+    const state = fold(entries);
+    const speech = speechFor(state, { locale: 'en-GB', today });
+    const events = tasksAhead(state, today, verdicts).map((t) => calendarText(state, t, speech));
+    return calendarOf('Hypogeon', events, writtenAt);
   },
   /** A zip of ours: its journal as of a file by itself, and the pictures that entries here or there name. */
   readZip(bytes: Uint8Array, known: readonly Entry[], nowMs: number): ReadZip {

@@ -1,0 +1,61 @@
+import { coursesFor, usualCourse, type CourseId } from '../botany';
+import { isRooted, type Batch, type State } from '../journal';
+import type { UnrootedWaterId } from '../water';
+import { plantOf } from './plant';
+import { standsInJar } from './stands-in';
+import { woundOf } from './wound-input';
+
+/** The course a batch is on: the grower's choice, what it stands in, else the usual one of its plant and way. */
+export function courseOf(state: State, batch: Batch): CourseId {
+  if (batch.course !== undefined) return batch.course;
+  if (batch.rootedInWater || standsInJar(state, batch)) return 'water';
+  const tray = batch.tray === undefined ? undefined : state.trays.get(batch.tray);
+  if (tray?.kind === 'rack' && batch.method === 'leaf') return 'bare';
+  const taxon = plantOf(state, batch.taxon)?.taxon ?? null;
+  return usualCourse(taxon, batch.method, woundOf(state, batch));
+}
+
+/** All courses a batch could go through, the usual one first. */
+export function coursesOf(state: State, batch: Batch): readonly CourseId[] {
+  const taxon = plantOf(state, batch.taxon)?.taxon ?? null;
+  return coursesFor(taxon, batch.method, woundOf(state, batch));
+}
+
+/** It is meant for a jar, or stands in one: until it was moved into medium. */
+export const forJar = (state: State, batch: Batch): boolean =>
+  !batch.rootedInWater && courseOf(state, batch) === 'water';
+
+/** It stands in water now. */
+export const inJar = (state: State, batch: Batch): boolean =>
+  batch.stuck !== null && forJar(state, batch);
+
+/** Courses whose pieces lie on the surface. */
+const LAID: ReadonlySet<CourseId> = new Set(['bare', 'laid', 'propped', 'notch']);
+
+/** Laid on the surface, so that a mist is its drink. */
+export function isLaid(state: State, batch: Batch): boolean {
+  const course = courseOf(state, batch);
+  return LAID.has(course) || (course === 'rooted' && batch.method === 'plantlet');
+}
+
+/** Roots of its own from the start: told, or by what it is. */
+export function hadRoots(state: State, batch: Batch): boolean {
+  if (batch.ownRoots !== undefined) return batch.ownRoots !== 'none';
+  const course = courseOf(state, batch);
+  return course === 'rooted' || course === 'division' || course === 'culture';
+}
+
+/** Roots were seen on a piece that still stands, or it came with them. */
+export const hasRoots = (state: State, batch: Batch): boolean =>
+  batch.cuttings.some((c) => !c.left && isRooted(c)) || hadRoots(state, batch);
+
+/** What it is given once set, until there are roots: the grower's choice, else what suits it. */
+export function unrootedWaterOf(state: State, batch: Batch): UnrootedWaterId {
+  if (batch.unrootedWater !== undefined) return batch.unrootedWater;
+  if (isLaid(state, batch)) return courseOf(state, batch) === 'propped' ? 'damp' : 'mist';
+  const course = courseOf(state, batch);
+  if (course === 'petiole' || batch.method === 'trailing' || course === 'seed') return 'damp';
+  if (course === 'root-cutting') return 'sip';
+  const tissue = woundOf(state, batch)?.tissue;
+  return tissue === 'semi-woody stem' || tissue === 'cactus body' ? 'dry' : 'sip';
+}

@@ -1,0 +1,32 @@
+import type { Day } from '../days';
+import type { Batch, EntryDraft, State } from '../journal';
+import { clockOf, gateOpen } from './clock-of';
+import { inJar } from './course-of';
+import { gateClock } from './first-drink';
+import { allPotted } from './water-case';
+
+/** A gate that is shut on a day; `opens` is null while the wound does not close. */
+export interface ShutGate {
+  readonly opens: Day | null;
+}
+
+/**
+ * Whether water on a day would come before the gate, so that a reason is asked for; null where it would not: no
+ * wound, roots seen, a jar, or water at once was what the grower chose.
+ */
+export function gateShutOn(state: State, batch: Batch, day: Day): ShutGate | null {
+  if (batch.cut === null || inJar(state, batch) || allPotted(batch)) return null;
+  if (batch.firstWater === 'at-once' && batch.reopenings.length === 0) return null;
+  const clock = gateClock(batch, clockOf(state, batch));
+  if (clock === null || gateOpen(clock, day)) return null;
+  return { opens: clock.gate.state === 'dated' ? clock.gate.opens : null };
+}
+
+/** A watering tells what was known of the gate when it was given: later learning does not rewrite it. */
+export function withGate(state: State, draft: EntryDraft): EntryDraft {
+  if (draft.kind !== 'watered' || draft.gate !== undefined) return draft;
+  const batch = state.batches.get(draft.batch);
+  const clock = batch && clockOf(state, batch);
+  if (!clock) return draft;
+  return { ...draft, gate: { opens: clock.gate.state === 'dated' ? clock.gate.opens : null } };
+}

@@ -1,0 +1,174 @@
+import { addDays, type Day } from '../days';
+import type { Batch, State } from '../journal';
+import type { WaterVerdict } from '../water';
+import { closureOn } from '../wound';
+import { Asker } from './asker';
+import type { Ask, Care, Leave } from './care';
+import { drinking } from './drink';
+import { daysSince, factsOf, type Facts } from './facts';
+import { jarring } from './jar';
+import { heldFor, rotNear } from './neighbours';
+import { NEIGHBOUR_DAYS, PLUMP_DAYS, ROOTS_GROW_DAYS, STANDS } from './rhythm';
+import { isGrown, rooting } from './rooted';
+import { looking } from './roots';
+import { setting } from './set';
+import { stepsOf } from './steps';
+
+/**
+ * The one answer for a batch on a day: its course, its whole life in steps, what the day asks and what is to be left
+ * alone. List, batch page, timeline, walk, calendar, plan and printed sheets read it and nothing else, so that they
+ * say the same.
+ * @param verdict on its pot, as judged on this day or before; without one a told pot is said to be unread
+ */
+export function careOf(state: State, batch: Batch, day: Day, verdict?: WaterVerdict): Care {
+  const facts = factsOf(state, batch);
+  const { asks, leave } = isOver(batch, facts)
+    ? { asks: [], leave: [] }
+    : today(state, batch, facts, day, verdict);
+  return {
+    course: facts.course,
+    asks,
+    leave,
+    get steps() {
+      return stepsOf(batch, facts, day, asks, plumpedOn(state, batch, day));
+    },
+  };
+}
+
+/** Ended, or nothing of it lives here any more. */
+const isOver = (batch: Batch, { living }: Facts): boolean => batch.ended !== null || living === 0;
+
+function today(
+  state: State,
+  batch: Batch,
+  facts: Facts,
+  day: Day,
+  verdict: WaterVerdict | undefined,
+): Pick<Care, 'asks' | 'leave'> {
+  const closure = facts.gate ? closureOn(facts.gate, day) : 1;
+  const ask = new Asker(batch, day, batch.cut === null ? 0 : closure, facts.living);
+  if (batch.cut === null) planned(ask, state, batch, day);
+  else if (isGrown(batch, facts, day)) grown(ask, day);
+  else {
+    setting(ask, batch, facts, day);
+    if (!facts.inJar) drinking(ask, state, batch, facts, day, verdict);
+    looking(ask, batch, facts, day);
+    jarring(ask, state, batch, facts, day);
+    rooting(ask, state, batch, facts, day);
+  }
+  const wanted = batch.cut === null ? ask.asks : guarded(ask, state, batch, day);
+  const asks = forgotten(asked(ask, wanted), facts, day);
+  if (asks.length === 0 && ask.leaves.length === 0) ask.leave('rooting', nothingDue(facts, day));
+  return { asks, leave: ask.leaves };
+}
+
+function grown(ask: Asker, day: Day): void {
+  const next = addDays(day, ROOTS_GROW_DAYS);
+  ask.leave('grown', { until: next, earliest: next, latest: next, reason: { why: 'grown' } });
+}
+
+function planned(ask: Asker, state: State, batch: Batch, day: Day): void {
+  const { cutOn, mother } = batch;
+  const plump = addDays(cutOn, -PLUMP_DAYS);
+  if (mother !== undefined && day >= plump && day < cutOn && !drankSince(state, mother, plump))
+    ask.do('water-mother', {
+      since: plump,
+      late: 0,
+      reason: { why: 'plump-mother', cutOn },
+      sure: { by: 'practice' },
+    });
+  if (day >= cutOn)
+    ask.do('cut', { since: cutOn, reason: { why: 'planned', on: cutOn }, sure: { by: 'plan' } });
+  else
+    ask.leave('planned', {
+      until: cutOn,
+      earliest: cutOn,
+      latest: cutOn,
+      reason: { why: 'planned', on: cutOn },
+    });
+}
+
+/** The day the mother was watered for the cut, as far as that was told. */
+function plumpedOn(state: State, { mother, cutOn, cut }: Batch, day: Day): Day | null {
+  if (mother === undefined || cut !== null) return null;
+  const from = addDays(cutOn, -PLUMP_DAYS);
+  return day >= from && drankSince(state, mother, from) ? day : null;
+}
+
+/** Whether a mother was watered on a day or since, by what was told of her. */
+export function drankSince(state: State, mother: string, since: Day): boolean {
+  return (
+    (state.motherEvents.get(mother) ?? []).some(
+      (e) => e.kind === 'mothered' && e.what === 'watered' && e.day >= since,
+    ) || (state.examinations.get(mother) ?? []).some((e) => (e.wateredOn ?? '') >= since)
+  );
+}
+
+/** Rot near it: one looks first, and until then the can is held. */
+function guarded(ask: Asker, state: State, batch: Batch, day: Day): readonly Ask[] {
+  const near = rotNear(state, batch, day);
+  if (!near) return ask.asks;
+  ask.look('neighbour', {
+    since: near.day,
+    late: 0,
+    reason: { why: 'rot-near', near },
+    sure: { by: 'fact' },
+  });
+  if (!heldFor(near, day)) return ask.asks;
+  const until = addDays(near.day, NEIGHBOUR_DAYS);
+  ask.leave('held', { until, earliest: day, latest: until, reason: { why: 'rot-near', near } });
+  return ask.asks.filter((a) => !CAN.has(a.kind));
+}
+
+const CAN: ReadonlySet<string> = new Set(['first-water', 'water', 'mist', 'pot-water']);
+
+/** Without what the grower has put off or dropped; that is said instead. A shut gate cannot be put off. */
+function asked(ask: Asker, asks: readonly Ask[]): readonly Ask[] {
+  const { batch, day } = ask;
+  if (batch.putOff.size === 0) return asks;
+  return asks.filter(({ kind }) => {
+    const put = batch.putOff.get(kind);
+    if (put === undefined || put.day > day || (put.until !== undefined && put.until <= day))
+      return true;
+    if (put.until !== undefined)
+      ask.leave('postponed', {
+        until: put.until,
+        earliest: put.until,
+        latest: put.until,
+        reason: { why: 'put-off', task: kind, text: put.text },
+      });
+    return false;
+  });
+}
+
+/** What stood past twice its time without anyone touching the batch: one looks whether it still lives. */
+function forgotten(asks: readonly Ask[], facts: Facts, day: Day): readonly Ask[] {
+  const untouched = daysSince(facts.lastTouch, day);
+  const stale = (a: Ask): boolean => {
+    const stands = STANDS[a.kind];
+    return stands !== undefined && a.late > 2 * stands && untouched > 2 * stands;
+  };
+  const worst = asks.filter(stale).sort((a, b) => b.late - a.late)[0];
+  if (!worst) return asks;
+  const { batch, closure, count, since, late } = worst;
+  const alive: Ask = {
+    band: 'look',
+    kind: 'alive',
+    batch,
+    closure,
+    count,
+    since,
+    late,
+    reason: { why: 'forgotten', ask: worst.kind, days: late },
+    sure: { by: 'time' },
+  };
+  return [alive, ...asks.filter((a) => !stale(a))];
+}
+
+function nothingDue(
+  { course, spacing }: Facts,
+  day: Day,
+): Pick<Leave, 'until' | 'earliest' | 'latest' | 'reason'> {
+  const until = addDays(day, spacing);
+  return { until, earliest: until, latest: until, reason: { why: 'nothing-due', course } };
+}

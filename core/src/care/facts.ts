@@ -1,0 +1,203 @@
+import {
+  airOf,
+  allPotted,
+  clockOf,
+  courseOf,
+  drinksOf,
+  figuresOf,
+  firstDrink,
+  forJar,
+  gateClock,
+  hadRoots,
+  hasRoots,
+  inJar,
+  pacePriorFor,
+  plantOf,
+  potting,
+  rootingPace,
+  rootsSince,
+  spaceDrying,
+  unrootedWaterOf,
+  waterSchoolOf,
+  wetStart,
+  type Drying,
+  type FirstDrink,
+} from '../bench';
+import { windowAt, type CourseId, type Taxon, type TaxonMethod } from '../botany';
+import { daysBetween, type Day } from '../days';
+import { isRooted, type Batch, type Cutting, type State } from '../journal';
+import { memo, memoAround } from '../memo';
+import type { UnrootedWaterId, WaterSchoolId } from '../water';
+import type { WoundClock } from '../wound';
+import { BARE_LOOK_DAYS, LEAST_LOOK_DAYS, MOST_LOOK_DAYS } from './rhythm';
+
+/** Days since the cut between which one in ten and nine in ten have it. */
+export interface Span {
+  readonly from: number;
+  readonly to: number;
+}
+
+/** What is known of a batch whatever the day: worked out once, and again only when something it hangs on changes. */
+export interface Facts {
+  readonly course: CourseId;
+  readonly figures: TaxonMethod | null;
+  readonly taxon: Taxon | null;
+  readonly clock: WoundClock | null;
+  /** The same while it counts: roots seen since say more. */
+  readonly gate: WoundClock | null;
+  readonly forJar: boolean;
+  readonly inJar: boolean;
+  /** When it is to be set; null where that cannot be said. */
+  readonly setOn: Day | null;
+  readonly first: FirstDrink | null;
+  readonly roots: Span | null;
+  readonly pups: Span | null;
+  /** Days between two looks. */
+  readonly spacing: number;
+  /** Pieces that live here: not set yet, of those with roots; set; potted on. */
+  readonly living: number;
+  readonly unset: number;
+  readonly unsetRooted: number;
+  readonly rootsSince: Day | null;
+  /** The day by which half of those that stand had roots: light and feed are for the whole tray. */
+  readonly halfRooted: Day | null;
+  readonly rootedDays: readonly Day[];
+  readonly puppedDays: readonly Day[];
+  readonly hasRoots: boolean;
+  /** It came with roots of its own. */
+  readonly ownRoots: boolean;
+  readonly unrooted: UnrootedWaterId;
+  readonly school: WaterSchoolId;
+  readonly drinks: Batch['waterings'];
+  readonly wet: boolean;
+  /** All stand in pots of their own, since this day. */
+  readonly pottedOn: Day | null;
+  readonly missing: readonly ('pot' | 'mix')[];
+  readonly lastTouch: Day;
+}
+
+const perState = memo((_state: State) => new Map<string, { batch: Batch; facts: Facts }>());
+const kept = memoAround<Batch, Facts>();
+
+/** The facts of a batch. */
+export function factsOf(state: State, batch: Batch): Facts {
+  const known = perState(state);
+  const found = known.get(batch.id);
+  if (found?.batch === batch) return found.facts;
+  const facts = kept(batch, around(state, batch), () => workOut(state, batch));
+  known.set(batch.id, { batch, facts });
+  return facts;
+}
+
+/** All that facts hang on beside the batch itself. */
+function around(state: State, batch: Batch): readonly unknown[] {
+  const plant = plantOf(state, batch.taxon)?.taxon;
+  const figures = figuresOf(state, batch);
+  const spaces = new Set([batch.standSpace, batch.space, ...batch.moves.map((m) => m.space)]);
+  if (batch.callusSpace !== undefined) spaces.add(batch.callusSpace);
+  return [
+    plant,
+    figures,
+    batch.tray === undefined ? undefined : state.trays.get(batch.tray)?.kind,
+    state.settings.waterSchool,
+    pacePriorFor(state, batch),
+    figures && rootingPace(state, batch.taxon, figures).factor,
+    ...[...spaces].flatMap((s) => [state.spaces.get(s), state.air.get(s)]),
+  ];
+}
+
+function workOut(state: State, batch: Batch): Facts {
+  const figures = figuresOf(state, batch);
+  const course = courseOf(state, batch);
+  const clock = clockOf(state, batch);
+  const gate = gateClock(batch, clock);
+  const jar = forJar(state, batch);
+  const setOn = batch.stuck ?? dueToSet(batch, course, clock, jar);
+  const standing = batch.cuttings.filter((c) => !c.left && !isGone(c));
+  const rooted = standing.filter(isRooted).length;
+  const set = setCount(batch, standing.length);
+  const { tempC } = airOf(state, batch.space, batch.cutOn);
+  const pace = figures ? rootingPace(state, batch.taxon, figures).factor : 1;
+  const roots = figures && windowAt(figures.roots, tempC, pace);
+  const pups = figures?.pups ? windowAt(figures.pups, tempC, pace) : null;
+  const told = potting(batch);
+  const rootedDays = seenDays(standing, 'rooted');
+  return {
+    course,
+    figures,
+    taxon: plantOf(state, batch.taxon)?.taxon ?? null,
+    clock,
+    gate,
+    forJar: jar,
+    inJar: inJar(state, batch),
+    setOn,
+    first: setOn === null || jar ? null : firstDrink(state, batch, clock, setOn),
+    roots,
+    pups,
+    spacing: roots ? spacingOf(course, roots) : MOST_LOOK_DAYS,
+    living: standing.length,
+    unset: standing.length - set,
+    unsetRooted: Math.max(0, rooted - set),
+    rootsSince: rootsSince(batch),
+    halfRooted: rootedDays[Math.ceil(standing.length / 2) - 1] ?? null,
+    rootedDays,
+    puppedDays: seenDays(standing, 'pupped'),
+    hasRoots: hasRoots(state, batch),
+    ownRoots: hadRoots(state, batch),
+    unrooted: unrootedWaterOf(state, batch),
+    school: waterSchoolOf(state, batch),
+    drinks: drinksOf(batch),
+    wet: wetStart(batch),
+    pottedOn: allPotted(batch) ? batch.pottings.at(-1)!.day : null,
+    missing: [
+      ...(told.container === undefined ? (['pot'] as const) : []),
+      ...(told.mix === undefined ? (['mix'] as const) : []),
+    ],
+    lastTouch: batch.entries.at(-1)?.day ?? batch.cutOn,
+  };
+}
+
+const isGone = ({ outcome }: Cutting): boolean =>
+  outcome === 'rotted' || outcome === 'dried' || outcome === 'lost';
+
+/** When it is to be set: into the jar once the wound is closed, bare courses once there are roots. */
+function dueToSet(
+  batch: Batch,
+  course: CourseId,
+  clock: WoundClock | null,
+  jar: boolean,
+): Day | null {
+  if (jar)
+    return clock === null ? batch.cutOn : clock.gate.state === 'dated' ? clock.gate.opens : null;
+  if (course === 'bare') return rootsSince(batch);
+  return clock === null ? batch.cutOn : clock.stickOn;
+}
+
+/** How many of the living pieces were set: in the medium, or into pots at once. */
+function setCount({ settings, pottings, rootedInWater }: Batch, living: number): number {
+  const told = rootedInWater ? settings.slice(-1) : settings;
+  if (told.some((s) => s.count === null)) return living;
+  const count = told.reduce((sum, s) => sum + (s.count ?? 0), 0);
+  const potted = pottings.reduce((sum, p) => sum + p.count, 0);
+  return Math.min(living, told.length === 0 ? potted : Math.max(count, potted));
+}
+
+function spacingOf(course: CourseId, { from, to }: Span): number {
+  if (course === 'bare') return BARE_LOOK_DAYS;
+  return Math.min(Math.max(Math.round((to - from) / 3), LEAST_LOOK_DAYS), MOST_LOOK_DAYS);
+}
+
+function seenDays(standing: readonly Cutting[], kind: 'rooted' | 'pupped'): readonly Day[] {
+  return standing.flatMap((c) => c[kind]?.by ?? []).sort();
+}
+
+const dryings = memo((state: State) => spaceDrying(state));
+
+/** What the air of a space takes on a day. */
+export const dryingOn = (state: State, space: string, day: Day): Drying =>
+  dryings(state)(space, day);
+
+/** How far past its day something is; 0 on it and before. */
+export const daysSince = (since: Day, day: Day): number => Math.max(0, daysBetween(since, day));
+
+export const later = (a: Day, b: Day): Day => (a > b ? a : b);

@@ -1,0 +1,106 @@
+import type { CourseId, LightPlace } from '../botany';
+import type { Day } from '../days';
+import type { TaskId } from '../journal';
+import type { FirstWaterId, UnrootedWaterId, VerdictReason, WaterSchoolId } from '../water';
+import type { WoundSchoolId } from '../wound';
+import type { Neighbour } from './neighbours';
+
+/** Why something is asked or left: data, to be put into words in the grower's units. */
+export type Reason =
+  | { readonly why: 'planned'; readonly on: Day }
+  | { readonly why: 'plump-mother'; readonly cutOn: Day }
+  /** It dries: the wound is this far closed. */
+  | { readonly why: 'closing'; readonly closure: number; readonly opens: Day | null }
+  | { readonly why: 'chosen-days'; readonly days: number; readonly opens: Day | null }
+  | { readonly why: 'stopped'; readonly tacky: boolean }
+  | { readonly why: 'touch' }
+  /** To be set, or put into the jar. */
+  | { readonly why: 'no-wound' }
+  | { readonly why: 'closed' }
+  | { readonly why: 'school'; readonly school: WoundSchoolId }
+  | { readonly why: 'into-jar' }
+  | { readonly why: 'roots-on-rack' }
+  /** The first water. */
+  | { readonly why: 'gate-opened'; readonly on: Day; readonly school: WoundSchoolId }
+  | { readonly why: 'settles' }
+  | { readonly why: 'first-chosen'; readonly choice: FirstWaterId; readonly early: boolean }
+  | { readonly why: 'roots-first'; readonly look: Day | null }
+  | { readonly why: 'roots-show' }
+  | { readonly why: 'laid-dry' }
+  /** Water, later. */
+  | { readonly why: 'verdict'; readonly is: VerdictReason }
+  | { readonly why: 'unread'; readonly last: Day }
+  | {
+      readonly why: 'habit';
+      readonly last: Day;
+      readonly days: number;
+      readonly missing: readonly ('pot' | 'mix')[];
+      readonly unrooted: UnrootedWaterId | null;
+      readonly school: WaterSchoolId;
+    }
+  | {
+      readonly why: 'mist';
+      readonly last: Day;
+      readonly days: number;
+      readonly evaporationMm: number;
+      readonly missing: readonly ('pot' | 'mix')[];
+    }
+  | { readonly why: 'dry-until-roots'; readonly look: Day | null }
+  /** Out of the jar for so many days: moist for two weeks, then drier by steps. */
+  | { readonly why: 'tapers'; readonly days: number; readonly last: Day; readonly every: number }
+  /** Roots and pups. */
+  | { readonly why: 'too-soon'; readonly for: 'roots' | 'pups' }
+  | { readonly why: 'looked-lately' }
+  | { readonly why: 'bare-roots'; readonly held: number; readonly of: number }
+  | { readonly why: 'bare-long' }
+  | { readonly why: 'tug'; readonly held: number | null; readonly of: number }
+  | { readonly why: 'glass' }
+  | { readonly why: 'taken-hold' }
+  | { readonly why: 'shoots' }
+  | { readonly why: 'seedlings' }
+  | { readonly why: 'pups'; readonly rooted: number; readonly pupped: number }
+  | { readonly why: 'long-without-roots'; readonly days: number }
+  | { readonly why: 'forgotten'; readonly ask: TaskId; readonly days: number }
+  /** The jar. */
+  | { readonly why: 'stir'; readonly since: Day }
+  | { readonly why: 'stale'; readonly since: Day; readonly every: number; readonly tempC: number }
+  | { readonly why: 'jar-rests'; readonly next: 'stir' | 'change' }
+  | { readonly why: 'jar-hungry'; readonly rooted: Day }
+  | { readonly why: 'roots-long'; readonly mm: number | null }
+  /** Once there are roots. */
+  | { readonly why: 'harden'; readonly step: number; readonly of: number; readonly to: LightPlace }
+  | { readonly why: 'feed'; readonly rooted: Day | null; readonly fed: Day | null }
+  | { readonly why: 'mother-leaf' }
+  | { readonly why: 'ready-roots'; readonly mm: number }
+  | { readonly why: 'ready-leaf-off' }
+  | { readonly why: 'ready-counted'; readonly by: 'roots' | 'pups' | 'leaf-pups' }
+  /** In a pot of its own. */
+  | { readonly why: 'potted-whole' }
+  | { readonly why: 'potted-rested'; readonly days: number }
+  | { readonly why: 'shaded' }
+  | { readonly why: 'resting'; readonly opens: Day | null }
+  | { readonly why: 'grown' }
+  /** The grower put it off, or there is nothing to say but when to look again. */
+  | { readonly why: 'put-off'; readonly task: TaskId; readonly text: string }
+  | { readonly why: 'nothing-due'; readonly course: CourseId }
+  /** Rot near it. */
+  | { readonly why: 'rot-near'; readonly near: Neighbour }
+  /** A mother after a cut, a division, a repotting. */
+  | { readonly why: 'mother-dry'; readonly what: MotherDeed; readonly on: Day }
+  | { readonly why: 'mother-drinks'; readonly what: MotherDeed; readonly on: Day }
+  | { readonly why: 'mother-shade'; readonly what: MotherDeed; readonly on: Day }
+  | { readonly why: 'mother-light'; readonly what: MotherDeed; readonly on: Day }
+  | { readonly why: 'mother-feed'; readonly what: MotherDeed; readonly on: Day }
+  | { readonly why: 'regrowth'; readonly cut: Day }
+  | { readonly why: 'regrowing'; readonly cut: Day };
+
+export type MotherDeed = 'cut' | 'divided' | 'repotted';
+
+/** How sure it is, and by what. */
+export type Sure =
+  | { readonly by: 'plan' | 'practice' | 'count' | 'sight' | 'ruler' | 'time' | 'habit' | 'air' }
+  | { readonly by: 'fact' }
+  /** The chance that the wound is closed, or that what is looked for is there, 0–1. */
+  | { readonly by: 'closure' | 'window'; readonly chance: number }
+  /** What the pot holds, eight times in ten between the two. */
+  | { readonly by: 'pot'; readonly low: number; readonly high: number };

@@ -1,0 +1,95 @@
+import { addDays, daysBetween, type Day } from '../days';
+import type { Batch } from '../journal';
+import { chanceClosedOn, type WoundClock } from '../wound';
+import type { Facts } from './facts';
+import type { Asker } from './asker';
+import type { Reason } from './reason';
+import { TOUCH_CHANCE } from './rhythm';
+
+/** The wound: it dries, is touched, and its piece is set into medium or jar. */
+export function setting(ask: Asker, batch: Batch, facts: Facts, day: Day): void {
+  const { clock, setOn, unset, unsetRooted, course, gate } = facts;
+  if (gate?.gate.state === 'stopped' && facts.drinks.length === 0) {
+    ask.look('stopped', {
+      since: batch.cutOn,
+      late: 0,
+      reason: { why: 'stopped', tacky: batch.woundChecks.at(-1)?.seen === 'tacky' },
+      sure: { by: 'air' },
+    });
+  }
+  touch(ask, batch, gate, day);
+  if (unset <= 0) return;
+  if (unsetRooted > 0 && course === 'bare') {
+    const since = facts.rootsSince ?? day;
+    ask.do('stick', {
+      count: unsetRooted,
+      since,
+      reason: { why: 'roots-on-rack' },
+      sure: { by: 'count' },
+    });
+    return;
+  }
+  if (course === 'bare') return;
+  if (unsetRooted > 0) {
+    ask.do('stick', {
+      count: unset,
+      since: facts.rootsSince ?? day,
+      reason: { why: 'roots-on-rack' },
+      sure: { by: 'count' },
+    });
+    return;
+  }
+  if (setOn === null) return;
+  if (day >= setOn)
+    ask.do('stick', {
+      count: unset,
+      since: setOn,
+      reason: setReason(batch, facts, day),
+      sure: clock === null ? { by: 'fact' } : { by: 'closure', chance: chanceClosedOn(clock, day) },
+    });
+  else
+    ask.leave('drying', {
+      count: unset,
+      until: setOn,
+      earliest: setOn,
+      latest: setOn,
+      reason: drying(batch, facts, ask.closure),
+    });
+}
+
+function setReason(batch: Batch, { clock, forJar }: Facts, day: Day): Reason {
+  if (forJar) return { why: 'into-jar' };
+  if (clock === null) return { why: 'no-wound' };
+  if (batch.dryDays !== undefined)
+    return { why: 'chosen-days', days: batch.dryDays, opens: opensOf(clock) };
+  return chanceClosedOn(clock, day) >= TOUCH_CHANCE
+    ? { why: 'closed' }
+    : { why: 'school', school: batch.school };
+}
+
+function drying(batch: Batch, { clock }: Facts, closure: number): Reason {
+  const opens = clock && opensOf(clock);
+  return batch.dryDays === undefined
+    ? { why: 'closing', closure, opens }
+    : { why: 'chosen-days', days: batch.dryDays, opens };
+}
+
+export const opensOf = ({ gate }: WoundClock): Day | null =>
+  gate.state === 'dated' ? gate.opens : null;
+
+/** A touch tells more than the clock; while it is too soon, or one was lately, the wound is left in peace. */
+function touch(ask: Asker, batch: Batch, clock: WoundClock | null, day: Day): void {
+  if (clock === null || clock.gate.state === 'stopped' || clock.gate.opens <= day) return;
+  const last = batch.woundChecks.findLast((c) => c.day >= clock.from);
+  const { earliest, latest } = clock.gate;
+  const rest = Math.max(1, Math.round(daysBetween(earliest, latest) / 4));
+  if (last?.seen === 'firm' || (last && daysBetween(last.day, day) < rest)) return;
+  const chance = chanceClosedOn(clock, day);
+  if (chance < TOUCH_CHANCE) return;
+  ask.look('wound', {
+    since: last ? addDays(last.day, rest) : day,
+    late: 0,
+    reason: { why: 'touch' },
+    sure: { by: 'closure', chance },
+  });
+}

@@ -1,0 +1,201 @@
+import { addDays, type Day } from '../days';
+import type { Batch } from '../journal';
+import { chanceClosedOn } from '../wound';
+import type { Ask, Step, StepId } from './care';
+import { later, type Facts, type Span } from './facts';
+import { nextLook } from './roots';
+import { singly } from './rooted';
+import { FEED_AFTER, JAR_ROOTS_DAYS, PLUMP_DAYS, ROOTS_GROW_DAYS, SHADE_DAYS } from './rhythm';
+
+interface Range {
+  readonly from: Day;
+  readonly to: Day;
+}
+
+const shifted = ({ from, to }: Range, days: number): Range => ({
+  from: addDays(from, days),
+  to: addDays(to, days),
+});
+const on = (day: Day | null): Range | null => (day === null ? null : { from: day, to: day });
+
+/**
+ * The whole life of a batch: past steps as they were recorded, what is asked today, and what lies ahead with its
+ * range. What was seen at a check lies between that check and the one before.
+ */
+export function stepsOf(
+  batch: Batch,
+  facts: Facts,
+  day: Day,
+  asks: readonly Ask[],
+  drank: Day | null,
+): readonly Step[] {
+  const steps: Step[] = [];
+  const over = batch.ended !== null || facts.living === 0;
+  const add = (
+    id: StepId,
+    {
+      done,
+      ahead,
+      asked = [id],
+    }: { done: Range | null; ahead: Range | null; asked?: readonly string[] },
+  ): void => {
+    const ask = asks.find((a) => asked.includes(a.kind));
+    if (ask)
+      steps.push({
+        id,
+        is: ask.late > 0 ? 'late' : 'due',
+        from: ask.since,
+        to: day,
+        ...(ask.count < facts.living ? { count: ask.count } : {}),
+      });
+    else if (done) steps.push({ id, is: 'done', ...done });
+    else if (over) steps.push({ id, is: 'skipped' });
+    else if (ahead) steps.push({ id, is: 'ahead', ...notPast(ahead, day) });
+    else steps.push({ id, is: 'open' });
+  };
+
+  const { clock, gate, course, forJar } = facts;
+  const dated = clock?.gate.state === 'dated' ? clock.gate : null;
+  const roots = seen(batch, 'rooted');
+  const pups = seen(batch, 'pupped');
+  const rootsAhead = looked(batch, facts, day, facts.roots, 'roots');
+  const pupsAhead = looked(batch, facts, day, facts.pups, 'pups');
+  const jar = forJar || batch.rootedInWater === true;
+  const inMedium = jar ? (batch.rootedInWater ? batch.stuck : null) : batch.stuck;
+
+  const plump = addDays(batch.cutOn, -PLUMP_DAYS);
+  if (batch.cut === null && batch.mother !== undefined && day < batch.cutOn)
+    add('water-mother', {
+      done: on(drank),
+      ahead: { from: plump, to: addDays(batch.cutOn, -1) },
+    });
+  add('cut', { done: on(batch.cut), ahead: on(batch.cutOn) });
+  if (clock) {
+    const firm = batch.woundChecks.find((c) => c.seen === 'firm' && c.day >= clock.from);
+    const surely = batch.cut !== null && dated !== null && chanceClosedOn(clock, day) >= 0.9;
+    add('callused', {
+      done: firm
+        ? on(firm.day)
+        : gate === null
+          ? on(roots?.to ?? null)
+          : surely
+            ? closes(dated)
+            : null,
+      ahead: dated && closes(dated),
+      asked: ['wound', 'stopped'],
+    });
+  }
+  const addRoots = (): void =>
+    add('roots', { done: roots, ahead: rootsAhead, asked: ['roots', 'overdue', 'alive'] });
+  const addGate = (): void => {
+    if (clock)
+      add('gate', {
+        done:
+          batch.cut && (gate === null || (dated && dated.opens <= day))
+            ? on(dated?.opens ?? clock.from)
+            : null,
+        ahead: on(dated?.opens ?? null),
+        asked: [],
+      });
+  };
+  const addStick = (): void => {
+    const set = jar ? (batch.settings[0]?.day ?? null) : batch.stuck;
+    add('stick', {
+      done: on(set),
+      ahead: on(facts.setOn) ?? (course === 'bare' ? rootsAhead : null),
+    });
+  };
+  const addWater = (): void => {
+    const first = batch.waterings.find((w) => inMedium === null || w.day >= inMedium);
+    const wet = facts.wet ? on(inMedium) : null;
+    add('first-water', {
+      done: on(first?.day ?? null) ?? wet,
+      ahead: facts.first
+        ? (on(facts.first.on) ?? rootsAhead)
+        : course === 'bare' || jar
+          ? rootsAhead
+          : null,
+      asked: ['first-water', 'pot-water'],
+    });
+  };
+  if (course === 'bare') {
+    addGate();
+    addRoots();
+    addStick();
+    addWater();
+  } else if (jar) {
+    addGate();
+    addStick();
+    addRoots();
+    const ready = roots ?? rootsAhead;
+    add('wean', {
+      done: batch.rootedInWater ? on(batch.stuck) : null,
+      ahead: ready && shifted(ready, JAR_ROOTS_DAYS),
+    });
+  } else {
+    addStick();
+    addGate();
+    addWater();
+    addRoots();
+  }
+  if (facts.figures?.pups)
+    add('pups', { done: pups, ahead: pupsAhead, asked: ['pups', 'leaf-off'] });
+  const own = facts.hasRoots && roots === null && batch.stuck !== null ? on(batch.stuck) : null;
+  const rooted = roots ?? own ?? rootsAhead;
+  const lit = batch.tendings.find((t) => t.what === 'light');
+  const fed = batch.tendings.find((t) => t.what === 'feed');
+  add('light', {
+    done: on(lit?.day ?? null),
+    ahead: rooted && shifted(rooted, own ? SHADE_DAYS : 3),
+  });
+  add('feed', { done: on(fed?.day ?? null), ahead: rooted && shifted(rooted, FEED_AFTER) });
+  if (!singly(batch, facts)) {
+    const ready = facts.figures?.pups ? (pups ?? pupsAhead) : rooted;
+    const base =
+      ready && jar && inMedium
+        ? { from: later(ready.from, inMedium), to: later(ready.to, inMedium) }
+        : ready;
+    add('pot-on', {
+      done: on(batch.pottings[0]?.day ?? null),
+      ahead: base && shifted(base, ROOTS_GROW_DAYS),
+    });
+  }
+  return steps;
+}
+
+const closes = ({ earliest, latest }: { readonly earliest: Day; readonly latest: Day }): Range => ({
+  from: earliest,
+  to: latest > earliest ? latest : earliest,
+});
+
+/** What lies ahead cannot lie behind: a window that has begun goes on from today. */
+const notPast = ({ from, to }: Range, day: Day): Range => ({
+  from: later(from, day),
+  to: later(to, later(from, day)),
+});
+
+/** The first of them that was seen: after one look and by the next. */
+function seen(batch: Batch, kind: 'rooted' | 'pupped'): Range | null {
+  let first: Range | null = null;
+  for (const c of batch.cuttings) {
+    const between = c[kind];
+    if (between && (first === null || between.by < first.to))
+      first = { from: between.after, to: between.by };
+  }
+  return first;
+}
+
+/** Where it may be looked for: its window, or the next look once that has begun. */
+function looked(
+  batch: Batch,
+  facts: Facts,
+  day: Day,
+  window: Span | null,
+  kind: 'roots' | 'pups',
+): Range | null {
+  if (!window) return null;
+  const range = { from: addDays(batch.cutOn, window.from), to: addDays(batch.cutOn, window.to) };
+  if (range.from > day) return range;
+  const next = nextLook(batch, facts);
+  return next?.for === kind ? { from: next.day, to: later(next.latest, range.to) } : range;
+}

@@ -1,0 +1,33 @@
+import type { WaterSchoolId } from './school';
+import type { UnrootedWaterId } from './unrooted';
+
+/** Why the verdict on a pot is what it is: data, to be put into words in the grower's units. */
+export type VerdictReason =
+  | { readonly why: 'gate-stopped' }
+  | { readonly why: 'gate-closed' }
+  | { readonly why: 'pool'; readonly ml: number }
+  | { readonly why: 'first-waits'; readonly for: 'roots' | 'days' }
+  | { readonly why: 'first-mist' }
+  | { readonly why: 'first-drink'; readonly depthMm: number }
+  /** It holds this share of its water, and its school asks only later. */
+  | {
+      readonly why: 'holds';
+      readonly fill: number;
+      readonly school: WaterSchoolId;
+      readonly weaning: boolean;
+    }
+  | {
+      readonly why: 'asks';
+      readonly fill: number;
+      readonly school: WaterSchoolId;
+      readonly days: number;
+    }
+  | { readonly why: 'overdue'; readonly school: WaterSchoolId; readonly days: number }
+  /** Without roots it drinks next to nothing. */
+  | { readonly why: 'unrooted'; readonly regime: UnrootedWaterId; readonly fill: number };
+
+/** What would change it. */
+export type VerdictUnless =
+  | { readonly what: 'firm' | 'tip-out' | 'soft' | 'wrinkling' | 'soft-base' | 'plump' | 'moist' }
+  /** Four degrees warmer would bring it so many days forward; a weighing would narrow the range. */
+  | { readonly what: 'warmer'; readonly days: number; readonly weigh: boolean };

@@ -1,0 +1,353 @@
+import type { Ask, Do, Leave, MotherAsk, MotherLeave, Reason, Sure } from '@hypogeon/core/care';
+import { METHOD } from '@hypogeon/core/botany';
+import { daysBetween } from '@hypogeon/core/days';
+import { WATER_SCHOOL } from '@hypogeon/core/water';
+import { WOUND_SCHOOL } from '@hypogeon/core/wound';
+import { drinkText, evaporationText } from './amounts';
+import { chanceText, closureText } from './chances';
+import { daySpan, nearDay } from './days';
+import { counted, NOUN } from './plural';
+import { lengthText, temperatureText } from './quantities';
+import { percent, percentSpan } from './shares';
+import type { Speech } from './speech';
+import { LEAVE_NAME, LIGHT_PLACE, LINK_NAME, MOTHER_TASK, TASK_NAME } from './tasks';
+import { UNROOTED_NAME, verdictReasonText } from './verdicts';
+
+const days = (n: number): string => counted(n, NOUN.day);
+
+/** `12 crowns`, `one leaf`. */
+export function piecesText(method: Ask['batch']['method'], count: number): string {
+  return `${count} ${count === 1 ? METHOD[method].one : METHOD[method].many}`;
+}
+
+const pieces = ({ batch, count }: Pick<Ask, 'batch' | 'count'>): string =>
+  piecesText(batch.method, count);
+
+/** Some of them only: their number is said. */
+const some = ({ batch, count }: Ask): string =>
+  count < batch.here.waiting + batch.here.rooted + batch.here.pupped
+    ? `, ${piecesText(batch.method, count)}`
+    : '';
+
+/** What is asked, short, with how much. */
+export function askText(ask: Ask, speech: Speech): string {
+  switch (ask.kind) {
+    case 'cut':
+      return `Cut ${pieces(ask)}`;
+    case 'stick':
+      return ask.reason.why === 'into-jar'
+        ? `Into the jar: ${pieces(ask)}`
+        : `Set ${pieces(ask)} in the mix`;
+    case 'first-water':
+      return `${first(ask)}${amount(ask, speech)}${some(ask)}`;
+    case 'water':
+    case 'mist':
+      return `${verb(ask)}${amount(ask, speech)}${some(ask)}`;
+    case 'pot-water':
+      return `First drink in the pot, ${pieces(ask)}`;
+    case 'pot-on':
+      return `Pot on ${pieces(ask)}`;
+    case 'wean':
+      return `Move ${pieces(ask)} from the jar into the mix`;
+    case 'light':
+      return ask.reason.why === 'harden' && ask.reason.of > 1
+        ? `A step more light, ${ask.reason.step} of ${ask.reason.of}`
+        : 'A step more light';
+    case 'feed':
+      return 'Feed at half strength';
+    case 'jar-feed':
+      return 'Feed in the jar, half strength';
+    case 'jar-change':
+      return 'Change the water, wash the jar';
+    case 'jar-stir':
+      return 'Move the water gently';
+    case 'roots':
+      return rootsTitle(ask.reason);
+    case 'leaf-off':
+      return 'Is the mother leaf crisp?';
+    case 'stopped':
+      return 'The wound stands still';
+    case 'pool':
+      return 'Water stands at the base';
+    case 'wound':
+      return 'Touch one wound';
+    default:
+      return TASK_NAME[ask.kind];
+  }
+}
+
+function rootsTitle(reason: Reason): string {
+  switch (reason.why) {
+    case 'glass':
+      return 'Look through the glass';
+    case 'bare-roots':
+      return 'Look for root points';
+    case 'taken-hold':
+      return 'See whether it has taken hold';
+    case 'shoots':
+      return 'Look for shoots';
+    case 'seedlings':
+      return 'Look for seedlings';
+    default:
+      return 'Tug lightly: roots?';
+  }
+}
+
+const VERB = {
+  misted: 'Mist',
+  soaked: 'Soak',
+  poured: 'Water',
+  bottom: 'Water from below',
+} as const;
+
+const verb = (ask: Do): string =>
+  ask.drink ? VERB[ask.drink.manner] : ask.kind === 'mist' ? 'Mist the surface' : 'Water';
+
+const isMist = (ask: Do): boolean =>
+  ask.drink ? ask.drink.manner === 'misted' : ask.kind === 'mist';
+
+const first = (ask: Do): string =>
+  isMist(ask) || (ask.drink === undefined && ask.batch.method === 'leaf')
+    ? 'First misting'
+    : 'First water';
+
+const amount = (ask: Do, { length }: Speech): string =>
+  ask.drink && ask.drink.manner !== 'misted'
+    ? `, ${drinkText(ask.drink.ml, ask.batch.containers ?? 1, length)}`
+    : '';
+
+/** `12 days late`; empty while it is not. */
+export const lateText = ({ late }: Pick<Ask, 'late'>): string =>
+  late < LATE_FROM ? '' : `${days(late)} late`;
+/** A day or two is no lateness in this trade. */
+const LATE_FROM = 3;
+
+const ago = (day: string, speech: Speech): string => {
+  const n = daysBetween(day, speech.today);
+  return n <= 0 ? 'today' : n === 1 ? 'yesterday' : `${days(n)} ago`;
+};
+
+const missingText = (missing: readonly ('pot' | 'mix')[]): string =>
+  missing.length === 0
+    ? ''
+    : ` Its ${missing.join(' and ')} ${missing.length > 1 ? 'are' : 'is'} not told, so this is by habit: tell ${missing.length > 1 ? 'them' : 'it'} and the pot is worked out.`;
+
+/** Why it is asked or left alone, in one or two sentences. */
+export function reasonText(reason: Reason, speech: Speech): string {
+  const { length, temperature } = speech;
+  switch (reason.why) {
+    case 'planned':
+      return `Planned for ${nearDay(reason.on, speech)}.`;
+    case 'plump-mother':
+      return `The cut is planned for ${nearDay(reason.cutOn, speech)}: a plump piece lives off itself until it roots.`;
+    case 'closing':
+      return `The cut is ${closureText(reason.closure)}${reason.opens === null ? '' : `; safe to water from ${nearDay(reason.opens, speech)}`}.`;
+    case 'chosen-days':
+      return `${reason.days < 1 ? 'Some hours' : capital(days(Math.round(reason.days)))} to dry, as you chose${reason.opens === null ? '' : `; safe to water from ${nearDay(reason.opens, speech)}`}.`;
+    case 'stopped':
+      return reason.tacky
+        ? 'Still tacky far past its time: look for rot, and cut afresh.'
+        : 'Too cold, too hot or too damp here to close within a year. Move it.';
+    case 'touch':
+      return 'Dry and firm, or still tacky? Either answer moves the date.';
+    case 'no-wound':
+      return 'It has its own roots and no open cut: no deeper than it stood.';
+    case 'closed':
+      return 'The cut is likely closed. Dry mix, and no water yet.';
+    case 'school':
+      return `${WOUND_SCHOOL[reason.school].name}: into dry mix, and no water yet.`;
+    case 'into-jar':
+      return `The cut is closed. Only bare stalk under, ${depth(length)}; leaves above, held by a narrow neck or a float; soft or stood water.`;
+    case 'roots-on-rack':
+      return 'Roots showed where they lie: onto the mix, then a mist.';
+    case 'gate-opened':
+      return `Safe since ${nearDay(reason.on, speech)}: ${WOUND_SCHOOL[reason.school].name.toLowerCase()}.`;
+    case 'settles':
+      return 'No open cut: water settles the mix round the roots.';
+    case 'first-chosen':
+      return reason.choice === 'at-once'
+        ? reason.early
+          ? 'At once, as you chose, with the cut still open: it may rot.'
+          : 'At once, as you chose.'
+        : `${FIRST_SAYS[reason.choice]}, as you chose.`;
+    case 'roots-first':
+      return `Its first water waits until roots show${reason.look === null ? '' : `; look for them ${nearDay(reason.look, speech)}`}.`;
+    case 'roots-show':
+      return 'Roots show: the first real drink.';
+    case 'laid-dry':
+      return 'Laid pieces stay dry for three days, then they are misted.';
+    case 'verdict':
+      return verdictReasonText(reason.is, speech);
+    case 'unread':
+      return `Its pot is being worked out. Last water ${ago(reason.last, speech)}.`;
+    case 'habit':
+      return `Last water ${ago(reason.last, speech)}; every ${days(reason.days)} in this air. ${
+        reason.unrooted === null
+          ? `${WATER_SCHOOL[reason.school].name}.`
+          : `No roots yet: ${UNROOTED_NAME[reason.unrooted].toLowerCase()}.`
+      }${missingText(reason.missing)}`;
+    case 'mist':
+      return `Last mist ${ago(reason.last, speech)}; the air takes ${evaporationText(reason.evaporationMm, length)}: every ${reason.days === 1 ? 'day' : days(reason.days)}. Hold while it is damp.`;
+    case 'dry-until-roots':
+      return `No roots yet, so it drinks next to nothing: dry until they show${reason.look === null ? '' : `, look ${nearDay(reason.look, speech)}`}. Wrinkling is normal.`;
+    case 'tapers':
+      return `Out of the jar for ${days(reason.days)}, last water ${ago(reason.last, speech)}: moist for two weeks, then drier by steps; now every ${days(reason.every)}.`;
+    case 'too-soon':
+      return `${reason.for === 'roots' ? 'Roots' : 'Pups'} are not expected sooner.`;
+    case 'looked-lately':
+      return 'Counted lately; each look sets roots back.';
+    case 'bare-roots':
+      return `${reason.held} of ${reason.of} have roots. Those that show root points are set on the mix and misted; the rest stay.`;
+    case 'bare-long':
+      return 'Past its window without roots: try a light misting, or give it up.';
+    case 'tug':
+      return `${reason.held === null ? '' : `${reason.held} of ${reason.of} held at the last count. `}Wrinkled is normal; mind a dark, soft base.`;
+    case 'glass':
+      return 'Nothing needs lifting. White tips are roots, slime is rot.';
+    case 'taken-hold':
+      return 'No tugging: firm, and new growth, is enough.';
+    case 'shoots':
+      return 'Shoots come in ten to fourteen weeks; nearly dry until then.';
+    case 'seedlings':
+      return 'Count them where they stand; they are not moved before true leaves.';
+    case 'pups':
+      return `${reason.rooted} with roots, ${reason.pupped} with pups at the last count.`;
+    case 'long-without-roots':
+      return `Day ${reason.days}, long past its window: a fresh cut, more warmth, a little moisture.`;
+    case 'forgotten':
+      return `“${TASK_NAME[reason.ask]}” has stood for ${days(reason.days)} and nobody touched it since.`;
+    case 'stir':
+      return `Moved ${ago(reason.since, speech)}; every third day, for air. The stem only just under.`;
+    case 'stale':
+      return `The water is from ${ago(reason.since, speech)}; at ${temperatureText(Math.round(reason.tempC), temperature)} every ${days(reason.every)}.`;
+    case 'jar-rests':
+      return reason.next === 'stir' ? 'Then move its water.' : 'Then change its water.';
+    case 'jar-hungry':
+      return `Roots since ${ago(reason.rooted, speech)}: what stays in the jar is fed every two weeks.`;
+    case 'roots-long':
+      return reason.mm === null
+        ? `Roots for two weeks: likely ${rootSpan(length)}. Kept moist for two weeks, then drier by steps.`
+        : `Roots of ${lengthText(reason.mm, length)}. Kept moist for two weeks, then drier by steps.`;
+    case 'harden':
+      return `Now ${LIGHT_PLACE[reason.to]}. Shade at noon if it bleaches.`;
+    case 'feed':
+      return reason.fed === null
+        ? `It grows${reason.rooted === null ? '' : `, with roots since ${ago(reason.rooted, speech)}`}. By the label, halved.`
+        : `Last fed ${ago(reason.fed, speech)}, and it grows. By the label, halved.`;
+    case 'mother-leaf':
+      return 'It feeds the pup. Leave it until it is crisp, and a few days more.';
+    case 'ready-roots':
+      return `Roots of ${lengthText(reason.mm, length)}: ${rootSpan(length)} is the time.`;
+    case 'ready-leaf-off':
+      return 'The mother leaf is gone.';
+    case 'ready-counted':
+      return READY[reason.by](lengthText(25, length));
+    case 'potted-whole':
+      return 'The ball came whole: a drink settles it.';
+    case 'potted-rested':
+      return `Roots were bared or hurt: dry for ${days(reason.days)}, then the first drink.`;
+    case 'shaded':
+      return 'New in its pot: a week or two of shade before sun.';
+    case 'resting':
+      return `It rests: cool and nearly dry, no feed${reason.opens === null ? '' : ` until ${nearDay(reason.opens, speech)}`}.`;
+    case 'grown':
+      return 'A plant like any other by now. Tell what becomes of it: kept, sold, given, a mother.';
+    case 'put-off':
+      return `${TASK_NAME[reason.task]}, postponed: ${reason.text}.`;
+    case 'nothing-due':
+      return 'Nothing is due; have a look at it then.';
+    case 'rot-near':
+      return `${speech.batchName(reason.near.batch)} had rot ${ago(reason.near.day, speech)}, ${LINK_NAME[reason.near.link]}. Look at the bases, keep it dry, clean the blade before the next cut.`;
+    case 'mother-dry':
+      return `${DEED[reason.what]} ${ago(reason.on, speech)}: as dry as before for some days, bright.`;
+    case 'mother-drinks':
+      return `${DEED[reason.what]} ${ago(reason.on, speech)}: she has been dry for about a week.`;
+    case 'mother-shade':
+      return `${DEED[reason.what]} ${ago(reason.on, speech)}: bright shade while roots mend.`;
+    case 'mother-light':
+      return `${DEED[reason.what]} ${ago(reason.on, speech)}: back into her light by steps.`;
+    case 'mother-feed':
+      return `${DEED[reason.what]} ${ago(reason.on, speech)}, and she grows. By the label, halved.`;
+    case 'regrowth':
+      return `Cut ${ago(reason.cut, speech)}: new heads come on the bare stem in 3–6 weeks. Cut again when they are as large as a crown.`;
+    case 'regrowing':
+      return `Cut ${ago(reason.cut, speech)}: her stump breaks again in 3–6 weeks.`;
+  }
+}
+
+const READY = {
+  roots: (past: string) => `Roots for four weeks: likely past ${past}.`,
+  pups: (past: string) => `New shoots for four weeks: roots likely past ${past}.`,
+  'leaf-pups': () => 'Pups for four weeks. Leave the mother leaf on until it is crisp.',
+} as const;
+
+const DEED = { cut: 'Cut', divided: 'Divided', repotted: 'Repotted' } as const;
+
+/** When the first water was chosen for. */
+export const FIRST_SAYS = {
+  'with-gate': 'Once it is safe',
+  'at-once': 'At once',
+  'next-day': 'A day after setting',
+  'few-days': 'Two or three days after setting',
+  week: 'About a week after setting',
+  'roots-show': 'Only once roots show',
+} as const;
+
+const depth = (unit: Speech['length']): string => (unit === 'in' ? 'about 1 in' : '2–3 cm at most');
+const rootSpan = (unit: Speech['length']): string => (unit === 'in' ? '1–2 in' : '2.5–5 cm');
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** How sure it is, and by what. */
+export function sureText(sure: Sure): string {
+  switch (sure.by) {
+    case 'closure':
+      return `closed by now: ${chanceText(sure.chance)}`;
+    case 'window':
+      return `there by now: ${chanceText(sure.chance)}`;
+    case 'pot':
+      return `holds ${percentSpan(sure)} of its water, 8 times in 10`;
+    default:
+      return SURE[sure.by];
+  }
+}
+
+const SURE = {
+  plan: 'as planned',
+  practice: 'common practice',
+  count: 'counted; a ruler is surer',
+  sight: 'by what was seen',
+  ruler: 'measured',
+  time: 'by time alone',
+  habit: 'by habit; the pot is not worked out',
+  air: 'by the air of its place',
+  fact: 'sure',
+} as const;
+
+/** `No water until Sat 28 Nov`, without its reason. */
+export function leaveText(leave: Leave, speech: Speech): string {
+  const name = LEAVE_NAME[leave.kind];
+  if (leave.kind === 'planned') return `Planned for ${nearDay(leave.until, speech)}`;
+  if (leave.kind === 'grown') return name;
+  return `${name} until ${nearDay(leave.until, speech)}`;
+}
+
+/** Why it is left alone, with the range where there is one. */
+export function leaveReason(leave: Leave, speech: Speech): string {
+  const { kind, earliest, latest, reason, closure } = leave;
+  const ranged = earliest < latest;
+  if (kind === 'gate')
+    return `The cut is ${closureText(closure)}${ranged ? `; it closes ${daySpan(earliest, latest, speech)}` : ''}.`;
+  if (kind === 'water' && ranged && reason.why === 'verdict' && reason.is.why === 'holds')
+    return `${percent(Math.min(reason.is.fill, 1))} of its water left; likely ${daySpan(earliest, latest, speech)}.`;
+  return reasonText(reason, speech);
+}
+
+/** What a mother asks, short. */
+export const motherAskText = (ask: MotherAsk): string => MOTHER_TASK[ask.kind];
+export const motherLeaveText = (leave: MotherLeave, speech: Speech): string =>
+  leave.reason.why === 'mother-dry'
+    ? `No water until ${nearDay(leave.until, speech)}`
+    : leave.reason.why === 'mother-shade'
+      ? `Shade until ${nearDay(leave.until, speech)}`
+      : `Leave alone until ${nearDay(leave.until, speech)}`;

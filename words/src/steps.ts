@@ -1,0 +1,80 @@
+import { METHOD, type CourseId } from '@hypogeon/core/botany';
+import type { Step } from '@hypogeon/core/care';
+import type { Batch } from '@hypogeon/core/journal';
+import { AID, WOUND_SCHOOL } from '@hypogeon/core/wound';
+import { FIRST_SAYS, piecesText } from './care';
+import { daySpan } from './days';
+import type { Speech } from './speech';
+import { STEP_NAME } from './tasks';
+
+/** What a step is called on the way of one batch: a jar is no mix. */
+export function stepName({ id }: Pick<Step, 'id'>, course: CourseId): string {
+  if (id === 'stick' && course === 'water') return 'Into the jar';
+  if (id === 'first-water' && course === 'laid') return 'First mist';
+  return STEP_NAME[id];
+}
+
+/** When it was, is or will be: `5–9 Apr`, `due since 3 Apr`, `skipped`. */
+export function stepWhen(step: Step, speech: Speech): string {
+  switch (step.is) {
+    case 'open':
+      return 'not to be said yet';
+    case 'skipped':
+      return 'skipped';
+    case 'due':
+    case 'late':
+      return step.from >= speech.today
+        ? 'today'
+        : `due since ${daySpan(step.from, step.from, speech)}`;
+    default:
+      return daySpan(step.from, step.to, speech);
+  }
+}
+
+/** What is to be done, with how many: `Cut 12 crowns`. */
+export function stepTitle(step: Step, batch: Batch, course: CourseId): string {
+  const name = stepName(step, course);
+  const many = piecesText(batch.method, step.count ?? batch.count);
+  return step.id === 'cut' || step.id === 'stick' ? `${name}: ${many}` : name;
+}
+
+/** Why, in one sentence. */
+export function stepWhy({ id }: Step, batch: Batch, course: CourseId): string {
+  const { method, aid, school, firstWater = 'with-gate' } = batch;
+  switch (id) {
+    case 'water-mother':
+      return 'A plump piece lives off itself until it roots.';
+    case 'cut': {
+      const { rule } = METHOD[method];
+      return aid === undefined || aid === 'none' ? rule : `${rule} ${AID[aid].name} on the cut.`;
+    }
+    case 'callused':
+      return 'Dry and firm, or still tacky? Either answer moves the date.';
+    case 'stick':
+      if (course === 'water') return 'Only bare stalk under, leaves above; soft or stood water.';
+      if (course === 'bare') return 'Those that show root points; the rest stay bare.';
+      if (course === 'rooted') return 'At once, no deeper than it stood.';
+      return `${WOUND_SCHOOL[school].name}: into dry mix, no water yet.`;
+    case 'gate':
+      return 'Not sooner: wet mix rots an open cut.';
+    case 'first-water':
+      return `${FIRST_SAYS[firstWater]}.`;
+    case 'roots':
+      if (course === 'water') return 'Through the glass: nothing needs lifting.';
+      return course === 'rooted' || course === 'division'
+        ? 'No tugging: firm, and new growth, is enough.'
+        : 'A light tug, or lift one. Not daily: each look sets them back.';
+    case 'wean':
+      return 'At 2.5 to 5 cm of root; moist for two weeks, then drier by steps.';
+    case 'pups':
+      return method === 'leaf' || method === 'leaf-section'
+        ? 'The old leaf feeds them: leave it on until it is crisp.'
+        : 'New heads.';
+    case 'light':
+      return 'By steps, over two weeks; shade at noon if it bleaches.';
+    case 'feed':
+      return 'Every two weeks while it grows; none in its rest.';
+    case 'pot-on':
+      return 'At 2.5 to 5 cm of root, or when the old leaf is gone.';
+  }
+}

@@ -1,0 +1,133 @@
+import type { CourseId, LightPlace } from '@hypogeon/core/botany';
+import type { LeaveKind, Link, StepId } from '@hypogeon/core/care';
+import type { MotherTending, Sign, TaskId } from '@hypogeon/core/journal';
+
+/** What a task is called where there is no room for its sentence. */
+export const TASK_NAME: Readonly<Record<TaskId, string>> = {
+  'water-mother': 'Water the mother',
+  cut: 'Cut',
+  stick: 'Set in the mix',
+  wound: 'Touch a wound',
+  stopped: 'Wound stands still',
+  'first-water': 'First water',
+  water: 'Water',
+  mist: 'Mist',
+  pool: 'Water at the base',
+  roots: 'Look for roots',
+  pups: 'Look for pups',
+  overdue: 'Long without roots',
+  alive: 'See whether it still lives',
+  neighbour: 'Look: rot near it',
+  'pot-on': 'Pot on',
+  'pot-water': 'First drink in the pot',
+  'jar-stir': 'Move the jar’s water',
+  'jar-change': 'Change the jar’s water',
+  'jar-feed': 'Feed in the jar',
+  wean: 'From jar to mix',
+  light: 'More light',
+  feed: 'Feed',
+  'leaf-off': 'Mother leaf',
+};
+
+export const STEP_NAME: Readonly<Record<StepId, string>> = {
+  'water-mother': 'Water the mother',
+  cut: 'Cut',
+  callused: 'Dry and closed',
+  stick: 'Set',
+  gate: 'Safe to water',
+  'first-water': 'First water',
+  roots: 'Roots',
+  wean: 'Into the mix',
+  pups: 'Pups',
+  light: 'More light',
+  feed: 'First feed',
+  'pot-on': 'Pot on',
+};
+
+/** What a course is called, and what it is in one sentence. */
+export const COURSE_NAME: Readonly<Record<CourseId, string>> = {
+  dried: 'Dried, then set',
+  bare: 'Bare until roots',
+  laid: 'Laid on the mix, misted',
+  propped: 'Propped, moist on top',
+  petiole: 'Stalk in a trench',
+  notch: 'Notch leaf',
+  water: 'In water',
+  rooted: 'With its own roots',
+  division: 'Cut division',
+  'root-cutting': 'Root cutting',
+  seed: 'From seed',
+  culture: 'From a flask',
+};
+
+export const COURSE_SAYS: Readonly<Record<CourseId, string>> = {
+  dried: 'Dries in airy shade, is set dry, and drinks once the cut is closed.',
+  bare: 'Lies bare and light, without mix or water; set and misted once root points show.',
+  laid: 'Hollow side up, the base touching; dry for three days, then misted.',
+  propped:
+    'Leaned on a stick in mineral mix under a thin layer that holds moisture: drying out kills young roots here.',
+  petiole: 'The stalk in a small trench, firmed; its zone just damp, again once it has dried.',
+  notch: 'The leaf laid on; plantlets along its edge in about two weeks, taken with roots.',
+  water:
+    'Only bare stalk under, leaves above; soft or stood water. Roots are seen through the glass, then it moves into mix.',
+  rooted: 'Nothing is cut: potted at once, no deeper than it stood, and watered.',
+  division: 'The cut dries some days, or it stands dry in its pot for about a week.',
+  'root-cutting': 'Right way up in pure grit, nearly dry, until shoots come.',
+  seed: 'On the surface, damp and bright; seedlings stay until they have true leaves.',
+  culture: 'Jelly off, damp air at first, hardened by steps.',
+};
+
+export const LIGHT_PLACE: Readonly<Record<LightPlace, string>> = {
+  'bright-shade': 'bright shade, no sun',
+  window: 'a place near a window, no sun',
+  morning: 'an hour of morning sun',
+  'half-day': 'half a day of sun, shaded at noon',
+  'noon-shade': 'bright light, shaded at noon',
+  sun: 'full sun',
+};
+
+export const LINK_NAME: Readonly<Record<Link, string>> = {
+  tray: 'in the same tray',
+  place: 'in the same place',
+  blade: 'cut with the same blade that day',
+  mother: 'of the same mother',
+  mix: 'in the same mix and pot',
+};
+
+/** What is asked after: `Water from`, `Look from`. */
+export const LEAVE_NAME: Readonly<Record<LeaveKind, string>> = {
+  planned: 'Planned',
+  gate: 'No water',
+  drying: 'Let it dry',
+  held: 'Hold the can',
+  water: 'No water',
+  rooting: 'Leave alone',
+  jar: 'Leave the jar',
+  shade: 'Keep it shaded',
+  rest: 'Let it rest',
+  grown: 'Grown on',
+  postponed: 'Postponed',
+};
+
+/** What a look may find. */
+export const SIGN_NAME: Readonly<Record<Sign, string>> = {
+  'root-points': 'Root points',
+  'white-roots': 'White roots',
+  'brown-roots': 'Brown, firm roots',
+  'dead-roots': 'Dead or mushy roots',
+  'black-leaf': 'A black leaf',
+  'broken-leaf': 'A broken leaf',
+  'leaf-crisp': 'The old leaf is crisp',
+  'crown-wet': 'Water in the crown',
+  crested: 'Crested growth',
+  'new-growth': 'New growth',
+  'pot-bulging': 'The pot bulges',
+  'roots-out': 'Roots out of the holes',
+};
+
+export const MOTHER_TASK: Readonly<Record<MotherTending, string>> = {
+  watered: 'Water her',
+  light: 'More light',
+  feed: 'Feed',
+  looked: 'Look for new heads',
+};

@@ -1,0 +1,100 @@
+import {
+  WATER_SCHOOL,
+  type UnrootedWaterId,
+  type VerdictReason,
+  type VerdictUnless,
+} from '@hypogeon/core/water';
+import { counted, NOUN } from './plural';
+import { lengthText } from './quantities';
+import { percent } from './shares';
+import type { Speech } from './speech';
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+const share = (fill: number): string => percent(Math.min(fill, 1));
+const days = (n: number): string => counted(n, NOUN.day);
+
+/** What a piece without roots is given. */
+export const UNROOTED_NAME: Readonly<Record<UnrootedWaterId, string>> = {
+  dry: 'Dry until there are roots',
+  sip: 'A small drink when bone dry for days',
+  damp: 'The surface kept just damp',
+  mist: 'Misted',
+  half: 'As if rooted, but half as much',
+};
+
+/** Why the verdict on a pot is what it is. */
+export function verdictReasonText(reason: VerdictReason, speech: Speech): string {
+  switch (reason.why) {
+    case 'gate-stopped':
+      return 'The wound does not close in this air.';
+    case 'gate-closed':
+      return 'The cut is still open: wet medium would rot it.';
+    case 'pool':
+      return `Water stands at the closed base (about ${Math.round(reason.ml)} mL): roots there drown.`;
+    case 'first-waits':
+      return reason.for === 'roots'
+        ? 'Its first water waits until roots show.'
+        : 'The cut could bear it; its first water was chosen for later.';
+    case 'first-mist':
+      return 'It is safe now: a first mist wakes roots at the surface.';
+    case 'first-drink':
+      return `It is safe now: a first drink, no deeper than the stem (${lengthText(reason.depthMm, speech.length)}).`;
+    case 'holds': {
+      const weaning = reason.weaning ? ' Roots from water are weaned by steps.' : '';
+      if (reason.school === 'mist') return `Misted lately: the surface is still moist.${weaning}`;
+      if (reason.school === 'weekly')
+        return `A week has not passed; it still holds ${share(reason.fill)} of its water.`;
+      return `It still holds ${share(reason.fill)} of its water; water once ${trigger(reason.school, speech)}.${weaning}`;
+    }
+    case 'asks': {
+      const since =
+        reason.days > 1
+          ? `${capital(lasting(reason.school, speech))} for ${days(reason.days)}`
+          : capital(trigger(reason.school, speech));
+      return `${since}: ${share(reason.fill)} of its water is left.`;
+    }
+    case 'overdue':
+      return `${capital(lasting(reason.school, speech))} for ${days(reason.days)}: wrinkling is likely. Thirst mends, rot does not: water once, do not make up for it.`;
+    case 'unrooted':
+      return `No roots yet, so it drinks next to nothing. ${UNROOTED_NAME[reason.regime]}.`;
+  }
+}
+
+type SchoolId = keyof typeof WATER_SCHOOL;
+
+/** What the pot must show, with its depth in the grower's units. */
+const trigger = (school: SchoolId, { length }: Speech): string =>
+  inUnits(WATER_SCHOOL[school].trigger, length);
+const lasting = (school: SchoolId, { length }: Speech): string =>
+  inUnits(WATER_SCHOOL[school].lasting, length);
+
+const inUnits = (text: string, unit: Speech['length']): string =>
+  unit === 'mm' ? text : text.replace('2.5 cm', '1 in').replace('6 cm', '2 1/2 in');
+
+/** What would change it. */
+export function verdictUnlessText(unless: VerdictUnless, { temperature }: Speech): string {
+  switch (unless.what) {
+    case 'firm':
+      return 'A look that finds it dry and firm brings the day forward.';
+    case 'tip-out':
+      return 'Tip it out, or pot into something with holes.';
+    case 'soft':
+      return 'Wrinkled and soft, not only wrinkled: then look at the base.';
+    case 'wrinkling':
+      return 'Wrinkling before that is expected and mends.';
+    case 'soft-base':
+      return 'A soft or dark base: then no water, and a fresh cut.';
+    case 'plump':
+      return 'If it is plump and firm it may wait: then weigh or feel the pot, the model dries too fast.';
+    case 'moist':
+      return 'If it feels moist all the same, hold and note it: the pot learns from that.';
+    case 'warmer': {
+      const warmer = temperature === 'F' ? 'Seven degrees F warmer' : 'Four degrees warmer';
+      const moves =
+        unless.days > 0
+          ? `${warmer}: ${unless.days === 1 ? 'a day' : days(unless.days)} sooner`
+          : `${warmer} hardly moves it`;
+      return unless.weigh ? `${moves}. A weighing narrows the range.` : `${moves}.`;
+    }
+  }
+}
