@@ -294,7 +294,8 @@ export const FIRST_SAYS = {
 } as const;
 
 const depth = (unit: Speech['length']): string => (unit === 'in' ? 'about 1 in' : '2–3 cm at most');
-const rootSpan = (unit: Speech['length']): string => (unit === 'in' ? '1–2 in' : '2.5–5 cm');
+/** Roots long enough for a pot. */
+export const rootSpan = (unit: Speech['length']): string => (unit === 'in' ? '1–2 in' : '2.5–5 cm');
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 

@@ -20,3 +20,16 @@ export function temperatureText(tempC: number, unit: TemperatureUnit): string {
 
 const trimZeros = (number: string): string =>
   number.includes('.') ? number.replace(/\.?0+$/, '') : number;
+
+/** Lengths of the trade's rules of thumb, as growers with inches say them. Common practice, no source. */
+const RULES_OF_THUMB: readonly (readonly [metric: string, inches: string])[] = [
+  ['2.5–5 cm', '1–2 in'],
+  ['2–3 cm', 'about 1 in'],
+  ['2.5 cm', '1 in'],
+  ['6 cm', '2 1/2 in'],
+  ['10 cm', '4 in'],
+];
+
+/** A rule of thumb in the grower's units: `2–3 cm of bare stem`, `about 1 in of bare stem`. */
+export const ruleText = (text: string, unit: LengthUnit): string =>
+  unit === 'mm' ? text : RULES_OF_THUMB.reduce((t, [from, to]) => t.replaceAll(from, to), text);

@@ -2,8 +2,9 @@ import { METHOD, type CourseId } from '@hypogeon/core/botany';
 import type { Step } from '@hypogeon/core/care';
 import type { Batch } from '@hypogeon/core/journal';
 import { AID, WOUND_SCHOOL } from '@hypogeon/core/wound';
-import { FIRST_SAYS, piecesText } from './care';
+import { FIRST_SAYS, piecesText, rootSpan } from './care';
 import { daySpan } from './days';
+import { ruleText } from './quantities';
 import type { Speech } from './speech';
 import { STEP_NAME } from './tasks';
 
@@ -39,13 +40,13 @@ export function stepTitle(step: Step, batch: Batch, course: CourseId): string {
 }
 
 /** Why, in one sentence. */
-export function stepWhy({ id }: Step, batch: Batch, course: CourseId): string {
+export function stepWhy({ id }: Step, batch: Batch, course: CourseId, { length }: Speech): string {
   const { method, aid, school, firstWater = 'with-gate' } = batch;
   switch (id) {
     case 'water-mother':
       return 'A plump piece lives off itself until it roots.';
     case 'cut': {
-      const { rule } = METHOD[method];
+      const rule = ruleText(METHOD[method].rule, length);
       return aid === undefined || aid === 'none' ? rule : `${rule} ${AID[aid].name} on the cut.`;
     }
     case 'callused':
@@ -65,7 +66,7 @@ export function stepWhy({ id }: Step, batch: Batch, course: CourseId): string {
         ? 'No tugging: firm, and new growth, is enough.'
         : 'A light tug, or lift one. Not daily: each look sets them back.';
     case 'wean':
-      return 'At 2.5 to 5 cm of root; moist for two weeks, then drier by steps.';
+      return `At ${rootSpan(length)} of root; moist for two weeks, then drier by steps.`;
     case 'pups':
       return method === 'leaf' || method === 'leaf-section'
         ? 'The old leaf feeds them: leave it on until it is crisp.'
@@ -75,6 +76,6 @@ export function stepWhy({ id }: Step, batch: Batch, course: CourseId): string {
     case 'feed':
       return 'Every two weeks while it grows; none in its rest.';
     case 'pot-on':
-      return 'At 2.5 to 5 cm of root, or when the old leaf is gone.';
+      return `At ${rootSpan(length)} of root, or when the old leaf is gone.`;
   }
 }

@@ -5,7 +5,7 @@ import {
   type VerdictUnless,
 } from '@hypogeon/core/water';
 import { counted, NOUN } from './plural';
-import { lengthText } from './quantities';
+import { lengthText, ruleText } from './quantities';
 import { percent } from './shares';
 import type { Speech } from './speech';
 
@@ -64,12 +64,9 @@ type SchoolId = keyof typeof WATER_SCHOOL;
 
 /** What the pot must show, with its depth in the grower's units. */
 const trigger = (school: SchoolId, { length }: Speech): string =>
-  inUnits(WATER_SCHOOL[school].trigger, length);
+  ruleText(WATER_SCHOOL[school].trigger, length);
 const lasting = (school: SchoolId, { length }: Speech): string =>
-  inUnits(WATER_SCHOOL[school].lasting, length);
-
-const inUnits = (text: string, unit: Speech['length']): string =>
-  unit === 'mm' ? text : text.replace('2.5 cm', '1 in').replace('6 cm', '2 1/2 in');
+  ruleText(WATER_SCHOOL[school].lasting, length);
 
 /** What would change it. */
 export function verdictUnlessText(unless: VerdictUnless, { temperature }: Speech): string {

@@ -1,5 +1,6 @@
 import { daysBetween, type Day } from '../days';
 import type { Batch, State } from '../journal';
+import { sparing } from '../faults';
 import { memoBy } from '../memo';
 import { HELD_DAYS, NEIGHBOUR_DAYS } from './rhythm';
 
@@ -58,9 +59,12 @@ function nearRot({ batches }: State): ReadonlyMap<string, readonly Neighbour[]> 
         else sharing.set(name, [batch]);
       }
     const near = new Map<string, Neighbour[]>();
-    for (const rotted of batches.values()) {
-      const day = rotSeen(rotted);
-      if (day === null) continue;
+    // A batch that cannot be read costs itself a sentence where it is asked, and none of its neighbours.
+    const seen = sparing(batches.values(), (batch) => {
+      const day = rotSeen(batch);
+      return day === null ? [] : [{ rotted: batch, day }];
+    });
+    for (const { rotted, day } of seen.results.flat()) {
       for (const [link, key] of linksOf(rotted))
         for (const other of sharing.get(`${link}/${key}`) ?? []) {
           if (other.id === rotted.id) continue;

@@ -35,7 +35,7 @@ export function rooting(ask: Asker, state: State, batch: Batch, facts: Facts, da
 export function isGrown(batch: Batch, facts: Facts, day: Day): boolean {
   const { pottedOn, rootedDays } = facts;
   const apart = singly(batch, facts) && batch.here.waiting === 0 && batch.stuck !== null;
-  const since = pottedOn ?? (apart ? later(rootedDays.at(-1) ?? batch.stuck!, batch.stuck!) : null);
+  const since = pottedOn ?? (apart ? later(rootedDays.at(-1) ?? batch.stuck, batch.stuck) : null);
   return since !== null && daysBetween(since, day) > GROW_ON_DAYS;
 }
 

@@ -1,6 +1,7 @@
 import * as fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { wateredEarly } from '../bench';
 import { canonical, EMPTY_STATE, fold, unite, type Entry } from '../journal';
 import { anyJournal, batchPut, DAY, written } from '../testing/entries';
 import {
@@ -92,6 +93,22 @@ describe('the journal file', () => {
     expect(batch.widthMm).toBe(4.5);
     expect(batch.counts).toEqual({ rooted: 12, pupped: 0, rotted: 1, dried: 3, lost: 0 });
     expect(writeJournal(read.entries)).toContain(`"version":${JOURNAL_VERSION}`);
+  });
+
+  it('of version 3 keeps its meaning: set as a whole, watered late enough', () => {
+    const read = readJournal(
+      readFileSync(join(__dirname, 'fixtures/journal-v3.json'), 'utf8'),
+      EMPTY_STATE,
+      NOW,
+    );
+    if (!read.ok) throw new Error(problemText(read.problems[0]!));
+    const state = fold(read.entries);
+    const batch = state.batches.get('b1')!;
+    expect(batch.settings).toEqual([{ day: '2026-01-08', count: null, wet: false }]);
+    expect(batch.waterings).toEqual([{ entry: 'd5', day: '2026-01-16', how: 'poured', ml: 45 }]);
+    expect(wateredEarly(state, batch)).toBe(false);
+    expect(batch.counts.rooted).toBe(5);
+    expect(batch.course).toBeUndefined();
   });
 
   it('of version 2 keeps its meaning: drinks and readings as they were', () => {

@@ -18,13 +18,12 @@ export const SNAPSHOT_VERSION = 3;
 const ENTRY_LISTS = ['photos', 'measured', 'reopenings', 'pottings', 'looks'] as const;
 type EntryList = (typeof ENTRY_LISTS)[number];
 
-type PackedBatch = Omit<Batch, 'entries' | 'waterings' | 'cuttings' | 'putOff' | EntryList> & {
-  readonly [L in EntryList]: readonly number[];
-} & {
-  readonly entries: readonly number[];
-  readonly groups: readonly Alike[];
-  readonly putOff: readonly (readonly [TaskId, { day: string; until?: string; text: string }])[];
-};
+type PackedBatch = Omit<Batch, 'entries' | 'waterings' | 'cuttings' | 'putOff' | EntryList> &
+  Readonly<Record<EntryList, readonly number[]>> & {
+    readonly entries: readonly number[];
+    readonly groups: readonly Alike[];
+    readonly putOff: readonly (readonly [TaskId, { day: string; until?: string; text: string }])[];
+  };
 
 /** Plain data; entries are told by their place in the list they were packed with. */
 export interface Snapshot {

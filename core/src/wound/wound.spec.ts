@@ -355,8 +355,8 @@ describe('wounds of the catalogue against the windows of the trade (common pract
   ])('%s is likely closed after %d to %d days in season', (name, from, to) => {
     const wound = wounds.get(name)!;
     const { doses } = clock({
-      tissue: wound!.tissue,
-      widthMm: hydraulicWidth(wound!.widthMm, wound!.thicknessMm),
+      tissue: wound.tissue,
+      widthMm: hydraulicWidth(wound.widthMm, wound.thicknessMm),
     });
     const likely = doses.findIndex((d) => d >= 1);
     expect(likely).toBeGreaterThanOrEqual(from);

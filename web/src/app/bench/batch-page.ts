@@ -19,7 +19,7 @@ import { isDay } from '@hypogeon/core/days';
 import type { Batch, BatchEntry, Outcome, BatchFields } from '@hypogeon/core/journal';
 import { emergence } from '@hypogeon/core/ledger';
 import { careOf } from '@hypogeon/core/care';
-import { COURSE_NAME, TASK_NAME } from '@hypogeon/words';
+import { TASK_NAME } from '@hypogeon/words';
 import { readLength } from '@hypogeon/core/units';
 import { closureOn, WOUND_SCHOOL } from '@hypogeon/core/wound';
 import { firstValueFrom } from 'rxjs';

@@ -20,7 +20,7 @@ function words(entry: object): string {
 describe('a line of the log', () => {
   it.each<[object, string]>([
     [{ kind: 'cut' }, 'Cut'],
-    [{ kind: 'stuck' }, 'Stuck'],
+    [{ kind: 'stuck' }, 'Set in the mix'],
     [{ kind: 'inspected', seen: 'firm' }, 'Wound dry and firm'],
     [
       { kind: 'inspected', seen: 'soft', text: 'two of them' },

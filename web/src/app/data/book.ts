@@ -38,6 +38,7 @@ const NAME = 'hypogeon';
 function confirmOnDisk(): void {
   if (typeof IDBDatabase === 'undefined') return;
   const { prototype } = IDBDatabase;
+  // eslint-disable-next-line @typescript-eslint/unbound-method -- called with the database it was asked of
   const begin = prototype.transaction;
   prototype.transaction = function (this: IDBDatabase, stores, mode, options) {
     const strict = mode === 'readwrite' ? ({ durability: 'strict', ...options } as const) : options;

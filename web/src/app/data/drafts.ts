@@ -60,7 +60,7 @@ export class Drafts {
       keep: (value) => {
         const kept = { at: Date.now(), value };
         this.kept.set(form, kept);
-        this.write(this.dropping, (store) => store.setItem(form, JSON.stringify(kept)));
+        void this.write(this.dropping, (store) => store.setItem(form, JSON.stringify(kept)));
       },
       drop: () => {
         this.kept.delete(form);

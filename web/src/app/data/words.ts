@@ -100,7 +100,7 @@ export class Words {
   }
 
   stepWhy(step: Step, batch: Batch, course: CourseId): string {
-    return stepWhy(step, batch, course);
+    return stepWhy(step, batch, course, this.speech());
   }
 
   /** `45 mL`, `1.5 fl oz`. */

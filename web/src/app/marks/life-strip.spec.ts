@@ -1,4 +1,4 @@
-import { lifeOf } from '@hypogeon/core/bench';
+import { careOf } from '@hypogeon/core/care';
 import { demoJournal } from '@hypogeon/core/demo';
 import { fold } from '@hypogeon/core/journal';
 import { DAY, mount } from '../../testing/mount';
@@ -6,8 +6,10 @@ import { LifeStrip } from './life-strip';
 
 const state = fold(demoJournal(DAY));
 
-const open = (id: string) =>
-  mount(LifeStrip, { milestones: lifeOf(state, state.batches.get(id)!, DAY), piece: 'leaf' }, []);
+const open = (id: string, of = state) => {
+  const { steps, course } = careOf(of, of.batches.get(id)!, DAY);
+  return mount(LifeStrip, { steps, course, piece: 'leaf' }, []);
+};
 
 describe('the life strip', () => {
   it('draws what was solid and what is ahead as a ghost, in order', async () => {
@@ -36,8 +38,6 @@ describe('the life strip', () => {
         fields: { tempC: 1 },
       },
     ]);
-    const milestones = lifeOf(frozen, frozen.batches.get('b-26')!, DAY);
-    const page = await mount(LifeStrip, { milestones, piece: 'strap' }, []);
-    expect(page.text).toContain('not to be said yet');
+    expect((await open('b-26', frozen)).text).toContain('not to be said yet');
   });
 });
