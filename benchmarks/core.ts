@@ -26,6 +26,7 @@ import {
   stemRules,
   waysTo,
 } from '@hypogeon/core/plan';
+import { careOf } from '@hypogeon/core/care';
 import { tasksAhead, roundOn } from '@hypogeon/core/round';
 import {
   aalenJohansen,
@@ -38,6 +39,7 @@ import {
 import { columnOf, compareSchools, dry, evenly, judge } from '@hypogeon/core/water';
 import { heapMb, medianMs, print, type Figure } from './figure';
 import { largeJournal } from './large-journal';
+import { livingJournal } from './living-journal';
 import { loggerYear } from './logger-year';
 import { pottedJournal } from './potted-journal';
 
@@ -100,6 +102,50 @@ export const CORE_BENCHES: Readonly<Record<string, Bench>> = {
       if (!read.ok) throw new Error('the made journal must be good');
     }, 3);
     return { name: 'import it, with every check', value: ms, unit: 'ms' };
+  },
+  care: () => {
+    const entries = livingJournal(TODAY);
+    const states = [1, 2, 3, 4, 5].map(() => fold(entries));
+    const batches = (state: State) => [...state.batches.values()];
+    const living = batches(states[0]!).filter((b) => b.stage !== 'done').length;
+    let next = 0;
+    const cold = medianMs(
+      () => {
+        const state = states[next++ % states.length]!;
+        for (const batch of batches(state)) careOf(state, batch, TODAY);
+      },
+      4,
+      1,
+    );
+    let state = states[0]!;
+    roundOn(state, TODAY);
+    let n = 0;
+    const taps: number[] = [];
+    for (const batch of batches(state).slice(0, 40)) {
+      state = append(state, {
+        id: `tap-${n}`,
+        at: `2026-11-24T10:00:00.000Z~${(n++).toString(16).padStart(4, '0')}`,
+        day: TODAY,
+        by: 'bench',
+        kind: 'watered',
+        batch: batch.id,
+        how: 'poured',
+      });
+      const from = performance.now();
+      roundOn(state, TODAY);
+      taps.push(performance.now() - from);
+    }
+    const calendar = medianMs(() => tasksAhead(states[1]!, TODAY), 3, 0);
+    return [
+      { name: `care of ${living} living batches, cold`, value: cold, unit: 'ms', target: 150 },
+      {
+        name: 'the round again after one tap',
+        value: taps.sort((a, b) => a - b)[Math.floor(taps.length / 2)]!,
+        unit: 'ms',
+        target: 10,
+      },
+      { name: 'calendar of six weeks for them', value: calendar, unit: 'ms', target: 1500 },
+    ];
   },
   round: () => {
     const state = fold(largeJournal(TODAY));

@@ -17,6 +17,7 @@ export * from './rooting';
 export * from './teaches';
 export * from './part';
 export * from './stands-in';
+export * from './surroundings';
 export * from './trouble';
 export * from './list';
 export * from './tray';

@@ -57,8 +57,24 @@ export function pacePriorFor(state: State, batch?: Batch): PacePrior | undefined
 }
 
 function evidenceIn(state: State): Evidence {
-  return gathered(state.batches, '', () => gatherEvidence(state));
+  return gathered(state.batches, '', () => {
+    const fresh = gatherEvidence(state);
+    // The same object while the same looks were taken: what hangs on it need not be worked out again.
+    if (latest && sameEvidence(latest, fresh)) return latest;
+    latest = fresh;
+    return fresh;
+  });
 }
+
+let latest: Evidence | null = null;
+
+const sameEvidence = (a: Evidence, b: Evidence): boolean =>
+  a.of.size === b.of.size &&
+  a.looks === b.looks &&
+  [...a.of].every(([id, evidence]) => b.of.get(id) === evidence);
+
+/** What looks at wounds have taught, the same object while they are the same looks. */
+export const looksTaught = (state: State): object => evidenceIn(state);
 
 function gatherEvidence(state: State): Evidence {
   const of = new Map<string, BenchEvidence>();

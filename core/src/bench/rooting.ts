@@ -109,6 +109,9 @@ function toldIn(state: State): ReadonlyMap<string, readonly Told[]> {
   return gathered(state.batches, '', () => gatherTold(state));
 }
 
+/** All that settled batches have told, batch by batch: the same objects while they tell the same. */
+export const rootsTaught = (state: State): readonly unknown[] => [...toldIn(state).values()].flat();
+
 function gatherTold(state: State): ReadonlyMap<string, readonly Told[]> {
   const groups = new Map<string, Told[]>();
   const settled = sparing(state.batches.values(), (batch) =>

@@ -7,7 +7,7 @@ import type { Ask, Care, Leave } from './care';
 import { drinking } from './drink';
 import { daysSince, factsOf, type Facts } from './facts';
 import { jarring } from './jar';
-import { heldFor, rotNear } from './neighbours';
+import { heldFor, rotNear, type Neighbour } from './neighbours';
 import { NEIGHBOUR_DAYS, PLUMP_DAYS, ROOTS_GROW_DAYS, STANDS } from './rhythm';
 import { isGrown, rooting } from './rooted';
 import { looking } from './roots';
@@ -22,18 +22,46 @@ import { stepsOf } from './steps';
  */
 export function careOf(state: State, batch: Batch, day: Day, verdict?: WaterVerdict): Care {
   const facts = factsOf(state, batch);
+  const near = rotNear(state, batch, day);
+  const plumped = plumpedOn(state, batch, day);
+  const known = latest.get(facts);
+  if (
+    known?.day === day &&
+    known.verdict === verdict &&
+    known.plumped === plumped &&
+    sameNear(known.near, near)
+  )
+    return known.care;
   const { asks, leave } = isOver(batch, facts)
     ? { asks: [], leave: [] }
-    : today(state, batch, facts, day, verdict);
-  return {
+    : today(state, batch, facts, day, verdict, near);
+  let steps: Care['steps'] | undefined;
+  const care: Care = {
     course: facts.course,
     asks,
     leave,
     get steps() {
-      return stepsOf(batch, facts, day, asks, plumpedOn(state, batch, day));
+      return (steps ??= stepsOf(batch, facts, day, asks, plumped));
     },
   };
+  latest.set(facts, { day, verdict, near, plumped, care });
+  return care;
 }
+
+/** The answer of the day that was asked about last: after a tap on one batch the others need no second one. */
+const latest = new WeakMap<
+  Facts,
+  {
+    readonly day: Day;
+    readonly verdict: WaterVerdict | undefined;
+    readonly near: Neighbour | null;
+    readonly plumped: Day | null;
+    readonly care: Care;
+  }
+>();
+
+const sameNear = (a: Neighbour | null, b: Neighbour | null): boolean =>
+  a?.batch === b?.batch && a?.day === b?.day && a?.link === b?.link;
 
 /** Ended, or nothing of it lives here any more. */
 const isOver = (batch: Batch, { living }: Facts): boolean => batch.ended !== null || living === 0;
@@ -44,6 +72,7 @@ function today(
   facts: Facts,
   day: Day,
   verdict: WaterVerdict | undefined,
+  near: Neighbour | null,
 ): Pick<Care, 'asks' | 'leave'> {
   const closure = facts.gate ? closureOn(facts.gate, day) : 1;
   const ask = new Asker(batch, day, batch.cut === null ? 0 : closure, facts.living);
@@ -56,7 +85,7 @@ function today(
     jarring(ask, state, batch, facts, day);
     rooting(ask, state, batch, facts, day);
   }
-  const wanted = batch.cut === null ? ask.asks : guarded(ask, state, batch, day);
+  const wanted = batch.cut === null ? ask.asks : guarded(ask, near, day);
   const asks = forgotten(asked(ask, wanted), facts, day);
   if (asks.length === 0 && ask.leaves.length === 0) ask.leave('rooting', nothingDue(facts, day));
   return { asks, leave: ask.leaves };
@@ -105,8 +134,7 @@ export function drankSince(state: State, mother: string, since: Day): boolean {
 }
 
 /** Rot near it: one looks first, and until then the can is held. */
-function guarded(ask: Asker, state: State, batch: Batch, day: Day): readonly Ask[] {
-  const near = rotNear(state, batch, day);
+function guarded(ask: Asker, near: Neighbour | null, day: Day): readonly Ask[] {
   if (!near) return ask.asks;
   ask.look('neighbour', {
     since: near.day,

@@ -11,12 +11,12 @@ import {
   hadRoots,
   hasRoots,
   inJar,
-  pacePriorFor,
   plantOf,
   potting,
   rootingPace,
   rootsSince,
   spaceDrying,
+  surroundingsOf,
   unrootedWaterOf,
   waterSchoolOf,
   wetStart,
@@ -26,7 +26,7 @@ import {
 import { windowAt, type CourseId, type Taxon, type TaxonMethod } from '../botany';
 import { daysBetween, type Day } from '../days';
 import { isRooted, type Batch, type Cutting, type State } from '../journal';
-import { memo, memoAround } from '../memo';
+import { memo } from '../memo';
 import type { UnrootedWaterId, WaterSchoolId } from '../water';
 import type { WoundClock } from '../wound';
 import { BARE_LOOK_DAYS, LEAST_LOOK_DAYS, MOST_LOOK_DAYS } from './rhythm';
@@ -76,34 +76,16 @@ export interface Facts {
   readonly lastTouch: Day;
 }
 
-const perState = memo((_state: State) => new Map<string, { batch: Batch; facts: Facts }>());
-const kept = memoAround<Batch, Facts>();
+const kept = new WeakMap<Batch, { readonly around: object; readonly facts: Facts }>();
 
 /** The facts of a batch. */
 export function factsOf(state: State, batch: Batch): Facts {
-  const known = perState(state);
-  const found = known.get(batch.id);
-  if (found?.batch === batch) return found.facts;
-  const facts = kept(batch, around(state, batch), () => workOut(state, batch));
-  known.set(batch.id, { batch, facts });
+  const around = surroundingsOf(state);
+  const known = kept.get(batch);
+  if (known?.around === around) return known.facts;
+  const facts = workOut(state, batch);
+  kept.set(batch, { around, facts });
   return facts;
-}
-
-/** All that facts hang on beside the batch itself. */
-function around(state: State, batch: Batch): readonly unknown[] {
-  const plant = plantOf(state, batch.taxon)?.taxon;
-  const figures = figuresOf(state, batch);
-  const spaces = new Set([batch.standSpace, batch.space, ...batch.moves.map((m) => m.space)]);
-  if (batch.callusSpace !== undefined) spaces.add(batch.callusSpace);
-  return [
-    plant,
-    figures,
-    batch.tray === undefined ? undefined : state.trays.get(batch.tray)?.kind,
-    state.settings.waterSchool,
-    pacePriorFor(state, batch),
-    figures && rootingPace(state, batch.taxon, figures).factor,
-    ...[...spaces].flatMap((s) => [state.spaces.get(s), state.air.get(s)]),
-  ];
 }
 
 function workOut(state: State, batch: Batch): Facts {

@@ -1,7 +1,7 @@
 import { daysBetween, type Day } from '../days';
 import type { Batch, State } from '../journal';
 import { sparing } from '../faults';
-import { memoBy } from '../memo';
+import { memo, memoBy } from '../memo';
 import { HELD_DAYS, NEIGHBOUR_DAYS } from './rhythm';
 
 /** What two batches share, the closest first. */
@@ -20,7 +20,7 @@ export interface Neighbour {
 const CLOSE: ReadonlySet<Link> = new Set(['tray', 'place', 'blade']);
 
 /** The last day rot was seen in a batch; null if none was. */
-export function rotSeen(batch: Batch): Day | null {
+export const rotSeen = memo((batch: Batch): Day | null => {
   let last: Day | null = null;
   const seen = (day: Day): void => {
     if (last === null || day > last) last = day;
@@ -28,59 +28,62 @@ export function rotSeen(batch: Batch): Day | null {
   for (const { outcome, lost } of batch.cuttings) if (outcome === 'rotted' && lost) seen(lost.by);
   for (const look of batch.looks) if (look.seen === 'soft') seen(look.day);
   return last;
-}
+});
 
-/** What batches may share, as keys that are the same where they do. */
-function linksOf(batch: Batch): readonly (readonly [Link, string])[] {
+/** What batches may share, as keys that are the same where they do, the closest first. */
+const linksOf = memo((batch: Batch): readonly (readonly [Link, string])[] => {
   const keys: [Link, string][] = [];
-  if (batch.tray !== undefined) keys.push(['tray', batch.tray]);
-  else if (batch.place !== undefined) keys.push(['place', `${batch.space}/${batch.place}`]);
-  if (batch.cutWith !== undefined) keys.push(['blade', `${batch.cutOn}/${batch.cutWith}`]);
+  const add = (link: Link, key: string): void => void keys.push([link, `${link}/${key}`]);
+  if (batch.tray !== undefined) add('tray', batch.tray);
+  else if (batch.place !== undefined) add('place', `${batch.space}/${batch.place}`);
+  if (batch.cutWith !== undefined) add('blade', `${batch.cutOn}/${batch.cutWith}`);
   // A blade that was not disinfected carries what it cut from one plant to the next, all that day.
   if (batch.disinfectant === 'none' && batch.opening !== 'snapped' && batch.opening !== 'parted')
-    keys.push(['blade', `${batch.cutOn}/clean only`]);
-  if (batch.mother !== undefined) keys.push(['mother', batch.mother]);
+    add('blade', `${batch.cutOn}/clean only`);
+  if (batch.mother !== undefined) add('mother', batch.mother);
   if (batch.mix !== undefined && batch.container !== undefined)
-    keys.push(['mix', `${batch.space}/${batch.mix}/${batch.container}`]);
+    add('mix', `${batch.space}/${batch.mix}/${batch.container}`);
   return keys;
-}
+});
 
-const gathered = memoBy<State['batches'], ReadonlyMap<string, readonly Neighbour[]>>(1);
+type Rotted = ReadonlyMap<string, readonly { readonly batch: Batch; readonly day: Day }[]>;
 
-/** All batches that stand near rot, with what they share, the latest first. */
-function nearRot({ batches }: State): ReadonlyMap<string, readonly Neighbour[]> {
+const gathered = memoBy<State['batches'], Rotted>(1);
+
+/** What rotted, by what it shares with others. */
+function rottedIn({ batches }: State): Rotted {
   return gathered(batches, '', () => {
-    const sharing = new Map<string, Batch[]>();
-    for (const batch of batches.values())
-      for (const [link, key] of linksOf(batch)) {
-        const name = `${link}/${key}`;
-        const group = sharing.get(name);
-        if (group) group.push(batch);
-        else sharing.set(name, [batch]);
-      }
-    const near = new Map<string, Neighbour[]>();
     // A batch that cannot be read costs itself a sentence where it is asked, and none of its neighbours.
     const seen = sparing(batches.values(), (batch) => {
       const day = rotSeen(batch);
-      return day === null ? [] : [{ rotted: batch, day }];
+      return day === null ? [] : [{ batch, day }];
     });
-    for (const { rotted, day } of seen.results.flat()) {
-      for (const [link, key] of linksOf(rotted))
-        for (const other of sharing.get(`${link}/${key}`) ?? []) {
-          if (other.id === rotted.id) continue;
-          const list = near.get(other.id) ?? [];
-          if (!list.some((n) => n.batch === rotted.id)) list.push({ batch: rotted.id, link, day });
-          near.set(other.id, list);
-        }
-    }
-    for (const list of near.values()) list.sort((a, b) => (a.day < b.day ? 1 : -1));
-    return near;
+    const by = new Map<string, { batch: Batch; day: Day }[]>();
+    for (const rotted of seen.results.flat())
+      for (const [, key] of linksOf(rotted.batch)) {
+        const group = by.get(key);
+        if (group) group.push(rotted);
+        else by.set(key, [rotted]);
+      }
+    return by;
   });
+}
+
+/** All rot near a batch with what it shares, the latest first; each other batch once, by its closest link. */
+function nearRot(state: State, batch: Batch): readonly Neighbour[] {
+  const rotted = rottedIn(state);
+  if (rotted.size === 0) return [];
+  const near = new Map<string, Neighbour>();
+  for (const [link, key] of linksOf(batch))
+    for (const { batch: other, day } of rotted.get(key) ?? [])
+      if (other.id !== batch.id && !near.has(other.id))
+        near.set(other.id, { batch: other.id, link, day });
+  return [...near.values()].sort((a, b) => (a.day < b.day ? 1 : -1));
 }
 
 /** Batches whose rot puts this one at risk on a day, and what they share. */
 export function neighboursAtRisk(state: State, batch: Batch, day: Day): readonly Neighbour[] {
-  return (nearRot(state).get(batch.id) ?? []).filter((n) => {
+  return nearRot(state, batch).filter((n) => {
     const days = daysBetween(n.day, day);
     return days >= 0 && days <= NEIGHBOUR_DAYS;
   });

@@ -6,13 +6,13 @@ const open = (id: string): Promise<Bench<BatchPage>> => mount(BatchPage, { id })
 describe('the page of a batch', () => {
   it('answers first: what today means for it', async () => {
     const page = await open('b-24');
-    expect(page.all('.verdict')[0]!.textContent).toMatch(/No water until Sun 19 Apr/);
+    expect(page.all('.verdict')[0]!.textContent).toMatch(/No water until Mon 20 Apr/);
     expect(page.text).toContain('6 pads of Opuntia microdasys from Bunny ears');
   });
 
   it('gives the loud colour to what is asked now, and to nothing else', async () => {
     const page = await open('b-21');
-    expect(page.all('.deeds .act').map((b) => b.textContent.trim())).toEqual(['Watered']);
+    expect(page.all('.deeds .act').map((b) => b.textContent.trim())).toEqual(['Watered', 'Count']);
     const quiet = await open('b-25');
     expect(quiet.all('.deeds .act')).toEqual([]);
   });
@@ -20,8 +20,15 @@ describe('the page of a batch', () => {
   it('waters without a question once the gate is open', async () => {
     const page = await open('b-21');
     await page.tap('Watered');
+    // What was known of the gate is written down with it.
     expect(page.recorded()).toEqual([
-      { kind: 'watered', batch: 'b-21', how: 'poured', day: '2026-04-09' },
+      {
+        kind: 'watered',
+        batch: 'b-21',
+        how: 'poured',
+        day: '2026-04-09',
+        gate: { opens: '2026-04-03' },
+      },
     ]);
   });
 

@@ -8,17 +8,23 @@ describe('the round', () => {
     expect(heads[0]).toMatch(/^Leave alone/);
     expect(heads.slice(1)).toEqual(['Do', 'Look', 'Air on the benches']);
     expect(page.text).toContain('Thursday 9 April');
-    expect(page.text).toMatch(/16 to leave alone, 5 to look at, 7 to do/);
-    expect(page.text).toContain('The gate opened');
+    expect(page.text).toMatch(/12 to leave alone, 7 to look at, 13 to do/);
+    expect(page.text).toContain('Safe since Fri 3 Apr');
   });
 
   it.each([
     [
       /^Watered: Kalanchoe/,
-      { kind: 'watered', batch: 'b-21', how: 'poured', ml: expect.any(Number) },
+      {
+        kind: 'watered',
+        batch: 'b-21',
+        how: 'poured',
+        ml: expect.any(Number),
+        gate: { opens: '2026-04-03' },
+      },
     ],
-    [/^Stuck: Aeonium/, { kind: 'stuck', batch: 'b-22' }],
-    [/^Potted: Sedum/, { kind: 'potted', batch: 'b-16', count: 12 }],
+    [/^Set: Aeonium/, { kind: 'stuck', batch: 'b-22' }],
+    [/^Potted: Sedum/, { kind: 'potted', batch: 'b-16', count: 13 }],
     [/^Dry and firm: Mammillaria/, { kind: 'inspected', batch: 'b-23', seen: 'firm' }],
     [/^Still tacky: Mammillaria/, { kind: 'inspected', batch: 'b-23', seen: 'tacky' }],
   ])('one tap on %s is one entry', async (name, entry) => {
@@ -62,35 +68,41 @@ describe('the ruler of what is left alone', () => {
       expect(solid + percent('.fade', 'width')).toBeLessThanOrEqual(100.001);
       if (gate) expect(percent('.gate', 'left')).toBeGreaterThanOrEqual(solid);
       else expect(row.querySelector('.beyond')).not.toBeNull();
-      expect(row.textContent).toMatch(/(Water|Look) (from|likely)/);
+      expect(row.textContent).toMatch(/(No water|Leave alone|Let it dry) until/);
     }
   });
 
   it('tells wounds, wet pots and roots apart by shape, wounds first, roots last', async () => {
     const page = await mount(RoundPage);
-    await page.tap(/^Show 6 more/);
+    await page.tap(/^Show 2 more/);
     const kinds = page
       .all('hy-leave-ruler li')
       .map((r) => ['water', 'rooting'].find((c) => r.classList.contains(c)) ?? 'gate');
     expect(kinds).toEqual([
       ...Array<string>(6).fill('gate'),
-      ...Array<string>(7).fill('water'),
-      ...Array<string>(3).fill('rooting'),
+      ...Array<string>(4).fill('water'),
+      ...Array<string>(2).fill('rooting'),
     ]);
     const wet = page.all('hy-leave-ruler li.water')[0]!.textContent;
-    expect(wet).toMatch(/Water likely .*\d+ % of its water left/);
+    expect(wet).toMatch(/No water until .*\d+ % of its water left/);
   });
 
   it('asks for water by volume where pot and mix are told, overdue ones by name', async () => {
     const page = await mount(RoundPage);
-    expect(page.text).toMatch(/Water, about [\d.]+ L \(overdue\)/);
+    expect(page.text).toMatch(/Water, about \d+ mL each/);
     expect(page.text).toMatch(/First water, about \d+ mL each/);
-    await page.tap(/^Watered: Pachyphytum/);
+    await page.tap(/^Only this, Watered: Pachyphytum/);
     // What runs through below is not measured.
     expect(page.recorded()).toEqual([
-      { kind: 'watered', batch: 'b-17', how: 'poured', day: '2026-04-09' },
+      {
+        kind: 'watered',
+        batch: 'b-17',
+        how: 'poured',
+        gate: { opens: expect.any(String) },
+        day: '2026-04-09',
+      },
     ]);
     await page.settle();
-    expect(page.text).not.toContain('(overdue)');
+    expect(page.text).not.toContain('Water, about 1.0 L');
   });
 });
