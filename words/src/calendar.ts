@@ -1,7 +1,7 @@
 import { batchCode, batchTitle, placeOf } from '@hypogeon/core/bench';
 import { spaceOn, type Batch, type State } from '@hypogeon/core/journal';
 import type { TaskAhead } from '@hypogeon/core/round';
-import { askText, leaveText, reasonText, sureText } from './care';
+import { askText, ended, leaveText, reasonText, sureText } from './care';
 import type { Speech } from './speech';
 import { TASK_NAME } from './tasks';
 
@@ -38,7 +38,7 @@ export function calendarText(state: State, task: TaskAhead, speech: Speech): Cal
         from,
         to,
         title: `${TASK_NAME[ask.kind]}: ${who(state, ask.batch)}`,
-        text: `${askText(ask, then)}. ${reasonText(ask.reason, then)}\nHow sure: ${sureText(ask.sure)}${where(state, ask.batch, from)}`,
+        text: `${ended(askText(ask, then))} ${reasonText(ask.reason, then)}\nHow sure: ${sureText(ask.sure)}${where(state, ask.batch, from)}`,
       };
     }
   }

@@ -116,6 +116,9 @@ const amount = (ask: Do, { length }: Speech): string =>
     ? `, ${drinkText(ask.drink.ml, ask.batch.containers ?? 1, length)}`
     : '';
 
+/** A sentence has one end: a question keeps its mark. */
+export const ended = (text: string): string => (/[.?!]$/.test(text) ? text : `${text}.`);
+
 /** `12 days late`; empty while it is not. */
 export const lateText = ({ late }: Pick<Ask, 'late'>): string =>
   late < LATE_FROM ? '' : `${days(late)} late`;

@@ -10,3 +10,4 @@ export * from './tasks';
 export * from './care';
 export * from './steps';
 export * from './calendar';
+export * from './slips';

@@ -77,6 +77,22 @@ export const COURSE_SAYS: Readonly<Record<CourseId, string>> = {
   culture: 'Jelly off, damp air at first, hardened by steps.',
 };
 
+/** What goes wrong on a course, the likeliest first. Common practice, no source. */
+export const COURSE_RISK: Readonly<Record<CourseId, string>> = {
+  dried: 'Slow to start; the least rot.',
+  bare: 'Roots in the air dry out if they are forgotten.',
+  laid: 'Rots when it is soaked before roots are in the mix.',
+  propped: 'Young roots die when the layer dries out.',
+  petiole: 'The stalk rots when the trench stays wet.',
+  notch: 'The leaf rots before plantlets root, when kept wet.',
+  water: 'Roots from water are soft: they must be weaned into the mix.',
+  rooted: 'Set too deep it rots at the collar.',
+  division: 'A cut rhizome or tuber rots in wet mix.',
+  'root-cutting': 'Rots when it is wet.',
+  seed: 'Damping off in still, wet air.',
+  culture: 'Wilts in dry air; rots in closed air.',
+};
+
 export const LIGHT_PLACE: Readonly<Record<LightPlace, string>> = {
   'bright-shade': 'bright shade, no sun',
   window: 'a place near a window, no sun',

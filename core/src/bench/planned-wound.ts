@@ -1,4 +1,4 @@
-import { METHOD, methodOf, type MethodId } from '../botany';
+import { METHOD, methodOf, type CourseId, type MethodId } from '../botany';
 import type { Day } from '../days';
 import type { State } from '../journal';
 import {
@@ -13,6 +13,7 @@ import {
 import { airOf } from './air-of';
 import { pacePriorFor } from './pace-of';
 import { plantOf } from './plant';
+import { BARE_DAYS } from './wound-input';
 
 /** A cut that is being planned: enough to run its wound clock. */
 export interface PlannedWound {
@@ -26,6 +27,9 @@ export interface PlannedWound {
   /** Where it calluses, and where it stands once stuck. */
   readonly callusSpace: string;
   readonly space: string;
+  /** How it is grown, and days to dry of the grower’s own. */
+  readonly course?: CourseId | undefined;
+  readonly dryDays?: number | undefined;
 }
 
 /** The clock of a planned cut; null where nothing is cut that could rot, or the plant is unknown. */
@@ -33,12 +37,14 @@ export function plannedClock(state: State, plan: PlannedWound): WoundClock | nul
   const plant = plantOf(state, plan.taxon);
   const wound = plant && methodOf(plant.taxon, plan.method)?.wound;
   if (!wound) return null;
+  const bare = plan.course === 'bare' || plan.course === 'water';
   return woundClock({
     cutOn: plan.cutOn,
     widthMm: hydraulicWidth(plan.widthMm, plan.thicknessMm),
     tissue: wound.tissue,
     school: WOUND_SCHOOL[plan.school],
-    callusAt: plan.school === 'straight-in' ? 'medium' : plan.callusAt,
+    callusAt: plan.school === 'straight-in' && !bare ? 'medium' : plan.callusAt,
+    dryDays: bare ? BARE_DAYS : plan.dryDays,
     air: (day, stuck) => airOf(state, stuck ? plan.space : plan.callusSpace, day),
     prior: pacePriorFor(state),
   });

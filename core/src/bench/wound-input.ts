@@ -64,7 +64,7 @@ export function woundInput(state: State, batch: Batch): WoundClockInput | null {
 }
 
 /** Longer than any window: it is not set by a rule. */
-const BARE_DAYS = 365;
+export const BARE_DAYS = 365;
 
 type Face = Pick<WoundClockInput, 'widthMm' | 'tissue'>;
 

@@ -139,6 +139,9 @@ function workOut(state: State, batch: Batch): Facts {
   };
 }
 
+/** Living pieces that were not set as yet. */
+export const unsetOf = (state: State, batch: Batch): number => factsOf(state, batch).unset;
+
 const isGone = ({ outcome }: Cutting): boolean =>
   outcome === 'rotted' || outcome === 'dried' || outcome === 'lost';
 

@@ -4,5 +4,6 @@ export * from './care-of';
 export * from './neighbours';
 export * from './mother';
 export * from './rhythm';
-export { factsOf, type Facts } from './facts';
+export { factsOf, unsetOf, type Facts } from './facts';
 export { nextLook, type NextLook } from './roots';
+export * from './slip';

@@ -99,3 +99,17 @@ export function rotNear(state: State, batch: Batch, day: Day): Neighbour | null 
 /** Until when the can is held for it. */
 export const heldFor = ({ day: seen }: Neighbour, day: Day): boolean =>
   daysBetween(seen, day) <= HELD_DAYS;
+
+/** Batches that the rot of this one puts at risk on a day, the closest first; none once it is two weeks past. */
+export function atRiskOf(state: State, batch: Batch, day: Day): readonly Neighbour[] {
+  const seen = rotSeen(batch);
+  if (seen === null || seen > day || daysBetween(seen, day) > NEIGHBOUR_DAYS) return [];
+  const keys = new Map(linksOf(batch).map(([link, key]) => [key, link]));
+  return [...state.batches.values()]
+    .flatMap((other) => {
+      if (other.id === batch.id || other.ended !== null || other.stage === 'planned') return [];
+      const link = linksOf(other).find(([, key]) => keys.has(key))?.[0];
+      return link === undefined ? [] : [{ batch: other.id, link, day: seen }];
+    })
+    .sort((a, b) => LINKS.indexOf(a.link) - LINKS.indexOf(b.link));
+}

@@ -1,19 +1,46 @@
 import { batchCode, plantOf } from '../bench';
 import { METHOD } from '../botany';
+import { slipOf } from '../care';
+import type { Day } from '../days';
 import type { Batch, State } from '../journal';
 import { labelAddress } from './code';
 import type { LabelText } from './draw';
 
-/** What the label of a batch says. @param date as the grower writes days */
-export function labelOf(state: State, batch: Batch, base: string, date: string): LabelText {
+/**
+ * What the label of a batch says.
+ * @param write a day as the grower writes days
+ * @param today no day of first water is told once it is past
+ */
+export function labelOf(
+  state: State,
+  batch: Batch,
+  base: string,
+  write: (day: Day) => string,
+  today: Day,
+): LabelText {
   const method = METHOD[batch.method];
   return {
     name: plantOf(state, batch.taxon)?.name ?? 'Unknown plant',
-    lines: [`${batch.count} ${batch.count === 1 ? method.one : method.many}`, `cut ${date}`],
+    lines: [
+      `${batch.count} ${batch.count === 1 ? method.one : method.many}`,
+      `cut ${write(batch.cutOn)}`,
+      ...noWaterLine(state, batch, write, today),
+    ],
     code: batchCode(state, batch),
     polarity: method.polarity,
     address: labelAddress(base, batch.id),
   };
+}
+
+/** The one line that saves a cutting in another’s hands. */
+function noWaterLine(
+  state: State,
+  batch: Batch,
+  write: (day: Day) => string,
+  today: Day,
+): readonly string[] {
+  const { noWaterBefore } = slipOf(state, batch, today);
+  return noWaterBefore === null ? [] : [`no water before ${write(noWaterBefore)}`];
 }
 
 /** The batch a scanned address or a typed code names; null if it is not in this journal. */

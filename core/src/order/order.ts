@@ -1,10 +1,12 @@
 import type { Batch, EntryDraft, Order, State } from '../journal';
 import type { Day } from '../days';
-import { leaveEntries } from '../bench';
+import { leaveEntries, takenCount } from '../bench';
 
 /** How an order stands against what is on the bench. */
 export interface OrderStanding {
   readonly wanted: number;
+  /** Has gone to whoever ordered. */
+  readonly handed: number;
   /** Set aside, and rooted. */
   readonly ready: number;
   /** Set aside, without roots as yet. */
@@ -19,6 +21,8 @@ export interface OrderStanding {
  */
 export function shortfall(state: State, order: Order): OrderStanding {
   const wanted = order.count ?? 0;
+  const handed = Math.min(wanted, handedOver(state, order));
+  const open = wanted - handed;
   let ready = 0;
   let growing = 0;
   for (const { batch: id, count } of order.from ?? []) {
@@ -34,9 +38,18 @@ export function shortfall(state: State, order: Order): OrderStanding {
     );
     growing += Math.min(count - rooted, batch.stage === 'planned' ? 0 : waiting);
   }
-  ready = Math.min(ready, wanted);
-  growing = Math.min(growing, wanted - ready);
-  return { wanted, ready, growing, short: wanted - ready - growing };
+  ready = Math.min(ready, open);
+  growing = Math.min(growing, open - ready);
+  return { wanted, handed, ready, growing, short: open - ready - growing };
+}
+
+/** Pieces that went out under an order so far. */
+export function handedOver({ batches }: State, { id }: Pick<Order, 'id'>): number {
+  let sum = 0;
+  for (const batch of batches.values())
+    for (const entry of batch.entries)
+      if (entry.kind === 'parted' && entry.order === id) sum += takenCount(entry.taken);
+  return sum;
 }
 
 export const isOpen = (order: Order): boolean =>
@@ -96,21 +109,35 @@ export function setAside(state: State, order: Order): NonNullable<Order['from']>
   return from;
 }
 
-/** Handing an order over: what was set aside leaves its batches, potted ones and pups first. */
+/**
+ * Handing over what is set aside: it leaves its batches, pups and rooted ones first; those without roots go too
+ * where that is wanted. What stays is set aside still, and the order closes only when all of it has gone.
+ */
 export function handOver(
   state: State,
   order: Order,
   day: Day,
   why: 'given' | 'sold',
+  unrootedToo = false,
 ): readonly EntryDraft[] {
-  const parts = (order.from ?? []).flatMap(({ batch: id, count }) => {
+  let open = (order.count ?? 0) - handedOver(state, order);
+  const stays: { batch: string; count: number }[] = [];
+  const parts: EntryDraft[] = [];
+  for (const { batch: id, count } of order.from ?? []) {
     const batch = state.batches.get(id);
-    if (!batch) return [];
-    const pupped = Math.min(count, batch.here.pupped);
-    const rooted = Math.min(count - pupped, batch.here.rooted);
-    if (pupped + rooted === 0) return [];
+    if (!batch) continue;
+    const most = Math.min(count, Math.max(0, open));
+    const pupped = Math.min(most, batch.here.pupped);
+    const rooted = Math.min(most - pupped, batch.here.rooted);
+    const waiting = unrootedToo ? Math.min(most - pupped - rooted, batch.here.waiting) : 0;
+    const gone = pupped + rooted + waiting;
+    if (count > gone) stays.push({ batch: id, count: count - gone });
+    if (gone === 0) continue;
+    open -= gone;
     const about = { order: order.id, ...(order.who ? { text: `for ${order.who}` } : {}) };
-    return leaveEntries(batch, { taken: { pupped, rooted } }, day, why, about);
-  });
-  return [...parts, { kind: 'put', record: 'order', key: order.id, day, fields: { doneOn: day } }];
+    parts.push(...leaveEntries(batch, { taken: { pupped, rooted, waiting } }, day, why, about));
+  }
+  if (parts.length === 0) return [];
+  const fields = open <= 0 ? { doneOn: day } : { from: stays };
+  return [...parts, { kind: 'put', record: 'order', key: order.id, day, fields }];
 }

@@ -7,7 +7,7 @@ export interface FirstWaterOutlook {
   readonly school: FirstWater;
   /** The day it would water; null where it waits for roots. */
   readonly wants: Day | null;
-  /** The day it may: never before the gate. Null where it waits for roots or the wound does not close. */
+  /** The day it comes: not before the gate, but at once. Null where it waits for roots or the wound does not close. */
   readonly on: Day | null;
   /** Chance that the wound is still open on the day it wants, 0–1. */
   readonly open: number;
@@ -35,7 +35,8 @@ export function firstWaterOutlooks(
     return {
       school,
       wants,
-      on: wants < gate.opens ? gate.opens : wants,
+      // At once is at once, whatever the wound: the last two figures say what it risks.
+      on: id === 'at-once' || wants >= gate.opens ? wants : gate.opens,
       open: 1 - chanceClosedOn(clock, wants),
       wetDays: Math.max(0, daysBetween(wants, gate.latest)),
     };

@@ -105,10 +105,7 @@ export function cuttingCautions(
   disinfectant: Disinfectant,
 ): readonly Caution[] {
   const cautions = [
-    ...taxon.hazards.map(({ kind, part }): Caution => {
-      const caution = HAZARD_CAUTION[kind];
-      return { ...caution, title: `${caution.title} (${part})` };
-    }),
+    ...hazardCautions(taxon),
     ...(cuts ? [BLADE] : []),
     ...DISINFECTANT_CAUTION[disinfectant],
     DUST,
@@ -117,3 +114,15 @@ export function cuttingCautions(
   const rank = { danger: 0, care: 1, law: 2 } as const;
   return cautions.toSorted((a, b) => rank[a.weight] - rank[b.weight]);
 }
+
+const hazardCautions = ({ hazards }: Pick<Taxon, 'hazards'>): readonly Caution[] =>
+  hazards.map(({ kind, part }) => {
+    const caution = HAZARD_CAUTION[kind];
+    return { ...caution, title: `${caution.title} (${part})` };
+  });
+
+/** The cautions for whoever keeps a plant, or is handed a piece of it. */
+export const cautionsFor = (taxon: Pick<Taxon, 'hazards' | 'law'>): readonly Caution[] => [
+  ...hazardCautions(taxon),
+  ...taxon.law.map((law) => LAW_CAUTION[law]),
+];

@@ -103,6 +103,11 @@ export const routes: Routes = [
     loadComponent: () => import('./bench/bench-page').then((m) => m.BenchPage),
   },
   {
+    path: 'bench/new',
+    title: 'What is already cut',
+    loadComponent: () => import('./bench/quick-page').then((m) => m.QuickPage),
+  },
+  {
     path: 'bench/trays',
     title: 'Trays',
     loadComponent: () => import('./trays/trays-page').then((m) => m.TraysPage),
@@ -146,6 +151,16 @@ export const routes: Routes = [
     path: 'bench/:id/look',
     title: 'What do you see',
     loadComponent: () => import('./bench/inspect-page').then((m) => m.InspectPage),
+  },
+  {
+    path: 'bench/:id/course',
+    title: 'How it is grown',
+    loadComponent: () => import('./bench/course-page').then((m) => m.CoursePage),
+  },
+  {
+    path: 'bench/:id/slip',
+    title: 'Care slip',
+    loadComponent: () => import('./handover/slip-page').then((m) => m.SlipPage),
   },
   {
     path: 'bench/:id/part',

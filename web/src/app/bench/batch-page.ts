@@ -5,9 +5,11 @@ import {
   batchCode,
   batchTitle,
   clockOf,
+  containersOf,
   cutTogether,
   gateShutOn,
   isLaid,
+  mixesOf,
   pieceOf,
   placeOf,
   plantOf,
@@ -16,10 +18,19 @@ import {
 } from '@hypogeon/core/bench';
 import { METHOD } from '@hypogeon/core/botany';
 import { isDay } from '@hypogeon/core/days';
-import type { Batch, BatchEntry, Outcome, BatchFields } from '@hypogeon/core/journal';
+import {
+  OWN_ROOTS,
+  ROOT_STATES,
+  SIGNS,
+  type Batch,
+  type BatchEntry,
+  type BatchFields,
+  type Outcome,
+  type Sign,
+} from '@hypogeon/core/journal';
 import { emergence } from '@hypogeon/core/ledger';
-import { careOf } from '@hypogeon/core/care';
-import { TASK_NAME } from '@hypogeon/words';
+import { atRiskOf, careOf, neighboursAtRisk, unsetOf, type Neighbour } from '@hypogeon/core/care';
+import { LINK_NAME, SIGN_NAME, TASK_NAME } from '@hypogeon/words';
 import { readLength } from '@hypogeon/core/units';
 import { closureOn, WOUND_SCHOOL } from '@hypogeon/core/wound';
 import { firstValueFrom } from 'rxjs';
@@ -37,7 +48,16 @@ import { BreachDialog, type BreachQuestion } from './breach-dialog';
 import { entryWords } from './entry-words';
 import { Field, FieldControl } from '../ui/field';
 
-type Panel = 'inspect' | 'note' | 'move' | 'pot' | 'change' | 'end';
+type Panel = 'set' | 'inspect' | 'note' | 'move' | 'pot' | 'change' | 'end';
+
+/** What pieces were potted into, as the form has it. */
+interface PottedInto {
+  readonly container: string;
+  readonly mix: string;
+  readonly space: string;
+  readonly roots: string;
+  readonly wet: boolean;
+}
 
 @Component({
   selector: 'hy-batch-page',
@@ -85,6 +105,9 @@ export class BatchPage {
       space: state.spaces.get(batch.space)?.name ?? 'a plain room',
       school: WOUND_SCHOOL[batch.school],
       method: METHOD[batch.method],
+      near: neighboursAtRisk(state, batch, this.today()).flatMap((n) => this.neighbour(n.batch, n)),
+      atRisk: atRiskOf(state, batch, this.today()).flatMap((n) => this.neighbour(n.batch, n)),
+      unset: unsetOf(state, batch),
       care: careOf(state, batch, this.today(), this.verdicts().get(batch.id)),
       plate: emergence(batch, batch.ended ?? this.today()),
       mark: this.markFor(closure),
@@ -107,6 +130,12 @@ export class BatchPage {
 
   protected readonly panel = signal<Panel | null>(null);
   protected readonly problem = signal('');
+  protected readonly containers = computed(() => containersOf(this.state()));
+  protected readonly mixes = computed(() => mixesOf(this.state()));
+  protected readonly signs = SIGNS.map((id) => ({ id, name: SIGN_NAME[id] }));
+  protected readonly lookSigns = signal<ReadonlySet<Sign>>(new Set());
+  protected readonly lookRoots = signal('');
+  protected readonly lookRootMm = signal('');
   protected readonly spaces = computed(() => [...this.state().spaces.values()]);
   protected readonly schools = Object.values(WOUND_SCHOOL);
 
@@ -125,7 +154,43 @@ export class BatchPage {
   }
 
   protected stuck(): void {
-    this.put({ kind: 'stuck', batch: this.id() }, 'Stuck');
+    this.put({ kind: 'stuck', batch: this.id() }, 'Set');
+  }
+
+  /** Some of them, into a wet mix, or with the cut torn open again: each tells on. */
+  protected setSome(text: string, wet: boolean, torn: boolean): void {
+    const batch = this.batch();
+    if (!batch || this.dayProblem()) return;
+    const most = unsetOf(this.state(), batch);
+    const count = Number(text);
+    if (!Number.isInteger(count) || count < 1 || count > most)
+      return this.problem.set(
+        most === 0 ? 'All of them are set already.' : `How many? A whole number from 1 to ${most}.`,
+      );
+    const day = this.on();
+    void this.actions.recordAll(
+      [
+        {
+          kind: 'stuck',
+          batch: batch.id,
+          day,
+          ...(count < most ? { count } : {}),
+          ...(wet ? { wet } : {}),
+        },
+        ...(torn ? [{ kind: 'reopened', batch: batch.id, day, why: 'torn' } as const] : []),
+      ],
+      count < most ? `${count} set` : 'Set',
+    );
+    this.panel.set(null);
+    this.problem.set('');
+  }
+
+  protected tickSign(sign: Sign): void {
+    this.lookSigns.update((signs) => {
+      const next = new Set(signs);
+      if (!next.delete(sign)) next.add(sign);
+      return next;
+    });
   }
 
   protected async watered(): Promise<void> {
@@ -151,8 +216,20 @@ export class BatchPage {
   }
 
   protected inspected(seen: 'firm' | 'tacky' | 'fine' | 'wrinkled' | 'soft', text: string): void {
-    const about = text.trim() ? { text: text.trim() } : {};
+    const long = this.lookRootMm().trim();
+    const read = long === '' ? null : readLength(long, this.words.lengthUnit());
+    if (read?.ok === false) return this.problem.set(read.problem);
+    const roots = OWN_ROOTS.find((r) => r === this.lookRoots());
+    const about = {
+      ...(text.trim() ? { text: text.trim() } : {}),
+      ...(this.lookSigns().size > 0 ? { signs: [...this.lookSigns()] } : {}),
+      ...(roots === undefined ? {} : { roots }),
+      ...(read === null ? {} : { rootMm: read.mm }),
+    };
     this.put({ kind: 'inspected', batch: this.id(), seen, ...about }, 'Looked');
+    this.lookSigns.set(new Set());
+    this.lookRoots.set('');
+    this.lookRootMm.set('');
   }
 
   protected keepNote(text: string): void {
@@ -165,7 +242,7 @@ export class BatchPage {
     this.put({ kind: 'moved', batch: this.id(), space, ...to }, 'Moved');
   }
 
-  protected pot(text: string): void {
+  protected pot(text: string, told: PottedInto): void {
     const batch = this.batch();
     if (!batch) return;
     const left = batch.here.rooted + batch.here.pupped - batch.here.potted;
@@ -178,7 +255,15 @@ export class BatchPage {
           ? 'None with roots are left to pot. Count them first.'
           : `Only ${left} with roots are left to pot. Count again if there are more.`,
       );
-    this.put({ kind: 'potted', batch: batch.id, count }, `Potted on ${count}`);
+    const roots = ROOT_STATES.find((r) => r === told.roots);
+    const into = {
+      ...(told.container ? { container: told.container } : {}),
+      ...(told.mix ? { mix: told.mix } : {}),
+      ...(told.space && told.space !== batch.space ? { space: told.space } : {}),
+      ...(roots && roots !== 'whole' ? { roots } : {}),
+      ...(told.wet ? { wet: true } : {}),
+    };
+    this.put({ kind: 'potted', batch: batch.id, count, ...into }, `Potted on ${count}`);
   }
 
   protected end(text: string): void {
@@ -241,6 +326,12 @@ export class BatchPage {
 
   protected count(): void {
     void this.router.navigate(['/bench', this.id(), 'count']);
+  }
+
+  private neighbour(id: string, { link, day }: Pick<Neighbour, 'link' | 'day'>) {
+    const state = this.state();
+    const batch = state.batches.get(id);
+    return batch ? [{ id, name: batchTitle(state, batch), link: LINK_NAME[link], day }] : [];
   }
 
   private put(draft: Parameters<Actions['record']>[0], said: string): void {

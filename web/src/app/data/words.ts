@@ -16,10 +16,12 @@ import {
   temperatureText,
   weekdayName,
   askText,
+  ended,
   lateText,
   leaveReason,
   leaveText,
   motherAskText,
+  motherLeaveText,
   reasonText,
   speechFor,
   stepName,
@@ -31,7 +33,7 @@ import {
   type DayStyle,
 } from '@hypogeon/words';
 import type { CourseId } from '@hypogeon/core/botany';
-import type { Ask, Leave, MotherAsk, Reason, Step } from '@hypogeon/core/care';
+import type { Ask, Leave, MotherAsk, MotherLeave, Reason, Step } from '@hypogeon/core/care';
 import type { Batch } from '@hypogeon/core/journal';
 import { Journal } from './journal';
 import { Today } from './today';
@@ -61,8 +63,17 @@ export class Words {
     return askText(ask, this.speech());
   }
 
+  /** `Water, about 45 mL each, 12 days late.` */
+  askLine(ask: Ask): string {
+    return ended([this.ask(ask), this.late(ask)].filter(Boolean).join(', '));
+  }
+
   motherAsk(ask: MotherAsk): string {
     return motherAskText(ask);
+  }
+
+  motherLeave(leave: MotherLeave): string {
+    return motherLeaveText(leave, this.speech());
   }
 
   reason(reason: Reason): string {

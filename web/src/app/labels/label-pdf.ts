@@ -1,5 +1,6 @@
 import { jsPDF } from 'jspdf';
 import { drawLabel, placeLabels, type LabelSheet, type LabelText } from '@hypogeon/core/label';
+import { printable } from './printable';
 
 /** The sheets as a PDF, to scale. @param skip places at the beginning that are used up */
 export function labelsPdf(sheet: LabelSheet, labels: readonly LabelText[], skip: number): Blob {
@@ -28,12 +29,4 @@ export function labelsPdf(sheet: LabelSheet, labels: readonly LabelText[], skip:
       }
   });
   return pdf.output('blob');
-}
-
-/** The printer's built-in face has the letters of western Europe; others lose their accents rather than vanish. */
-function printable(text: string): string {
-  const plain = text.replace(/…/g, '...').replace(/[’‘]/g, "'");
-  return Array.from(plain, (char) =>
-    char <= '\u00ff' ? char : char.normalize('NFD').replace(/[^\u0020-\u007e]/g, '') || '?',
-  ).join('');
 }

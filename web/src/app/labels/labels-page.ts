@@ -111,12 +111,8 @@ export class LabelsPage {
     return this.choices()
       .filter(({ batch }) => this.chosen().has(batch.id))
       .flatMap(({ batch }) => {
-        const label = labelOf(
-          state,
-          batch,
-          base,
-          this.words.shortDay(batch.cutOn) + ' ' + batch.cutOn.slice(0, 4),
-        );
+        const write = (day: string): string => `${this.words.shortDay(day)} ${day.slice(0, 4)}`;
+        const label = labelOf(state, batch, base, write, this.today());
         return Array<typeof label>(this.copies(batch)).fill(label);
       });
   });

@@ -16,6 +16,7 @@ import {
 import { beliefWords, successBelief } from '@hypogeon/core/plan';
 import { cuttingCautions } from '@hypogeon/core/safety';
 import { successRange } from '@hypogeon/core/stats';
+import { LIGHT_PLACE } from '@hypogeon/words';
 import { Journal } from '../data/journal';
 import { Words } from '../data/words';
 import { CuttingMark } from '../marks/cutting-mark';
@@ -94,7 +95,7 @@ const GROWER = {
               <strong>{{
                 step.afterDays === 0 ? 'At first' : 'From day ' + step.afterDays
               }}</strong>
-              {{ step.says }}
+              {{ places[step.to] }}
             </li>
           }
         </ol>
@@ -225,6 +226,7 @@ export class TaxonPage {
       .filter((w) => w.is === 'no')
       .map((w) => ({ name: METHOD[w.method].name, why: w.why }));
   });
+  protected readonly places = LIGHT_PLACE;
   protected readonly light = computed(() => {
     const t = this.taxon();
     return t ? lightSteps(lightNeedOf(t)) : [];

@@ -1,13 +1,22 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { conditionOf, plantOf, type Condition, type Plant } from '@hypogeon/core/bench';
+import {
+  conditionOf,
+  containersOf,
+  mixesOf,
+  plantOf,
+  type Condition,
+  type Plant,
+} from '@hypogeon/core/bench';
+import { motherCareOf } from '@hypogeon/core/care';
 import { evidenceText, METHOD } from '@hypogeon/core/botany';
 import { daysBetween, type Day } from '@hypogeon/core/days';
-import type { Batch, Mother } from '@hypogeon/core/journal';
+import { ROOT_STATES, type Batch, type Mother, type MotherTending } from '@hypogeon/core/journal';
 import { countLedger } from '@hypogeon/core/ledger';
 import { spareOf } from '@hypogeon/core/plan';
 import { cuttingCautions } from '@hypogeon/core/safety';
 import { successRange } from '@hypogeon/core/stats';
+import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
@@ -15,11 +24,12 @@ import { CuttingMark } from '../marks/cutting-mark';
 import { FamilyTree } from './family-tree';
 import { MotherLook } from './mother-look';
 import { MotherSeason } from './mother-season';
+import { Field, FieldControl } from '../ui/field';
 import { PERMISSION_WORD } from './permission-words';
 
 @Component({
   selector: 'hy-mother-page',
-  imports: [RouterLink, CuttingMark, FamilyTree, MotherLook, MotherSeason],
+  imports: [Field, FieldControl, RouterLink, CuttingMark, FamilyTree, MotherLook, MotherSeason],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (view(); as v) {
@@ -49,6 +59,98 @@ import { PERMISSION_WORD } from './permission-words';
           </ul>
           @if (v.looked) {
             <p class="quiet small">{{ v.looked }}</p>
+          }
+          @if (v.care.asks.length + v.care.leave.length > 0) {
+            <ul class="care" aria-label="After what was done to her">
+              @for (ask of v.care.asks; track ask.kind) {
+                <li>
+                  <span
+                    ><strong>{{ words.motherAsk(ask) }}.</strong>
+                    {{ words.reason(ask.reason) }}</span
+                  >
+                  <button type="button" class="plain" (click)="mothered(ask.kind)">
+                    {{ doneWord[ask.kind] }}
+                  </button>
+                </li>
+              }
+              @for (l of v.care.leave; track l.reason.why) {
+                <li>
+                  <span
+                    ><strong>{{ words.motherLeave(l) }}.</strong> {{ words.reason(l.reason) }}</span
+                  >
+                </li>
+              }
+            </ul>
+          }
+          <div class="deeds no-print" role="group" aria-label="What was done to her">
+            <button
+              type="button"
+              class="plain"
+              (click)="panel.set(panel() === 'repotted' ? '' : 'repotted')"
+              [attr.aria-expanded]="panel() === 'repotted'"
+            >
+              Repotted
+            </button>
+            <button
+              type="button"
+              class="plain"
+              (click)="panel.set(panel() === 'divided' ? '' : 'divided')"
+              [attr.aria-expanded]="panel() === 'divided'"
+            >
+              Divided
+            </button>
+            <button type="button" class="bare" (click)="mothered('watered')">Watered</button>
+          </div>
+          @if (panel() === 'repotted') {
+            <div class="panel">
+              <p class="quiet small">
+                Same depth as the pale band shows, old dark or mushy roots off, old peat shaken out,
+                a pot 1–2 cm wider than the roots, 1–1.5 cm free below the rim.
+              </p>
+              <hy-field label="Into (optional)">
+                <select hyControl #pot>
+                  <option value="">not told</option>
+                  @for (c of containers(); track c.id) {
+                    <option [value]="c.id">{{ c.name }}</option>
+                  }
+                </select>
+              </hy-field>
+              <hy-field label="Filled with (optional)">
+                <select hyControl #mix>
+                  <option value="">not told</option>
+                  @for (m of mixes(); track m.id) {
+                    <option [value]="m.id">{{ m.name }}</option>
+                  }
+                </select>
+              </hy-field>
+              <hy-field label="The roots came">
+                <select hyControl #roots>
+                  <option value="whole">whole, with their ball</option>
+                  <option value="bared">bared</option>
+                  <option value="hurt">hurt or trimmed</option>
+                </select>
+              </hy-field>
+              <button
+                type="button"
+                class="act"
+                (click)="repotted(pot.value, mix.value, roots.value)"
+              >
+                Repotted today
+              </button>
+            </div>
+          }
+          @if (panel() === 'divided') {
+            <div class="panel">
+              <hy-field label="Parts, herself among them (optional)" [problem]="problem()">
+                <input hyControl inputmode="numeric" #parts />
+              </hy-field>
+              <label class="tick"
+                ><input type="checkbox" #itself /> She parted by herself, nothing was cut</label
+              >
+              <button type="button" class="act" (click)="divided(parts.value, itself.checked)">
+                Divided today
+              </button>
+            </div>
           }
           <dl>
             @for (fact of v.facts; track fact.name) {
@@ -148,6 +250,35 @@ import { PERMISSION_WORD } from './permission-words';
     }
     .page-head {
       margin: 0;
+    }
+    .care {
+      list-style: none;
+      margin: 0.8rem 0;
+      padding: 0;
+    }
+    .care li {
+      display: flex;
+      gap: 1rem;
+      justify-content: space-between;
+      align-items: center;
+      padding: 0.4rem 0;
+      border-bottom: 1px solid var(--line);
+    }
+    .deeds {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.5rem;
+      margin: 0.8rem 0;
+    }
+    .panel {
+      display: grid;
+      gap: 0.8rem;
+      max-width: 26rem;
+      justify-items: start;
+      padding: 0.9rem 1rem;
+      margin-bottom: 0.8rem;
+      background: var(--face);
+      border: 1px solid var(--line);
     }
     .condition dl {
       margin-top: 1.4rem;
@@ -253,6 +384,46 @@ import { PERMISSION_WORD } from './permission-words';
   `,
 })
 export class MotherPage {
+  private readonly actions = inject(Actions);
+  protected readonly panel = signal<'' | 'repotted' | 'divided'>('');
+  protected readonly problem = signal('');
+  protected readonly doneWord: Readonly<Record<MotherTending, string>> = {
+    watered: 'Watered',
+    light: 'Brighter',
+    feed: 'Fed',
+    looked: 'Looked',
+  };
+  protected readonly containers = computed(() => containersOf(this.state()));
+  protected readonly mixes = computed(() => mixesOf(this.state()));
+
+  protected mothered(what: MotherTending): void {
+    void this.actions.record({ kind: 'mothered', mother: this.id(), what }, this.doneWord[what]);
+  }
+
+  protected repotted(container: string, mix: string, came: string): void {
+    const roots = ROOT_STATES.find((r) => r === came) ?? 'whole';
+    const into = { ...(container ? { container } : {}), ...(mix ? { mix } : {}) };
+    void this.actions.record({ kind: 'repotted', mother: this.id(), roots, ...into }, 'Repotted');
+    this.panel.set('');
+  }
+
+  protected divided(text: string, parted: boolean): void {
+    const pieces = Number(text);
+    if (text.trim() !== '' && (!Number.isInteger(pieces) || pieces < 2))
+      return this.problem.set('How many parts? 2 or more, or leave it empty.');
+    this.problem.set('');
+    void this.actions.record(
+      {
+        kind: 'divided',
+        mother: this.id(),
+        ...(text.trim() === '' ? {} : { pieces }),
+        ...(parted ? { parted } : {}),
+      },
+      'Divided',
+    );
+    this.panel.set('');
+  }
+
   protected readonly words = inject(Words);
   private readonly state = inject(Journal).state;
   private readonly today = inject(Today).day;
@@ -270,6 +441,7 @@ export class MotherPage {
       mother,
       plant,
       condition,
+      care: motherCareOf(this.state(), mother, this.today()),
       verdict: this.verdictWords(condition),
       looked: condition.looked
         ? [`Looked over ${this.words.near(condition.looked.day)}.`, condition.looked.text ?? '']

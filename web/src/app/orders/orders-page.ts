@@ -105,9 +105,29 @@ import { Field, FieldControl } from '../ui/field';
             }
             @if (o.stands.ready > 0) {
               <button type="button" class="plain" (click)="hand(o.order, 'given')">
-                Given away
+                Given away, {{ o.stands.ready }}
               </button>
-              <button type="button" class="plain" (click)="hand(o.order, 'sold')">Sold</button>
+              <button type="button" class="plain" (click)="hand(o.order, 'sold')">
+                Sold, {{ o.stands.ready }}
+              </button>
+            }
+            @if (o.stands.growing > 0) {
+              <button
+                type="button"
+                class="plain"
+                (click)="hand(o.order, 'sold', true)"
+                [attr.aria-label]="
+                  'Sold, with the ' +
+                  o.stands.growing +
+                  ' without roots, for ' +
+                  (o.order.who ?? 'somebody')
+                "
+              >
+                Sold, with {{ o.stands.growing }} unrooted
+              </button>
+            }
+            @for (f of o.from; track f.batch) {
+              <a class="bare" [routerLink]="['/bench', f.batch, 'slip']">Care slip</a>
             }
             <button type="button" class="bare" (click)="callOff(o.order)">Call off</button>
           </div>
@@ -230,6 +250,7 @@ export class OrdersPage {
           stands.ready + stands.growing < stands.wanted &&
           fitting(state, order).some((b) => !set.has(b.id) && unpromised(state, b) > 0),
         says: [
+          stands.handed > 0 ? `${stands.handed} gone` : '',
           `${stands.ready} ready`,
           stands.growing > 0 ? `${stands.growing} without roots yet` : '',
           stands.short > 0 ? `${stands.short} short` : '',
@@ -293,9 +314,9 @@ export class OrdersPage {
     );
   }
 
-  protected hand(order: Order, why: 'given' | 'sold'): void {
+  protected hand(order: Order, why: 'given' | 'sold', unrootedToo = false): void {
     void this.actions.recordAll(
-      handOver(this.state(), order, this.today(), why),
+      handOver(this.state(), order, this.today(), why, unrootedToo),
       why === 'sold' ? 'Sold' : 'Given away',
     );
   }

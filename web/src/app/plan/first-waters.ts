@@ -38,8 +38,7 @@ import { Words } from '../data/words';
       </table>
     </div>
     <p class="quiet small">
-      No school waters before the gate: that is done by hand, with a reason. The last two columns
-      say what it would risk.
+      Only “at once” waters while the cut is open. The last two columns say what each would risk.
     </p>
   `,
   styles: `

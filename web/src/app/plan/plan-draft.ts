@@ -1,4 +1,4 @@
-import type { MethodId } from '@hypogeon/core/botany';
+import type { CourseId, MethodId } from '@hypogeon/core/botany';
 import type { Day } from '@hypogeon/core/days';
 import type { Size } from '@hypogeon/core/plan';
 import type { Disinfectant } from '@hypogeon/core/safety';
@@ -35,6 +35,10 @@ export interface PlanDraft {
   readonly waterSchool: WaterSchoolId | '';
   readonly aid: AidId;
   readonly firstWater: FirstWaterId;
+  /** How it is grown; empty is the usual course of its plant and way. */
+  readonly course: CourseId | '';
+  /** Days to dry of the grower’s own, as typed. */
+  readonly dryDays: string;
   /** What it is for: so many, so large, by a day, so sure; empty where nobody asked. */
   readonly purpose: Purpose;
   readonly want: string;
@@ -65,6 +69,8 @@ export const BLANK_PLAN: PlanDraft = {
   waterSchool: '',
   aid: 'none',
   firstWater: 'with-gate',
+  course: '',
+  dryDays: '',
   purpose: 'want',
   haveMethod: '',
   have: '',

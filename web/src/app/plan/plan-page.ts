@@ -23,7 +23,15 @@ import {
   type PlannedWound,
   type Variant,
 } from '@hypogeon/core/bench';
-import { METHOD, methodOf, windowAt, type MethodId, type TaxonMethod } from '@hypogeon/core/botany';
+import {
+  COURSES,
+  coursesFor,
+  METHOD,
+  methodOf,
+  windowAt,
+  type MethodId,
+  type TaxonMethod,
+} from '@hypogeon/core/botany';
 import { addDays, daysBetween, isDay, type Day } from '@hypogeon/core/days';
 import { foldBatch, type BatchFields } from '@hypogeon/core/journal';
 import {
@@ -41,6 +49,7 @@ import {
 import { cuttingCautions, DISINFECTANTS, type Disinfectant } from '@hypogeon/core/safety';
 import { readLength } from '@hypogeon/core/units';
 import { FIRST_WATER, WATER_SCHOOL } from '@hypogeon/core/water';
+import { COURSE_NAME, COURSE_SAYS } from '@hypogeon/words';
 import { AID, defaultSchool, WOUND_SCHOOL, type WoundSchoolId } from '@hypogeon/core/wound';
 import { Actions } from '../data/actions';
 import { oneAtATime } from '../data/one-at-a-time';
@@ -205,6 +214,7 @@ export class PlanPage {
         )
           ? 'How many pots or trays? A whole number of 1 or more.'
           : '',
+      dryDays: dryDaysProblem(d.dryDays),
       space: this.space() === '' ? 'Where do they stand? Give the air of one place at least.' : '',
     };
   });
@@ -227,6 +237,8 @@ export class PlanPage {
       callusAt: this.draft().callusAt,
       callusSpace: this.callusSpace(),
       space: this.space(),
+      course: this.draft().course || undefined,
+      dryDays: numberOrNone(this.draft().dryDays),
     };
   });
 
@@ -444,14 +456,46 @@ export class PlanPage {
     this.set('aid', this.aids.find((a) => a.id === value)?.id ?? 'none');
   }
 
+  /** All courses this plant and way can go through, the usual one first. */
+  protected readonly courses = computed(() => {
+    const plant = this.plant();
+    const figures = this.figures();
+    if (!plant || !figures) return [];
+    const [usual, ...others] = coursesFor(plant.taxon, figures.method, figures.wound);
+    return [
+      { id: '' as const, name: `${COURSE_NAME[usual!]}, as usual` },
+      ...others.map((id) => ({ id, name: COURSE_NAME[id] })),
+    ];
+  });
+  protected readonly courseSays = computed(() => {
+    const { course } = this.draft();
+    return course === '' ? '' : COURSE_SAYS[course];
+  });
+
+  protected setCourse(value: string): void {
+    this.set('course', COURSES.find((c) => c === value) ?? '');
+  }
+
   protected setFirstWater(value: string): void {
     this.set('firstWater', this.firstWaters.find((f) => f.id === value)?.id ?? 'with-gate');
   }
 
   /** What a protocol would be made of. */
   protected readonly asProtocol = computed(() => {
-    const { callusAt, disinfectant, aid, firstWater, waterSchool, mix, container } = this.draft();
+    const {
+      callusAt,
+      disinfectant,
+      aid,
+      firstWater,
+      waterSchool,
+      mix,
+      container,
+      course,
+      dryDays,
+    } = this.draft();
     return {
+      course: course || null,
+      dryDays: numberOrNone(dryDays) ?? null,
       school: this.school(),
       callusAt,
       disinfectant,
@@ -583,6 +627,8 @@ export class PlanPage {
       disinfectant: d.disinfectant,
       ...(d.aid === 'none' ? {} : { aid: d.aid }),
       ...(d.firstWater === 'with-gate' ? {} : { firstWater: d.firstWater }),
+      ...(d.course === '' ? {} : { course: d.course }),
+      ...(d.dryDays.trim() === '' ? {} : { dryDays: Number(d.dryDays) }),
       ...(width?.ok ? { widthMm: width.mm } : {}),
       ...(thickness?.ok ? { thicknessMm: thickness.mm } : {}),
       ...(d.place.trim() ? { place: d.place.trim() } : {}),
@@ -661,4 +707,15 @@ export class PlanPage {
       says: this.words.days(since(opens)),
     };
   }
+}
+
+const numberOrNone = (text: string): number | undefined =>
+  text.trim() === '' || dryDaysProblem(text) !== '' ? undefined : Number(text);
+
+function dryDaysProblem(text: string): string {
+  if (text.trim() === '') return '';
+  const days = Number(text);
+  return Number.isFinite(days) && days >= 0 && days <= 120
+    ? ''
+    : 'How many days to dry? A number from 0 to 120; 0.25 is some hours.';
 }

@@ -81,8 +81,8 @@ export class Protocols {
   protected choose(id: string): void {
     const kept = this.journal.state().protocols.get(id);
     if (!kept) return;
-    const { id: _id, name: _name, ...named } = kept;
-    this.use.emit(named);
+    const { id: _id, name: _name, unrootedWater: _unrooted, dryDays, ...named } = kept;
+    this.use.emit({ ...named, ...(dryDays === undefined ? {} : { dryDays: String(dryDays) }) });
   }
 
   protected async keep(): Promise<void> {

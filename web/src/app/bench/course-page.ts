@@ -1,0 +1,147 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import {
+  batchTitle,
+  clockOf,
+  containersOf,
+  coursesOf,
+  courseOf,
+  mixesOf,
+  unrootedWaterOf,
+  waterSchoolOf,
+  woundOf,
+} from '@hypogeon/core/bench';
+import { COURSES } from '@hypogeon/core/botany';
+import { careOf, type Step, type StepId } from '@hypogeon/core/care';
+import { OPENINGS, OWN_ROOTS, type Batch, type BatchFields } from '@hypogeon/core/journal';
+import { firstWaterOutlooks } from '@hypogeon/core/plan';
+import { FIRST_WATER, UNROOTED_WATERS, WATER_SCHOOL } from '@hypogeon/core/water';
+import { TISSUES } from '@hypogeon/core/wound';
+import { chanceText, COURSE_NAME, COURSE_RISK, COURSE_SAYS, UNROOTED_NAME } from '@hypogeon/words';
+import { Actions } from '../data/actions';
+import { Journal } from '../data/journal';
+import { Today } from '../data/today';
+import { Words } from '../data/words';
+import { Field, FieldControl } from '../ui/field';
+
+/** The stations whose dates tell courses apart. */
+const TOLD: readonly StepId[] = ['stick', 'first-water', 'roots', 'wean', 'pot-on'];
+
+const OPENING_NAME = {
+  cut: 'cut with a blade',
+  snapped: 'snapped or twisted off, no blade',
+  parted: 'parted by itself, nothing cut',
+} as const;
+const ROOTS_NAME = { none: 'none', few: 'a few', brush: 'a brush of them' } as const;
+
+/** How a batch is grown: its course and what was chosen of it, each way with its dates. */
+@Component({
+  selector: 'hy-course-page',
+  imports: [Field, FieldControl, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './course-page.html',
+  styleUrl: './course-page.scss',
+})
+export class CoursePage {
+  private readonly actions = inject(Actions);
+  private readonly state = inject(Journal).state;
+  private readonly today = inject(Today).day;
+  protected readonly words = inject(Words);
+  readonly id = input.required<string>();
+
+  protected readonly tissues = TISSUES;
+  protected readonly openings = OPENINGS.map((id) => ({ id, name: OPENING_NAME[id] }));
+  protected readonly ownRoots = OWN_ROOTS.map((id) => ({ id, name: ROOTS_NAME[id] }));
+  protected readonly firstWaters = Object.values(FIRST_WATER);
+  protected readonly habits = Object.values(WATER_SCHOOL);
+  protected readonly regimes = UNROOTED_WATERS.map((id) => ({ id, name: UNROOTED_NAME[id] }));
+  protected readonly containers = computed(() => containersOf(this.state()));
+  protected readonly mixes = computed(() => mixesOf(this.state()));
+
+  protected ringsProblem = '';
+  protected dryProblem = '';
+
+  private readonly batch = computed(() => this.state().batches.get(this.id()) ?? null);
+  protected readonly view = computed(() => {
+    const batch = this.batch();
+    if (!batch) return null;
+    const state = this.state();
+    return {
+      batch,
+      title: batchTitle(state, batch),
+      courses: coursesOf(state, batch).map((id, i) => ({
+        id,
+        name: COURSE_NAME[id],
+        says: COURSE_SAYS[id],
+        risk: COURSE_RISK[id],
+        usual: i === 0,
+        chosen: courseOf(state, batch) === id,
+        stops: this.stops({ ...batch, course: id }),
+      })),
+      wound: woundOf(state, batch),
+      firstRisk: this.firstRisk(batch),
+      unrooted: UNROOTED_NAME[unrootedWaterOf(state, batch)],
+      habit: WATER_SCHOOL[waterSchoolOf(state, batch)].name,
+    };
+  });
+
+  /** What the chosen first water risks, where it comes before the cut is closed. */
+  private firstRisk(batch: Batch): string {
+    const clock = clockOf(this.state(), batch);
+    const chosen = batch.firstWater ?? 'with-gate';
+    const risk = firstWaterOutlooks(clock, batch.cutOn).find((o) => o.school.id === chosen);
+    return risk && risk.on !== null && risk.open > 0.1 && chosen === 'at-once'
+      ? `The cut would still be open: ${chanceText(risk.open)}. It may rot, and counts as early.`
+      : '';
+  }
+
+  /** What the dates would be on a course. */
+  private stops(batch: Batch): readonly { readonly name: string; readonly when: string }[] {
+    const { steps, course } = careOf(this.state(), batch, this.today());
+    return TOLD.flatMap((id) => {
+      const step = steps.find((s): s is Step => s.id === id);
+      return step && step.is !== 'skipped'
+        ? [{ name: this.words.stepName(step, course), when: this.words.stepWhen(step) }]
+        : [];
+    });
+  }
+
+  protected choose(value: string): void {
+    const course = COURSES.find((c) => c === value);
+    if (course) this.put({ course }, COURSE_NAME[course]);
+  }
+
+  protected setDryDays(text: string): string {
+    if (text.trim() === '') {
+      this.put({ dryDays: null }, 'Days to dry as usual');
+      return '';
+    }
+    const days = Number(text.replace(',', '.'));
+    if (!Number.isFinite(days) || days < 0 || days > 120)
+      return 'How many days? A number from 0 to 120; 0.25 is some hours.';
+    this.put({ dryDays: days }, 'Days to dry');
+    return '';
+  }
+
+  protected setRings(text: string): string {
+    const rings = Number(text);
+    if (text.trim() !== '' && (!Number.isInteger(rings) || rings < 0 || rings > 200))
+      return 'How many rings of leaves? A whole number.';
+    this.put({ rings: text.trim() === '' ? null : rings }, 'Rings of leaves');
+    return '';
+  }
+
+  /** One field, or cleared where nothing is chosen. */
+  protected set(
+    field: keyof BatchFields,
+    value: string,
+    among: readonly { readonly id: string }[] | readonly string[],
+  ): void {
+    const known = among.some((a) => (typeof a === 'string' ? a : a.id) === value);
+    this.put({ [field]: known ? value : null }, 'Changed');
+  }
+
+  private put(fields: BatchFields, said: string): void {
+    void this.actions.record({ kind: 'put', record: 'batch', key: this.id(), fields }, said);
+  }
+}

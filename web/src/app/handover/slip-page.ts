@@ -1,0 +1,138 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { batchTitle } from '@hypogeon/core/bench';
+import { slipOf } from '@hypogeon/core/care';
+import { slipPlain, slipText } from '@hypogeon/words';
+import { Actions } from '../data/actions';
+import { Journal } from '../data/journal';
+import { saveBlob, saveText } from '../data/save-text';
+import { Today } from '../data/today';
+import { Words } from '../data/words';
+import { Field, FieldControl } from '../ui/field';
+
+/** What goes with pieces that are handed over: how to keep them, on paper or as text. */
+@Component({
+  selector: 'hy-slip-page',
+  imports: [Field, FieldControl, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (slip(); as s) {
+      <p class="quiet small no-print">
+        <a routerLink="/bench">Bench</a> · <a [routerLink]="['/bench', id()]">{{ title() }}</a>
+      </p>
+      <h1 class="no-print">Care slip</h1>
+      <div class="row no-print">
+        <hy-field label="How many go" [problem]="problem()">
+          <input
+            hyControl
+            inputmode="numeric"
+            [value]="typed() ?? '1'"
+            (input)="typed.set(many.value)"
+            #many
+          />
+        </hy-field>
+        <button type="button" class="act" (click)="pdf()" [disabled]="problem() !== ''">PDF</button>
+        <button type="button" class="plain" (click)="copy()" [disabled]="problem() !== ''">
+          Copy as text
+        </button>
+        <button type="button" class="plain" (click)="text()" [disabled]="problem() !== ''">
+          Text file
+        </button>
+        <a class="bare" [routerLink]="['/bench', id(), 'part']">Hand some over</a>
+      </div>
+      <article aria-label="The slip">
+        <h2>{{ s.title }}</h2>
+        @for (line of s.lines; track line) {
+          <p>{{ line }}</p>
+        }
+        @if (s.cautions.length > 0) {
+          <ul>
+            @for (c of s.cautions; track c) {
+              <li>{{ c }}</li>
+            }
+          </ul>
+        }
+      </article>
+    } @else {
+      <h1>No such batch</h1>
+      <p>It may live in another journal. <a routerLink="/bench">To the bench</a></p>
+    }
+  `,
+  styles: `
+    .row {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.75rem;
+      align-items: end;
+      margin-bottom: 1.25rem;
+    }
+    article {
+      max-width: 34rem;
+      border: 1px solid var(--ink2);
+      background: var(--face);
+      padding: 1.1rem 1.3rem;
+    }
+    h2 {
+      margin: 0 0 0.6rem;
+      font-size: 1.2rem;
+    }
+    article p {
+      margin: 0.45rem 0;
+    }
+    ul {
+      margin: 0.8rem 0 0;
+      padding-left: 1.1rem;
+      border-top: 1px solid var(--line);
+      padding-top: 0.6rem;
+    }
+  `,
+})
+export class SlipPage {
+  private readonly state = inject(Journal).state;
+  private readonly today = inject(Today).day;
+  private readonly words = inject(Words);
+  private readonly actions = inject(Actions);
+  readonly id = input.required<string>();
+
+  protected readonly typed = signal<string | null>(null);
+  private readonly batch = computed(() => this.state().batches.get(this.id()) ?? null);
+  protected readonly title = computed(() => {
+    const batch = this.batch();
+    return batch ? batchTitle(this.state(), batch) : '';
+  });
+  private readonly count = computed(() => Number(this.typed() ?? '1'));
+  protected readonly problem = computed(() =>
+    Number.isInteger(this.count()) && this.count() >= 1
+      ? ''
+      : 'How many? A whole number of 1 or more.',
+  );
+  protected readonly slip = computed(() => {
+    const batch = this.batch();
+    if (!batch) return null;
+    const count = this.problem() === '' ? this.count() : 1;
+    return slipText(slipOf(this.state(), batch, this.today()), count, this.words.speech());
+  });
+
+  protected text(): void {
+    const slip = this.slip();
+    if (slip) saveText(`Care of ${slip.title}.txt`, slipPlain(slip), 'text/plain');
+  }
+
+  protected async copy(): Promise<void> {
+    const slip = this.slip();
+    if (!slip) return;
+    try {
+      await navigator.clipboard.writeText(slipPlain(slip));
+      this.actions.say('Copied.');
+    } catch {
+      this.actions.say('This browser does not let it be copied. Save the text file instead.');
+    }
+  }
+
+  protected async pdf(): Promise<void> {
+    const slip = this.slip();
+    if (!slip) return;
+    const { slipPdf } = await import('./slip-pdf');
+    saveBlob(`Care of ${slip.title}.pdf`, slipPdf(slip));
+  }
+}

@@ -1,0 +1,31 @@
+import type { SlipText } from '@hypogeon/words';
+import { jsPDF } from 'jspdf';
+import { printable } from '../labels/printable';
+
+/** A6: four on a sheet of A4, and it folds into a pocket. */
+const SIZE: [number, number] = [105, 148];
+const MARGIN = 9;
+const LINE = 4.6;
+
+/** The slip on one small page, or more where the cautions are many. */
+export function slipPdf({ title, lines, cautions }: SlipText): Blob {
+  const pdf = new jsPDF({ unit: 'mm', format: SIZE });
+  pdf.setProperties({ title, creator: 'Hypogeon' });
+  let y = MARGIN + 4;
+  const write = (text: string, pt: number, bold: boolean, gap: number): void => {
+    pdf.setFont('helvetica', bold ? 'bold' : 'normal').setFontSize(pt);
+    for (const line of pdf.splitTextToSize(printable(text), SIZE[0] - 2 * MARGIN) as string[]) {
+      if (y > SIZE[1] - MARGIN) {
+        pdf.addPage(SIZE);
+        y = MARGIN + 4;
+      }
+      pdf.text(line, MARGIN, y);
+      y += (LINE * pt) / 10;
+    }
+    y += gap;
+  };
+  write(title, 13, true, 2);
+  for (const line of lines) write(line, 10, line.startsWith('No water'), 1.6);
+  for (const caution of cautions) write(caution, 8.5, false, 1);
+  return pdf.output('blob');
+}
