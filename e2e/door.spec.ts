@@ -16,11 +16,13 @@ test('one bad entry is set aside by name; the rest opens, and goes on being save
   const aside = page.getByRole('region', { name: 'Set aside' });
   await expect(aside).toContainText('4 things in the store are set aside.');
   await expect(aside).toContainText('kept as they are, and the rest is open');
-  await page.getByRole('button', { name: 'Stuck', exact: true }).click();
-  await expect(page.getByText('Stuck. Saved.')).toBeVisible();
+  await page.getByRole('button', { name: 'Set', exact: true }).click();
+  await expect(page.getByText('Set. Saved.')).toBeVisible();
   await page.reload();
   await expect(aside).toContainText('4 things');
-  await expect(page.getByRole('button', { name: 'Take back: Stuck' }).first()).toBeVisible();
+  await expect(
+    page.getByRole('button', { name: 'Take back: Set in the mix' }).first(),
+  ).toBeVisible();
 });
 
 /** Two clicks on the very same button, faster than a screen is drawn. */
@@ -31,14 +33,14 @@ const twice = (button: HTMLElement | SVGElement): void => {
 
 test('a double click does a thing once', async ({ page }) => {
   await openCutBatch(page);
-  await page.getByRole('button', { name: 'Stuck', exact: true }).evaluate(twice);
-  await expect(page.getByText('Stuck. Saved.')).toBeVisible();
-  await expect(page.getByRole('button', { name: /^Take back: Stuck/ })).toHaveCount(1);
+  await page.getByRole('button', { name: 'Set', exact: true }).evaluate(twice);
+  await expect(page.getByText('Set. Saved.')).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Take back: Set in the mix/ })).toHaveCount(1);
 
   // The next button moves to where this one stood: a real double click must not press that too.
-  await page.getByRole('button', { name: 'Take back: Stuck' }).first().click();
-  await page.getByRole('button', { name: 'Stuck', exact: true }).dblclick();
-  await expect(page.getByRole('button', { name: /^Take back: Stuck/ })).toHaveCount(1);
+  await page.getByRole('button', { name: 'Take back: Set in the mix' }).first().click();
+  await page.getByRole('button', { name: 'Set', exact: true }).dblclick();
+  await expect(page.getByRole('button', { name: /^Take back: Set in the mix/ })).toHaveCount(1);
   await expect(page.getByRole('dialog')).toHaveCount(0);
   await expect(page.getByRole('button', { name: /^Take back: Watered/ })).toHaveCount(0);
 
@@ -70,10 +72,10 @@ test('a plant called constructor comes in from paper, and all after it is saved'
     await select.selectOption({ label: 'Echeveria elegans' });
   await page.getByRole('button', { name: 'Take 2 batches in' }).click();
   await page.goto('/#/bench/cut-1');
-  await page.getByRole('button', { name: 'Stuck', exact: true }).click();
-  await expect(page.getByText('Stuck. Saved.')).toBeVisible();
+  await page.getByRole('button', { name: 'Set', exact: true }).click();
+  await expect(page.getByText('Set. Saved.')).toBeVisible();
   await page.reload();
-  await expect(page.getByRole('button', { name: /^Take back: Stuck/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Take back: Set in the mix/ })).toBeVisible();
   await page.goto('/#/library');
   await expect(page.getByText('constructor').first()).toBeVisible();
 });

@@ -89,14 +89,14 @@ test('two tabs of one browser see each other’s entries, and both are kept', as
   await second.goto(page.url());
   await expect(second.getByRole('heading', { name: 'Tray map' })).toBeVisible();
   await Promise.all([
-    page.getByRole('button', { name: 'Stuck', exact: true }).click(),
+    page.getByRole('button', { name: 'Set', exact: true }).click(),
     second.getByRole('button', { name: 'Note' }).click(),
   ]);
   await second.getByLabel('Note', { exact: true }).fill('Written in the other tab');
   await second.getByRole('button', { name: 'Keep it' }).click();
   await expect(page.getByText('Written in the other tab')).toBeVisible();
   await expect(
-    second.getByRole('listitem').filter({ hasText: /^.*Stuck.*Take back/ }),
+    second.getByRole('listitem').filter({ hasText: /^.*Set in the mix.*Take back/ }),
   ).toBeVisible();
   await page.reload();
   await expect(page.getByText('Written in the other tab')).toBeVisible();
@@ -111,13 +111,13 @@ test('a store that refuses is said at once, survived, and tried again', async ({
       throw new DOMException('full', 'QuotaExceededError');
     };
   });
-  await page.getByRole('button', { name: 'Stuck', exact: true }).click();
+  await page.getByRole('button', { name: 'Set', exact: true }).click();
   const failure = page.getByRole('region', { name: 'Not saved' });
   await expect(failure).toContainText(
     'This browser’s store is full. One entry is only in this tab',
   );
   // It counts meanwhile, and the file has it.
-  await expect(page.getByText('Stuck', { exact: true }).first()).toBeVisible();
+  await expect(page.getByText('Set in the mix', { exact: true }).first()).toBeVisible();
   const download = page.waitForEvent('download');
   await failure.getByRole('button', { name: 'Save the file' }).click();
   expect(await readFile(await (await download).path(), 'utf8')).toContain('"kind":"stuck"');
@@ -127,7 +127,7 @@ test('a store that refuses is said at once, survived, and tried again', async ({
   await expect(failure).toBeHidden();
   logged(quiet, /the store, asked to save/);
   await page.reload();
-  await expect(page.getByRole('button', { name: 'Stuck', exact: true })).toBeHidden();
+  await expect(page.getByRole('button', { name: 'Set', exact: true })).toBeHidden();
   await expect(page.getByRole('heading', { name: 'Tray map' })).toBeVisible();
 });
 

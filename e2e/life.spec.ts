@@ -9,19 +9,19 @@ test('a batch from the cut to a counted result', async ({ ownBook: page }) => {
   await expect(page.getByText(/No water until/)).toBeVisible();
   await goTo(page, 'Round');
   await expect(page.getByText('Echeveria crowns')).toBeVisible();
-  await expect(page.getByText(/Water from/)).toBeVisible();
+  await expect(page.locator('hy-leave-ruler')).toContainText('No water until');
 
   // Three days on, the wound is worth a touch and the cuttings want medium.
   await wakeOn(page, '2026-04-13');
   await page.getByRole('button', { name: 'Dry and firm: Echeveria crowns' }).click();
   await expect(page.getByText('Dry and firm. Saved.')).toBeVisible();
-  await page.getByRole('button', { name: 'Stuck: Echeveria crowns' }).click();
-  await expect(page.getByText('Stuck. Saved.')).toBeVisible();
+  await page.getByRole('button', { name: 'Set: Echeveria crowns' }).click();
+  await expect(page.getByText('Set. Saved.')).toBeVisible();
 
   await wakeOn(page, '2026-04-16');
   await page.getByRole('button', { name: 'Watered: Echeveria crowns' }).click();
   await expect(page.getByText('Watered. Saved.')).toBeVisible();
-  await expect(page.getByText('roots not expected sooner')).toBeVisible();
+  await expect(page.locator('hy-leave-ruler')).toContainText(/(No water|Leave alone) until/);
 
   // In the rooting window: count, with keys and with taps.
   await wakeOn(page, '2026-05-04');
@@ -74,17 +74,17 @@ test('water before the gate asks for a reason, and is remembered as a breach', a
   await page.getByLabel('By mistake').check();
   await anyway.click();
   await expect(entry).toBeVisible();
-  await page.getByRole('button', { name: 'Stuck', exact: true }).click();
+  await page.getByRole('button', { name: 'Set', exact: true }).click();
   await goTo(page, 'Ledger');
   await expect(page.getByText('One batch had water before the gate opened.')).toBeVisible();
 });
 
 test('everything can be taken back, and the history keeps it', async ({ page }) => {
   await openCutBatch(page);
-  await page.getByRole('button', { name: 'Stuck', exact: true }).click();
+  await page.getByRole('button', { name: 'Set', exact: true }).click();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText('Taken back. It stays in the history.')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Stuck', exact: true })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Set', exact: true })).toBeVisible();
 
   await page.getByRole('button', { name: 'Note' }).click();
   await page.getByLabel('Note', { exact: true }).fill('Two looked <b>glassy</b>');

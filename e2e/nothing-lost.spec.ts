@@ -217,7 +217,7 @@ test.describe('nights of summer time', () => {
     const gateDay = async (): Promise<string> => {
       await goTo(page, 'Round');
       return (await page.locator('hy-leave-ruler').textContent())!
-        .replace(/.*Water from/s, '')
+        .replace(/.*No water until/s, '')
         .trim()
         .slice(0, 12);
     };

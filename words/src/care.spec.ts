@@ -1,4 +1,4 @@
-import { careOf, type Ask, type Leave, type Reason } from '@hypogeon/core/care';
+import { careOf, slipOf, type Ask, type Leave, type Reason } from '@hypogeon/core/care';
 import { calendarOf } from '@hypogeon/core/formats';
 import type { Day } from '@hypogeon/core/days';
 import { COURSES, METHOD } from '@hypogeon/core/botany';
@@ -20,6 +20,8 @@ import {
   leaveReason,
   leaveText,
   reasonText,
+  slipPlain,
+  slipText,
   speechFor,
   stepTitle,
   stepWhen,
@@ -238,5 +240,26 @@ describe('the calendar of what lies ahead', () => {
     const same = events.filter((e) => e.uid.includes('-gate@'));
     expect(same.length).toBeGreaterThan(2);
     for (const { uid } of same) expect(later).toContain(uid);
+  });
+});
+
+describe('care slips', () => {
+  const slip = (id: string) => slipOf(state, state.batches.get(id)!, DAY);
+
+  it('say in metric and in inches what to do, and when', () => {
+    const fresh = slipText(slip('b-24'), 3, metric);
+    expect(fresh.title).toMatch(/^Opuntia microdasys \(OPU-/);
+    expect(fresh.lines[0]).toMatch(/^3 pads, cut .*, without roots as yet\.$/);
+    expect(fresh.lines[1]).toMatch(/^No water before Mon 20 Apr\./);
+    expect(slipPlain(fresh)).toContain(fresh.cautions[0]!);
+    const jar = { ...slip('b-24'), inJar: true };
+    expect(slipText(jar, 1, metric).lines.join(' ')).toContain('2.5–5 cm of root');
+    expect(slipText(jar, 1, us).lines.join(' ')).toContain('1–2 in of root');
+  });
+
+  it('a rooted one is watered, and fed', () => {
+    const rooted = slipText({ ...slip('b-24'), rooted: true, noWaterBefore: null }, 1, metric);
+    expect(rooted.lines.join(' ')).toMatch(/Water it, then again only when/);
+    expect(rooted.lines.join(' ')).toMatch(/Feed at half strength/);
   });
 });

@@ -31,6 +31,7 @@ describe('an order', () => {
     );
     expect(shortfall(state, state.orders.get('o')!)).toEqual({
       wanted: 12,
+      handed: 0,
       ready: 5,
       growing: 4,
       short: 3,
@@ -75,5 +76,32 @@ describe('an order', () => {
     );
     expect(after.batches.get('a')).toMatchObject({ counts: { rooted: 5 }, here: { rooted: 1 } });
     expect(openOrders(after)).toEqual([]);
+  });
+
+  it('closes only when all of it has gone; those without roots go too where that is wanted', () => {
+    const begin = [...batch('a', 2), order('o', { count: 6, from: [{ batch: 'a', count: 6 }] })];
+    const before = stateOf(...begin);
+    const first = handOver(before, before.orders.get('o')!, addDays(DAY, 30), 'sold');
+    const between = stateOf(...begin, ...first);
+    expect(openOrders(between).map((o) => o.id)).toEqual(['o']);
+    expect(shortfall(between, between.orders.get('o')!)).toMatchObject({
+      wanted: 6,
+      handed: 2,
+      ready: 0,
+      growing: 4,
+      short: 0,
+    });
+    const rest = handOver(between, between.orders.get('o')!, addDays(DAY, 31), 'sold', true);
+    const after = stateOf(...begin, ...first, ...rest);
+    expect(openOrders(after)).toEqual([]);
+    expect(after.batches.get('a')!.cuttings.filter((c) => c.left)).toHaveLength(6);
+  });
+
+  it('hands nothing over where nothing is there', () => {
+    const state = stateOf(
+      ...batch('a', 0),
+      order('o', { count: 2, from: [{ batch: 'a', count: 2 }] }),
+    );
+    expect(handOver(state, state.orders.get('o')!, addDays(DAY, 30), 'given')).toEqual([]);
   });
 });

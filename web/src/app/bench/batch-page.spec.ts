@@ -59,6 +59,55 @@ describe('the page of a batch', () => {
     expect(page.text).toContain('Warm shelf');
   });
 
+  it('tells of a setting how many, into what, and a cut torn open', async () => {
+    const page = await open('b-22');
+    await page.tap('Set, and tell how');
+    await page.fill('How many were set', '9');
+    page.all('.panel .act')[0]!.click();
+    await page.settle();
+    expect(page.text).toContain('A whole number from 1 to 7');
+    await page.fill('How many were set', '3');
+    page.all('.panel input[type="checkbox"]').forEach((box) => box.click());
+    page.all('.panel .act')[0]!.click();
+    await page.settle();
+    expect(page.recorded()).toMatchObject([
+      { kind: 'stuck', batch: 'b-22', count: 3, wet: true },
+      { kind: 'reopened', batch: 'b-22', why: 'torn' },
+    ]);
+    // The wound is open again: no water, and the day begins anew.
+    expect(page.all('.verdict')[0]!.textContent).toMatch(/No water until/);
+  });
+
+  it('a look may tell roots, their length and signs', async () => {
+    const page = await open('b-19');
+    await page.tap('Inspected');
+    await page.fill('Roots', 'few');
+    await page.fill('Longest root, mm', '1 in');
+    page.all('.ticks input')[1]!.click();
+    await page.tap('Fine');
+    expect(page.recorded()).toMatchObject([
+      { kind: 'inspected', seen: 'fine', roots: 'few', rootMm: 25.4, signs: ['white-roots'] },
+    ]);
+    expect(page.text).toContain('Looked: fine, a few roots, roots of 25 mm, white roots');
+  });
+
+  it('pots on into a pot and a mix, with roots as they came', async () => {
+    const page = await open('b-19');
+    await page.tap('Potted on');
+    await page.fill('Into (optional)', 'pot-7');
+    await page.fill('The roots came', 'bared');
+    page.all('.panel .act')[0]!.click();
+    await page.settle();
+    expect(page.recorded()).toMatchObject([
+      { kind: 'potted', count: 8, container: 'pot-7', roots: 'bared' },
+    ]);
+  });
+
+  it('names what stands near rot', async () => {
+    expect((await open('b-19')).text).toMatch(/Rot was seen here\.\s*At risk: Echeveria crowns/);
+    expect((await open('b-20')).text).toMatch(/Rot near it\.\s*Sedum crowns had rot/);
+  });
+
   it('does not record on a day before the cut', async () => {
     const page = await open('b-19');
     await page.fill('On', '2026-01-01');

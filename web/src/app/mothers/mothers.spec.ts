@@ -3,6 +3,29 @@ import { MotherForm } from './mother-form';
 import { MotherPage } from './mother-page';
 import { MothersPage } from './mothers-page';
 
+describe('what was done to a mother', () => {
+  it('repotted: a week dry and in shade, then water is asked for', async () => {
+    const page = await mount(MotherPage, { id: 'm-aeon' });
+    await page.tap('Repotted');
+    await page.fill('The roots came', 'bared');
+    await page.tap('Repotted today');
+    expect(page.recorded()).toMatchObject([{ kind: 'repotted', mother: 'm-aeon', roots: 'bared' }]);
+    expect(page.text).toMatch(/No water until Thu 16 Apr/);
+    expect(page.text).toMatch(/Shade until Sun 19 Apr/);
+  });
+
+  it('divided: how many parts, and whether anything was cut', async () => {
+    const page = await mount(MotherPage, { id: 'm-aeon' });
+    await page.tap('Divided');
+    await page.fill('Parts, herself among them (optional)', '1');
+    await page.tap('Divided today');
+    expect(page.text).toContain('2 or more, or leave it empty');
+    await page.fill('Parts, herself among them (optional)', '3');
+    await page.tap('Divided today');
+    expect(page.recorded()).toMatchObject([{ kind: 'divided', mother: 'm-aeon', pieces: 3 }]);
+  });
+});
+
 describe('adding a mother', () => {
   it('asks for what is missing, at each field, and records nothing', async () => {
     const page = await mount(MotherForm, {}, []);
