@@ -26,14 +26,18 @@ test('a cutting in water, from the wound to the mix', async ({ ownBook: page }) 
   await page.getByRole('button', { name: /^Moved: Crassula/ }).click();
   await expect(page.getByText('Water moved. Saved.')).toBeVisible();
 
-  await wakeOn(page, '2026-05-10');
+  await wakeOn(page, '2026-04-26');
+  await page.getByRole('button', { name: /^Changed: Crassula/ }).click();
+  await expect(page.getByText('Water changed. Saved.')).toBeVisible();
+
+  await wakeOn(page, '2026-05-08');
   await expect(page.getByText('Look through the glass')).toBeVisible();
   await page.getByRole('link', { name: 'Count Crassula crowns' }).click();
   await page.getByRole('heading', { level: 1, name: 'Count Crassula crowns' }).click();
   for (let i = 0; i < 4; i++) await page.keyboard.press('1');
   await page.getByRole('button', { name: 'Save the count' }).click();
 
-  await wakeOn(page, '2026-05-24');
+  await wakeOn(page, '2026-05-22');
   await goTo(page, 'Round');
   await page.getByRole('button', { name: /^In the mix: Crassula/ }).click();
   await expect(page.getByText('Moved into the mix. Saved.')).toBeVisible();
@@ -79,6 +83,9 @@ test('a mother repotted rests, and then asks for water on the round', async ({ p
   await wakeOn(page, '2026-04-17');
   await goTo(page, 'Round');
   await page.locator('summary', { hasText: 'Mothers' }).click();
-  await page.getByRole('button', { name: /^Watered: / }).click();
+  await page
+    .locator('details.mothers')
+    .getByRole('button', { name: /^Watered: / })
+    .click();
   await expect(page.getByText(/: noted\. Saved\./)).toBeVisible();
 });

@@ -3,6 +3,7 @@ import {
   carry,
   chooseLeaving,
   everHeld,
+  isRooted,
   MOST_CUTTINGS,
   stampMs,
   type Batch,
@@ -104,6 +105,7 @@ function inherited(batch: Batch): BatchFields {
   const { mother, taxon, method, widthMm, thicknessMm, school, callusAt, callusSpace } = batch;
   const { disinfectant, aid, firstWater, medium, container, mix, dressed, waterSchool, stemMm } =
     batch;
+  const { course, dryDays, unrootedWater, opening, through, ownRoots, rings } = batch;
   const all = {
     mother,
     taxon,
@@ -126,19 +128,43 @@ function inherited(batch: Batch): BatchFields {
     place: batch.place,
     columns: batch.columns,
     rootedInWater: batch.rootedInWater,
+    course,
+    dryDays,
+    unrootedWater,
+    opening,
+    through,
+    ownRoots,
+    rings,
   };
   return Object.fromEntries(Object.entries(all).filter(([, v]) => v !== undefined));
 }
 
 /** What was done to the whole batch is part of the story of each of its cuttings. */
-function retold(batch: Batch, id: string): readonly EntryDraft[] {
+function retold(batch: Batch, id: string, rooted: boolean): readonly EntryDraft[] {
   return batch.entries.flatMap((entry): EntryDraft[] => {
     switch (entry.kind) {
       case 'cut':
+        return [{ kind: 'cut', batch: id, day: entry.day }];
       case 'stuck':
-        return [{ kind: entry.kind, batch: id, day: entry.day }];
+        // Of a setting of some nobody knows which: those with roots were.
+        return entry.count !== undefined && !rooted
+          ? []
+          : [{ kind: 'stuck', batch: id, day: entry.day, ...(entry.wet ? { wet: true } : {}) }];
+      case 'reopened': {
+        const { why, widthMm, through, day } = entry;
+        return [
+          {
+            kind: 'reopened',
+            batch: id,
+            day,
+            why,
+            ...(widthMm === undefined ? {} : { widthMm }),
+            ...(through === undefined ? {} : { through }),
+          },
+        ];
+      }
       case 'watered': {
-        const { how, ml, breach, day } = entry;
+        const { how, ml, breach, gate, day } = entry;
         return [
           {
             kind: 'watered',
@@ -147,6 +173,7 @@ function retold(batch: Batch, id: string): readonly EntryDraft[] {
             how,
             ...(ml === undefined ? {} : { ml }),
             ...(breach === undefined ? {} : { breach }),
+            ...(gate === undefined ? {} : { gate }),
           },
         ];
       }
@@ -209,7 +236,7 @@ export function splitEntries(
         carried: [...carry(chosen, countedOn(batch))],
       },
     },
-    ...retold(batch, id),
+    ...retold(batch, id, chosen.every(isRooted)),
     ...(where.space !== undefined && where.space !== batch.space
       ? [{ kind: 'moved', batch: id, day, space: where.space } as const]
       : []),
@@ -296,7 +323,7 @@ export function singleEntries(
           excluded: `counted in ${batchCode(state, batch)}`,
         },
       },
-      ...retold(batch, id),
+      ...retold(batch, id, true),
       { kind: 'potted', batch: id, day, count: 1 },
     ];
   });

@@ -148,6 +148,7 @@ function guarded(ask: Asker, near: Neighbour | null, day: Day): readonly Ask[] {
   return ask.asks.filter((a) => !CAN.has(a.kind));
 }
 
+const LOOKS: ReadonlySet<string> = new Set(['roots', 'overdue', 'pups']);
 const CAN: ReadonlySet<string> = new Set(['first-water', 'water', 'mist', 'pot-water']);
 
 /** Without what the grower has put off or dropped; that is said instead. A shut gate cannot be put off. */
@@ -190,7 +191,8 @@ function forgotten(asks: readonly Ask[], facts: Facts, day: Day): readonly Ask[]
     reason: { why: 'forgotten', ask: worst.kind, days: late },
     sure: { by: 'time' },
   };
-  return [alive, ...asks.filter((a) => !stale(a))];
+  // The look whether it lives is the look for roots, too.
+  return [alive, ...asks.filter((a) => !stale(a) && !LOOKS.has(a.kind))];
 }
 
 function nothingDue(

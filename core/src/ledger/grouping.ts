@@ -1,13 +1,14 @@
 import {
   airOf,
   containerOf,
+  courseOf,
   figuresOf,
   mixOf,
   plantOf,
   wateredEarly,
   waterSchoolOf,
 } from '../bench';
-import { METHOD } from '../botany';
+import { METHOD, type CourseId } from '../botany';
 import { daysBetween } from '../days';
 import type { Batch, State } from '../journal';
 import { FIRST_WATER, WATER_SCHOOL } from '../water';
@@ -22,6 +23,8 @@ export const GROUPINGS = [
   'place of callus',
   'gate',
   'first water',
+  'medium or water',
+  'days to dry',
   'days to water',
   'watering',
   'aid',
@@ -43,6 +46,8 @@ export const GROUPING_NAME: Readonly<Record<Grouping, string>> = {
   'place of callus': 'Where it callused',
   gate: 'Water and the gate',
   'first water': 'First water',
+  'medium or water': 'Medium or water',
+  'days to dry': 'Days to dry',
   'days to water': 'Days from cut to water',
   watering: 'Watering',
   aid: 'Aid on the wound',
@@ -76,6 +81,10 @@ export function groupOf(state: State, batch: Batch, by: Grouping): string | null
       return gateGroup(state, batch);
     case 'first water':
       return FIRST_WATER[batch.firstWater ?? 'with-gate'].name;
+    case 'medium or water':
+      return mediumGroup(courseOf(state, batch));
+    case 'days to dry':
+      return dryGroup(batch);
     case 'watering':
       return batch.mix === undefined ? null : WATER_SCHOOL[waterSchoolOf(state, batch)].name;
     case 'aid':
@@ -97,6 +106,27 @@ export function groupOf(state: State, batch: Batch, by: Grouping): string | null
     case 'mother':
       return batch.mother === undefined ? null : (state.mothers.get(batch.mother)?.name ?? null);
   }
+}
+
+/** What its roots grew in. */
+function mediumGroup(course: CourseId): string {
+  if (course === 'water') return 'In water';
+  return course === 'bare' ? 'Bare until roots' : 'In medium';
+}
+
+export const DRY_DAYS = [
+  'Set the same day',
+  'Dried 1–3 days',
+  'Dried 4–7 days',
+  'Dried 8–14 days',
+  'Dried more than 14 days',
+] as const;
+
+/** How long it lay before it was set. */
+function dryGroup({ cutOn, settings: [first] }: Batch): string | null {
+  if (!first) return null;
+  const days = daysBetween(cutOn, first.day);
+  return DRY_DAYS[days < 1 ? 0 : days <= 3 ? 1 : days <= 7 ? 2 : days <= 14 ? 3 : 4]!;
 }
 
 function gateGroup(state: State, batch: Batch): string | null {

@@ -109,6 +109,8 @@ const LOOKED_AT: readonly Grouping[] = [
   'place of callus',
   'gate',
   'first water',
+  'medium or water',
+  'days to dry',
   'days to water',
   'watering',
   'aid',

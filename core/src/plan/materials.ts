@@ -1,4 +1,4 @@
-import { containerOf, figuresOf, mixOf, plantOf, shedOf } from '../bench';
+import { containerOf, woundOf, mixOf, plantOf, shedOf } from '../bench';
 import type { Batch, State } from '../journal';
 import { quantityFor, type Quantity } from '../media';
 import { AID } from '../wound';
@@ -37,7 +37,9 @@ export interface Materials {
  */
 export function materialsOf(state: State, batch: Batch, bottle: number): Materials {
   const taxon = plantOf(state, batch.taxon)?.taxon;
-  const cuts = figuresOf(state, batch)?.wound != null;
+  // Snapped or parted by hand there is a wound, but no blade.
+  const wound = woundOf(state, batch) !== null;
+  const cuts = wound && batch.opening !== 'snapped';
   const container = batch.container === undefined ? null : containerOf(state, batch.container);
   const mix = batch.mix === undefined ? null : mixOf(state, batch.mix);
   const count = batch.containers ?? 1;
@@ -57,7 +59,7 @@ export function materialsOf(state: State, batch: Batch, bottle: number): Materia
     list.push({ what: 'Tongs or folded paper, eye cover', why: 'spines' });
   if (batch.aid !== undefined && batch.aid !== 'none')
     list.push({ what: AID[batch.aid].name, why: AID[batch.aid].says.replace(/\.$/, '') });
-  if (cuts && batch.callusAt === 'rack')
+  if (wound && batch.callusAt === 'rack')
     list.push({ what: 'A rack or paper, out of the sun', why: 'moving air on every wound' });
   if (batch.method === 'leaf-section')
     list.push({

@@ -13,7 +13,7 @@ import {
   takeOut,
   takingProblem,
 } from '../bench';
-import { METHODS } from '../botany';
+import { COURSES, METHODS } from '../botany';
 import { addDays, daysBetween, type Day } from '../days';
 import { guessPaper, paperEntries, readPaper, readTable } from '../formats';
 import {
@@ -21,7 +21,13 @@ import {
   EMPTY_STATE,
   entriesOf,
   nextStamp,
+  MOTHER_TENDINGS,
+  OPENINGS,
+  OWN_ROOTS,
   PARTINGS,
+  REOPENINGS,
+  ROOT_STATES,
+  SIGNS,
   stillOpen,
   subjectOf,
   type Batch,
@@ -34,6 +40,7 @@ import {
 import { handOver, setAside } from '../order';
 import { randomFrom } from '../stats';
 import { batchesFor } from '../trial';
+import { UNROOTED_WATERS } from '../water';
 import { WOUND_SCHOOLS } from '../wound';
 
 /*
@@ -102,6 +109,8 @@ class Hand {
       () => this.air(),
       () => this.edit(),
       () => this.mother(),
+      () => this.tell(),
+      () => this.tellMother(),
       () => this.retract(),
       () => this.retract(),
     ];
@@ -136,7 +145,63 @@ class Hand {
   }
 
   private stick(): void {
-    this.about((batch) => ({ kind: 'stuck', batch: batch.id, day: this.earlier(batch) }));
+    this.about((batch) => ({
+      kind: 'stuck',
+      batch: batch.id,
+      day: this.earlier(batch),
+      ...(this.upTo(3) === 0 ? { count: 1 + this.upTo(5), wet: true } : {}),
+    }));
+  }
+
+  /** What may be told at a cut, a setting, a look and a potting. */
+  private tell(): void {
+    this.about((batch) => {
+      const of = { batch: batch.id, day: this.earlier(batch) };
+      return this.pick<EntryDraft>([
+        { kind: 'reopened', ...of, why: this.pick(REOPENINGS)!, widthMm: 1 + this.upTo(30) },
+        {
+          kind: 'inspected',
+          ...of,
+          seen: 'fine',
+          signs: [this.pick(SIGNS)!],
+          roots: 'few',
+          rootMm: 1 + this.upTo(60),
+        },
+        {
+          kind: 'potted',
+          ...of,
+          count: batch.here.rooted,
+          container: 'pot-7',
+          mix: 'two-to-one',
+          space: 'bench',
+          roots: this.pick(ROOT_STATES)!,
+        },
+        {
+          kind: 'put',
+          record: 'batch',
+          key: batch.id,
+          fields: {
+            course: this.pick(COURSES)!,
+            dryDays: this.upTo(14),
+            unrootedWater: this.pick(UNROOTED_WATERS)!,
+            opening: this.pick(OPENINGS)!,
+            ownRoots: this.pick(OWN_ROOTS)!,
+          },
+        },
+      ])!;
+    });
+  }
+
+  private tellMother(): void {
+    const mother = this.pick([...this.state.mothers.keys()]);
+    if (mother === undefined) return;
+    this.record(
+      this.pick<EntryDraft>([
+        { kind: 'repotted', mother, roots: this.pick(ROOT_STATES)!, container: 'pot-7' },
+        { kind: 'divided', mother, pieces: 2 + this.upTo(5), parted: true },
+        { kind: 'mothered', mother, what: this.pick(MOTHER_TENDINGS)! },
+      ])!,
+    );
   }
 
   private water(): void {
