@@ -1,3 +1,6 @@
+import * as fc from 'fast-check';
+import { addDays } from '@hypogeon/core/days';
+import { anyLife, batchOf, contradictions, LIFE_DAYS, stateOf } from '@hypogeon/core/testing';
 import { askBench, benchLines, spaceDrying, waterCaseOf } from '@hypogeon/core/bench';
 import { demoJournal } from '@hypogeon/core/demo';
 import { find, findables } from '@hypogeon/core/find';
@@ -145,6 +148,28 @@ export const CORE_BENCHES: Readonly<Record<string, Bench>> = {
         target: 10,
       },
       { name: 'calendar of six weeks for them', value: calendar, unit: 'ms', target: 1500 },
+    ];
+  },
+  laws: () => {
+    const lives = fc.sample(anyLife, { numRuns: 1000, seed: 2026 });
+    let days = 0;
+    let silent = 0;
+    let wrong = 0;
+    for (const life of lives) {
+      const state = stateOf(life);
+      const batch = batchOf(state);
+      const { waiting, rooted, pupped } = batch.here;
+      for (let n = 0; n < LIFE_DAYS; n++, days++) {
+        const care = careOf(state, batch, addDays(batch.cutOn, n));
+        if (waiting + rooted + pupped > 0 && care.asks.length + care.leave.length === 0) silent++;
+        wrong += contradictions(care, life.fields.firstWater === 'at-once').length;
+      }
+    }
+    return [
+      { name: 'laws of care, batches', value: lives.length, unit: '' },
+      { name: 'laws of care, days', value: days, unit: '' },
+      { name: 'laws of care, silent days', value: silent, unit: '', target: 0 },
+      { name: 'laws of care, contradictions', value: wrong, unit: '', target: 0 },
     ];
   },
   round: () => {

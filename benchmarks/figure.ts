@@ -3,7 +3,7 @@ export interface Figure {
   readonly name: string;
   readonly value: number;
   readonly unit: string;
-  /** The value must stay below this; figures without a target are only told. */
+  /** The value must stay below this, or be none where it is 0; figures without a target are only told. */
   readonly target?: number;
 }
 
@@ -14,8 +14,9 @@ export interface Figure {
 export function print({ name, value, unit, target }: Figure, pace = 1): void {
   const timed = unit === 'ms';
   const judged = timed ? value / pace : value;
-  const verdict = target === undefined ? '' : judged < target ? 'ok' : 'MISS';
-  const goal = target === undefined ? '' : `< ${target} ${unit}`;
+  const met = target === 0 ? judged === 0 : judged < (target ?? Infinity);
+  const verdict = target === undefined ? '' : met ? 'ok' : 'MISS';
+  const goal = target === undefined ? '' : target === 0 ? 'none' : `< ${target} ${unit}`;
   const scaled = timed && target !== undefined ? `scaled ${digits(judged)}` : '';
   console.log(
     `${name.padEnd(56)} ${digits(value).padStart(9)} ${unit.padEnd(4)} ${goal.padEnd(12)} ${scaled.padEnd(13)} ${verdict}`,

@@ -65,25 +65,48 @@ test('a walk cut off goes on at its stop, with the count under way', async ({ pa
   await expect(again.getByRole('button', { name: 'Save, next' })).toBeVisible();
 });
 
+/**
+ * Chromium, killed in the middle of a write, now and then finds its own database corrupt at the next start and throws
+ * all of it away; it says so in the upgrade event. Such a run says nothing of the application and is done again.
+ */
+async function hearDataLoss(page: Page): Promise<() => Promise<boolean>> {
+  await page.addInitScript(() => {
+    const open = IDBFactory.prototype.open;
+    IDBFactory.prototype.open = function (...given: Parameters<typeof open>) {
+      const request = open.apply(this, given);
+      request.addEventListener('upgradeneeded', (event) => {
+        const { dataLoss } = event as Event & { dataLoss?: string };
+        if (dataLoss === 'total') Object.assign(window, { browserLostAll: true });
+      });
+      return request;
+    };
+  });
+  return () => page.evaluate(() => 'browserLostAll' in window);
+}
+
 test('a browser killed while it writes: nothing confirmed is missing', async ({ baseURL }) => {
   test.slow();
+  for (let run = 0; run < 5; run++) {
+    const missing = await killedWhileWriting(baseURL!);
+    if (missing === 'the browser lost all') continue;
+    expect(missing).toEqual([]);
+    return;
+  }
+  throw new Error('the browser threw its own database away five times');
+});
+
+async function killedWhileWriting(
+  baseURL: string,
+): Promise<readonly string[] | 'the browser lost all'> {
   const profile = mkdtempSync(join(tmpdir(), 'killed-'));
   const open = (): Promise<BrowserContext> =>
     chromium.launchPersistentContext(profile, {
       ...test.info().project.use.launchOptions,
-      baseURL: baseURL!,
+      baseURL,
       serviceWorkers: 'block',
     });
   const confirmed = new Set<string>();
   try {
-    // The browser writes down where an origin's stores lie within half a minute of its first visit, or when it is
-    // closed: killed before that it forgets all of them, whatever was confirmed. No page can ask for it sooner.
-    const before = await open();
-    const welcome = before.pages()[0] ?? (await before.newPage());
-    await welcome.goto('/#/round');
-    await expect(welcome.locator('h1')).toBeVisible();
-    await before.close();
-
     const first = await open();
     const page = first.pages()[0] ?? (await first.newPage());
     await page.goto('/#/round/walk');
@@ -111,16 +134,18 @@ test('a browser killed while it writes: nothing confirmed is missing', async ({ 
 
     const second = await open();
     const again = second.pages()[0] ?? (await second.newPage());
+    const lostAll = await hearDataLoss(again);
     await again.goto('/#/round');
     await expect(again.locator('h1')).toBeVisible();
     await expect(again.getByRole('region', { name: 'Set aside' })).toHaveCount(0);
     const stored = new Set(await storedIds(again));
-    expect([...confirmed].filter((id) => !stored.has(id))).toEqual([]);
+    const lost = await lostAll();
     await second.close();
+    return lost ? 'the browser lost all' : [...confirmed].filter((id) => !stored.has(id));
   } finally {
-    rmSync(profile, { recursive: true, force: true });
+    rmSync(profile, { recursive: true, force: true, maxRetries: 5, retryDelay: 300 });
   }
-});
+}
 
 test('two tabs writing at once: both have everything, and so has the store', async ({
   page,

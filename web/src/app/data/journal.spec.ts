@@ -5,6 +5,8 @@ import { MemoryStores } from '../../testing/stores';
 import { STORES } from './book';
 import { Journal } from './journal';
 
+afterEach(() => localStorage.clear());
+
 async function setUp(stores = new MemoryStores()) {
   TestBed.resetTestingModule();
   TestBed.configureTestingModule({ providers: [{ provide: STORES, useValue: stores }] });
@@ -32,6 +34,17 @@ describe('the journal of a device', () => {
     await journal.record(mother('Blue one'));
     const { journal: again } = await setUp(stores);
     expect(again.state().mothers.get('m')!.name).toBe('Blue one');
+  });
+
+  it('says so where the browser has thrown the journal away', async () => {
+    const { journal } = await setUp();
+    await journal.record(mother('Blue one'));
+    expect(journal.gone()).toBeNull();
+    const { journal: robbed } = await setUp(new MemoryStores());
+    expect(robbed.gone()).toMatchObject({ entries: 1 });
+    robbed.understoodGone();
+    expect(robbed.gone()).toBeNull();
+    expect((await setUp(new MemoryStores())).journal.gone()).toBeNull();
   });
 
   it('keeps what the store refuses, counts it, and saves it with the next that goes through', async () => {

@@ -22,6 +22,7 @@ import { ChunkStore, readChunks, type SetAside, type StoredChunk } from './chunk
 import { Drafts } from './drafts';
 import { freshId } from './fresh-id';
 import { loadSnapshot, openSnapshot, saveSnapshot } from './snapshot-store';
+import { forgetSeen, lastSeen, rememberSeen, type LastSeen } from './last-seen';
 import { storeReason } from './store-reason';
 import { Today } from './today';
 import { FILES_WORKER } from './workers';
@@ -86,6 +87,9 @@ export class Journal {
   /** Entries that were stamped anew because a clock had stood far ahead while they were written. */
   readonly broughtBack = signal(0);
 
+  /** The own journal was here, and the browser has it no more. */
+  readonly gone = signal<LastSeen | null>(null);
+
   /** Opens the book last used; where the demo is served and nothing is here yet, the demo. */
   async open(): Promise<void> {
     const slow = setTimeout(() => this.saving.set({ is: 'opening', slow: true }), SLOW_MS);
@@ -96,6 +100,7 @@ export class Journal {
       if (book === null && (await this.demoIsServed()) && (await this.ownIsEmpty()))
         await this.openDemo();
       else await this.openBook(book ?? 'own');
+      await this.noticeLoss();
     } catch (error) {
       // A browser that refuses all storage can still be used, and the file be saved by hand.
       this.stranded = true;
@@ -325,7 +330,11 @@ export class Journal {
     }
     const written = new Set(entries);
     this.unsaved = this.unsaved.filter((e) => !written.has(e));
-    if (entries.length > 0) this.tell({ book: this.book(), entries });
+    if (entries.length > 0) {
+      this.tell({ book: this.book(), entries });
+      if (this.book() === 'own')
+        rememberSeen({ entries: this.state().size, day: this.today.day() });
+    }
     this.saving.set(this.unsaved.length === 0 ? { is: 'saved' } : { is: 'saving', slow: false });
     this.askToPersist();
     return true;
@@ -373,6 +382,20 @@ export class Journal {
     const id = freshId();
     await this.stores.device.setItem('id', id);
     return id;
+  }
+
+  /** An own journal that was here and is here no more. */
+  private async noticeLoss(): Promise<void> {
+    const seen = lastSeen();
+    if (seen === null) return;
+    const empty = this.book() === 'own' ? this.state().size === 0 : await this.ownIsEmpty();
+    if (empty) this.gone.set(seen);
+  }
+
+  /** The loss was read, and is not said again. */
+  understoodGone(): void {
+    forgetSeen();
+    this.gone.set(null);
   }
 
   private async ownIsEmpty(): Promise<boolean> {
