@@ -1,7 +1,8 @@
 import { careOf, slipOf, type Ask, type Leave, type Reason } from '@hypogeon/core/care';
 import { calendarOf } from '@hypogeon/core/formats';
 import type { Day } from '@hypogeon/core/days';
-import { COURSES, METHOD } from '@hypogeon/core/botany';
+import { COURSES, METHOD, METHODS } from '@hypogeon/core/botany';
+import { USUAL_CONTAINERS } from '@hypogeon/core/media';
 import { demoJournal } from '@hypogeon/core/demo';
 import { fold } from '@hypogeon/core/journal';
 import { roundOn, tasksAhead, verdictsOn } from '@hypogeon/core/round';
@@ -20,6 +21,8 @@ import {
   leaveReason,
   leaveText,
   reasonText,
+  repottingText,
+  ruleText,
   slipPlain,
   slipText,
   speechFor,
@@ -240,6 +243,22 @@ describe('the calendar of what lies ahead', () => {
     const same = events.filter((e) => e.uid.includes('-gate@'));
     expect(same.length).toBeGreaterThan(2);
     for (const { uid } of same) expect(later).toContain(uid);
+  });
+});
+
+describe('rules of thumb', () => {
+  it.each(METHODS)('of %s are told in inches too', (method) => {
+    expect(ruleText(METHOD[method].rule, 'in')).not.toMatch(/\d (mm|cm)\b/);
+    expect(ruleText(METHOD[method].rule, 'mm')).toBe(METHOD[method].rule);
+  });
+
+  it('of repotting: a pot 1–2 cm wider, 1–1.5 cm below the rim (common practice, no source)', () => {
+    expect(repottingText(metric)).toMatch(/1–2 cm wider than the roots, 1–1\.5 cm free/);
+    expect(repottingText(us)).toMatch(/1\/2–1 in wider than the roots, about 1\/2 in free/);
+    for (const pot of USUAL_CONTAINERS) {
+      expect(pot.freeboardMm).toBeGreaterThanOrEqual(5);
+      expect(pot.freeboardMm).toBeLessThanOrEqual(15);
+    }
   });
 });
 

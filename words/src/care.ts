@@ -7,7 +7,7 @@ import { drinkText, evaporationText } from './amounts';
 import { chanceText, closureText } from './chances';
 import { daySpan, nearDay } from './days';
 import { counted, NOUN } from './plural';
-import { lengthText, temperatureText } from './quantities';
+import { lengthText, ruleText, temperatureText } from './quantities';
 import { percent, percentSpan } from './shares';
 import type { Speech } from './speech';
 import { LEAVE_NAME, LIGHT_PLACE, LINK_NAME, MOTHER_TASK, TASK_NAME } from './tasks';
@@ -229,7 +229,7 @@ export function reasonText(reason: Reason, speech: Speech): string {
       return `Roots since ${ago(reason.rooted, speech)}: what stays in the jar is fed every two weeks.`;
     case 'roots-long':
       return reason.mm === null
-        ? `Roots for two weeks: likely ${rootSpan(length)}. Kept moist for two weeks, then drier by steps.`
+        ? `Roots for two weeks: likely ${rootSpan(length)}. Kept moist for two weeks, then drier by steps. Or postpone it, and let it stay until pups.`
         : `Roots of ${lengthText(reason.mm, length)}. Kept moist for two weeks, then drier by steps.`;
     case 'harden':
       return `Now ${LIGHT_PLACE[reason.to]}. Shade at noon if it bleaches.`;
@@ -355,3 +355,10 @@ export const motherLeaveText = (leave: MotherLeave, speech: Speech): string =>
     : leave.reason.why === 'mother-shade'
       ? `Shade until ${nearDay(leave.until, speech)}`
       : `Leave alone until ${nearDay(leave.until, speech)}`;
+
+/** What to mind when a mother is repotted. Common practice, no source. */
+export const repottingText = ({ length }: Speech): string =>
+  ruleText(
+    'Same depth as the pale band shows, old dark or mushy roots off, old peat shaken out, a pot 1–2 cm wider than the roots, 1–1.5 cm free below the rim.',
+    length,
+  );

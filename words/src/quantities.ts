@@ -24,6 +24,9 @@ const trimZeros = (number: string): string =>
 /** Lengths of the trade's rules of thumb, as growers with inches say them. Common practice, no source. */
 const RULES_OF_THUMB: readonly (readonly [metric: string, inches: string])[] = [
   ['2.5–5 cm', '1–2 in'],
+  ['1–1.5 cm', 'about 1/2 in'],
+  ['1–2 cm', '1/2–1 in'],
+  ['7–12 cm', '3–5 in'],
   ['2–3 cm', 'about 1 in'],
   ['2.5 cm', '1 in'],
   ['6 cm', '2 1/2 in'],

@@ -166,6 +166,37 @@ function more(state: State, drafts: readonly Draft[], n: number): State {
   );
 }
 
+describe('rest', () => {
+  const winter: Draft = {
+    kind: 'put',
+    record: 'space',
+    key: 'bench',
+    day: DAY,
+    fields: { name: 'Porch', tempC: 6, rh: 0.6 },
+  };
+  it('a rooted plant in its rest is left nearly dry and unfed', () => {
+    const told = { container: 'pot-7', mix: 'two-to-one' } as const;
+    const lines = [
+      [0, 'cut'],
+      [4, 'set'],
+      [30, 'water, count 10r'],
+    ] as const;
+    for (const fields of [{ ...CROWN, ...told }, CROWN]) {
+      const state = fold(
+        written(
+          winter,
+          batchPut({ ...FIELDS, mother: null, ...fields }),
+          ...lines.flatMap(([n, deeds]) => deedsOf(deeds, n)),
+        ),
+      );
+      const care = storyCare(state, 45);
+      expect(care.leave.map((l) => l.kind)).toEqual(expect.arrayContaining(['water', 'rest']));
+      expect(care.asks.map((a) => a.kind)).not.toContain('feed');
+      expect(care.asks.map((a) => a.kind)).not.toContain('water');
+    }
+  });
+});
+
 describe('rot and its neighbours', () => {
   const put = (id: string, fields: Partial<BatchFields>): readonly Draft[] => [
     batchPut({ ...FIELDS, mother: null, ...CROWN, ...fields }, id),

@@ -1,11 +1,12 @@
 import { addDays, type Day } from '../days';
 import { spaceOn, type Batch, type State } from '../journal';
 import { POTTED_REST, potting } from '../bench';
-import { WEAN_MOIST_DAYS, WEAN_TAPER_DAYS, mistEvery, type WaterVerdict } from '../water';
+import { BONE_DRY, WEAN_MOIST_DAYS, WEAN_TAPER_DAYS, mistEvery, type WaterVerdict } from '../water';
 import { chanceClosedOn } from '../wound';
 import type { Asker } from './asker';
 import { daysSince, dryingOn, type Facts } from './facts';
 import type { Reason, Sure } from './reason';
+import { seasonOf } from './rooted';
 import { habitDays, HABIT_DAYS, UNROOTED_HABIT_DAYS } from './rhythm';
 
 /** The gate, the first water, and the can from then on. */
@@ -123,7 +124,7 @@ function again(
 ): void {
   const count = facts.living - facts.unset;
   if (facts.missing.length === 0) {
-    if (verdict) byVerdict(ask, facts, day, verdict, count);
+    if (verdict) byVerdict(ask, facts, day, verdict, count, rests(state, batch, facts, day));
     else unread(ask, batch, facts, day);
     return;
   }
@@ -141,7 +142,26 @@ function unread(ask: Asker, batch: Batch, facts: Facts, day: Day): void {
   });
 }
 
-function byVerdict(ask: Asker, facts: Facts, day: Day, verdict: WaterVerdict, count: number): void {
+/** Rooted, and in its rest: nearly dry, whatever its school has it in growth. */
+function rests(state: State, batch: Batch, facts: Facts, day: Day): boolean {
+  return (
+    facts.hasRoots &&
+    facts.taxon !== null &&
+    seasonOf(state, batch, facts.taxon, day).state === 'resting'
+  );
+}
+
+/** A resting pot is asked after so often. Working assumption. */
+const RESTING_LOOK_DAYS = 7;
+
+function byVerdict(
+  ask: Asker,
+  facts: Facts,
+  day: Day,
+  verdict: WaterVerdict,
+  count: number,
+  resting: boolean,
+): void {
   const { fill, due, drink } = verdict;
   const sure: Sure = { by: 'pot', low: fill.low, high: Math.min(fill.high, 1) };
   const reason: Reason = { why: 'verdict', is: verdict.reason };
@@ -151,6 +171,16 @@ function byVerdict(ask: Asker, facts: Facts, day: Day, verdict: WaterVerdict, co
   }
   if (verdict.kind === 'closed') {
     // The gate is said where the wound is; a pot that was judged under a shut gate says nothing more.
+    return;
+  }
+  if (resting && fill.likely > BONE_DRY) {
+    const until = addDays(day, RESTING_LOOK_DAYS);
+    ask.leave('water', {
+      until,
+      earliest: until,
+      latest: until,
+      reason: { why: 'resting', opens: null },
+    });
     return;
   }
   if (due === null || due.likely > day) {
@@ -198,7 +228,11 @@ function byHabit(
   const days = misted
     ? mistEvery(evaporationMm)
     : habitDays(
-        hasRoots ? rootedHabit(batch, facts, day) : UNROOTED_HABIT_DAYS[unrooted],
+        hasRoots
+          ? rests(state, batch, facts, last)
+            ? HABIT_DAYS['bone-dry-rest']
+            : rootedHabit(batch, facts, day)
+          : UNROOTED_HABIT_DAYS[unrooted],
         evaporationMm,
       );
   const due = addDays(last, days);
@@ -273,7 +307,7 @@ function pottedDrink(
     return;
   }
   if (facts.missing.length === 0) {
-    if (verdict) byVerdict(ask, facts, day, verdict, facts.living);
+    if (verdict) byVerdict(ask, facts, day, verdict, facts.living, rests(state, batch, facts, day));
     else unread(ask, batch, facts, day);
   } else byHabit(ask, state, batch, facts, day, facts.living);
 }

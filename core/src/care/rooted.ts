@@ -1,5 +1,5 @@
 import { POTTED_REST, seasonOn } from '../bench';
-import { lightNeedOf, lightSteps, type LightStep } from '../botany';
+import { lightNeedOf, lightSteps, type LightStep, type Taxon } from '../botany';
 import { addDays, daysBetween, type Day } from '../days';
 import { spaceOn, type Batch, type State } from '../journal';
 import { memoBy } from '../memo';
@@ -85,17 +85,24 @@ function pottedApart(ask: Asker, batch: Batch, facts: Facts, day: Day): void {
 const lightStepsOf = (taxon: { readonly name: string }): readonly LightStep[] =>
   lightSteps(lightNeedOf(taxon)).filter((s) => s.afterDays > 0);
 
+/** The season of a batch’s plant where it stands on a day. */
+export function seasonOf(
+  state: State,
+  batch: Batch,
+  taxon: Taxon,
+  day: Day,
+): ReturnType<typeof seasonOn> {
+  const space = spaceOn(batch, day, true);
+  return seasons(state, `${taxon.id}/${space}/${day}`, () => seasonOn(state, taxon, space, day));
+}
+
 const seasons = memoBy<State, ReturnType<typeof seasonOn>>(5000);
 
 function feed(ask: Asker, state: State, batch: Batch, facts: Facts, day: Day, from: Day): void {
   if (facts.taxon === null) return;
   const fed = lastTended(batch, ['feed', 'jar-feed'], from);
   const due = fed === null ? addDays(from, FEED_AFTER) : addDays(fed, FEED_EVERY);
-  const space = spaceOn(batch, day, true);
-  const { taxon } = facts;
-  const season = seasons(state, `${taxon.id}/${space}/${day}`, () =>
-    seasonOn(state, taxon, space, day),
-  );
+  const season = seasonOf(state, batch, facts.taxon, day);
   if (season.state === 'resting') {
     const until = addDays(day, FEED_EVERY);
     ask.leave('rest', {

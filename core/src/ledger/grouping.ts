@@ -126,7 +126,7 @@ export const DRY_DAYS = [
 function dryGroup({ cutOn, settings: [first] }: Batch): string | null {
   if (!first) return null;
   const days = daysBetween(cutOn, first.day);
-  return DRY_DAYS[days < 1 ? 0 : days <= 3 ? 1 : days <= 7 ? 2 : days <= 14 ? 3 : 4]!;
+  return DRY_DAYS[days < 1 ? 0 : days <= 3 ? 1 : days <= 7 ? 2 : days <= 14 ? 3 : 4];
 }
 
 function gateGroup(state: State, batch: Batch): string | null {

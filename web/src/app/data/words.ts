@@ -23,6 +23,7 @@ import {
   motherAskText,
   motherLeaveText,
   reasonText,
+  repottingText,
   speechFor,
   stepName,
   stepTitle,
@@ -112,6 +113,10 @@ export class Words {
 
   stepWhy(step: Step, batch: Batch, course: CourseId): string {
     return stepWhy(step, batch, course, this.speech());
+  }
+
+  repotting(): string {
+    return repottingText(this.speech());
   }
 
   /** `45 mL`, `1.5 fl oz`. */

@@ -103,10 +103,7 @@ import { PERMISSION_WORD } from './permission-words';
           </div>
           @if (panel() === 'repotted') {
             <div class="panel">
-              <p class="quiet small">
-                Same depth as the pale band shows, old dark or mushy roots off, old peat shaken out,
-                a pot 1–2 cm wider than the roots, 1–1.5 cm free below the rim.
-              </p>
+              <p class="quiet small">{{ words.repotting() }}</p>
               <hy-field label="Into (optional)">
                 <select hyControl #pot>
                   <option value="">not told</option>

@@ -31,9 +31,11 @@ describe('orders', () => {
     const page = await mount(OrdersPage);
     const before = page.journal.state().batches.get('b-19')!.here;
     page.all('li')[0]!.querySelectorAll<HTMLElement>('button');
-    await page.tap('Sold');
+    await page.tap('Sold, 8');
     expect(page.journal.state().batches.get('b-19')!.here.rooted).toBe(before.rooted - 8);
     expect(page.journal.state().batches.get('b-19')!.counts.rooted).toBe(8);
-    expect(page.text).toContain('One order done or called off');
+    // Of thirty eight have gone: it stays open until all have.
+    expect(page.text).toContain('8 gone, 0 ready, 15 without roots yet, 7 short');
+    expect(page.text).not.toContain('done or called off');
   });
 });
