@@ -6,16 +6,22 @@ import type { Batch, State } from '../journal';
 import { labelAddress } from './code';
 import type { LabelText } from './draw';
 
+/** How a grower writes days: with the year, and on the little room a stake has. */
+export interface WriteDay {
+  readonly full: (day: Day) => string;
+  readonly short: (day: Day) => string;
+}
+
 /**
  * What the label of a batch says.
- * @param write a day as the grower writes days
+ * @param write a day as the grower writes days, with its year and without
  * @param today no day of first water is told once it is past
  */
 export function labelOf(
   state: State,
   batch: Batch,
   base: string,
-  write: (day: Day) => string,
+  write: WriteDay,
   today: Day,
 ): LabelText {
   const method = METHOD[batch.method];
@@ -23,7 +29,7 @@ export function labelOf(
     name: plantOf(state, batch.taxon)?.name ?? 'Unknown plant',
     lines: [
       `${batch.count} ${batch.count === 1 ? method.one : method.many}`,
-      `cut ${write(batch.cutOn)}`,
+      `cut ${write.full(batch.cutOn)}`,
       ...noWaterLine(state, batch, write, today),
     ],
     code: batchCode(state, batch),
@@ -33,14 +39,9 @@ export function labelOf(
 }
 
 /** The one line that saves a cutting in another’s hands. */
-function noWaterLine(
-  state: State,
-  batch: Batch,
-  write: (day: Day) => string,
-  today: Day,
-): readonly string[] {
+function noWaterLine(state: State, batch: Batch, write: WriteDay, today: Day): readonly string[] {
   const { noWaterBefore } = slipOf(state, batch, today);
-  return noWaterBefore === null ? [] : [`no water before ${write(noWaterBefore)}`];
+  return noWaterBefore === null ? [] : [`no water before ${write.short(noWaterBefore)}`];
 }
 
 /** The batch a scanned address or a typed code names; null if it is not in this journal. */

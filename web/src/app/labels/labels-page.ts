@@ -111,7 +111,10 @@ export class LabelsPage {
     return this.choices()
       .filter(({ batch }) => this.chosen().has(batch.id))
       .flatMap(({ batch }) => {
-        const write = (day: string): string => `${this.words.shortDay(day)} ${day.slice(0, 4)}`;
+        const write = {
+          full: (day: string): string => `${this.words.shortDay(day)} ${day.slice(0, 4)}`,
+          short: (day: string): string => this.words.shortDay(day),
+        };
         const label = labelOf(state, batch, base, write, this.today());
         return Array<typeof label>(this.copies(batch)).fill(label);
       });
