@@ -1,4 +1,6 @@
+import { wateredEarly } from '../bench';
 import { addDays } from '../days';
+import { demoJournal } from '../demo';
 import { append, fold, type BatchFields, type State } from '../journal';
 import { roundOn, tasksAhead, taskDone, verdictsOn } from '../round';
 import { batchPut, DAY, FIELDS, written } from '../testing/entries';
@@ -77,6 +79,41 @@ describe('the steps of a life', () => {
     expect(care.asks).toEqual([]);
     expect(care.leave).toEqual([]);
     expect(new Set(care.steps.map((s) => s.is))).toEqual(new Set(['done', 'skipped']));
+  });
+});
+
+describe('a watering keeps what was known on its day', () => {
+  const lines = [
+    [0, 'cut'],
+    [3, 'set'],
+    [8, 'water'],
+  ] as const;
+  it('what is seen later does not make it early', () => {
+    for (const later of ['tacky', 'firm'] as const) {
+      const state = storyState(CROWN, [...lines, [9, later]]);
+      expect(wateredEarly(state, batchIn(state))).toBe(false);
+    }
+  });
+
+  it('what was seen by then does', () => {
+    const state = storyState(CROWN, [
+      [0, 'cut'],
+      [3, 'set'],
+      [8, 'tacky'],
+      [8, 'water'],
+    ]);
+    expect(wateredEarly(state, batchIn(state))).toBe(true);
+  });
+
+  it('in the demo only those that were told as a slip are early', () => {
+    const today = '2026-04-09';
+    const state = fold(demoJournal(today));
+    const early = [...state.batches.values()].filter((b) => wateredEarly(state, b) === true);
+    const slips = [...state.batches.values()].filter((b) =>
+      b.waterings.some((w) => w.breach !== undefined),
+    );
+    // Was: 9 of 30.
+    expect(early.map((b) => b.id).sort()).toEqual(slips.map((b) => b.id).sort());
   });
 });
 

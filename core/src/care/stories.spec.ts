@@ -448,6 +448,46 @@ const STORIES: readonly Story[] = [
       [16, 'water', 'roots, light, feed', 'water'],
     ],
   ],
+  [
+    'notch leaf: laid on, plantlets looked for from two weeks on',
+    { taxon: 'kalanchoe-tomentosa', method: 'leaf', course: 'notch' },
+    [
+      [0, 'cut', '', '…'],
+      [2, 'set', '…', '…', 'water'],
+      [5, '', 'first-water', 'rooting'],
+      [5, 'mist', '', 'water, rooting'],
+      [14, 'mist', 'roots', 'water', 'leaf-off'],
+    ],
+  ],
+  [
+    'snake plant pup with roots: potted at once, and never potted on again',
+    { taxon: 'dracaena-trifasciata', method: 'rooted-offset', count: 2 },
+    [
+      [0, 'cut', 'stick', '', 'gate'],
+      [0, 'set', 'first-water', 'rooting, shade'],
+      [0, 'water', '', 'water, rooting, shade', 'pot-on'],
+      [60, 'water, count 2r', '…', '…', 'pot-on'],
+    ],
+  ],
+  [
+    'snake plant, a cut division: its rhizome dries before it is watered',
+    { taxon: 'dracaena-trifasciata', method: 'division' },
+    [
+      [0, 'cut', '', 'drying, gate', 'stick'],
+      [5, 'set', '…', 'gate, rooting, shade', 'first-water'],
+      [12, '', 'first-water', '…', 'pot-on'],
+    ],
+  ],
+  [
+    'alpine rosette without roots: shallow, and roots within two to three weeks',
+    { taxon: 'sempervivum-tectorum', method: 'offset' },
+    [
+      [0, 'cut', '', 'drying, gate'],
+      [2, 'set', '…', '…'],
+      [4, 'water', '', 'water, rooting'],
+      [10, '', 'roots', 'water'],
+    ],
+  ],
 ];
 
 describe.each(STORIES)('%s', (_name, fields, lines) => {
