@@ -72,7 +72,8 @@ function rottedIn({ batches }: State): Rotted {
 /** All rot near a batch with what it shares, the latest first; each other batch once, by its closest link. */
 function nearRot(state: State, batch: Batch): readonly Neighbour[] {
   const rotted = rottedIn(state);
-  if (rotted.size === 0) return [];
+  // Most stand near no rot at all.
+  if (rotted.size === 0 || !linksOf(batch).some(([, key]) => rotted.has(key))) return [];
   const near = new Map<string, Neighbour>();
   for (const [link, key] of linksOf(batch))
     for (const { batch: other, day } of rotted.get(key) ?? [])
