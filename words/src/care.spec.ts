@@ -201,6 +201,16 @@ describe('what is missing is named', () => {
   });
 });
 
+describe('days to dry of one’s own', () => {
+  it.each([
+    [0, /^Set without drying, as you chose/],
+    [0.25, /^Some hours to dry, as you chose/],
+    [14, /^14 days to dry, as you chose/],
+  ])('%d', (days, text) => {
+    expect(reasonText({ why: 'chosen-days', days, opens: null }, metric)).toMatch(text);
+  });
+});
+
 describe('courses', () => {
   it.each(COURSES)('%s has a name and a sentence', (course) => {
     expect(COURSE_NAME[course].length).toBeGreaterThan(3);

@@ -146,7 +146,7 @@ export function reasonText(reason: Reason, speech: Speech): string {
     case 'closing':
       return `The cut is ${closureText(reason.closure)}${reason.opens === null ? '' : `; safe to water from ${nearDay(reason.opens, speech)}`}.`;
     case 'chosen-days':
-      return `${reason.days < 1 ? 'Some hours' : capital(days(Math.round(reason.days)))} to dry, as you chose${reason.opens === null ? '' : `; safe to water from ${nearDay(reason.opens, speech)}`}.`;
+      return `${dryText(reason.days)}, as you chose${reason.opens === null ? '' : `; safe to water from ${nearDay(reason.opens, speech)}`}.`;
     case 'stopped':
       return reason.tacky
         ? 'Still tacky far past its time: look for rot, and cut afresh.'
@@ -277,6 +277,9 @@ export function reasonText(reason: Reason, speech: Speech): string {
       return `Cut ${ago(reason.cut, speech)}: her stump breaks again in 3–6 weeks.`;
   }
 }
+
+const dryText = (n: number): string =>
+  n === 0 ? 'Set without drying' : `${n < 1 ? 'Some hours' : capital(days(Math.round(n)))} to dry`;
 
 const READY = {
   roots: (past: string) => `Roots for four weeks: likely past ${past}.`,

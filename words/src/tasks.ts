@@ -110,7 +110,7 @@ export const LINK_NAME: Readonly<Record<Link, string>> = {
   mix: 'in the same mix and pot',
 };
 
-/** What is asked after: `Water from`, `Look from`. */
+/** What is to be left alone, before its day: `No water until …`. */
 export const LEAVE_NAME: Readonly<Record<LeaveKind, string>> = {
   planned: 'Planned',
   gate: 'No water',

@@ -8,7 +8,7 @@ import { drinking } from './drink';
 import { daysSince, factsOf, type Facts } from './facts';
 import { jarring } from './jar';
 import { heldFor, rotNear, type Neighbour } from './neighbours';
-import { NEIGHBOUR_DAYS, PLUMP_DAYS, ROOTS_GROW_DAYS, STANDS } from './rhythm';
+import { HELD_DAYS, PLUMP_DAYS, ROOTS_GROW_DAYS, STANDS } from './rhythm';
 import { isGrown, rooting } from './rooted';
 import { looking } from './roots';
 import { setting } from './set';
@@ -143,7 +143,7 @@ function guarded(ask: Asker, near: Neighbour | null, day: Day): readonly Ask[] {
     sure: { by: 'fact' },
   });
   if (!heldFor(near, day)) return ask.asks;
-  const until = addDays(near.day, NEIGHBOUR_DAYS);
+  const until = addDays(near.day, HELD_DAYS + 1);
   ask.leave('held', { until, earliest: day, latest: until, reason: { why: 'rot-near', near } });
   return ask.asks.filter((a) => !CAN.has(a.kind));
 }

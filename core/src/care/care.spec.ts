@@ -140,6 +140,16 @@ describe('numbers of pieces', () => {
 });
 
 describe('what the grower chose', () => {
+  it('three dry days of a laid leaf are not called a choice', () => {
+    const state = storyState({ ...CROWN, method: 'leaf' }, [
+      [0, 'cut'],
+      [2, 'set'],
+    ]);
+    expect(storyCare(state, 5).asks).toMatchObject([
+      { kind: 'first-water', reason: { why: 'laid-dry' } },
+    ]);
+  });
+
   it('water at once before the gate is said with its risk, and counts as asked, not as a slip', () => {
     const state = storyState(
       { ...CROWN, school: 'straight-in', callusAt: 'medium', firstWater: 'at-once' },
@@ -260,7 +270,12 @@ describe('rot and its neighbours', () => {
         reason: { why: 'rot-near', near: { batch: 'rotted', link: 'tray', day: storyDay(12) } },
       },
     ]);
-    expect(care.leave.map((l) => l.kind)).toContain('held');
+    // Said until the day the can is asked for again, and not longer.
+    expect(care.leave.find((l) => l.kind === 'held')?.until).toBe(storyDay(20));
+    const kinds = (n: number) =>
+      careOf(state, batchIn(state, 'near'), storyDay(n)).leave.map((l) => l.kind);
+    expect(kinds(19)).toContain('held');
+    expect(kinds(20)).not.toContain('held');
     const looked = more(
       state,
       [{ kind: 'inspected', batch: 'near', day: storyDay(13), seen: 'fine' }],

@@ -102,8 +102,13 @@ function firstReason(batch: Batch, { first, gate, rootsSince }: Facts): Reason {
       return { why: 'first-chosen', choice: 'at-once', early: gate !== null };
     case 'roots':
       return { why: 'roots-show' };
-    case 'choice':
-      return { why: 'first-chosen', choice: batch.firstWater ?? 'with-gate', early: false };
+    case 'choice': {
+      const choice = batch.firstWater ?? 'with-gate';
+      // The three dry days of a laid piece are nobody's choice.
+      return choice === 'with-gate'
+        ? { why: 'laid-dry' }
+        : { why: 'first-chosen', choice, early: false };
+    }
     case 'gate':
       return gate?.gate.state === 'dated'
         ? { why: 'gate-opened', on: gate.gate.opens, school: batch.school }

@@ -19,26 +19,17 @@ export function setting(ask: Asker, batch: Batch, facts: Facts, day: Day): void 
   }
   touch(ask, batch, gate, day);
   if (unset <= 0) return;
-  if (unsetRooted > 0 && course === 'bare') {
-    const since = facts.rootsSince ?? day;
-    ask.do('stick', {
-      count: unsetRooted,
-      since,
-      reason: { why: 'roots-on-rack' },
-      sure: { by: 'count' },
-    });
-    return;
-  }
-  if (course === 'bare') return;
+  // A count of roots is an event wherever the piece lies; of bare ones only those with roots are set.
   if (unsetRooted > 0) {
     ask.do('stick', {
-      count: unset,
+      count: course === 'bare' ? unsetRooted : unset,
       since: facts.rootsSince ?? day,
       reason: { why: 'roots-on-rack' },
       sure: { by: 'count' },
     });
     return;
   }
+  if (course === 'bare') return;
   if (setOn === null) return;
   if (day >= setOn)
     ask.do('stick', {
@@ -74,8 +65,7 @@ function drying(batch: Batch, { clock }: Facts, closure: number): Reason {
     : { why: 'chosen-days', days: batch.dryDays, opens };
 }
 
-export const opensOf = ({ gate }: WoundClock): Day | null =>
-  gate.state === 'dated' ? gate.opens : null;
+const opensOf = ({ gate }: WoundClock): Day | null => (gate.state === 'dated' ? gate.opens : null);
 
 /** A touch tells more than the clock; while it is too soon, or one was lately, the wound is left in peace. */
 function touch(ask: Asker, batch: Batch, clock: WoundClock | null, day: Day): void {

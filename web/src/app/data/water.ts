@@ -48,7 +48,8 @@ export class Water {
     const cases: { readonly batch: Batch; readonly given: WaterCase }[] = [];
     let made = 0;
     for (const batch of state.batches.values()) {
-      if (batch.stage === 'done' || batch.stage === 'planned') continue;
+      // What was potted on is done as a batch, and still drinks: only what has ended or is not there yet does not.
+      if (batch.ended !== null || batch.stage === 'planned') continue;
       const kept = this.kept.get(batch);
       if (kept && around.every((part, i) => part === kept.around[i])) {
         if (kept.verdict) known.set(batch.id, kept.verdict);
