@@ -25,6 +25,7 @@ export default defineConfig({
     baseURL: `http://localhost:${port}`,
     viewport: { width: 1280, height: 800 },
     colorScheme: 'light',
+    locale: 'en-GB',
     // Where it is not what is tested, a service worker would answer instead of the server.
     serviceWorkers: 'block',
     trace: 'retain-on-failure',

@@ -100,7 +100,7 @@ async function scrolling(page: Page, address: string): Promise<readonly Figure[]
 }
 
 async function saving(page: Page, address: string): Promise<readonly Figure[]> {
-  await page.goto(`${address}/#/round/walk`);
+  await page.goto(`${address}/#/today/walk`);
   await page.getByRole('button', { name: 'Begin' }).click({ timeout: 30_000 });
   const times = await page.evaluate(async (runs) => {
     const took: number[] = [];
@@ -128,34 +128,38 @@ async function saving(page: Page, address: string): Promise<readonly Figure[]> {
 }
 
 async function roundAfter(page: Page, address: string): Promise<readonly Figure[]> {
-  await page.goto(`${address}/#/round`);
+  await page.goto(`${address}/#/today`);
   await page.getByRole('heading', { name: 'Leave alone' }).waitFor({ timeout: 60_000 });
   await page.waitForTimeout(2000);
   const times = await page.evaluate(async () => {
     const took: number[] = [];
+    const work = document.querySelector('.work')!;
     for (let i = 0; i < 8; i++) {
-      const button = document.querySelector<HTMLButtonElement>(
-        'section[aria-labelledby=do] .taps .act',
-      );
+      // One batch of a line: behind it, where several stand in one.
+      if (!work.querySelector('hy-ask-taps button')) {
+        work.querySelector<HTMLButtonElement>('hy-agenda-line .more')?.click();
+        await new Promise((r) => setTimeout(r, 300));
+      }
+      const button = work.querySelector<HTMLButtonElement>('hy-ask-taps button');
       if (!button) break;
+      const counts = document.querySelector('.counts')!;
       const start = performance.now();
       const changed = new Promise<void>((r) => {
-        const list = document.querySelector('section[aria-labelledby=do] ul')!;
         const seen = new MutationObserver(() => {
           seen.disconnect();
           r();
         });
-        seen.observe(list, { childList: true });
+        seen.observe(counts, { childList: true, characterData: true, subtree: true });
       });
       button.click();
       await changed;
       await new Promise((r) => requestAnimationFrame(() => setTimeout(r)));
       took.push(performance.now() - start);
-      await new Promise((r) => setTimeout(r, 600));
+      await new Promise((r) => setTimeout(r, 900));
     }
     return took;
   });
   return [
-    { name: 'Round after a tap, 2,000 batches', value: median(times), unit: 'ms', target: 300 },
+    { name: 'Today after a tap, 2,000 batches', value: median(times), unit: 'ms', target: 300 },
   ];
 }

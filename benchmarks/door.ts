@@ -86,7 +86,7 @@ async function killed(address: string): Promise<readonly Figure[]> {
       await first.close().catch(() => undefined);
       const second = await persistent(profile);
       const again = second.pages()[0] ?? (await second.newPage());
-      await again.goto(`${address}/#/round`);
+      await again.goto(`${address}/#/today`);
       await again.locator('h1').waitFor();
       const stored = new Set(await storedIds(again));
       confirmed += heard.size;
@@ -150,7 +150,7 @@ async function listen(ear: Page, address: string): Promise<Set<string>> {
 
 async function openPrices(page: Page, address: string): Promise<void> {
   await page.addInitScript('globalThis.__name = (f) => f');
-  await page.goto(`${address}/#/store-room`);
+  await page.goto(`${address}/#/settings`);
   await page.getByLabel('A label', { exact: true }).waitFor();
 }
 

@@ -6,61 +6,63 @@ import { expect, goTo, test } from './bench-test';
 
 /** Every screen by its heading. */
 const SCREENS = [
-  ['Thursday 9 April', '/#/round'],
+  ['Thursday 9 April', '/#/today'],
   ['Plan a batch', '/#/plan?mother=m-opun'],
   ['Cut map', '/#/plan/stem?mother=m-sedu'],
-  ['Strap leaves', '/#/plan/straps?mother=m-gast'],
-  ['Clump', '/#/plan/clump?mother=m-hawo'],
+  ['Leaf sections', '/#/plan/straps?mother=m-gast'],
+  ['Pups and division', '/#/plan/clump?mother=m-hawo'],
   ['Multiply', '/#/plan/multiply?mother=m-kala'],
   ['Ghost plant, the second', '/#/mothers/m-gra2'],
-  ['Plan sheet: Pachyphytum crowns', '/#/bench/b-28/sheet'],
-  ['Add a plant', '/#/library/new'],
-  ['Mothers', '/#/mothers'],
+  ['Plan sheet: Moonstones, crowns', '/#/bench/b-28/sheet'],
+  ['Add a plant', '/#/plants/new'],
+  ['Mother plants', '/#/mothers'],
   ['Ox tongue, shelf end', '/#/mothers/m-gast'],
   ['Add a mother', '/#/mothers/new'],
   ['Bench', '/#/bench'],
-  ['Sedum crowns', '/#/bench/b-19'],
-  ['Count Sedum crowns', '/#/bench/b-19/count'],
-  ['Water for Haworthiopsis offsets', '/#/bench/b-18/water'],
-  ['Water for Graptopetalum leaves', '/#/bench/b-25/water'],
+  ['Jelly beans, crowns', '/#/bench/b-19'],
+  ['Count Jelly beans, crowns', '/#/bench/b-19/count'],
+  ['Zebra clump, offsets', '/#/bench/b-18/water'],
+  ['Ghost plant, leaves', '/#/bench/b-25/water'],
+  ['Jelly beans, crowns', '/#/bench/b-19/log'],
+  ['Where do your cuttings stand?', '/#/start'],
   ['What do you see?', '/#/bench/b-20/look'],
   ['How it is grown', '/#/bench/b-25/course'],
   ['Care slip', '/#/bench/b-24/slip'],
-  ['What is already cut', '/#/bench/new'],
-  ['Mix', '/#/mix'],
-  ['Amounts', '/#/mix/amounts'],
-  ['Solve for a mix', '/#/mix/solve'],
-  ['Jug test', '/#/mix/jug'],
-  ['Side by side', '/#/mix/beside'],
-  ['Shelf', '/#/mix/shelf'],
-  ['Pots', '/#/mix/pots'],
-  ['Air: Lean-to', '/#/store-room/air/leanto'],
-  ['Devices', '/#/store-room/devices'],
-  ['Ledger', '/#/ledger'],
-  ['Compare ways', '/#/ledger/compare'],
-  ['Losses', '/#/ledger/losses'],
-  ['Learned', '/#/ledger/learned'],
-  ['Trials', '/#/ledger/trials'],
-  ['Design a trial', '/#/ledger/trials/new'],
-  ['Cinnamon or nothing', '/#/ledger/trials/t-cinnamon'],
-  ['Money and time', '/#/ledger/money'],
-  ['Season report', '/#/ledger/report'],
-  ['Library', '/#/library'],
-  ['Euphorbia milii', '/#/library/euphorbia-milii'],
+  ['Add cuttings you already have', '/#/bench/new'],
+  ['Mixes', '/#/mixes'],
+  ['Amounts', '/#/mixes/amounts'],
+  ['Solve for a mix', '/#/mixes/solve'],
+  ['Jug test', '/#/mixes/jug'],
+  ['Side by side', '/#/mixes/beside'],
+  ['Shelf', '/#/mixes/shelf'],
+  ['Pots', '/#/mixes/pots'],
+  ['Air: Lean-to', '/#/settings/air/leanto'],
+  ['Devices', '/#/settings/devices'],
+  ['Results', '/#/results'],
+  ['Compare ways', '/#/results/compare'],
+  ['Losses', '/#/results/losses'],
+  ['What it has learned', '/#/results/learned'],
+  ['Trials', '/#/results/trials'],
+  ['Design a trial', '/#/results/trials/new'],
+  ['Cinnamon or nothing', '/#/results/trials/t-cinnamon'],
+  ['Money and time', '/#/results/money'],
+  ['Season report', '/#/results/report'],
+  ['Plant guide', '/#/plants'],
+  ['Euphorbia milii', '/#/plants/euphorbia-milii'],
   ['The marks', '/#/marks'],
-  ['Store room', '/#/store-room'],
-  ['Walk the benches', '/#/round/walk'],
-  ['Pencil sheet', '/#/round/sheet'],
+  ['Settings', '/#/settings'],
+  ['Walk the benches', '/#/today/walk'],
+  ['Pencil sheet', '/#/today/sheet'],
   ['Take some out', '/#/bench/b-19/part?way=rescued'],
-  ['Pictures', '/#/bench/b-19/pictures'],
+  ['Jelly beans, crowns', '/#/bench/b-19/pictures'],
   ['Trays', '/#/bench/trays'],
   ['Mat tray', '/#/bench/trays/t-mat'],
   ['Orders', '/#/bench/orders'],
   ['Labels', '/#/bench/labels'],
   ['Scan a label', '/#/bench/scan'],
-  ['Data in and out', '/#/store-room/data'],
-  ['An old paper log', '/#/store-room/paper'],
-  ['Made with', '/#/store-room/made-with'],
+  ['Data in and out', '/#/settings/data'],
+  ['An old paper log', '/#/settings/paper'],
+  ['Made with', '/#/settings/made-with'],
   ['Nothing grows here', '/#/nowhere'],
 ] as const;
 
@@ -93,7 +95,7 @@ for (const [part, screens] of PARTS.entries())
       await expect(page.getByRole('heading', { level: 1 })).toHaveText(name);
       for (const [colorScheme, width, height] of LOOKS) {
         const where = `${name}, ${colorScheme}, ${width} wide`;
-        await page.emulateMedia({ colorScheme });
+        await page.emulateMedia({ colorScheme, reducedMotion: 'reduce' });
         await page.setViewportSize({ width, height });
         await expect(page.locator('html')).toHaveAttribute(
           'data-theme',
@@ -110,7 +112,7 @@ for (const [part, screens] of PARTS.entries())
   });
 
 test('the check itself finds what is wrong', async ({ page }) => {
-  await page.goto('/#/round');
+  await page.goto('/#/today');
   await expect(page.locator('h1')).toBeVisible();
   await page.evaluate(AXE);
   await page.evaluate(() => {
@@ -140,7 +142,9 @@ const findings = (page: Page): Promise<readonly string[]> =>
 
 const smallTargets = (page: Page): Promise<readonly string[]> =>
   page
-    .locator('button:visible, a.plain:visible, a.act:visible, select:visible, nav a:visible')
+    .locator(
+      'button:visible, a.mat-mdc-button-base:visible, hy-field .mdc-text-field:visible, nav a:visible, [role=option]:visible',
+    )
     .evaluateAll((all) =>
       all
         .map((el) => ({ html: el.outerHTML.slice(0, 90), box: el.getBoundingClientRect() }))
@@ -149,13 +153,13 @@ const smallTargets = (page: Page): Promise<readonly string[]> =>
     );
 
 test('the round can be walked by keyboard alone', async ({ page }) => {
-  await page.goto('/#/round');
+  await page.goto('/#/today');
   await expect(page.locator('h1')).toBeVisible();
   await page.keyboard.press('Tab');
   await expect(page.getByRole('link', { name: 'To the page' })).toBeFocused();
   await page.keyboard.press('Enter');
   await expect(page.locator('main')).toBeFocused();
-  const tap = page.getByRole('button', { name: /^Watered: Kalanchoe/ });
+  const tap = page.getByRole('button', { name: /^Watered: Panda plant/ });
   for (let i = 0; i < 40; i++) {
     await page.keyboard.press('Tab');
     if (await tap.evaluate((el) => el === document.activeElement)) break;
@@ -167,11 +171,11 @@ test('the round can be walked by keyboard alone', async ({ page }) => {
 
 test('deep links, the back button and a wrong address', async ({ page }) => {
   await page.goto('/#/bench/b-24');
-  await expect(page.getByRole('heading', { name: 'Opuntia pads' })).toBeVisible();
-  await expect(page).toHaveTitle('Batch · Hypogeon');
-  await goTo(page, 'Ledger');
+  await expect(page.getByRole('heading', { name: 'Bunny ears, pads' })).toBeVisible();
+  await expect(page).toHaveTitle('Bunny ears, pads · Hypogeon');
+  await goTo(page, 'Results');
   await page.goBack();
-  await expect(page.getByRole('heading', { name: 'Opuntia pads' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Bunny ears, pads' })).toBeVisible();
   await page.goto('/#/bench/never-was');
   await expect(page.getByText('No such batch')).toBeVisible();
 });

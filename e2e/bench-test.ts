@@ -36,9 +36,9 @@ export const test = base.extend<{ quiet: string[]; ownBook: Page }>({
   },
   /** A page with the grower's own, empty journal open. */
   ownBook: async ({ page }, use) => {
-    await page.goto('/#/store-room');
+    await page.goto('/#/settings');
     await page.getByRole('button', { name: 'To my own journal' }).click();
-    await expect(page.getByRole('button', { name: 'Load the demo' })).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Look round the demo' })).toBeVisible();
     await use(page);
   },
 });
@@ -50,6 +50,37 @@ export function logged(quiet: string[], pattern: RegExp): void {
   const all = quiet.splice(0);
   expect(all.some((line) => pattern.test(line))).toBe(true);
   quiet.push(...all.filter((line) => !pattern.test(line)));
+}
+
+/** Chooses from a list that opens over the page. */
+export async function choose(
+  page: Page,
+  list: string | RegExp,
+  option: string | RegExp,
+): Promise<void> {
+  const exact = typeof list === 'string' ? { name: list, exact: true } : { name: list };
+  await page.getByRole('combobox', exact).first().click();
+  const wanted = typeof option === 'string' ? { name: option, exact: true } : { name: option };
+  await page.getByRole('option', wanted).first().click();
+  await expect(page.getByRole('listbox')).toHaveCount(0);
+}
+
+/** A day is read once its field is left. */
+export async function fillDay(page: Page, label: string, day: string): Promise<void> {
+  await page.getByLabel(label, { exact: true }).fill(day);
+  await page.keyboard.press('Tab');
+}
+
+/** Opens what else there is to record of a batch, and chooses. */
+export async function more(page: Page, item: string): Promise<void> {
+  await page.getByRole('button', { name: 'More to record' }).click();
+  await page.getByRole('menuitem', { name: item, exact: true }).click();
+}
+
+/** From any page of a batch to its log. */
+export async function toLog(page: Page): Promise<void> {
+  await page.getByRole('tab', { name: 'Log' }).click();
+  await expect(page.getByRole('tab', { name: 'Log' })).toHaveAttribute('aria-selected', 'true');
 }
 
 export async function goTo(page: Page, place: string): Promise<void> {
@@ -71,13 +102,13 @@ export async function cutABatch(
   page: Page,
   { plant = 'Echeveria elegans', name = 'The bowl', method = 'Crown', count = 12 } = {},
 ): Promise<void> {
-  await goTo(page, 'Mothers');
+  await goTo(page, 'Mother plants');
   await page.getByRole('link', { name: 'Add a mother' }).first().click();
   await page.getByRole('combobox', { name: /^Plant/ }).fill(plant);
   await page.keyboard.press('Escape');
   await page.getByLabel('What you call her').fill(name);
   await page.getByLabel('Where she came from').fill('Grown here');
-  await page.getByLabel('Permission to propagate').selectOption('own');
+  await choose(page, 'Permission to propagate', 'my own plant');
   await page.getByRole('button', { name: 'Add her' }).click();
   await page.getByRole('link', { name: 'Plan a batch' }).click();
   await expect(page.getByRole('heading', { name: 'Plan a batch' })).toBeVisible();
@@ -86,5 +117,5 @@ export async function cutABatch(
   const room = page.getByRole('button', { name: /A plain room/ });
   if (await room.isVisible()) await room.click();
   await page.getByRole('button', { name: 'Cut: put it on the bench' }).click();
-  await expect(page.getByRole('heading', { name: 'Tray map' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Tray map' })).toBeVisible();
 }

@@ -2,8 +2,8 @@ import { execFileSync } from 'node:child_process';
 import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { chromium, type Locator } from '@playwright/test';
-import { expect, test } from './bench-test';
+import { chromium, type Locator, type Page } from '@playwright/test';
+import { choose, expect, test, toLog } from './bench-test';
 
 /** The point in the middle of something on the screen. */
 const middle = async (of: Locator): Promise<{ x: number; y: number }> => {
@@ -11,41 +11,53 @@ const middle = async (of: Locator): Promise<{ x: number; y: number }> => {
   return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
 };
 
+/** Goes on by the key, and waits until the walk has gone on: a key that comes before the screen skips a stop. */
+async function nextStop(page: Page): Promise<void> {
+  const batch = page.locator('header a[href*="/bench/"]');
+  const left = await batch.getAttribute('href');
+  // A button that has the focus would take the key for itself.
+  await page.evaluate(() => (document.activeElement as HTMLElement).blur());
+  await page.keyboard.press('Enter');
+  await expect(page.locator(`header a[href="${left}"]`)).toHaveCount(0);
+}
+
 test('a round walked with the keys, a task put off, and what it changed', async ({ page }) => {
-  await page.goto('/#/round/walk');
+  await page.goto('/#/today/walk');
   await page.getByRole('button', { name: 'Begin' }).click();
   const h1 = page.locator('h1');
-  for (let i = 0; i < 20 && (await h1.textContent()) !== 'Mat tray'; i++)
-    await page.keyboard.press('Enter');
-  await expect(page.getByRole('button', { name: 'Sedum crowns', pressed: true })).toBeVisible();
+  await expect(page.getByRole('group', { name: 'On the walk' })).toBeVisible();
+  for (let i = 0; i < 20 && (await h1.textContent()) !== 'Mat tray'; i++) await nextStop(page);
+  await expect(
+    page.getByRole('button', { name: 'Jelly beans, crowns', pressed: true }),
+  ).toBeVisible();
   await page.keyboard.press('1');
   await page.keyboard.press('1');
   await page.keyboard.press('Enter');
   // The same tray, its other batch.
-  await expect(page.getByRole('button', { name: 'Echeveria crowns', pressed: true })).toBeVisible();
-  const later = page.getByRole('button', { name: /^Not now/ }).first();
-  await later.click();
-  await page.getByRole('button', { name: 'Put off', exact: true }).click();
-  await expect(page.getByText('A word why: the log should tell it later.')).toBeVisible();
-  await page.getByLabel(/^Why is/).fill('rain all day');
-  await page.getByRole('button', { name: 'Put off', exact: true }).click();
-  for (let i = 0; i < 30 && (await h1.textContent()) !== 'Once round'; i++) {
-    // A button that has the focus would take the key for itself.
-    await page.evaluate(() => (document.activeElement as HTMLElement).blur());
-    await page.keyboard.press('Enter');
-  }
+  await expect(
+    page.getByRole('button', { name: 'Snowball bowl, crowns', pressed: true }),
+  ).toBeVisible();
+  // Two taps, no typing: why, and until when.
+  await page
+    .getByRole('button', { name: /^Postpone: / })
+    .first()
+    .click();
+  await page.getByRole('option', { name: 'rain' }).click();
+  await page.getByRole('button', { name: 'tomorrow' }).click();
+  await expect(page.getByText('Postponed to tomorrow. Saved.')).toBeVisible();
+  for (let i = 0; i < 30 && (await h1.textContent()) !== 'Walked through'; i++)
+    await nextStop(page);
   await expect(page.getByText('+2 with roots')).toBeVisible();
-  await page.getByRole('button', { name: 'Finish the round' }).click();
+  await page.getByRole('button', { name: 'Finish the walk' }).click();
   await expect(page.getByRole('heading', { name: 'Walk the benches' })).toBeVisible();
 });
 
 test('everything is found by typing', async ({ page }) => {
-  await page.goto('/#/round');
+  await page.goto('/#/today');
   await expect(page.locator('h1')).toBeVisible();
   await page.keyboard.press('/');
   await page.getByRole('combobox', { name: 'Find anything' }).fill('moonstones');
-  await expect(page.getByRole('option').first()).toContainText('Moonstones, blue pot');
-  await page.keyboard.press('Enter');
+  await page.getByRole('option', { name: /Moonstones, blue pot/ }).click();
   await expect(page.locator('h1')).toContainText('Moonstones');
   await page.locator('main').click({ position: { x: 5, y: 5 } });
   await page.keyboard.press('?');
@@ -58,7 +70,8 @@ test('rot is cut back, and the new wound has a gate of its own', async ({ page }
   await page.getByRole('button', { name: 'Take them out' }).click();
   await expect(page.getByText('cut afresh from')).toBeVisible();
   await expect(page.getByText('No water until')).toBeVisible();
-  await page.getByRole('link', { name: 'Sedum crowns', exact: true }).last().click();
+  await page.getByRole('link', { name: 'Jelly beans, crowns', exact: true }).last().click();
+  await toLog(page);
   await expect(page.getByText(/2 cut afresh \(SED-/)).toBeVisible();
 });
 
@@ -75,14 +88,14 @@ test('a tray is laid out by filling and by dragging', async ({ page }) => {
   await page.mouse.move((from.x + to.x) / 2, (from.y + to.y) / 2, { steps: 6 });
   await page.mouse.move(to.x, to.y, { steps: 6 });
   await page.mouse.up();
-  await expect(cell('E8')).toHaveAccessibleName(/^E8, Sedum crowns/);
+  await expect(cell('E8')).toHaveAccessibleName(/^E8, Jelly beans, crowns/);
   await expect(cell('A1')).toHaveAccessibleName('A1, free');
   // And back by keys.
   await cell('E8').focus();
   await page.keyboard.press('Enter');
   await cell('A1').focus();
   await page.keyboard.press('Enter');
-  await expect(cell('A1')).toHaveAccessibleName(/^A1, Sedum crowns/);
+  await expect(cell('A1')).toHaveAccessibleName(/^A1, Jelly beans, crowns/);
 });
 
 test('labels: the code on the printed sheet opens the batch', async ({ page, baseURL }) => {
@@ -111,7 +124,7 @@ test('labels: the code on the printed sheet opens the batch', async ({ page, bas
     // The same sheet held before the product's own scanner.
     await page.goto('/#/bench/scan');
     await page.locator('input[type=file]').setInputFiles(join(folder, png!));
-    await expect(page.locator('h1')).toHaveText('Sedum crowns');
+    await expect(page.locator('h1')).toHaveText('Jelly beans, crowns');
   } finally {
     rmSync(folder, { recursive: true });
   }
@@ -150,7 +163,7 @@ test('a label held before the camera opens its batch', async ({ page, baseURL })
     const camera = await browser.newPage({ serviceWorkers: 'block' });
     await camera.goto(`${baseURL}/#/bench/scan`);
     await camera.getByRole('button', { name: 'Start the camera' }).click();
-    await expect(camera.locator('h1')).toHaveText('Sedum leaves');
+    await expect(camera.locator('h1')).toHaveText('Jelly beans, leaves');
   } finally {
     await browser.close();
     rmSync(folder, { recursive: true });
@@ -195,31 +208,31 @@ test('a picture is shrunk, kept, measured, and goes along in the zip', async ({ 
   await tap(640, 1230);
   // 240 of 1000 px, of 50 mm: 12 mm.
   await expect(page.locator('.result strong')).toHaveText(/^1[12](\.\d)? mm$/);
-  await page.getByRole('button', { name: 'Keep it' }).click();
-  await page.goto('/#/bench/b-19');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await page.goto('/#/bench/b-19/log');
   await expect(page.getByText(/Measured: wound 1[12]/)).toBeVisible();
 
-  await page.goto('/#/store-room/data');
+  await page.goto('/#/settings/data');
   const saved = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save zip' }).click();
   const path = await (await saved).path();
-  await page.goto('/#/store-room');
+  await page.goto('/#/settings');
   await page.getByRole('button', { name: 'To my own journal' }).click();
-  await expect(page.getByRole('button', { name: 'Load the demo' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Look round the demo' })).toBeVisible();
   await page.locator('input[accept*=zip]').setInputFiles({
     name: 'all.zip',
     mimeType: 'application/zip',
     buffer: readFileSync(path),
   });
   await expect(page.getByText('1 pictures come along.')).toBeVisible();
-  await page.getByRole('button', { name: 'Merge them in' }).click();
-  await expect(page.getByText('Merged:')).toBeVisible();
+  await page.getByRole('button', { name: 'Add them' }).click();
+  await expect(page.getByText('Added:')).toBeVisible();
   await page.goto('/#/bench/b-19/pictures');
   await expect(page.locator('hy-picture img').first()).toBeVisible();
 });
 
 test('an old paper log: columns told, rows seen, batches made', async ({ ownBook: page }) => {
-  await page.goto('/#/store-room/paper');
+  await page.goto('/#/settings/paper');
   // The page before stands until this one is loaded, and has a field for files too.
   await expect(page.locator('h1')).toHaveText('An old paper log');
   await page.locator('input[type=file]').setInputFiles({
@@ -230,11 +243,11 @@ test('an old paper log: columns told, rows seen, batches made', async ({ ownBook
     ),
   });
   await expect(page.getByText('1 of 2 rows become batches; 1 are left out.')).toBeVisible();
-  await expect(page.getByText('“Mystery” is not in the library.')).toBeVisible();
-  await page.getByLabel('Mystery is like').selectOption({ label: 'Echeveria elegans' });
+  await expect(page.getByText('“Mystery” is not in the plant guide.')).toBeVisible();
+  await choose(page, 'Mystery is like', 'Echeveria elegans');
   await expect(page.getByText('2 of 2 rows become batches.')).toBeVisible();
   await page.getByRole('button', { name: 'Take 2 batches in' }).click();
-  await expect(page.locator('h1')).toHaveText('Ledger');
+  await expect(page.locator('h1')).toHaveText('Results');
   await page.goto('/#/bench');
   await page.getByLabel('with those that are done').check();
   await expect(page.getByRole('status').filter({ hasText: '2 batches' })).toBeVisible();

@@ -1,15 +1,17 @@
 import { readFile } from 'node:fs/promises';
-import { expect, goTo, test, wakeOn } from './bench-test';
+import { choose, expect, goTo, more, test, wakeOn } from './bench-test';
 
 test('a cutting in water, from the wound to the mix', async ({ ownBook: page }) => {
   await page.goto('/#/bench/new');
-  await page.getByLabel('Plant', { exact: true }).fill('Crassula ovata');
-  await page.getByLabel('What was taken').selectOption('crown');
+  await page.getByLabel('Plant', { exact: true }).fill('jade');
+  await page.getByRole('option', { name: /^Crassula ovata/ }).click();
+  await expect(page.getByLabel('Plant', { exact: true })).toHaveValue('Crassula ovata');
+  await choose(page, 'What was taken', 'Crown');
   await page.getByLabel('How many').fill('4');
   await page.getByRole('button', { name: 'Put it on the bench' }).click();
   await expect(page.locator('h1')).toHaveText('Crassula crowns');
 
-  await page.getByRole('link', { name: 'How it is grown' }).click();
+  await more(page, 'How it is grown');
   await page.getByRole('radio', { name: /^In water/ }).check();
   await expect(page.getByText('In water. Saved.')).toBeVisible();
   await page.getByRole('link', { name: 'Crassula crowns' }).click();
@@ -17,7 +19,7 @@ test('a cutting in water, from the wound to the mix', async ({ ownBook: page }) 
   await expect(page.getByRole('region', { name: 'Today' })).toContainText('Let it dry until');
 
   await wakeOn(page, '2026-04-16');
-  await goTo(page, 'Round');
+  await goTo(page, 'Today');
   await expect(page.getByText('Into the jar: 4 crowns')).toBeVisible();
   await page.getByRole('button', { name: 'In the jar: Crassula crowns' }).click();
   await expect(page.getByText('In the jar. Saved.')).toBeVisible();
@@ -32,13 +34,13 @@ test('a cutting in water, from the wound to the mix', async ({ ownBook: page }) 
 
   await wakeOn(page, '2026-05-08');
   await expect(page.getByText('Look through the glass')).toBeVisible();
-  await page.getByRole('link', { name: 'Count Crassula crowns' }).click();
+  await page.getByRole('link', { name: 'Count: Crassula crowns' }).click();
   await page.getByRole('heading', { level: 1, name: 'Count Crassula crowns' }).click();
   for (let i = 0; i < 4; i++) await page.keyboard.press('1');
   await page.getByRole('button', { name: 'Save the count' }).click();
 
   await wakeOn(page, '2026-05-22');
-  await goTo(page, 'Round');
+  await goTo(page, 'Today');
   await page.getByRole('button', { name: /^In the mix: Crassula/ }).click();
   await expect(page.getByText('Moved into the mix. Saved.')).toBeVisible();
   // On the day of the move it asks for water, and not to pot on.
@@ -56,7 +58,7 @@ test('leaves on a bare rack: those with roots are set, the rest stay', async ({ 
   await page.getByRole('button', { name: 'Save the count' }).click();
   const today = page.getByRole('region', { name: 'Today' });
   await expect(today).toContainText('Set 6 leaves in the mix.');
-  await page.getByRole('button', { name: 'Set, and tell how' }).click();
+  await more(page, 'Set, and tell how …');
   await page.getByLabel('How many were set').fill('6');
   await page.getByRole('button', { name: 'Set them' }).click();
   await expect(today).toContainText('First misting, 6 leaves');
@@ -65,7 +67,7 @@ test('leaves on a bare rack: those with roots are set, the rest stay', async ({ 
 
 test('a care slip goes along: on the screen and as a file', async ({ page }) => {
   await page.goto('/#/bench/b-24');
-  await page.getByRole('link', { name: 'Care slip' }).click();
+  await more(page, 'Care slip');
   await expect(page.getByRole('article')).toContainText('No water before');
   const text = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Text file' }).click();
@@ -81,10 +83,10 @@ test('a mother repotted rests, and then asks for water on the round', async ({ p
   await page.getByRole('button', { name: 'Repotted today' }).click();
   await expect(page.getByText('No water until Thu 16 Apr.')).toBeVisible();
   await wakeOn(page, '2026-04-17');
-  await goTo(page, 'Round');
-  await page.locator('summary', { hasText: 'Mothers' }).click();
+  await goTo(page, 'Today');
+  await page.locator('summary', { hasText: 'to see to' }).click();
   await page
-    .locator('details.mothers')
+    .locator('hy-day-notices')
     .getByRole('button', { name: /^Watered: / })
     .click();
   await expect(page.getByText(/: noted\. Saved\./)).toBeVisible();

@@ -1,5 +1,5 @@
 import { writeFile } from 'node:fs/promises';
-import { expect, goTo, logged, test } from './bench-test';
+import { choose, expect, goTo, logged, more, test, toLog, wakeOn } from './bench-test';
 import { chunkOf, cutBatch, layChunks, openCutBatch } from './seed';
 
 test('one bad entry is set aside by name; the rest opens, and goes on being saved', async ({
@@ -12,17 +12,16 @@ test('one bad entry is set aside by name; the rest opens, and goes on being save
     'chunk/c': '{"version":3,"entr',
   });
   await page.goto('/#/bench/cut-1');
-  await expect(page.getByRole('heading', { name: 'Tray map' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Tray map' })).toBeVisible();
   const aside = page.getByRole('region', { name: 'Set aside' });
   await expect(aside).toContainText('4 things in the store are set aside.');
   await expect(aside).toContainText('kept as they are, and the rest is open');
-  await page.getByRole('button', { name: 'Set', exact: true }).click();
+  await more(page, 'Set');
   await expect(page.getByText('Set. Saved.')).toBeVisible();
   await page.reload();
   await expect(aside).toContainText('4 things');
-  await expect(
-    page.getByRole('button', { name: 'Take back: Set in the mix' }).first(),
-  ).toBeVisible();
+  await toLog(page);
+  await expect(page.getByRole('button', { name: 'Undo: Set in the mix' }).first()).toBeVisible();
 });
 
 /** Two clicks on the very same button, faster than a screen is drawn. */
@@ -33,26 +32,32 @@ const twice = (button: HTMLElement | SVGElement): void => {
 
 test('a double click does a thing once', async ({ page }) => {
   await openCutBatch(page);
-  await page.getByRole('button', { name: 'Set', exact: true }).evaluate(twice);
+  await wakeOn(page, '2026-04-20');
+  const set = page.getByRole('button', { name: /^Set: / });
+  await set.evaluate(twice);
   await expect(page.getByText('Set. Saved.')).toBeVisible();
-  await expect(page.getByRole('button', { name: /^Take back: Set in the mix/ })).toHaveCount(1);
+  await toLog(page);
+  await expect(page.getByRole('button', { name: /^Undo: Set in the mix/ })).toHaveCount(1);
 
   // The next button moves to where this one stood: a real double click must not press that too.
-  await page.getByRole('button', { name: 'Take back: Set in the mix' }).first().click();
-  await page.getByRole('button', { name: 'Set', exact: true }).dblclick();
-  await expect(page.getByRole('button', { name: /^Take back: Set in the mix/ })).toHaveCount(1);
+  await page.getByRole('button', { name: /^Undo: Set in the mix/ }).click();
+  await page.getByRole('tab', { name: 'Pieces' }).click();
+  await set.dblclick();
+  await expect(page.getByText('Set. Saved.').first()).toBeVisible();
+  await toLog(page);
+  await expect(page.getByRole('button', { name: /^Undo: Set in the mix/ })).toHaveCount(1);
   await expect(page.getByRole('dialog')).toHaveCount(0);
-  await expect(page.getByRole('button', { name: /^Take back: Watered/ })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: /^Undo: Watered/ })).toHaveCount(0);
 
-  await goTo(page, 'Mothers');
+  await goTo(page, 'Mother plants');
   await page.getByRole('link', { name: 'Add a mother' }).first().click();
   await page.getByRole('combobox', { name: /^Plant/ }).fill('Echeveria elegans');
   await page.keyboard.press('Escape');
   await page.getByLabel('What you call her').fill('Twin');
-  await page.getByLabel('Permission to propagate').selectOption('own');
+  await choose(page, 'Permission to propagate', 'my own plant');
   await page.getByRole('button', { name: 'Add her' }).evaluate(twice);
   await expect(page.getByRole('heading', { level: 1, name: 'Twin' })).toBeVisible();
-  await goTo(page, 'Mothers');
+  await goTo(page, 'Mother plants');
   await expect(page.getByRole('link', { name: 'Twin' })).toHaveCount(1);
 });
 
@@ -65,18 +70,21 @@ test('a plant called constructor comes in from paper, and all after it is saved'
     log,
     'plant,how,date,qty,took\nconstructor,leaf,2025-03-01,20,14\n__proto__,leaf,2025-03-02,5,1\n',
   );
-  await page.goto('/#/store-room/paper');
+  await page.goto('/#/settings/paper');
   await page.locator('input[type=file]').setInputFiles(log);
-  await expect(page.getByText('“constructor” is not in the library')).toBeVisible();
-  for (const select of await page.getByLabel(/is like/).all())
-    await select.selectOption({ label: 'Echeveria elegans' });
+  await expect(page.getByText('“constructor” is not in the plant guide')).toBeVisible();
+  for (const list of await page.getByRole('combobox', { name: /is like/ }).all()) {
+    await list.click();
+    await page.getByRole('option', { name: 'Echeveria elegans', exact: true }).click();
+  }
   await page.getByRole('button', { name: 'Take 2 batches in' }).click();
   await page.goto('/#/bench/cut-1');
-  await page.getByRole('button', { name: 'Set', exact: true }).click();
+  await more(page, 'Set');
   await expect(page.getByText('Set. Saved.')).toBeVisible();
   await page.reload();
-  await expect(page.getByRole('button', { name: /^Take back: Set in the mix/ })).toBeVisible();
-  await page.goto('/#/library');
+  await toLog(page);
+  await expect(page.getByRole('button', { name: /^Undo: Set in the mix/ })).toBeVisible();
+  await page.goto('/#/plants');
   await expect(page.getByText('constructor').first()).toBeVisible();
 });
 
@@ -88,12 +96,12 @@ test('a walk or a form begun in the demo is none in the own journal, and says it
   await page.reload();
   await expect(page.getByLabel('What you call her')).toHaveValue('Half done in the demo');
   await expect(page.getByText(/Taken up where you left it/)).toBeVisible();
-  await page.goto('/#/store-room');
+  await page.goto('/#/settings');
   await page.getByRole('button', { name: 'To my own journal' }).click();
   await page.goto('/#/mothers/new');
   await expect(page.getByLabel('What you call her')).toHaveValue('');
-  await page.goto('/#/store-room');
-  await page.getByRole('button', { name: 'Load the demo' }).click();
+  await page.goto('/#/settings');
+  await page.getByRole('button', { name: 'Look round the demo' }).click();
   await page.goto('/#/mothers/new');
   await page.getByRole('button', { name: 'Start over' }).click();
   await expect(page.getByLabel('What you call her')).toHaveValue('');
@@ -101,15 +109,15 @@ test('a walk or a form begun in the demo is none in the own journal, and says it
 
 test('a form opened and saved without a touch stores nothing', async ({ page }) => {
   await openCutBatch(page);
-  await page.goto('/#/store-room');
-  await page.getByLabel('Temperatures').selectOption('F');
+  await page.goto('/#/settings');
+  await choose(page, 'Temperatures', '°F');
   const before = await page.getByText(/entries, 1 batches/).textContent();
   await page.getByRole('button', { name: /^Change Plain room/ }).click();
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Save the place' }).click();
   await page.goto('/#/mothers/bowl/edit');
   await page.getByRole('button', { name: 'Keep the change' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'The bowl' })).toBeVisible();
-  await page.goto('/#/store-room');
+  await page.goto('/#/settings');
   await expect(page.getByText(/entries, 1 batches/)).toHaveText(before!);
 });
 
@@ -117,11 +125,11 @@ test('files made to hurt end with a sentence, and the next is read all the same'
   page,
 }, info) => {
   await openCutBatch(page);
-  await page.goto('/#/store-room');
+  await page.goto('/#/settings');
   const give = async (name: string, text: string): Promise<void> => {
     const path = info.outputPath(name);
     await writeFile(path, text);
-    await page.getByLabel('Merge in a file').setInputFiles(path);
+    await page.getByLabel('Restore or add a backup').setInputFiles(path);
     await expect(page.getByText(`${name} was refused, and nothing was changed.`)).toBeVisible();
   };
   const head = '{"format":"hypogeon-journal","version":3,"entries":[\n';
@@ -143,14 +151,14 @@ test('a worker that cannot start leaves nobody waiting, and the file can still b
 }, info) => {
   await openCutBatch(page);
   await page.route(/worker-[A-Z0-9]+\.js/, (route) => route.abort());
-  await page.goto('/#/store-room');
+  await page.goto('/#/settings');
   const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Save it to a file' }).click();
+  await page.getByRole('button', { name: 'Save a backup file' }).click();
   const path = info.outputPath('saved.json');
   await (await download).saveAs(path);
-  await page.getByLabel('Merge in a file').setInputFiles(path);
+  await page.getByLabel('Restore or add a backup').setInputFiles(path);
   await expect(page.getByText('That did not work: its code could not be loaded')).toBeVisible();
-  await page.goto('/#/round');
-  await expect(page.getByText('Echeveria crowns').first()).toBeVisible();
+  await page.goto('/#/today');
+  await expect(page.getByText('The bowl').first()).toBeVisible();
   logged(quiet, /worker|ERR_FAILED|could not be loaded/);
 });

@@ -1,22 +1,22 @@
 import { readFile, writeFile } from 'node:fs/promises';
-import { cutABatch, DAY, expect, goTo, logged, test } from './bench-test';
+import { choose, cutABatch, DAY, expect, goTo, logged, more, test, toLog } from './bench-test';
 import { openCutBatch } from './seed';
 
 test('the demo opens by itself, is kept apart and can be cleared', async ({ page }) => {
   await page.goto('/');
-  await expect(page.getByText('Demo: the Tidewall glasshouse')).toBeVisible();
+  await expect(page.getByText('Demo: an invented glasshouse')).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Thursday 9 April' })).toBeVisible();
-  await page.getByRole('button', { name: /^Watered: Kalanchoe/ }).click();
+  await page.getByRole('button', { name: /^Watered: Panda plant/ }).click();
   await expect(page.getByText('Watered. Saved.')).toBeVisible();
 
-  await goTo(page, 'Store room');
+  await goTo(page, 'Settings');
   await page.getByRole('button', { name: 'Clear the demo' }).click();
   await expect(page.getByText('One entry of your own in it would go too')).toBeVisible();
   await page.getByRole('button', { name: 'Clear it' }).click();
   await expect(page.getByText('0 entries, 0 batches')).toBeVisible();
   await page.reload();
-  await expect(page.getByRole('button', { name: 'Load the demo' })).toBeVisible();
-  await page.getByRole('button', { name: 'Load the demo' }).click();
+  await expect(page.getByRole('button', { name: 'Look round the demo' })).toBeVisible();
+  await page.getByRole('button', { name: 'Look round the demo' }).click();
   await expect(page.getByText('30 batches')).toBeVisible();
 });
 
@@ -26,28 +26,28 @@ test('a journal saved here is the same in another browser, and two merge', async
   baseURL,
 }, info) => {
   await cutABatch(page, { name: 'From the laptop' });
-  await goTo(page, 'Store room');
+  await goTo(page, 'Settings');
   const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Save it to a file' }).click();
+  await page.getByRole('button', { name: 'Save a backup file' }).click();
   const path = info.outputPath('laptop.json');
   await (await download).saveAs(path);
   expect((await download).suggestedFilename()).toBe(`hypogeon-own-${DAY}.json`);
 
   const other = await (await browser.newContext({ baseURL: baseURL! })).newPage();
   await other.clock.setFixedTime(new Date(`${DAY}T10:00:00`));
-  await other.goto('/#/store-room');
+  await other.goto('/#/settings');
   await other.getByRole('button', { name: 'To my own journal' }).click();
   await cutABatch(other, { plant: 'Sedum pachyphyllum', name: 'From the phone' });
-  await goTo(other, 'Store room');
-  await other.getByLabel('Merge in a file').setInputFiles(path);
+  await goTo(other, 'Settings');
+  await other.getByLabel('Restore or add a backup').setInputFiles(path);
   await expect(other.getByText(/would add 4 entries: 1 new batches/)).toBeVisible();
-  await other.getByRole('button', { name: 'Merge them in' }).click();
+  await other.getByRole('button', { name: 'Add them' }).click();
   await expect(other.getByText('2 batches, 2 mothers')).toBeVisible();
   // Twice changes nothing.
-  await other.getByLabel('Merge in a file').setInputFiles(path);
+  await other.getByLabel('Restore or add a backup').setInputFiles(path);
   await expect(other.getByText(/would add 0 entries/)).toBeVisible();
   await other.reload();
-  await goTo(other, 'Mothers');
+  await goTo(other, 'Mother plants');
   await expect(other.getByText('From the laptop')).toBeVisible();
   await expect(other.getByText('From the phone')).toBeVisible();
   await other.context().close();
@@ -56,15 +56,15 @@ test('a journal saved here is the same in another browser, and two merge', async
 test('a bad file is refused with line, field and a sentence, and changes nothing', async ({
   page,
 }, info) => {
-  await page.goto('/#/store-room');
+  await page.goto('/#/settings');
   const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Save it to a file' }).click();
+  await page.getByRole('button', { name: 'Save a backup file' }).click();
   const good = await readFile(await (await download).path(), 'utf8');
   const before = await page.getByText(/entries, 30 batches/).textContent();
   const offer = async (name: string, text: string | Buffer): Promise<void> => {
     const path = info.outputPath(name);
     await writeFile(path, text);
-    await page.getByLabel('Merge in a file').setInputFiles(path);
+    await page.getByLabel('Restore or add a backup').setInputFiles(path);
     await expect(page.getByText(`${name} was refused, and nothing was changed.`)).toBeVisible();
   };
 
@@ -87,16 +87,15 @@ test('two tabs of one browser see each other’s entries, and both are kept', as
   const second = await context.newPage();
   await second.clock.setFixedTime(new Date(`${DAY}T09:31:00`));
   await second.goto(page.url());
-  await expect(second.getByRole('heading', { name: 'Tray map' })).toBeVisible();
-  await Promise.all([
-    page.getByRole('button', { name: 'Set', exact: true }).click(),
-    second.getByRole('button', { name: 'Note' }).click(),
-  ]);
+  await expect(second.getByRole('region', { name: 'Tray map' })).toBeVisible();
+  await Promise.all([more(page, 'Set'), more(second, 'Note …')]);
   await second.getByLabel('Note', { exact: true }).fill('Written in the other tab');
-  await second.getByRole('button', { name: 'Keep it' }).click();
+  await second.getByRole('button', { name: 'Save the note' }).click();
+  await toLog(page);
+  await toLog(second);
   await expect(page.getByText('Written in the other tab')).toBeVisible();
   await expect(
-    second.getByRole('listitem').filter({ hasText: /^.*Set in the mix.*Take back/ }),
+    second.getByRole('listitem').filter({ hasText: /^.*Set in the mix.*Undo/ }),
   ).toBeVisible();
   await page.reload();
   await expect(page.getByText('Written in the other tab')).toBeVisible();
@@ -111,12 +110,13 @@ test('a store that refuses is said at once, survived, and tried again', async ({
       throw new DOMException('full', 'QuotaExceededError');
     };
   });
-  await page.getByRole('button', { name: 'Set', exact: true }).click();
+  await more(page, 'Set');
   const failure = page.getByRole('region', { name: 'Not saved' });
   await expect(failure).toContainText(
     'This browser’s store is full. One entry is only in this tab',
   );
   // It counts meanwhile, and the file has it.
+  await toLog(page);
   await expect(page.getByText('Set in the mix', { exact: true }).first()).toBeVisible();
   const download = page.waitForEvent('download');
   await failure.getByRole('button', { name: 'Save the file' }).click();
@@ -127,27 +127,26 @@ test('a store that refuses is said at once, survived, and tried again', async ({
   await expect(failure).toBeHidden();
   logged(quiet, /the store, asked to save/);
   await page.reload();
-  await expect(page.getByRole('button', { name: 'Set', exact: true })).toBeHidden();
-  await expect(page.getByRole('heading', { name: 'Tray map' })).toBeVisible();
+  await expect(page.getByText('Set in the mix', { exact: true })).toHaveCount(1);
 });
 
 test('units, places and readings are kept', async ({ ownBook: page }) => {
-  await page.getByLabel('Lengths').selectOption('in');
-  await page.getByLabel('Temperatures').selectOption('F');
+  await choose(page, 'Lengths', 'inches');
+  await choose(page, 'Temperatures', '°F');
   await page.getByRole('button', { name: 'Add a place' }).click();
   await page.getByLabel('Name').fill('Loft');
   await page.getByLabel('Usual mean, °F').fill('warm');
   await page.getByLabel('Relative humidity, %').fill('50');
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Save the place' }).click();
   await expect(page.getByText('The mean of the day in °F, from -22 °F to 140 °F.')).toBeVisible();
   await page.getByLabel('Usual mean, °F').fill('68');
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Save the place' }).click();
   await expect(page.getByText('usually 68 °F, 50 %')).toBeVisible();
   await page.getByRole('button', { name: 'Today’s reading in Loft' }).click();
   await page.getByLabel('Mean, °F').fill('50');
-  await page.getByRole('button', { name: 'Note it' }).click();
+  await page.getByRole('button', { name: 'Save the reading' }).click();
   await expect(page.getByText('now 50 °F, 50 %')).toBeVisible();
-  await page.getByLabel('Theme, on this device').selectOption('lamp');
+  await choose(page, 'Theme, on this device', 'Lamp');
   await page.reload();
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'lamp');
   await expect(page.getByText('usually 68 °F')).toBeVisible();

@@ -3,7 +3,7 @@ import { execFileSync } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { cutABatch, DAY, expect, goTo, logged, test, wakeOn } from './bench-test';
+import { cutABatch, DAY, expect, goTo, logged, more, test, toLog, wakeOn } from './bench-test';
 
 /** The ids of all entries that lie in the store, read past the application. */
 const storedIds = (page: Page, book = 'demo'): Promise<readonly string[]> =>
@@ -29,7 +29,9 @@ const storedIds = (page: Page, book = 'demo'): Promise<readonly string[]> =>
   );
 
 const batch = (page: Page): Promise<void> =>
-  page.goto('/#/bench/b-19').then(() => expect(page.locator('h1')).toHaveText('Sedum crowns'));
+  page
+    .goto('/#/bench/b-19')
+    .then(() => expect(page.locator('h1')).toHaveText('Jelly beans, crowns'));
 
 test('a tab closed in the middle of a count: the count is there again', async ({
   page,
@@ -39,6 +41,7 @@ test('a tab closed in the middle of a count: the count is there again', async ({
   const more = page.getByRole('button', { name: 'One more Rooted' });
   for (let i = 0; i < 3; i++) await more.click();
   await page.getByRole('button', { name: 'One more Rotted' }).click();
+  await expect(page.getByLabel('Rotted', { exact: true })).toHaveValue('2');
   await page.close();
 
   const again = await context.newPage();
@@ -50,7 +53,7 @@ test('a tab closed in the middle of a count: the count is there again', async ({
 });
 
 test('a walk cut off goes on at its stop, with the count under way', async ({ page, context }) => {
-  await page.goto('/#/round/walk');
+  await page.goto('/#/today/walk');
   await page.getByRole('button', { name: 'Begin' }).click();
   const h1 = page.locator('h1');
   for (let i = 0; i < 20 && (await h1.textContent()) !== 'Mat tray'; i++)
@@ -60,7 +63,7 @@ test('a walk cut off goes on at its stop, with the count under way', async ({ pa
 
   const again = await context.newPage();
   await again.clock.setFixedTime(new Date(`${DAY}T11:00:00`));
-  await again.goto('/#/round/walk');
+  await again.goto('/#/today/walk');
   await expect(again.locator('h1')).toHaveText('Mat tray');
   await expect(again.getByRole('button', { name: 'Save, next' })).toBeVisible();
 });
@@ -109,7 +112,7 @@ async function killedWhileWriting(
   try {
     const first = await open();
     const page = first.pages()[0] ?? (await first.newPage());
-    await page.goto('/#/round/walk');
+    await page.goto('/#/today/walk');
     await expect(page.getByRole('button', { name: 'Begin' })).toBeVisible();
     // Another tab hears of an entry only once the store has confirmed it.
     const ear = await first.newPage();
@@ -135,7 +138,7 @@ async function killedWhileWriting(
     const second = await open();
     const again = second.pages()[0] ?? (await second.newPage());
     const lostAll = await hearDataLoss(again);
-    await again.goto('/#/round');
+    await again.goto('/#/today');
     await expect(again.locator('h1')).toBeVisible();
     await expect(again.getByRole('region', { name: 'Set aside' })).toHaveCount(0);
     const stored = new Set(await storedIds(again));
@@ -155,17 +158,18 @@ test('two tabs writing at once: both have everything, and so has the store', asy
   await other.clock.setFixedTime(new Date(`${DAY}T09:30:00`));
   await batch(page);
   await other.goto('/#/bench/b-20');
-  await expect(other.locator('h1')).toHaveText('Echeveria crowns');
+  await expect(other.locator('h1')).toHaveText('Snowball bowl, crowns');
   const note = async (on: Page, text: string): Promise<void> => {
-    await on.getByRole('button', { name: 'Note', exact: true }).click();
+    await more(on, 'Note …');
     await on.getByLabel('Note').fill(text);
-    await on.getByRole('button', { name: 'Keep it' }).click();
-    await expect(on.getByText(text)).toBeVisible();
+    await on.getByRole('button', { name: 'Save the note' }).click();
+    await expect(on.getByText('Noted. Saved.').last()).toBeVisible();
+    await expect(on.getByRole('button', { name: 'Save the note' })).toHaveCount(0);
   };
   for (let i = 0; i < 4; i++)
     await Promise.all([note(page, `left hand ${i}`), note(other, `right hand ${i}`)]);
   // Each tab has heard of the other's.
-  await page.goto('/#/bench/b-20');
+  await page.goto('/#/bench/b-20/log');
   await expect(page.getByText('right hand 3')).toBeVisible();
   for (const tab of [page, other]) {
     await tab.reload();
@@ -173,7 +177,7 @@ test('two tabs writing at once: both have everything, and so has the store', asy
       ['b-19', 'left'],
       ['b-20', 'right'],
     ] as const) {
-      await tab.goto(`/#/bench/${id}`);
+      await tab.goto(`/#/bench/${id}/log`);
       for (let i = 0; i < 4; i++) await expect(tab.getByText(`${hand} hand ${i}`)).toBeVisible();
     }
   }
@@ -195,10 +199,11 @@ test('a full disk is said at once; the entry stays and is saved when there is ro
   const full = (is: boolean): Promise<void> =>
     page.evaluate((yes) => void Object.assign(window, { full: yes }), is);
   await full(true);
-  await page.getByRole('button', { name: 'Watered', exact: true }).click();
+  await page.getByRole('button', { name: /^Watered: / }).click();
   await expect(page.getByText('Not saved. This browser’s store is full.')).toBeVisible();
   await expect(page.getByText('One entry is only in this tab: keep it open')).toBeVisible();
-  const today = page.getByRole('button', { name: 'Take back: Watered, Thu 9 Apr' });
+  await toLog(page);
+  const today = page.getByRole('button', { name: /^Undo: Watered.*, Thu 9 Apr$/ });
   await expect(today).toBeVisible();
   const before = (await storedIds(page)).length;
   await full(false);
@@ -212,12 +217,12 @@ test('a full disk is said at once; the entry stays and is saved when there is ro
 
 test('a clock that jumps back: the later word stands, and the order stays', async ({ page }) => {
   await page.goto('/#/bench/b-16');
-  await expect(page.locator('h1')).toHaveText('Sedum leaves');
+  await expect(page.locator('h1')).toHaveText('Jelly beans, leaves');
   const change = async (place: string): Promise<void> => {
-    await page.getByRole('button', { name: 'Change', exact: true }).click();
+    await more(page, 'Change …');
     await page.getByLabel('Tray or place').fill(place);
-    await page.getByRole('button', { name: 'Change it' }).click();
-    await expect(page.getByRole('button', { name: 'Change it' })).toHaveCount(0);
+    await page.getByRole('button', { name: 'Save', exact: true }).click();
+    await expect(page.getByLabel('Tray or place')).toHaveCount(0);
   };
   await change('First shelf');
   await wakeOn(page, '2026-04-07');
@@ -233,14 +238,14 @@ test.describe('nights of summer time', () => {
   test('the day turns once, and no wound clock with it', async ({ page }) => {
     // The clock goes forward on 29 March 2026 at 2 h, back on 25 October at 3 h.
     await page.clock.setFixedTime(new Date('2026-03-28T23:30:00+01:00'));
-    await page.goto('/#/store-room');
+    await page.goto('/#/settings');
     await page.getByRole('button', { name: 'To my own journal' }).click();
     await cutABatch(page, { count: 6 });
     const verdict = page.getByRole('region', { name: 'Today' });
     const before = await verdict.textContent();
     expect(before).toMatch(/No water until/);
     const gateDay = async (): Promise<string> => {
-      await goTo(page, 'Round');
+      await goTo(page, 'Today');
       return (await page.locator('hy-leave-ruler').textContent())!
         .replace(/.*No water until/s, '')
         .trim()
@@ -265,6 +270,7 @@ test('a journey across the date line: what was written keeps its day', async ({ 
   ) => {
     const context = await browser.newContext({
       timezoneId,
+      locale: 'en-GB',
       ...(state ? { storageState: state } : {}),
     });
     const page = await context.newPage();
@@ -273,23 +279,24 @@ test('a journey across the date line: what was written keeps its day', async ({ 
   };
   // Auckland has 10 April, Los Angeles at the same moment 9 April.
   const there = await at('Pacific/Auckland');
-  await there.page.goto('/#/round');
+  await there.page.goto('/#/today');
   await expect(there.page.locator('h1')).toHaveText('Friday 10 April');
   await there.page.goto('/#/bench/b-19');
-  await there.page.getByRole('button', { name: 'Note', exact: true }).click();
+  await more(there.page, 'Note …');
   await there.page.getByLabel('Note').fill('written in Auckland');
-  await there.page.getByRole('button', { name: 'Keep it' }).click();
+  await there.page.getByRole('button', { name: 'Save the note' }).click();
   await expect(there.page.getByText('Noted. Saved.')).toBeVisible();
   const state = await there.context.storageState({ indexedDB: true });
   await there.context.close();
 
   const here = await at('America/Los_Angeles', state);
-  await here.page.goto('/#/round');
+  await here.page.goto('/#/today');
   await expect(here.page.locator('h1')).toHaveText('Thursday 9 April');
-  await here.page.goto('/#/bench/b-19');
+  await here.page.goto('/#/bench/b-19/log');
   const line = here.page.getByRole('listitem').filter({ hasText: 'written in Auckland' });
   await expect(line.locator('time')).toHaveAttribute('datetime', '2026-04-10');
-  await here.page.getByRole('button', { name: 'Watered', exact: true }).click();
+  await here.page.getByRole('tab', { name: 'Pieces' }).click();
+  await more(here.page, 'Watered');
   await expect(here.page.getByText('Watered. Saved.')).toBeVisible();
   await here.context.close();
 });

@@ -33,7 +33,7 @@ test('after the first visit all else goes without a network', async ({ page, ser
   test.slow();
   const running = await server();
   await page.clock.setFixedTime(new Date(`${DAY}T09:30:00`));
-  await page.goto(`http://localhost:${PORT}/#/round`);
+  await page.goto(`http://localhost:${PORT}/#/today`);
   await expect(page.locator('h1')).toHaveText('Thursday 9 April');
   // The worker waits until the round has been drawn, then keeps everything.
   await page.evaluate(() => navigator.serviceWorker.register('ngsw-worker.js'));
@@ -68,7 +68,7 @@ test('after the first visit all else goes without a network', async ({ page, ser
   await expect(page.locator('h1')).toHaveText('Thursday 9 April');
   // Pages never opened before, the worker of the ledger, and a write.
   for (const [path, title] of [
-    ['/#/ledger', 'Ledger'],
+    ['/#/results', 'Results'],
     ['/#/bench/labels', 'Labels'],
     ['/#/plan', 'Plan a batch'],
   ] as const) {
@@ -76,10 +76,10 @@ test('after the first visit all else goes without a network', async ({ page, ser
     await expect(page.locator('h1')).toHaveText(title);
   }
   await page.goto(`http://localhost:${PORT}/#/bench/b-19`);
-  await page.getByRole('button', { name: 'Watered', exact: true }).click();
+  await page.getByRole('button', { name: /^Watered: / }).click();
   await expect(page.getByText('Watered. Saved.')).toBeVisible();
   await page.reload();
-  await expect(page.locator('h1')).toHaveText('Sedum crowns');
+  await expect(page.locator('h1')).toHaveText('Jelly beans, crowns');
 });
 
 test('it can be installed: manifest, icons, start', async ({ page, server }) => {

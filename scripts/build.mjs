@@ -2,6 +2,7 @@
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { brotliCompressSync } from 'node:zlib';
 import { join } from 'node:path';
 
 const stamp = '.stamps/build';
@@ -25,6 +26,7 @@ if (have === wanted && existsSync('dist/web/browser/index.html')) {
     env,
   });
   if (status !== 0) process.exit(status ?? 1);
+  squeeze('dist/web/browser');
   mkdirSync('.stamps', { recursive: true });
   writeFileSync(stamp, wanted);
 }
@@ -46,4 +48,14 @@ function fingerprint(paths) {
   };
   paths.forEach(add);
   return hash.digest('hex');
+}
+
+/** A brotli beside every text file, once and as small as it gets, for the server to hand out. */
+function squeeze(folder) {
+  for (const entry of readdirSync(folder, { withFileTypes: true })) {
+    const path = join(folder, entry.name);
+    if (entry.isDirectory()) squeeze(path);
+    else if (/\.(js|css|html|json|svg|webmanifest|txt|csv)$/.test(entry.name))
+      writeFileSync(`${path}.br`, brotliCompressSync(readFileSync(path)));
+  }
 }

@@ -12,9 +12,9 @@ const PHONE = { width: 390, height: 844 };
 
 /** Name, address, what to wait for, theme, size, what to type, what to tap. */
 const SHOTS = [
-  ['round', '/round', 'Leave alone', 'noon', WIDE],
-  ['round-lamp', '/round', 'Leave alone', 'lamp', WIDE],
-  ['round-phone', '/round', 'Leave alone', 'noon', PHONE],
+  ['today', '/today', 'Leave alone', 'noon', WIDE],
+  ['today-lamp', '/today', 'Leave alone', 'lamp', WIDE],
+  ['today-phone', '/today', 'Lean-to', 'noon', PHONE],
   [
     'ways',
     '/plan?mother=m-eche',
@@ -24,14 +24,14 @@ const SHOTS = [
     { 'Plants wanted (optional)': '24' },
   ],
   ['mother', '/mothers/m-gra2', 'What came of her', 'noon', WIDE],
-  ['plan', '/plan?mother=m-gast', 'What moves the gate', 'noon', WIDE],
+  ['plan', '/plan?mother=m-gast', 'What changes that date', 'noon', WIDE],
   ['labels', '/bench/labels', 'Labels', 'noon', WIDE],
   ['bench', '/bench', 'Warm shelf', 'noon', WIDE],
-  ['batch', '/bench/b-19', 'Tray map', 'noon', WIDE],
+  ['batch', '/bench/b-19', 'Jelly beans, crowns', 'noon', WIDE],
   ['tray', '/bench/trays/t-mat', 'Mat tray', 'noon', WIDE],
   [
     'walk',
-    '/round/walk',
+    '/today/walk',
     'Walk the benches',
     'lamp',
     PHONE,
@@ -39,13 +39,13 @@ const SHOTS = [
     ['Begin', ...Array(8).fill('Next')],
   ],
   ['cut-map', '/plan/stem?mother=m-sedu', 'Cut map', 'noon', WIDE],
-  ['ledger', '/ledger', 'Ledger', 'noon', WIDE],
-  ['library', '/library', 'Library', 'noon', WIDE],
-  ['compare', '/ledger/compare', 'Roots above, losses below', 'noon', WIDE],
-  ['trial', '/ledger/trials/t-cinnamon', 'The tray', 'noon', WIDE],
-  ['mix', '/mix', 'Mix', 'noon', WIDE],
-  ['water', '/bench/b-15/water', 'The same pot by every school', 'noon', WIDE],
-  ['air', '/store-room/air/leanto', 'Its usual year', 'noon', WIDE],
+  ['results', '/results', 'Results', 'noon', WIDE],
+  ['plants', '/plants', 'Plant guide', 'noon', WIDE],
+  ['compare', '/results/compare', 'Roots above, losses below', 'noon', WIDE],
+  ['trial', '/results/trials/t-cinnamon', 'The tray', 'noon', WIDE],
+  ['mix', '/mixes', 'Mixes', 'noon', WIDE],
+  ['water', '/bench/b-15/water', 'The same pot by every watering habit', 'noon', WIDE],
+  ['air', '/settings/air/leanto', 'Its usual year', 'noon', WIDE],
 ];
 
 /** Waits until the page has said all it has to say: nothing is being read, and what it shows stands still. */

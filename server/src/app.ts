@@ -1,5 +1,7 @@
 import compression from 'compression';
-import express, { type ErrorRequestHandler, type Express, type Response } from 'express';
+import staticGzip from 'express-static-gzip';
+import express, { type ErrorRequestHandler, type Express } from 'express';
+import type { ServerResponse } from 'node:http';
 import { extname, join } from 'node:path';
 import { deviceRoutes, type DevicesOptions } from './devices/routes';
 import { headers } from './headers';
@@ -35,7 +37,24 @@ export function createApp({
     response.set('Cache-Control', 'no-cache').json({ demo });
   });
   app.use('/devices', deviceRoutes(devices, ownPageOnly(host)));
-  app.use(express.static(folder, { setHeaders: cacheByName, index: 'index.html' }));
+  // What serves the files would answer an address that cannot be decoded with words of its own.
+  app.use((request, _response, next) => {
+    try {
+      decodeURIComponent(request.path);
+      next();
+    } catch {
+      next(Object.assign(new Error('an address that cannot be decoded'), { status: 400 }));
+    }
+  });
+  // The build leaves a brotli of every text file beside it; what has none is squeezed on the way.
+  app.use(
+    staticGzip(folder, {
+      enableBrotli: true,
+      orderPreference: ['br'],
+      index: 'index.html',
+      serveStatic: { setHeaders: cacheByName },
+    }),
+  );
   app.get('/{*path}', (request, response) => {
     if (extname(request.path)) response.status(404).type('text').send('No such file.');
     else response.set('Cache-Control', 'no-cache').sendFile(join(folder, 'index.html'));
@@ -62,7 +81,7 @@ function statusOf(error: unknown): number {
 }
 
 /** A hashed name never changes its content; everything else is asked for again. */
-function cacheByName(response: Response, path: string): void {
-  const hashed = /-[A-Z0-9]{8}\.\w+$/.test(path);
-  response.set('Cache-Control', hashed ? 'public, max-age=31536000, immutable' : 'no-cache');
+function cacheByName(response: ServerResponse, path: string): void {
+  const hashed = /-[A-Z0-9]{8}\.\w+(\.br)?$/.test(path);
+  response.setHeader('Cache-Control', hashed ? 'public, max-age=31536000, immutable' : 'no-cache');
 }

@@ -1,30 +1,55 @@
-import type { LengthUnit } from '@hypogeon/core/units';
-
-/** mL in a US fluid ounce and in a US quart. NIST Handbook 44, appendix C. */
-const FL_OZ_ML = 29.5735;
-const QUART_ML = 946.353;
+import { decimal, quarters, rounded } from './numbers';
+import {
+  G_PER_OUNCE,
+  G_PER_POUND,
+  ML_PER_FL_OZ,
+  ML_PER_QUART,
+  type LengthUnit,
+} from '@hypogeon/core/units';
 
 /**
- * A volume as a jug shows it: `45 mL`, `1.2 L`; with inches `1.5 fl oz`, `1.3 qt`.
- * @param ml millilitres, above 0
+ * A volume as a jug shows it: `45 mL`, `1.2 L`; with inches `1 1/2 fl oz`, `1.3 qt`.
+ * @param ml millilitres, ≥ 0; the least a jug shows where it is more than nothing
  */
-export function volumeText(ml: number, unit: LengthUnit): string {
+export function volumeText(ml: number, unit: LengthUnit, locale = 'en'): string {
+  if (ml <= 0) return unit === 'in' ? '0 fl oz' : '0 mL';
   if (unit === 'in') {
-    if (ml >= QUART_ML) return `${+(ml / QUART_ML).toFixed(1)} qt`;
-    const oz = ml / FL_OZ_ML;
-    return `${oz < 4 ? Math.max(0.25, Math.round(oz * 4) / 4) : Math.round(oz)} fl oz`;
+    if (ml >= ML_PER_QUART) return `${rounded(ml / ML_PER_QUART, 1, locale)} qt`;
+    const oz = ml / ML_PER_FL_OZ;
+    return `${oz < 4 ? quarters(Math.max(0.25, oz)) : Math.round(oz)} fl oz`;
   }
   const step = ml < 20 ? 1 : ml < 100 ? 5 : ml < 1000 ? 10 : 100;
-  const rounded = Math.max(step, Math.round(ml / step) * step);
-  return rounded >= 1000 ? `${(rounded / 1000).toFixed(1)} L` : `${rounded} mL`;
+  const told = Math.max(step, Math.round(ml / step) * step);
+  return told >= 1000 ? `${tenths(told / 1000, locale)} L` : `${told} mL`;
 }
 
+/** A weight as a scale shows it: `85 g`, `1.2 kg`; with inches `3 oz`, `2.6 lb`. @param grams ≥ 0 */
+export function weightText(grams: number, unit: LengthUnit, locale = 'en'): string {
+  if (unit === 'in')
+    return grams >= G_PER_POUND
+      ? `${rounded(grams / G_PER_POUND, 1, locale)} lb`
+      : `${rounded(grams / G_PER_OUNCE, 1, locale)} oz`;
+  return grams >= 1000
+    ? `${tenths(grams / 1000, locale)} kg`
+    : `${rounded(grams, grams < 10 ? 1 : 0, locale)} g`;
+}
+
+/** `2.0`, `12.4`, `50`: below ten the nought says how fine the figure is. */
+const tenths = (value: number, locale: string): string =>
+  value < 10 ? decimal(value, 1, locale) : rounded(value, 1, locale);
+
+/** A volume to be measured out to the millilitre: `73 mL`, `2.5 fl oz`. @param ml ≥ 0 */
+export const doseText = (ml: number, unit: LengthUnit, locale = 'en'): string =>
+  unit === 'in' ? `${rounded(ml / ML_PER_FL_OZ, 1, locale)} fl oz` : `${rounded(ml, 0, locale)} mL`;
+
 /** `about 45 mL each`: what a jug shows, not what the model has behind the comma. @param ml of one container */
-export function drinkText(ml: number, containers: number, unit: LengthUnit): string {
-  const amount = `about ${volumeText(ml, unit)}`;
+export function drinkText(ml: number, containers: number, unit: LengthUnit, locale = 'en'): string {
+  const amount = `about ${volumeText(ml, unit, locale)}`;
   return containers > 1 ? `${amount} each` : amount;
 }
 
 /** `2.3 mm a day` or `0.09 in a day`. */
-export const evaporationText = (mm: number, unit: LengthUnit): string =>
-  unit === 'in' ? `${(mm / 25.4).toFixed(2)} in a day` : `${mm.toFixed(1)} mm a day`;
+export const evaporationText = (mm: number, unit: LengthUnit, locale = 'en'): string =>
+  unit === 'in'
+    ? `${decimal(mm / 25.4, 2, locale)} in a day`
+    : `${decimal(mm, 1, locale)} mm a day`;

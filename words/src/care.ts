@@ -111,9 +111,9 @@ const first = (ask: Do): string =>
     ? 'First misting'
     : 'First water';
 
-const amount = (ask: Do, { length }: Speech): string =>
+const amount = (ask: Do, { length, locale }: Speech): string =>
   ask.drink && ask.drink.manner !== 'misted'
-    ? `, ${drinkText(ask.drink.ml, ask.batch.containers ?? 1, length)}`
+    ? `, ${drinkText(ask.drink.ml, ask.batch.containers ?? 1, length, locale)}`
     : '';
 
 /** A sentence has one end: a question keeps its mark. */
@@ -137,7 +137,7 @@ const missingText = (missing: readonly ('pot' | 'mix')[]): string =>
 
 /** Why it is asked or left alone, in one or two sentences. */
 export function reasonText(reason: Reason, speech: Speech): string {
-  const { length, temperature } = speech;
+  const { length, locale, temperature } = speech;
   switch (reason.why) {
     case 'planned':
       return `Planned for ${nearDay(reason.on, speech)}.`;
@@ -190,7 +190,7 @@ export function reasonText(reason: Reason, speech: Speech): string {
           : `No roots yet: ${UNROOTED_NAME[reason.unrooted].toLowerCase()}.`
       }${missingText(reason.missing)}`;
     case 'mist':
-      return `Last mist ${ago(reason.last, speech)}; the air takes ${evaporationText(reason.evaporationMm, length)}: every ${reason.days === 1 ? 'day' : days(reason.days)}. Hold while it is damp.`;
+      return `Last mist ${ago(reason.last, speech)}; the air takes ${evaporationText(reason.evaporationMm, length, locale)}: every ${reason.days === 1 ? 'day' : days(reason.days)}. Hold while it is damp.`;
     case 'dry-until-roots':
       return `No roots yet, so it drinks next to nothing: dry until they show${reason.look === null ? '' : `, look ${nearDay(reason.look, speech)}`}. Wrinkling is normal.`;
     case 'tapers':
@@ -222,7 +222,7 @@ export function reasonText(reason: Reason, speech: Speech): string {
     case 'stir':
       return `Moved ${ago(reason.since, speech)}; every third day, for air. The stem only just under.`;
     case 'stale':
-      return `The water is from ${ago(reason.since, speech)}; at ${temperatureText(Math.round(reason.tempC), temperature)} every ${days(reason.every)}.`;
+      return `The water is from ${ago(reason.since, speech)}; at ${temperatureText(Math.round(reason.tempC), temperature, locale)} every ${days(reason.every)}.`;
     case 'jar-rests':
       return reason.next === 'stir' ? 'Then move its water.' : 'Then change its water.';
     case 'jar-hungry':
@@ -230,7 +230,7 @@ export function reasonText(reason: Reason, speech: Speech): string {
     case 'roots-long':
       return reason.mm === null
         ? `Roots for two weeks: likely ${rootSpan(length)}. Kept moist for two weeks, then drier by steps. Or postpone it, and let it stay until pups.`
-        : `Roots of ${lengthText(reason.mm, length)}. Kept moist for two weeks, then drier by steps.`;
+        : `Roots of ${lengthText(reason.mm, length, locale)}. Kept moist for two weeks, then drier by steps.`;
     case 'harden':
       return `Now ${LIGHT_PLACE[reason.to]}. Shade at noon if it bleaches.`;
     case 'feed':
@@ -240,11 +240,11 @@ export function reasonText(reason: Reason, speech: Speech): string {
     case 'mother-leaf':
       return 'It feeds the pup. Leave it until it is crisp, and a few days more.';
     case 'ready-roots':
-      return `Roots of ${lengthText(reason.mm, length)}: ${rootSpan(length)} is the time.`;
+      return `Roots of ${lengthText(reason.mm, length, locale)}: ${rootSpan(length)} is the time.`;
     case 'ready-leaf-off':
       return 'The mother leaf is gone.';
     case 'ready-counted':
-      return READY[reason.by](lengthText(25, length));
+      return READY[reason.by](lengthText(25, length, locale));
     case 'potted-whole':
       return 'The ball came whole: a drink settles it.';
     case 'potted-rested':

@@ -36,9 +36,12 @@ export const weekdayName = (day: Day, { locale }: DayStyle): string =>
 /** `25–27 Nov`, `28 Nov – 3 Dec`; one day where both ends are the same. */
 export function daySpan(from: Day, to: Day, style: DayStyle): string {
   if (from === to) return shortDay(from, style);
-  return from.slice(0, 7) === to.slice(0, 7)
-    ? `${Number(from.slice(8))}–${shortDay(to, style)}`
-    : `${shortDay(from, style)} – ${shortDay(to, style)}`;
+  const [first, last] = from < to ? [from, to] : [to, from];
+  const format = formatFor(style.locale, { day: 'numeric', month: 'short' });
+  // Within a month the two numbers stand close.
+  return plainly(format.formatRange(msOf(first), msOf(last)))
+    .replace(/^(\d+) – (\d+ \D+)$/, '$1–$2')
+    .replace(/^(\D+ \d+) – (\d+)$/, '$1–$2');
 }
 
 /** `today`, `tomorrow`, `yesterday`, `Thu 26 Nov`. */
@@ -58,12 +61,20 @@ export function nearDay(day: Day, style: DayStyle): string {
 const formats = new Map<string, Intl.DateTimeFormat>();
 
 /** A grower's day has no time zone: it is written in UTC, where it was counted. */
-function write(day: Day, locale: string, options: Intl.DateTimeFormatOptions): string {
+const write = (day: Day, locale: string, options: Intl.DateTimeFormatOptions): string =>
+  plainly(formatFor(locale, options).format(msOf(day)));
+
+function formatFor(locale: string, options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
   const key = locale + JSON.stringify(options);
   let format = formats.get(key);
   if (!format) {
     format = new Intl.DateTimeFormat(locale, { ...options, timeZone: 'UTC' });
     formats.set(key, format);
   }
-  return format.format(dayNumber(day) * 86_400_000).replace(/,/g, '');
+  return format;
 }
+
+const msOf = (day: Day): number => dayNumber(day) * 86_400_000;
+
+/** `Thu 26 Nov`: without commas, and with plain spaces, which differ between browsers. */
+const plainly = (text: string): string => text.replace(/,/g, '').replace(/[\u2009\u202f]/g, ' ');

@@ -1,4 +1,6 @@
 export * from './days';
+export * from './locale';
+export * from './numbers';
 export * from './plural';
 export * from './quantities';
 export * from './shares';
@@ -9,5 +11,8 @@ export * from './verdicts';
 export * from './tasks';
 export * from './care';
 export * from './steps';
+export * from './agenda';
 export * from './calendar';
+export * from './log-line';
+export * from './notices';
 export * from './slips';

@@ -4,22 +4,20 @@ import {
   type LengthUnit,
   type TemperatureUnit,
 } from '@hypogeon/core/units';
+import { rounded } from './numbers';
 
 /** `8 mm` or `0.31 in`, to a precision a ruler on a bench can give. @param mm millimetres */
-export function lengthText(mm: number, unit: LengthUnit): string {
+export function lengthText(mm: number, unit: LengthUnit, locale = 'en'): string {
   const value = lengthIn(mm, unit);
-  const digits = unit === 'in' ? 2 : value < 10 && value % 1 !== 0 ? 1 : 0;
-  return `${trimZeros(value.toFixed(digits))} ${unit}`;
+  const digits = unit === 'in' ? (value < 10 ? 2 : 1) : value < 10 && value % 1 !== 0 ? 1 : 0;
+  return `${rounded(value, digits, locale)} ${unit}`;
 }
 
 /** `19.4 °C` or `67 °F`. Fahrenheit degrees are fine enough without a decimal. @param tempC °C */
-export function temperatureText(tempC: number, unit: TemperatureUnit): string {
+export function temperatureText(tempC: number, unit: TemperatureUnit, locale = 'en'): string {
   const value = temperatureIn(tempC, unit);
-  return unit === 'C' ? `${+value.toFixed(1)} °C` : `${value.toFixed(0)} °F`;
+  return `${rounded(value, unit === 'C' ? 1 : 0, locale)} °${unit}`;
 }
-
-const trimZeros = (number: string): string =>
-  number.includes('.') ? number.replace(/\.?0+$/, '') : number;
 
 /** Lengths of the trade's rules of thumb, as growers with inches say them. Common practice, no source. */
 const RULES_OF_THUMB: readonly (readonly [metric: string, inches: string])[] = [

@@ -1,6 +1,7 @@
 import type { CourseId, LightPlace } from '@hypogeon/core/botany';
 import type { LeaveKind, Link, StepId } from '@hypogeon/core/care';
 import type { MotherTending, Sign, TaskId } from '@hypogeon/core/journal';
+import type { LookAnswer } from '@hypogeon/core/round';
 
 /** What a task is called where there is no room for its sentence. */
 export const TASK_NAME: Readonly<Record<TaskId, string>> = {
@@ -115,7 +116,7 @@ export const LEAVE_NAME: Readonly<Record<LeaveKind, string>> = {
   planned: 'Planned',
   gate: 'No water',
   drying: 'Let it dry',
-  held: 'Hold the can',
+  held: 'Hold the water',
   water: 'No water',
   rooting: 'Leave alone',
   jar: 'Leave the jar',
@@ -146,4 +147,30 @@ export const MOTHER_TASK: Readonly<Record<MotherTending, string>> = {
   light: 'More light',
   feed: 'Feed',
   looked: 'Look for new heads',
+};
+
+/** An answer to a look, on its button, and as it is told once it is saved. */
+export const ANSWER_NAME: Readonly<Record<LookAnswer, string>> = {
+  firm: 'Firm',
+  tacky: 'Tacky',
+  fine: 'Firm',
+  soft: 'Soft',
+  alive: 'Alive',
+  'leaf-off': 'Taken off',
+};
+
+export const ANSWER_SAYS: Readonly<Record<LookAnswer, string>> = {
+  firm: 'Dry and firm',
+  tacky: 'Still tacky',
+  fine: 'Looked: firm',
+  soft: 'Looked: soft',
+  alive: 'It lives',
+  'leaf-off': 'Old leaf taken off',
+};
+
+export const MOTHER_DONE: Readonly<Record<MotherTending, string>> = {
+  watered: 'Watered',
+  light: 'Brighter',
+  feed: 'Fed',
+  looked: 'Looked',
 };

@@ -5,6 +5,7 @@ import {
   type VerdictUnless,
 } from '@hypogeon/core/water';
 import { counted, NOUN } from './plural';
+import { volumeText } from './amounts';
 import { lengthText, ruleText } from './quantities';
 import { percent } from './shares';
 import type { Speech } from './speech';
@@ -30,7 +31,7 @@ export function verdictReasonText(reason: VerdictReason, speech: Speech): string
     case 'gate-closed':
       return 'The cut is still open: wet medium would rot it.';
     case 'pool':
-      return `Water stands at the closed base (about ${Math.round(reason.ml)} mL): roots there drown.`;
+      return `Water stands at the closed base (about ${volumeText(reason.ml, speech.length, speech.locale)}): roots there drown.`;
     case 'first-waits':
       return reason.for === 'roots'
         ? 'Its first water waits until roots show.'
@@ -38,7 +39,7 @@ export function verdictReasonText(reason: VerdictReason, speech: Speech): string
     case 'first-mist':
       return 'It is safe now: a first mist wakes roots at the surface.';
     case 'first-drink':
-      return `It is safe now: a first drink, no deeper than the stem (${lengthText(reason.depthMm, speech.length)}).`;
+      return `It is safe now: a first drink, no deeper than the stem (${lengthText(reason.depthMm, speech.length, speech.locale)}).`;
     case 'holds': {
       const weaning = reason.weaning ? ' Roots from water are weaned by steps.' : '';
       if (reason.school === 'mist') return `Misted lately: the surface is still moist.${weaning}`;

@@ -38,7 +38,7 @@ const batch = (id: string) => state.batches.get(id)!;
 describe('a batch as the grower speaks of it', () => {
   it('has a title in words and a code to write on a stake', () => {
     expect(batchTitle(state, batch('b1'))).toBe('Echeveria crowns');
-    expect(batchTitle(state, batch('b2'))).toBe('Nameless leaf');
+    expect(batchTitle(state, batch('b2'))).toBe('Nameless hybrid, leaf');
     expect(batchCode(state, batch('b1'))).toMatch(/^ECH-[2-9A-Z]{3}$/);
     expect(batchCode(state, batch('b1'))).not.toBe(
       batchCode(state, { ...batch('b1'), id: 'other' }),

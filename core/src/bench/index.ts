@@ -21,3 +21,4 @@ export * from './surroundings';
 export * from './trouble';
 export * from './list';
 export * from './tray';
+export * from './empty-place';

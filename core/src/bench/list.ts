@@ -18,7 +18,7 @@ import { TROUBLE_NAME, troublesOf, type Trouble } from './trouble';
 export const STAGE_NAME: Readonly<Record<BatchStage, string>> = {
   planned: 'to be cut',
   callusing: 'callusing',
-  stuck: 'stuck, no roots yet',
+  stuck: 'set, no roots yet',
   growing: 'rooted',
   done: 'done',
 };

@@ -1,3 +1,4 @@
+import { placesIn } from './empty-place';
 import { METHOD, methodOf, type CourseId, type MethodId } from '../botany';
 import type { Day } from '../days';
 import type { State } from '../journal';
@@ -24,7 +25,7 @@ export interface PlannedWound {
   readonly thicknessMm?: number | undefined;
   readonly school: WoundSchoolId;
   readonly callusAt: CallusPlace;
-  /** Where it calluses, and where it stands once stuck. */
+  /** Where it dries, and where it stands once stuck. */
   readonly callusSpace: string;
   readonly space: string;
   /** How it is grown, and days to dry of the grower’s own. */
@@ -93,7 +94,7 @@ export function whatMoves(
       })),
     ),
     air: variants(
-      [...state.spaces.values()].map((space) => ({
+      placesIn(state).map((space) => ({
         name: space.name ?? 'Bench',
         chosen: space.id === plan.callusSpace,
         over: { callusSpace: space.id },

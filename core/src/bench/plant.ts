@@ -1,8 +1,11 @@
 import { memoAround } from '../memo';
 import {
   CATALOGUE,
+  formOf,
   METHOD,
   methodOf,
+  pieceDrawn,
+  pieceOfForm,
   RECORDED_WAYS,
   withOwnFigures,
   type Piece,
@@ -58,21 +61,35 @@ export function figuresOf(state: State, batch: Batch): TaxonMethod | null {
   return listed ?? RECORDED_WAYS[batch.method] ?? null;
 }
 
+/** The shape a batch is drawn in: told for its plant and way, else as the plant is built. */
 export function pieceOf(state: State, batch: Batch): Piece {
-  return figuresOf(state, batch)?.piece ?? METHOD[batch.method].piece;
+  const plant = plantOf(state, batch.taxon);
+  return (
+    figuresOf(state, batch)?.piece ?? pieceDrawn(batch.method, plant ? formOf(plant.taxon) : null)
+  );
 }
 
-/** The shape that stands for a whole plant: its growing top rather than one leaf, where it has one. */
-export function pieceOfPlant(taxon: Taxon): Piece {
-  const pieces = taxon.methods.map((m) => m.piece ?? METHOD[m.method].piece);
-  return pieces.find((p) => p !== 'leaf' && p !== 'strap') ?? pieces[0] ?? 'crown';
+/** The shape that stands for a whole plant: its growing top. */
+export const pieceOfPlant = (taxon: Taxon): Piece => pieceOfForm(formOf(taxon));
+
+/**
+ * Who a batch is of: the grower's own name of the mother or the plant where there is one, else its genus.
+ * `Jelly beans`, `Hall snake`, `Sedum`.
+ */
+export function nameOf(state: State, batch: Batch): string {
+  const own = state.mothers.get(batch.mother ?? '')?.name ?? state.ownTaxa.get(batch.taxon)?.name;
+  // “Jelly beans, long trough”: where she stands is not who she is.
+  const name = own?.split(',')[0]?.trim();
+  if (name !== undefined && name !== '') return name;
+  return (plantOf(state, batch.taxon)?.name ?? 'Unknown plant').split(' ')[0]!;
 }
 
-/** `Echeveria leaves`: genus and pieces, as one says it at the bench. */
+/** What a batch is called: `Hall snake, sections`; `Sedum leaves` where only the genus is known. */
 export function batchTitle(state: State, batch: Batch): string {
-  const name = plantOf(state, batch.taxon)?.name ?? 'Unknown plant';
-  const method = METHOD[batch.method];
-  return `${name.split(' ')[0]} ${batch.count === 1 ? method.one : method.many}`;
+  const { one, many } = METHOD[batch.method];
+  const name = nameOf(state, batch);
+  const genus = (plantOf(state, batch.taxon)?.name ?? '').split(' ')[0] === name;
+  return `${name}${genus ? '' : ','} ${batch.count === 1 ? one : many}`;
 }
 
 /** Letters and digits that are not mistaken for one another when written on a stake. */

@@ -1,7 +1,7 @@
 import { memoAround, memoBy } from '../memo';
 import {
   growthOn,
-  shareBy,
+  logShareBetween,
   slowed,
   timeOf,
   type Taxon,
@@ -39,10 +39,12 @@ const PACE_SD = 0.4;
  * the same look.
  */
 const ALIKE = 0.2;
-const POINTS = 81;
+const POINTS = 121;
+/** How far the factor may lie from the window, in spreads: a bench six times as slow is still learned. */
+const REACH = 4.5;
 const GRID: readonly number[] = Array.from(
   { length: POINTS },
-  (_, i) => -3 * PACE_SD + (6 * PACE_SD * i) / (POINTS - 1),
+  (_, i) => -REACH * PACE_SD + (2 * REACH * PACE_SD * i) / (POINTS - 1),
 );
 
 /** Roots seen between two looks, as growth since the cut, for so many cuttings. */
@@ -54,18 +56,21 @@ export interface SeenBetween {
 
 /** What seen intervals make of the factor. @param groups by batch, with the weight of its evidence */
 export function paceFrom(
-  time: WeibullTime,
-  groups: readonly { readonly seen: readonly SeenBetween[]; readonly weight: number }[],
+  groups: readonly {
+    readonly seen: readonly SeenBetween[];
+    readonly weight: number;
+    /** The window of the group's own plant: each is measured by its own. */
+    readonly time: WeibullTime;
+  }[],
 ): { readonly factor: number; readonly low: number; readonly high: number } {
   const { mean, quantile } = gridPosterior(GRID, (x) => {
-    const stretched = slowed(time, Math.exp(x));
     let sum = -0.5 * (x / PACE_SD) ** 2;
-    for (const { seen, weight } of groups) {
+    for (const { seen, weight, time } of groups) {
+      const stretched = slowed(time, Math.exp(x));
       const n = seen.reduce((all, s) => all + s.count, 0);
       const tempered = weight * weightInCluster(n, ALIKE);
       for (const { after, by, count } of seen) {
-        const share = shareBy(stretched, by) - shareBy(stretched, after);
-        sum += tempered * count * Math.log(Math.max(share, 1e-12));
+        sum += tempered * count * logShareBetween(stretched, after, by);
       }
     }
     return sum;
@@ -76,6 +81,8 @@ export function paceFrom(
 /** What a settled batch has told. */
 interface Told {
   readonly taxon: string;
+  /** The window of its own plant. */
+  readonly time: WeibullTime;
   readonly seen: readonly SeenBetween[];
   readonly count: number;
 }
@@ -138,8 +145,10 @@ function toldBy(state: State, batch: Batch): Told {
     ...spaces.flatMap((s) => [state.spaces.get(s), readingsUntil(state, s, batch.lastLook)]),
   ];
   return kept(batch, around, () => {
-    const seen = seenIn(state, batch, plantOf(state, batch.taxon)!.taxon);
-    return { taxon: batch.taxon, seen, count: seen.reduce((n, s) => n + s.count, 0) };
+    const { taxon } = plantOf(state, batch.taxon)!;
+    const seen = seenIn(state, batch, taxon);
+    const time = timeOf(figuresOf(state, batch)!);
+    return { taxon: batch.taxon, time, seen, count: seen.reduce((n, s) => n + s.count, 0) };
   });
 }
 
@@ -163,11 +172,12 @@ function learn(taxon: string, way: TaxonMethod, told: readonly Told[]): RootingP
   const count = { own: 0, genus: 0 };
   for (const t of told) count[t.taxon === taxon ? 'own' : 'genus'] += t.count;
   if (told.length === 0) return { factor: 1, ...spreadOf(), ...count };
-  const groups = told.map(({ seen, taxon: of }) => ({
+  const groups = told.map(({ seen, time, taxon: of }) => ({
     seen,
+    time: of === taxon ? timeOf(way) : time,
     weight: of === taxon ? 1 : GENUS_WEIGHT,
   }));
-  return { ...paceFrom(timeOf(way), groups), ...count };
+  return { ...paceFrom(groups), ...count };
 }
 
 function spreadOf(): { low: number; high: number } {

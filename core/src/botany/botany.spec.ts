@@ -106,6 +106,9 @@ describe('finding a plant', () => {
     expect(findTaxa(CATALOGUE, 'sansevieria trif')[0]?.id).toBe('dracaena-trifasciata');
     expect(findTaxa(CATALOGUE, 'senecio').every((t) => /Curio|Caputia/.test(t.name))).toBe(true);
     expect(findTaxa(CATALOGUE, 'bunny EARS')[0]?.id).toBe('opuntia-microdasys');
+    // Both are called jade; the one whose name begins so stands first.
+    expect(findTaxa(CATALOGUE, 'jade')[0]?.id).toBe('crassula-ovata');
+    expect(findTaxa(CATALOGUE, 'crasula ov')[0]?.id).toBe('crassula-ovata');
     expect(findTaxa(CATALOGUE, 'cactaceae').length).toBe(14);
     expect(findTaxa(CATALOGUE, 'rose bush')).toEqual([]);
   });

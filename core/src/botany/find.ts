@@ -4,17 +4,34 @@ import type { Taxon, TaxonMethod } from './taxon';
 
 /**
  * The taxa whose name, family, common name or old name fits every word typed. Words need not be whole,
- * and long ones forgive a slip or two; where something fits exactly, slips are not looked for.
+ * and long ones forgive a slip or two; where something fits exactly, slips are not looked for. First
+ * stands the one of which a name begins most like what was typed: “jade” is the jade plant before the
+ * silver jade.
  */
 export function findTaxa(taxa: readonly Taxon[], query: string): readonly Taxon[] {
   const words = plain(query).split(/\s+/).filter(Boolean);
   const texts = taxa.map((taxon) => plain(textOf(taxon)));
   const exact = taxa.filter((_, i) => words.every((word) => texts[i]!.includes(word)));
-  if (exact.length > 0 || words.length === 0) return exact;
-  return taxa.filter((_, i) => {
+  if (words.length === 0) return exact;
+  if (exact.length > 0) return nearestFirst(exact, words.join(' '));
+  const near = taxa.filter((_, i) => {
     const known = texts[i]!.split(/[^a-z]+/);
     return words.every((word) => known.some((other) => isSlip(word, other)));
   });
+  return nearestFirst(near, words.join(' '));
+}
+
+function nearestFirst(taxa: readonly Taxon[], typed: string): readonly Taxon[] {
+  const slips = ({ name, common, synonyms }: Taxon): number =>
+    Math.min(
+      ...[name, ...common, ...synonyms].map((n) =>
+        distance(typed, plain(n).slice(0, typed.length)),
+      ),
+    );
+  return taxa
+    .map((taxon) => ({ taxon, slips: slips(taxon) }))
+    .sort((a, b) => a.slips - b.slips)
+    .map(({ taxon }) => taxon);
 }
 
 function textOf({ name, family, common, synonyms }: Taxon): string {

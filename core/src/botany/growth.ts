@@ -43,6 +43,20 @@ export function shareBy({ shape, scale }: WeibullTime, growth: number): number {
   return growth <= 0 ? 0 : 1 - Math.exp(-((growth / scale) ** shape));
 }
 
+/**
+ * ln of the share that gets it between two growths: finite however late it came, so that the slow teach as much as
+ * the quick.
+ * @param after growth at the last look without it, ≥ 0
+ * @param by growth at the first look with it, > after
+ */
+export function logShareBetween({ shape, scale }: WeibullTime, after: number, by: number): number {
+  const [from, to] = [after, by].map((growth) => (Math.max(growth, 0) / scale) ** shape) as [
+    number,
+    number,
+  ];
+  return -from + Math.log(-Math.expm1(from - Math.max(to, from + 1e-12)));
+}
+
 /** The time to what makes it a plant: a leaf is one only with its pup, a crown is one already. */
 export function timeOf({ method, pups, roots }: TaxonMethod): WeibullTime {
   return timeWithin(method === 'leaf' || method === 'leaf-section' ? (pups ?? roots) : roots);

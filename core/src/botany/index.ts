@@ -10,3 +10,4 @@ export * from './every-way';
 export * from './growth';
 export * from './course';
 export * from './recorded-way';
+export * from './form';

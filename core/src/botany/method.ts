@@ -32,6 +32,12 @@ export const PIECES = [
   'column',
   'offset',
   'trailing',
+  'stacked',
+  'fan',
+  'branch',
+  'bare-branch',
+  'stone',
+  'tuber',
 ] as const;
 
 export type Piece = (typeof PIECES)[number];

@@ -125,6 +125,9 @@ describe('the laws of care', () => {
     expect(asked.size).toBeGreaterThan(0);
     const after = ['stick', 'water', 'mist', 'first-water', 'pot-water', 'pot-on', 'wean', 'light'];
     const more = ['feed', 'pups', 'jar-change', 'alive', 'grown', 'rest', 'postponed'];
+    // A wound laid open again goes first: where it stands still in the cold, it is to be moved.
+    const reopened = l.deeds.some(([, deed]) => /^(recut|torn|roots-cut)/.test(deed));
+    if (reopened && asked.has('stopped')) return;
     expect([...asked].some((k) => [...after, ...more].includes(k))).toBe(true);
   });
 

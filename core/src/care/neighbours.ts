@@ -105,12 +105,17 @@ export const heldFor = ({ day: seen }: Neighbour, day: Day): boolean =>
 export function atRiskOf(state: State, batch: Batch, day: Day): readonly Neighbour[] {
   const seen = rotSeen(batch);
   if (seen === null || seen > day || daysBetween(seen, day) > NEIGHBOUR_DAYS) return [];
+  return riskFrom(state, batch, seen);
+}
+
+/** What rot seen in this batch on a day would put at risk: all that lives and shares something, the closest first. */
+export function riskFrom(state: State, batch: Batch, day: Day): readonly Neighbour[] {
   const keys = new Map(linksOf(batch).map(([link, key]) => [key, link]));
   return [...state.batches.values()]
     .flatMap((other) => {
       if (other.id === batch.id || other.ended !== null || other.stage === 'planned') return [];
       const link = linksOf(other).find(([, key]) => keys.has(key))?.[0];
-      return link === undefined ? [] : [{ batch: other.id, link, day: seen }];
+      return link === undefined ? [] : [{ batch: other.id, link, day }];
     })
     .sort((a, b) => LINKS.indexOf(a.link) - LINKS.indexOf(b.link));
 }

@@ -1,5 +1,5 @@
 import { memoBy } from '../memo';
-import { benchLines, placeOf, plantOf, plants, STAGE_NAME } from '../bench';
+import { benchLines, placeOf, plantOf, plants, STAGE_NAME, placesIn } from '../bench';
 import type { Day } from '../days';
 import type { State } from '../journal';
 import { foldText, matches, startsIn, wordsOf } from '../text';
@@ -78,15 +78,15 @@ function gatherFindables(state: State, today: Day, pages: readonly Page[]): read
       ),
     ),
     ...[...state.trials.values()].map((t) =>
-      thing('trial', t.id, t.name ?? 'Trial', t.question ?? 'trial', ['/ledger/trials', t.id]),
+      thing('trial', t.id, t.name ?? 'Trial', t.question ?? 'trial', ['/results/trials', t.id]),
     ),
-    ...[...state.mixes.values()].map((m) => thing('mix', m.id, m.name ?? 'Mix', 'mix', ['/mix'])),
-    ...[...state.spaces.values()].map((s) =>
-      thing('space', s.id, s.name ?? 'Space', s.light ?? 'bench', ['/store-room/air', s.id]),
+    ...[...state.mixes.values()].map((m) => thing('mix', m.id, m.name ?? 'Mix', 'mix', ['/mixes'])),
+    ...placesIn(state).map((s) =>
+      thing('space', s.id, s.name ?? 'Space', s.light ?? 'bench', ['/settings/air', s.id]),
     ),
     ...plants(state).map((p) =>
       thing('plant', p.id, p.name, [p.taxon.family, ...p.taxon.common].join(', '), [
-        '/library',
+        '/plants',
         p.id,
       ]),
     ),
@@ -104,19 +104,22 @@ function thing(
 }
 
 /**
- * What answers a query, best first: titles that begin with it, then titles that hold it, then the rest.
+ * What answers a query, best first: titles that begin with it, then titles that hold it, then the rest. A mother stands
+ * before the batches that bear her name.
  * @param most at most so many
  */
 export function find(all: readonly Findable[], query: string, most = 40): readonly Findable[] {
   const words = wordsOf(query);
   if (words.length === 0) return [];
   const [first] = words;
-  const ranks: Findable[][] = [[], [], []];
+  const ranks: Findable[][] = [[], [], [], [], []];
   for (const item of all) {
     if (!matches(item.text, words)) continue;
     const title = foldText(item.title);
     const whole = words.every((word) => startsIn(title, word));
-    ranks[whole ? (title.startsWith(first!) ? 0 : 1) : 2]!.push(item);
+    const begins = title.startsWith(first!);
+    const rank = whole ? (begins ? 0 : 2) + (item.kind === 'mother' ? 0 : 1) : 4;
+    ranks[rank]!.push(item);
   }
   return ranks.flat().slice(0, most);
 }

@@ -32,7 +32,7 @@ describe('an old paper log', () => {
       notes: 7,
     });
     expect(order).toBe('dmy');
-    expect(paperOrders(table, columns)).not.toContain('mdy');
+    expect(paperOrders(table, columns)).toEqual(['dmy']);
   });
 
   it.each(['constructor', '__proto__', 'toString', 'hasOwnProperty'])(
@@ -65,6 +65,70 @@ describe('an old paper log', () => {
     });
   });
 
+  it('takes any day that can be meant one way, whatever stands beside it', () => {
+    const mixed = readTable(
+      [
+        'plant,method,date,qty',
+        ...['2025-05-20', '"May 20, 2025"', '20.5.2025', '5/20/25', '2025-05-20 14:30'].map(
+          (date) => `Echeveria elegans,leaf,${date},4`,
+        ),
+      ].join('\n') + '\n',
+    )!;
+    expect(paperOrders(mixed, guessPaper(mixed).columns)).toEqual([]);
+    for (const row of rows(guessPaper(mixed), mixed))
+      expect(row).toMatchObject({ ok: true, fields: { cutOn: '2025-05-20' } });
+  });
+
+  it('asks once for all which of day and month stands first, and only where nothing tells it', () => {
+    const open = readTable(
+      'plant,method,date,qty\nEcheveria elegans,leaf,3/4/25,4\nEcheveria elegans,leaf,2025-05-01,4\n',
+    )!;
+    const mapping = guessPaper(open);
+    expect(paperOrders(open, mapping.columns)).toEqual(['dmy', 'mdy']);
+    expect(rows(mapping, open)[0]).toMatchObject({
+      ok: false,
+      field: 'date',
+      sentence: expect.stringContaining('2025-04-03 or 2025-03-04'),
+    });
+    expect(rows(mapping, open)[1]).toMatchObject({ ok: true });
+    expect(rows({ ...mapping, order: 'mdy' }, open)[0]).toMatchObject({
+      fields: { cutOn: '2025-03-04' },
+    });
+  });
+
+  it('finds plants by their common names', () => {
+    const jade = readTable('plant,method,date,qty\nDesert rose,stem,2025-05-06,4\n')!;
+    expect(rows(guessPaper(jade), jade)[0]).toMatchObject({ ok: true, taxon: 'adenium-obesum' });
+  });
+
+  it('puts what stood in a known place there, and makes one plant of one name', () => {
+    const log = readTable(
+      'plant,method,date,qty,where\nPurple thing,leaf,2025-05-06,4,Lean-to\nPurple thing,leaf,2025-05-07,3,Box 9\n',
+    )!;
+    const state = fold([
+      {
+        id: 's',
+        at: '2026-03-01T08:00:00.000Z~0000',
+        day: TODAY,
+        by: 'phone',
+        kind: 'put',
+        record: 'space',
+        key: 'leanto',
+        fields: { name: 'Lean-to' },
+      },
+    ]);
+    const like = { 'Purple thing': 'graptopetalum-paraguayense' };
+    const read = readPaper(state, log, { ...guessPaper(log), like }, TODAY);
+    let n = 0;
+    const made = paperEntries(state, read, 'else', () => `id-${++n}`).filter(
+      (e) => e.kind === 'put',
+    );
+    expect(made.filter((e) => e.record === 'taxon')).toHaveLength(1);
+    const batches = made.flatMap((e) => (e.record === 'batch' ? [e.fields] : []));
+    expect(batches).toMatchObject([{ space: 'leanto' }, { space: 'else', place: 'Box 9' }]);
+    expect(batches[0]).not.toHaveProperty('place');
+  });
+
   it('says what each row becomes', () => {
     expect(rows()[0]).toMatchObject({
       line: 2,
@@ -85,10 +149,10 @@ describe('an old paper log', () => {
   it('says why a row becomes nothing, by its line and field', () => {
     const refused = rows().flatMap((r) => (r.ok ? [] : [[r.line, r.field, r.sentence]]));
     expect(refused).toEqual([
-      [5, 'date', '“xx” is not a day in the order chosen.'],
+      [5, 'date', '“xx” is not a day. Write it like 2025-05-20 or May 20, 2025.'],
       [6, 'taxon', 'names no plant.'],
       [7, 'number', 'tells of 5 outcomes, but only 3 cuttings.'],
-      [8, 'taxon', '“Purple thing” is not in the library. Say below which plant it is like.'],
+      [8, 'taxon', '“Purple thing” is not in the plant guide. Say below which plant it is like.'],
     ]);
   });
 

@@ -1,7 +1,6 @@
 import { findTaxa, METHODS, METHOD, type MethodId, type Taxon } from '../botany';
-import { plants } from '../bench';
-import { isDay, type Day } from '../days';
-import { dayOfMinute } from '../climate';
+import { plants, placesIn } from '../bench';
+import { FIRST_DAY, LAST_DAY, orderTold, readDay, type Day, type DayOrder } from '../days';
 import { foldText } from '../text';
 import {
   cutText,
@@ -13,7 +12,6 @@ import {
   type EntryDraft,
   type State,
 } from '../journal';
-import { DATE_ORDERS, readWallTime, type DateOrder } from './wall-time';
 import type { Table } from './weather-csv';
 
 /*
@@ -58,7 +56,8 @@ export const PAPER_FIELD_NAME: Readonly<Record<PaperField, string>> = {
 /** Which column means what, by its index. */
 export interface PaperMapping {
   readonly columns: Readonly<Partial<Record<PaperField, number>>>;
-  readonly order: DateOrder;
+  /** Which of day and month stands first in dates that can be read both ways; empty until it is told. */
+  readonly order: DayOrder | '';
   /** For plants the library does not know: the library plant whose figures they borrow, by the name in the log. */
   readonly like: Readonly<Record<string, string>>;
   /** What a row is where its method is not told. */
@@ -123,21 +122,31 @@ export function guessPaper(table: Table): PaperMapping {
         break;
       }
     }
-  const order = paperOrders(table, columns)[0] ?? 'ymd';
-  return { columns, order, like: {}, method: '' };
+  const [order, other] = paperOrders(table, columns);
+  return { columns, order: order && !other ? order : '', like: {}, method: '' };
 }
 
-/** The orders in which the most dates of the log can be read: a blot or two must not hide the order. */
-export function paperOrders(table: Table, columns: PaperMapping['columns']): readonly DateOrder[] {
-  const at = columns.date;
-  if (at === undefined) return [];
-  const read = DATE_ORDERS.map((order) => ({
-    order,
-    count: table.rows.filter((row) => readWallTime(row[at] ?? '', order) !== null).length,
-  }));
-  const most = Math.max(...read.map((r) => r.count));
-  return most === 0 ? [] : read.filter((r) => r.count === most).map((r) => r.order);
+/**
+ * The orders of day and month that the log leaves open: none where every date can be meant one way only, one where the
+ * others tell it, two where the grower must be asked.
+ */
+export function paperOrders(table: Table, columns: PaperMapping['columns']): readonly DayOrder[] {
+  const cells = [columns.date, columns.countedOn].flatMap((at) =>
+    at === undefined ? [] : table.rows.map((row) => dateOnly(row[at] ?? '')),
+  );
+  if (!cells.some(ambiguous)) return [];
+  const told = new Set(cells.map(orderTold).filter((order) => order !== null));
+  return told.size === 1 ? [...told] : ['dmy', 'mdy'];
 }
+
+/** Whether it can be read both ways does not hang on the year it is read in. */
+const ambiguous = (text: string): boolean => {
+  const read = readDay(text, { today: LAST_DAY });
+  return !read.ok && read.why === 'ambiguous';
+};
+
+/** A log may tell the hour too. */
+const dateOnly = (text: string): string => text.trim().replace(/[T ,]+\d{1,2}[:.]\d{2}.*$/, '');
 
 /** What every row of the log becomes. @param today nothing of a log lies after it */
 export function readPaper(
@@ -280,7 +289,7 @@ function plantIn(
           .slice(0, 3)
           .map((t) => t.name)
           .join(', ')}. Write the whole name, or say below which.`
-      : `“${name}” is not in the library. Say below which plant it is like.`,
+      : `“${name}” is not in the plant guide. Say below which plant it is like.`,
   );
 }
 
@@ -317,12 +326,20 @@ function methodIn(text: string, usual: MethodId | ''): MethodId {
   return word;
 }
 
-function dayIn(text: string, field: PaperField, order: DateOrder, today: Day): Day | null {
+/** Any day that can be meant one way only is taken as it is written; the rest in the order told for all. */
+function dayIn(text: string, field: PaperField, order: DayOrder | '', today: Day): Day | null {
   if (text === '') return null;
-  const minute = readWallTime(text, order);
-  const day = minute === null ? null : dayOfMinute(minute);
-  if (day === null || !isDay(day))
-    throw new Refused(field, `“${text}” is not a day in the order chosen.`);
+  const read = readDay(dateOnly(text), { today, ...(order ? { order } : {}) });
+  if (!read.ok)
+    throw new Refused(
+      field,
+      read.why === 'ambiguous'
+        ? `“${text}” may be ${read.either.join(' or ')}. Say above whether day or month stands first.`
+        : `“${text}” is not a day. Write it like 2025-05-20 or May 20, 2025.`,
+    );
+  const { day } = read;
+  if (day < FIRST_DAY || day > LAST_DAY)
+    throw new Refused(field, `${day} is no day of any bench. Is the year right?`);
   if (day > today)
     throw new Refused(field, `${day} is still to come. Is the order of day and month right?`);
   return day;
@@ -347,6 +364,7 @@ export function paperEntries(
 ): readonly EntryDraft[] {
   const entries: EntryDraft[] = [];
   const named = new Map([...state.mothers.values()].map((m) => [foldText(m.name ?? ''), m.id]));
+  const spaces = new Map(placesIn(state).map((x) => [foldText(x.name ?? ''), x.id]));
   const own = new Map([...state.ownTaxa.values()].map((t) => [foldText(t.name ?? ''), t.id]));
   for (const row of rows) {
     if (!row.ok) continue;
@@ -381,6 +399,9 @@ export function paperEntries(
     }
     const batch = freshId();
     const cutOn = row.fields.cutOn!;
+    // “Lean-to” in the log is the lean-to there is, and no tray of that name.
+    const { place, ...fields } = row.fields;
+    const known = spaces.get(foldText(place ?? ''));
     entries.push(
       {
         kind: 'put',
@@ -388,12 +409,13 @@ export function paperEntries(
         key: batch,
         day: cutOn,
         fields: {
-          ...row.fields,
+          ...fields,
+          ...(place === undefined || known !== undefined ? {} : { place }),
           taxon,
           ...(mother === undefined ? {} : { mother }),
           school: 'dry-to-touch',
           callusAt: 'rack',
-          space,
+          space: known ?? space,
         },
       },
       { kind: 'cut', batch, day: cutOn },

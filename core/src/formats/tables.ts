@@ -140,7 +140,7 @@ function batches(state: State, today: Day): DataTable {
       column('part_of', 'string', 'The batch its cuttings came out of'),
       column('cut_on', 'date', 'Day of the cut; planned while it lies ahead'),
       column('stage', 'string', 'planned, callusing, stuck, growing or done'),
-      column('school', 'string', 'School of wound care'),
+      column('school', 'string', 'How long the cut dries'),
       column('wound_mm', 'number', 'Width of the wound, mm'),
       column('space', 'string', 'Where it is now'),
       column('place', 'string', 'Tray or place in words'),

@@ -42,9 +42,9 @@ export const GROUPING_NAME: Readonly<Record<Grouping, string>> = {
   method: 'Method',
   plant: 'Plant',
   genus: 'Genus',
-  school: 'School of wound care',
-  'place of callus': 'Where it callused',
-  gate: 'Water and the gate',
+  school: 'How long the cut dried',
+  'place of callus': 'Where it dried',
+  gate: 'Watered early or not',
   'first water': 'First water',
   'medium or water': 'Medium or water',
   'days to dry': 'Days to dry',
@@ -131,7 +131,7 @@ function dryGroup({ cutOn, settings: [first] }: Batch): string | null {
 
 function gateGroup(state: State, batch: Batch): string | null {
   const early = wateredEarly(state, batch);
-  return early === null ? null : early ? 'Water before the gate' : 'Water after the gate';
+  return early === null ? null : early ? 'Watered before it was safe' : 'Watered once it was safe';
 }
 
 function potGroup(state: State, batch: Batch): string | null {

@@ -36,10 +36,10 @@ export function jugProblems(test: JugTest): Readonly<Partial<Record<JugField, st
   if (!(depthMm > 0)) problems.depthMm = 'How deep is the filling? Measure it with a ruler.';
   if (!(soakedMl > 0)) problems.soakedMl = 'How much water until it stood at the surface?';
   else if (soakedMl > potMl)
-    problems.soakedMl = `More water than the pot holds (${potMl} mL). Was some running out below?`;
+    problems.soakedMl = 'More water than the pot holds. Was some running out below?';
   if (!(drainedMl >= 0)) problems.drainedMl = 'How much ran out? 0 if nothing did.';
   else if (drainedMl > soakedMl)
-    problems.drainedMl = `More came out than the ${soakedMl} mL that went in. Was the mix wet before?`;
+    problems.drainedMl = 'More came out than went in. Was the mix wet before?';
   if (dryG !== undefined && !(dryG > 0))
     problems.dryG = 'The dry weight is more than nothing. Leave it empty without a scale.';
   if (pondedSeconds !== undefined && !(pondedSeconds > 0))

@@ -181,7 +181,7 @@ describe('what a mix becomes in a pot', () => {
     expect(mixNotes(recipe('all-mineral'))[0]).toContain('feeds nothing');
     expect(mixNotes(recipe('thirds')).join()).toContain('breaks down');
     expect(mixNotes(mix({ pumice: 1, 'sand-fine': 1 })).join()).toContain(
-      'ten litres of heaps make 8.2',
+      'ten parts of ingredients give 8.2',
     );
     expect(dustCautions(recipe('sand-half'))).toHaveLength(2);
     expect(dustCautions(recipe('two-to-one'))).toHaveLength(1);

@@ -17,7 +17,7 @@ export function mixNotes(medium: Medium): readonly string[] {
     notes.push('Water stands on it for more than two minutes: open it with coarser grain.');
   if (medium.yield < 0.9)
     notes.push(
-      `The fines fall between the coarse: ten litres of heaps make ${(medium.yield * 10).toFixed(1)} of mix.`,
+      `The fines fall between the coarse: ten parts of ingredients give ${(medium.yield * 10).toFixed(1)} of mix.`,
     );
   return notes;
 }

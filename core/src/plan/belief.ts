@@ -1,7 +1,8 @@
 import { figuresOf, GENUS_WEIGHT, plantOf, teaches } from '../bench';
 import type { MethodId, TaxonMethod } from '../botany';
 import type { State } from '../journal';
-import type { SuccessBelief } from './number-needed';
+import { weightInCluster } from '../stats';
+import { BATCH_CORRELATION, type SuccessBelief } from './number-needed';
 
 export interface Learned extends SuccessBelief {
   readonly mean: number;
@@ -20,23 +21,42 @@ export function successBelief(state: State, taxon: string, way: TaxonMethod): Le
   const { mean, worth } = way.success;
   const own = { cuttings: 0, lived: 0 };
   const genus = { cuttings: 0, lived: 0 };
+  const told = { lived: 0, lost: 0 };
   const name = genusOf(state, taxon);
   for (const batch of state.batches.values()) {
-    if (batch.method !== way.method || batch.stage !== 'done' || !figuresOf(state, batch)) continue;
-    if (!teaches(state, batch)) continue;
+    if (batch.method !== way.method || batch.stage !== 'done') continue;
+    const figures = figuresOf(state, batch);
+    if (!figures || !teaches(state, batch)) continue;
     const mine = batch.taxon === taxon;
     if (!mine && genusOf(state, batch.taxon) !== name) continue;
     const into = mine ? own : genus;
     // Those never told of lived or died unseen: they teach nothing.
     const lived = batch.counts.rooted + batch.counts.pupped;
-    into.cuttings += batch.count - batch.waiting;
+    const settled = batch.count - batch.waiting;
+    into.cuttings += settled;
     into.lived += lived;
+    if (settled === 0) continue;
+    // A tray of a hundred is no hundred strangers.
+    const counts = settled * weightInCluster(settled, BATCH_CORRELATION);
+    // A mate tells how much better or worse it did than its own figures, not how it did.
+    const share = mine ? lived / settled : likeIt(mean, lived, settled, figures.success.mean);
+    const weight = counts * (mine ? 1 : GENUS_WEIGHT);
+    told.lived += weight * share;
+    told.lost += weight * (1 - share);
   }
-  const a = mean * worth + own.lived + GENUS_WEIGHT * genus.lived;
-  const lost = own.cuttings - own.lived + GENUS_WEIGHT * (genus.cuttings - genus.lived);
-  const b = (1 - mean) * worth + lost;
+  const a = mean * worth + told.lived;
+  const b = (1 - mean) * worth + told.lost;
   return { a, b, mean: a / (a + b), catalogue: { mean, worth }, own, genus };
 }
+
+/** The share this plant would have had, had it done by its own mean as a mate did by its: shifted on the log-odds. */
+function likeIt(mean: number, lived: number, settled: number, usual: number): number {
+  // Half a cutting more on either side: all and none have log-odds too.
+  const share = (lived + 0.5) / (settled + 1);
+  return 1 / (1 + Math.exp(-(logit(mean) + logit(share) - logit(usual))));
+}
+
+const logit = (p: number): number => Math.log(p / (1 - p));
 
 function genusOf(state: State, taxon: string): string {
   return plantOf(state, taxon)?.taxon.name.split(' ')[0] ?? taxon;

@@ -139,10 +139,29 @@ describe('what this bench has taught', () => {
       'echeveria-elegans',
       crown,
     );
-    // 0.92 · 8 + 10 of 8 + 40.
-    expect(taught.mean).toBeCloseTo((0.92 * 8 + 10) / 48, 12);
+    // 40 of one batch count as 40 / (1 + 0.1 · 39): 0.92 · 8 and a quarter of those, of 8 and all of those.
+    const counts = 40 / 4.9;
+    expect(taught.mean).toBeCloseTo((0.92 * 8 + 0.25 * counts) / (8 + counts), 12);
     expect(taught.own).toEqual({ cuttings: 40, lived: 10 });
     expect(beliefWords(taught, 'crown')).toBe('your own 40, with the catalogue');
+  });
+
+  it('a mate that does as its own figures say moves nothing, one that does worse moves it on the log-odds', () => {
+    const mate = 'echeveria-agavoides';
+    const usual = methodOf(
+      CATALOGUE.find((t) => t.id === mate)!,
+      'crown',
+    )!.success.mean;
+    const asUsual = Math.round(usual * 40);
+    const told = (lived: number): number =>
+      successBelief(
+        fold(written(...settled('b1', mate, lived, 40 - lived))),
+        'echeveria-elegans',
+        crown,
+      ).mean;
+    expect(told(asUsual)).toBeCloseTo(crown.success.mean, 1);
+    expect(told(10)).toBeLessThan(told(asUsual));
+    expect(told(10)).toBeGreaterThan(0.25);
   });
 
   it('batches still growing teach nothing yet, other genera never', () => {
@@ -189,6 +208,15 @@ describe('ways to what is wanted', () => {
     }
     const [leaf, crown] = ways.ways;
     expect(leaf!.needed!).toBeGreaterThan(crown!.needed!);
+  });
+
+  it('more than any plant gives is no way: the number is told, and not offered', () => {
+    const ways = waysTo(state, wish({ count: 5000 }))!;
+    const asked = ways.ways.filter((w) => w.needed !== null);
+    expect(asked.length).toBeGreaterThan(0);
+    for (const way of asked) expect(way.within).toBe(false);
+    expect(ways.best).toBeNull();
+    expect(ways.instead).toMatch(/can be had by then/);
   });
 
   it('the sooner it is wanted, the more are needed, until none would do', () => {

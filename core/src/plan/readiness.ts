@@ -34,8 +34,10 @@ export function growthDays(method: TaxonMethod['method'], size: Size): number {
 
 /** How a cutting comes along, from its cut to the size that is wanted. */
 export interface Readiness {
-  /** Chance that one which lives is ready by a day, 0–1. */
+  /** Chance that one which lives is ready by a day, 0–1, over all paces that are believed. */
   by(day: Day): number;
+  /** The same for each pace, equally likely. */
+  byPace(day: Day): readonly number[];
   /** First day by which this share of those that live is ready; null within three years. */
   dayFor(share: number): Day | null;
 }
@@ -44,7 +46,7 @@ const MOST_DAYS = 1100;
 
 /**
  * @param airOn air and light of a day where it stands
- * @param pace how many times as long roots take as the window says, 1 as it says
+ * @param paces how many times as long roots take as the window says, equally likely; 1 as it says
  */
 export function readiness(
   taxon: Taxon,
@@ -52,9 +54,9 @@ export function readiness(
   size: Size,
   cutOn: Day,
   airOn: (day: Day) => GrowingAir,
-  pace = 1,
+  paces: readonly number[] = [1],
 ): Readiness {
-  const time = slowed(timeOf(way), pace);
+  const times = paces.map((pace) => slowed(timeOf(way), pace));
   const later = growthDays(way.method, size);
   const sums: number[] = [0];
   const growthUntil = (days: number): number => {
@@ -62,16 +64,22 @@ export function readiness(
       sums.push(sums[n - 1]! + growthOn(taxon, airOn(addDays(cutOn, n - 1))));
     return sums[days]!;
   };
-  const by = (day: Day): number => {
+  const grown = (growth: number): readonly number[] =>
+    times.map((time) => shareBy(time, growth - later));
+  const byPace = (day: Day): readonly number[] => {
     const days = Math.min(daysBetween(cutOn, day), MOST_DAYS);
-    return days <= 0 ? 0 : shareBy(time, growthUntil(days) - later);
+    return grown(days <= 0 ? 0 : growthUntil(days));
   };
   return {
-    by,
+    byPace,
+    by: (day) => mean(byPace(day)),
     dayFor(share) {
       for (let n = 1; n <= MOST_DAYS; n++)
-        if (shareBy(time, growthUntil(n) - later) >= share) return addDays(cutOn, n);
+        if (mean(grown(growthUntil(n))) >= share) return addDays(cutOn, n);
       return null;
     },
   };
 }
+
+const mean = (values: readonly number[]): number =>
+  values.reduce((sum, v) => sum + v, 0) / values.length;

@@ -9,6 +9,7 @@ import { roundOn, verdictsOn } from '../round';
 import { batchPut, DAY, FIELDS, written } from '../testing/entries';
 import {
   chanceOfAtLeast,
+  forOneBatch,
   containersFor,
   costOf,
   firstWaterOutlooks,
@@ -92,10 +93,12 @@ describe('what pieces give', () => {
     const belief = { a: 5.6, b: 2.4 };
     const { low, high, likely } = yieldOf(30, belief, 0.8);
     expect(likely).toBeCloseTo(30 * 0.7 * 0.8, 12);
-    expect(chanceOfAtLeast(low, 30, belief, 0.8)).toBeGreaterThanOrEqual(0.9);
-    expect(chanceOfAtLeast(low + 1, 30, belief, 0.8)).toBeLessThan(0.9);
-    expect(chanceOfAtLeast(high, 30, belief, 0.8)).toBeGreaterThanOrEqual(0.1);
-    expect(chanceOfAtLeast(high + 1, 30, belief, 0.8)).toBeLessThan(0.1);
+    // What is taken is one batch, and batches differ.
+    const batch = forOneBatch(belief);
+    expect(chanceOfAtLeast(low, 30, batch, 0.8)).toBeGreaterThanOrEqual(0.9);
+    expect(chanceOfAtLeast(low + 1, 30, batch, 0.8)).toBeLessThan(0.9);
+    expect(chanceOfAtLeast(high, 30, batch, 0.8)).toBeGreaterThanOrEqual(0.1);
+    expect(chanceOfAtLeast(high + 1, 30, batch, 0.8)).toBeLessThan(0.1);
     expect(yieldOf(0, belief)).toEqual({ likely: 0, low: 0, high: 0 });
   });
 });
@@ -114,12 +117,28 @@ describe('the pace of roots, learned', () => {
     const groups = seen.flatMap((s) =>
       Array.from({ length: s.count }, () => ({ seen: [{ ...s, count: 1 }], weight: 1 })),
     );
-    const { factor, low, high } = paceFrom(time, groups);
+    const { factor, low, high } = paceFrom(groups.map((g) => ({ ...g, time })));
     expect(factor).toBeCloseTo(1.5, 1);
     expect(high / low).toBeLessThan(1.1);
     // As one batch they share tray and weather, and tell far less.
-    const one = paceFrom(time, [{ seen, weight: 1 }]);
+    const one = paceFrom([{ seen, weight: 1, time }]);
     expect(one.high / one.low).toBeGreaterThan(1.15);
+  });
+
+  it('is learned from the slow as from the quick', () => {
+    const seenBy = (by: number) =>
+      paceFrom([{ seen: [{ after: by - 10, by, count: 20 }], weight: 1, time }]).factor;
+    const factors = [20, 40, 60, 80, 90, 120].map(seenBy);
+    for (const [i, f] of factors.entries()) if (i > 0) expect(f).toBeGreaterThan(factors[i - 1]!);
+  });
+
+  it('a mate is measured by its own window, not by this plant’s', () => {
+    const slow = timeWithin({ from: 21, to: 60 });
+    const asItsOwn = [0.25, 0.5, 0.75].map((share) => {
+      const at = slow.scale * (-Math.log(1 - share)) ** (1 / slow.shape);
+      return { after: at - 3, by: at + 3, count: 5 };
+    });
+    expect(paceFrom([{ seen: asItsOwn, weight: 1, time: slow }]).factor).toBeCloseTo(1, 1);
   });
 
   const settled = (key: string, rootedBy: number, more: BatchFields = FIELDS): Draft[] => [

@@ -21,7 +21,8 @@ import type { State } from '../journal';
 import { successBelief, type Learned } from './belief';
 import { containersFor, costOf, type Cost } from './cost';
 import { MINUTES } from './minutes';
-import { chanceOfAtLeast, numberNeeded } from './number-needed';
+import { chanceOfAtLeast, forOneBatch, numberNeeded } from './number-needed';
+import { pacesOf } from './paces';
 import { growthDays, readiness } from './readiness';
 import { risksOf } from './risks';
 import { spareOf, type Spare } from './spare';
@@ -56,8 +57,11 @@ export interface Way {
   readonly belief: Learned;
   /** How many to take; null where no number would do. */
   readonly needed: number | null;
-  /** Chance that one which lives is ready by the day. */
+  /** Whether so many can be had: of her where she was counted, and of any plant within reason. */
+  readonly within: boolean;
+  /** Chance that one which lives is ready by the day; and the same for each pace believed, equally likely. */
   readonly ready: number;
+  readonly readyByPace: readonly number[];
   /** When one in ten, half and nine in ten of the living are ready. */
   readonly from: Day | null;
   readonly half: Day | null;
@@ -92,15 +96,13 @@ export function waysTo(state: State, wish: Wish): Ways | null {
   const plant = plantOf(state, wish.taxon);
   if (!plant) return null;
   const ways = plant.taxon.methods.map((figures) => wayOf(state, wish, figures));
-  const possible = ways.filter(
-    (w) => w.needed !== null && w.needed <= Math.min(PRACTICAL, w.spare?.count ?? PRACTICAL),
-  );
+  const possible = ways.filter((w) => w.within);
   const best =
     possible.length === 0 ? null : possible.reduce((a, b) => (effort(b) < effort(a) ? b : a));
   return {
     ways,
     best,
-    reasons: best ? reasonsFor(best, possible) : [],
+    reasons: best ? reasonsFor(best, possible, ways) : [],
     changes: best ? changesOf(state, wish, best) : [],
     instead: best ? '' : insteadOf(state, wish, ways),
   };
@@ -121,24 +123,30 @@ export function wayOf(state: State, wish: Wish, figures: TaxonMethod, warmer = 0
       const { tempC, dayHours } = growingDay(state, wish.space, day);
       return { tempC: tempC + warmer, dayHours };
     },
-    pace.factor,
+    pacesOf(pace),
   );
   const ready = come.by(wish.by);
+  const readyByPace = come.byPace(wish.by);
   const needed =
-    ready < 0.01 ? null : numberNeeded(wish.count, wish.certainty, belief, Math.min(ready, 1));
+    ready < 0.01
+      ? null
+      : numberNeeded(wish.count, wish.certainty, forOneBatch(belief), readyByPace);
+  const spare = mother ? spareOf(mother, figures.method) : null;
   return {
     method: figures.method,
     figures,
     belief,
     needed,
+    within: needed !== null && needed <= Math.min(PRACTICAL, spare?.count ?? PRACTICAL),
     ready,
+    readyByPace,
     from: come.dayFor(0.1),
     half: come.dayFor(0.5),
     to: come.dayFor(0.9),
     minutes: needed === null ? null : needed * MINUTES[figures.method],
     loses: LOSES[figures.method],
     pace,
-    spare: mother ? spareOf(mother, figures.method) : null,
+    spare,
     cost:
       needed === null
         ? null
@@ -175,7 +183,7 @@ export function givingOf(
     const way = wayOf(state, wish, figures);
     const taken = pieces === null ? way.spare?.count : pieces[figures.method];
     if (taken === undefined) return [];
-    const plants = yieldOf(taken, way.belief, Math.min(way.ready, 1));
+    const plants = yieldOf(taken, way.belief, way.readyByPace);
     return [{ way, taken, plants, spare: pieces === null ? way.spare : null }];
   });
 }
@@ -185,10 +193,15 @@ function effort({ minutes, figures }: Way): number {
   return (minutes ?? Infinity) * (figures.worth === 'poor' ? 2 : 1);
 }
 
-function reasonsFor(best: Way, possible: readonly Way[]): readonly string[] {
+function reasonsFor(best: Way, possible: readonly Way[], ways: readonly Way[]): readonly string[] {
   const others = possible.filter((w) => w !== best);
   const reasons: string[] = [];
-  if (others.length === 0) return ['It is the only way that can be ready in time.'];
+  if (others.length === 0)
+    return [
+      ways.some((w) => w !== best && w.needed !== null)
+        ? 'It is the only way of which there are enough.'
+        : 'It is the only way that can be ready in time.',
+    ];
   if (others.every((w) => w.needed! >= best.needed!)) reasons.push('It takes the fewest from her.');
   if (others.every((w) => (w.half ?? '9999') >= (best.half ?? '9999')))
     reasons.push('It is ready soonest.');
@@ -204,7 +217,7 @@ function changesOf(state: State, wish: Wish, best: Way): readonly string[] {
   const warm = wayOf(state, wish, best.figures, WARMER_C);
   if (warm.needed !== best.needed) changes.push(`${WARMER_C} °C warmer: ${many(warm.needed)}.`);
   const chance = (n: number): string =>
-    `${Math.round(100 * chanceOfAtLeast(wish.count, n, best.belief, best.ready))} %`;
+    `${Math.round(100 * chanceOfAtLeast(wish.count, n, forOneBatch(best.belief), best.readyByPace))} %`;
   changes.push(`Five more: ${chance(best.needed! + 5)} sure instead of ${chance(best.needed!)}.`);
   return changes;
 }
@@ -225,13 +238,14 @@ function insteadOf(state: State, wish: Wish, ways: readonly Way[]): string {
 }
 
 /** How many the practical number gives with the certainty that is asked for. */
-function reachable({ certainty, count }: Wish, { belief, ready, spare }: Way): number {
+function reachable({ certainty, count }: Wish, { belief, readyByPace, spare }: Way): number {
   const from = Math.min(PRACTICAL, spare?.count ?? PRACTICAL);
+  const batch = forOneBatch(belief);
   let low = 0;
   let high = count;
   while (high - low > 1) {
     const middle = (low + high) >> 1;
-    if (chanceOfAtLeast(middle, from, belief, Math.min(ready, 1)) >= certainty) low = middle;
+    if (chanceOfAtLeast(middle, from, batch, readyByPace) >= certainty) low = middle;
     else high = middle;
   }
   return low;
@@ -264,8 +278,10 @@ export function neededCurve(
   if (span <= 0) return { days: [], latest: null };
   const step = Math.max(1, Math.ceil(span / 60));
   const { taxon } = plantOf(state, wish.taxon)!;
-  const belief = successBelief(state, wish.taxon, figures);
-  const time = slowed(timeOf(figures), rootingPace(state, wish.taxon, figures).factor);
+  const belief = forOneBatch(successBelief(state, wish.taxon, figures));
+  const times = pacesOf(rootingPace(state, wish.taxon, figures)).map((pace) =>
+    slowed(timeOf(figures), pace),
+  );
   const later = growthDays(figures.method, wish.size);
   // Growth from any day to the day it is wanted, by one sum over all of them.
   const airs = Array.from({ length: span }, (_, n) =>
@@ -275,11 +291,14 @@ export function neededCurve(
   for (const air of airs) growth.push(growth.at(-1)! + growthOn(taxon, air));
   const days: NeededOn[] = [];
   for (let n = 0; n < span; n += step) {
-    const ready = shareBy(time, growth[span]! - growth[n]! - later);
+    const grown = growth[span]! - growth[n]! - later;
+    const ready = times.map((time) => shareBy(time, grown));
     days.push({
       day: addDays(from, n),
       needed:
-        ready < 0.01 ? null : numberNeeded(wish.count, wish.certainty, belief, ready, PRACTICAL),
+        Math.max(...ready) < 0.01
+          ? null
+          : numberNeeded(wish.count, wish.certainty, belief, ready, PRACTICAL),
       season: airs[n]!.state,
     });
   }

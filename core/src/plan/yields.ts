@@ -1,4 +1,4 @@
-import { chanceOfAtLeast, type SuccessBelief } from './number-needed';
+import { chanceOfAtLeast, forOneBatch, type Ready, type SuccessBelief } from './number-needed';
 
 /** Plants to be expected, eight times in ten between low and high. */
 export interface Yield {
@@ -10,20 +10,23 @@ export interface Yield {
 /**
  * What so many pieces give.
  * @param taken whole, ≥ 0
- * @param ready chance that one which lives is ready by the day, 0–1
+ * @param belief of the chance in the long run; what is taken is one batch
+ * @param ready chance that one which lives is ready by the day, or one for each pace
  * Source: quantiles of the beta-binomial that `chanceOfAtLeast` sums.
  */
-export function yieldOf(taken: number, belief: SuccessBelief, ready = 1): Yield {
+export function yieldOf(taken: number, belief: SuccessBelief, ready: Ready = 1): Yield {
   const mean = belief.a / (belief.a + belief.b);
+  const paces = typeof ready === 'number' ? [ready] : ready;
+  const batch = forOneBatch(belief);
   return {
-    likely: taken * mean * ready,
-    low: mostWith(0.9, taken, belief, ready),
-    high: mostWith(0.1, taken, belief, ready),
+    likely: (taken * mean * paces.reduce((sum, r) => sum + r, 0)) / paces.length,
+    low: mostWith(0.9, taken, batch, ready),
+    high: mostWith(0.1, taken, batch, ready),
   };
 }
 
 /** The most that are had with this chance. */
-function mostWith(chance: number, taken: number, belief: SuccessBelief, ready: number): number {
+function mostWith(chance: number, taken: number, belief: SuccessBelief, ready: Ready): number {
   let low = 0;
   let high = taken + 1;
   while (high - low > 1) {

@@ -1,4 +1,4 @@
-import type { Do } from '../care';
+import type { Do, Look } from '../care';
 import type { EntryDraft } from '../journal';
 
 /** What one tap on a task records, what the button says, and what is said once it is saved. */
@@ -81,3 +81,29 @@ const tended = (
   word: string,
   said: string,
 ): TaskDone => ({ entries: [{ kind: 'tended', batch, what }], word, said });
+
+export const LOOK_ANSWERS = ['firm', 'tacky', 'fine', 'soft', 'alive', 'leaf-off'] as const;
+export type LookAnswer = (typeof LOOK_ANSWERS)[number];
+
+/** What a look can be answered with by one tap; none where it is a count or asks for more than a word. */
+export function answersTo({ kind }: Look): readonly LookAnswer[] {
+  switch (kind) {
+    case 'wound':
+      return ['firm', 'tacky'];
+    case 'neighbour':
+      return ['fine', 'soft'];
+    case 'alive':
+      return ['alive', 'soft'];
+    case 'leaf-off':
+      return ['leaf-off'];
+    default:
+      return [];
+  }
+}
+
+/** The entry that an answer to a look is. */
+export function answered({ batch }: Pick<Look, 'batch'>, answer: LookAnswer): EntryDraft {
+  return answer === 'leaf-off'
+    ? { kind: 'tended', batch: batch.id, what: 'leaf-off' }
+    : { kind: 'inspected', batch: batch.id, seen: answer === 'alive' ? 'fine' : answer };
+}

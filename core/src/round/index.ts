@@ -2,4 +2,4 @@ export * from './round';
 export * from './notices';
 export * from './ahead';
 export * from './done';
-export * from './group';
+export * from './agenda';

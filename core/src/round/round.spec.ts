@@ -1,7 +1,7 @@
 import { addDays } from '../days';
 import { fold, type BatchFields } from '../journal';
 import { batchPut, DAY, FIELDS, written } from '../testing/entries';
-import { groupTasks, roundOn, taskDone, verdictsOn, type Round } from '.';
+import { agendaOn, roundOn, taskDone, verdictsOn, type Round } from '.';
 
 type Life = Parameters<typeof written>[number];
 const none = { rooted: 0, pupped: 0, rotted: 0, dried: 0, lost: 0 };
@@ -117,7 +117,7 @@ describe('one tap on a task', () => {
     expect(deed(on, life, kind, fields)).toEqual(entries);
   });
 
-  it('those done in one go stand in one row', () => {
+  it('those of one place stand in one line of the agenda', () => {
     const life = (id: string): readonly Life[] =>
       [cut, stuck(3), watered(8), tally(20, { rooted: 9 })].map(
         (e) => ({ ...e, batch: id }) as Life,
@@ -125,8 +125,10 @@ describe('one tap on a task', () => {
     const state = fold(
       written(space, ...['a', 'b', 'c'].flatMap((id) => [batchPut(FIELDS, id), ...life(id)])),
     );
-    const rows = groupTasks(roundOn(state, day(36)).do);
-    expect(rows.find((r) => r.kind === 'feed')!.items).toHaveLength(3);
+    const [place] = agendaOn(state, roundOn(state, day(36)), day(36));
+    const feed = place!.lines.find((l) => l.kind === 'feed')!;
+    expect(feed.items).toHaveLength(3);
+    expect(feed.count).toBe(feed.items.reduce((sum, i) => sum + i.count, 0));
   });
 });
 

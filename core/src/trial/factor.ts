@@ -5,8 +5,8 @@ import { FIRST_WATER, FIRST_WATERS, WATER_SCHOOL, WATER_SCHOOLS } from '../water
 import { AID, AIDS, WOUND_SCHOOL, WOUND_SCHOOLS } from '../wound';
 
 export const FACTOR_NAME: Readonly<Record<TrialFactor, string>> = {
-  school: 'School of wound care',
-  callusAt: 'Where it calluses',
+  school: 'How long the cut dries',
+  callusAt: 'Where it dries',
   aid: 'Aid on the wound',
   firstWater: 'First water',
   waterSchool: 'Watering',

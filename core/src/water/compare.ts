@@ -25,7 +25,7 @@ export interface SchoolOutlook {
   readonly fill: readonly number[];
 }
 
-/** The same pot and air under every school, from today to the end of the outlook. */
+/** The same pot and air under every watering habit, from today to the end of the outlook. */
 export function compareSchools(given: WaterCase, pace = fitPace(given)): readonly SchoolOutlook[] {
   const correction = pace.correction ?? undefined;
   const at = (factor: number): PotDay =>

@@ -21,7 +21,7 @@ export interface FirstWater {
 export const FIRST_WATER: Readonly<Record<FirstWaterId, FirstWater>> = {
   'with-gate': {
     id: 'with-gate',
-    name: 'When the gate opens',
+    name: 'As soon as it is safe',
     says: 'As soon as the wound can bear it.',
     afterDays: 0,
   },

@@ -26,8 +26,8 @@ export interface WoundSchool {
 export const WOUND_SCHOOL: Readonly<Record<WoundSchoolId, WoundSchool>> = {
   'straight-in': {
     id: 'straight-in',
-    name: 'Straight in',
-    says: 'Stick fresh into dry medium and withhold water instead. Risk only what is plentiful.',
+    name: 'Pot at once, no water',
+    says: 'Fresh into dry mix, and no water instead. Risk only what is plentiful.',
     stick: { when: 'after days', days: 0 },
     gateChance: 0.5,
     leastDays: 1,
@@ -35,8 +35,8 @@ export const WOUND_SCHOOL: Readonly<Record<WoundSchoolId, WoundSchool>> = {
   },
   'short-dry': {
     id: 'short-dry',
-    name: 'Short dry',
-    says: 'A day in the air, then into dry medium.',
+    name: 'A day',
+    says: 'A day in the air, then into dry mix.',
     stick: { when: 'after days', days: 1 },
     gateChance: 0.5,
     leastDays: 1,
@@ -44,7 +44,7 @@ export const WOUND_SCHOOL: Readonly<Record<WoundSchoolId, WoundSchool>> = {
   },
   'dry-to-touch': {
     id: 'dry-to-touch',
-    name: 'Dry to touch',
+    name: 'Dry to the touch',
     says: 'In the air until the wound is likely closed; water once it is nearly sure.',
     stick: { when: 'closed with chance', chance: 0.5 },
     gateChance: 0.9,
@@ -54,7 +54,7 @@ export const WOUND_SCHOOL: Readonly<Record<WoundSchoolId, WoundSchool>> = {
   'long-cure': {
     id: 'long-cure',
     name: 'Long cure',
-    says: 'A week at least, weeks for thick wood and cacti, before medium or water.',
+    says: 'A week at least, weeks for thick wood and cacti, before mix or water.',
     stick: { when: 'closed with chance', chance: 0.9 },
     gateChance: 0.95,
     leastDays: 7,

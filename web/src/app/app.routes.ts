@@ -1,21 +1,35 @@
+import { isDevMode } from '@angular/core';
 import type { Routes } from '@angular/router';
 
 export const routes: Routes = [
-  { path: '', pathMatch: 'full', redirectTo: 'round' },
+  { path: '', pathMatch: 'full', redirectTo: 'today' },
+  // Addresses of earlier versions, in bookmarks and on printed sheets.
+  { path: 'round', redirectTo: 'today' },
+  { path: 'round/walk', redirectTo: 'today/walk' },
+  { path: 'store-room', redirectTo: 'settings' },
+  { path: 'ledger', redirectTo: 'results' },
+  { path: 'library', redirectTo: 'plants' },
+  { path: 'library/:id', redirectTo: 'plants/:id' },
+  { path: 'mix', redirectTo: 'mixes' },
   {
-    path: 'round',
-    title: 'Round',
-    loadComponent: () => import('./round/round-page').then((m) => m.RoundPage),
+    path: 'today',
+    title: 'Today',
+    loadComponent: () => import('./today/today-page').then((m) => m.TodayPage),
   },
   {
-    path: 'round/walk',
+    path: 'today/walk',
     title: 'Walk',
-    loadComponent: () => import('./round/walk-page').then((m) => m.WalkPage),
+    loadComponent: () => import('./today/walk-page').then((m) => m.WalkPage),
   },
   {
-    path: 'round/sheet',
+    path: 'today/sheet',
     title: 'Pencil sheet',
-    loadComponent: () => import('./round/bench-sheet-page').then((m) => m.BenchSheetPage),
+    loadComponent: () => import('./today/bench-sheet-page').then((m) => m.BenchSheetPage),
+  },
+  {
+    path: 'start',
+    title: 'Start your own journal',
+    loadComponent: () => import('./start/start-page').then((m) => m.StartPage),
   },
   {
     path: 'plan',
@@ -29,12 +43,12 @@ export const routes: Routes = [
   },
   {
     path: 'plan/straps',
-    title: 'Strap leaves',
+    title: 'Leaf sections',
     loadComponent: () => import('./plan/straps-page').then((m) => m.StrapsPage),
   },
   {
     path: 'plan/clump',
-    title: 'Clump',
+    title: 'Pups and division',
     loadComponent: () => import('./plan/clump-page').then((m) => m.ClumpPage),
   },
   {
@@ -44,7 +58,7 @@ export const routes: Routes = [
   },
   {
     path: 'mothers',
-    title: 'Mothers',
+    title: 'Mother plants',
     loadComponent: () => import('./mothers/mothers-page').then((m) => m.MothersPage),
   },
   {
@@ -54,7 +68,7 @@ export const routes: Routes = [
   },
   {
     path: 'mothers/:id',
-    title: 'Mother',
+    title: 'Mother plant',
     loadComponent: () => import('./mothers/mother-page').then((m) => m.MotherPage),
   },
   {
@@ -63,39 +77,39 @@ export const routes: Routes = [
     loadComponent: () => import('./mothers/mother-form').then((m) => m.MotherForm),
   },
   {
-    path: 'mix',
-    title: 'Mix',
-    loadComponent: () => import('./mix/mix-page').then((m) => m.MixPage),
+    path: 'mixes',
+    title: 'Mixes',
+    loadComponent: () => import('./mixes/mix-page').then((m) => m.MixPage),
   },
   {
-    path: 'mix/amounts',
+    path: 'mixes/amounts',
     title: 'Amounts',
-    loadComponent: () => import('./mix/amounts-page').then((m) => m.AmountsPage),
+    loadComponent: () => import('./mixes/amounts-page').then((m) => m.AmountsPage),
   },
   {
-    path: 'mix/solve',
+    path: 'mixes/solve',
     title: 'Solve for a mix',
-    loadComponent: () => import('./mix/solve-page').then((m) => m.SolvePage),
+    loadComponent: () => import('./mixes/solve-page').then((m) => m.SolvePage),
   },
   {
-    path: 'mix/jug',
+    path: 'mixes/jug',
     title: 'Jug test',
-    loadComponent: () => import('./mix/jug-page').then((m) => m.JugPage),
+    loadComponent: () => import('./mixes/jug-page').then((m) => m.JugPage),
   },
   {
-    path: 'mix/beside',
+    path: 'mixes/beside',
     title: 'Side by side',
-    loadComponent: () => import('./mix/beside-page').then((m) => m.BesidePage),
+    loadComponent: () => import('./mixes/beside-page').then((m) => m.BesidePage),
   },
   {
-    path: 'mix/shelf',
+    path: 'mixes/shelf',
     title: 'Shelf',
-    loadComponent: () => import('./mix/shelf-page').then((m) => m.ShelfPage),
+    loadComponent: () => import('./mixes/shelf-page').then((m) => m.ShelfPage),
   },
   {
-    path: 'mix/pots',
+    path: 'mixes/pots',
     title: 'Pots',
-    loadComponent: () => import('./mix/pots-page').then((m) => m.PotsPage),
+    loadComponent: () => import('./mixes/pots-page').then((m) => m.PotsPage),
   },
   {
     path: 'bench',
@@ -104,7 +118,7 @@ export const routes: Routes = [
   },
   {
     path: 'bench/new',
-    title: 'What is already cut',
+    title: 'Add cuttings you already have',
     loadComponent: () => import('./bench/quick-page').then((m) => m.QuickPage),
   },
   {
@@ -148,6 +162,11 @@ export const routes: Routes = [
     loadComponent: () => import('./bench/water-page').then((m) => m.WaterPage),
   },
   {
+    path: 'bench/:id/log',
+    title: 'Log',
+    loadComponent: () => import('./bench/log-page').then((m) => m.LogPage),
+  },
+  {
     path: 'bench/:id/look',
     title: 'What do you see',
     loadComponent: () => import('./bench/inspect-page').then((m) => m.InspectPage),
@@ -178,105 +197,115 @@ export const routes: Routes = [
     loadComponent: () => import('./bench/tally-page').then((m) => m.TallyPage),
   },
   {
-    path: 'ledger',
-    title: 'Ledger',
-    loadComponent: () => import('./ledger/ledger-page').then((m) => m.LedgerPage),
+    path: 'results',
+    title: 'Results',
+    loadComponent: () => import('./results/ledger-page').then((m) => m.LedgerPage),
   },
   {
-    path: 'ledger/compare',
+    path: 'results/compare',
     title: 'Compare ways',
-    loadComponent: () => import('./ledger/compare-page').then((m) => m.ComparePage),
+    loadComponent: () => import('./results/compare-page').then((m) => m.ComparePage),
   },
   {
-    path: 'ledger/losses',
+    path: 'results/losses',
     title: 'Losses',
-    loadComponent: () => import('./ledger/losses-page').then((m) => m.LossesPage),
+    loadComponent: () => import('./results/losses-page').then((m) => m.LossesPage),
   },
   {
-    path: 'ledger/trials',
+    path: 'results/trials',
     title: 'Trials',
-    loadComponent: () => import('./ledger/trials-page').then((m) => m.TrialsPage),
+    loadComponent: () => import('./results/trials-page').then((m) => m.TrialsPage),
   },
   {
-    path: 'ledger/trials/new',
+    path: 'results/trials/new',
     title: 'Design a trial',
-    loadComponent: () => import('./ledger/trial-form').then((m) => m.TrialForm),
+    loadComponent: () => import('./results/trial-form').then((m) => m.TrialForm),
   },
   {
-    path: 'ledger/trials/:id',
+    path: 'results/trials/:id',
     title: 'Trial',
-    loadComponent: () => import('./ledger/trial-page').then((m) => m.TrialPage),
+    loadComponent: () => import('./results/trial-page').then((m) => m.TrialPage),
   },
   {
-    path: 'ledger/money',
+    path: 'results/money',
     title: 'Money and time',
-    loadComponent: () => import('./ledger/money-page').then((m) => m.MoneyPage),
+    loadComponent: () => import('./results/money-page').then((m) => m.MoneyPage),
   },
   {
-    path: 'ledger/report',
+    path: 'results/report',
     title: 'Season report',
-    loadComponent: () => import('./ledger/report-page').then((m) => m.ReportPage),
+    loadComponent: () => import('./results/report-page').then((m) => m.ReportPage),
   },
   {
-    path: 'ledger/learned',
-    title: 'Learned',
-    loadComponent: () => import('./ledger/learned-page').then((m) => m.LearnedPage),
+    path: 'results/learned',
+    title: 'What it has learned',
+    loadComponent: () => import('./results/learned-page').then((m) => m.LearnedPage),
   },
   {
-    path: 'library',
-    title: 'Library',
-    loadComponent: () => import('./library/library-page').then((m) => m.LibraryPage),
+    path: 'plants',
+    title: 'Plant guide',
+    loadComponent: () => import('./plants/library-page').then((m) => m.LibraryPage),
   },
   {
-    path: 'library/new',
+    path: 'plants/new',
     title: 'Add a plant',
-    loadComponent: () => import('./library/own-figures').then((m) => m.OwnFigures),
+    loadComponent: () => import('./plants/own-figures').then((m) => m.OwnFigures),
   },
   {
-    path: 'library/:id/own',
+    path: 'plants/:id/own',
     title: 'Your own figures',
-    loadComponent: () => import('./library/own-figures').then((m) => m.OwnFigures),
+    loadComponent: () => import('./plants/own-figures').then((m) => m.OwnFigures),
   },
   {
-    path: 'library/:id',
+    path: 'plants/:id',
     title: 'Plant',
-    loadComponent: () => import('./library/taxon-page').then((m) => m.TaxonPage),
+    loadComponent: () => import('./plants/taxon-page').then((m) => m.TaxonPage),
   },
   {
     path: 'marks',
     title: 'The marks',
-    loadComponent: () => import('./library/marks-page').then((m) => m.MarksPage),
+    loadComponent: () => import('./plants/marks-page').then((m) => m.MarksPage),
   },
   {
-    path: 'store-room',
-    title: 'Store room',
-    loadComponent: () => import('./store-room/store-room-page').then((m) => m.StoreRoomPage),
+    path: 'settings',
+    title: 'Settings',
+    loadComponent: () => import('./settings/settings-page').then((m) => m.SettingsPage),
   },
   {
-    path: 'store-room/data',
+    path: 'settings/data',
     title: 'Data in and out',
-    loadComponent: () => import('./store-room/data-page').then((m) => m.DataPage),
+    loadComponent: () => import('./settings/data-page').then((m) => m.DataPage),
   },
   {
-    path: 'store-room/paper',
+    path: 'settings/paper',
     title: 'An old paper log',
-    loadComponent: () => import('./store-room/paper-page').then((m) => m.PaperPage),
+    loadComponent: () => import('./settings/paper-page').then((m) => m.PaperPage),
   },
   {
-    path: 'store-room/air/:id',
+    path: 'settings/air/:id',
     title: 'Air',
     loadComponent: () => import('./air/air-page').then((m) => m.AirPage),
   },
   {
-    path: 'store-room/made-with',
+    path: 'settings/made-with',
     title: 'Made with',
-    loadComponent: () => import('./store-room/licences-page').then((m) => m.LicencesPage),
+    loadComponent: () => import('./settings/licences-page').then((m) => m.LicencesPage),
   },
   {
-    path: 'store-room/devices',
+    path: 'settings/devices',
     title: 'Devices',
     loadComponent: () => import('./air/devices-page').then((m) => m.DevicesPage),
   },
+  // Whoever builds with the kit sees it here; the built app has no such page.
+  ...(isDevMode()
+    ? [
+        {
+          path: 'workbench',
+          title: 'Workbench',
+          loadComponent: () => import('./workbench/workbench-page').then((m) => m.WorkbenchPage),
+        },
+      ]
+    : []),
   {
     path: '**',
     title: 'Not here',

@@ -1,5 +1,7 @@
 import { signal, type Type } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
+import { MatSelect } from '@angular/material/select';
+import { By } from '@angular/platform-browser';
 import { provideRouter } from '@angular/router';
 import type { Day } from '@hypogeon/core/days';
 import { demoJournal } from '@hypogeon/core/demo';
@@ -8,6 +10,7 @@ import type { Entry } from '@hypogeon/core/journal';
 import { of } from 'rxjs';
 import { STORES } from '../app/data/book';
 import { Journal } from '../app/data/journal';
+import { LOCALE } from '../app/data/locale';
 import { Today } from '../app/data/today';
 import { MemoryStores } from './stores';
 
@@ -54,12 +57,56 @@ export class Bench<T> {
     return control;
   }
 
+  /** A list one chooses from, by its label. */
+  list(label: string): MatSelect | null {
+    const found = this.all('label').find((l) => l.textContent.trim() === label);
+    if (!found) return null;
+    const lists = this.fixture.debugElement.queryAll(By.directive(MatSelect));
+    const at = lists.find((l) =>
+      (l.nativeElement as HTMLElement)
+        .getAttribute('aria-labelledby')
+        ?.split(' ')
+        .includes(found.id),
+    );
+    return (at?.componentInstance as MatSelect | undefined) ?? null;
+  }
+
+  /** What a list shows as chosen. */
+  shown(label: string): string {
+    const list = this.list(label);
+    if (!list) throw new Error(`no list ${label} in: ${this.text}`);
+    return list.triggerValue;
+  }
+
+  /** Opens a menu and chooses from it; it lies over the page, not in it. */
+  async menu(opener: string | RegExp, item: string): Promise<void> {
+    await this.tap(opener);
+    const found = [...document.querySelectorAll<HTMLElement>('.mat-mdc-menu-item')].find(
+      (i) => i.textContent.replace(/\s+/g, ' ').trim() === item,
+    );
+    if (!found) throw new Error(`no ${item} in the menu`);
+    found.click();
+    await this.settle();
+  }
+
   async tap(name: string | RegExp): Promise<void> {
     this.button(name).click();
     await this.settle();
   }
 
+  /** Types into a field, or chooses from a list by what an option stands for or says. */
   async fill(label: string, value: string): Promise<void> {
+    const list = this.list(label);
+    if (list) {
+      list.open();
+      await this.settle();
+      const option =
+        list.options.find((o) => `${o.value}` === value) ??
+        list.options.find((o) => o.viewValue === value);
+      if (!option) throw new Error(`no ${value} in the list ${label}`);
+      option._getHostElement().click();
+      return this.settle();
+    }
     const control = this.field(label);
     control.value = value;
     control.dispatchEvent(new Event('input'));
@@ -99,6 +146,7 @@ export async function mount<T>(
     providers: [
       provideRouter([{ path: '**', children: [] }]),
       { provide: STORES, useValue: stores },
+      { provide: LOCALE, useValue: 'en-GB' },
       { provide: Today, useValue: { day: signal(DAY), today$: of(DAY) } },
       ...providers,
     ],

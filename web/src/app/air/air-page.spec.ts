@@ -79,7 +79,7 @@ describe('the air of a place', () => {
     expect(page.text).toContain('Gaps: 1–3 Apr (48 h)');
     expect(page.text).toContain('Line 5: “broken” is no date of this order.');
     expect(page.recorded()).toEqual([]);
-    await page.tap('Leave it');
+    await page.tap('Cancel');
     expect(page.text).not.toContain('Take these readings');
   });
 

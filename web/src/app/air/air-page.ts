@@ -1,4 +1,3 @@
-import { DecimalPipe } from '@angular/common';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -9,6 +8,9 @@ import {
   viewChild,
 } from '@angular/core';
 import { RouterLink } from '@angular/router';
+import { MatCheckbox } from '@angular/material/checkbox';
+import { MatButton } from '@angular/material/button';
+import { MatOption, MatSelect } from '@angular/material/select';
 import { airOf, dryingOf } from '@hypogeon/core/bench';
 import {
   LIGHT_LEVEL,
@@ -27,10 +29,13 @@ import { saveText } from '../data/save-text';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
 import { Chart, type Ink } from '../ui/chart';
-import { Field, FieldControl } from '../ui/field';
-import { numberFrom } from '../ui/number';
+import { Field, FieldControl } from '../forms/field';
+import { numberFrom } from '../forms/number';
 import { MonthlyTable } from './monthly-table';
 import { WeatherImport } from './weather-import';
+import { NumberPipe } from '../ui/number-pipe';
+import type { Column } from '../ui/column';
+import { Table } from '../ui/table';
 
 const DAY_MS = 86_400_000;
 const MINUTE_MS = 60_000;
@@ -39,7 +44,20 @@ const GAP_MS = 8 * DAY_MS;
 /** The air of one place: what it is like, its readings, its usual year, and where both come from. */
 @Component({
   selector: 'hy-air-page',
-  imports: [DecimalPipe, Field, FieldControl, RouterLink, Chart, MonthlyTable, WeatherImport],
+  imports: [
+    Table,
+    MatCheckbox,
+    MatButton,
+    MatOption,
+    MatSelect,
+    NumberPipe,
+    Field,
+    FieldControl,
+    RouterLink,
+    Chart,
+    MonthlyTable,
+    WeatherImport,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './air-page.html',
   styleUrl: './air-page.scss',
@@ -69,6 +87,41 @@ export class AirPage {
     const { evaporationMm, molPerDay, windMps } = dryingOf(state, this.id(), this.today());
     return { air, evaporationMm, molPerDay, windMps };
   });
+  private told(tempC: number | undefined): string {
+    return tempC === undefined ? '' : this.words.temperature(tempC);
+  }
+
+  protected readonly columns: readonly Column<AirReading>[] = [
+    { key: 'day', head: 'Day', text: (r) => this.words.day(r.day), sort: (r) => r.day },
+    {
+      key: 'mean',
+      head: 'Mean',
+      number: true,
+      text: (r) => this.words.temperature(r.tempC),
+      sort: (r) => r.tempC,
+    },
+    {
+      key: 'low',
+      head: 'Low',
+      number: true,
+      text: (r) => this.told(r.minC),
+      sort: (r) => r.minC ?? null,
+    },
+    {
+      key: 'high',
+      head: 'High',
+      number: true,
+      text: (r) => this.told(r.maxC),
+      sort: (r) => r.maxC ?? null,
+    },
+    {
+      key: 'humidity',
+      head: 'Humidity',
+      number: true,
+      text: (r) => `${this.words.percent(r.rh)}${r.rhFilled ? ' filled in' : ''}`,
+      sort: (r) => r.rh,
+    },
+  ];
   protected readonly readings = computed<readonly AirReading[]>(
     () => this.state().air.get(this.id()) ?? [],
   );
@@ -204,7 +257,7 @@ export class AirPage {
 
   /** An optional figure of the place, within what makes sense. */
   protected figure(
-    field: 'windMps' | 'lampPpfd' | 'lampHours' | 'matC',
+    field: 'windMps' | 'lampPpfd' | 'lampHours',
     text: string,
     low: number,
     high: number,
@@ -213,6 +266,19 @@ export class AirPage {
     const good = text.trim() === '' || (value >= low && value <= high);
     this.problem.set(good ? null : { field, says: `Between ${low} and ${high}, or nothing.` });
     if (good) this.put({ [field]: text.trim() === '' ? null : value });
+  }
+
+  /** A difference of temperatures, in the grower's degrees. */
+  protected degrees(kelvin: number): string {
+    return `${+(this.words.temperatureUnit() === 'F' ? kelvin * 1.8 : kelvin).toFixed(1)}`;
+  }
+
+  protected setMat(text: string): void {
+    const value = numberFrom(text) / (this.words.temperatureUnit() === 'F' ? 1.8 : 1);
+    const good = text.trim() === '' || (value >= 0 && value <= 25);
+    const says = `From 0 to ${this.degrees(25)} degrees, or nothing.`;
+    this.problem.set(good ? null : { field: 'matC', says });
+    if (good) this.put({ matC: text.trim() === '' ? null : value });
   }
 
   protected setLatitude(text: string): void {

@@ -1,12 +1,14 @@
-import { DecimalPipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { batchCode, batchTitle } from '@hypogeon/core/bench';
+import { MatButton } from '@angular/material/button';
+import { MatOption, MatSelect } from '@angular/material/select';
+import { batchCode, batchTitle, placesIn } from '@hypogeon/core/bench';
 import { Actions } from '../data/actions';
 import { Devices, type DeviceInfo, type Live, type Pairing, type Reading } from '../data/devices';
 import { Journal } from '../data/journal';
 import { Words } from '../data/words';
-import { Field, FieldControl } from '../ui/field';
+import { Field } from '../forms/field';
+import { NumberPipe } from '../ui/number-pipe';
 
 const KIND_WORD = {
   'thermo-hygrometer': 'temperature and humidity',
@@ -29,12 +31,12 @@ const FAULTS = [
 /** Sensors and scales: found, paired with a place or a pot, listened to. */
 @Component({
   selector: 'hy-devices-page',
-  imports: [DecimalPipe, Field, FieldControl, RouterLink],
+  imports: [MatButton, MatOption, MatSelect, NumberPipe, Field, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
       <div>
-        <p class="quiet small"><a routerLink="/store-room">Store room</a></p>
+        <p class="quiet small"><a routerLink="/settings">Settings</a></p>
         <h1>Devices</h1>
       </div>
     </div>
@@ -65,39 +67,41 @@ const FAULTS = [
               }
               @if (row.live.battery !== null) {
                 <div [class.low]="row.live.battery < 15">
-                  <span class="value">{{ row.live.battery | number: '1.0-0' }} %</span
+                  <span class="value">{{ row.live.battery | hyNumber }} %</span
                   ><small>battery{{ row.live.battery < 15 ? ', low' : '' }}</small>
                 </div>
               }
             </div>
             <div class="taps">
               @if (row.pairing.kind === 'scale') {
-                <button class="plain" (click)="keepWeight(row.pairing)">Keep this weight</button>
+                <button matButton="outlined" (click)="keepWeight(row.pairing)">
+                  Keep this weight
+                </button>
               } @else {
-                <button class="plain" (click)="keep(row.pairing)">Keep readings now</button>
+                <button matButton="outlined" (click)="keep(row.pairing)">Keep readings now</button>
               }
               @if (row.live.replaying) {
-                <button class="bare" (click)="devices.backToNow(row.pairing.id)">
+                <button matButton="text" (click)="devices.backToNow(row.pairing.id)">
                   Back to now
                 </button>
               } @else {
-                <button class="bare" (click)="devices.replay(row.pairing.id, 48, 7200)">
+                <button matButton="text" (click)="devices.replay(row.pairing.id, 48, 7200)">
                   Replay two days
                 </button>
               }
               <button
-                class="bare"
+                matButton="text"
                 (click)="devices.unpair(row.pairing.id)"
                 [attr.aria-label]="'Unpair ' + row.pairing.name"
               >
                 Unpair
               </button>
               <hy-field [label]="'Simulated trouble of ' + row.pairing.name" unseen>
-                <select hyControl (change)="fault(row.pairing, trouble.value)" #trouble>
+                <mat-select (selectionChange)="fault(row.pairing, $event.value)">
                   @for (f of faults; track f[0]) {
-                    <option [value]="f[0]">simulate: {{ f[1] }}</option>
+                    <mat-option [value]="f[0]">simulate: {{ f[1] }}</mat-option>
                   }
-                </select>
+                </mat-select>
               </hy-field>
             </div>
           </li>
@@ -110,7 +114,7 @@ const FAULTS = [
     <section aria-labelledby="offered">
       <h2 id="offered" class="ruled">Offered by the server</h2>
       <p>
-        <button class="plain" (click)="look()" [disabled]="looking()">
+        <button matButton="outlined" (click)="look()" [disabled]="looking()">
           {{ looking() ? 'Looking …' : 'Look for devices' }}
         </button>
       </p>
@@ -122,14 +126,14 @@ const FAULTS = [
                 <strong>{{ d.name }}</strong><span class="quiet small">{{ kindWord[d.kind] }}</span>
               </div>
               <hy-field [label]="d.kind === 'scale' ? 'Carries a pot of' : 'Hangs in'">
-                <select hyControl #where>
+                <mat-select [value]="placesFor(d)[0]?.id" #where>
                   @for (p of placesFor(d); track p.id) {
-                    <option [value]="p.id">{{ p.name }}</option>
+                    <mat-option [value]="p.id">{{ p.name }}</mat-option>
                   }
-                </select>
+                </mat-select>
               </hy-field>
               <button
-                class="act"
+                matButton="filled"
                 [disabled]="placesFor(d).length === 0"
                 (click)="pair(d, where.value)"
                 [attr.aria-label]="'Pair ' + d.name"
@@ -251,7 +255,7 @@ export class DevicesPage {
   protected readonly looking = signal(false);
 
   protected readonly spaces = computed(() =>
-    [...this.journal.state().spaces.values()].map((s) => ({ id: s.id, name: s.name ?? 'Bench' })),
+    placesIn(this.journal.state()).map((s) => ({ id: s.id, name: s.name ?? 'Bench' })),
   );
   protected readonly pots = computed(() => {
     const state = this.journal.state();
@@ -367,7 +371,7 @@ export class DevicesPage {
       case 'humidity':
         return { shown: `${value.toFixed(0)} %`, word: told };
       case 'illuminance':
-        return { shown: `${Math.round(value).toLocaleString('en-GB')} lx`, word: told };
+        return { shown: `${this.words.number(value)} lx`, word: told };
       case 'weight':
         return { shown: `${value.toFixed(1)} g`, word: told };
       default:

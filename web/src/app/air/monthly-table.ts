@@ -9,22 +9,21 @@ import {
 } from '@angular/core';
 import type { MonthAir, MonthlyClimate } from '@hypogeon/core/climate';
 import { readMonthly, readTable } from '@hypogeon/core/formats';
-import { celsiusFrom, temperatureIn } from '@hypogeon/core/units';
+import { temperatureIn } from '@hypogeon/core/units';
 import { Words } from '../data/words';
-import { numberFrom } from '../ui/number';
+import { FilePick } from '../forms/file-pick';
 
 type Cell = 'min' | 'max' | 'rh';
 type Row = Readonly<Record<Cell, string>>;
 
 const MONTHS = Array.from({ length: 12 }, (_, m) =>
-  new Intl.DateTimeFormat('en-GB', { month: 'long', timeZone: 'UTC' }).format(
-    Date.UTC(2026, m, 15),
-  ),
+  new Intl.DateTimeFormat('en', { month: 'long', timeZone: 'UTC' }).format(Date.UTC(2026, m, 15)),
 );
 
 /** Twelve months of lows, highs and humidity, typed and kept once all of them make sense. */
 @Component({
   selector: 'hy-monthly-table',
+  imports: [FilePick],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="scroll" tabindex="0" role="region" aria-label="The usual year by month">
@@ -59,16 +58,12 @@ const MONTHS = Array.from({ length: 12 }, (_, m) =>
         </tbody>
       </table>
     </div>
-    <label class="plain file">
-      Twelve months from a file
-      <input
-        class="unseen"
-        type="file"
-        accept=".csv,.txt,.tsv,text/csv"
-        (change)="choose(file)"
-        #file
-      />
-    </label>
+    <hy-file-pick
+      look="outlined"
+      label="Twelve months from a file"
+      accept=".csv,.txt,.tsv,text/csv"
+      (picked)="choose($event[0])"
+    />
     <p [class]="problem() ? 'problem' : 'small quiet'" [attr.role]="problem() ? 'alert' : null">
       {{ problem() || status() }}
     </p>
@@ -133,20 +128,19 @@ export class MonthlyTable {
   protected bad(row: Row, cell: Cell): boolean {
     const text = row[cell];
     if (text.trim() === '') return false;
-    const value = numberFrom(text);
-    if (cell === 'rh') return !(value >= 1 && value <= 100);
-    const celsius = celsiusFrom(value, this.unit());
+    if (cell === 'rh') return !(this.words.share(text) >= 0.01);
+    const celsius = this.words.celsius(text);
     if (!(celsius >= -50 && celsius <= 55)) return true;
     return (
-      row.min.trim() !== '' && row.max.trim() !== '' && numberFrom(row.min) > numberFrom(row.max)
+      row.min.trim() !== '' &&
+      row.max.trim() !== '' &&
+      this.words.celsius(row.min) > this.words.celsius(row.max)
     );
   }
 
-  protected async choose(input: HTMLInputElement): Promise<void> {
-    const file = input.files?.[0];
+  protected async choose(file: File | undefined): Promise<void> {
     if (!file) return;
     const table = readTable(await file.text());
-    input.value = '';
     const read = table ? readMonthly(table) : null;
     this.refused.set(read?.ok ? '' : (read?.problem ?? 'There is no table in this file.'));
     if (!read?.ok) return;
@@ -167,13 +161,12 @@ export class MonthlyTable {
   }
 
   private month(row: Row, before: MonthAir | undefined): MonthAir {
-    const celsius = (text: string): number =>
-      +celsiusFrom(numberFrom(text), this.unit()).toFixed(2);
+    const celsius = (text: string): number => +this.words.celsius(text).toFixed(2);
     const { windMps } = before ?? {};
     return {
       minC: celsius(row.min),
       maxC: celsius(row.max),
-      rh: numberFrom(row.rh) / 100,
+      rh: this.words.share(row.rh),
       ...(windMps === undefined ? {} : { windMps }),
     };
   }

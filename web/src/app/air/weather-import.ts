@@ -1,5 +1,6 @@
-import { DecimalPipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatOption, MatSelect } from '@angular/material/select';
 import { minuteText, SERIES_COLUMNS, type SeriesColumn } from '@hypogeon/core/climate';
 import {
   DATE_ORDER_WORD,
@@ -14,9 +15,11 @@ import { FILES_WORKER } from '../data/workers';
 import { Journal, type Draft } from '../data/journal';
 import { Words } from '../data/words';
 import { oneAtATime } from '../data/one-at-a-time';
-import { numberFrom } from '../ui/number';
+import { numberFrom } from '../forms/number';
 import type { ReadWeatherFile } from '../workers/files';
-import { Field, FieldControl } from '../ui/field';
+import { Field, FieldControl } from '../forms/field';
+import { FilePick } from '../forms/file-pick';
+import { NumberPipe } from '../ui/number-pipe';
 
 const COLUMN_WORD: Readonly<Record<SeriesColumn, string>> = {
   tempC: 'Temperature',
@@ -32,7 +35,7 @@ const MOST_BYTES = 40_000_000;
 /** A logger's or weather service's table into the readings of a place: columns told, result shown first. */
 @Component({
   selector: 'hy-weather-import',
-  imports: [DecimalPipe, Field, FieldControl],
+  imports: [FilePick, MatButton, MatOption, MatSelect, NumberPipe, Field, FieldControl],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section aria-labelledby="import">
@@ -41,23 +44,19 @@ const MOST_BYTES = 40_000_000;
         CSV of a logger or a weather service: dates of any kind, °C or °F, with or without humidity.
       </p>
       <div class="row">
-        <label class="plain file">
-          Choose a file
-          <input
-            class="unseen"
-            type="file"
-            accept=".csv,.txt,.tsv,text/csv,text/plain"
-            (change)="choose(file)"
-            #file
-          />
-        </label>
-        <button class="bare" (click)="sample()">Try the open Seattle weather table</button>
+        <hy-file-pick
+          look="outlined"
+          label="Choose a file"
+          accept=".csv,.txt,.tsv,text/csv,text/plain"
+          (picked)="choose($event[0])"
+        />
+        <button matButton="text" (click)="sample()">Try the open Seattle weather table</button>
       </div>
       <div aria-live="polite">
         @if (errand.under()) {
           <p class="quiet">
             Reading {{ name() }} …
-            <button type="button" class="bare" (click)="stop()">Stop</button>
+            <button type="button" matButton="text" (click)="stop()">Stop</button>
           </p>
         }
         @if (problem()) {
@@ -66,7 +65,7 @@ const MOST_BYTES = 40_000_000;
       </div>
       @if (found(); as f) {
         <div class="offer">
-          <h3>{{ name() }}: {{ f.rows | number }} rows</h3>
+          <h3>{{ name() }}: {{ f.rows | hyNumber }} rows</h3>
           <div class="scroll" tabindex="0" role="region" aria-label="First rows of the file">
             <table>
               <thead>
@@ -89,33 +88,32 @@ const MOST_BYTES = 40_000_000;
           </div>
           <div class="fields">
             <hy-field label="Date">
-              <select hyControl (change)="map({ date: +date.value })" #date>
+              <mat-select [value]="f.mapping.date" (selectionChange)="map({ date: +$event.value })">
                 @for (h of f.header; track $index) {
-                  <option [value]="$index" [selected]="$index === f.mapping.date">{{ h }}</option>
+                  <mat-option [value]="$index">{{ h }}</mat-option>
                 }
-              </select>
+              </mat-select>
             </hy-field>
             <hy-field label="Time of day">
-              <select
-                hyControl
-                (change)="map({ time: time.value === '' ? null : +time.value })"
-                #time
+              <mat-select
+                [value]="f.mapping.time ?? ''"
+                (selectionChange)="map({ time: $event.value === '' ? null : +$event.value })"
               >
-                <option value="" [selected]="f.mapping.time === null">in the date, or none</option>
+                <mat-option value="">in the date, or none</mat-option>
                 @for (h of f.header; track $index) {
-                  <option [value]="$index" [selected]="$index === f.mapping.time">{{ h }}</option>
+                  <mat-option [value]="$index">{{ h }}</mat-option>
                 }
-              </select>
+              </mat-select>
             </hy-field>
             <hy-field
               label="Dates are written"
               [hint]="f.orders.length > 1 ? 'Day and month could be swapped: please check.' : ''"
             >
-              <select hyControl (change)="setOrder(order.value)" #order>
+              <mat-select [value]="f.mapping.order" (selectionChange)="setOrder($event.value)">
                 @for (o of f.orders; track o) {
-                  <option [value]="o" [selected]="o === f.mapping.order">{{ orderWord[o] }}</option>
+                  <mat-option [value]="o">{{ orderWord[o] }}</mat-option>
                 }
-              </select>
+              </mat-select>
             </hy-field>
             @if (f.read.zones.length > 0) {
               <hy-field
@@ -137,22 +135,25 @@ const MOST_BYTES = 40_000_000;
             @for (c of columns; track c) {
               <div class="column">
                 <hy-field [label]="word[c]">
-                  <select hyControl (change)="setColumn(c, column.value)" #column>
-                    <option value="" [selected]="!f.mapping.columns[c]">not in it</option>
+                  <mat-select
+                    [value]="f.mapping.columns[c]?.index ?? ''"
+                    (selectionChange)="setColumn(c, $event.value)"
+                  >
+                    <mat-option value="">not in it</mat-option>
                     @for (h of f.header; track $index) {
-                      <option [value]="$index" [selected]="$index === f.mapping.columns[c]?.index">
+                      <mat-option [value]="$index">
                         {{ h }}
-                      </option>
+                      </mat-option>
                     }
-                  </select>
+                  </mat-select>
                 </hy-field>
                 @if (f.mapping.columns[c]; as m) {
                   <hy-field [label]="word[c] + ', unit'" unseen>
-                    <select hyControl (change)="setUnit(c, unit.value)" #unit>
+                    <mat-select [value]="m.unit" (selectionChange)="setUnit(c, $event.value)">
                       @for (u of units[c]; track u) {
-                        <option [value]="u" [selected]="u === m.unit">{{ u }}</option>
+                        <mat-option [value]="u">{{ u }}</mat-option>
                       }
-                    </select>
+                    </mat-select>
                   </hy-field>
                 }
               </div>
@@ -160,7 +161,7 @@ const MOST_BYTES = 40_000_000;
           </div>
           <p>
             @if (f.read.from && f.read.to) {
-              <strong>{{ f.read.series.minutes.length | number }} readings</strong> from
+              <strong>{{ f.read.series.minutes.length | hyNumber }} readings</strong> from
               {{ words.day(f.read.from) }} to {{ words.day(f.read.to) }}, one every
               {{ step(f.read.stepMinutes) }}.
             } @else {
@@ -168,16 +169,16 @@ const MOST_BYTES = 40_000_000;
             }
             {{
               f.read.duplicates > 0
-                ? (f.read.duplicates | number) + ' of them twice: the later one stands.'
+                ? (f.read.duplicates | hyNumber) + ' of them twice: the later one stands.'
                 : ''
             }}
             {{
               f.read.impossible > 0
-                ? (f.read.impossible | number) + ' values no bench has are left out.'
+                ? (f.read.impossible | hyNumber) + ' values no bench has are left out.'
                 : ''
             }}
             @if (f.read.unreadable > 0) {
-              {{ f.read.unreadable | number }} that are no numbers are left out, the first of them
+              {{ f.read.unreadable | hyNumber }} that are no numbers are left out, the first of them
               “{{ f.read.unreadableLike }}”.
             }
           </p>
@@ -191,14 +192,14 @@ const MOST_BYTES = 40_000_000;
               Gaps:
               @for (g of f.read.gaps; track $index) {
                 {{ words.span(g.from, g.to) }} ({{
-                  g.hours < 72 ? g.hours + ' h' : (g.hours / 24 | number: '1.0-0') + ' days'
+                  g.hours < 72 ? g.hours + ' h' : (g.hours / 24 | hyNumber) + ' days'
                 }}){{ $last ? '.' : ', ' }}
               }
             </p>
           }
           @if (f.read.refused > 0) {
             <p>
-              <strong>{{ f.read.refused | number }} rows left out.</strong>
+              <strong>{{ f.read.refused | hyNumber }} rows left out.</strong>
             </p>
             <ul>
               @for (p of f.read.problems; track p.line) {
@@ -207,10 +208,14 @@ const MOST_BYTES = 40_000_000;
             </ul>
           }
           <div class="row">
-            <button class="act" [disabled]="f.read.series.minutes.length === 0" (click)="take()">
+            <button
+              matButton="filled"
+              [disabled]="f.read.series.minutes.length === 0"
+              (click)="take()"
+            >
               Take these readings
             </button>
-            <button class="bare" (click)="leave()">Leave it</button>
+            <button matButton="text" (click)="leave()">Cancel</button>
           </div>
         </div>
       }
@@ -279,8 +284,7 @@ export class WeatherImport {
     return read?.ok ? read : null;
   });
 
-  protected async choose(input: HTMLInputElement): Promise<void> {
-    const file = input.files?.[0];
+  protected async choose(file: File | undefined): Promise<void> {
     if (!file) return;
     this.problem.set('');
     if (file.size > MOST_BYTES)
@@ -289,7 +293,6 @@ export class WeatherImport {
       );
     this.name.set(file.name);
     const text = await file.text();
-    input.value = '';
     await this.look(text, null);
   }
 
@@ -361,7 +364,7 @@ export class WeatherImport {
     });
     const rows = found.read.series.minutes.length;
     this.leave();
-    await this.actions.recordAll(drafts, `${rows.toLocaleString('en-GB')} readings taken`);
+    await this.actions.recordAll(drafts, `${this.words.number(rows)} readings taken`);
   }
 
   protected stop(): void {

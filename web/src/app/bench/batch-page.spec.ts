@@ -1,31 +1,43 @@
+import type { Entry } from '@hypogeon/core/journal';
 import { mount, type Bench } from '../../testing/mount';
 import { BatchPage } from './batch-page';
+import { LogPage } from './log-page';
 
 const open = (id: string): Promise<Bench<BatchPage>> => mount(BatchPage, { id });
+
+const more = (page: Bench<BatchPage>, item: string): Promise<void> =>
+  page.menu('More to record', item);
+/** Hands in the form that is open. */
+async function hand(page: Bench<BatchPage>): Promise<void> {
+  page.all('.panel [type=submit]')[0]!.click();
+  await page.settle();
+}
 
 describe('the page of a batch', () => {
   it('answers first: what today means for it', async () => {
     const page = await open('b-24');
     expect(page.all('.verdict')[0]!.textContent).toMatch(/No water until Mon 20 Apr/);
-    expect(page.text).toContain('6 pads of Opuntia microdasys from Bunny ears');
+    expect(page.text).toContain('6 pads of Opuntia microdasys, cut Sat 4 Apr');
+    expect(page.text).toContain('From Bunny ears');
   });
 
   it('gives the loud colour to what is asked now, and to nothing else', async () => {
-    const page = await open('b-21');
-    expect(page.all('.deeds .act').map((b) => b.textContent.trim())).toEqual(['Watered', 'Count']);
-    const quiet = await open('b-25');
-    expect(quiet.all('.deeds .act')).toEqual([]);
+    const loud = (page: Bench<BatchPage>): string[] =>
+      page.all('.mat-mdc-unelevated-button').map((b) => b.textContent.trim());
+    expect(loud(await open('b-21'))).toEqual(['Watered']);
+    expect(loud(await open('b-25'))).toEqual([]);
   });
 
-  it('waters without a question once the gate is open', async () => {
+  it('waters by its one filled button, by as much as is asked', async () => {
     const page = await open('b-21');
-    await page.tap('Watered');
+    await page.tap(/^Watered: /);
     // What was known of the gate is written down with it.
     expect(page.recorded()).toEqual([
       {
         kind: 'watered',
         batch: 'b-21',
         how: 'poured',
+        ml: expect.any(Number),
         day: '2026-04-09',
         gate: { opens: '2026-04-03' },
       },
@@ -34,17 +46,18 @@ describe('the page of a batch', () => {
 
   it('records looks, notes and moves on the day that is set', async () => {
     const page = await open('b-19');
+    await more(page, 'For another day …');
     await page.fill('On', '2026-04-07');
-    await page.tap('Inspected');
+    expect(page.text).toContain('Recording for Tue 7 Apr');
+    await more(page, 'Looked at …');
     await page.fill('What else was seen (optional)', 'a little red');
     await page.tap('Wrinkled, but firm');
-    await page.tap('Note');
+    await more(page, 'Note …');
     await page.fill('Note', 'Turned the tray');
-    await page.tap('Keep it');
-    await page.tap('Moved');
+    await page.tap('Save the note');
+    await more(page, 'Moved …');
     await page.fill('To', 'shelf');
-    page.all('.panel .act')[0]!.click();
-    await page.settle();
+    await page.tap('Moved');
     expect(page.recorded()).toEqual([
       {
         kind: 'inspected',
@@ -61,15 +74,13 @@ describe('the page of a batch', () => {
 
   it('tells of a setting how many, into what, and a cut torn open', async () => {
     const page = await open('b-22');
-    await page.tap('Set, and tell how');
+    await more(page, 'Set, and tell how …');
     await page.fill('How many were set', '9');
-    page.all('.panel .act')[0]!.click();
-    await page.settle();
+    await hand(page);
     expect(page.text).toContain('A whole number from 1 to 7');
     await page.fill('How many were set', '3');
     page.all('.panel input[type="checkbox"]').forEach((box) => box.click());
-    page.all('.panel .act')[0]!.click();
-    await page.settle();
+    await hand(page);
     expect(page.recorded()).toMatchObject([
       { kind: 'stuck', batch: 'b-22', count: 3, wet: true },
       { kind: 'reopened', batch: 'b-22', why: 'torn' },
@@ -80,39 +91,41 @@ describe('the page of a batch', () => {
 
   it('a look may tell roots, their length and signs', async () => {
     const page = await open('b-19');
-    await page.tap('Inspected');
+    await more(page, 'Looked at …');
     await page.fill('Roots', 'few');
     await page.fill('Longest root, mm', '1 in');
-    page.all('.ticks input')[1]!.click();
+    await page.tap('White roots');
     await page.tap('Fine');
     expect(page.recorded()).toMatchObject([
       { kind: 'inspected', seen: 'fine', roots: 'few', rootMm: 25.4, signs: ['white-roots'] },
     ]);
-    expect(page.text).toContain('Looked: fine, a few roots, roots of 25 mm, white roots');
   });
 
   it('pots on into a pot and a mix, with roots as they came', async () => {
     const page = await open('b-19');
-    await page.tap('Potted on');
+    await more(page, 'Potted on …');
     await page.fill('Into (optional)', 'pot-7');
     await page.fill('The roots came', 'bared');
-    page.all('.panel .act')[0]!.click();
-    await page.settle();
+    await hand(page);
     expect(page.recorded()).toMatchObject([
       { kind: 'potted', count: 8, container: 'pot-7', roots: 'bared' },
     ]);
   });
 
   it('names what stands near rot', async () => {
-    expect((await open('b-19')).text).toMatch(/Rot was seen here\.\s*At risk: Echeveria crowns/);
-    expect((await open('b-20')).text).toMatch(/Rot near it\.\s*Sedum crowns had rot/);
+    expect((await open('b-19')).text).toMatch(
+      /Rot was seen here\.\s*At risk: Snowball bowl, crowns/,
+    );
+    expect((await open('b-20')).text).toMatch(/Rot near it\.\s*Jelly beans, crowns had rot/);
   });
 
   it('does not record on a day before the cut', async () => {
     const page = await open('b-19');
+    await more(page, 'For another day …');
     await page.fill('On', '2026-01-01');
     expect(page.text).toContain('It was cut on');
-    await page.tap('Watered');
+    expect(page.button(/^Watered: /)).toHaveProperty('disabled', true);
+    await more(page, 'Watered');
     expect(page.recorded()).toEqual([]);
   });
 
@@ -123,20 +136,19 @@ describe('the page of a batch', () => {
     ['9', 'Only 8 with roots are left'],
   ])('refuses to pot “%s”', async (count, sentence) => {
     const page = await open('b-19');
-    await page.tap('Potted on');
+    await more(page, 'Potted on …');
     await page.fill('How many went into pots', count);
-    page.all('.panel .act')[0]!.click();
-    await page.settle();
+    await hand(page);
     expect(page.text).toContain(sentence);
     expect(page.recorded()).toEqual([]);
   });
 
   it('changes only the fields that were changed', async () => {
     const page = await open('b-19');
-    await page.tap('Change');
-    await page.fill('Wound width', '5/16 in');
+    await more(page, 'Change …');
+    await page.fill('Wound width, mm', '5/16 in');
     await page.fill('Tray or place', 'Tray Z');
-    await page.tap('Change it');
+    await page.tap('Save');
     expect(page.recorded()).toEqual([
       {
         kind: 'put',
@@ -150,34 +162,102 @@ describe('the page of a batch', () => {
 
   it('does not make the batch smaller than what was counted', async () => {
     const page = await open('b-19');
-    await page.tap('Change');
+    await more(page, 'Change …');
     await page.fill('How many cuttings', '4');
-    await page.tap('Change it');
+    await page.tap('Save');
     expect(page.text).toContain('9 of them have an outcome already, so it cannot be 4.');
     await page.fill('How many cuttings', '24');
-    await page.fill('Wound width', 'thick');
-    await page.tap('Change it');
+    await page.fill('Wound width, mm', 'thick');
+    await page.tap('Save');
     expect(page.text).toContain('“thick” is not a length');
     expect(page.recorded()).toEqual([]);
   });
 
-  it('ends and takes back, and the log says both', async () => {
+  it('ends, and the log undoes it', async () => {
     const page = await open('b-19');
-    await page.tap('End');
+    await more(page, 'End …');
     await page.fill('Why (optional)', 'Frost');
     await page.tap('End it');
     expect(page.all('.verdict')[0]!.textContent).toContain('Done.');
-    await page.tap(/^Take back: Ended: Frost/);
-    expect(page.all('.verdict')[0]!.textContent).not.toContain('Done.');
-    expect(page.recorded().map((e) => (e as { kind: string }).kind)).toEqual(['ended', 'retract']);
+    expect(page.recorded()).toMatchObject([{ kind: 'ended', text: 'Frost' }]);
+  });
+});
+
+describe('the log of a batch', () => {
+  it('tells all, the latest first, and undoes a line', async () => {
+    const page = await mount(LogPage, { id: 'b-19' });
+    const texts = page.all('li > span').map((l) => l.textContent);
+    expect(texts.at(-1)).toBe('Cut');
+    const [first] = page.all('li button');
+    first!.click();
+    await page.settle();
+    expect(page.recorded()).toMatchObject([{ kind: 'retract' }]);
+    expect(page.all('li > span')).toHaveLength(texts.length - 1);
   });
 
   it('shows HTML in a note as the text it is', async () => {
-    const page = await open('b-19');
-    await page.tap('Note');
-    await page.fill('Note', '<img src=x onerror=alert(1)>');
-    await page.tap('Keep it');
-    expect(page.all('.log img')).toEqual([]);
+    const batch = await open('b-19');
+    await more(batch, 'Note …');
+    await batch.fill('Note', '<img src=x onerror=alert(1)>');
+    await batch.tap('Save the note');
+    const told = [...batch.journal.state().log.values()].flat();
+    const page = await mount(LogPage, { id: 'b-19' }, told);
+    expect(page.all('li img')).toEqual([]);
     expect(page.text).toContain('<img src=x onerror=alert(1)>');
+  });
+});
+
+describe('a cut that stands still in the air', () => {
+  const at = '2026-03-01T08:00:00.000Z~000';
+  const shared = { day: '2026-04-07', by: 'phone', kind: 'put' } as const;
+  const damp: readonly Entry[] = [
+    {
+      ...shared,
+      id: 's',
+      at: `${at}0`,
+      record: 'space',
+      key: 'cellar',
+      fields: { name: 'Cellar', tempC: 4, rh: 1 },
+    },
+    {
+      ...shared,
+      id: 'd',
+      at: `${at}1`,
+      record: 'space',
+      key: 'sill',
+      fields: { name: 'Sill', tempC: 22, rh: 0.4 },
+    },
+    {
+      ...shared,
+      id: 'b',
+      at: `${at}2`,
+      record: 'batch',
+      key: 'b1',
+      fields: {
+        taxon: 'crassula-ovata',
+        method: 'branch',
+        count: 3,
+        space: 'cellar',
+        cutOn: '2026-04-07',
+        school: 'dry-to-touch',
+        callusAt: 'rack',
+      },
+    },
+    { id: 'c', at: `${at}3`, day: '2026-04-07', by: 'phone', kind: 'cut', batch: 'b1' },
+  ];
+
+  it('Move opens the move on the page itself, each time it is tapped', async () => {
+    const page = await mount(BatchPage, { id: 'b1' }, damp);
+    expect(page.all('hy-move-deed')).toEqual([]);
+    await page.tap(/^Move: /);
+    expect(page.all('hy-move-deed')).toHaveLength(1);
+    await more(page, 'Note …');
+    await page.tap(/^Move: /);
+    expect(page.all('hy-move-deed')).toHaveLength(1);
+  });
+
+  it('and stands open for who came here to move it', async () => {
+    const page = await mount(BatchPage, { id: 'b1', tell: 'move' }, damp);
+    expect(page.all('hy-move-deed')).toHaveLength(1);
   });
 });

@@ -37,19 +37,19 @@ describe('the bench', () => {
   it('tells a batch in a line: stage, age and what came of it', async () => {
     const page = await mount(BenchPage);
     await page.fill('Find a batch', 'Tray G');
-    expect(page.text).toMatch(/Sedum crowns ?Mat tray · SED-\w{3} ?rooted ?day 31/);
+    expect(page.text).toMatch(/Jelly beans, crowns ?Mat tray · SED-\w{3} ?rooted ?day 31/);
     expect(page.text).toContain('8 of 24 rooted, 1 lost, 15 waiting');
   });
 
   it('sieves by stage and by trouble, and sorts', async () => {
     const page = await mount(BenchPage);
-    await page.tap(/^Sieve/);
+    await page.tap(/^Filter/);
     await page.fill('Stage', 'callusing');
     expect(page.text).toContain('6 batches');
     await page.fill('In order', 'plant');
     const names = page.all('.row strong').map((n) => n.textContent);
     expect(names).toEqual([...names].sort());
-    await page.tap('Clear the sieve');
+    await page.tap('Clear the filter');
     expect(page.all('.row').length).toBeGreaterThan(6);
   });
 

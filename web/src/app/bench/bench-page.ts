@@ -10,6 +10,9 @@ import {
   signal,
 } from '@angular/core';
 import { RouterLink } from '@angular/router';
+import { MatCheckbox } from '@angular/material/checkbox';
+import { MatButton } from '@angular/material/button';
+import { MatOption, MatSelect } from '@angular/material/select';
 import {
   askBench,
   BENCH_SORTS,
@@ -40,7 +43,7 @@ import { Water } from '../data/water';
 import { Words } from '../data/words';
 import { CuttingMark } from '../marks/cutting-mark';
 import { FRESH, type MarkState } from '../marks/mark-state';
-import { Field, FieldControl } from '../ui/field';
+import { Field, FieldControl } from '../forms/field';
 import { BenchTabs } from './bench-tabs';
 
 /** So many rows are simply drawn; more come and go as one scrolls. */
@@ -76,6 +79,10 @@ const askSchema: z.ZodType<BenchAsk> = z.object({
 @Component({
   selector: 'hy-bench-page',
   imports: [
+    MatCheckbox,
+    MatButton,
+    MatOption,
+    MatSelect,
     BenchTabs,
     CdkVirtualScrollViewport,
     CuttingMark,

@@ -1,9 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatRadioButton, MatRadioGroup } from '@angular/material/radio';
+import { MatButton } from '@angular/material/button';
 import { MAT_DIALOG_DATA, MatDialogModule, MatDialogRef } from '@angular/material/dialog';
+import { Field, FieldControl } from '../forms/field';
 
 export interface BreachQuestion {
   readonly title: string;
-  /** When the gate opens, in words. */
+  /** As soon as it is safe, in words. */
   readonly opens: string;
 }
 
@@ -12,52 +15,50 @@ const REASONS = ['By mistake', 'It looked shrivelled', 'To settle dust', 'Trying
 /** Asks why water should touch an open wound; the reason is remembered with the watering. */
 @Component({
   selector: 'hy-breach-dialog',
-  imports: [MatDialogModule],
+  imports: [Field, FieldControl, MatButton, MatDialogModule, MatRadioButton, MatRadioGroup],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h2 mat-dialog-title>The gate is shut {{ question.opens }}</h2>
+    <h2 mat-dialog-title>No water {{ question.opens }}</h2>
     <mat-dialog-content>
       <p>
-        {{ question.title }}: water on an open wound lets rot in, and rot cannot be undone. A
-        thirsty cutting wrinkles, shows it and recovers.
+        The cut of {{ question.title }} is still open: water now is how most cuttings rot. If there
+        is a reason, it is written down with it and counted in Results.
       </p>
-      <fieldset>
-        <legend>Why water now?</legend>
+      <mat-radio-group aria-label="Why now" [value]="picked()" (change)="picked.set($event.value)">
         @for (reason of reasons; track reason) {
-          <label class="tick">
-            <input
-              type="radio"
-              name="why"
-              [checked]="picked() === reason"
-              (change)="picked.set(reason)"
-            />
-            {{ reason }}
-          </label>
+          <mat-radio-button [value]="reason">{{ reason }}</mat-radio-button>
         }
-        <label class="tick">
-          <input type="radio" name="why" [checked]="picked() === ''" (change)="picked.set('')" />
-          For another reason:
-        </label>
-        <input
-          type="text"
-          aria-label="The other reason"
-          maxlength="200"
-          [value]="other()"
-          (input)="other.set(text.value); picked.set('')"
-          #text
-        />
-      </fieldset>
+        <mat-radio-button value="">another reason</mat-radio-button>
+      </mat-radio-group>
+      @if (picked() === '') {
+        <hy-field label="The other reason">
+          <input
+            hyControl
+            type="text"
+            maxlength="200"
+            [value]="other()"
+            (input)="other.set(text.value)"
+            #text
+          />
+        </hy-field>
+      }
     </mat-dialog-content>
-    <mat-dialog-actions>
-      <button class="plain" [disabled]="!reason()" (click)="ref.close(reason())">
-        Water anyway, and remember it
+    <mat-dialog-actions align="end">
+      <button
+        type="button"
+        matButton="text"
+        [disabled]="reason() === ''"
+        (click)="ref.close(reason())"
+      >
+        Water anyway
       </button>
-      <button class="act" (click)="ref.close()">Keep the can away</button>
+      <button type="button" matButton="filled" (click)="ref.close()">Don’t water</button>
     </mat-dialog-actions>
   `,
   styles: `
-    fieldset {
-      margin-top: 1rem;
+    mat-radio-group {
+      display: grid;
+      margin-block: 0.6rem;
     }
     .mat-mdc-dialog-content {
       color: var(--ink);

@@ -6,7 +6,7 @@ const open = (id: string): Promise<Bench<CoursePage>> => mount(CoursePage, { id 
 describe('how a batch is grown', () => {
   it('sets its courses side by side, each with its dates and its risk', async () => {
     const page = await open('b-25');
-    const courses = page.all('.courses label');
+    const courses = page.all('.courses .course');
     expect(courses.length).toBeGreaterThan(3);
     for (const c of courses) {
       expect(c.querySelector('.stops')!.textContent).toMatch(/\d+ (Apr|May)/);

@@ -1,5 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
+import { MatRadioButton } from '@angular/material/radio';
+import { MatOption, MatSelect } from '@angular/material/select';
 import {
   batchTitle,
   clockOf,
@@ -22,7 +24,8 @@ import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
-import { Field, FieldControl } from '../ui/field';
+import { Field, FieldControl } from '../forms/field';
+import { namePage } from '../shell/page-title';
 
 /** The stations whose dates tell courses apart. */
 const TOLD: readonly StepId[] = ['stick', 'first-water', 'roots', 'wean', 'pot-on'];
@@ -37,7 +40,7 @@ const ROOTS_NAME = { none: 'none', few: 'a few', brush: 'a brush of them' } as c
 /** How a batch is grown: its course and what was chosen of it, each way with its dates. */
 @Component({
   selector: 'hy-course-page',
-  imports: [Field, FieldControl, RouterLink],
+  imports: [MatRadioButton, MatOption, MatSelect, Field, FieldControl, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './course-page.html',
   styleUrl: './course-page.scss',
@@ -86,6 +89,13 @@ export class CoursePage {
   });
 
   /** What the chosen first water risks, where it comes before the cut is closed. */
+  constructor() {
+    namePage(() => {
+      const view = this.view();
+      return view ? `How ${view.title} is grown` : '';
+    });
+  }
+
   private firstRisk(batch: Batch): string {
     const clock = clockOf(this.state(), batch);
     const chosen = batch.firstWater ?? 'with-gate';

@@ -14,13 +14,15 @@ describe('what do you see', () => {
   it('ranks what it may be, says what to do, and asks for what tells most', async () => {
     const page = await open();
     expect(page.text).toContain('Answer what you have looked at');
-    expect(page.all('li.next')).toHaveLength(1);
+    expect(page.all('ul li')[0]!.classList).toContain('next');
     await say(page, 'Base dark', 'yes');
     expect(page.text).toMatch(/Not sure yet. Look at this next:/);
     await say(page, 'Base soft or wet', 'yes');
     await say(page, 'Foul smell', 'yes');
     const [first] = page.all('ol li');
     expect(first!.textContent).toMatch(/Rot.*\d\d %.*Cut back to clean white tissue/s);
+    // What stands in the same tray is looked at too.
+    expect(page.text).toContain('Look at these too: Jelly beans, crowns (in the same tray)');
     expect(page.button('Count more')).toBeTruthy();
     expect(page.button('Cut afresh').getAttribute('href')).toBe('/bench/b-20/part?way=rescued');
     await say(page, 'Foul smell', 'yes');
@@ -67,7 +69,7 @@ describe('what do you see', () => {
     await say(page, 'Foul smell', 'yes');
     await page.tap('Count one as rotted');
     expect(page.recorded()).toMatchObject([
-      { kind: 'inspected', text: expect.stringMatching(/^Rot, stuck, no roots yet, \d\d %/) },
+      { kind: 'inspected', text: expect.stringMatching(/^Rot, set, no roots yet, \d\d %/) },
       { kind: 'tally', counts: { ...before, rotted: before.rotted + 1 } },
     ]);
   });

@@ -8,7 +8,9 @@ import {
   linkedSignal,
 } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
+import { MatButton } from '@angular/material/button';
 import { APART, batchTitle, STAGE_NAME } from '@hypogeon/core/bench';
+import { riskFrom } from '@hypogeon/core/care';
 import {
   beforeLooking,
   CAUSES,
@@ -20,6 +22,7 @@ import {
   type SignId,
 } from '@hypogeon/core/inspection';
 import { stepCount, type EntryDraft } from '@hypogeon/core/journal';
+import { LINK_NAME } from '@hypogeon/words';
 import * as z from 'zod';
 import { Drafts } from '../data/drafts';
 import { Actions } from '../data/actions';
@@ -27,7 +30,7 @@ import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
 import { oneAtATime } from '../data/one-at-a-time';
-import { DraftNote } from '../ui/draft-note';
+import { DraftNote } from '../forms/draft-note';
 
 /** Causes less likely than this are not told, and at most so many are. */
 const LEAST = 0.05;
@@ -41,12 +44,12 @@ const seenSchema: z.ZodType<Seen> = z.partialRecord(
 /** What do you see? Signs in, likely causes out, with what to look at next and what to do. */
 @Component({
   selector: 'hy-inspect-page',
-  imports: [DraftNote, RouterLink],
+  imports: [MatButton, DraftNote, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (batch(); as b) {
       <p class="quiet small">
-        <a routerLink="/bench">Bench</a> · <a [routerLink]="['/bench', b.id]">{{ title() }}</a>
+        <a routerLink="/bench">Bench</a> › <a [routerLink]="['/bench', b.id]">{{ title() }}</a>
       </p>
       <h1>What do you see?</h1>
       <hy-draft-note [at]="left()" (afresh)="startOver()" />
@@ -57,22 +60,24 @@ const seenSchema: z.ZodType<Seen> = z.partialRecord(
               <li [class.next]="s.next">
                 <span
                   ><strong>{{ s.asks }}</strong>
-                  <small>{{ s.how }}{{ s.next ? ' Tells most now.' : '' }}</small></span
+                  <small
+                    >{{ s.how }}{{ s.next ? ' Look at this first: it tells most.' : '' }}</small
+                  ></span
                 >
                 <span class="answers" role="group" [attr.aria-label]="s.asks">
                   <button
                     type="button"
-                    class="plain"
+                    matButton="outlined"
                     [attr.aria-pressed]="s.saw === true"
-                    (click)="answer(s.id, true)"
+                    (click)="$event.detail < 2 && answer(s.id, true)"
                   >
                     yes
                   </button>
                   <button
                     type="button"
-                    class="plain"
+                    matButton="outlined"
                     [attr.aria-pressed]="s.saw === false"
-                    (click)="answer(s.id, false)"
+                    (click)="$event.detail < 2 && answer(s.id, false)"
                   >
                     no
                   </button>
@@ -84,7 +89,7 @@ const seenSchema: z.ZodType<Seen> = z.partialRecord(
         <section aria-live="polite" aria-labelledby="likely" class="likely">
           <h2 id="likely" class="ruled">Likely</h2>
           @if (looked() === 0) {
-            <p>Answer what you have looked at; leave the rest open. The line marked tells most.</p>
+            <p>Answer what you have looked at; leave the rest open. The first line tells most.</p>
           } @else {
             <ol>
               @for (c of causes(); track c.name) {
@@ -101,32 +106,42 @@ const seenSchema: z.ZodType<Seen> = z.partialRecord(
                 </li>
               }
             </ol>
+            @if (near().length > 0) {
+              <p>
+                <strong>Look at these too:</strong>&ngsp;
+                @for (n of near(); track n.id) {
+                  <a [routerLink]="['/bench', n.id, 'look']">{{ n.name }}</a> ({{ n.link }}){{
+                    $last ? '.' : ', '
+                  }}
+                }
+              </p>
+            }
             @if (unsure()) {
               <p class="quiet">
                 Not sure yet. Look at this next: <strong>{{ unsure() }}</strong>
               </p>
             }
             <div class="row">
-              <button type="button" class="act" (click)="note()">Note it</button>
+              <button type="button" matButton="filled" (click)="note()">Note it</button>
               @if (recut()) {
                 <a
-                  class="plain"
+                  matButton="outlined"
                   [routerLink]="['/bench', b.id, 'part']"
                   [queryParams]="{ way: 'rescued' }"
                   >Cut afresh</a
                 >
               }
               @if (isolate()) {
-                <button type="button" class="plain" (click)="isolateIt()">Isolate it</button>
+                <button type="button" matButton="outlined" (click)="isolateIt()">Isolate it</button>
               }
               @if (loss()) {
-                <button type="button" class="plain" (click)="countOne()">
+                <button type="button" matButton="outlined" (click)="countOne()">
                   Count one as rotted
                 </button>
-                <a class="bare" [routerLink]="['/bench', b.id, 'count']">Count more</a>
+                <a matButton="text" [routerLink]="['/bench', b.id, 'count']">Count more</a>
               }
               @if (left() === null) {
-                <button type="button" class="bare" (click)="startOver()">Start over</button>
+                <button type="button" matButton="text" (click)="startOver()">Start over</button>
               }
             </div>
           }
@@ -267,14 +282,27 @@ export class InspectPage {
   private readonly ranked = computed(() => likelyCauses(this.seen(), this.before()));
   private readonly next = computed(() => mostTelling(this.seen(), this.before()));
 
+  /** What tells most stands first; the others keep their order, so that the eye finds them again. */
   protected readonly signs = computed(() =>
-    SIGN_IDS.map((id) => ({
-      id,
-      ...SIGNS[id],
-      saw: this.seen()[id],
-      next: this.next()?.sign === id,
-    })),
+    [...SIGN_IDS]
+      .sort((a, b) => Number(b === this.next()?.sign) - Number(a === this.next()?.sign))
+      .map((id) => ({
+        id,
+        ...SIGNS[id],
+        saw: this.seen()[id],
+        next: this.next()?.sign === id,
+      })),
   );
+  /** Where rot is likely, what stands near it is looked at too. */
+  protected readonly near = computed(() => {
+    const batch = this.batch();
+    if (!batch || this.looked() === 0 || this.ranked()[0]!.cause !== 'rot') return [];
+    const state = this.journal.state();
+    return riskFrom(state, batch, this.today()).flatMap(({ batch: id, link }) => {
+      const other = state.batches.get(id);
+      return other ? [{ id, name: batchTitle(state, other), link: LINK_NAME[link] }] : [];
+    });
+  });
   protected readonly causes = computed(() =>
     this.ranked()
       .filter((r, i) => i === 0 || r.chance >= LEAST)

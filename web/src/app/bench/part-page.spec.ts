@@ -2,6 +2,7 @@ import { Router } from '@angular/router';
 import { TestBed } from '@angular/core/testing';
 import { mount, type Bench } from '../../testing/mount';
 import { BatchPage } from './batch-page';
+import { LogPage } from './log-page';
 import { PartPage } from './part-page';
 
 /** 24 sedum crowns: 8 rooted, 1 rotted, 15 waiting at the last count. */
@@ -10,9 +11,8 @@ const open = (way?: string): Promise<Bench<PartPage>> =>
 
 const choose = async (page: Bench<PartPage>, way: string): Promise<void> => {
   page
-    .all('.ways label')
-    .find((l) => l.textContent.trim() === way)!
-    .querySelector('input')!
+    .all('mat-chip-option button')
+    .find((chip) => chip.textContent.trim() === way)!
     .click();
   await page.settle();
 };
@@ -88,9 +88,11 @@ describe('a batch that cuttings were taken from', () => {
       splitEntries(before, { taken: { rooted: 2 } }, 'part-1', '2026-04-09'),
     );
     await page.settle();
-    expect(page.text).toContain('2 split off (SED-');
-    await page.tap(/^Take back: 2 split off/);
-    expect(page.journal.state().batches.has('part-1')).toBe(false);
-    expect(page.journal.state().batches.get('b-19')!.count).toBe(24);
+    expect(page.text).toMatch(/part SED-/);
+    const told = [...page.journal.state().log.values()].flat();
+    const log = await mount(LogPage, { id: 'b-19' }, told);
+    await log.tap(/^Undo: 2 split off \(SED-/);
+    expect(log.journal.state().batches.has('part-1')).toBe(false);
+    expect(log.journal.state().batches.get('b-19')!.count).toBe(24);
   });
 });

@@ -9,6 +9,10 @@ import {
   linkedSignal,
 } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
+import { MatRadioButton } from '@angular/material/radio';
+import { MatButton } from '@angular/material/button';
+import { MatChipListbox, MatChipOption } from '@angular/material/chips';
+import { MatOption, MatSelect } from '@angular/material/select';
 import {
   batchCode,
   batchTitle,
@@ -22,6 +26,7 @@ import {
   standingIn,
   takenCount,
   takingProblem,
+  placesIn,
 } from '@hypogeon/core/bench';
 import { isDay } from '@hypogeon/core/days';
 import { type Batch, type EntryDraft, type RecutFor, RECUT_FOR } from '@hypogeon/core/journal';
@@ -36,8 +41,10 @@ import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
 import { oneAtATime } from '../data/one-at-a-time';
-import { Field, FieldControl } from '../ui/field';
-import { DraftNote } from '../ui/draft-note';
+import { DayField } from '../forms/day-field';
+import { Field, FieldControl } from '../forms/field';
+import { DraftNote } from '../forms/draft-note';
+import { namePage } from '../shell/page-title';
 
 type Way = 'split' | 'rescued' | 'single' | 'given' | 'sold' | 'discarded' | 'merged';
 
@@ -105,7 +112,19 @@ const partSchema: z.ZodType<PartDraft> = z.object({
 /** Takes cuttings out of a batch: split, cut afresh, potted singly, given, sold, thrown out or merged. */
 @Component({
   selector: 'hy-part-page',
-  imports: [DraftNote, Field, FieldControl, RouterLink],
+  imports: [
+    MatChipListbox,
+    MatChipOption,
+    MatRadioButton,
+    MatButton,
+    DayField,
+    MatOption,
+    MatSelect,
+    DraftNote,
+    Field,
+    FieldControl,
+    RouterLink,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './part-page.html',
   styleUrl: './part-page.scss',
@@ -140,7 +159,7 @@ export class PartPage {
         }
       : null;
   });
-  protected readonly spaces = computed(() => [...this.state().spaces.values()]);
+  protected readonly spaces = computed(() => placesIn(this.state()));
   protected readonly mates = computed(() => {
     const batch = this.batch();
     if (!batch) return [];
@@ -203,6 +222,10 @@ export class PartPage {
   });
 
   constructor() {
+    namePage(() => {
+      const view = this.view();
+      return view ? `Take some out: ${view.title}` : '';
+    });
     effect(() => {
       const edited = this.edited();
       if (edited) this.keeper().keep(edited);

@@ -7,7 +7,7 @@ describe('what is already cut', () => {
     await page.fill('Plant', 'Echeveria elegans');
     await page.fill('What was taken', 'leaf');
     await page.fill('How many', '12');
-    await page.fill('On', '2026-04-05');
+    await page.fill('Cut on', '2026-04-05');
     await page.tap('Put it on the bench');
     const [put, cut] = page.recorded() as { kind: string; fields?: object; day: string }[];
     expect(put).toMatchObject({
@@ -21,7 +21,10 @@ describe('what is already cut', () => {
   it('offers the ways of the plant first, and says which are not usual for it', async () => {
     const page = await mount(QuickPage);
     await page.fill('Plant', 'Curio rowleyanus');
-    const options = page.all('select option').map((o) => o.textContent.trim());
+    const list = page.list('What was taken')!;
+    list.open();
+    await page.settle();
+    const options = list.options.map((o) => o.viewValue);
     expect(options[1]).toBe('Trailing stem');
     expect(options).toContain('Leaf (not usual for it)');
     expect(options).toContain('Seed');
@@ -29,7 +32,7 @@ describe('what is already cut', () => {
 
   it('says at the field what is missing, and records nothing', async () => {
     const page = await mount(QuickPage);
-    await page.fill('On', '2026-05-01');
+    await page.fill('Cut on', '2026-05-01');
     expect(page.text).toContain('That day is still to come');
     await page.fill('How many', '0');
     await page.tap('Put it on the bench');

@@ -1,7 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
-import { plants, type Plant } from '@hypogeon/core/bench';
-import { METHOD, METHODS, PLANNED_METHODS, type MethodId } from '@hypogeon/core/botany';
+import { MatButton } from '@angular/material/button';
+import { MatOption, MatSelect } from '@angular/material/select';
+import { plants, type Plant, placesIn } from '@hypogeon/core/bench';
+import { findTaxa, METHOD, METHODS, PLANNED_METHODS, type MethodId } from '@hypogeon/core/botany';
 import { isDay } from '@hypogeon/core/days';
 import { defaultSchool } from '@hypogeon/core/wound';
 import { Actions } from '../data/actions';
@@ -10,42 +12,35 @@ import { Journal } from '../data/journal';
 import { oneAtATime } from '../data/one-at-a-time';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
-import { Field, FieldControl } from '../ui/field';
+import { DayField } from '../forms/day-field';
+import { Field, FieldControl } from '../forms/field';
+import { PlantField } from '../forms/plant-field';
+import { firstWrong } from '../forms/zod-problems';
 
 /** What is already cut, sown or divided: four fields, and it is on the bench. */
 @Component({
   selector: 'hy-quick-page',
-  imports: [Field, FieldControl, RouterLink],
+  imports: [MatButton, DayField, MatOption, MatSelect, Field, FieldControl, PlantField, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p class="quiet small"><a routerLink="/bench">Bench</a></p>
-    <h1>What is already cut</h1>
+    <h1>Add cuttings you already have</h1>
     <form novalidate (submit)="$event.preventDefault(); save()">
-      <hy-field label="Plant" [problem]="tried() ? problems().plant : ''">
-        <input
-          hyControl
-          type="text"
-          list="quick-plants"
-          autocomplete="off"
-          [value]="plantText()"
-          (input)="plantText.set(plant.value)"
-          #plant
-        />
-        <datalist id="quick-plants">
-          @for (p of known(); track p.id) {
-            <option [value]="p.name"></option>
-          }
-        </datalist>
-      </hy-field>
+      <hy-plant-field
+        hint="By any name: jade plant, Crassula ovata."
+        [plants]="taxa()"
+        [problem]="tried() ? problems().plant : ''"
+        [(text)]="plantText"
+      />
       <hy-field label="What was taken" [problem]="tried() ? problems().method : ''">
-        <select hyControl (change)="setMethod(way.value)" #way>
-          <option value="">Choose</option>
+        <mat-select [value]="method()" (selectionChange)="setMethod($event.value)">
+          <mat-option value="">Choose</mat-option>
           @for (m of ways(); track m.id) {
-            <option [value]="m.id" [selected]="m.id === method()">
+            <mat-option [value]="m.id">
               {{ m.name }}{{ m.known ? '' : ' (not usual for it)' }}
-            </option>
+            </mat-option>
           }
-        </select>
+        </mat-select>
       </hy-field>
       <hy-field label="How many" [problem]="tried() ? problems().count : ''">
         <input
@@ -56,19 +51,16 @@ import { Field, FieldControl } from '../ui/field';
           #many
         />
       </hy-field>
-      <hy-field label="On" [problem]="problems().day">
-        <input
-          hyControl
-          type="date"
-          [value]="on()"
-          [max]="today()"
-          (change)="day.set(date.value)"
-          #date
-        />
-      </hy-field>
+      <hy-day
+        label="Cut on"
+        [problem]="problems().day"
+        [value]="on()"
+        [max]="today()"
+        (valueChange)="day.set($event)"
+      />
       <div class="row">
-        <button class="act" type="submit">Put it on the bench</button>
-        <a class="bare" routerLink="/plan">Plan it instead</a>
+        <button matButton="filled" type="submit">Put it on the bench</button>
+        <a matButton="text" routerLink="/plan">Plan it instead</a>
       </div>
       <p class="quiet small">
         Pot, mix, drying and water can be told on its page; until then they go by habit.
@@ -76,6 +68,9 @@ import { Field, FieldControl } from '../ui/field';
     </form>
   `,
   styles: `
+    h1 {
+      margin-bottom: 0.8rem;
+    }
     form {
       display: grid;
       gap: 1rem;
@@ -90,6 +85,7 @@ import { Field, FieldControl } from '../ui/field';
   `,
 })
 export class QuickPage {
+  private readonly toFirstWrong = firstWrong();
   private readonly actions = inject(Actions);
   private readonly router = inject(Router);
   private readonly words = inject(Words);
@@ -103,10 +99,17 @@ export class QuickPage {
   protected readonly on = computed(() => this.day() ?? this.today());
   protected readonly tried = signal(false);
 
-  protected readonly known = computed(() => plants(this.state()));
+  private readonly known = computed(() => plants(this.state()));
+  protected readonly taxa = computed(() =>
+    this.known().map((p) => ({ ...p.taxon, id: p.id, name: p.name })),
+  );
+  /** The plant of that very name, or the only one that answers to what is typed. */
   private readonly plant = computed<Plant | null>(() => {
     const text = this.plantText().trim().toLowerCase();
-    return this.known().find((p) => p.name.toLowerCase() === text) ?? null;
+    const named = this.known().find((p) => p.name.toLowerCase() === text);
+    if (named || text.length < 3) return named ?? null;
+    const [only, ...more] = findTaxa(this.taxa(), text);
+    return more.length > 0 ? null : (this.known().find((p) => p.id === only?.id) ?? null);
   });
 
   /** The ways of the plant first, then all others: what was done was done. */
@@ -151,14 +154,14 @@ export class QuickPage {
     const plant = this.plant();
     const method = this.method();
     if (Object.values(this.problems()).some((p) => p !== '') || !plant || method === '') {
-      setTimeout(() => document.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus());
+      this.toFirstWrong();
       return;
     }
     const key = freshId();
     const day = this.on();
     const wound = plant.taxon.methods.find((m) => m.method === method)?.wound;
     const usual = wound ? defaultSchool(wound.tissue).school : 'dry-to-touch';
-    const [space] = this.state().spaces.keys();
+    const space = placesIn(this.state())[0]?.id;
     const saved = await this.actions.recordAll(
       [
         {

@@ -1,96 +1,61 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { WATER_SCHOOL, type SchoolOutlook, type WaterSchoolId } from '@hypogeon/core/water';
 import { Words } from '../data/words';
+import { CellOf, type Column } from '../ui/column';
+import { Table } from '../ui/table';
 
 const WIDTH = 150;
 const TALL = 34;
 
-/** One pot under every school over the weeks to come: its saw of wet and dry, and what it asks of you. */
+interface HabitRow {
+  readonly id: WaterSchoolId;
+  readonly name: string;
+  readonly says: string;
+  readonly saw: string;
+  readonly next: string;
+  readonly span: string;
+  readonly every: string;
+  readonly everyDays: number | null;
+  readonly ml: string;
+  readonly wet: string;
+}
+
+/** One pot under every watering habit over the weeks to come: its saw of wet and dry, and what it asks of you. */
 @Component({
   selector: 'hy-school-outlooks',
+  imports: [CellOf, Table, MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="scroll" tabindex="0" role="region" aria-label="All schools of watering on this pot">
-      <table>
-        <caption class="unseen">
-          The same pot and air under each school of watering, the next two months
-        </caption>
-        <thead>
-          <tr>
-            <th scope="col">School</th>
-            <th scope="col" class="saw">Water in the pot, 60 days</th>
-            <th scope="col">Next</th>
-            <th scope="col" class="number">Every</th>
-            <th scope="col" class="number">A pot gets</th>
-            <th scope="col" class="number">Stem wet</th>
-            <th scope="col"><span class="unseen">Choose</span></th>
-          </tr>
-        </thead>
-        <tbody>
-          @for (row of rows(); track row.id) {
-            <tr [class.chosen]="row.id === chosen()">
-              <th scope="row">
-                {{ row.name }}<span class="says">{{ row.says }}</span>
-              </th>
-              <td class="saw">
-                <svg [attr.viewBox]="'0 0 150 34'" width="150" height="34" aria-hidden="true">
-                  <path class="soil" d="M0 1H150" />
-                  <path class="water" [attr.d]="row.saw" />
-                </svg>
-              </td>
-              <td>
-                {{ row.next }}<span class="says">{{ row.span }}</span>
-              </td>
-              <td class="number">{{ row.every }}</td>
-              <td class="number">{{ row.ml }}</td>
-              <td class="number">{{ row.wet }}</td>
-              <td>
-                @if (row.id === chosen()) {
-                  <span class="mine">in use</span>
-                } @else {
-                  <button
-                    class="bare"
-                    (click)="choose.emit(row.id)"
-                    [attr.aria-label]="'Water by: ' + row.name"
-                  >
-                    Use
-                  </button>
-                }
-              </td>
-            </tr>
-          }
-        </tbody>
-      </table>
-    </div>
+    <hy-table
+      name="All watering habits on this pot, the next two months"
+      [columns]="columns"
+      [rows]="rows()"
+      [marked]="isChosen"
+    >
+      <ng-template hyCell="saw" [of]="rows()" let-row>
+        <svg viewBox="0 0 150 34" width="150" height="34" aria-hidden="true">
+          <path class="soil" d="M0 1H150" />
+          <path class="water" [attr.d]="row.saw" />
+        </svg>
+      </ng-template>
+      <ng-template hyCell="use" [of]="rows()" let-row>
+        @if (row.id === chosen()) {
+          <span class="mine">in use</span>
+        } @else {
+          <button
+            matButton="text"
+            (click)="choose.emit(row.id)"
+            [attr.aria-label]="'Water by: ' + row.name"
+          >
+            Use
+          </button>
+        }
+      </ng-template>
+    </hy-table>
   `,
   styles: `
-    th[scope='row'] {
-      font-weight: 600;
-      min-width: 10rem;
-    }
-    .says {
-      display: block;
-      font-weight: 400;
-      font-size: 0.82rem;
-      color: var(--ink2);
-      line-height: 1.25;
-    }
-    td,
-    th {
-      padding-block: 0.4rem;
-    }
-    .chosen th,
-    .chosen td {
-      background: var(--living-soft);
-    }
-    .chosen th {
-      box-shadow: inset 4px 0 0 var(--living);
-      padding-left: 0.6rem;
-    }
-    td {
-      white-space: nowrap;
-    }
-    .saw svg {
+    svg {
       display: block;
     }
     .soil {
@@ -113,7 +78,17 @@ export class SchoolOutlooks {
   readonly chosen = input.required<WaterSchoolId>();
   readonly choose = output<WaterSchoolId>();
 
-  protected readonly rows = computed(() =>
+  protected readonly isChosen = (row: HabitRow): boolean => row.id === this.chosen();
+  protected readonly columns: readonly Column<HabitRow>[] = [
+    { key: 'name', head: 'Watering habit', text: (r) => r.name, note: (r) => r.says },
+    { key: 'saw', head: 'Water in the pot, 60 days', text: () => '' },
+    { key: 'next', head: 'Next', text: (r) => r.next, note: (r) => r.span },
+    { key: 'every', head: 'Every', number: true, text: (r) => r.every, sort: (r) => r.everyDays },
+    { key: 'ml', head: 'A pot gets', number: true, text: (r) => r.ml },
+    { key: 'wet', head: 'Stem wet', number: true, text: (r) => r.wet },
+    { key: 'use', head: 'Choose', act: true, text: () => '' },
+  ];
+  protected readonly rows = computed((): readonly HabitRow[] =>
     this.outlooks().map((o) => {
       const { name, trigger } = WATER_SCHOOL[o.school];
       const span =
@@ -121,7 +96,6 @@ export class SchoolOutlooks {
           ? this.words.span(o.earliest, o.latest)
           : '';
       const every = o.everyDays === null ? '' : this.words.days(Math.round(o.everyDays));
-      const ml = o.ml < 20 ? Math.round(o.ml) : Math.round(o.ml / 5) * 5;
       return {
         id: o.school,
         name,
@@ -130,7 +104,8 @@ export class SchoolOutlooks {
         next: o.next === null ? 'not within two months' : this.words.near(o.next),
         span,
         every,
-        ml: o.ml === 0 ? '' : `${ml} mL`,
+        everyDays: o.everyDays,
+        ml: o.ml === 0 ? '' : this.words.volume(o.ml),
         wet: this.words.percent(o.wetShare),
       };
     }),

@@ -1,6 +1,15 @@
-import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  input,
+  linkedSignal,
+  output,
+} from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import type { Piece } from '@hypogeon/core/botany';
 import { stepCount, stillOpen, type Batch, type Counts } from '@hypogeon/core/journal';
+import { Field, FieldControl } from '../forms/field';
 import { CuttingMark } from '../marks/cutting-mark';
 import { FRESH, type MarkState } from '../marks/mark-state';
 
@@ -17,13 +26,13 @@ export const TALLY_KEYS: readonly Key[] = [
   {
     outcome: 'rooted',
     name: 'Rooted',
-    says: 'holds against a light tug',
+    says: 'holds a light tug',
     mark: { ...FRESH, closure: 1, roots: 2 },
   },
   {
     outcome: 'pupped',
     name: 'With pups',
-    says: 'rooted, and a new plant shows',
+    says: 'rooted, a new plant shows',
     mark: { ...FRESH, closure: 1, roots: 2, pup: true },
   },
   {
@@ -35,7 +44,7 @@ export const TALLY_KEYS: readonly Key[] = [
   {
     outcome: 'dried',
     name: 'Dried up',
-    says: 'crisp, with nothing below',
+    says: 'crisp, nothing below',
     mark: { ...FRESH, closure: 1, lost: 'dried' },
   },
   {
@@ -45,6 +54,12 @@ export const TALLY_KEYS: readonly Key[] = [
     mark: { ...FRESH, lost: 'lost' },
   },
 ];
+
+/** What is counted seldom waits behind a tap, unless some were counted already. */
+const SELDOM: ReadonlySet<Counted> = new Set(['pupped', 'lost']);
+
+/** Why the last count was wrong, as it mostly is. */
+export const RECOUNTS = ['miscounted', 'looked closer', 'it came round'] as const;
 
 export interface CountStep {
   readonly outcome: Counted;
@@ -59,56 +74,61 @@ export function afterStep(batch: Batch, counts: Counts, { outcome, by }: CountSt
 /** The keys of a count: one more by a tap, one less beside it, or the number typed. */
 @Component({
   selector: 'hy-tally-keys',
-  imports: [CuttingMark],
+  imports: [CuttingMark, Field, FieldControl, MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="share" aria-hidden="true">
-      @for (key of keys; track key.outcome) {
-        <i [class]="key.outcome" [style.flex-grow]="counts()[key.outcome]"></i>
-      }
-      <i class="waiting" [style.flex-grow]="open()"></i>
-    </div>
     <ol>
-      @for (key of keys; track key.outcome) {
+      @for (key of shown(); track key.outcome) {
         <li>
-          <hy-mark [piece]="piece()" [state]="key.mark" [size]="52" />
+          <hy-mark [piece]="piece()" [state]="key.mark" [size]="46" />
           <div class="name">
-            <strong>{{ key.name }}</strong>
+            <strong
+              >{{ key.name }} <kbd aria-hidden="true">{{ keyOf(key) }}</kbd></strong
+            >
             <span>{{ key.says }}</span>
+            @if (counts()[key.outcome] !== batch().counts[key.outcome]) {
+              <span class="was">was {{ batch().counts[key.outcome] }}</span>
+            }
           </div>
-          <span
-            class="last quiet"
-            [attr.aria-label]="'at the last count ' + batch().counts[key.outcome]"
-          >
-            was {{ batch().counts[key.outcome] }}
-          </span>
           <button
             type="button"
-            class="minus"
+            matButton="outlined"
             (click)="add(key.outcome, -1)"
             [disabled]="counts()[key.outcome] === 0"
             [attr.aria-label]="'One less ' + key.name"
           >
             −
           </button>
-          <input
-            inputmode="numeric"
-            [attr.aria-label]="key.name"
-            [value]="counts()[key.outcome]"
-            (change)="type(key.outcome, field.value)"
-            #field
-          />
+          <hy-field unseen [label]="key.name">
+            <input
+              hyControl
+              inputmode="numeric"
+              autocomplete="off"
+              [value]="counts()[key.outcome]"
+              (input)="type(key.outcome, field.value)"
+              (blur)="field.value = counts()[key.outcome] + ''"
+              #field
+            />
+          </hy-field>
           <button
             type="button"
+            matButton="outlined"
             class="plus"
             (click)="add(key.outcome, 1)"
+            [disabled]="!more(key.outcome)"
             [attr.aria-label]="'One more ' + key.name"
           >
-            + <kbd>{{ $index + 1 }}</kbd>
+            +
           </button>
         </li>
       }
     </ol>
+    @if (hidden(); as names) {
+      <button type="button" matButton="text" (click)="all.set(true)">More: {{ names }}</button>
+    }
+    <p class="still" role="status">
+      <strong>{{ open() }}</strong> of {{ batch().count }} still waiting
+    </p>
   `,
   styleUrl: './tally-keys.scss',
 })
@@ -116,20 +136,50 @@ export class TallyKeys {
   readonly batch = input.required<Batch>();
   readonly piece = input.required<Piece>();
   readonly counts = input.required<Counts>();
+  /** Pups are looked for: their key stands in front. */
+  readonly pups = input(false);
   /** One more or one less: worked out by whoever holds the counts, for taps come faster than the screen. */
   readonly stepped = output<CountStep>();
   readonly counted = output<Counts>();
 
-  protected readonly keys = TALLY_KEYS;
+  protected readonly all = linkedSignal({
+    source: () => this.batch().id,
+    computation: () => false,
+  });
+  protected readonly shown = computed(() =>
+    TALLY_KEYS.filter(
+      ({ outcome }) =>
+        this.all() ||
+        !SELDOM.has(outcome) ||
+        (outcome === 'pupped' && this.pups()) ||
+        this.counts()[outcome] > 0 ||
+        this.batch().counts[outcome] > 0,
+    ),
+  );
+  protected readonly hidden = computed(() =>
+    TALLY_KEYS.filter((k) => !this.shown().includes(k))
+      .map((k) => k.name.toLowerCase())
+      .join(', '),
+  );
   protected readonly open = computed(() => stillOpen(this.batch(), this.counts()));
+
+  protected keyOf(key: Key): number {
+    return TALLY_KEYS.indexOf(key) + 1;
+  }
+
+  /** Whether one more of that can be: none waits once all have an outcome. */
+  protected more(outcome: Counted): boolean {
+    return afterStep(this.batch(), this.counts(), { outcome, by: 1 }) !== null;
+  }
 
   protected add(outcome: Counted, by: 1 | -1): void {
     this.stepped.emit({ outcome, by });
   }
 
+  /** As it is typed, not once the field is left: the button that saves is right at the first tap. */
   protected type(outcome: Counted, text: string): void {
     const count = Number(text);
-    if (Number.isInteger(count) && count >= 0)
+    if (text.trim() !== '' && Number.isInteger(count) && count >= 0)
       this.counted.emit({ ...this.counts(), [outcome]: count });
   }
 }

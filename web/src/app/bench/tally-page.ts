@@ -1,11 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
+import { MatButton } from '@angular/material/button';
 import { batchTitle, pieceOf } from '@hypogeon/core/bench';
 import { isDay } from '@hypogeon/core/days';
 import {
   contradictions,
   NO_COUNTS,
-  stillOpen,
   sumCounts,
   type Counts,
   countsSchema,
@@ -17,9 +17,11 @@ import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
 import { oneAtATime } from '../data/one-at-a-time';
-import { Field, FieldControl } from '../ui/field';
+import { DayField } from '../forms/day-field';
+import { WhyChips } from '../forms/why-chips';
 import { Ago } from '../ui/ago';
-import { afterStep, outcomeOfKey, TallyKeys, type CountStep } from './tally-keys';
+import { afterStep, outcomeOfKey, RECOUNTS, TallyKeys, type CountStep } from './tally-keys';
+import { namePage } from '../shell/page-title';
 
 interface TallyDraft {
   readonly counts: Counts;
@@ -33,7 +35,7 @@ const tallySchema: z.ZodType<TallyDraft> = z.object({
 
 @Component({
   selector: 'hy-tally-page',
-  imports: [Ago, Field, FieldControl, RouterLink, TallyKeys],
+  imports: [Ago, DayField, MatButton, RouterLink, TallyKeys, WhyChips],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(document:keydown)': 'key($event)' },
   templateUrl: './tally-page.html',
@@ -67,10 +69,6 @@ export class TallyPage {
     () => this.draft()?.counts ?? this.batch()?.counts ?? NO_COUNTS,
   );
   protected readonly recount = computed(() => this.draft()?.recount ?? '');
-  protected readonly waiting = computed(() => {
-    const batch = this.batch();
-    return batch ? stillOpen(batch, this.counts()) : 0;
-  });
   protected readonly resumed = computed(() => this.edited() === null && this.draft() !== null);
 
   private readonly chosenDay = signal<string | null>(null);
@@ -99,6 +97,12 @@ export class TallyPage {
       !this.tooMany() &&
       (this.problems().length === 0 || this.recount().trim() !== ''),
   );
+
+  constructor() {
+    namePage(() => `Count ${this.title()}`);
+  }
+
+  protected readonly recounts = RECOUNTS;
 
   protected step(step: CountStep): void {
     const batch = this.batch();

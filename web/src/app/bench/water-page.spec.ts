@@ -40,11 +40,11 @@ describe('the water of a batch', () => {
   it('sets all schools side by side and changes to another by a tap', async () => {
     const page = await settled('b-18');
     expect(page.all('hy-school-outlooks tbody tr')).toHaveLength(8);
-    expect(page.all('hy-school-outlooks tr.chosen')[0]!.textContent).toContain('Top 2.5 cm dry');
+    expect(page.all('hy-school-outlooks tr.marked')[0]!.textContent).toContain('Top 2.5 cm dry');
     await page.tap('Water by: Bone dry, then soak');
     await page.settle();
     expect(page.recorded()).toMatchObject([{ fields: { waterSchool: 'bone-dry' } }]);
-    expect(page.all('hy-school-outlooks tr.chosen')[0]!.textContent).toContain('Bone dry');
+    expect(page.all('hy-school-outlooks tr.marked')[0]!.textContent).toContain('Bone dry');
   });
 
   it('notes a drink with its amount, a weight and a touch', async () => {
@@ -70,7 +70,7 @@ describe('the water of a batch', () => {
     ['Weighed', 'One pot as it stands, g', 'heavy', 'What does one pot weigh'],
     ['Weighed', 'One pot as it stands, g', '12', 'Lighter than this pot without a drop'],
     ['Weighed', 'One pot as it stands, g', '300000', 'More than 200 kg'],
-    ['Watered', 'mL a pot (optional)', '-5', 'How many millilitres'],
+    ['Watered', 'mL a pot (optional)', '-5', 'How much did one pot get?'],
   ])('%s: %s “%s” is asked about and not recorded', async (panel, field, typed, sentence) => {
     const page = await settled('b-15');
     await page.tap(panel);
@@ -95,15 +95,15 @@ describe('the water of a batch', () => {
   it('asks for pot and mix where they are not told, once', async () => {
     const page = await settled('b-25');
     expect(page.text).toContain('What does it stand in?');
-    await page.tap('Keep it');
+    await page.tap('Save');
     expect(page.text).toContain('Choose a pot and a mix');
     await page.fill('Container', 'tray-4');
     await page.fill('Mix', 'leaf-bed');
-    await page.tap('Keep it');
+    await page.tap('Save');
     expect(page.recorded()).toMatchObject([
       { fields: { container: 'tray-4', containers: 1, mix: 'leaf-bed', stemMm: 8 } },
     ]);
-    expect(page.text).toContain('Not stuck yet');
+    expect(page.text).toContain('Not set yet');
   });
 
   it('a batch of another journal is no error', async () => {

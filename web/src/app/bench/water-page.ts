@@ -1,3 +1,4 @@
+import { BatchHead } from './batch-head';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -7,8 +8,10 @@ import {
   resource,
   signal,
 } from '@angular/core';
-import { DecimalPipe } from '@angular/common';
+import { MatCheckbox } from '@angular/material/checkbox';
+import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
+import { MatOption, MatSelect } from '@angular/material/select';
 import {
   batchTitle,
   containersOf,
@@ -45,10 +48,12 @@ import { Water } from '../data/water';
 import { Words } from '../data/words';
 import { PotSection } from '../marks/pot-section';
 import { WaterCourse, type CourseDay, type CourseMark } from '../marks/water-course';
-import { Field, FieldControl } from '../ui/field';
-import { numberFrom } from '../ui/number';
+import { DayField } from '../forms/day-field';
+import { Field, FieldControl } from '../forms/field';
+import { numberFrom } from '../forms/number';
 import { BreachDialog, type BreachQuestion } from './breach-dialog';
 import { SchoolOutlooks } from './school-outlooks';
+import { NumberPipe } from '../ui/number-pipe';
 
 const BACK_DAYS = 28;
 const AHEAD_DAYS = 21;
@@ -56,7 +61,21 @@ const AHEAD_DAYS = 21;
 /** The water of one batch: what the can may do, why, and what each school would make of it. */
 @Component({
   selector: 'hy-water-page',
-  imports: [DecimalPipe, Field, FieldControl, RouterLink, PotSection, WaterCourse, SchoolOutlooks],
+  imports: [
+    BatchHead,
+    MatCheckbox,
+    MatButton,
+    DayField,
+    MatOption,
+    MatSelect,
+    NumberPipe,
+    Field,
+    FieldControl,
+    RouterLink,
+    PotSection,
+    WaterCourse,
+    SchoolOutlooks,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './water-page.html',
   styleUrl: './water-page.scss',
@@ -217,11 +236,9 @@ export class WaterPage {
     if (!batch || !this.dayGood()) return;
     const manner: WaterManner =
       how === 'misted' || how === 'soaked' || how === 'bottom' ? how : 'poured';
-    const ml = text.trim() === '' ? undefined : numberFrom(text);
+    const ml = text.trim() === '' ? undefined : this.words.millilitres(text);
     if (ml !== undefined && !(ml > 0 && ml <= 100_000))
-      return this.problem.set(
-        'How many millilitres did one pot get? Leave it empty if it ran through.',
-      );
+      return this.problem.set('How much did one pot get? Leave it empty if it ran through.');
     const entry = {
       kind: 'watered' as const,
       batch: batch.id,
@@ -248,18 +265,17 @@ export class WaterPage {
 
   protected weigh(text: string): void {
     const batch = this.batch();
-    const grams = numberFrom(text);
+    const grams = this.words.grams(text);
     if (!batch || !this.dayGood()) return;
     if (!(grams > 0))
-      return this.problem.set(
-        'What does one pot weigh, in grams? Put it on the scale as it stands.',
-      );
-    if (grams > 200_000) return this.problem.set('More than 200 kg is no pot. In grams, please.');
+      return this.problem.set('What does one pot weigh? Put it on the scale as it stands.');
+    if (grams > 200_000)
+      return this.problem.set(`More than ${this.words.weight(200_000)} is no pot.`);
     const dry = this.verdict()?.pace.dryWeightG;
     const pot = this.pot();
     if (dry != null && pot && grams < dry - 0.1 * pot.waterMl)
       return this.problem.set(
-        `Lighter than this pot without a drop of water (about ${Math.round(dry)} g). Another pot, or a tray left off? Weigh again.`,
+        `Lighter than this pot without a drop of water (about ${this.words.weight(dry)}). Another pot, or a tray left off? Weigh again.`,
       );
     void this.actions.record(
       { kind: 'weighed', batch: batch.id, grams, day: this.on() },

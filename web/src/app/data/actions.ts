@@ -37,7 +37,7 @@ export class Actions {
 
   async retract(...entries: readonly Entry[]): Promise<void> {
     const saved = await this.journal.retract(...entries);
-    if (saved) this.say('Taken back. It stays in the history.');
+    if (saved) this.say('Undone. It stays in the history.');
   }
 
   say(text: string): void {

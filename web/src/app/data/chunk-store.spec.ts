@@ -98,6 +98,16 @@ describe('the chunk store', () => {
     expect((await chunks.read()).entries).toHaveLength(130);
   });
 
+  it('leaves few chunks alone, without reading what is in them', async () => {
+    const { chunks, map } = setUp();
+    for (const e of many(20)) await chunks.write([e]);
+    const parse = jest.spyOn(JSON, 'parse');
+    await chunks.gather();
+    expect(parse).not.toHaveBeenCalled();
+    parse.mockRestore();
+    expect(map.size).toBe(20);
+  });
+
   it('a crash while gathering leaves entries twice, never none', async () => {
     const { chunks, stores } = setUp();
     for (const e of many(130)) await chunks.write([e]);

@@ -35,7 +35,7 @@ export interface ReadChunks {
 }
 
 /** Chunks are gathered into larger ones once there are this many, so that opening stays quick. */
-const GATHER_AT = 120;
+export const GATHER_AT = 120;
 const GATHERED_ENTRIES = 2000;
 
 /**
@@ -74,8 +74,11 @@ export class ChunkStore {
 
   /** Gathers small chunks into large ones if there are many of them. Chunks with something set aside stay. */
   async gather(): Promise<void> {
+    const lying = await this.chunks();
+    // Reading them all is dear: not before there can be enough of them.
+    if (lying.length < GATHER_AT) return;
     const small: { readonly key: string; readonly entries: readonly Entry[] }[] = [];
-    for (const chunk of await this.chunks()) {
+    for (const chunk of lying) {
       const { entries, setAside } = readChunks([chunk]);
       if (setAside.length === 0 && entries.length < GATHERED_ENTRIES)
         small.push({ key: chunk.key, entries });

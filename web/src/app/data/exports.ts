@@ -5,6 +5,7 @@ import { Journal } from './journal';
 import { JournalFile } from './journal-file';
 import { saveBlob, saveText } from './save-text';
 import { Today } from './today';
+import { Words } from './words';
 import { Water } from './water';
 
 /** Open files of everything: the full backup, the data package, the calendar. */
@@ -12,6 +13,7 @@ import { Water } from './water';
 export class Exports {
   private readonly journal = inject(Journal);
   private readonly file = inject(JournalFile);
+  private readonly words = inject(Words);
   private readonly today = inject(Today);
   private readonly worker = inject(FILES_WORKER);
   private readonly stores = inject(STORES);
@@ -39,9 +41,10 @@ export class Exports {
 
   /** The tasks of the coming weeks for a calendar. */
   async saveCalendar(): Promise<void> {
-    const today = this.today.day();
+    const style = this.words.style();
+    const { today } = style;
     const text = await this.worker.ask((w) =>
-      w.calendar(this.file.entries(), today, this.water.verdicts(), new Date()),
+      w.calendar(this.file.entries(), style, this.water.verdicts(), new Date()),
     );
     saveText(`hypogeon-tasks-${today}.ics`, text, 'text/calendar');
   }

@@ -18,7 +18,7 @@ import {
 import { BehaviorSubject } from 'rxjs';
 import * as z from 'zod';
 import { BOOKS, BUILD, STORES, type Book } from './book';
-import { ChunkStore, readChunks, type SetAside, type StoredChunk } from './chunk-store';
+import { ChunkStore, GATHER_AT, readChunks, type SetAside, type StoredChunk } from './chunk-store';
 import { Drafts } from './drafts';
 import { freshId } from './fresh-id';
 import { loadSnapshot, openSnapshot, saveSnapshot } from './snapshot-store';
@@ -51,6 +51,8 @@ const SLOW_MS = 6000;
 const LARGE = 1_000_000;
 /** So long after opening a snapshot is made, off the screen's thread. */
 const SNAPSHOT_AFTER_MS = 12_000;
+/** Before it, so that the snapshot is of the chunks that stay. */
+const GATHER_AFTER_MS = 6_000;
 /** So many signs since the last snapshot are read at every opening without one. */
 const SNAPSHOT_SINCE = 300_000;
 /** A clock that stands before this application was written is wrong, whatever else is. */
@@ -77,11 +79,14 @@ export class Journal {
   /** The book could not be opened: what is recorded lives in this tab only, until it can. */
   private stranded = false;
   private snapshotTimer: ReturnType<typeof setTimeout> | undefined;
+  private gatherTimer: ReturnType<typeof setTimeout> | undefined;
 
   readonly state$ = this.subject.asObservable();
   readonly state = toSignal(this.state$, { requireSync: true });
   readonly saving = signal<Saving>({ is: 'opening', slow: false });
   readonly book = signal<Book>('own');
+  /** Whether there is an own journal to go back to from the demo. */
+  readonly ownBegun = signal(false);
   /** What was found in the store and is not taken into the account: left as it is, and said. */
   readonly setAside = signal<readonly SetAside[]>([]);
   /** Entries that were stamped anew because a clock had stood far ahead while they were written. */
@@ -163,15 +168,26 @@ export class Journal {
   }
 
   /** Throws the demo away, with all that was tried out in it, and opens the grower's own book. */
-  async clearDemo(): Promise<void> {
+  clearDemo(): Promise<void> {
+    return this.clear('demo');
+  }
+
+  /** Empties the grower's own book. Whoever asks for it has saved a file first. */
+  async clearOwn(): Promise<void> {
+    await this.clear('own');
+    // It is not lost: it was thrown away.
+    this.understoodGone();
+  }
+
+  private async clear(book: Book): Promise<void> {
     await this.writing;
-    await new ChunkStore(this.stores.journal('demo'), freshId).clear();
+    await new ChunkStore(this.stores.journal(book), freshId).clear();
     await Promise.all([
-      this.stores.pictures('demo').clear(),
-      this.stores.snapshot('demo').clear(),
-      this.stores.drafts('demo').clear(),
+      this.stores.pictures(book).clear(),
+      this.stores.snapshot(book).clear(),
+      this.stores.drafts(book).clear(),
     ]);
-    this.tell({ book: 'demo', cleared: true });
+    this.tell({ book, cleared: true });
     await this.openOwn();
   }
 
@@ -200,8 +216,14 @@ export class Journal {
     clearTimeout(this.snapshotTimer);
     this.saving.set({ is: 'opening', slow: false });
     const chunks = new ChunkStore(this.stores.journal(book), freshId);
-    const [lying] = await Promise.all([chunks.chunks(), this.drafts.open(book)]);
-    const { state, setAside, stale } = await this.openChunks(book, lying);
+    const [lying, kept, ownIsEmpty] = await Promise.all([
+      chunks.chunks(),
+      loadSnapshot(this.stores.snapshot(book)).catch(() => null),
+      book === 'demo' ? this.ownIsEmpty() : false,
+      this.drafts.open(book),
+    ]);
+    this.ownBegun.set(!ownIsEmpty);
+    const { state, setAside, stale } = await this.openChunks(book, lying, kept);
     this.stranded = false;
     this.chunks = chunks;
     this.book.set(book);
@@ -211,14 +233,17 @@ export class Journal {
     this.saving.set({ is: 'saved' });
     this.listen(book);
     this.setClockRight();
-    void chunks.gather().catch((error: unknown) => console.error('gathering chunks', error));
+    if (lying.length >= GATHER_AT) this.gatherLater(chunks);
     if (stale) this.makeSnapshotLater(book);
   }
 
   /** From the snapshot and what came since; where there is none to be trusted, from all entries. */
-  private async openChunks(book: Book, lying: readonly StoredChunk[]): Promise<Reading> {
+  private async openChunks(
+    book: Book,
+    lying: readonly StoredChunk[],
+    kept: unknown,
+  ): Promise<Reading> {
     const signs = signsIn(lying);
-    const kept = await loadSnapshot(this.stores.snapshot(book)).catch(() => null);
     let opened = openSnapshot(kept, lying, this.build);
     const trusted = opened !== null;
     if (!opened && signs > LARGE) opened = await this.foldElsewhere(book, lying);
@@ -244,6 +269,15 @@ export class Journal {
       console.error('folding in the worker', error);
       return null;
     }
+  }
+
+  /** Tidying waits until the day's work has been seen. */
+  private gatherLater(chunks: ChunkStore): void {
+    clearTimeout(this.gatherTimer);
+    this.gatherTimer = setTimeout(() => {
+      if (this.chunks !== chunks) return;
+      void chunks.gather().catch((error: unknown) => console.error('gathering chunks', error));
+    }, GATHER_AFTER_MS);
   }
 
   private makeSnapshotLater(book: Book): void {

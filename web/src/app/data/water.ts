@@ -1,4 +1,4 @@
-import { inject, Injectable, signal } from '@angular/core';
+import { computed, inject, Injectable, InjectionToken, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { paceOf, spaceDrying, waterCaseOf } from '@hypogeon/core/bench';
 import type { Day } from '@hypogeon/core/days';
@@ -6,10 +6,17 @@ import { reasonOf, sparing } from '@hypogeon/core/faults';
 import type { Batch, State } from '@hypogeon/core/journal';
 import type { Verdicts } from '@hypogeon/core/round';
 import type { WaterCase, WaterVerdict } from '@hypogeon/core/water';
-import { catchError, combineLatest, from, of, switchMap } from 'rxjs';
+import { catchError, combineLatest, from, of, switchMap, tap } from 'rxjs';
+import type { Book } from './book';
 import { BENCH_WORKER } from './workers';
 import { Journal } from './journal';
 import { Today } from './today';
+
+/** So long the day's work waits for its pots; then it stands without them, and they join it. */
+export const PATIENCE_MS = new InjectionToken<number>('patience', {
+  providedIn: 'root',
+  factory: () => 10_000,
+});
 
 /** Cases made between two breaths of the screen. */
 const SLICE = 25;
@@ -21,11 +28,18 @@ const SLICE = 25;
 @Injectable({ providedIn: 'root' })
 export class Water {
   private readonly worker = inject(BENCH_WORKER);
+  private readonly patience = inject(PATIENCE_MS);
   private readonly kept = new WeakMap<Batch, Kept>();
   /** Why there are no verdicts at present; empty where there are. */
   readonly failed = signal('');
+  /** Whether the sum takes longer than anybody waits. */
+  readonly slow = signal(false);
+  private readonly journal = inject(Journal);
+  private readonly judged = signal<Book | null>(null);
+  /** Whether the pots of the open book have been judged, or could not be. */
+  readonly settled = computed(() => this.judged() === this.journal.book());
 
-  readonly verdicts$ = combineLatest([inject(Journal).state$, inject(Today).today$]).pipe(
+  readonly verdicts$ = combineLatest([this.journal.state$, inject(Today).today$]).pipe(
     switchMap(([state, today]) =>
       state.batches.size === 0
         ? of<Verdicts>(new Map())
@@ -38,10 +52,26 @@ export class Water {
             }),
           ),
     ),
+    tap(() => this.judged.set(this.journal.book())),
   );
   readonly verdicts = toSignal<Verdicts, Verdicts>(this.verdicts$, { initialValue: new Map() });
 
+  constructor() {
+    // The journal is still being read: the worker that is asked next can be read meanwhile.
+    this.worker.warm();
+  }
+
   private async judge(state: State, today: Day): Promise<Verdicts> {
+    const late = setTimeout(() => this.slow.set(true), this.patience);
+    try {
+      return await this.judgeAll(state, today);
+    } finally {
+      clearTimeout(late);
+      this.slow.set(false);
+    }
+  }
+
+  private async judgeAll(state: State, today: Day): Promise<Verdicts> {
     const around = surroundings(state, today);
     const drying = spaceDrying(state);
     const known = new Map<string, WaterVerdict>();

@@ -1,8 +1,25 @@
 import { computed, inject, Injectable } from '@angular/core';
 import type { Day } from '@hypogeon/core/days';
-import { celsiusFrom, type LengthUnit, type TemperatureUnit } from '@hypogeon/core/units';
 import {
+  G_PER_OUNCE,
+  lengthIn,
+  ML_PER_FL_OZ,
+  ML_PER_QUART,
+  readShare,
+  readTemperature,
+  readVolume,
+  readWeight,
+  type LengthUnit,
+  type TemperatureUnit,
+  type VolumeUnit,
+  type WeightUnit,
+} from '@hypogeon/core/units';
+import {
+  agendaLate,
+  agendaTitle,
   counted,
+  decimal,
+  doseText,
   daySpan,
   dayText,
   lengthText,
@@ -12,14 +29,18 @@ import {
   NOUN,
   percent,
   percentSpan,
+  quarters,
+  rounded,
   shortDay,
   temperatureText,
   weekdayName,
   askText,
   ended,
+  evaporationText,
   lateText,
   leaveReason,
   leaveText,
+  logLine,
   motherAskText,
   motherLeaveText,
   reasonText,
@@ -31,12 +52,15 @@ import {
   stepWhy,
   sureText,
   volumeText,
+  weightText,
   type DayStyle,
 } from '@hypogeon/words';
 import type { CourseId } from '@hypogeon/core/botany';
 import type { Ask, Leave, MotherAsk, MotherLeave, Reason, Step } from '@hypogeon/core/care';
-import type { Batch } from '@hypogeon/core/journal';
+import type { Batch, BatchEntry } from '@hypogeon/core/journal';
+import type { AgendaLine } from '@hypogeon/core/round';
 import { Journal } from './journal';
+import { LOCALE } from './locale';
 import { Today } from './today';
 
 /** Quantities and days in the grower's units and language. */
@@ -50,9 +74,10 @@ export class Words {
     () => this.journal.state().settings.temperature ?? 'C',
   );
 
-  /** Days are written as the page is, in English, until its sentences have languages. */
-  private readonly style = computed<DayStyle>(() => ({
-    locale: 'en-GB',
+  private readonly locale = inject(LOCALE);
+  /** How days are written: the region, and today. */
+  readonly style = computed<DayStyle>(() => ({
+    locale: this.locale,
     today: this.today.day(),
   }));
 
@@ -67,6 +92,15 @@ export class Words {
   /** `Water, about 45 mL each, 12 days late.` */
   askLine(ask: Ask): string {
     return ended([this.ask(ask), this.late(ask)].filter(Boolean).join(', '));
+  }
+
+  /** `Water 3 batches, about 2.0 L in all`. */
+  agendaTitle(line: AgendaLine): string {
+    return agendaTitle(line, this.speech());
+  }
+
+  agendaLate(line: AgendaLine): string {
+    return agendaLate(line);
   }
 
   motherAsk(ask: MotherAsk): string {
@@ -119,21 +153,106 @@ export class Words {
     return repottingText(this.speech());
   }
 
+  /** `1,461`, `1.461`: a count as the region writes it. */
+  number(count: number): string {
+    return rounded(count, 0, this.locale);
+  }
+
+  /** `1,234.50`, `1.234,50`: with so many decimals. */
+  decimal(value: number, digits: number): string {
+    return decimal(value, digits, this.locale);
+  }
+
+  /** `2`, `2.5`: with at most so many decimals. */
+  rounded(value: number, digits: number): string {
+    return rounded(value, digits, this.locale);
+  }
+
+  /** `2 1/4`: what a scoop measures. */
+  quarters(value: number): string {
+    return quarters(value, this.locale);
+  }
+
   /** `45 mL`, `1.5 fl oz`. */
   volume(ml: number): string {
-    return volumeText(ml, this.lengthUnit());
+    return volumeText(ml, this.lengthUnit(), this.locale);
+  }
+
+  logLine(entry: BatchEntry): string {
+    return logLine(this.journal.state(), entry, this.speech());
+  }
+
+  /** `73 mL`, `2.5 fl oz`: to be measured out. */
+  dose(ml: number): string {
+    return doseText(ml, this.lengthUnit(), this.locale);
+  }
+
+  /** `85 g`, `3 oz`. */
+  weight(grams: number): string {
+    return weightText(grams, this.lengthUnit(), this.locale);
+  }
+
+  /** `2.3 mm a day`. */
+  evaporation(mm: number): string {
+    return evaporationText(mm, this.lengthUnit(), this.locale);
   }
 
   length(mm: number): string {
-    return lengthText(mm, this.lengthUnit());
+    return lengthText(mm, this.lengthUnit(), this.locale);
+  }
+
+  /** A length as it is put into a field: its number in the grower's unit, fine enough to be read back. */
+  typed(mm: number): string {
+    const shown = lengthIn(mm, this.lengthUnit());
+    return `${+shown.toFixed(this.lengthUnit() === 'in' ? 2 : 1)}`;
   }
 
   temperature(tempC: number): string {
-    return temperatureText(tempC, this.temperatureUnit());
+    return temperatureText(tempC, this.temperatureUnit(), this.locale);
   }
 
-  celsius(value: number): number {
-    return celsiusFrom(value, this.temperatureUnit());
+  /** What a bare number in a field for a jug, a bag, a scale is in. */
+  readonly volumeUnit = computed<VolumeUnit>(() => (this.lengthUnit() === 'in' ? 'fl oz' : 'mL'));
+  readonly bagUnit = computed<VolumeUnit>(() => (this.lengthUnit() === 'in' ? 'qt' : 'L'));
+  readonly weightUnit = computed<WeightUnit>(() => (this.lengthUnit() === 'in' ? 'oz' : 'g'));
+
+  /** A temperature as typed, in any unit: °C; NaN for anything else. */
+  celsius(text: string): number {
+    const read = readTemperature(text, this.temperatureUnit());
+    return read.ok ? read.tempC : NaN;
+  }
+
+  /** A share as typed, `45` or `45%`: 0–1; NaN for anything else. */
+  share(text: string): number {
+    const read = readShare(text);
+    return read.ok ? read.share : NaN;
+  }
+
+  /** A volume as typed, in any unit: mL; NaN for anything else. */
+  millilitres(text: string, bare: VolumeUnit = this.volumeUnit()): number {
+    const read = readVolume(text, bare);
+    return read.ok ? read.ml : NaN;
+  }
+
+  /** A weight as typed, in any unit: g; NaN for anything else. */
+  grams(text: string): number {
+    const read = readWeight(text, this.weightUnit());
+    return read.ok ? read.grams : NaN;
+  }
+
+  /** A volume as it is put into a field for a jug: `250`, `8.5`. */
+  typedVolume(ml: number): string {
+    return `${this.volumeUnit() === 'mL' ? +ml.toFixed(1) : +(ml / ML_PER_FL_OZ).toFixed(2)}`;
+  }
+
+  /** Litres as they are put into a field for a bag. */
+  typedBag(litres: number): string {
+    return `${this.bagUnit() === 'L' ? litres : +((litres * 1000) / ML_PER_QUART).toFixed(2)}`;
+  }
+
+  /** A weight as it is put into a field. */
+  typedWeight(grams: number): string {
+    return `${this.weightUnit() === 'g' ? grams : +(grams / G_PER_OUNCE).toFixed(2)}`;
   }
 
   percent(fraction: number): string {

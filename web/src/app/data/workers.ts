@@ -32,6 +32,11 @@ export class WorkerLine<T> {
     });
   }
 
+  /** Starts it before it is asked: it is read while the screen waits for something else. */
+  warm(): void {
+    this.line();
+  }
+
   /** Ends what is under way; those who wait hear of it. */
   stop(): void {
     this.end(new Stopped('stopped'));

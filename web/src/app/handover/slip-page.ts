@@ -1,19 +1,21 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
+import { MatButton } from '@angular/material/button';
 import { batchTitle } from '@hypogeon/core/bench';
 import { slipOf } from '@hypogeon/core/care';
-import { slipPlain, slipText } from '@hypogeon/words';
+import { slipPlain, slipText, paperOf } from '@hypogeon/words';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
+import { LOCALE } from '../data/locale';
 import { saveBlob, saveText } from '../data/save-text';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
-import { Field, FieldControl } from '../ui/field';
+import { Field, FieldControl } from '../forms/field';
 
 /** What goes with pieces that are handed over: how to keep them, on paper or as text. */
 @Component({
   selector: 'hy-slip-page',
-  imports: [Field, FieldControl, RouterLink],
+  imports: [MatButton, Field, FieldControl, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (slip(); as s) {
@@ -31,14 +33,16 @@ import { Field, FieldControl } from '../ui/field';
             #many
           />
         </hy-field>
-        <button type="button" class="act" (click)="pdf()" [disabled]="problem() !== ''">PDF</button>
-        <button type="button" class="plain" (click)="copy()" [disabled]="problem() !== ''">
+        <button type="button" matButton="filled" (click)="pdf()" [disabled]="problem() !== ''">
+          PDF
+        </button>
+        <button type="button" matButton="outlined" (click)="copy()" [disabled]="problem() !== ''">
           Copy as text
         </button>
-        <button type="button" class="plain" (click)="text()" [disabled]="problem() !== ''">
+        <button type="button" matButton="outlined" (click)="text()" [disabled]="problem() !== ''">
           Text file
         </button>
-        <a class="bare" [routerLink]="['/bench', id(), 'part']">Hand some over</a>
+        <a matButton="text" [routerLink]="['/bench', id(), 'part']">Hand some over</a>
       </div>
       <article aria-label="The slip">
         <h2>{{ s.title }}</h2>
@@ -88,6 +92,7 @@ import { Field, FieldControl } from '../ui/field';
   `,
 })
 export class SlipPage {
+  private readonly paper = paperOf(inject(LOCALE));
   private readonly state = inject(Journal).state;
   private readonly today = inject(Today).day;
   private readonly words = inject(Words);
@@ -133,6 +138,6 @@ export class SlipPage {
     const slip = this.slip();
     if (!slip) return;
     const { slipPdf } = await import('./slip-pdf');
-    saveBlob(`Care of ${slip.title}.pdf`, slipPdf(slip));
+    saveBlob(`Care of ${slip.title}.pdf`, slipPdf(slip, this.paper));
   }
 }

@@ -1,22 +1,26 @@
-import type { SlipText } from '@hypogeon/words';
+import type { Paper, SlipText } from '@hypogeon/words';
 import { jsPDF } from 'jspdf';
 import { printable } from '../labels/printable';
 
-/** A6: four on a sheet of A4, and it folds into a pocket. */
-const SIZE: [number, number] = [105, 148];
+/** A quarter of a sheet, mm: A6, or half the width and height of Letter. It folds into a pocket. */
+const QUARTER: Readonly<Record<Paper, [number, number]>> = {
+  a4: [105, 148],
+  letter: [107.95, 139.7],
+};
 const MARGIN = 9;
 const LINE = 4.6;
 
 /** The slip on one small page, or more where the cautions are many. */
-export function slipPdf({ title, lines, cautions }: SlipText): Blob {
-  const pdf = new jsPDF({ unit: 'mm', format: SIZE });
+export function slipPdf({ title, lines, cautions }: SlipText, paper: Paper): Blob {
+  const size = QUARTER[paper];
+  const pdf = new jsPDF({ unit: 'mm', format: size });
   pdf.setProperties({ title, creator: 'Hypogeon' });
   let y = MARGIN + 4;
   const write = (text: string, pt: number, bold: boolean, gap: number): void => {
     pdf.setFont('helvetica', bold ? 'bold' : 'normal').setFontSize(pt);
-    for (const line of pdf.splitTextToSize(printable(text), SIZE[0] - 2 * MARGIN) as string[]) {
-      if (y > SIZE[1] - MARGIN) {
-        pdf.addPage(SIZE);
+    for (const line of pdf.splitTextToSize(printable(text), size[0] - 2 * MARGIN) as string[]) {
+      if (y > size[1] - MARGIN) {
+        pdf.addPage(size);
         y = MARGIN + 4;
       }
       pdf.text(line, MARGIN, y);

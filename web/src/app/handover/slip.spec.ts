@@ -20,17 +20,23 @@ describe('the care slip', () => {
   });
 
   it('on paper it is a small PDF with all its lines', async () => {
-    const blob = slipPdf({
+    const slip = {
       title: 'Echeveria elegans (ECH-111)',
       lines: ['No water before Mon 20 Apr.', 'Light: bright shade, no sun.'],
       cautions: Array.from({ length: 40 }, (_, n) => `Caution ${n}. Wash hands.`),
-    });
+    };
+    const blob = slipPdf(slip, 'a4');
     expect(blob.type).toBe('application/pdf');
-    const text = await new Promise<string>((resolve) => {
-      const reader = new FileReader();
-      reader.onload = () => resolve(reader.result as string);
-      reader.readAsText(blob, 'latin1');
-    });
+    const read = (of: Blob): Promise<string> =>
+      new Promise((resolve) => {
+        const reader = new FileReader();
+        reader.onload = () => resolve(reader.result as string);
+        reader.readAsText(of, 'latin1');
+      });
+    const text = await read(blob);
+    // A quarter of the sheet of the region, in points: A6, or half of Letter both ways (4.25 × 5.5 in).
+    expect(text).toMatch(/\/MediaBox \[0 0 297\.\d* 419\.\d*\]/);
+    expect(await read(slipPdf(slip, 'letter'))).toMatch(/\/MediaBox \[0 0 306\.\d* 396\.\d*\]/);
     expect(text.startsWith('%PDF')).toBe(true);
     // Forty cautions need more than one page of A6.
     expect(text.match(/\/Type \/Page\b/g)!.length).toBeGreaterThan(1);

@@ -7,6 +7,9 @@ import {
   input,
   signal,
 } from '@angular/core';
+import { MatCheckbox } from '@angular/material/checkbox';
+import { MatButton } from '@angular/material/button';
+import { MatOption, MatSelect } from '@angular/material/select';
 import { batchCode, batchTitle, placeOf } from '@hypogeon/core/bench';
 import type { Batch } from '@hypogeon/core/journal';
 import {
@@ -22,14 +25,16 @@ import {
 } from '@hypogeon/core/label';
 import { walkStops } from '@hypogeon/core/walk';
 import { BenchTabs } from '../bench/bench-tabs';
+import { paperOf, type Paper } from '@hypogeon/words';
 import { Drafts } from '../data/drafts';
 import { shapeOf } from '../data/draft-shape';
 import { Journal } from '../data/journal';
+import { LOCALE } from '../data/locale';
 import { saveBlob } from '../data/save-text';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
-import { Field, FieldControl } from '../ui/field';
-import { numberFrom } from '../ui/number';
+import { Field, FieldControl } from '../forms/field';
+import { numberFrom } from '../forms/number';
 
 interface LabelDraft {
   readonly sheet: string;
@@ -40,6 +45,8 @@ interface LabelDraft {
 
 const OWN: LabelSheet = { ...LABEL_SHEETS[0]!, id: 'own', name: 'Own size' };
 const BLANK: LabelDraft = { sheet: LABEL_SHEETS[0]!.id, own: OWN, skip: 0, each: false };
+/** The sheet that fits the paper of the region. */
+const SHEET_ON: Readonly<Record<Paper, string>> = { a4: 'a4-24', letter: 'letter-30' };
 
 const OWN_FIELDS = [
   ['width', 'Label width, mm'],
@@ -56,7 +63,7 @@ const OWN_FIELDS = [
 /** Sheets of labels with a code that opens the batch, as a PDF. */
 @Component({
   selector: 'hy-labels-page',
-  imports: [BenchTabs, Field, FieldControl],
+  imports: [MatCheckbox, MatButton, MatOption, MatSelect, BenchTabs, Field, FieldControl],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './labels-page.html',
   styleUrl: './labels-page.scss',
@@ -72,7 +79,9 @@ export class LabelsPage {
 
   protected readonly sheets = [...LABEL_SHEETS, OWN];
   protected readonly ownFields = OWN_FIELDS;
-  protected readonly draft = signal<LabelDraft>(this.keeper.read() ?? BLANK);
+  protected readonly draft = signal<LabelDraft>(
+    this.keeper.read() ?? { ...BLANK, sheet: SHEET_ON[paperOf(inject(LOCALE))] },
+  );
   protected readonly sheet = computed(() => {
     const { sheet, own } = this.draft();
     return sheet === 'own' ? own : (LABEL_SHEETS.find((s) => s.id === sheet) ?? LABEL_SHEETS[0]!);

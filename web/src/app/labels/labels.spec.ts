@@ -11,7 +11,7 @@ describe('labels', () => {
     expect(page.text).toContain('Save 6 labels as PDF');
     const one = await mount(LabelsPage, { of: 'b-19' });
     expect(one.text).toContain('Save one label as PDF');
-    expect(one.root.querySelector('svg')!.textContent).toContain('SED-');
+    expect(one.root.querySelector('svg:has(text)')!.textContent).toContain('SED-');
   });
 
   it('come on as many sheets as they need', async () => {

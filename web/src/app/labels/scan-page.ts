@@ -8,11 +8,13 @@ import {
   viewChild,
 } from '@angular/core';
 import { Router } from '@angular/router';
+import { MatButton } from '@angular/material/button';
 import { batchCalled, batchInAddress } from '@hypogeon/core/label';
 import { BenchTabs } from '../bench/bench-tabs';
 import { Journal } from '../data/journal';
 import { PICTURES_WORKER } from '../data/workers';
-import { Field, FieldControl } from '../ui/field';
+import { Field, FieldControl } from '../forms/field';
+import { FilePick } from '../forms/file-pick';
 
 /** Looks a second, milliseconds apart: often enough for a hand, seldom enough for a battery. */
 const LOOK_EVERY_MS = 180;
@@ -20,7 +22,7 @@ const LOOK_EVERY_MS = 180;
 /** Finds a batch by its label: through the camera, on a picture, or by the code typed. */
 @Component({
   selector: 'hy-scan-page',
-  imports: [BenchTabs, Field, FieldControl],
+  imports: [FilePick, MatButton, BenchTabs, Field, FieldControl],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head"><h1>Scan a label</h1></div>
@@ -36,24 +38,20 @@ const LOOK_EVERY_MS = 180;
           #video
         ></video>
         @if (looking()) {
-          <button type="button" class="plain" (click)="stop()">Stop the camera</button>
+          <button type="button" matButton="outlined" (click)="stop()">Stop the camera</button>
         } @else {
-          <button type="button" class="act" (click)="start()">Start the camera</button>
+          <button type="button" matButton="filled" (click)="start()">Start the camera</button>
         }
         <p class="quiet small">Nothing of what it sees leaves this device.</p>
       </section>
       <section aria-labelledby="pic">
         <h2 id="pic" class="ruled">On a picture</h2>
-        <label class="plain file">
-          Choose a picture
-          <input
-            type="file"
-            accept="image/*"
-            class="unseen"
-            (change)="picture(file.files?.[0]); file.value = ''"
-            #file
-          />
-        </label>
+        <hy-file-pick
+          look="outlined"
+          label="Choose a picture"
+          accept="image/*"
+          (picked)="picture($event[0])"
+        />
       </section>
       <section aria-labelledby="eye">
         <h2 id="eye" class="ruled">By eye</h2>
@@ -68,7 +66,7 @@ const LOOK_EVERY_MS = 180;
               #code
             />
           </hy-field>
-          <button class="plain">Open</button>
+          <button matButton="outlined">Open</button>
         </form>
       </section>
     </div>

@@ -1,3 +1,4 @@
+import type { Ask } from '@hypogeon/core/care';
 import { daysBetween, type Day } from '@hypogeon/core/days';
 import type { Cutting, Outcome } from '@hypogeon/core/journal';
 
@@ -39,6 +40,12 @@ export function markOf(cutting: Cutting, closure: number, potted: boolean, today
     rotBegins: false,
     lost: outcome === 'rotted' || outcome === 'dried' || outcome === 'lost' ? outcome : null,
   };
+}
+
+/** A batch in one mark: what the furthest of it shows. */
+export function markOfBatch({ batch, closure }: Pick<Ask, 'batch' | 'closure'>): MarkState {
+  const { rooted, pupped } = batch.counts;
+  return { ...FRESH, closure, roots: rooted + pupped > 0 ? 2 : 0, pup: pupped > 0 };
 }
 
 export const OUTCOME_WORD: Readonly<Record<Outcome, string>> = {

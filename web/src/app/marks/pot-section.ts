@@ -19,7 +19,7 @@ const SIDE = 46;
 const SLICES = 28;
 
 /**
- * A pot cut through, to scale: grains at their own size, the wet foot, the drying top, and how deep the
+ * A pot cut through, to scale: grains at their own size, the soggy layer, the drying top, and how deep the
  * stem stands. The soil line runs on beyond the pot.
  */
 @Component({
@@ -110,7 +110,7 @@ const SLICES = 28;
       }
       @if (v.foot !== null) {
         <span class="label" [style.top.%]="(v.foot / v.height) * 100"
-          >wet foot {{ words.length(footMm()) }}</span
+          >soggy layer {{ words.length(footMm()) }}</span
         >
       }
     }

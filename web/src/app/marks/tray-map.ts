@@ -8,6 +8,7 @@ import {
   output,
   signal,
 } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import type { Piece } from '@hypogeon/core/botany';
 import type { Day } from '@hypogeon/core/days';
 import type { Batch, Outcome } from '@hypogeon/core/journal';
@@ -34,7 +35,7 @@ export interface PlacesCounted {
 /** The marks in the tray's real rows. Places are marked, then told what became of them. */
 @Component({
   selector: 'hy-tray-map',
-  imports: [CuttingMark],
+  imports: [MatButton, CuttingMark],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div
@@ -70,11 +71,11 @@ export interface PlacesCounted {
       <div class="keys" role="group" aria-label="What became of the marked places">
         <span>{{ marked().size }} marked:</span>
         @for (outcome of outcomes; track outcome) {
-          <button type="button" class="plain" (click)="tell(outcome)">
+          <button type="button" matButton="outlined" (click)="tell(outcome)">
             {{ word[outcome] }} <kbd>{{ $index + 1 }}</kbd>
           </button>
         }
-        <button type="button" class="bare" (click)="clear()">none of it</button>
+        <button type="button" matButton="text" (click)="clear()">none of it</button>
       </div>
     } @else if (editable()) {
       <p class="quiet small hint">

@@ -16,6 +16,8 @@ import { Journal } from '../data/journal';
 import { Words } from '../data/words';
 import { CuttingMark } from '../marks/cutting-mark';
 import { FRESH, type MarkState } from '../marks/mark-state';
+import { CellOf, type Column } from '../ui/column';
+import { Table } from '../ui/table';
 
 const ROW = 58;
 const COLUMN = 270;
@@ -38,7 +40,7 @@ interface Kin {
 /** Where a mother came from and what came of her: generations from left to right, and the same as a table. */
 @Component({
   selector: 'hy-family-tree',
-  imports: [CuttingMark, RouterLink],
+  imports: [CellOf, Table, CuttingMark, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (view(); as v) {
@@ -73,30 +75,13 @@ interface Kin {
       </div>
       <details>
         <summary>As a table</summary>
-        <div class="scroll" tabindex="0" role="region" aria-label="Family as a table">
-          <table>
-            <thead>
-              <tr>
-                <th scope="col">Who</th>
-                <th scope="col">Since</th>
-                <th scope="col" class="number">Taken</th>
-                <th scope="col" class="number">Alive</th>
-              </tr>
-            </thead>
-            <tbody>
-              @for (row of v.rows; track row.kin.key) {
-                <tr>
-                  <th scope="row" [style.padding-left.rem]="row.depth * 1.2">
-                    <a [routerLink]="row.kin.link">{{ row.kin.name }}</a>
-                  </th>
-                  <td>{{ row.kin.cutOn }}</td>
-                  <td class="number">{{ row.kin.taken }}</td>
-                  <td class="number">{{ row.kin.alive }}</td>
-                </tr>
-              }
-            </tbody>
-          </table>
-        </div>
+        <hy-table name="Family" [columns]="columns" [rows]="v.rows">
+          <ng-template hyCell="who" [of]="v.rows" let-row>
+            <a [routerLink]="row.kin.link" [style.padding-left.rem]="row.depth * 1.2">{{
+              row.kin.name
+            }}</a>
+          </ng-template>
+        </hy-table>
       </details>
     }
   `,
@@ -151,10 +136,10 @@ interface Kin {
       color: var(--ink2);
       font-size: 0.82rem;
     }
-    table {
+    hy-table {
       max-width: 44rem;
     }
-    th a {
+    hy-table a {
       display: inline-flex;
       align-items: center;
       min-height: 44px;
@@ -162,6 +147,12 @@ interface Kin {
   `,
 })
 export class FamilyTree {
+  protected readonly columns: readonly Column<{ readonly kin: Kin; readonly depth: number }>[] = [
+    { key: 'who', head: 'Who', text: (r) => r.kin.name },
+    { key: 'since', head: 'Since', text: (r) => r.kin.cutOn },
+    { key: 'taken', head: 'Taken', number: true, text: (r) => r.kin.taken },
+    { key: 'alive', head: 'Alive', number: true, text: (r) => r.kin.alive },
+  ];
   private readonly words = inject(Words);
   private readonly state = inject(Journal).state;
   readonly mother = input.required<string>();

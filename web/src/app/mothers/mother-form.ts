@@ -1,7 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { MatAutocompleteModule } from '@angular/material/autocomplete';
+import { MatCheckbox } from '@angular/material/checkbox';
+import { MatButton } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
-import { batchCode, batchTitle, motherEntries, pieceOfPlant, plantOf } from '@hypogeon/core/bench';
+import { MatOption, MatSelect } from '@angular/material/select';
+import {
+  batchCode,
+  batchTitle,
+  motherEntries,
+  pieceOfPlant,
+  plantOf,
+  placesIn,
+} from '@hypogeon/core/bench';
 import {
   CATALOGUE,
   findTaxa,
@@ -24,8 +33,11 @@ import { Words } from '../data/words';
 import { PERMISSION_WORD } from './permission-words';
 import { CuttingMark } from '../marks/cutting-mark';
 import { FRESH } from '../marks/mark-state';
-import { DraftNote } from '../ui/draft-note';
-import { Field, FieldControl } from '../ui/field';
+import { DraftNote } from '../forms/draft-note';
+import { DayField } from '../forms/day-field';
+import { Field, FieldControl } from '../forms/field';
+import { PlantField } from '../forms/plant-field';
+import { firstWrong } from '../forms/zod-problems';
 
 interface MotherDraft {
   readonly plant: string;
@@ -132,12 +144,25 @@ function hasFrom(typed: MotherDraft['has']): Partial<Record<MethodId, number>> |
 
 @Component({
   selector: 'hy-mother-form',
-  imports: [CuttingMark, DraftNote, Field, FieldControl, RouterLink, MatAutocompleteModule],
+  imports: [
+    MatCheckbox,
+    MatButton,
+    DayField,
+    MatOption,
+    MatSelect,
+    CuttingMark,
+    DraftNote,
+    Field,
+    FieldControl,
+    RouterLink,
+    PlantField,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './mother-form.html',
   styleUrl: './mother-form.scss',
 })
 export class MotherForm {
+  private readonly toFirstWrong = firstWrong();
   private readonly actions = inject(Actions);
   private readonly journal = inject(Journal);
   private readonly router = inject(Router);
@@ -150,7 +175,7 @@ export class MotherForm {
 
   private readonly words = inject(Words);
   protected readonly lengthUnit = this.words.lengthUnit;
-  protected readonly spaces = computed(() => [...this.journal.state().spaces.values()]);
+  protected readonly spaces = computed(() => placesIn(this.journal.state()));
   /** Batches of the same plant, the latest first. */
   protected readonly batches = computed(() => {
     const state = this.journal.state();
@@ -186,7 +211,7 @@ export class MotherForm {
   protected readonly left = computed(() => (this.edited() ? null : this.keeper().keptAt()));
   protected readonly tried = signal(false);
 
-  protected readonly found = computed(() => findTaxa(CATALOGUE, this.draft().plant).slice(0, 8));
+  protected readonly found = computed(() => findTaxa(CATALOGUE, this.draft().plant));
   protected readonly taxon = computed(() => {
     const typed = this.draft().plant.trim().toLowerCase();
     return CATALOGUE.find((t) => t.name.toLowerCase() === typed) ?? null;
@@ -214,7 +239,7 @@ export class MotherForm {
       plant: d.plant.trim() === '' ? 'Which plant is it? Type its name; an old one will do.' : '',
       like:
         this.isOwn() && this.ownTaxon() === undefined && d.like === ''
-          ? 'Not in the library. Choose the plant it is most like: its figures stand in until your own are better.'
+          ? 'Not in the plant guide. Choose the plant it is most like: its figures stand in until your own are better.'
           : '',
       name: d.name.trim() === '' ? 'What do you call her at the bench?' : '',
       permission: d.permission === '' ? 'May she be propagated? Say how you know.' : '',
@@ -259,17 +284,12 @@ export class MotherForm {
     return `From ${taxon.methods.map((m) => METHOD[m.method].many).join(', ')}.`;
   }
 
-  protected choose(taxon: Taxon): void {
-    this.set('plant', taxon.name);
-  }
-
   protected readonly save = oneAtATime(() => this.saveAll());
 
   private async saveAll(): Promise<void> {
     this.tried.set(true);
     if (!this.good()) {
-      // Angular has not drawn the problems yet; the first bad field is focused once it has.
-      setTimeout(() => document.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus());
+      this.toFirstWrong();
       return;
     }
     const d = this.draft();

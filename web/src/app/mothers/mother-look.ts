@@ -1,9 +1,12 @@
 import { ChangeDetectionStrategy, Component, inject, input, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 import { isDay } from '@hypogeon/core/days';
 import type { EntryOf } from '@hypogeon/core/journal';
 import { Actions } from '../data/actions';
 import { Today } from '../data/today';
-import { Field, FieldControl } from '../ui/field';
+import { DayField } from '../forms/day-field';
+import { Field, FieldControl } from '../forms/field';
 
 type Question = 'turgid' | 'clean' | 'growing' | 'flowering';
 type Answers = Readonly<Partial<Record<Question, boolean>>>;
@@ -22,40 +25,32 @@ const QUESTIONS: readonly {
 /** The look at a mother before she is cut: four questions and the last watering, recorded in one tap. */
 @Component({
   selector: 'hy-mother-look',
-  imports: [Field, FieldControl],
+  imports: [MatButton, MatButtonToggle, MatButtonToggleGroup, DayField, Field, FieldControl],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <form novalidate (submit)="$event.preventDefault(); save()">
       @for (q of questions; track q.id) {
-        <fieldset>
-          <legend>{{ q.asks }}</legend>
+        <div>
+          <strong [id]="'q-' + q.id">{{ q.asks }}</strong>
           <span class="hint">{{ q.hint }}</span>
-          <div class="yesno">
-            @for (answer of [true, false]; track answer) {
-              <label>
-                <input
-                  type="radio"
-                  class="unseen"
-                  [name]="q.id"
-                  [checked]="answers()[q.id] === answer"
-                  (change)="say(q.id, answer)"
-                />
-                <span>{{ answer ? 'yes' : 'no' }}</span>
-              </label>
-            }
-          </div>
-        </fieldset>
+          <mat-button-toggle-group
+            hideSingleSelectionIndicator
+            [attr.aria-labelledby]="'q-' + q.id"
+            [value]="answers()[q.id]"
+            (change)="say(q.id, $event.value)"
+          >
+            <mat-button-toggle [value]="true">yes</mat-button-toggle>
+            <mat-button-toggle [value]="false">no</mat-button-toggle>
+          </mat-button-toggle-group>
+        </div>
       }
-      <hy-field label="Last watered (optional)" [problem]="dayProblem()">
-        <input
-          hyControl
-          type="date"
-          [max]="today()"
-          [value]="wateredOn()"
-          (change)="wateredOn.set(day.value)"
-          #day
-        />
-      </hy-field>
+      <hy-day
+        label="Last watered (optional)"
+        [problem]="dayProblem()"
+        [max]="today()"
+        [value]="wateredOn()"
+        (valueChange)="wateredOn.set($event)"
+      />
       <hy-field label="Anything else (optional)">
         <input
           hyControl
@@ -66,7 +61,7 @@ const QUESTIONS: readonly {
           #text
         />
       </hy-field>
-      <button class="plain" type="submit">Record the look</button>
+      <button matButton="outlined" type="submit">Record the look</button>
       @if (tried() && empty()) {
         <p class="problem" role="alert">Answer one question at least.</p>
       }
@@ -85,28 +80,8 @@ const QUESTIONS: readonly {
       font-size: 0.82rem;
       margin-bottom: 0.35rem;
     }
-    .yesno {
-      display: flex;
-      gap: 0.4rem;
-    }
-    .yesno span {
-      display: grid;
-      place-items: center;
-      min-width: 64px;
-      min-height: 44px;
-      border: 1px solid var(--ink2);
-      border-radius: 4px;
-      cursor: pointer;
-    }
-    input:checked + span {
-      background: var(--living-soft);
-      border-color: var(--living);
-      box-shadow: inset 0 0 0 1px var(--living);
-      font-weight: 650;
-    }
-    input:focus-visible + span {
-      outline: 3px solid var(--water);
-      outline-offset: 2px;
+    strong {
+      font-weight: 600;
     }
   `,
 })

@@ -1,5 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
+import { MatCheckbox } from '@angular/material/checkbox';
+import { EvidenceMark } from '../ui/evidence-mark';
+import { MatButton } from '@angular/material/button';
+import { MatOption, MatSelect } from '@angular/material/select';
 import {
   conditionOf,
   containersOf,
@@ -24,12 +28,26 @@ import { CuttingMark } from '../marks/cutting-mark';
 import { FamilyTree } from './family-tree';
 import { MotherLook } from './mother-look';
 import { MotherSeason } from './mother-season';
-import { Field, FieldControl } from '../ui/field';
+import { Field, FieldControl } from '../forms/field';
 import { PERMISSION_WORD } from './permission-words';
+import { namePage } from '../shell/page-title';
 
 @Component({
   selector: 'hy-mother-page',
-  imports: [Field, FieldControl, RouterLink, CuttingMark, FamilyTree, MotherLook, MotherSeason],
+  imports: [
+    EvidenceMark,
+    MatCheckbox,
+    MatButton,
+    MatOption,
+    MatSelect,
+    Field,
+    FieldControl,
+    RouterLink,
+    CuttingMark,
+    FamilyTree,
+    MotherLook,
+    MotherSeason,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (view(); as v) {
@@ -41,8 +59,10 @@ import { PERMISSION_WORD } from './permission-words';
             (figures of <i>{{ v.plant?.like }}</i>)
           }
         </p>
-        <a class="bare push" [routerLink]="['/mothers', v.mother.id, 'edit']">Change</a>
-        <a class="act" routerLink="/plan" [queryParams]="{ mother: v.mother.id }">Plan a batch</a>
+        <a matButton="text" class="push" [routerLink]="['/mothers', v.mother.id, 'edit']">Change</a>
+        <a matButton="filled" routerLink="/plan" [queryParams]="{ mother: v.mother.id }"
+          >Plan a batch</a
+        >
       </div>
 
       <section class="condition" aria-labelledby="condition">
@@ -68,7 +88,7 @@ import { PERMISSION_WORD } from './permission-words';
                     ><strong>{{ words.motherAsk(ask) }}.</strong>
                     {{ words.reason(ask.reason) }}</span
                   >
-                  <button type="button" class="plain" (click)="mothered(ask.kind)">
+                  <button type="button" matButton="outlined" (click)="mothered(ask.kind)">
                     {{ doneWord[ask.kind] }}
                   </button>
                 </li>
@@ -85,7 +105,7 @@ import { PERMISSION_WORD } from './permission-words';
           <div class="deeds no-print" role="group" aria-label="What was done to her">
             <button
               type="button"
-              class="plain"
+              matButton="outlined"
               (click)="panel.set(panel() === 'repotted' ? '' : 'repotted')"
               [attr.aria-expanded]="panel() === 'repotted'"
             >
@@ -93,43 +113,43 @@ import { PERMISSION_WORD } from './permission-words';
             </button>
             <button
               type="button"
-              class="plain"
+              matButton="outlined"
               (click)="panel.set(panel() === 'divided' ? '' : 'divided')"
               [attr.aria-expanded]="panel() === 'divided'"
             >
               Divided
             </button>
-            <button type="button" class="bare" (click)="mothered('watered')">Watered</button>
+            <button type="button" matButton="text" (click)="mothered('watered')">Watered</button>
           </div>
           @if (panel() === 'repotted') {
             <div class="panel">
               <p class="quiet small">{{ words.repotting() }}</p>
               <hy-field label="Into (optional)">
-                <select hyControl #pot>
-                  <option value="">not told</option>
+                <mat-select value="" #pot>
+                  <mat-option value="">not told</mat-option>
                   @for (c of containers(); track c.id) {
-                    <option [value]="c.id">{{ c.name }}</option>
+                    <mat-option [value]="c.id">{{ c.name }}</mat-option>
                   }
-                </select>
+                </mat-select>
               </hy-field>
               <hy-field label="Filled with (optional)">
-                <select hyControl #mix>
-                  <option value="">not told</option>
+                <mat-select value="" #mix>
+                  <mat-option value="">not told</mat-option>
                   @for (m of mixes(); track m.id) {
-                    <option [value]="m.id">{{ m.name }}</option>
+                    <mat-option [value]="m.id">{{ m.name }}</mat-option>
                   }
-                </select>
+                </mat-select>
               </hy-field>
               <hy-field label="The roots came">
-                <select hyControl #roots>
-                  <option value="whole">whole, with their ball</option>
-                  <option value="bared">bared</option>
-                  <option value="hurt">hurt or trimmed</option>
-                </select>
+                <mat-select value="whole" #roots>
+                  <mat-option value="whole">whole, with their ball</mat-option>
+                  <mat-option value="bared">bared</mat-option>
+                  <mat-option value="hurt">hurt or trimmed</mat-option>
+                </mat-select>
               </hy-field>
               <button
                 type="button"
-                class="act"
+                matButton="filled"
                 (click)="repotted(pot.value, mix.value, roots.value)"
               >
                 Repotted today
@@ -141,10 +161,12 @@ import { PERMISSION_WORD } from './permission-words';
               <hy-field label="Parts, herself among them (optional)" [problem]="problem()">
                 <input hyControl inputmode="numeric" #parts />
               </hy-field>
-              <label class="tick"
-                ><input type="checkbox" #itself /> She parted by herself, nothing was cut</label
+              <mat-checkbox #itself>She parted by herself, nothing was cut</mat-checkbox>
+              <button
+                type="button"
+                matButton="filled"
+                (click)="divided(parts.value, itself.checked)"
               >
-              <button type="button" class="act" (click)="divided(parts.value, itself.checked)">
                 Divided today
               </button>
             </div>
@@ -156,7 +178,7 @@ import { PERMISSION_WORD } from './permission-words';
                 <dd [class.warn]="fact.warn">
                   {{ fact.says }}
                   @if (fact.note) {
-                    <span class="quiet small">{{ fact.note }}</span>
+                    <hy-evidence [of]="fact.name" [text]="fact.note" />
                   }
                 </dd>
               </div>
@@ -164,7 +186,7 @@ import { PERMISSION_WORD } from './permission-words';
           </dl>
         </div>
         <div>
-          <h3>Look her over</h3>
+          <h3>Check the plant</h3>
           <hy-mother-look [mother]="v.mother.id" />
         </div>
       </section>
@@ -175,7 +197,7 @@ import { PERMISSION_WORD } from './permission-words';
 
       @if (v.plant; as plant) {
         <section aria-labelledby="season">
-          <h2 id="season" class="ruled">Her year</h2>
+          <h2 id="season" class="ruled">Through the year</h2>
           @if (v.mother.space) {
             <hy-mother-season [taxon]="plant.taxon" [space]="v.mother.space" />
           } @else {
@@ -393,6 +415,10 @@ export class MotherPage {
   protected readonly containers = computed(() => containersOf(this.state()));
   protected readonly mixes = computed(() => mixesOf(this.state()));
 
+  constructor() {
+    namePage(() => this.view()?.mother.name ?? '');
+  }
+
   protected mothered(what: MotherTending): void {
     void this.actions.record({ kind: 'mothered', mother: this.id(), what }, this.doneWord[what]);
   }
@@ -473,7 +499,7 @@ export class MotherPage {
   });
 
   private verdictWords({ verdict, until, fresh }: Condition): string {
-    if (verdict === 'cut') return fresh ? 'May be cut today' : 'Look her over first';
+    if (verdict === 'cut') return fresh ? 'May be cut today' : 'Check the plant first';
     if (verdict === 'stop') return 'Do not cut her';
     return until === null ? 'Wait' : `Wait until ${this.words.near(until)}`;
   }

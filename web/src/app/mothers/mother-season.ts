@@ -1,16 +1,18 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { seasonNow, seasonYear } from '@hypogeon/core/bench';
+import { seasonNow, seasonYear, type SeasonDay } from '@hypogeon/core/bench';
 import type { Taxon } from '@hypogeon/core/botany';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
 import { SeasonYear } from '../marks/season-year';
+import type { Column } from '../ui/column';
+import { Table } from '../ui/table';
 
 /** A plant's season where it stands: today in a sentence, and the year as a picture and a table. */
 @Component({
   selector: 'hy-mother-season',
-  imports: [RouterLink, SeasonYear],
+  imports: [Table, RouterLink, SeasonYear],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (view(); as v) {
@@ -20,35 +22,12 @@ import { SeasonYear } from '../marks/season-year';
       <hy-season-year [year]="v.year" [fromC]="taxon().season.fromC" [toC]="taxon().season.toC" />
       <p class="quiet small">
         The line is the mean of the day in
-        <a [routerLink]="['/store-room/air', space()]">{{ v.place }}</a>, {{ v.rests }}; the green
+        <a [routerLink]="['/settings/air', space()]">{{ v.place }}</a>, {{ v.rests }}; the green
         band is what the plant grows in. {{ v.lightNote }}
       </p>
       <details>
         <summary>The year as a table</summary>
-        <div class="scroll" tabindex="0" role="region" aria-label="The year by the month">
-          <table>
-            <thead>
-              <tr>
-                <th scope="col">First of the month</th>
-                <th scope="col" class="number">Mean</th>
-                <th scope="col" class="number">Light</th>
-                <th scope="col">Season</th>
-              </tr>
-            </thead>
-            <tbody>
-              @for (row of v.rows; track row.day) {
-                <tr>
-                  <th scope="row">{{ words.day(row.day) }}</th>
-                  <td class="number">{{ words.temperature(row.tempC) }}</td>
-                  <td class="number">
-                    {{ row.dayHours === undefined ? 'not known' : row.dayHours.toFixed(1) + ' h' }}
-                  </td>
-                  <td>{{ row.reason }}</td>
-                </tr>
-              }
-            </tbody>
-          </table>
-        </div>
+        <hy-table name="The year by the month" [columns]="columns" [rows]="v.rows" />
       </details>
     }
   `,
@@ -58,7 +37,7 @@ import { SeasonYear } from '../marks/season-year';
       gap: 0.6rem;
       grid-template-columns: minmax(0, 1fr);
     }
-    table {
+    hy-table {
       max-width: 46rem;
     }
   `,
@@ -70,6 +49,30 @@ export class MotherSeason {
   readonly taxon = input.required<Taxon>();
   readonly space = input.required<string>();
 
+  protected readonly columns: readonly Column<SeasonDay>[] = [
+    {
+      key: 'day',
+      head: 'First of the month',
+      text: (r) => this.words.day(r.day),
+      sort: (r) => r.day,
+    },
+    {
+      key: 'mean',
+      head: 'Mean',
+      number: true,
+      text: (r) => this.words.temperature(r.tempC),
+      sort: (r) => r.tempC,
+    },
+    {
+      key: 'light',
+      head: 'Light',
+      number: true,
+      text: (r) =>
+        r.dayHours === undefined ? 'not known' : `${this.words.decimal(r.dayHours, 1)} h`,
+      sort: (r) => r.dayHours ?? null,
+    },
+    { key: 'season', head: 'Season', text: (r) => r.reason },
+  ];
   protected readonly view = computed(() => {
     const state = this.state();
     const year = seasonYear(state, this.taxon(), this.space(), this.today());

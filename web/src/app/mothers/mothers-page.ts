@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
+import { MatButton } from '@angular/material/button';
 import { pieceOfPlant, plantOf, seasonOn } from '@hypogeon/core/bench';
 import type { SeasonState } from '@hypogeon/core/botany';
 import { countLedger } from '@hypogeon/core/ledger';
@@ -18,13 +19,13 @@ const SEASON_WORD: Readonly<Record<SeasonState, string>> = {
 
 @Component({
   selector: 'hy-mothers-page',
-  imports: [RouterLink, CuttingMark],
+  imports: [MatButton, RouterLink, CuttingMark],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
-      <h1>Mothers</h1>
+      <h1>Mother plants</h1>
       <p class="quiet">the stock plants, where they came from and what they gave</p>
-      <a class="act push" routerLink="/mothers/new">Add a mother</a>
+      <a matButton="filled" class="push" routerLink="/mothers/new">Add a mother</a>
     </div>
     @if (mothers().length === 0) {
       <div class="empty">

@@ -118,7 +118,7 @@ describe('mothers', () => {
       return [page.all('.verdict')[0]!.textContent.trim(), page.text] as const;
     };
     expect((await verdict('m-eche'))[0]).toBe('May be cut today');
-    expect((await verdict('m-sedu'))[0]).toBe('Look her over first');
+    expect((await verdict('m-sedu'))[0]).toBe('Check the plant first');
     const [mealy, pests] = await verdict('m-mamm');
     expect(mealy).toBe('Do not cut her');
     expect(pests).toContain('clean for 14 days');
@@ -134,7 +134,7 @@ describe('mothers', () => {
     await page.tap('Record the look');
     expect(page.text).toContain('Answer one question at least.');
     const radio = (name: string, yes: boolean) =>
-      page.all(`input[name=${name}]`)[yes ? 0 : 1]!.click();
+      page.all(`[aria-labelledby=q-${name}] button`)[yes ? 0 : 1]!.click();
     radio('turgid', true);
     radio('clean', true);
     await page.fill('Last watered (optional)', '2026-04-12');

@@ -1,5 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
+import { MatButton } from '@angular/material/button';
+import { MatOption, MatSelect } from '@angular/material/select';
 import { batchCode, batchTitle, plantOf, plants } from '@hypogeon/core/bench';
 import { isDay } from '@hypogeon/core/days';
 import type { Order } from '@hypogeon/core/journal';
@@ -17,19 +19,21 @@ import { freshId } from '../data/fresh-id';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
-import { Field, FieldControl } from '../ui/field';
+import { DayField } from '../forms/day-field';
+import { Field, FieldControl } from '../forms/field';
 
 /** Who wants what by when, and what stands against it. */
 @Component({
   selector: 'hy-orders-page',
-  imports: [BenchTabs, Field, FieldControl, RouterLink],
+  imports: [MatButton, DayField, MatOption, MatSelect, BenchTabs, Field, FieldControl, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
       <h1>Orders</h1>
       <button
         type="button"
-        class="act push"
+        matButton="filled"
+        class="push"
         (click)="adding.set(!adding())"
         [attr.aria-expanded]="adding()"
       >
@@ -40,22 +44,22 @@ import { Field, FieldControl } from '../ui/field';
     @if (adding()) {
       <form
         novalidate
-        (submit)="$event.preventDefault(); add(who.value, plant.value, count.value, by.value)"
+        (submit)="$event.preventDefault(); add(who.value, plant.value, count.value, by.value())"
       >
         <hy-field label="Who" hint="A first name or a code. It stays in this journal.">
           <input hyControl type="text" maxlength="80" #who />
         </hy-field>
         <hy-field label="Plant">
-          <select hyControl #plant>
-            <option value="">Choose</option>
+          <mat-select value="" #plant>
+            <mat-option value="">Choose</mat-option>
             @for (p of plants(); track p.id) {
-              <option [value]="p.id">{{ p.name }}</option>
+              <mat-option [value]="p.id">{{ p.name }}</mat-option>
             }
-          </select>
+          </mat-select>
         </hy-field>
         <hy-field label="How many"><input hyControl type="number" min="1" #count /></hy-field>
-        <hy-field label="By"><input hyControl type="date" [min]="today()" #by /></hy-field>
-        <button class="act">Add it</button>
+        <hy-day label="By" [min]="today()" #by />
+        <button matButton="filled">Add it</button>
       </form>
       <p class="problem" role="alert">{{ problem() }}</p>
     }
@@ -85,13 +89,13 @@ import { Field, FieldControl } from '../ui/field';
           }
           <div class="row">
             @if (o.couldServe) {
-              <button type="button" class="plain" (click)="aside(o.order)">
+              <button type="button" matButton="outlined" (click)="aside(o.order)">
                 Set aside what there is
               </button>
             }
             @if (o.stands.short > 0) {
               <a
-                class="plain"
+                matButton="outlined"
                 routerLink="/plan"
                 [queryParams]="{
                   mother: o.mother,
@@ -104,17 +108,17 @@ import { Field, FieldControl } from '../ui/field';
               </a>
             }
             @if (o.stands.ready > 0) {
-              <button type="button" class="plain" (click)="hand(o.order, 'given')">
+              <button type="button" matButton="outlined" (click)="hand(o.order, 'given')">
                 Given away, {{ o.stands.ready }}
               </button>
-              <button type="button" class="plain" (click)="hand(o.order, 'sold')">
+              <button type="button" matButton="outlined" (click)="hand(o.order, 'sold')">
                 Sold, {{ o.stands.ready }}
               </button>
             }
             @if (o.stands.growing > 0) {
               <button
                 type="button"
-                class="plain"
+                matButton="outlined"
                 (click)="hand(o.order, 'sold', true)"
                 [attr.aria-label]="
                   'Sold, with the ' +
@@ -127,9 +131,11 @@ import { Field, FieldControl } from '../ui/field';
               </button>
             }
             @for (f of o.from; track f.batch) {
-              <a class="bare" [routerLink]="['/bench', f.batch, 'slip']">Care slip</a>
+              <a matButton="text" [routerLink]="['/bench', f.batch, 'slip']">Care slip</a>
             }
-            <button type="button" class="bare" (click)="callOff(o.order)">Call off</button>
+            <button type="button" matButton="text" (click)="callOff(o.order)">
+              Cancel the order
+            </button>
           </div>
         </li>
       } @empty {
@@ -143,7 +149,7 @@ import { Field, FieldControl } from '../ui/field';
     @if (done().length > 0) {
       <details>
         <summary>
-          {{ done().length === 1 ? 'One order' : done().length + ' orders' }} done or called off
+          {{ done().length === 1 ? 'One order' : done().length + ' orders' }} done or cancelled
         </summary>
         <ul>
           @for (o of done(); track o.id) {
@@ -276,7 +282,7 @@ export class OrdersPage {
       .map((o) => ({
         id: o.id,
         says: `${o.who ?? 'Somebody'}, ${o.count ?? '?'} ${plantOf(this.state(), o.taxon ?? '')?.name ?? ''}: ${
-          o.doneOn ? `handed over ${this.words.day(o.doneOn)}` : 'called off'
+          o.doneOn ? `handed over ${this.words.day(o.doneOn)}` : 'cancelled'
         }`,
       })),
   );
@@ -284,7 +290,7 @@ export class OrdersPage {
   protected async add(who: string, taxon: string, count: string, by: string): Promise<void> {
     const n = Number(count);
     if (taxon === '')
-      return this.problem.set('Which plant? Choose one of the library or of your own.');
+      return this.problem.set('Which plant? Choose one of the guide or of your own.');
     if (!Number.isInteger(n) || n < 1)
       return this.problem.set('How many? A whole number of 1 or more.');
     if (by !== '' && !isDay(by)) return this.problem.set('That is not a day of the calendar.');
@@ -323,8 +329,8 @@ export class OrdersPage {
 
   protected callOff(order: Order): void {
     void this.actions.record(
-      { kind: 'put', record: 'order', key: order.id, fields: { calledOff: 'called off' } },
-      'Called off',
+      { kind: 'put', record: 'order', key: order.id, fields: { calledOff: 'cancelled' } },
+      'Cancelled',
     );
   }
 }

@@ -36,6 +36,6 @@ describe('orders', () => {
     expect(page.journal.state().batches.get('b-19')!.counts.rooted).toBe(8);
     // Of thirty eight have gone: it stays open until all have.
     expect(page.text).toContain('8 gone, 0 ready, 15 without roots yet, 7 short');
-    expect(page.text).not.toContain('done or called off');
+    expect(page.text).not.toContain('done or cancelled');
   });
 });

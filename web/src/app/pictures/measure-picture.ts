@@ -7,6 +7,8 @@ import {
   output,
   signal,
 } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatOption, MatSelect } from '@angular/material/select';
 import type { Photo } from '@hypogeon/core/journal';
 import {
   measureOnPicture,
@@ -16,7 +18,7 @@ import {
 } from '@hypogeon/core/picture';
 import { readLength } from '@hypogeon/core/units';
 import { Words } from '../data/words';
-import { Field, FieldControl } from '../ui/field';
+import { Field, FieldControl } from '../forms/field';
 import { Picture } from './picture';
 
 type Step = 'scale' | 'along';
@@ -24,7 +26,7 @@ type Step = 'scale' | 'along';
 /** Two points along a known length, then points along what is measured. */
 @Component({
   selector: 'hy-measure-picture',
-  imports: [Field, FieldControl, Picture],
+  imports: [MatButton, MatOption, MatSelect, Field, FieldControl, Picture],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p role="status">{{ asks() }}</p>
@@ -70,21 +72,28 @@ type Step = 'scale' | 'along';
         />
       </hy-field>
       <hy-field label="Measured is">
-        <select hyControl (change)="what.set(w.value === 'root' ? 'root' : 'wound')" #w>
-          <option value="wound">the width of the wound</option>
-          <option value="root" [selected]="what() === 'root'">a root</option>
-        </select>
+        <mat-select
+          [value]="what()"
+          (selectionChange)="what.set($event.value === 'root' ? 'root' : 'wound')"
+        >
+          <mat-option value="wound">the width of the wound</mat-option>
+          <mat-option value="root">a root</mat-option>
+        </mat-select>
       </hy-field>
       @if (result(); as r) {
         <p class="result" role="status">
           <strong>{{ words.length(r.mm) }}</strong> ± {{ words.length(r.errorMm) }}
         </p>
-        <button type="button" class="act" (click)="measured.emit({ what: what(), length: r })">
-          Keep it
+        <button
+          type="button"
+          matButton="filled"
+          (click)="measured.emit({ what: what(), length: r })"
+        >
+          Save
         </button>
       }
-      <button type="button" class="bare" (click)="startOver()">Points anew</button>
-      <button type="button" class="bare" (click)="closed.emit()">Leave it</button>
+      <button type="button" matButton="text" (click)="startOver()">Points anew</button>
+      <button type="button" matButton="text" (click)="closed.emit()">Cancel</button>
     </div>
     <p class="quiet small">
       Ruler and plant at the same distance from the camera, both square to it: else the measure is

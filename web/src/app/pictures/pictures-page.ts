@@ -1,54 +1,58 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
+import { MatButton } from '@angular/material/button';
 import { batchTitle } from '@hypogeon/core/bench';
 import { daysBetween, isDay } from '@hypogeon/core/days';
 import type { Photo } from '@hypogeon/core/journal';
 import type { MeasuredLength } from '@hypogeon/core/picture';
+import { BatchHead } from '../bench/batch-head';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Pictures } from '../data/pictures';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
-import { Field, FieldControl } from '../ui/field';
+import { DayField } from '../forms/day-field';
+import { Field, FieldControl } from '../forms/field';
 import { MeasurePicture } from './measure-picture';
 import { Picture } from './picture';
+import { FilePick } from '../forms/file-pick';
 
 /** The pictures of a batch: taken, held side by side over time, measured on. */
 @Component({
   selector: 'hy-pictures-page',
-  imports: [Field, FieldControl, MeasurePicture, Picture, RouterLink],
+  imports: [
+    BatchHead,
+    FilePick,
+    MatButton,
+    DayField,
+    Field,
+    FieldControl,
+    MeasurePicture,
+    Picture,
+    RouterLink,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (batch(); as b) {
-      <p class="quiet small">
-        <a routerLink="/bench">Bench</a> · <a [routerLink]="['/bench', b.id]">{{ title() }}</a>
-      </p>
-      <h1>Pictures</h1>
+      <hy-batch-head [batch]="b" />
       <div class="take no-print">
-        <hy-field label="Taken on" [problem]="dayProblem()">
-          <input
-            hyControl
-            type="date"
-            [value]="on()"
-            [max]="today()"
-            (change)="day.set(date.value || null)"
-            #date
-          />
-        </hy-field>
+        <hy-day
+          label="Taken on"
+          [problem]="dayProblem()"
+          [value]="on()"
+          [max]="today()"
+          (valueChange)="day.set($event || null)"
+        />
         <hy-field label="What it shows (optional)">
           <input hyControl type="text" maxlength="200" #about />
         </hy-field>
-        <label class="act file">
-          Take or choose pictures
-          <input
-            type="file"
-            accept="image/*"
-            multiple
-            class="unseen"
-            (change)="take(file.files, about.value); file.value = ''; about.value = ''"
-            #file
-          />
-        </label>
+        <hy-file-pick
+          look="filled"
+          label="Take or choose pictures"
+          accept="image/*"
+          multiple
+          (picked)="take($event, about.value); about.value = ''"
+        />
         <span class="quiet" role="status">{{ working() }}</span>
       </div>
       @for (problem of problems(); track problem) {
@@ -105,7 +109,7 @@ import { Picture } from './picture';
                 <div class="row">
                   <button
                     type="button"
-                    class="bare"
+                    matButton="text"
                     [attr.aria-pressed]="beside().includes(p.photo.id)"
                     [attr.aria-label]="'Side by side: ' + p.says"
                     (click)="choose(p.photo.id)"
@@ -114,7 +118,7 @@ import { Picture } from './picture';
                   </button>
                   <button
                     type="button"
-                    class="bare"
+                    matButton="text"
                     [attr.aria-label]="'Measure on: ' + p.says"
                     (click)="measuringId.set(p.photo.id)"
                   >
@@ -122,11 +126,11 @@ import { Picture } from './picture';
                   </button>
                   <button
                     type="button"
-                    class="bare"
-                    [attr.aria-label]="'Take back: ' + p.says"
+                    matButton="text"
+                    [attr.aria-label]="'Undo: ' + p.says"
                     (click)="takeBack(p.photo)"
                   >
-                    Take back
+                    Undo
                   </button>
                 </div>
               </li>
@@ -239,9 +243,8 @@ export class PicturesPage {
   protected readonly working = signal('');
   protected readonly problems = signal<readonly string[]>([]);
 
-  protected async take(files: FileList | null, text: string): Promise<void> {
-    if (!files || this.dayProblem()) return;
-    const list = [...files];
+  protected async take(list: readonly File[], text: string): Promise<void> {
+    if (this.dayProblem()) return;
     const problems: string[] = [];
     for (const [n, file] of list.entries()) {
       this.working.set(`Shrinking ${n + 1} of ${list.length} …`);

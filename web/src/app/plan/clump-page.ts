@@ -8,6 +8,8 @@ import {
   signal,
 } from '@angular/core';
 import { RouterLink } from '@angular/router';
+import { MatCheckbox } from '@angular/material/checkbox';
+import { MatButton } from '@angular/material/button';
 import { growingDay } from '@hypogeon/core/bench';
 import { growthOn } from '@hypogeon/core/botany';
 import { addDays } from '@hypogeon/core/days';
@@ -20,8 +22,8 @@ import { Today } from '../data/today';
 import { Words } from '../data/words';
 import { oneAtATime } from '../data/one-at-a-time';
 import { ClumpDrawing, type DrawnOffset } from '../marks/clump-drawing';
-import { Field, FieldControl } from '../ui/field';
-import { DraftNote } from '../ui/draft-note';
+import { Field, FieldControl } from '../forms/field';
+import { DraftNote } from '../forms/draft-note';
 import { planMother } from './plan-mother';
 import { PlanTabs } from './plan-tabs';
 import { RelatedBatches } from './related-batches';
@@ -47,11 +49,20 @@ const MOST_ROWS = 60;
 /** The young ones round a mother, one by one: take now, wait until about when, or leave. */
 @Component({
   selector: 'hy-clump-page',
-  imports: [DraftNote, ClumpDrawing, Field, FieldControl, PlanTabs, RouterLink],
+  imports: [
+    MatCheckbox,
+    MatButton,
+    DraftNote,
+    ClumpDrawing,
+    Field,
+    FieldControl,
+    PlanTabs,
+    RouterLink,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
-      <h1>Clump</h1>
+      <h1>Pups and division</h1>
       <p class="quiet">{{ motherName() }}</p>
     </div>
     <hy-plan-tabs [mother]="mother()" />
@@ -102,22 +113,16 @@ const MOST_ROWS = 60;
                   />
                 </hy-field>
                 @if (!pads()) {
-                  <label class="tick">
-                    <input
-                      type="checkbox"
-                      [checked]="row.roots"
-                      (change)="setRoots($index, own.checked)"
-                      #own
-                    />
-                    own roots
-                  </label>
+                  <mat-checkbox [checked]="row.roots" (change)="setRoots($index, own.checked)" #own
+                    >own roots</mat-checkbox
+                  >
                 }
                 <span class="verdict"
                   ><strong>{{ row.says }}</strong> <small>{{ row.verdict?.reason }}</small></span
                 >
                 <button
                   type="button"
-                  class="bare"
+                  matButton="text"
                   [attr.aria-label]="'Off the list: ' + ($index + 1)"
                   (click)="remove($index)"
                 >
@@ -127,7 +132,12 @@ const MOST_ROWS = 60;
             }
           </ol>
           <div class="row">
-            <button type="button" class="plain" (click)="add()" [disabled]="rows().length >= most">
+            <button
+              type="button"
+              matButton="outlined"
+              (click)="add()"
+              [disabled]="rows().length >= most"
+            >
               Add {{ pads() ? 'a pad' : 'an offset' }}
             </button>
           </div>
@@ -138,7 +148,7 @@ const MOST_ROWS = 60;
               <p class="gives">{{ answer().says }}</p>
               @if (answer().total > 0) {
                 <div class="row">
-                  <button class="act" (click)="take()">Cut: put them on the bench</button>
+                  <button matButton="filled" (click)="take()">Cut: put them on the bench</button>
                 </div>
               }
               <ul>
@@ -166,7 +176,7 @@ const MOST_ROWS = 60;
     }
     ol li {
       display: grid;
-      grid-template-columns: 1.4rem 6rem 7.5rem minmax(0, 1fr) 44px;
+      grid-template-columns: 1.4rem 6rem 9rem minmax(0, 1fr) 56px;
       gap: 0.7rem;
       align-items: center;
       border-left: 0;
@@ -191,9 +201,10 @@ const MOST_ROWS = 60;
     }
     @media (max-width: 760px) {
       ol li {
-        grid-template-columns: 1.4rem 6rem minmax(0, 1fr) 44px;
+        grid-template-columns: 1.4rem 5.5rem minmax(0, 1fr) 56px;
+        gap: 0.4rem;
       }
-      .tick {
+      mat-checkbox {
         grid-column: 3;
       }
       ol li > button {
@@ -395,7 +406,10 @@ export class ClumpPage {
           { size: '60', roots: false },
         ],
       };
-    return { ...BLANK, mother: this.words.length(height ?? 120) };
+    return {
+      mother: this.words.length(height ?? 120),
+      rows: BLANK.rows.map((row) => ({ ...row, size: this.words.typed(Number(row.size)) })),
+    };
   }
 
   private mm(text: string): number | null {

@@ -8,6 +8,8 @@ import {
   signal,
 } from '@angular/core';
 import { RouterLink } from '@angular/router';
+import { MatButton } from '@angular/material/button';
+import { MatOption, MatSelect } from '@angular/material/select';
 import {
   baredLeaves,
   bestCutMap,
@@ -32,9 +34,9 @@ import { shapeOf } from '../data/draft-shape';
 import { Words } from '../data/words';
 import { oneAtATime } from '../data/one-at-a-time';
 import { StemDrawing } from '../marks/stem-drawing';
-import { Field, FieldControl } from '../ui/field';
-import { numberFrom } from '../ui/number';
-import { DraftNote } from '../ui/draft-note';
+import { Field, FieldControl } from '../forms/field';
+import { numberFrom } from '../forms/number';
+import { DraftNote } from '../forms/draft-note';
 import { planMother } from './plan-mother';
 import { PlanTabs } from './plan-tabs';
 import { RelatedBatches } from './related-batches';
@@ -63,7 +65,17 @@ const COLUMN: StemDraft = { ...BLANK, length: '800', nodes: '0', width: '60' };
 /** Where the blade goes on one stem: the best cutting up, moved by hand if one likes, and made into batches. */
 @Component({
   selector: 'hy-cut-map-page',
-  imports: [DraftNote, Field, FieldControl, PlanTabs, RouterLink, StemDrawing],
+  imports: [
+    MatButton,
+    MatOption,
+    MatSelect,
+    DraftNote,
+    Field,
+    FieldControl,
+    PlanTabs,
+    RouterLink,
+    StemDrawing,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
@@ -136,19 +148,22 @@ const COLUMN: StemDraft = { ...BLANK, length: '800', nodes: '0', width: '60' };
             </hy-field>
             @if (!column() && segmentWay()) {
               <hy-field label="Segments">
-                <select hyControl (change)="set('laid', lie.value)" #lie>
-                  <option value="" [selected]="!draft().laid">stand, one node covered</option>
-                  <option value="laid" [selected]="draft().laid">lie, half covered</option>
-                </select>
+                <mat-select value="" (selectionChange)="set('laid', $event.value)">
+                  <mat-option value="">stand, one node covered</mat-option>
+                  <mat-option value="laid">lie, half covered</mat-option>
+                </mat-select>
               </hy-field>
             }
             @if (leafWay()) {
               <hy-field label="Leaves at a node" hint="Those of bared nodes are leaf cuttings.">
-                <select hyControl (change)="set('leaves', leaves.value)" #leaves>
-                  <option value="0" [selected]="draft().leaves === '0'">none to use</option>
-                  <option value="1" [selected]="draft().leaves === '1'">one</option>
-                  <option value="2" [selected]="draft().leaves === '2'">a pair</option>
-                </select>
+                <mat-select
+                  [value]="draft().leaves"
+                  (selectionChange)="set('leaves', $event.value)"
+                >
+                  <mat-option value="0">none to use</mat-option>
+                  <mat-option value="1">one</mat-option>
+                  <mat-option value="2">a pair</mat-option>
+                </mat-select>
               </hy-field>
             }
           </div>
@@ -158,7 +173,7 @@ const COLUMN: StemDraft = { ...BLANK, length: '800', nodes: '0', width: '60' };
           @if (view(); as v) {
             <section aria-live="polite" aria-label="What the cuts give">
               <p class="gives">
-                About {{ v.plants.likely.toFixed(1) }} plants
+                About {{ words.rounded(v.plants.likely, 1) }} plants
                 <span>{{ v.plants.low }}–{{ v.plants.high }}, eight times in ten</span>
               </p>
               <p class="quiet">
@@ -166,7 +181,7 @@ const COLUMN: StemDraft = { ...BLANK, length: '800', nodes: '0', width: '60' };
                 stump of {{ words.length(v.stumpMm) }} stays.
                 {{
                   moved()
-                    ? 'Best would be ' + v.best.toFixed(1) + '.'
+                    ? 'Best would be ' + words.rounded(v.best, 1) + '.'
                     : 'No other cutting gives more.'
                 }}
               </p>
@@ -180,15 +195,15 @@ const COLUMN: StemDraft = { ...BLANK, length: '800', nodes: '0', width: '60' };
                 has none.
               </p>
               <div class="row">
-                <button class="act" [disabled]="v.wrong" (click)="take()">
+                <button matButton="filled" [disabled]="v.wrong" (click)="take()">
                   Cut: put them on the bench
                 </button>
                 @if (moved()) {
-                  <button class="plain" (click)="hand.set(null)">Back to the best</button>
+                  <button matButton="outlined" (click)="hand.set(null)">Back to the best</button>
                 }
                 @if (v.stem.nodesMm.length <= 40 && !smooth()) {
                   <button
-                    class="plain"
+                    matButton="outlined"
                     [attr.aria-pressed]="movesNodes()"
                     (click)="movesNodes.set(!movesNodes())"
                   >
@@ -261,13 +276,23 @@ export class CutMapPage {
     computation: () => null,
   });
   protected readonly draft = computed<StemDraft>(
-    () => this.edited() ?? { ...(this.column() ? COLUMN : BLANK), ...this.keeper().read() },
+    () => this.edited() ?? { ...this.blank(), ...this.keeper().read() },
   );
   /** Cuts as they were moved by hand, from the top; null where they are the best ones. */
   protected readonly hand = linkedSignal<unknown, readonly number[] | null>({
     source: this.mother,
     computation: () => null,
   });
+  /** A stem as one mostly has it, in the grower's unit. */
+  private blank(): StemDraft {
+    const { length, width, ...rest } = this.column() ? COLUMN : BLANK;
+    return {
+      ...rest,
+      length: this.words.typed(Number(length)),
+      width: this.words.typed(Number(width)),
+    };
+  }
+
   protected readonly moved = computed(() => this.hand() !== null);
   protected readonly movesNodes = linkedSignal({ source: this.mother, computation: () => false });
 
@@ -278,7 +303,7 @@ export class CutMapPage {
   protected readonly lengthProblem = computed(() => {
     const read = this.length();
     if (!read.ok) return read.problem;
-    return read.mm > 5000 ? 'Longer than five metres. Measure again.' : '';
+    return read.mm > 5000 ? `Longer than ${this.words.length(5000)}. Measure again.` : '';
   });
   protected readonly widthProblem = computed(() => {
     const read = this.width();
@@ -296,7 +321,7 @@ export class CutMapPage {
   );
   protected readonly heightsProblem = computed(() =>
     this.typedNodes() === null
-      ? 'Heights are lengths with a space between, like 30 55 80.'
+      ? `Heights are lengths with a space between, like ${[30, 55, 80].map((mm) => this.words.typed(mm)).join(' ')}.`
       : this.typedNodes()!.length > 300
         ? 'At most 300 nodes. Cut the stem up in two plans.'
         : '',
@@ -371,7 +396,7 @@ export class CutMapPage {
       says: [
         this.words.length(p.toMm - p.fromMm),
         ...(smooth ? [] : [`${p.nodes} ${this.column() ? 'joints' : 'nodes'}`]),
-        `${p.worth.toFixed(2)} plants`,
+        `${this.words.rounded(p.worth, 2)} plants`,
       ].join(', '),
     }));
     const tissue = this.crown()?.wound?.tissue ?? 'soft stem';
@@ -389,7 +414,7 @@ export class CutMapPage {
       plants: plantsFrom(good, rules),
       best: best.worth,
       wrong: good.length < pieces.length,
-      closes: referenceClosureDays(width.mm, tissue).toFixed(1),
+      closes: this.words.rounded(referenceClosureDays(width.mm, tissue), 1),
     };
   });
 

@@ -49,7 +49,7 @@ describe('the cut map', () => {
     ['Nodes on it', '4.5', 'A whole number up to 300.'],
     ['Stem, soil to tip, mm', '60', 'Too short: a stump of 25 mm and a crown of 50 mm need 75 mm'],
     ['Stem, soil to tip, mm', 'long', 'is not a length'],
-    ['Its width, mm', '0', 'A wound is wider than nothing'],
+    ['Its width, mm', '0', 'A length is more than nothing'],
   ])('%s “%s” gets a sentence', async (label, typed, sentence) => {
     const page = await open('m-sedu');
     await page.fill(label, typed);

@@ -67,7 +67,7 @@ export class FirstWaters {
       id: school.id,
       name: school.name,
       comes: on
-        ? this.words.near(on) + (wants !== null && wants < on ? ', held by the gate' : '')
+        ? this.words.near(on) + (wants !== null && wants < on ? ', held until it is safe' : '')
         : school.afterDays === null
           ? 'with the roots'
           : 'not here',

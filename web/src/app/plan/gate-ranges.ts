@@ -31,7 +31,7 @@ export interface GateRange {
         <tr>
           <th>{{ name() }}</th>
           <th>Range</th>
-          <th>Gate</th>
+          <th>Safe to water from</th>
         </tr>
       </thead>
       <tbody>

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { METHOD } from '@hypogeon/core/botany';
 import { SIZE_WORD, type Giving, type Size } from '@hypogeon/core/plan';
 import { Words } from '../data/words';
@@ -7,7 +8,7 @@ import { CuttingMark } from '../marks/cutting-mark';
 /** What pieces that are there, or that a mother can spare, come to by the day. */
 @Component({
   selector: 'hy-giving-table',
-  imports: [CuttingMark],
+  imports: [MatButton, CuttingMark],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="scroll" tabindex="0" role="region" aria-label="What they give">
@@ -29,7 +30,7 @@ import { CuttingMark } from '../marks/cutting-mark';
               </th>
               <td>
                 @if (row.giving.taken > 0) {
-                  <button type="button" class="plain" (click)="choose.emit(row.giving)">
+                  <button type="button" matButton="outlined" (click)="choose.emit(row.giving)">
                     Take {{ row.giving.taken }}
                   </button>
                 } @else {

@@ -1,12 +1,14 @@
-import { DecimalPipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
+import { MatCheckbox } from '@angular/material/checkbox';
+import { MatOption, MatSelect } from '@angular/material/select';
 import { growingDay, rootingPace } from '@hypogeon/core/bench';
 import { METHOD } from '@hypogeon/core/botany';
 import {
   generationDays,
   multiplicationProblem,
   reach,
+  pacesOf,
   readiness,
   successBelief,
 } from '@hypogeon/core/plan';
@@ -14,10 +16,11 @@ import { Drafts } from '../data/drafts';
 import { shapeOf } from '../data/draft-shape';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
-import { Field, FieldControl } from '../ui/field';
-import { numberFrom } from '../ui/number';
+import { Field, FieldControl } from '../forms/field';
+import { numberFrom } from '../forms/number';
 import { planMother } from './plan-mother';
 import { PlanTabs } from './plan-tabs';
+import { NumberPipe } from '../ui/number-pipe';
 
 interface Typed {
   readonly start: string;
@@ -32,7 +35,16 @@ const BLANK: Typed = { start: '1', pieces: '4', target: '100', method: '', stay:
 /** Cuttings from cuttings: how many rounds a stock takes, with dates and ranges. */
 @Component({
   selector: 'hy-multiply-page',
-  imports: [DecimalPipe, Field, FieldControl, PlanTabs, RouterLink],
+  imports: [
+    MatCheckbox,
+    MatOption,
+    MatSelect,
+    NumberPipe,
+    Field,
+    FieldControl,
+    PlanTabs,
+    RouterLink,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
@@ -65,13 +77,13 @@ const BLANK: Typed = { start: '1', pieces: '4', target: '100', method: '', stay:
           />
         </hy-field>
         <hy-field label="Taken as">
-          <select hyControl (change)="set({ method: kind.value })" #kind>
+          <mat-select [value]="way()?.method" (selectionChange)="set({ method: $event.value })">
             @for (m of ways(); track m.method) {
-              <option [value]="m.method" [selected]="m.method === way()?.method">
+              <mat-option [value]="m.method">
                 {{ nameOf[m.method].many }}
-              </option>
+              </mat-option>
             }
-          </select>
+          </mat-select>
         </hy-field>
         <hy-field label="Stock wanted">
           <input
@@ -83,15 +95,9 @@ const BLANK: Typed = { start: '1', pieces: '4', target: '100', method: '', stay:
             #target
           />
         </hy-field>
-        <label class="tick">
-          <input
-            type="checkbox"
-            [checked]="typed().stay"
-            (change)="set({ stay: stay.checked })"
-            #stay
-          />
-          what is cut stays and is cut again
-        </label>
+        <mat-checkbox [checked]="typed().stay" (change)="set({ stay: stay.checked })" #stay
+          >what is cut stays and is cut again</mat-checkbox
+        >
       </div>
       @if (problem()) {
         <p class="problem" role="alert">{{ problem() }}</p>
@@ -115,10 +121,8 @@ const BLANK: Typed = { start: '1', pieces: '4', target: '100', method: '', stay:
                 <tr [class.there]="row.there">
                   <th scope="row">{{ row.number === 0 ? 'now' : row.number }}</th>
                   <td>{{ row.day }}</td>
-                  <td class="number">{{ row.likely | number: '1.0-0' }}</td>
-                  <td class="number">
-                    {{ row.low | number: '1.0-0' }} – {{ row.high | number: '1.0-0' }}
-                  </td>
+                  <td class="number">{{ row.likely | hyNumber }}</td>
+                  <td class="number">{{ row.low | hyNumber }} – {{ row.high | hyNumber }}</td>
                   <td class="bar" aria-hidden="true">
                     <i class="span" [style.left.%]="row.from" [style.width.%]="row.wide"></i>
                     <i class="dot" [style.left.%]="row.at"></i>
@@ -227,7 +231,7 @@ export class MultiplyPage {
     const belief = successBelief(state, plant.id, way);
     const reached = reach({ start, pieces, mothersStay: this.typed().stay, belief }, target);
     const space = this.her.space();
-    const pace = rootingPace(state, plant.id, way).factor;
+    const paces = pacesOf(rootingPace(state, plant.id, way));
     const days = generationDays(this.today(), reached.generations.length - 1, (cutOn) =>
       readiness(
         plant.taxon,
@@ -235,7 +239,7 @@ export class MultiplyPage {
         'saleable',
         cutOn,
         (day) => growingDay(state, space, day),
-        pace,
+        paces,
       ).dayFor(0.9),
     );
     const most = Math.max(target, ...reached.generations.map((g) => g.high)) * 1.1;

@@ -97,7 +97,9 @@ describe('a clump', () => {
     await page.tap('Add an offset');
     await page.fill('Offset 3', '55');
     expect(page.text).toContain('Take 1 with roots, 1 by a cut');
-    expect(page.all('svg')[0]!.getAttribute('aria-label')).toContain('1 take, 2 wait, 3 take');
+    expect(page.all('svg[role=img]')[0]!.getAttribute('aria-label')).toContain(
+      '1 take, 2 wait, 3 take',
+    );
     await page.tap('Cut: put them on the bench');
     expect(puts(page)).toMatchObject([
       { fields: { method: 'rooted-offset', count: 1 } },
@@ -138,7 +140,7 @@ describe('cuttings from cuttings', () => {
 describe('the plan sheet', () => {
   it('has the steps, the materials with the thinned disinfectant, and room for a pencil', async () => {
     const page = await mount(SheetPage, { id: 'b-28' });
-    expect(page.text).toContain('Plan sheet: Pachyphytum crowns');
+    expect(page.text).toContain('Plan sheet: Moonstones, crowns');
     expect(page.text).toContain('Water the mother');
     expect(page.text).toMatch(/73 mL from the bottle and 27 mL of water/);
     await page.fill('The bottle holds, %', '50');

@@ -79,3 +79,24 @@ export const BLANK_PLAN: PlanDraft = {
   by: '',
   sure: '80',
 };
+
+/** The plan turned to another mother: what is wanted, and where and with what one works, stays as it was asked. */
+export function ofMother(
+  {
+    space,
+    callusSpace,
+    disinfectant,
+    container,
+    mix,
+    waterSchool,
+    purpose,
+    want,
+    size,
+    by,
+    sure,
+  }: PlanDraft,
+  mother: string,
+): PlanDraft {
+  const works = { space, callusSpace, disinfectant, container, mix, waterSchool };
+  return { ...BLANK_PLAN, mother, ...works, purpose, want, size, by, sure };
+}

@@ -1,5 +1,5 @@
 import { computed, inject, type Signal } from '@angular/core';
-import { plantOf } from '@hypogeon/core/bench';
+import { plantOf, placesIn } from '@hypogeon/core/bench';
 import { methodOf, type MethodId } from '@hypogeon/core/botany';
 import { Journal } from '../data/journal';
 
@@ -14,7 +14,7 @@ export function planMother(id: Signal<string | undefined>) {
     plant,
     name: computed(() => record()?.name ?? ''),
     /** Where she stands; the first place that is known until someone says. */
-    space: computed(() => record()?.space ?? [...state().spaces.keys()][0] ?? ''),
+    space: computed(() => record()?.space ?? placesIn(state())[0]?.id ?? ''),
     way: (method: MethodId) => {
       const known = plant();
       return known ? (methodOf(known.taxon, method) ?? null) : null;

@@ -26,7 +26,7 @@ describe('planning a batch', () => {
     expect(wide).toBeGreaterThan(usual);
     await page.fill('Wound width, mm', '25.4');
     expect(gate(page)).toBe(wide);
-    await page.fill('Calluses in', 'porch');
+    await page.fill('Dries in', 'porch');
     expect(gate(page)).toBeGreaterThan(wide);
   });
 
@@ -35,7 +35,7 @@ describe('planning a batch', () => {
     const chosen = page
       .all('hy-gate-ranges tr.chosen th')
       .map((th) => th.textContent.replace(', chosen', '').trim());
-    expect(chosen).toEqual(['Dry to touch', '3.5 mm', 'Lean-to']);
+    expect(chosen).toEqual(['Dry to the touch', '3.5 mm', 'Lean-to']);
   });
 
   it('asks for a thickness only where a strap is cut, and has no gate without a wound', async () => {
@@ -43,9 +43,9 @@ describe('planning a batch', () => {
     expect(() => page.field('Its thickness, mm')).toThrow();
     page.all('input[type=radio]')[1]!.click();
     await page.settle();
-    expect(page.text).toContain('No gate');
+    expect(page.text).toContain('No open cut');
     expect(() => page.field('Wound width, mm')).toThrow();
-    expect(() => (page.field('School of wound care'), null)).toThrow();
+    expect(() => (page.field('How long to dry the cut'), null)).toThrow();
     expect((await open('m-gast')).field('Its thickness, mm').placeholder).toBe('usually 10 mm');
   });
 
@@ -86,8 +86,9 @@ describe('planning a batch', () => {
     ['How many', '', 'How many are taken?'],
     ['How many', '0', 'A whole number of 1 or more.'],
     ['How many', '10001', 'At most 10,000 in one batch.'],
-    ['Wound width, mm', '-3', 'is not a length'],
-    ['Wound width, mm', '0', 'A wound is wider than nothing.'],
+    ['Wound width, mm', '-3', 'A length is more than nothing.'],
+    ['Wound width, mm', '3 kg', 'is not a length'],
+    ['Wound width, mm', '0', 'A length is more than nothing.'],
     ['Cut on', '2030-01-01', 'More than two years ahead.'],
     ['Cut on', '1999-01-01', 'More than ten years back.'],
   ])('%s “%s” gets a sentence at its field and records nothing', async (label, typed, sentence) => {
@@ -124,6 +125,23 @@ describe('planning a batch', () => {
       /Cuttings needed against the day of cutting: \d+ at best, sensible until/,
     );
     expect(page.root.innerHTML).not.toContain('NaN');
+  });
+
+  it('another mother is asked the same', async () => {
+    const page = await open('m-eche');
+    await page.fill('Plants wanted (optional)', '24');
+    await page.fill('How sure', '90');
+    page.fixture.componentRef.setInput('mother', 'm-sedu');
+    await page.settle();
+    expect(page.field('Plants wanted (optional)').value).toBe('24');
+    expect(page.text).toContain('Ways to 24 rooted');
+  });
+
+  it('a wish that cannot be is told at its field and beneath', async () => {
+    const page = await open('m-eche');
+    await page.fill('Plants wanted (optional)', '0');
+    expect(page.text).toContain('A whole number of 1 or more.');
+    expect(page.text).toContain('Put the marked field right, and the ways are shown.');
   });
 
   it('says what can be done instead of what cannot', async () => {
@@ -217,14 +235,14 @@ describe('planning a batch', () => {
 
   it('a protocol fills in what it names, and a new one is kept under its name', async () => {
     const page = await open('m-eche');
-    await page.fill('Protocol (optional)', 'p-fair');
-    expect(page.field('First water').value).toBe('few-days');
-    expect(page.field('Goes into (optional)').value).toBe('pot-7');
-    await page.tap('Keep it');
+    await page.fill('My routine (optional)', 'p-fair');
+    expect(page.list('First water')!.value).toBe('few-days');
+    expect(page.list('Goes into (optional)')!.value).toBe('pot-7');
+    await page.tap('Save');
     expect(page.text).toContain('Give it a name');
     await page.fill('Its name', 'Slow and dry');
-    await page.fill('School of wound care', 'long-cure');
-    await page.tap('Keep it');
+    await page.fill('How long to dry the cut', 'long-cure');
+    await page.tap('Save');
     const [kept] = page.recorded() as { record: string; fields: object }[];
     expect(kept).toMatchObject({
       record: 'protocol',

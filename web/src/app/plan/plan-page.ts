@@ -9,6 +9,8 @@ import {
   untracked,
 } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
+import { MatButton } from '@angular/material/button';
+import { MatOption, MatSelect } from '@angular/material/select';
 import {
   conditionOf,
   containerOf,
@@ -22,6 +24,7 @@ import {
   whatMoves,
   type PlannedWound,
   type Variant,
+  placesIn,
 } from '@hypogeon/core/bench';
 import {
   COURSES,
@@ -66,13 +69,15 @@ import { GateRanges, type GateRange } from './gate-ranges';
 import { GivingTable } from './giving-table';
 import { MediaOutlook } from './media-outlook';
 import { NeededCurve } from './needed-curve';
-import { BLANK_PLAN, PURPOSE_WORD, PURPOSES, type PlanDraft } from './plan-draft';
+import { BLANK_PLAN, ofMother, PURPOSE_WORD, PURPOSES, type PlanDraft } from './plan-draft';
 import { PlanResult } from './plan-result';
 import { PlanTabs } from './plan-tabs';
 import { Protocols } from './protocols';
 import { WaysTable } from './ways-table';
-import { Field, FieldControl } from '../ui/field';
-import { DraftNote } from '../ui/draft-note';
+import { DayField } from '../forms/day-field';
+import { Field, FieldControl } from '../forms/field';
+import { DraftNote } from '../forms/draft-note';
+import { firstWrong } from '../forms/zod-problems';
 
 /** Days that a wish without a day is given. */
 const USUAL_TIME = 90;
@@ -86,6 +91,10 @@ const DISINFECTANT_WORD: Readonly<Record<Disinfectant, string>> = {
 @Component({
   selector: 'hy-plan-page',
   imports: [
+    MatButton,
+    DayField,
+    MatOption,
+    MatSelect,
     DraftNote,
     Field,
     FieldControl,
@@ -106,6 +115,7 @@ const DISINFECTANT_WORD: Readonly<Record<Disinfectant, string>> = {
   styleUrl: './plan-page.scss',
 })
 export class PlanPage {
+  private readonly toFirstWrong = firstWrong();
   private readonly journal = inject(Journal);
   private readonly actions = inject(Actions);
   private readonly router = inject(Router);
@@ -134,9 +144,7 @@ export class PlanPage {
     // A draft kept by an older version lacks what came since.
     const draft = { ...BLANK_PLAN, ...this.edited() };
     const asked = this.mother();
-    return asked && asked !== draft.mother
-      ? { ...BLANK_PLAN, mother: asked, space: draft.space, callusSpace: draft.callusSpace }
-      : draft;
+    return asked && asked !== draft.mother ? ofMother(draft, asked) : draft;
   });
   protected readonly tried = signal(false);
 
@@ -152,13 +160,13 @@ export class PlanPage {
   }
 
   protected readonly mothers = computed(() => [...this.state().mothers.values()]);
-  protected readonly spaces = computed(() => [...this.state().spaces.values()]);
+  protected readonly spaces = computed(() => placesIn(this.state()));
   protected readonly plant = computed(() => {
     const mother = this.state().mothers.get(this.draft().mother);
     return mother ? plantOf(this.state(), mother.taxon ?? '') : null;
   });
   protected readonly methods = computed(() => this.plant()?.taxon.methods ?? []);
-  /** What the library knows of the chosen way; the plant's first way until one is chosen. */
+  /** What the plant guide knows of the chosen way; the plant's first way until one is chosen. */
   protected readonly figures = computed(() => {
     const plant = this.plant();
     const chosen = this.draft().method;
@@ -253,8 +261,8 @@ export class PlanPage {
     if (!figures) return null;
     if (!figures.wound)
       return {
-        says: 'No gate',
-        range: 'Nothing is cut that could rot: water when stuck.',
+        says: 'No open cut',
+        range: 'Nothing is cut that could rot: water when set.',
         stick: '',
       };
     if (!clock) return null;
@@ -268,7 +276,7 @@ export class PlanPage {
     return {
       says: `Water from ${this.words.near(opens)}`,
       range: `${this.words.days(daysBetween(this.cutOn(), opens))} after the cut; the wound closes ${this.words.span(earliest, latest)}, eight times in ten.`,
-      stick: clock.stickOn ? `Stick ${this.words.near(clock.stickOn)}.` : '',
+      stick: clock.stickOn ? `Set ${this.words.near(clock.stickOn)}.` : '',
     };
   });
 
@@ -277,9 +285,9 @@ export class PlanPage {
     if (!planned) return null;
     const moves = whatMoves(this.state(), planned, (mm) => this.words.length(mm));
     const groups = [
-      { name: 'School', rows: moves.school.map((v) => this.range(v)) },
+      { name: 'How long to dry', rows: moves.school.map((v) => this.range(v)) },
       { name: 'Width of the cut', rows: moves.width.map((v) => this.range(v)) },
-      { name: 'Where it calluses', rows: moves.air.map((v) => this.range(v)) },
+      { name: 'Where it dries', rows: moves.air.map((v) => this.range(v)) },
     ];
     const days = groups.flatMap((g) => g.rows.map((r) => r.opens ?? 0));
     return { groups, horizon: Math.max(7, ...days) * 1.08 };
@@ -361,6 +369,10 @@ export class PlanPage {
     };
   });
 
+  protected readonly wishWrong = computed(() =>
+    Object.values(this.wishProblems()).some((problem) => problem !== ''),
+  );
+
   private readonly wish = computed<Wish | null>(() => {
     const plant = this.plant();
     const { want, size, by, sure, purpose, container, mix, mother } = this.draft();
@@ -406,7 +418,7 @@ export class PlanPage {
       verdict === 'cut'
         ? fresh
           ? 'May be cut today.'
-          : 'Look her over first.'
+          : 'Check the plant first.'
         : verdict === 'stop'
           ? 'Do not cut her.'
           : until === null
@@ -527,17 +539,7 @@ export class PlanPage {
   }
 
   protected setMother(id: string): void {
-    const { space, callusSpace, disinfectant, container, mix, waterSchool } = this.draft();
-    const draft = {
-      ...BLANK_PLAN,
-      mother: id,
-      space,
-      callusSpace,
-      disinfectant,
-      container,
-      mix,
-      waterSchool,
-    };
+    const draft = ofMother(this.draft(), id);
     this.edited.set(draft);
     this.keeper.keep(draft);
     if (this.mother()) void this.router.navigate(['/plan'], { replaceUrl: true });
@@ -653,7 +655,7 @@ export class PlanPage {
     const plant = this.plant();
     const figures = this.figures();
     if (!this.good() || !plant || !figures) {
-      setTimeout(() => document.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus());
+      this.toFirstWrong();
       return;
     }
     const d = this.draft();

@@ -1,5 +1,5 @@
-import { DecimalPipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { batchTitle } from '@hypogeon/core/bench';
 import { calendarOf } from '@hypogeon/core/formats';
 import type { Batch } from '@hypogeon/core/journal';
@@ -9,13 +9,13 @@ import { Journal } from '../data/journal';
 import { saveText } from '../data/save-text';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
-import { Field, FieldControl } from '../ui/field';
-import { numberFrom } from '../ui/number';
+import { Field, FieldControl } from '../forms/field';
+import { NumberPipe } from '../ui/number-pipe';
 
 /** The result of a plan: what to do when, what to lay ready, what it costs, and the calendar file. */
 @Component({
   selector: 'hy-plan-result',
-  imports: [DecimalPipe, Field, FieldControl],
+  imports: [MatButton, NumberPipe, Field, FieldControl],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section aria-labelledby="steps">
@@ -33,7 +33,9 @@ import { numberFrom } from '../ui/number';
         }
       </ol>
       @if (steps().length > 0) {
-        <button type="button" class="plain no-print" (click)="calendar()">Calendar file</button>
+        <button type="button" matButton="outlined" class="no-print" (click)="calendar()">
+          Calendar file
+        </button>
       }
     </section>
     <section aria-labelledby="materials">
@@ -41,7 +43,7 @@ import { numberFrom } from '../ui/number';
       <ul>
         @if (materials().medium; as m) {
           <li>
-            <strong>{{ m.litres | number: '1.1-1' }} L of {{ m.name }}</strong
+            <strong>{{ m.litres | hyNumber: 1 : true }} L of {{ m.name }}</strong
             >, dry:
             {{ parts() }}
           </li>
@@ -66,8 +68,8 @@ import { numberFrom } from '../ui/number';
             <span>
               <strong>{{ d.kind === 'alcohol' ? 'Alcohol, 70 %' : 'Bleach, 0.5 %' }}</strong>
               @if (d.dilution; as mix) {
-                : {{ mix.stockMl | number: '1.0-0' }} mL from the bottle and
-                {{ mix.waterMl | number: '1.0-0' }} mL of water
+                : {{ words.dose(mix.stockMl) }} from the bottle and {{ words.dose(mix.waterMl) }} of
+                water
               }
             </span>
             <hy-field label="The bottle holds, %" [problem]="d.problem">
@@ -86,17 +88,12 @@ import { numberFrom } from '../ui/number';
       @if (cost(); as c) {
         <p>
           @if (c.total !== null) {
-            <strong>{{ c.total | number: '1.2-2' }}</strong> in all{{
-              c.perPlant === null ? '' : ', '
-            }}
-            @if (c.perPlant !== null) {
-              <strong>{{ c.perPlant | number: '1.2-2' }}</strong> a plant that lives
-            }
-            , in your own money.
+            <strong>{{ c.total | hyNumber: 2 : true }}</strong> in all{{ apiece(c.perPlant) }}, in
+            your own money.
           }
           @if (c.unpriced.length > 0) {
             <span class="quiet small"
-              >No price for {{ c.unpriced.join(', ') }}. Store room and shelf keep them.</span
+              >No price for {{ c.unpriced.join(', ') }}. Settings and shelf keep them.</span
             >
           }
         </p>
@@ -180,11 +177,18 @@ export class PlanResult {
     );
   });
   protected readonly materials = computed(() =>
-    materialsOf(this.state(), this.batch(), numberFrom(this.bottleText()) / 100),
+    materialsOf(this.state(), this.batch(), this.words.share(this.bottleText())),
   );
+  /** Nothing, where it comes to less than the least coin. */
+  protected apiece(perPlant: number | null): string {
+    return perPlant === null || perPlant < 0.005
+      ? ''
+      : `, ${this.words.decimal(perPlant, 2)} a plant that lives`;
+  }
+
   protected readonly parts = computed(() =>
     (this.materials().medium?.ingredients ?? [])
-      .map((i) => `${i.litres.toFixed(1)} L ${i.component.name.toLowerCase()}`)
+      .map((i) => `${this.words.volume(i.litres * 1000)} ${i.component.name.toLowerCase()}`)
       .join(', '),
   );
   protected readonly cost = computed(() => costOfBatch(this.state(), this.batch()));

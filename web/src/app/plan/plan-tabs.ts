@@ -14,8 +14,8 @@ export class PlanTabs {
   protected readonly tabs = [
     { path: '/plan', name: 'Batch' },
     { path: '/plan/stem', name: 'Cut map' },
-    { path: '/plan/straps', name: 'Strap leaves' },
-    { path: '/plan/clump', name: 'Clump' },
+    { path: '/plan/straps', name: 'Leaf sections' },
+    { path: '/plan/clump', name: 'Pups and division' },
     { path: '/plan/multiply', name: 'Multiply' },
   ];
 }

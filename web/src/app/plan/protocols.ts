@@ -7,11 +7,13 @@ import {
   output,
   signal,
 } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatOption, MatSelect } from '@angular/material/select';
 import type { ProtocolFields } from '@hypogeon/core/journal';
 import { Actions } from '../data/actions';
 import { freshId } from '../data/fresh-id';
 import { Journal } from '../data/journal';
-import { Field, FieldControl } from '../ui/field';
+import { Field, FieldControl } from '../forms/field';
 import type { PlanDraft } from './plan-draft';
 
 /** Ways of doing it under a name: one fills in the plan, and the plan as it stands may become one. */
@@ -25,24 +27,24 @@ function changedFrom(kept: object | undefined, now: Omit<ProtocolFields, 'name'>
 
 @Component({
   selector: 'hy-protocols',
-  imports: [Field, FieldControl],
+  imports: [MatButton, MatOption, MatSelect, Field, FieldControl],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (protocols().length > 0) {
       <hy-field
-        label="Protocol (optional)"
+        label="My routine (optional)"
         hint="Fills in what it names below; all of it can be changed."
       >
-        <select hyControl (change)="choose(protocol.value)" #protocol>
-          <option value="">choose one to fill in</option>
+        <mat-select value="" (selectionChange)="choose($event.value)">
+          <mat-option value="">choose one to fill in</mat-option>
           @for (p of protocols(); track p.id) {
-            <option [value]="p.id">{{ p.name }}</option>
+            <mat-option [value]="p.id">{{ p.name }}</mat-option>
           }
-        </select>
+        </mat-select>
       </hy-field>
     }
     <details>
-      <summary>Keep these schools as a protocol</summary>
+      <summary>Save as my routine</summary>
       <div>
         <hy-field label="Its name" [problem]="problem()">
           <input
@@ -54,7 +56,7 @@ function changedFrom(kept: object | undefined, now: Omit<ProtocolFields, 'name'>
             #typed
           />
         </hy-field>
-        <button type="button" class="plain" (click)="keep()">Keep it</button>
+        <button type="button" matButton="outlined" (click)="keep()">Save</button>
       </div>
     </details>
   `,

@@ -1,5 +1,6 @@
 import { inject, Injectable } from '@angular/core';
 import { Router } from '@angular/router';
+import { placesIn } from '@hypogeon/core/bench';
 import { METHOD, type MethodId, type TaxonMethod } from '@hypogeon/core/botany';
 import { defaultSchool } from '@hypogeon/core/wound';
 import { Actions } from '../data/actions';
@@ -45,7 +46,7 @@ export class RelatedBatches {
     { way, count, widthMm, thicknessMm }: Taken,
   ): Draft[] {
     const state = this.journal.state();
-    const [space = 'room'] = state.spaces.keys();
+    const space = placesIn(state)[0]?.id ?? 'room';
     const stands = state.mothers.get(mother)?.space ?? space;
     return [
       {

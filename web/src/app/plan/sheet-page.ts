@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
+import { MatButton } from '@angular/material/button';
 import { batchCode, batchTitle, figuresOf, pieceOf, plantOf } from '@hypogeon/core/bench';
 import { METHOD } from '@hypogeon/core/botany';
 import { cuttingCautions } from '@hypogeon/core/safety';
@@ -9,11 +10,12 @@ import { Words } from '../data/words';
 import { CuttingMark } from '../marks/cutting-mark';
 import { FRESH } from '../marks/mark-state';
 import { PlanResult } from './plan-result';
+import { namePage } from '../shell/page-title';
 
 /** The plan of one batch on a sheet of paper, to take to the bench. */
 @Component({
   selector: 'hy-sheet-page',
-  imports: [CuttingMark, PlanResult, RouterLink],
+  imports: [MatButton, CuttingMark, PlanResult, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (view(); as v) {
@@ -31,7 +33,7 @@ import { PlanResult } from './plan-result';
             }}, {{ v.school }}, {{ v.space }}
           </p>
         </div>
-        <button type="button" class="act no-print" (click)="print()">Print</button>
+        <button type="button" matButton="filled" class="no-print" (click)="print()">Print</button>
       </div>
       <p class="up">
         <svg viewBox="0 0 24 40" width="24" height="40" aria-hidden="true">
@@ -168,6 +170,13 @@ export class SheetPage {
         : [],
     };
   });
+
+  constructor() {
+    namePage(() => {
+      const view = this.view();
+      return view ? `Plan sheet: ${view.title}` : '';
+    });
+  }
 
   protected print(): void {
     window.print();

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
+import { MatButton } from '@angular/material/button';
 import { cutStraps, nodesFrom, strapProblem, successBelief, yieldOf } from '@hypogeon/core/plan';
 import { cuttingCautions } from '@hypogeon/core/safety';
 import { readLength } from '@hypogeon/core/units';
@@ -9,7 +10,7 @@ import { shapeOf } from '../data/draft-shape';
 import { Words } from '../data/words';
 import { oneAtATime } from '../data/one-at-a-time';
 import { StrapDrawing } from '../marks/strap-drawing';
-import { Field, FieldControl } from '../ui/field';
+import { Field, FieldControl } from '../forms/field';
 import { planMother } from './plan-mother';
 import { PlanTabs } from './plan-tabs';
 import { RelatedBatches } from './related-batches';
@@ -22,14 +23,14 @@ interface StrapDraft {
 
 const BLANK: StrapDraft = { lengths: '400 360', section: '75', width: '' };
 
-/** Strap leaves cut across: how many sections, each numbered and with its arrow, and what they give. */
+/** Leaf sections cut across: how many sections, each numbered and with its arrow, and what they give. */
 @Component({
   selector: 'hy-straps-page',
-  imports: [Field, FieldControl, PlanTabs, RouterLink, StrapDrawing],
+  imports: [MatButton, Field, FieldControl, PlanTabs, RouterLink, StrapDrawing],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
-      <h1>Strap leaves</h1>
+      <h1>Leaf sections</h1>
       <p class="quiet">{{ motherName() }}</p>
     </div>
     <hy-plan-tabs [mother]="mother()" />
@@ -59,7 +60,7 @@ const BLANK: StrapDraft = { lengths: '400 360', section: '75', width: '' };
             </hy-field>
             <hy-field
               label="Section, {{ words.lengthUnit() }}"
-              hint="5 to 10 cm."
+              [hint]="words.length(50) + ' to ' + words.length(100) + '.'"
               [problem]="sectionProblem()"
             >
               <input
@@ -89,7 +90,7 @@ const BLANK: StrapDraft = { lengths: '400 360', section: '75', width: '' };
               <p class="gives">
                 {{ v.plan.sections.length }} sections
                 <span
-                  >about {{ v.plants.likely.toFixed(0) }} plants, {{ v.plants.low }}–{{
+                  >about {{ words.number(v.plants.likely) }} plants, {{ v.plants.low }}–{{
                     v.plants.high
                   }}
                   eight times in ten</span
@@ -105,7 +106,7 @@ const BLANK: StrapDraft = { lengths: '400 360', section: '75', width: '' };
                 plain: to keep the edge, divide the clump.
               </p>
               <div class="row">
-                <button class="act" (click)="take()">Cut: put them on the bench</button>
+                <button matButton="filled" (click)="take()">Cut: put them on the bench</button>
               </div>
               <ul>
                 @for (c of cautions(); track c.title) {
@@ -131,7 +132,7 @@ export class StrapsPage {
   readonly mother = input<string>();
 
   private readonly keeper = inject(Drafts).keeper('straps', shapeOf(BLANK));
-  protected readonly draft = signal<StrapDraft>(this.keeper.read() ?? BLANK);
+  protected readonly draft = signal<StrapDraft>(this.keeper.read() ?? this.blank());
   private readonly her = planMother(this.mother);
   protected readonly motherName = this.her.name;
   protected readonly plant = this.her.plant;
@@ -147,13 +148,15 @@ export class StrapsPage {
       : this.mm(this.draft().width),
   );
   protected readonly lengthsProblem = computed(() =>
-    this.lengths() === null ? 'Lengths with a space between, like 400 360.' : '',
+    this.lengths() === null
+      ? `Lengths with a space between, like ${this.words.typed(400)} ${this.words.typed(360)}.`
+      : '',
   );
   protected readonly sectionProblem = computed(() =>
     this.section() === null ? 'A length, like 75 mm or 3 in.' : '',
   );
   protected readonly widthProblem = computed(() =>
-    this.widthMm() === null ? 'A width, like 60 mm.' : '',
+    this.widthMm() === null ? `A width, like ${this.words.length(60)}.` : '',
   );
   protected readonly problem = computed(() => {
     const lengths = this.lengths();
@@ -194,7 +197,7 @@ export class StrapsPage {
       depth: this.words.length(plan.depthMm),
       spacing: this.words.length(plan.spacingMm),
       left: left >= 1 ? `${this.words.length(left)} of leaf are too short to use.` : '',
-      closes: referenceClosureDays(wound, way.wound?.tissue ?? 'strap leaf').toFixed(1),
+      closes: this.words.rounded(referenceClosureDays(wound, way.wound?.tissue ?? 'strap leaf'), 1),
     };
   });
   protected readonly cautions = computed(() => {
@@ -234,6 +237,12 @@ export class StrapsPage {
           : {}),
       },
     ]);
+  }
+
+  /** What one mostly has in hand, in the grower's unit. */
+  private blank(): StrapDraft {
+    const typed = (mm: number): string => this.words.typed(mm);
+    return { lengths: `${typed(400)} ${typed(360)}`, section: typed(75), width: '' };
   }
 
   private mm(text: string): number | null {

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { paceWords } from '@hypogeon/core/bench';
 import { METHOD } from '@hypogeon/core/botany';
 import { beliefWords, type Way, type Ways } from '@hypogeon/core/plan';
@@ -8,7 +9,7 @@ import { CuttingMark } from '../marks/cutting-mark';
 /** The ways of one mother to what is wanted, side by side, the recommended one first to the eye. */
 @Component({
   selector: 'hy-ways-table',
-  imports: [CuttingMark],
+  imports: [MatButton, CuttingMark],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="scroll" tabindex="0" role="region" aria-label="Ways side by side">
@@ -23,7 +24,7 @@ import { CuttingMark } from '../marks/cutting-mark';
             <th scope="col">Ready, eight in ten</th>
             <th scope="col" class="number">Lives</th>
             <th scope="col" class="number">Work</th>
-            <th scope="col">She loses</th>
+            <th scope="col">Mother loses</th>
             <th scope="col">What may go wrong</th>
           </tr>
         </thead>
@@ -38,17 +39,17 @@ import { CuttingMark } from '../marks/cutting-mark';
                 >
               </th>
               <td>
-                @if (row.way.needed !== null) {
+                @if (row.way.within) {
                   <button
                     type="button"
-                    [class]="row.best ? 'act' : 'plain'"
+                    [matButton]="row.best ? 'filled' : 'outlined'"
                     (click)="choose.emit(row.way)"
                     [attr.aria-label]="'Take ' + row.way.needed + ' by: ' + row.name"
                   >
                     Take {{ row.way.needed }}
                   </button>
                 } @else {
-                  <span class="quiet">none would do</span>
+                  <span class="quiet">{{ row.needs }}</span>
                 }
                 <small [class.short]="row.short">{{ row.spare }}</small>
               </td>
@@ -135,8 +136,12 @@ export class WaysTable {
         rests: beliefWords(belief, figures.method),
         pace: way.pace.own + way.pace.genus > 0 ? paceWords(way.pace) : '',
         spare: way.spare ? `she can spare ${way.spare.count}` : '',
+        needs: way.needed === null ? 'none would do' : `${this.words.number(way.needed)} needed`,
         short: way.spare !== null && way.needed !== null && way.spare.count < way.needed,
-        cost: way.cost?.perPlant == null ? '' : `${way.cost.perPlant.toFixed(2)} a plant`,
+        cost:
+          way.cost?.perPlant == null || way.cost.perPlant < 0.005
+            ? ''
+            : `${this.words.decimal(way.cost.perPlant, 2)} a plant`,
         risks: way.risks.join('; '),
         work: way.minutes === null ? '' : minutes(way.minutes),
       };

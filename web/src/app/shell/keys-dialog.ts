@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { MatDialogModule } from '@angular/material/dialog';
 
 const KEYS: readonly {
@@ -35,7 +36,7 @@ const KEYS: readonly {
 
 @Component({
   selector: 'hy-keys-dialog',
-  imports: [MatDialogModule],
+  imports: [MatButton, MatDialogModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2 mat-dialog-title>Keys</h2>
@@ -53,7 +54,7 @@ const KEYS: readonly {
       }
     </mat-dialog-content>
     <mat-dialog-actions>
-      <button type="button" class="plain" mat-dialog-close>Close</button>
+      <button type="button" matButton="outlined" mat-dialog-close>Close</button>
     </mat-dialog-actions>
   `,
   styles: `

@@ -8,7 +8,7 @@ import { RouterLink } from '@angular/router';
   template: `
     <h1>Nothing grows here</h1>
     <p>This address leads nowhere. Perhaps the batch or mother lives in another journal.</p>
-    <p><a routerLink="/round">To the round</a></p>
+    <p><a routerLink="/today">To today</a></p>
   `,
 })
 export class LostPage {}

@@ -13,20 +13,22 @@ export interface Place {
   readonly path: string;
   readonly name: string;
   readonly icon: string;
+  /** Stands in the bar of a phone; the others are under “More”. */
+  readonly first?: boolean;
 }
 
 /** Above the soil line: what is done. */
 export const ABOVE: readonly Place[] = [
-  { path: '/round', name: 'Round', icon: mdiCalendarCheckOutline },
-  { path: '/plan', name: 'Plan', icon: mdiContentCut },
-  { path: '/mothers', name: 'Mothers', icon: mdiSproutOutline },
-  { path: '/mix', name: 'Mix', icon: mdiLayersOutline },
-  { path: '/bench', name: 'Bench', icon: mdiTrayFull },
+  { path: '/today', name: 'Today', icon: mdiCalendarCheckOutline, first: true },
+  { path: '/plan', name: 'Plan', icon: mdiContentCut, first: true },
+  { path: '/mothers', name: 'Mother plants', icon: mdiSproutOutline },
+  { path: '/mixes', name: 'Mixes', icon: mdiLayersOutline },
+  { path: '/bench', name: 'Bench', icon: mdiTrayFull, first: true },
 ];
 
 /** Below it: what lies beneath. */
 export const BELOW: readonly Place[] = [
-  { path: '/ledger', name: 'Ledger', icon: mdiChartBellCurveCumulative },
-  { path: '/library', name: 'Library', icon: mdiLibraryOutline },
-  { path: '/store-room', name: 'Store room', icon: mdiWarehouse },
+  { path: '/results', name: 'Results', icon: mdiChartBellCurveCumulative, first: true },
+  { path: '/plants', name: 'Plant guide', icon: mdiLibraryOutline },
+  { path: '/settings', name: 'Settings', icon: mdiWarehouse },
 ];

@@ -7,8 +7,8 @@ describe('the shell', () => {
   it('has what is done above the soil line and what lies beneath below', async () => {
     const page = await mount(Shell, {}, []);
     const side = (s: string) => page.all(`.${s} a`).map((a) => a.textContent.trim());
-    expect(side('above')).toEqual(['Round', 'Plan', 'Mothers', 'Mix', 'Bench']);
-    expect(side('below')).toEqual(['Ledger', 'Library', 'Store room']);
+    expect(side('above')).toEqual(['Today', 'Plan', 'Mother plants', 'Mixes', 'Bench']);
+    expect(side('below')).toEqual(['Results', 'Plant guide', 'Settings']);
   });
 
   it('says at once what is not saved, and lets the tab close only after a warning', async () => {
@@ -56,6 +56,6 @@ describe('the shell', () => {
     expect(page.text).not.toContain('invented');
     await page.journal.openDemo();
     await page.settle();
-    expect(page.text).toContain('Demo: the Tidewall glasshouse, invented.');
+    expect(page.text).toContain('Demo: an invented glasshouse.');
   });
 });

@@ -6,7 +6,8 @@ import {
   Injector,
   type Type,
 } from '@angular/core';
-import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
+import { NavigationEnd, Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
+import { MatButton } from '@angular/material/button';
 import { Journal } from '../data/journal';
 import { JournalFile } from '../data/journal-file';
 import { Updates } from '../data/updates';
@@ -14,22 +15,44 @@ import { HatchDefs } from '../marks/hatch-defs';
 import { CuttingMark } from '../marks/cutting-mark';
 import { FRESH } from '../marks/mark-state';
 import { ABOVE, BELOW } from './places';
+import { LOCALE } from '../data/locale';
+import { mdiDotsHorizontal, mdiMagnify } from '@mdi/js';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { filter, map } from 'rxjs';
 
 @Component({
   selector: 'hy-shell',
-  imports: [RouterOutlet, RouterLink, RouterLinkActive, HatchDefs, CuttingMark],
+  imports: [MatButton, RouterOutlet, RouterLink, RouterLinkActive, HatchDefs, CuttingMark],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './shell.html',
   styleUrl: './shell.scss',
   host: {
     '(window:beforeunload)': 'warn($event)',
     '(document:keydown)': 'key($event)',
+    '[class.walking]': 'walking()',
   },
 })
 export class Shell {
   protected readonly journal = inject(Journal);
   protected readonly updates = inject(Updates);
   private readonly file = inject(JournalFile);
+  protected readonly locale = inject(LOCALE);
+  private readonly router = inject(Router);
+  protected readonly dots = mdiDotsHorizontal;
+  protected readonly glass = mdiMagnify;
+  private readonly address = toSignal(
+    this.router.events.pipe(
+      filter((e) => e instanceof NavigationEnd),
+      map((e) => e.urlAfterRedirects),
+    ),
+    { initialValue: '' },
+  );
+  /** On the walk a phone has the walk’s own bar, and nothing else to tap by mistake. */
+  protected readonly walking = computed(() => this.address().startsWith('/today/walk'));
+  /** On a phone: one is at a place that stands under “More”. */
+  protected readonly elsewhere = computed(() =>
+    [...ABOVE, ...BELOW].some((p) => !p.first && this.address().startsWith(p.path)),
+  );
   private readonly injector = inject(Injector);
 
   protected readonly halves = [
@@ -80,6 +103,22 @@ export class Shell {
     event.preventDefault();
     if (event.key === '/') this.find();
     else void this.openDialog(() => import('./keys-dialog').then((m) => m.KeysDialog));
+  }
+
+  protected home(): void {
+    void this.journal.openOwn();
+  }
+
+  /** The places that a phone’s bar has no room for, from below, where the thumb is. */
+  protected async openMore(): Promise<void> {
+    const [{ MatBottomSheet }, { MoreSheet }] = await Promise.all([
+      import('@angular/material/bottom-sheet'),
+      import('./more-sheet'),
+    ]);
+    const sheet = this.injector.get(MatBottomSheet).open(MoreSheet, { ariaLabel: 'More places' });
+    sheet.afterDismissed().subscribe((then) => {
+      if (then === 'find') this.find();
+    });
   }
 
   protected find(): void {

@@ -9,6 +9,9 @@ import {
   signal,
 } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
+import { MatRadioButton } from '@angular/material/radio';
+import { MatButton } from '@angular/material/button';
+import { MatOption, MatSelect } from '@angular/material/select';
 import {
   batchCode,
   batchesIn,
@@ -23,6 +26,7 @@ import {
   standIn,
   takeOut,
   unlaid,
+  placesIn,
 } from '@hypogeon/core/bench';
 import type { Batch } from '@hypogeon/core/journal';
 import { Actions } from '../data/actions';
@@ -31,13 +35,24 @@ import { Today } from '../data/today';
 import { oneAtATime } from '../data/one-at-a-time';
 import { CuttingMark } from '../marks/cutting-mark';
 import { markOf, OUTCOME_WORD } from '../marks/mark-state';
-import { Field, FieldControl } from '../ui/field';
+import { Field, FieldControl } from '../forms/field';
 import { KIND_WORD } from './trays-page';
+import { namePage } from '../shell/page-title';
 
 /** A tray as it stands: who sits where, laid out by filling, by dragging or by keys. */
 @Component({
   selector: 'hy-tray-page',
-  imports: [CdkDrag, CuttingMark, Field, FieldControl, RouterLink],
+  imports: [
+    MatRadioButton,
+    MatButton,
+    MatOption,
+    MatSelect,
+    CdkDrag,
+    CuttingMark,
+    Field,
+    FieldControl,
+    RouterLink,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './tray-page.html',
   styleUrl: './tray-page.scss',
@@ -55,7 +70,7 @@ export class TrayPage {
   protected readonly tray = computed(() => this.state().trays.get(this.id()) ?? null);
   protected readonly celled = computed(() => (this.tray()?.kind ?? 'tray') === 'tray');
   protected readonly sides = computed(() => sidesOf(this.tray() ?? { id: '' }));
-  protected readonly spaces = computed(() => [...this.state().spaces.values()]);
+  protected readonly spaces = computed(() => placesIn(this.state()));
   protected readonly problem = signal('');
   /** The cell whose cutting is in the hand. */
   protected readonly held = signal<number | null>(null);
@@ -107,6 +122,10 @@ export class TrayPage {
       };
     });
   });
+
+  constructor() {
+    namePage(() => this.tray()?.name ?? '');
+  }
 
   protected fill(batch: Batch, from = 0): void {
     const tray = this.tray();

@@ -1,12 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
-import { batchesIn, sidesOf, turnTray } from '@hypogeon/core/bench';
+import { MatButton } from '@angular/material/button';
+import { MatOption, MatSelect } from '@angular/material/select';
+import { batchesIn, sidesOf, turnTray, placesIn } from '@hypogeon/core/bench';
 import { TRAY_KINDS, type Tray, type TrayKind } from '@hypogeon/core/journal';
 import { BenchTabs } from '../bench/bench-tabs';
 import { Actions } from '../data/actions';
 import { freshId } from '../data/fresh-id';
 import { Journal } from '../data/journal';
-import { Field, FieldControl } from '../ui/field';
+import { Field, FieldControl } from '../forms/field';
 
 export const KIND_WORD: Readonly<Record<TrayKind, string>> = {
   tray: 'Tray with cells',
@@ -18,14 +20,15 @@ export const KIND_WORD: Readonly<Record<TrayKind, string>> = {
 /** Trays, pots, jars and racks, in the order one walks past them. */
 @Component({
   selector: 'hy-trays-page',
-  imports: [BenchTabs, Field, FieldControl, RouterLink],
+  imports: [MatButton, MatOption, MatSelect, BenchTabs, Field, FieldControl, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
       <h1>Trays</h1>
       <button
         type="button"
-        class="act push"
+        matButton="filled"
+        class="push"
         (click)="adding.set(!adding())"
         [attr.aria-expanded]="adding()"
       >
@@ -45,18 +48,18 @@ export const KIND_WORD: Readonly<Record<TrayKind, string>> = {
           <input hyControl type="text" maxlength="80" placeholder="Tray H" #name />
         </hy-field>
         <hy-field label="What it is">
-          <select hyControl #kind>
+          <mat-select [value]="kinds[0]" #kind>
             @for (k of kinds; track k) {
-              <option [value]="k">{{ word[k] }}</option>
+              <mat-option [value]="k">{{ word[k] }}</mat-option>
             }
-          </select>
+          </mat-select>
         </hy-field>
         <hy-field label="Where it stands">
-          <select hyControl #space>
+          <mat-select [value]="spaces()[0]?.id" #space>
             @for (s of spaces(); track s.id) {
-              <option [value]="s.id">{{ s.name }}</option>
+              <mat-option [value]="s.id">{{ s.name }}</mat-option>
             }
-          </select>
+          </mat-select>
         </hy-field>
         <hy-field label="Rows"
           ><input hyControl type="number" min="1" max="100" value="4" #rows
@@ -64,7 +67,7 @@ export const KIND_WORD: Readonly<Record<TrayKind, string>> = {
         <hy-field label="Cells in a row"
           ><input hyControl type="number" min="1" max="100" value="6" #columns
         /></hy-field>
-        <button class="act">Add it</button>
+        <button matButton="filled">Add it</button>
       </form>
     }
     @for (bench of benches(); track bench.id) {
@@ -81,7 +84,7 @@ export const KIND_WORD: Readonly<Record<TrayKind, string>> = {
               <span class="turns">
                 <button
                   type="button"
-                  class="bare"
+                  matButton="text"
                   [disabled]="$first"
                   [attr.aria-label]="t.tray.name + ' earlier on the walk'"
                   (click)="turn(bench.order, t.tray.id, -1)"
@@ -90,7 +93,7 @@ export const KIND_WORD: Readonly<Record<TrayKind, string>> = {
                 </button>
                 <button
                   type="button"
-                  class="bare"
+                  matButton="text"
                   [disabled]="$last"
                   [attr.aria-label]="t.tray.name + ' later on the walk'"
                   (click)="turn(bench.order, t.tray.id, 1)"
@@ -172,7 +175,7 @@ export class TraysPage {
   protected readonly word = KIND_WORD;
   protected readonly adding = signal(false);
   protected readonly problem = signal('');
-  protected readonly spaces = computed(() => [...this.state().spaces.values()]);
+  protected readonly spaces = computed(() => placesIn(this.state()));
 
   protected readonly benches = computed(() => {
     const state = this.state();

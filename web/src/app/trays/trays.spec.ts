@@ -30,7 +30,7 @@ describe('a tray', () => {
   it('says of every cell who sits there', async () => {
     const page = await open();
     expect(page.all('[data-cell]')).toHaveLength(40);
-    expect(cell(page, 'A1').getAttribute('aria-label')).toMatch(/^A1, Sedum crowns, /);
+    expect(cell(page, 'A1').getAttribute('aria-label')).toMatch(/^A1, Jelly beans, crowns, /);
     expect(cell(page, 'E8').getAttribute('aria-label')).toBe('E8, free');
   });
 
@@ -46,15 +46,15 @@ describe('a tray', () => {
     await page.settle();
     cell(page, 'E8').click();
     await page.settle();
-    expect(cell(page, 'E8').getAttribute('aria-label')).toMatch(/^E8, Sedum crowns/);
+    expect(cell(page, 'E8').getAttribute('aria-label')).toMatch(/^E8, Jelly beans, crowns/);
     expect(page.recorded()).toHaveLength(1);
   });
 
   it('takes another batch in where there is room, and says where there is none', async () => {
     const page = await open();
-    await page.tap(/^Put in: Graptopetalum leaves/);
+    await page.tap(/^Put in: Ghost plant, leaves/);
     expect(page.text).toMatch(/40 want a cell, and \d+ are free/);
-    await page.tap('Take out: Echeveria crowns');
+    await page.tap('Take out: Snowball bowl, crowns');
     expect(page.recorded()).toMatchObject([
       { kind: 'put', record: 'batch', key: 'b-20', fields: { tray: null, place: 'Mat tray' } },
     ]);

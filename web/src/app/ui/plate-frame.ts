@@ -6,6 +6,7 @@ import {
   input,
   signal,
 } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { csvOf, type Cell } from '@hypogeon/core/formats';
 import { saveBlob, saveText } from '../data/save-text';
 import { pngOf, svgText } from './svg-text';
@@ -18,6 +19,7 @@ export interface PlateTable {
 /** A drawing with the same as a table under it, and both as files. */
 @Component({
   selector: 'hy-plate-frame',
+  imports: [MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ng-content />
@@ -44,9 +46,9 @@ export interface PlateTable {
         </table>
       </div>
       <p class="files">
-        <button type="button" class="plain" (click)="csv()">CSV</button>
-        <button type="button" class="plain" (click)="svg()">SVG</button>
-        <button type="button" class="plain" (click)="png()">PNG</button>
+        <button type="button" matButton="outlined" (click)="csv()">CSV</button>
+        <button type="button" matButton="outlined" (click)="svg()">SVG</button>
+        <button type="button" matButton="outlined" (click)="png()">PNG</button>
         @if (failed()) {
           <span class="problem" role="alert"
             >This browser does not draw the picture. The SVG is the same drawing.</span

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, input } from '@angular/core';
+import { MatTabLink, MatTabNav, MatTabNavPanel } from '@angular/material/tabs';
 import { RouterLink, RouterLinkActive, type Params } from '@angular/router';
 
 export interface Tab {
@@ -9,55 +10,42 @@ export interface Tab {
 /** The pages of one place, side by side under its title. */
 @Component({
   selector: 'hy-tabs',
-  imports: [RouterLink, RouterLinkActive],
+  imports: [MatTabLink, MatTabNav, MatTabNavPanel, RouterLink, RouterLinkActive],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <nav [attr.aria-label]="label()" class="no-print">
+    <nav
+      mat-tab-nav-bar
+      class="no-print"
+      [attr.aria-label]="label()"
+      [mat-stretch-tabs]="false"
+      [tabPanel]="panel"
+    >
       @for (tab of tabs(); track tab.path) {
         <a
+          mat-tab-link
           [routerLink]="tab.path"
           [queryParams]="params()"
-          routerLinkActive="here"
-          ariaCurrentWhenActive="page"
+          routerLinkActive
           [routerLinkActiveOptions]="byPath"
+          [active]="link.isActive"
+          #link="routerLinkActive"
           >{{ tab.name }}</a
         >
       }
     </nav>
+    <mat-tab-nav-panel #panel />
   `,
   styles: `
-    nav {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0 1.4rem;
-      border-bottom: 1px solid var(--line);
-      margin-bottom: 1.4rem;
+    :host {
+      display: block;
+      margin-bottom: 1.25rem;
     }
     a {
-      display: inline-flex;
-      align-items: center;
-      min-height: 44px;
-      min-width: 44px;
-      color: var(--ink2);
-      text-decoration: none;
-      border-bottom: 3px solid transparent;
-      margin-bottom: -1px;
+      min-width: 0;
+      padding-inline: 0.75rem;
     }
-    a:hover {
-      color: var(--ink);
-    }
-    @media (max-width: 480px) {
-      nav {
-        gap: 0 1.05rem;
-      }
-      a {
-        font-size: 0.9375rem;
-      }
-    }
-    .here {
-      color: var(--ink);
-      font-weight: 650;
-      border-bottom-color: var(--living);
+    mat-tab-nav-panel {
+      display: none;
     }
   `,
 })

@@ -118,7 +118,9 @@ describe('files in and out', () => {
 
   it('a calendar and a data package of the whole journal', () => {
     const at = new Date(NOW);
-    expect(files.calendar(DEMO, '2026-04-09', new Map(), at)).toMatch(/^BEGIN:VCALENDAR/);
+    expect(files.calendar(DEMO, { locale: 'en-GB', today: '2026-04-09' }, new Map(), at)).toMatch(
+      /^BEGIN:VCALENDAR/,
+    );
     expect(files.dataPackage(DEMO, '2026-04-09', at).length).toBeGreaterThan(5000);
     expect(files.write(DEMO)).toBe(writeJournal(DEMO.toSorted((a, b) => (a.at < b.at ? -1 : 1))));
   });

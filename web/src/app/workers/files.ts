@@ -21,7 +21,7 @@ import {
 } from '@hypogeon/core/formats';
 import { entriesOf, fold, isKind, type Entry } from '@hypogeon/core/journal';
 import { tasksAhead, type Verdicts } from '@hypogeon/core/round';
-import { calendarText, speechFor } from '@hypogeon/words';
+import { calendarText, speechFor, type DayStyle } from '@hypogeon/words';
 import { strFromU8, strToU8, zipSync, type Zippable } from 'fflate';
 import type { StoredChunk } from '../data/chunk-store';
 import { makeSnapshot } from '../data/snapshot-store';
@@ -114,10 +114,17 @@ export const files = {
     return zipSync(Object.fromEntries(files.map(({ name, text }) => [name, strToU8(text)])));
   },
   /** The tasks of the coming weeks for a calendar; many batches over many days take their time. */
-  calendar(entries: readonly Entry[], today: Day, verdicts: Verdicts, writtenAt: Date): string {
+  calendar(
+    entries: readonly Entry[],
+    style: DayStyle,
+    verdicts: Verdicts,
+    writtenAt: Date,
+  ): string {
     const state = fold(entries);
-    const speech = speechFor(state, { locale: 'en-GB', today });
-    const events = tasksAhead(state, today, verdicts).map((t) => calendarText(state, t, speech));
+    const speech = speechFor(state, style);
+    const events = tasksAhead(state, style.today, verdicts).map((t) =>
+      calendarText(state, t, speech),
+    );
     return calendarOf('Hypogeon', events, writtenAt);
   },
   /** A zip of ours: its journal as of a file by itself, and the pictures that entries here or there name. */

@@ -1,0 +1,121 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { batchCode, batchTitle, clockOf, pieceOf, placeOf, plantOf } from '@hypogeon/core/bench';
+import type { Batch } from '@hypogeon/core/journal';
+import { closureOn } from '@hypogeon/core/wound';
+import { piecesText } from '@hypogeon/words';
+import { Journal } from '../data/journal';
+import { Today } from '../data/today';
+import { Words } from '../data/words';
+import { CuttingMark } from '../marks/cutting-mark';
+import { markOfBatch } from '../marks/mark-state';
+import { Tabs } from '../ui/tabs';
+import { namePage } from '../shell/page-title';
+
+/** Who a batch is, and the pages about it. The pages’ own buttons stand at the right. */
+@Component({
+  selector: 'hy-batch-head',
+  imports: [CuttingMark, RouterLink, Tabs],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @let v = view();
+    <div class="head">
+      <hy-mark [piece]="v.piece" [state]="v.mark" [size]="76" />
+      <div class="who">
+        <p class="quiet small">
+          <a routerLink="/bench">Bench</a> › {{ v.space }}
+          @if (batch().tray) {
+            › <a [routerLink]="['/bench/trays', batch().tray]">{{ v.place }}</a>
+          } @else if (v.place) {
+            › {{ v.place }}
+          }
+        </p>
+        <h1 tabindex="-1">{{ v.title }}</h1>
+        <p class="quiet">
+          {{ v.pieces }} of <i>{{ v.plant }}</i>{{
+            batch().cut ? ', cut ' + words.day(batch().cutOn) : ', to be cut'
+          }}
+          ·
+          <span class="code">{{ v.code }}</span>
+        </p>
+      </div>
+      <div class="taps no-print"><ng-content /></div>
+    </div>
+    <ng-content select="[headline]" />
+    <hy-tabs [label]="'Pages of ' + v.title" [tabs]="tabs()" />
+  `,
+  styles: `
+    :host {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr);
+      gap: 0.9rem;
+    }
+    .head {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.6rem 1rem;
+      align-items: center;
+    }
+    .who {
+      flex: 1 1 16rem;
+    }
+    .small a {
+      display: inline-block;
+      padding-block: 0.6rem;
+      margin-block: -0.6rem;
+    }
+    .taps {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.5rem;
+    }
+    .code {
+      font-weight: 600;
+      letter-spacing: 0.03em;
+    }
+    hy-tabs {
+      margin-bottom: 0;
+    }
+    @media (max-width: 760px) {
+      .head > hy-mark {
+        display: none;
+      }
+    }
+  `,
+})
+export class BatchHead {
+  private readonly state = inject(Journal).state;
+  private readonly today = inject(Today).day;
+  protected readonly words = inject(Words);
+  readonly batch = input.required<Batch>();
+
+  protected readonly view = computed(() => {
+    const batch = this.batch();
+    const state = this.state();
+    const clock = clockOf(state, batch);
+    return {
+      title: batchTitle(state, batch),
+      code: batchCode(state, batch),
+      piece: pieceOf(state, batch),
+      pieces: piecesText(batch.method, batch.count),
+      plant: plantOf(state, batch.taxon)?.name ?? 'an unknown plant',
+      place: placeOf(state, batch),
+      space: state.spaces.get(batch.space)?.name ?? 'no place told',
+      mark: markOfBatch({ batch, closure: clock ? closureOn(clock, this.today()) : 1 }),
+    };
+  });
+  protected readonly tabs = computed(() => {
+    const at = `/bench/${this.batch().id}`;
+    return [
+      { path: at, name: 'Pieces' },
+      { path: `${at}/water`, name: 'Water' },
+      { path: `${at}/log`, name: 'Log' },
+      { path: `${at}/pictures`, name: 'Pictures' },
+    ];
+  });
+
+  constructor() {
+    // The tab of the browser names the batch: several may be open.
+    namePage(() => this.view().title);
+  }
+}

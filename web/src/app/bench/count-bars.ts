@@ -1,0 +1,81 @@
+import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import type { Batch } from '@hypogeon/core/journal';
+
+/** What became of the pieces, as bars of one length: told apart by pattern and number, not by colour alone. */
+@Component({
+  selector: 'hy-count-bars',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <dl>
+      @for (row of rows(); track row.id) {
+        <dt>{{ row.name }}</dt>
+        <dd>
+          <span class="bar" aria-hidden="true"
+            ><i [class]="row.id" [style.width.%]="row.share"></i
+          ></span>
+          <b>{{ row.n }}</b>
+        </dd>
+      }
+    </dl>
+  `,
+  styles: `
+    dl {
+      display: grid;
+      grid-template-columns: auto minmax(0, 1fr);
+      gap: 0.35rem 1rem;
+      margin: 0;
+      align-items: center;
+    }
+    dd {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr) 2.5rem;
+      gap: 0.8rem;
+      align-items: center;
+      margin: 0;
+    }
+    .bar {
+      height: 14px;
+      border: 1px solid var(--line);
+      background: var(--face);
+    }
+    i {
+      display: block;
+      height: 100%;
+    }
+    .rooted {
+      background: var(--root);
+    }
+    .pupped {
+      background: var(--living);
+    }
+    .waiting {
+      background: var(--callus-soft);
+    }
+    .rotted {
+      background: repeating-linear-gradient(45deg, var(--rot) 0 2px, transparent 2px 5px);
+    }
+    .dried {
+      background: repeating-linear-gradient(-45deg, var(--ink2) 0 1px, transparent 1px 6px);
+    }
+    .lost {
+      background: radial-gradient(circle, var(--ink2) 1px, transparent 1.3px) 0 0 / 5px 5px;
+    }
+  `,
+})
+export class CountBars {
+  readonly batch = input.required<Batch>();
+
+  protected readonly rows = computed(() => {
+    const { counts, waiting, count } = this.batch();
+    return [
+      { id: 'rooted', name: 'rooted', n: counts.rooted },
+      { id: 'pupped', name: 'with pups', n: counts.pupped },
+      { id: 'waiting', name: 'waiting', n: waiting },
+      { id: 'rotted', name: 'rotted', n: counts.rotted },
+      { id: 'dried', name: 'dried up', n: counts.dried },
+      { id: 'lost', name: 'lost otherwise', n: counts.lost },
+    ]
+      .filter((r) => r.n > 0 || r.id !== 'lost')
+      .map((r) => ({ ...r, share: count === 0 ? 0 : (100 * r.n) / count }));
+  });
+}

@@ -1,0 +1,26 @@
+import { Directive, inject, input, output, signal } from '@angular/core';
+import type { Day } from '@hypogeon/core/days';
+import type { Batch } from '@hypogeon/core/journal';
+import { Actions } from '../../data/actions';
+import type { Draft } from '../../data/journal';
+
+/** A form in which something done to a batch is told: of which batch, on which day, and what is wrong with it. */
+@Directive()
+export abstract class Deed {
+  private readonly actions = inject(Actions);
+  readonly batch = input.required<Batch>();
+  /** The day it was done. */
+  readonly on = input.required<Day>();
+  readonly done = output();
+  protected readonly problem = signal('');
+
+  /** Records it and closes the form; one tap is one deed. */
+  protected put(drafts: readonly Draft[], said: string): void {
+    this.problem.set('');
+    void this.actions.recordAll(
+      drafts.map((d) => ({ ...d, day: this.on() })),
+      said,
+    );
+    this.done.emit();
+  }
+}

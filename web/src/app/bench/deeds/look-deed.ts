@@ -1,0 +1,98 @@
+import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
+import { MatButton } from '@angular/material/button';
+import { MatChipListbox, MatChipOption } from '@angular/material/chips';
+import { MatOption, MatSelect } from '@angular/material/select';
+import { OWN_ROOTS, SIGNS, type Sign } from '@hypogeon/core/journal';
+import { SIGN_NAME } from '@hypogeon/words';
+import { Words } from '../../data/words';
+import { Field, FieldControl } from '../../forms/field';
+import { Quantity, quantityProblem } from '../../forms/quantity';
+import { Deed } from './deed';
+
+const SEEN = [
+  { seen: 'fine', name: 'Fine' },
+  { seen: 'firm', name: 'Wound dry and firm' },
+  { seen: 'tacky', name: 'Wound still tacky' },
+  { seen: 'wrinkled', name: 'Wrinkled, but firm' },
+  { seen: 'soft', name: 'Soft or dark base' },
+] as const;
+
+/** What was seen at a look; signs and roots first, then one tap records it all. */
+@Component({
+  selector: 'hy-look-deed',
+  imports: [
+    Field,
+    FieldControl,
+    MatButton,
+    MatChipListbox,
+    MatChipOption,
+    MatOption,
+    MatSelect,
+    Quantity,
+    ReactiveFormsModule,
+  ],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <form novalidate [formGroup]="form" (ngSubmit)="look('fine')">
+      <mat-chip-listbox class="wide" multiple aria-label="Signs seen" formControlName="signs">
+        @for (sign of signs; track sign) {
+          <mat-chip-option [value]="sign">{{ signName[sign] }}</mat-chip-option>
+        }
+      </mat-chip-listbox>
+      <hy-field label="Roots">
+        <mat-select formControlName="roots">
+          <mat-option value="">not looked at</mat-option>
+          <mat-option value="none">none</mat-option>
+          <mat-option value="few">a few</mat-option>
+          <mat-option value="brush">a brush of them</mat-option>
+        </mat-select>
+      </hy-field>
+      <hy-field [label]="'Longest root, ' + words.lengthUnit()" [problem]="problem()">
+        <input hyControl hyQuantity="length" formControlName="rootMm" />
+      </hy-field>
+      <hy-field label="What else was seen (optional)">
+        <input hyControl type="text" maxlength="400" formControlName="text" />
+      </hy-field>
+      <div class="row">
+        @for (s of seen; track s.seen) {
+          <button type="button" matButton="outlined" (click)="look(s.seen)">{{ s.name }}</button>
+        }
+      </div>
+    </form>
+  `,
+  styleUrl: './deed.scss',
+})
+export class LookDeed extends Deed {
+  protected readonly words = inject(Words);
+  protected readonly signs = SIGNS;
+  protected readonly signName = SIGN_NAME;
+  protected readonly seen = SEEN;
+  protected readonly form = new FormGroup({
+    signs: new FormControl<Sign[]>([], { nonNullable: true }),
+    roots: new FormControl('', { nonNullable: true }),
+    rootMm: new FormControl<number | null>(null),
+    text: new FormControl('', { nonNullable: true }),
+  });
+
+  protected look(seen: (typeof SEEN)[number]['seen']): void {
+    const { signs, roots, rootMm, text } = this.form.getRawValue();
+    this.problem.set(quantityProblem(this.form.controls.rootMm.errors));
+    if (this.form.invalid) return;
+    const told = OWN_ROOTS.find((r) => r === roots);
+    this.put(
+      [
+        {
+          kind: 'inspected',
+          batch: this.batch().id,
+          seen,
+          ...(text.trim() ? { text: text.trim() } : {}),
+          ...(signs.length > 0 ? { signs: SIGNS.filter((s) => signs.includes(s)) } : {}),
+          ...(told === undefined ? {} : { roots: told }),
+          ...(rootMm === null ? {} : { rootMm }),
+        },
+      ],
+      'Looked',
+    );
+  }
+}

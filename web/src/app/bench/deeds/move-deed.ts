@@ -1,0 +1,49 @@
+import { ChangeDetectionStrategy, Component, computed, inject, OnInit } from '@angular/core';
+import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
+import { MatButton } from '@angular/material/button';
+import { MatOption, MatSelect } from '@angular/material/select';
+import { placesIn } from '@hypogeon/core/bench';
+import { Journal } from '../../data/journal';
+import { Field, FieldControl } from '../../forms/field';
+import { Deed } from './deed';
+
+/** Carried somewhere else. */
+@Component({
+  selector: 'hy-move-deed',
+  imports: [Field, FieldControl, MatButton, MatOption, MatSelect, ReactiveFormsModule],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <form novalidate [formGroup]="form" (ngSubmit)="move()">
+      <hy-field label="To">
+        <mat-select formControlName="space">
+          @for (space of spaces(); track space.id) {
+            <mat-option [value]="space.id">{{ space.name }}</mat-option>
+          }
+        </mat-select>
+      </hy-field>
+      <hy-field label="Tray or place (optional)">
+        <input hyControl type="text" maxlength="80" formControlName="place" />
+      </hy-field>
+      <div class="row"><button type="submit" matButton="filled">Moved</button></div>
+    </form>
+  `,
+  styleUrl: './deed.scss',
+})
+export class MoveDeed extends Deed implements OnInit {
+  private readonly state = inject(Journal).state;
+  protected readonly spaces = computed(() => placesIn(this.state()));
+  protected readonly form = new FormGroup({
+    space: new FormControl('', { nonNullable: true }),
+    place: new FormControl('', { nonNullable: true }),
+  });
+
+  ngOnInit(): void {
+    this.form.patchValue({ space: this.batch().space });
+  }
+
+  protected move(): void {
+    const { space, place } = this.form.getRawValue();
+    const to = place.trim() ? { place: place.trim() } : {};
+    this.put([{ kind: 'moved', batch: this.batch().id, space, ...to }], 'Moved');
+  }
+}

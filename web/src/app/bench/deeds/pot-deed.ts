@@ -1,0 +1,116 @@
+import { ChangeDetectionStrategy, Component, computed, inject, OnInit } from '@angular/core';
+import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
+import { MatButton } from '@angular/material/button';
+import { MatCheckbox } from '@angular/material/checkbox';
+import { MatOption, MatSelect } from '@angular/material/select';
+import { containersOf, mixesOf, placesIn } from '@hypogeon/core/bench';
+import { ROOT_STATES, type RootState } from '@hypogeon/core/journal';
+import { Journal } from '../../data/journal';
+import { Field, FieldControl } from '../../forms/field';
+import { Deed } from './deed';
+
+const ROOTS: Readonly<Record<RootState, string>> = {
+  whole: 'whole, with their ball',
+  bared: 'bared',
+  hurt: 'hurt',
+};
+
+/** Potted on: how many, into what, filled with what, and how the roots came. */
+@Component({
+  selector: 'hy-pot-deed',
+  imports: [Field, FieldControl, MatButton, MatCheckbox, MatOption, MatSelect, ReactiveFormsModule],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <form novalidate [formGroup]="form" (ngSubmit)="pot()">
+      <hy-field label="How many went into pots" [problem]="problem()">
+        <input hyControl inputmode="numeric" formControlName="count" />
+      </hy-field>
+      <hy-field label="Into (optional)">
+        <mat-select formControlName="container">
+          <mat-option value="">not told</mat-option>
+          @for (c of containers(); track c.id) {
+            <mat-option [value]="c.id">{{ c.name }}</mat-option>
+          }
+        </mat-select>
+      </hy-field>
+      <hy-field label="Filled with (optional)">
+        <mat-select formControlName="mix">
+          <mat-option value="">not told</mat-option>
+          @for (m of mixes(); track m.id) {
+            <mat-option [value]="m.id">{{ m.name }}</mat-option>
+          }
+        </mat-select>
+      </hy-field>
+      <hy-field label="Stands at">
+        <mat-select formControlName="space">
+          @for (space of spaces(); track space.id) {
+            <mat-option [value]="space.id">{{ space.name }}</mat-option>
+          }
+        </mat-select>
+      </hy-field>
+      <hy-field label="The roots came">
+        <mat-select formControlName="roots">
+          @for (r of rootStates; track r) {
+            <mat-option [value]="r">{{ rootSays[r] }}</mat-option>
+          }
+        </mat-select>
+      </hy-field>
+      <mat-checkbox formControlName="wet">The mix was wet already</mat-checkbox>
+      <div class="row"><button type="submit" matButton="filled">Potted on</button></div>
+    </form>
+  `,
+  styleUrl: './deed.scss',
+})
+export class PotDeed extends Deed implements OnInit {
+  private readonly state = inject(Journal).state;
+  protected readonly containers = computed(() => containersOf(this.state()));
+  protected readonly mixes = computed(() => mixesOf(this.state()));
+  protected readonly spaces = computed(() => placesIn(this.state()));
+  protected readonly rootStates = ROOT_STATES;
+  protected readonly rootSays = ROOTS;
+  private readonly left = computed(() => {
+    const { rooted, pupped, potted } = this.batch().here;
+    return rooted + pupped - potted;
+  });
+  protected readonly form = new FormGroup({
+    count: new FormControl('', { nonNullable: true }),
+    container: new FormControl('', { nonNullable: true }),
+    mix: new FormControl('', { nonNullable: true }),
+    space: new FormControl('', { nonNullable: true }),
+    roots: new FormControl<RootState>('whole', { nonNullable: true }),
+    wet: new FormControl(false, { nonNullable: true }),
+  });
+
+  ngOnInit(): void {
+    this.form.patchValue({ count: `${this.left()}`, space: this.batch().space });
+  }
+
+  protected pot(): void {
+    const told = this.form.getRawValue();
+    const left = this.left();
+    const count = Number(told.count);
+    if (!Number.isInteger(count) || count < 1)
+      return this.problem.set('How many? A whole number of 1 or more.');
+    if (count > left)
+      return this.problem.set(
+        left === 0
+          ? 'None with roots are left to pot. Count them first.'
+          : `Only ${left} with roots are left to pot. Count again if there are more.`,
+      );
+    this.put(
+      [
+        {
+          kind: 'potted',
+          batch: this.batch().id,
+          count,
+          ...(told.container ? { container: told.container } : {}),
+          ...(told.mix ? { mix: told.mix } : {}),
+          ...(told.space && told.space !== this.batch().space ? { space: told.space } : {}),
+          ...(told.roots === 'whole' ? {} : { roots: told.roots }),
+          ...(told.wet ? { wet: true } : {}),
+        },
+      ],
+      `Potted on ${count}`,
+    );
+  }
+}

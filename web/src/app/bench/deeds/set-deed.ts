@@ -1,0 +1,57 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
+import { MatButton } from '@angular/material/button';
+import { MatCheckbox } from '@angular/material/checkbox';
+import { unsetOf } from '@hypogeon/core/care';
+import { Journal } from '../../data/journal';
+import { Field, FieldControl } from '../../forms/field';
+import { Deed } from './deed';
+
+/** Set in the mix: some of them, into a wet mix, or with the cut torn open again; each tells on. */
+@Component({
+  selector: 'hy-set-deed',
+  imports: [Field, FieldControl, MatButton, MatCheckbox, ReactiveFormsModule],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <form novalidate [formGroup]="form" (ngSubmit)="set()">
+      <hy-field
+        label="How many were set"
+        [hint]="'of ' + unset() + ' not set yet'"
+        [problem]="problem()"
+      >
+        <input hyControl inputmode="numeric" formControlName="count" [placeholder]="unset() + ''" />
+      </hy-field>
+      <mat-checkbox formControlName="wet">The mix was wet already</mat-checkbox>
+      <mat-checkbox formControlName="torn">The cut was torn open again</mat-checkbox>
+      <div class="row"><button type="submit" matButton="filled">Set them</button></div>
+    </form>
+  `,
+  styleUrl: './deed.scss',
+})
+export class SetDeed extends Deed {
+  private readonly state = inject(Journal).state;
+  protected readonly unset = computed(() => unsetOf(this.state(), this.batch()));
+  protected readonly form = new FormGroup({
+    count: new FormControl('', { nonNullable: true }),
+    wet: new FormControl(false, { nonNullable: true }),
+    torn: new FormControl(false, { nonNullable: true }),
+  });
+
+  protected set(): void {
+    const { count: text, wet, torn } = this.form.getRawValue();
+    const most = this.unset();
+    const count = text.trim() === '' ? most : Number(text);
+    if (!Number.isInteger(count) || count < 1 || count > most)
+      return this.problem.set(
+        most === 0 ? 'All of them are set already.' : `How many? A whole number from 1 to ${most}.`,
+      );
+    const batch = this.batch().id;
+    this.put(
+      [
+        { kind: 'stuck', batch, ...(count < most ? { count } : {}), ...(wet ? { wet } : {}) },
+        ...(torn ? [{ kind: 'reopened', batch, why: 'torn' } as const] : []),
+      ],
+      count < most ? `${count} set` : 'Set',
+    );
+  }
+}

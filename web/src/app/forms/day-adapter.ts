@@ -1,0 +1,64 @@
+import { inject, Injectable, type Provider } from '@angular/core';
+import { DateAdapter, MAT_DATE_FORMATS, MAT_DATE_LOCALE } from '@angular/material/core';
+import { DateFnsAdapter } from '@angular/material-date-fns-adapter';
+import { readDay, readNearDay, type Day } from '@hypogeon/core/days';
+import { dayOrderOf, firstWeekdayOf } from '@hypogeon/words';
+import { formatISO } from 'date-fns/formatISO';
+import { parseISO } from 'date-fns/parseISO';
+import { enGB } from 'date-fns/locale/en-GB';
+import { LOCALE } from '../data/locale';
+import { Today } from '../data/today';
+
+/** Material's calendar over our days, read and written as in the grower's region. */
+@Injectable()
+export class DayAdapter extends DateFnsAdapter {
+  private readonly region = inject(LOCALE);
+  private readonly order = dayOrderOf(this.region);
+  private readonly firstWeekday = firstWeekdayOf(this.region);
+  private readonly now = inject(Today).day;
+  private readonly written = new Intl.DateTimeFormat(this.region, { dateStyle: 'medium' });
+
+  override getFirstDayOfWeek(): number {
+    return this.firstWeekday;
+  }
+
+  override today(): Date {
+    return dateOf(this.now());
+  }
+
+  /** `20 May`, `14.4.2025`, `3/14/25`, `yesterday`; what is no day stays as it was typed. */
+  override parse(value: unknown): Date | null {
+    if (typeof value !== 'string' || value.trim() === '') return null;
+    const today = this.now();
+    const near = readNearDay(value, today);
+    if (near) return dateOf(near);
+    const read = readDay(value, { today, order: this.order, locale: navigator.language });
+    return read.ok ? dateOf(read.day) : this.invalid();
+  }
+
+  override format(date: Date, style: string): string {
+    return style === INPUT ? this.written.format(date) : super.format(date, style);
+  }
+}
+
+export const dateOf = (day: Day): Date => parseISO(day);
+export const dayOfDate = (date: Date): Day => formatISO(date, { representation: 'date' });
+
+const INPUT = 'as in the region';
+
+export const DAY_ADAPTER: Provider[] = [
+  { provide: MAT_DATE_LOCALE, useValue: enGB },
+  { provide: DateAdapter, useClass: DayAdapter },
+  {
+    provide: MAT_DATE_FORMATS,
+    useValue: {
+      parse: { dateInput: INPUT },
+      display: {
+        dateInput: INPUT,
+        monthYearLabel: 'LLLL yyyy',
+        dateA11yLabel: 'PPPP',
+        monthYearA11yLabel: 'LLLL yyyy',
+      },
+    },
+  },
+];

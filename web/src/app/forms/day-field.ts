@@ -1,0 +1,82 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  input,
+  linkedSignal,
+  model,
+} from '@angular/core';
+import {
+  MatDatepicker,
+  MatDatepickerInput,
+  MatDatepickerToggle,
+  type MatDatepickerInputEvent,
+} from '@angular/material/datepicker';
+import { isDay, type Day } from '@hypogeon/core/days';
+import { dateOf, DAY_ADAPTER, dayOfDate } from './day-adapter';
+import { Field, FieldControl } from './field';
+
+/**
+ * A day: typed as one writes it where one lives, or picked from a calendar.
+ * What was typed and is no day is handed on as it stands, so that whoever checks can say so.
+ */
+@Component({
+  selector: 'hy-day',
+  imports: [Field, FieldControl, MatDatepicker, MatDatepickerInput, MatDatepickerToggle],
+  providers: [DAY_ADAPTER],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <hy-field suffixed [label]="label()" [hint]="hint()" [problem]="said()">
+      <input
+        hyControl
+        autocomplete="off"
+        [matDatepicker]="picker"
+        [value]="date()"
+        [min]="earliest()"
+        [max]="latest()"
+        (dateChange)="changed($event)"
+        #typed
+      />
+      <mat-datepicker-toggle hySuffix [for]="picker" />
+      <mat-datepicker #picker />
+    </hy-field>
+  `,
+  styles: `
+    :host {
+      display: block;
+      min-width: 11rem;
+    }
+  `,
+})
+export class DayField {
+  readonly label = input.required<string>();
+  readonly hint = input('');
+  readonly problem = input('');
+  readonly value = model<Day>('');
+  readonly min = input<Day>('');
+  readonly max = input<Day>('');
+
+  /** A slip of the pen leaves what is typed: a date made anew would wipe it out. */
+  protected readonly date = linkedSignal<Day, Date | null>({
+    source: this.value,
+    computation: (day, before) => {
+      if (isDay(day)) return dateOf(day);
+      return day === '' ? null : (before?.value ?? null);
+    },
+    equal: (a, b) => a?.getTime() === b?.getTime(),
+  });
+  protected readonly earliest = computed(() => (isDay(this.min()) ? dateOf(this.min()) : null));
+  protected readonly latest = computed(() => (isDay(this.max()) ? dateOf(this.max()) : null));
+  protected readonly said = computed(() => {
+    const day = this.value();
+    if (day !== '' && !isDay(day))
+      return `“${day}” is not a day. Write it like ${EXAMPLE}, or pick it.`;
+    return this.problem();
+  });
+
+  protected changed({ value, targetElement }: MatDatepickerInputEvent<Date>): void {
+    this.value.set(value ? dayOfDate(value) : (targetElement as HTMLInputElement).value.trim());
+  }
+}
+
+const EXAMPLE = '20 May 2026';

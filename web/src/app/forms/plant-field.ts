@@ -1,0 +1,56 @@
+import { ChangeDetectionStrategy, Component, computed, input, model } from '@angular/core';
+import { MatAutocomplete, MatAutocompleteTrigger } from '@angular/material/autocomplete';
+import { MatOption } from '@angular/material/select';
+import { findTaxa, type Taxon } from '@hypogeon/core/botany';
+import { Field, FieldControl } from './field';
+
+/** As many as a phone shows above its keyboard. */
+const MOST = 8;
+
+/** A plant, found by any of its names: Latin, old or common, slips forgiven. */
+@Component({
+  selector: 'hy-plant-field',
+  imports: [Field, FieldControl, MatAutocomplete, MatAutocompleteTrigger, MatOption],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <hy-field label="Plant" [hint]="hint()" [problem]="problem()">
+      <input
+        hyControl
+        type="text"
+        autocomplete="off"
+        maxlength="120"
+        [value]="text()"
+        [matAutocomplete]="names"
+        (input)="text.set(typed.value)"
+        #typed
+      />
+      <mat-autocomplete #names="matAutocomplete" (optionSelected)="text.set($event.option.value)">
+        @for (taxon of found(); track taxon.id) {
+          <mat-option [value]="taxon.name">
+            <i>{{ taxon.name }}</i>
+            <span class="also">{{ also(taxon) }}</span>
+          </mat-option>
+        }
+      </mat-autocomplete>
+    </hy-field>
+  `,
+  styles: `
+    .also {
+      color: var(--ink2);
+      font-size: 0.875rem;
+    }
+  `,
+})
+export class PlantField {
+  /** What is typed. */
+  readonly text = model.required<string>();
+  readonly plants = input.required<readonly Taxon[]>();
+  readonly hint = input('');
+  readonly problem = input('');
+
+  protected readonly found = computed(() => findTaxa(this.plants(), this.text()).slice(0, MOST));
+
+  protected also({ common, family }: Taxon): string {
+    return [common[0], family].filter(Boolean).join(', ');
+  }
+}

@@ -1,0 +1,45 @@
+import { ChangeDetectionStrategy, Component, input, model } from '@angular/core';
+import { MatChipListbox, MatChipOption } from '@angular/material/chips';
+import { Field, FieldControl } from './field';
+
+/** A reason by one tap; in words of one's own where none fits. */
+@Component({
+  selector: 'hy-why-chips',
+  imports: [Field, FieldControl, MatChipListbox, MatChipOption],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <span [id]="id">{{ label() }}</span>
+    <mat-chip-listbox [attr.aria-labelledby]="id" (change)="value.set($event.value ?? '')">
+      @for (reason of reasons(); track reason) {
+        <mat-chip-option [value]="reason" [selected]="value() === reason">{{
+          reason
+        }}</mat-chip-option>
+      }
+    </mat-chip-listbox>
+    <hy-field unseen label="Another reason">
+      <input
+        hyControl
+        type="text"
+        maxlength="200"
+        placeholder="another reason"
+        [value]="reasons().includes(value()) ? '' : value()"
+        (input)="value.set(own.value)"
+        #own
+      />
+    </hy-field>
+  `,
+  styles: `
+    :host {
+      display: grid;
+      gap: 0.4rem;
+    }
+  `,
+})
+export class WhyChips {
+  readonly label = input.required<string>();
+  readonly reasons = input.required<readonly string[]>();
+  readonly value = model('');
+  protected readonly id = `why-chips-${++count}`;
+}
+
+let count = 0;

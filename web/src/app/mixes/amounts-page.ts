@@ -1,0 +1,259 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatOption, MatSelect } from '@angular/material/select';
+import { shedOf } from '@hypogeon/core/bench';
+import { SETTINGS_KEY } from '@hypogeon/core/journal';
+import { dustCautions, LIFT_KG, loadKg, quantityFor, scoops, SPILL } from '@hypogeon/core/media';
+import { Actions } from '../data/actions';
+import { Journal } from '../data/journal';
+import { Words } from '../data/words';
+import { Field, FieldControl } from '../forms/field';
+import { numberFrom } from '../forms/number';
+import { MixDesk } from './mix-desk';
+import { MixTabs } from './mix-tabs';
+import { NumberPipe } from '../ui/number-pipe';
+import type { Column } from '../ui/column';
+import { Table } from '../ui/table';
+
+const USUAL_SCOOP_ML = 500;
+
+/** One component of the mix, as much as all the containers need. */
+interface Amount {
+  readonly name: string;
+  readonly litres: number;
+  readonly scoops: number;
+  readonly kg: number;
+  readonly cost: number | null;
+  readonly buy: string;
+}
+
+/** How much of everything fills so many pots, and what is still to buy. */
+@Component({
+  selector: 'hy-amounts-page',
+  imports: [Table, MatOption, MatSelect, NumberPipe, Field, FieldControl, MixTabs],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="page-head">
+      <h1>Amounts</h1>
+      <p class="quiet">{{ desk.name() }}</p>
+    </div>
+    <hy-mix-tabs />
+    <div class="fields">
+      <hy-field label="Mix">
+        <mat-select [value]="desk.draft().from" (selectionChange)="desk.open($event.value)">
+          @for (m of desk.mixes(); track m.id) {
+            <mat-option [value]="m.id">{{ m.name }}</mat-option>
+          }
+        </mat-select>
+      </hy-field>
+      <hy-field label="Container">
+        <mat-select
+          [value]="desk.container().id"
+          (selectionChange)="desk.change({ container: $event.value })"
+        >
+          @for (c of desk.containers(); track c.id) {
+            <mat-option [value]="c.id">{{ c.name }}</mat-option>
+          }
+        </mat-select>
+      </hy-field>
+      <hy-field label="How many" [problem]="countProblem()">
+        <input
+          hyControl
+          type="number"
+          min="1"
+          [value]="desk.draft().count"
+          (input)="setCount(n.value)"
+          #n
+        />
+      </hy-field>
+      <hy-field
+        label="Scoop, {{ words.volumeUnit() }}"
+        hint="A cup or pot of your own: fill it with water and measure."
+        [problem]="scoopProblem()"
+      >
+        <input
+          hyControl
+          type="text"
+          inputmode="decimal"
+          [value]="words.typedVolume(scoopMl())"
+          (change)="setScoop(scoop.value)"
+          #scoop
+        />
+      </hy-field>
+    </div>
+
+    @if (amounts(); as a) {
+      <p class="total">
+        {{ words.volume(a.quantity.litres * 1000) }} of mix
+        <span>{{ percent(spill) }} spilt on the way counted in</span>
+      </p>
+      <hy-table name="Amounts" [columns]="columns" [rows]="a.rows" />
+      <p>
+        @if (a.quantity.cost !== null) {
+          <strong>{{ a.quantity.cost | hyNumber: 2 : true }}</strong> in all,
+          {{ a.quantity.cost / desk.draft().count | hyNumber: 2 : true }} a container, in your own
+          money.
+        }
+        @if (a.unpriced) {
+          <span class="quiet"
+            >No price for {{ a.unpriced }}: left out. The shelf keeps prices and stock.</span
+          >
+        }
+      </p>
+      <p [class.warn]="a.load.wet > lift">
+        All of it weighs {{ a.load.dry | hyNumber: 1 : true }} kg filled,
+        {{ a.load.wet | hyNumber: 1 : true }} kg after watering{{
+          a.load.wet > lift ? ': lift with a second pair of hands.' : '.'
+        }}
+      </p>
+      @if (a.shopping.length > 0) {
+        <section class="shopping" aria-labelledby="buy">
+          <h2 id="buy" class="ruled">To buy</h2>
+          <ul>
+            @for (line of a.shopping; track line) {
+              <li>{{ line }}</li>
+            }
+          </ul>
+        </section>
+      }
+      @for (caution of a.dust; track caution) {
+        <p class="care small">{{ caution }}</p>
+      }
+    } @else {
+      <p class="problem" role="alert">{{ desk.problem() }}</p>
+    }
+  `,
+  styles: `
+    :host {
+      display: grid;
+      gap: 1.1rem;
+      grid-template-columns: minmax(0, 1fr);
+    }
+    .page-head {
+      margin-bottom: 0;
+    }
+    hy-mix-tabs {
+      margin-bottom: -0.4rem;
+    }
+    .fields {
+      display: grid;
+      grid-template-columns: repeat(auto-fit, minmax(12rem, 1fr));
+      gap: 1rem;
+    }
+    .total {
+      font: 650 1.7rem/1.2 var(--head-face);
+    }
+    .total span {
+      font: 400 0.95rem var(--text-face);
+      color: var(--ink2);
+    }
+    .warn {
+      font-weight: 650;
+    }
+    .care {
+      padding-left: 0.8rem;
+      border-left: 4px solid var(--callus);
+    }
+  `,
+})
+export class AmountsPage {
+  private readonly journal = inject(Journal);
+  private readonly actions = inject(Actions);
+  protected readonly words = inject(Words);
+  protected readonly desk = inject(MixDesk);
+  protected readonly spill = SPILL;
+  protected readonly lift = LIFT_KG;
+
+  protected readonly scoopMl = computed(
+    () => this.journal.state().settings.scoopMl ?? USUAL_SCOOP_ML,
+  );
+  protected readonly countProblem = computed(() => {
+    const { count } = this.desk.draft();
+    if (!Number.isInteger(count) || count < 1) return 'A whole number of 1 or more.';
+    return count > 100_000 ? 'At most 100,000 at once.' : '';
+  });
+  protected readonly scoopProblem = signal('');
+
+  protected readonly columns: readonly Column<Amount>[] = [
+    { key: 'name', head: 'Out of the bag', text: (r) => r.name, sort: (r) => r.name },
+    {
+      key: 'litres',
+      head: 'Volume',
+      number: true,
+      text: (r) => this.words.volume(r.litres * 1000),
+      sort: (r) => r.litres,
+    },
+    {
+      key: 'scoops',
+      head: 'Scoops',
+      number: true,
+      text: (r) => this.words.quarters(r.scoops),
+      sort: (r) => r.scoops,
+    },
+    {
+      key: 'kg',
+      head: 'Weight',
+      number: true,
+      text: (r) => this.words.weight(r.kg * 1000),
+      sort: (r) => r.kg,
+    },
+    {
+      key: 'cost',
+      head: 'Cost',
+      number: true,
+      text: (r) => (r.cost === null ? '' : this.words.decimal(r.cost, 2)),
+      sort: (r) => r.cost,
+    },
+    { key: 'buy', head: 'To buy', number: true, text: (r) => r.buy },
+  ];
+  protected readonly amounts = computed(() => {
+    const medium = this.desk.medium();
+    const pot = this.desk.pot();
+    if (!medium || !pot || this.countProblem()) return null;
+    const { count } = this.desk.draft();
+    const quantity = quantityFor(medium, pot.container, count, shedOf(this.journal.state()));
+    const rows = quantity.ingredients.map((i) => ({
+      name: i.component.name,
+      litres: i.litres,
+      scoops: scoops(i.litres, this.scoopMl()),
+      kg: i.kg,
+      cost: i.cost,
+      buy:
+        i.toBuy === null
+          ? 'stock not kept'
+          : i.toBuy === 0
+            ? 'in the shed'
+            : this.words.volume(i.toBuy * 1000),
+    }));
+    return {
+      quantity,
+      rows,
+      unpriced: quantity.cost === null ? '' : quantity.unpriced.map((c) => c.name).join(', '),
+      load: loadKg(pot, count),
+      dust: dustCautions(medium),
+      shopping: quantity.ingredients
+        .filter((i) => i.toBuy !== null && i.toBuy > 0)
+        .map((i) => `${i.component.name}: ${this.words.volume(Math.ceil(i.toBuy! * 2) * 500)}`),
+    };
+  });
+
+  protected percent(share: number): string {
+    return this.words.percent(share);
+  }
+
+  protected setCount(text: string): void {
+    this.desk.change({ count: numberFrom(text) || 0 });
+  }
+
+  protected setScoop(text: string): void {
+    const ml = this.words.millilitres(text);
+    const good = ml >= 5 && ml <= 50_000;
+    this.scoopProblem.set(
+      good ? '' : `A scoop holds between ${this.words.volume(5)} and ${this.words.volume(50_000)}.`,
+    );
+    if (!good) return;
+    void this.actions.record(
+      { kind: 'put', record: 'settings', key: SETTINGS_KEY, fields: { scoopMl: ml } },
+      '',
+    );
+  }
+}

@@ -1,0 +1,281 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatOption, MatSelect } from '@angular/material/select';
+import { airOf, dryingOf, mixOf, placesIn } from '@hypogeon/core/bench';
+import { fillPot, type Container, type FilledPot } from '@hypogeon/core/media';
+import { columnOf, dryOut, mobilityAt, type DayRange } from '@hypogeon/core/water';
+import { Drafts } from '../data/drafts';
+import { shapeOf } from '../data/draft-shape';
+import { Journal } from '../data/journal';
+import { Today } from '../data/today';
+import { Words } from '../data/words';
+import { PotSection } from '../marks/pot-section';
+import { Field } from '../forms/field';
+import { MixDesk } from './mix-desk';
+import { MixTabs } from './mix-tabs';
+import { NumberPipe } from '../ui/number-pipe';
+
+interface Beside {
+  readonly vary: 'pots' | 'mixes';
+  readonly pots: readonly string[];
+  readonly mixes: readonly string[];
+  readonly space: string;
+}
+
+const BLANK: Beside = {
+  vary: 'pots',
+  pots: ['tray-4', 'pot-7', 'clay-8', 'pot-12'],
+  mixes: ['all-mineral', 'half-and-half', 'coir'],
+  space: '',
+};
+/** As many as fit beside one another. */
+const MOST = 5;
+
+/** One mix in several pots, or several mixes in one pot, drawn to one scale. */
+@Component({
+  selector: 'hy-beside-page',
+  imports: [MatButton, MatOption, MatSelect, NumberPipe, Field, MixTabs, PotSection],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="page-head">
+      <h1>Side by side</h1>
+      <p class="quiet">
+        {{
+          set().vary === 'pots'
+            ? desk.name() + ' in several pots'
+            : 'Several mixes in ' + desk.container().name
+        }}
+      </p>
+    </div>
+    <hy-mix-tabs />
+    <div class="fields no-print">
+      <hy-field label="Compare">
+        <mat-select
+          [value]="set().vary"
+          (selectionChange)="put({ vary: $event.value === 'mixes' ? 'mixes' : 'pots' })"
+        >
+          <mat-option value="pots">one mix in several pots</mat-option>
+          <mat-option value="mixes"> several mixes in one pot </mat-option>
+        </mat-select>
+      </hy-field>
+      @if (set().vary === 'pots') {
+        <hy-field label="The mix">
+          <mat-select [value]="desk.draft().from" (selectionChange)="desk.open($event.value)">
+            @for (m of desk.mixes(); track m.id) {
+              <mat-option [value]="m.id">{{ m.name }}</mat-option>
+            }
+          </mat-select>
+        </hy-field>
+      } @else {
+        <hy-field label="The pot">
+          <mat-select
+            [value]="desk.container().id"
+            (selectionChange)="desk.change({ container: $event.value })"
+          >
+            @for (c of desk.containers(); track c.id) {
+              <mat-option [value]="c.id">{{ c.name }}</mat-option>
+            }
+          </mat-select>
+        </hy-field>
+      }
+      <hy-field label="Add">
+        <mat-select value="" (selectionChange)="add(more.value); more.value = ''" #more>
+          <mat-option value="">{{
+            columns().length >= most ? 'five are enough' : 'choose'
+          }}</mat-option>
+          @if (columns().length < most) {
+            @for (o of others(); track o.id) {
+              <mat-option [value]="o.id">{{ o.name }}</mat-option>
+            }
+          }
+        </mat-select>
+      </hy-field>
+      <hy-field label="Drying in">
+        <mat-select [value]="space()" (selectionChange)="put({ space: $event.value })">
+          @for (s of spaces(); track s.id) {
+            <mat-option [value]="s.id">{{ s.name }}</mat-option>
+          } @empty {
+            <mat-option value="">a plain room</mat-option>
+          }
+        </mat-select>
+      </hy-field>
+    </div>
+    <p class="small quiet">
+      In {{ air().where }}: {{ air().says }}, a wet surface loses
+      {{ air().mm | hyNumber: 1 : true }} mm a day.
+    </p>
+
+    <ul class="columns" [style.--n]="columns().length">
+      @for (c of columns(); track c.id) {
+        <li>
+          <h2>{{ c.name }}</h2>
+          <hy-pot-section [pot]="c.pot" [scaleMm]="widest()" [widestMm]="120" />
+          <dl>
+            <div>
+              <dt>Water</dt>
+              <dd>{{ words.percent(c.pot.water) }}</dd>
+            </div>
+            <div>
+              <dt>Air</dt>
+              <dd>{{ words.percent(c.pot.air) }}</dd>
+            </div>
+            <div>
+              <dt>Wet foot</dt>
+              <dd>{{ words.length(c.pot.footMm) }}</dd>
+            </div>
+            <div>
+              <dt>A third gone</dt>
+              <dd>{{ c.third }}</dd>
+            </div>
+            <div>
+              <dt>Top 2.5 cm dry</dt>
+              <dd>{{ c.top }}</dd>
+            </div>
+            <div>
+              <dt>Drained weight</dt>
+              <dd>{{ words.weight(c.pot.wetG) }}</dd>
+            </div>
+          </dl>
+          @if (columns().length > 2) {
+            <button
+              matButton="text"
+              class="no-print"
+              (click)="remove(c.id)"
+              [attr.aria-label]="'Leave out ' + c.name"
+            >
+              Leave out
+            </button>
+          }
+        </li>
+      }
+    </ul>
+  `,
+  styles: `
+    .fields {
+      display: grid;
+      grid-template-columns: repeat(auto-fit, minmax(12rem, 1fr));
+      gap: 1rem;
+      margin-bottom: 0.8rem;
+    }
+    .columns {
+      list-style: none;
+      margin: 1.2rem 0 0;
+      padding: 0;
+      display: grid;
+      grid-template-columns: repeat(var(--n), minmax(0, 1fr));
+      gap: 1.5rem;
+    }
+    li {
+      display: grid;
+      grid-template-rows: 2.6rem 1fr auto auto;
+      gap: 0.5rem;
+      align-items: end;
+    }
+    h2 {
+      align-self: start;
+      font-size: 1.05rem;
+    }
+    dl {
+      margin: 0;
+    }
+    dl div {
+      display: flex;
+      justify-content: space-between;
+      gap: 0.5rem;
+      border-bottom: 1px solid var(--line);
+      padding: 0.3rem 0;
+    }
+    dt {
+      color: var(--ink2);
+      font-size: 0.9rem;
+    }
+    dd {
+      margin: 0;
+      font-weight: 600;
+      white-space: nowrap;
+    }
+    @media (max-width: 900px) {
+      .columns {
+        grid-template-columns: minmax(0, 1fr);
+      }
+      li {
+        grid-template-rows: none;
+      }
+    }
+  `,
+})
+export class BesidePage {
+  private readonly state = inject(Journal).state;
+  private readonly today = inject(Today).day;
+  protected readonly desk = inject(MixDesk);
+  protected readonly words = inject(Words);
+  protected readonly most = MOST;
+
+  private readonly keeper = inject(Drafts).keeper('beside', shapeOf(BLANK));
+  protected readonly set = signal<Beside>({ ...BLANK, ...this.keeper.read() });
+  protected readonly spaces = computed(() => placesIn(this.state()));
+  protected readonly space = computed(() => this.set().space || (this.spaces()[0]?.id ?? ''));
+
+  private readonly drying = computed(() => dryingOf(this.state(), this.space(), this.today()));
+  protected readonly air = computed(() => {
+    const air = airOf(this.state(), this.space(), this.today());
+    return {
+      where: this.state().spaces.get(this.space())?.name ?? 'a plain room',
+      says: `${this.words.temperature(air.tempC)}, ${this.words.percent(air.rh)} RH`,
+      mm: this.drying().evaporationMm,
+    };
+  });
+
+  protected readonly columns = computed(() => {
+    const { vary, pots, mixes } = this.set();
+    if (vary === 'pots') {
+      const medium = this.desk.medium();
+      if (!medium) return [];
+      return this.desk
+        .containers()
+        .filter((c) => pots.includes(c.id))
+        .sort((a, b) => pots.indexOf(a.id) - pots.indexOf(b.id))
+        .map((c) => this.column(c.id, c.name, fillPot(medium, c, this.desk.correction())));
+    }
+    return mixes.flatMap((id) => {
+      const mix = mixOf(this.state(), id);
+      const pot = mix && fillPot(mix.medium, this.desk.container(), mix.correction);
+      return pot ? [this.column(id, mix.name, pot)] : [];
+    });
+  });
+  protected readonly widest = computed(() => {
+    const size = ({ topMm, heightMm }: Container): number =>
+      Math.max(Math.min(topMm, 120), heightMm);
+    return Math.max(...this.columns().map((c) => size(c.pot.container)), 60);
+  });
+  protected readonly others = computed(() => {
+    const { vary, pots, mixes } = this.set();
+    return vary === 'pots'
+      ? this.desk.containers().filter((c) => !pots.includes(c.id))
+      : this.desk.mixes().filter((m) => !mixes.includes(m.id));
+  });
+
+  protected put(fields: Partial<Beside>): void {
+    this.set.update((s) => ({ ...s, ...fields }));
+    this.keeper.keep(this.set());
+  }
+
+  protected add(id: string): void {
+    if (!id) return;
+    const { vary, pots, mixes } = this.set();
+    this.put(vary === 'pots' ? { pots: [...pots, id] } : { mixes: [...mixes, id] });
+  }
+
+  protected remove(id: string): void {
+    const { pots, mixes } = this.set();
+    this.put({ pots: pots.filter((p) => p !== id), mixes: mixes.filter((m) => m !== id) });
+  }
+
+  private column(id: string, name: string, pot: FilledPot) {
+    const { evaporationMm, mediumC } = this.drying();
+    const { third, top25 } = dryOut(columnOf(pot), evaporationMm, mobilityAt(mediumC));
+    const days = (range: DayRange): string =>
+      range === null ? 'over four months' : `${range.from}–${range.to} days`;
+    return { id, name, pot, third: days(third), top: days(top25) };
+  }
+}

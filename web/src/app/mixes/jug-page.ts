@@ -1,0 +1,419 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  inject,
+  signal,
+} from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatOption, MatSelect } from '@angular/material/select';
+import { mixOf } from '@hypogeon/core/bench';
+import { isKnown, type Entry, type EntryOf } from '@hypogeon/core/journal';
+import {
+  averageJugs,
+  fillPot,
+  filledLitres,
+  fillDepth,
+  jugPot,
+  jugProblems,
+  readJug,
+  type JugField,
+  type JugTest,
+} from '@hypogeon/core/media';
+import { readLength } from '@hypogeon/core/units';
+import { Actions } from '../data/actions';
+import { Drafts } from '../data/drafts';
+import { shapeOf } from '../data/draft-shape';
+import { Journal } from '../data/journal';
+import { Words } from '../data/words';
+import { oneAtATime } from '../data/one-at-a-time';
+import { Field, FieldControl } from '../forms/field';
+import { numberFrom } from '../forms/number';
+import { MixDesk } from './mix-desk';
+import { MixTabs } from './mix-tabs';
+import { NumberPipe } from '../ui/number-pipe';
+
+type Typed = Readonly<Record<JugField, string>>;
+
+const BLANK: Typed = {
+  potMl: '',
+  depthMm: '',
+  soakedMl: '',
+  drainedMl: '',
+  dryG: '',
+  pondedSeconds: '',
+};
+
+/** A drain test step by step, with a clock; what it finds stands beside what was modelled. */
+@Component({
+  selector: 'hy-jug-page',
+  imports: [MatButton, MatOption, MatSelect, NumberPipe, Field, FieldControl, MixTabs],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="page-head">
+      <h1>Jug test</h1>
+      <p class="quiet">what your mix really holds</p>
+    </div>
+    <hy-mix-tabs />
+    <div class="sides">
+      <form novalidate (submit)="$event.preventDefault(); save()">
+        <hy-field label="Mix to test">
+          <mat-select [value]="desk.draft().from" (selectionChange)="desk.open($event.value)">
+            @for (m of desk.mixes(); track m.id) {
+              <mat-option [value]="m.id">{{ m.name }}</mat-option>
+            }
+          </mat-select>
+        </hy-field>
+        <ol>
+          <li>
+            <p>
+              Tape the holes of a pot shut. Fill it with water to where the mix will stand, and
+              measure both.
+            </p>
+            <div class="two">
+              <hy-field label="Volume, {{ words.volumeUnit() }}" [problem]="show('potMl')">
+                <input
+                  hyControl
+                  type="text"
+                  inputmode="decimal"
+                  [placeholder]="usual().ml"
+                  [value]="typed().potMl"
+                  (input)="type('potMl', a.value)"
+                  #a
+                />
+              </hy-field>
+              <hy-field label="Depth, {{ words.lengthUnit() }}" [problem]="show('depthMm')">
+                <input
+                  hyControl
+                  type="text"
+                  [placeholder]="usual().depth"
+                  [value]="typed().depthMm"
+                  (input)="type('depthMm', b.value)"
+                  #b
+                />
+              </hy-field>
+            </div>
+          </li>
+          <li>
+            <p>Pour it out, fill in the dry mix, tap twice. With a scale, weigh the filling.</p>
+            <hy-field
+              label="Dry weight, {{ words.weightUnit() }} (optional)"
+              [problem]="show('dryG')"
+            >
+              <input
+                hyControl
+                type="text"
+                inputmode="decimal"
+                [value]="typed().dryG"
+                (input)="type('dryG', c.value)"
+                #c
+              />
+            </hy-field>
+          </li>
+          <li>
+            <p>
+              Pour water slowly until it stands at the surface. Wait half an hour, top up, add both.
+            </p>
+            <hy-field label="Water it took, {{ words.volumeUnit() }}" [problem]="show('soakedMl')">
+              <input
+                hyControl
+                type="text"
+                inputmode="decimal"
+                [value]="typed().soakedMl"
+                (input)="type('soakedMl', d.value)"
+                #d
+              />
+            </hy-field>
+          </li>
+          <li>
+            <p>
+              Over a jug, pull the tape and start the clock. Stop it when the water on top is gone.
+            </p>
+            <div class="clock">
+              <button
+                type="button"
+                [matButton]="running() ? 'filled' : 'outlined'"
+                (click)="clock()"
+              >
+                {{ running() ? 'Gone: stop' : 'Tape off: start' }}
+              </button>
+              <span role="timer" class="time">{{ seconds() | hyNumber: 1 : true }} s</span>
+              <hy-field label="Seconds (optional)" [problem]="show('pondedSeconds')">
+                <input
+                  hyControl
+                  type="text"
+                  inputmode="decimal"
+                  [value]="typed().pondedSeconds"
+                  (input)="type('pondedSeconds', e.value)"
+                  #e
+                />
+              </hy-field>
+            </div>
+          </li>
+          <li>
+            <p>Let it drip for ten minutes. What is in the jug?</p>
+            <hy-field
+              label="Water that ran out, {{ words.volumeUnit() }}"
+              [problem]="show('drainedMl')"
+            >
+              <input
+                hyControl
+                type="text"
+                inputmode="decimal"
+                [value]="typed().drainedMl"
+                (input)="type('drainedMl', f.value)"
+                #f
+              />
+            </hy-field>
+          </li>
+        </ol>
+        <div><button matButton="filled" type="submit">Keep the test</button></div>
+      </form>
+
+      <section aria-label="What it says" aria-live="polite">
+        @if (result(); as r) {
+          <h2 class="ruled">This test</h2>
+          <table>
+            <thead>
+              <tr>
+                <th></th>
+                <th scope="col" class="number">Measured</th>
+                <th scope="col" class="number">Modelled</th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr>
+                <th scope="row">Water after draining</th>
+                <td class="number">{{ words.percent(r.water) }}</td>
+                <td class="number">{{ words.percent(r.model.water) }}</td>
+              </tr>
+              <tr>
+                <th scope="row">Air after draining</th>
+                <td class="number">{{ words.percent(r.air) }}</td>
+                <td class="number">{{ words.percent(r.model.air) }}</td>
+              </tr>
+              <tr>
+                <th scope="row">All pores</th>
+                <td class="number">{{ words.percent(r.porosity) }}</td>
+                <td class="number">{{ words.percent(r.model.water + r.model.air) }}</td>
+              </tr>
+              @if (r.densityGPerL !== null) {
+                <tr>
+                  <th scope="row">A litre weighs, dry</th>
+                  <td class="number">{{ r.densityGPerL | hyNumber }} g</td>
+                  <td class="number">{{ r.model.medium.densityGPerL | hyNumber }} g</td>
+                </tr>
+              }
+            </tbody>
+          </table>
+        }
+        <h2 class="ruled">Tests of {{ desk.origin()?.name }}</h2>
+        @if (average(); as m) {
+          <p>
+            {{ m.water.tests === 1 ? 'One test' : m.water.tests + ' tests' }}: water
+            {{ words.percent(m.water.mean)
+            }}{{ m.water.spread === null ? '' : ' ± ' + (m.water.spread * 100 | hyNumber: 1) }}, air
+            {{ words.percent(m.air.mean)
+            }}{{ m.air.spread === null ? '' : ' ± ' + (m.air.spread * 100 | hyNumber: 1) }}. It now
+            stands in for the model, in every pot.
+          </p>
+          <ul>
+            @for (t of tests(); track t.entry.id) {
+              <li>
+                <span
+                  >{{ words.day(t.entry.day) }}: water {{ words.percent(t.water) }}, air
+                  {{ words.percent(t.air)
+                  }}{{
+                    t.entry.pondedSeconds ? ', gone in ' + t.entry.pondedSeconds + ' s' : ''
+                  }}</span
+                >
+                <button
+                  matButton="text"
+                  (click)="takeBack(t.entry)"
+                  [attr.aria-label]="'Undo the test of ' + words.day(t.entry.day)"
+                >
+                  Undo
+                </button>
+              </li>
+            }
+          </ul>
+        } @else {
+          <p class="quiet">
+            None yet. A jug, a pot, tape, and a quarter of an hour; twice is better than once.
+          </p>
+        }
+      </section>
+    </div>
+  `,
+  styles: `
+    .sides {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+      gap: 2rem 3rem;
+    }
+    form,
+    section {
+      display: grid;
+      gap: 1rem;
+      align-content: start;
+    }
+    ol {
+      margin: 0;
+      padding-left: 1.4rem;
+      display: grid;
+      gap: 1.2rem;
+    }
+    li::marker {
+      font-weight: 700;
+      font-family: var(--head-face);
+    }
+    ol p {
+      margin-bottom: 0.5rem;
+    }
+    .two {
+      display: grid;
+      grid-template-columns: repeat(2, minmax(0, 1fr));
+      gap: 1rem;
+    }
+    .clock {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 1rem;
+      align-items: end;
+    }
+    .time {
+      font: 650 1.6rem/44px var(--head-face);
+      min-width: 5.5rem;
+    }
+    ul {
+      list-style: none;
+      margin: 0;
+      padding: 0;
+    }
+    ul li {
+      display: flex;
+      justify-content: space-between;
+      align-items: center;
+      border-bottom: 1px solid var(--line);
+      min-height: 44px;
+    }
+    @media (max-width: 1000px) {
+      .sides {
+        grid-template-columns: minmax(0, 1fr);
+      }
+    }
+  `,
+})
+export class JugPage {
+  private readonly journal = inject(Journal);
+  private readonly actions = inject(Actions);
+  protected readonly desk = inject(MixDesk);
+  protected readonly words = inject(Words);
+
+  private readonly keeper = inject(Drafts).keeper('jug', shapeOf(BLANK));
+  protected readonly typed = signal<Typed>(this.keeper.read() ?? BLANK);
+  protected readonly tried = signal(false);
+  private readonly timer = signal<{ readonly from: number; readonly now: number } | null>(null);
+  private ticking: ReturnType<typeof setInterval> | undefined;
+  protected readonly running = signal(false);
+  protected readonly seconds = computed(() => {
+    const timer = this.timer();
+    return timer ? (timer.now - timer.from) / 1000 : 0;
+  });
+
+  protected readonly usual = computed(() => ({
+    ml: this.words.typedVolume(Math.round(filledLitres(this.desk.container()) * 1000)),
+    depth: this.words.length(fillDepth(this.desk.container())),
+  }));
+
+  private readonly test = computed((): JugTest => {
+    const t = this.typed();
+    const depth = readLength(t.depthMm, this.words.lengthUnit());
+    return {
+      potMl: this.words.millilitres(t.potMl),
+      depthMm: depth.ok ? depth.mm : NaN,
+      soakedMl: this.words.millilitres(t.soakedMl),
+      drainedMl: this.words.millilitres(t.drainedMl),
+      dryG: t.dryG.trim() === '' ? undefined : this.words.grams(t.dryG),
+      pondedSeconds: t.pondedSeconds.trim() === '' ? undefined : numberFrom(t.pondedSeconds),
+    };
+  });
+  private readonly problems = computed(() => jugProblems(this.test()));
+
+  protected readonly result = computed(() => {
+    const mix = this.desk.origin();
+    if (!mix || Object.keys(this.problems()).length > 0) return null;
+    const model = fillPot(mix.medium, jugPot(this.test()));
+    return { ...readJug(this.test()), model };
+  });
+
+  protected readonly average = computed(() =>
+    averageJugs(this.journal.state().jugs.get(this.desk.draft().from) ?? []),
+  );
+  protected readonly tests = computed(() => {
+    const entries: readonly Entry[] =
+      this.journal.state().log.get(`jug/${this.desk.draft().from}`) ?? [];
+    const takenBack = new Set(
+      entries.flatMap((e) => (isKnown(e) && e.kind === 'retract' ? [e.entry] : [])),
+    );
+    return entries
+      .filter((e): e is EntryOf<'jug'> => isKnown(e) && e.kind === 'jug' && !takenBack.has(e.id))
+      .filter((e) => Object.keys(jugProblems(e)).length === 0)
+      .map((entry) => ({ entry, ...readJug(entry) }));
+  });
+
+  constructor() {
+    inject(DestroyRef).onDestroy(() => clearInterval(this.ticking));
+  }
+
+  protected type(field: JugField, value: string): void {
+    this.typed.update((t) => ({ ...t, [field]: value }));
+    this.keeper.keep(this.typed());
+  }
+
+  protected show(field: JugField): string {
+    const typed = this.typed()[field].trim() !== '';
+    return this.tried() || typed ? (this.problems()[field] ?? '') : '';
+  }
+
+  protected clock(): void {
+    if (this.running()) {
+      clearInterval(this.ticking);
+      this.running.set(false);
+      this.timer.update((t) => t && { ...t, now: performance.now() });
+      this.type('pondedSeconds', this.seconds().toFixed(1));
+      return;
+    }
+    const from = performance.now();
+    this.timer.set({ from, now: from });
+    this.running.set(true);
+    this.ticking = setInterval(() => this.timer.set({ from, now: performance.now() }), 100);
+  }
+
+  protected readonly save = oneAtATime(() => this.saveAll());
+
+  private async saveAll(): Promise<void> {
+    this.tried.set(true);
+    const mix = mixOf(this.journal.state(), this.desk.draft().from);
+    if (!mix || Object.keys(this.problems()).length > 0) return;
+    const { dryG, pondedSeconds, ...test } = this.test();
+    await this.actions.record(
+      {
+        kind: 'jug',
+        mix: mix.id,
+        ...test,
+        ...(dryG === undefined ? {} : { dryG }),
+        ...(pondedSeconds === undefined ? {} : { pondedSeconds }),
+      },
+      'Test kept',
+    );
+    this.tried.set(false);
+    this.typed.set({ ...BLANK, potMl: this.typed().potMl, depthMm: this.typed().depthMm });
+    this.keeper.drop();
+  }
+
+  protected takeBack(entry: Entry): void {
+    void this.actions.retract(entry);
+  }
+}

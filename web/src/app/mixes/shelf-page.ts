@@ -1,0 +1,402 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatCheckbox } from '@angular/material/checkbox';
+import { MatButton } from '@angular/material/button';
+import { MatOption, MatSelect } from '@angular/material/select';
+import { evidenceText } from '@hypogeon/core/botany';
+import type { ComponentFields } from '@hypogeon/core/journal';
+import {
+  COMPONENT_FIGURES,
+  componentProblems,
+  SHELF,
+  type Component as MixComponent,
+  type ComponentFigure,
+} from '@hypogeon/core/media';
+import { Actions } from '../data/actions';
+import { freshId } from '../data/fresh-id';
+import { Journal } from '../data/journal';
+import { touchedFields } from '../data/touched';
+import { Words } from '../data/words';
+import { oneAtATime } from '../data/one-at-a-time';
+import { toneOf } from '../marks/grains';
+import { Field, FieldControl } from '../forms/field';
+import { numberFrom } from '../forms/number';
+import { MixDesk } from './mix-desk';
+import { MixTabs } from './mix-tabs';
+import { firstWrong } from '../forms/zod-problems';
+import { CellOf, type Column } from '../ui/column';
+import { EvidenceMark } from '../ui/evidence-mark';
+import { Table } from '../ui/table';
+
+const FIGURE: Readonly<Record<ComponentFigure, { readonly name: string; readonly hint: string }>> =
+  {
+    grainMm: { name: 'Grain, mm', hint: 'Typical size; the finer half counts.' },
+    densityGPerL: { name: 'A litre weighs, g', hint: 'Loose and dry: fill a jug and weigh it.' },
+    packing: {
+      name: 'Grains fill, % of a heap',
+      hint: 'About 58 for broken stone, 30 for peat and coir.',
+    },
+    heldWater: { name: 'Water inside the grains, %', hint: 'Of their own volume, after draining.' },
+    diffusivity: { name: 'Water moves, cm²/d', hint: 'About 2 in grit, 5 in peat or coir.' },
+  };
+const PERCENT: readonly ComponentFigure[] = ['packing', 'heldWater'];
+
+interface ShelfForm {
+  /** Empty for a new one. */
+  readonly id: string;
+  readonly shipped: boolean;
+  readonly name: string;
+  readonly kind: 'mineral' | 'organic';
+  readonly feeds: boolean;
+  readonly figures: Readonly<Record<ComponentFigure, string>>;
+  readonly stock: string;
+  readonly price: string;
+}
+
+interface ShelfRow {
+  readonly component: MixComponent;
+  readonly id: string;
+  readonly name: string;
+  readonly tone: string;
+  readonly says: string;
+  readonly grain: number;
+  readonly weight: number;
+  readonly packing: number;
+  readonly water: number;
+  readonly stockL: number | null;
+  readonly stock: string;
+  readonly price: string;
+  readonly evidence: string;
+}
+
+/** The components: figures with what they rest on, stock and price; own ones, and re-measured ones. */
+@Component({
+  selector: 'hy-shelf-page',
+  imports: [
+    EvidenceMark,
+    CellOf,
+    Table,
+    MatCheckbox,
+    MatButton,
+    MatOption,
+    MatSelect,
+    Field,
+    FieldControl,
+    MixTabs,
+  ],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="page-head">
+      <h1>Shelf</h1>
+      <p class="quiet">{{ rows().length }} components</p>
+      <button matButton="outlined" class="push" (click)="edit(null)">Add your own</button>
+    </div>
+    <hy-mix-tabs />
+    @if (form(); as f) {
+      <form class="panel" novalidate (submit)="$event.preventDefault(); save()">
+        <h2>{{ f.id ? f.name : 'A component of your own' }}</h2>
+        @if (!f.shipped) {
+          <hy-field label="Name" [problem]="show(problems().name)">
+            <input
+              hyControl
+              type="text"
+              maxlength="120"
+              [value]="f.name"
+              (input)="type({ name: name.value })"
+              #name
+            />
+          </hy-field>
+          <hy-field label="Kind">
+            <mat-select
+              [value]="f.kind"
+              (selectionChange)="type({ kind: $event.value === 'organic' ? 'organic' : 'mineral' })"
+            >
+              <mat-option value="mineral">mineral</mat-option>
+              <mat-option value="organic">organic</mat-option>
+            </mat-select>
+          </hy-field>
+          <mat-checkbox [checked]="f.feeds" (change)="type({ feeds: feeds.checked })" #feeds
+            >It feeds</mat-checkbox
+          >
+        }
+        @for (figure of figures; track figure) {
+          <hy-field
+            [label]="figureName[figure].name"
+            [hint]="figureName[figure].hint"
+            [problem]="show(problems().figures[figure] ?? '')"
+          >
+            <input
+              hyControl
+              type="text"
+              inputmode="decimal"
+              [value]="f.figures[figure]"
+              (input)="typeFigure(figure, box.value)"
+              #box
+            />
+          </hy-field>
+        }
+        <hy-field
+          label="In the shed, {{ words.bagUnit() }} (optional)"
+          [problem]="show(problems().stock)"
+        >
+          <input
+            hyControl
+            type="text"
+            inputmode="decimal"
+            [value]="f.stock"
+            (input)="type({ stock: stock.value })"
+            #stock
+          />
+        </hy-field>
+        <hy-field
+          label="A litre costs (optional)"
+          hint="In your own money."
+          [problem]="show(problems().price)"
+        >
+          <input
+            hyControl
+            type="text"
+            inputmode="decimal"
+            [value]="f.price"
+            (input)="type({ price: price.value })"
+            #price
+          />
+        </hy-field>
+        <div class="row">
+          <button matButton="filled" type="submit">Save</button>
+          <button matButton="text" type="button" (click)="form.set(null)">Cancel</button>
+        </div>
+      </form>
+    }
+    <hy-table name="Components of mixes" [columns]="columns" [rows]="rows()">
+      <ng-template hyCell="name" [of]="rows()" let-r>
+        <i class="chip" [style.background]="r.tone"></i>{{ r.name }}
+        <span class="quiet small block">{{ r.says }}</span>
+      </ng-template>
+      <ng-template hyCell="evidence" [of]="rows()" let-r>
+        <hy-evidence [of]="r.name" [text]="r.evidence" />
+      </ng-template>
+      <ng-template hyCell="change" [of]="rows()" let-r>
+        <button matButton="text" (click)="edit(r.component)" [attr.aria-label]="'Change ' + r.name">
+          Change
+        </button>
+      </ng-template>
+    </hy-table>
+    <p class="small quiet">
+      Fills: share of a heap that grains take up (working assumption). Holds: water inside the
+      grains after draining. How water moves follows Ritchie 1972. Bags differ: weigh a litre of
+      yours, and let a jug test judge the mix.
+    </p>
+  `,
+  styles: `
+    .panel {
+      display: grid;
+      grid-template-columns: repeat(auto-fill, minmax(13rem, 1fr));
+      gap: 1rem;
+      padding: 1rem 0 1.6rem;
+      margin-bottom: 1rem;
+      border-bottom: 2px solid var(--ink);
+    }
+    .panel h2,
+    .row {
+      grid-column: 1 / -1;
+    }
+    .row {
+      display: flex;
+      gap: 0.6rem;
+    }
+    .chip {
+      display: inline-block;
+      width: 13px;
+      height: 13px;
+      margin-right: 0.45rem;
+      border: 1px solid var(--ink2);
+      border-radius: 50%;
+      vertical-align: -1px;
+    }
+    .block {
+      display: block;
+      font-weight: 400;
+      padding-left: 1.35rem;
+    }
+  `,
+})
+export class ShelfPage {
+  protected readonly words = inject(Words);
+  private readonly toFirstWrong = firstWrong();
+  private readonly journal = inject(Journal);
+  private readonly actions = inject(Actions);
+  private readonly desk = inject(MixDesk);
+  protected readonly figures = COMPONENT_FIGURES;
+  protected readonly figureName = FIGURE;
+
+  protected readonly columns: readonly Column<ShelfRow>[] = [
+    { key: 'name', head: 'Component', text: (r) => r.name, sort: (r) => r.name },
+    { key: 'grain', head: 'Grain', number: true, text: (r) => `${r.grain} mm` },
+    {
+      key: 'weight',
+      head: 'A litre',
+      number: true,
+      text: (r) => `${r.weight} g`,
+      sort: (r) => r.weight,
+    },
+    {
+      key: 'packing',
+      head: 'Fills',
+      number: true,
+      text: (r) => `${r.packing} %`,
+      sort: (r) => r.packing,
+    },
+    {
+      key: 'water',
+      head: 'Holds',
+      number: true,
+      text: (r) => `${r.water} %`,
+      sort: (r) => r.water,
+    },
+    {
+      key: 'stock',
+      head: 'In the shed',
+      number: true,
+      text: (r) => r.stock,
+      sort: (r) => r.stockL,
+    },
+    { key: 'price', head: 'A litre costs', number: true, text: (r) => r.price },
+    { key: 'evidence', head: 'Rests on', text: (r) => r.evidence },
+    { key: 'change', head: 'Change', act: true, text: () => '' },
+  ];
+  protected readonly rows = computed((): readonly ShelfRow[] => {
+    const { components } = this.journal.state();
+    return this.desk.components().map((component) => {
+      const { stockL, pricePerL } = components.get(component.id) ?? {};
+      const kinds = [...new Set(Object.values(component.evidence).map(evidenceText))];
+      return {
+        component,
+        id: component.id,
+        name: component.name,
+        tone: toneOf(component.id, component.kind),
+        says: [
+          component.kind,
+          component.feeds ? 'feeds' : '',
+          component.breaksDown ? 'breaks down' : '',
+        ]
+          .filter(Boolean)
+          .join(', '),
+        grain: component.grainMm,
+        weight: Math.round(component.densityGPerL),
+        packing: Math.round(component.packing * 100),
+        water: Math.round(component.heldWater * 100),
+        stockL: stockL ?? null,
+        stock: stockL === undefined ? '' : stockL === 0 ? 'none' : this.words.volume(stockL * 1000),
+        price: pricePerL === undefined ? '' : this.words.decimal(pricePerL, 2),
+        evidence: kinds.includes('measured here') ? 'measured here, in part or whole' : kinds[0]!,
+      };
+    });
+  });
+
+  protected readonly form = signal<ShelfForm | null>(null);
+  protected readonly tried = signal(false);
+  protected readonly problems = computed(() => {
+    const f = this.form();
+    if (!f) return { name: '', stock: '', price: '', figures: {} };
+    const positive = (text: string): boolean => text.trim() === '' || numberFrom(text) >= 0;
+    return {
+      name: f.name.trim() === '' ? 'What is it called?' : '',
+      figures: componentProblems(values(f)),
+      stock:
+        f.stock.trim() === '' || this.words.millilitres(f.stock) >= 0
+          ? ''
+          : 'How much there is, 0 or more; empty if you do not keep count.',
+      price: positive(f.price) ? '' : 'What a litre costs, 0 or more; empty if you do not know.',
+    };
+  });
+
+  private touched = new Set<string>();
+
+  protected edit(component: MixComponent | null): void {
+    this.tried.set(false);
+    this.touched = new Set();
+    const kept = component ? this.journal.state().components.get(component.id) : undefined;
+    const text = (figure: ComponentFigure): string =>
+      component
+        ? String(+(component[figure] * (PERCENT.includes(figure) ? 100 : 1)).toFixed(2))
+        : '';
+    this.form.set({
+      id: component?.id ?? '',
+      shipped: SHELF.some((c) => c.id === component?.id),
+      name: component?.name ?? '',
+      kind: component?.kind ?? 'mineral',
+      feeds: component?.feeds ?? false,
+      figures: Object.fromEntries(
+        COMPONENT_FIGURES.map((f) => [f, text(f)]),
+      ) as ShelfForm['figures'],
+      stock: kept?.stockL === undefined ? '' : this.words.typedBag(kept.stockL),
+      price: kept?.pricePerL === undefined ? '' : String(kept.pricePerL),
+    });
+  }
+
+  protected type(fields: Partial<ShelfForm>): void {
+    for (const input of Object.keys(fields)) this.touched.add(input);
+    this.form.update((f) => f && { ...f, ...fields });
+  }
+
+  protected typeFigure(figure: ComponentFigure, text: string): void {
+    this.touched.add(figure);
+    this.form.update((f) => f && { ...f, figures: { ...f.figures, [figure]: text } });
+  }
+
+  protected show(problem: string): string {
+    return this.tried() ? problem : '';
+  }
+
+  protected readonly save = oneAtATime(() => this.saveAll());
+
+  private async saveAll(): Promise<void> {
+    const f = this.form();
+    if (!f) return;
+    this.tried.set(true);
+    const p = this.problems();
+    if (p.name || p.stock || p.price || Object.keys(p.figures).length > 0) {
+      this.toFirstWrong();
+      return;
+    }
+    const shipped = SHELF.find((c) => c.id === f.id);
+    const typed = values(f);
+    // Of a shipped one only what was touched is the grower's own figure.
+    const whole: ComponentFields = {
+      ...typed,
+      ...(shipped ? {} : { name: f.name.trim(), kind: f.kind, feeds: f.feeds }),
+      stockL:
+        f.stock.trim() === '' ? null : this.words.millilitres(f.stock, this.words.bagUnit()) / 1000,
+      pricePerL: f.price.trim() === '' ? null : numberFrom(f.price),
+    };
+    const fields = f.id === '' ? whole : touchedFields(this.touched, whole, FEEDS);
+    this.form.set(null);
+    if (Object.keys(fields).length === 0) return;
+    await this.actions.record(
+      { kind: 'put', record: 'component', key: f.id || freshId(), fields },
+      `${f.name.trim()} kept`,
+    );
+  }
+}
+
+/** Which inputs each field is read from. */
+const FEEDS: { readonly [K in keyof Required<ComponentFields>]: readonly string[] } = {
+  name: ['name'],
+  kind: ['kind'],
+  feeds: ['feeds'],
+  grainMm: ['grainMm'],
+  densityGPerL: ['densityGPerL'],
+  packing: ['packing'],
+  heldWater: ['heldWater'],
+  diffusivity: ['diffusivity'],
+  breaksDown: [],
+  dust: [],
+  stockL: ['stock'],
+  pricePerL: ['price'],
+};
+
+function values(f: ShelfForm): Record<ComponentFigure, number> {
+  return Object.fromEntries(
+    COMPONENT_FIGURES.map((k) => [k, numberFrom(f.figures[k]) / (PERCENT.includes(k) ? 100 : 1)]),
+  ) as Record<ComponentFigure, number>;
+}

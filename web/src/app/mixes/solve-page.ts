@@ -1,0 +1,452 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatCheckbox } from '@angular/material/checkbox';
+import { MatButton } from '@angular/material/button';
+import { MatOption, MatSelect } from '@angular/material/select';
+import { componentOf, shedOf } from '@hypogeon/core/bench';
+import {
+  filledLitres,
+  SPILL,
+  TARGETS,
+  type Choice,
+  type SolvedMix,
+  type Target,
+  type TargetName,
+} from '@hypogeon/core/media';
+import { BENCH_WORKER } from '../data/workers';
+import { Drafts } from '../data/drafts';
+import { Errand } from '../data/errand';
+import { shapeOf, textsSchema } from '../data/draft-shape';
+import { Journal } from '../data/journal';
+import { Words } from '../data/words';
+import { oneAtATime } from '../data/one-at-a-time';
+import { PotSection } from '../marks/pot-section';
+import { StrataColumn } from '../marks/strata-column';
+import { Field, FieldControl } from '../forms/field';
+import { numberFrom } from '../forms/number';
+import { MixDesk } from './mix-desk';
+import { MixTabs } from './mix-tabs';
+import { NumberPipe } from '../ui/number-pipe';
+
+interface SolveDraft {
+  /** As typed, per cent; empty asks for nothing. */
+  readonly bounds: Readonly<Record<string, string>>;
+  /** Components left out, by id. */
+  readonly without: readonly string[];
+  readonly shedOnly: boolean;
+  readonly aim: 'closest' | 'cheapest';
+}
+
+const BLANK: SolveDraft = {
+  bounds: { 'air-min': '25', 'water-min': '30' },
+  without: [],
+  shedOnly: false,
+  aim: 'closest',
+};
+
+const NAME: Readonly<Record<TargetName, string>> = {
+  water: 'Water after draining',
+  air: 'Air after draining',
+  mineral: 'Mineral share',
+  feeds: 'Share that feeds',
+};
+
+/** From what is in the shed to the nearest mix that does what is asked of it. */
+@Component({
+  selector: 'hy-solve-page',
+  imports: [
+    MatCheckbox,
+    MatButton,
+    MatOption,
+    MatSelect,
+    NumberPipe,
+    Field,
+    FieldControl,
+    MixTabs,
+    PotSection,
+    StrataColumn,
+  ],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="page-head">
+      <h1>Solve for a mix</h1>
+    </div>
+    <hy-mix-tabs />
+    <div class="sides">
+      <form novalidate (submit)="$event.preventDefault(); solve()">
+        <div class="two">
+          <hy-field label="For">
+            <mat-select
+              [value]="desk.container().id"
+              (selectionChange)="desk.change({ container: $event.value })"
+            >
+              @for (c of desk.containers(); track c.id) {
+                <mat-option [value]="c.id">
+                  {{ c.name }}
+                </mat-option>
+              }
+            </mat-select>
+          </hy-field>
+          <hy-field label="How many" [problem]="countProblem()">
+            <input
+              hyControl
+              type="number"
+              min="1"
+              [value]="desk.draft().count"
+              (input)="count(n.value)"
+              #n
+            />
+          </hy-field>
+        </div>
+        <table>
+          <caption class="unseen">
+            What is asked of the mix, in per cent
+          </caption>
+          <thead>
+            <tr>
+              <th scope="col">Asked, %</th>
+              <th scope="col">at least</th>
+              <th scope="col">at most</th>
+            </tr>
+          </thead>
+          <tbody>
+            @for (t of targets; track t) {
+              <tr>
+                <th scope="row">{{ name[t] }}</th>
+                @for (side of sides; track side) {
+                  <td>
+                    <input
+                      type="text"
+                      inputmode="decimal"
+                      [attr.aria-label]="name[t] + (side === 'min' ? ', at least' : ', at most')"
+                      [attr.aria-invalid]="bad(t, side) ? true : null"
+                      [value]="draft().bounds[t + '-' + side] ?? ''"
+                      (input)="bound(t, side, box.value)"
+                      #box
+                    />
+                  </td>
+                }
+              </tr>
+            }
+          </tbody>
+        </table>
+        @if (boundProblem()) {
+          <p class="problem" role="alert">{{ boundProblem() }}</p>
+        }
+        <div class="row">
+          <hy-field label="Wanted">
+            <mat-select
+              [value]="draft().aim"
+              (selectionChange)="put({ aim: $event.value === 'cheapest' ? 'cheapest' : 'closest' })"
+            >
+              <mat-option value="closest"> closest to {{ desk.name() }} </mat-option>
+              <mat-option value="cheapest">the cheapest</mat-option>
+            </mat-select>
+          </hy-field>
+          <button matButton="filled" type="submit" [disabled]="errand.under() !== ''">
+            {{ errand.under() ? 'Working …' : 'Solve' }}
+          </button>
+        </div>
+        @if (errand.problem()) {
+          <p class="problem" role="alert">{{ errand.problem() }}</p>
+        }
+        <fieldset>
+          <legend>From</legend>
+          <mat-checkbox
+            [checked]="draft().shedOnly"
+            (change)="put({ shedOnly: only.checked })"
+            #only
+            >only what is in the shed</mat-checkbox
+          >
+          <div class="choices">
+            @for (c of candidates(); track c.component.id) {
+              <mat-checkbox
+                [checked]="!draft().without.includes(c.component.id)"
+                (change)="toggle(c.component.id)"
+                >{{ c.component.name }}
+                <span class="quiet small">{{
+                  c.litres === undefined ? '' : words.volume(c.litres * 1000)
+                }}</span></mat-checkbox
+              >
+            }
+          </div>
+        </fieldset>
+      </form>
+
+      <section aria-label="The mix found" aria-live="polite">
+        @if (found(); as f) {
+          @if (f.mix; as m) {
+            <h2>
+              {{ m.feasible ? 'This does it' : 'Nothing does all of it; this comes nearest' }}
+            </h2>
+            @if (m.binding.length > 0) {
+              <ul class="binding">
+                @for (b of m.binding; track b.what) {
+                  <li [class.missed]="b.missedBy > 0">
+                    {{ b.what
+                    }}{{
+                      b.missedBy > 0
+                        ? ': missed by ' + (b.missedBy * 100 | hyNumber: 1) + ' points'
+                        : ', just met: more would need another mix'
+                    }}
+                  </li>
+                }
+              </ul>
+            }
+            <div class="found">
+              <hy-strata-column [parts]="m.parts" />
+              <div>
+                <table>
+                  <caption class="unseen">
+                    Shares of the mix found
+                  </caption>
+                  <tbody>
+                    @for (p of m.parts; track p.component.id) {
+                      <tr>
+                        <th scope="row">{{ p.component.name }}</th>
+                        <td class="number">{{ words.percent(p.parts) }}</td>
+                      </tr>
+                    }
+                  </tbody>
+                </table>
+                <p class="small quiet">
+                  Water {{ words.percent(m.pot.water) }}, air {{ words.percent(m.pot.air) }},
+                  mineral {{ words.percent(m.pot.medium.mineral)
+                  }}{{ m.cost === null ? '' : '; costs ' + (m.cost | hyNumber: 2 : true) }}. Checked
+                  with the full model.
+                </p>
+                <button matButton="outlined" (click)="take(m)">Take it to the table</button>
+              </div>
+              <hy-pot-section [pot]="m.pot" />
+            </div>
+          } @else {
+            <h2>Not enough in the shed</h2>
+            <p>
+              {{ words.volume(f.litres * 1000) }} of mix are needed. Untick “only what is in the
+              shed”, or fill fewer pots.
+            </p>
+          }
+        } @else {
+          <p class="quiet">
+            Say what the mix must hold in this pot. Water and air depend on the pot’s depth: a tray
+            wants a coarser mix than a deep pot for the same air.
+          </p>
+        }
+      </section>
+    </div>
+  `,
+  styles: `
+    .sides {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr) minmax(0, 1.15fr);
+      gap: 2rem 3rem;
+    }
+    form,
+    section {
+      display: grid;
+      gap: 1.1rem;
+      align-content: start;
+    }
+    .two {
+      display: grid;
+      grid-template-columns: 2fr 1fr;
+      gap: 1rem;
+    }
+    td input {
+      width: 5rem !important;
+      text-align: right;
+    }
+    td,
+    tbody th {
+      padding-block: 0.25rem;
+      font-weight: 500;
+    }
+    .choices {
+      display: grid;
+      grid-template-columns: repeat(auto-fill, minmax(13rem, 1fr));
+      max-height: 19rem;
+      overflow-y: auto;
+      border-block: 1px solid var(--line);
+    }
+    .row {
+      display: flex;
+      gap: 1rem;
+      align-items: end;
+    }
+    .row hy-field {
+      flex: 1;
+    }
+    .binding {
+      margin: 0;
+      padding-left: 1.1rem;
+    }
+    .missed {
+      font-weight: 650;
+    }
+    .found {
+      display: grid;
+      grid-template-columns: 7.5rem minmax(11rem, 1fr) minmax(0, 1fr);
+      gap: 1.2rem;
+      align-items: start;
+    }
+    section {
+      position: sticky;
+      top: 1rem;
+    }
+    .found > div {
+      display: grid;
+      gap: 0.7rem;
+    }
+    @media (max-width: 1100px) {
+      .sides {
+        grid-template-columns: minmax(0, 1fr);
+      }
+    }
+    @media (max-width: 480px) {
+      .found {
+        grid-template-columns: 6.5rem minmax(0, 1fr);
+      }
+      .found hy-pot-section {
+        grid-column: 1 / -1;
+      }
+      .choices {
+        grid-template-columns: minmax(0, 1fr);
+      }
+    }
+  `,
+})
+export class SolvePage {
+  private readonly journal = inject(Journal);
+  private readonly worker = inject(BENCH_WORKER);
+  protected readonly errand = new Errand();
+  protected readonly desk = inject(MixDesk);
+  protected readonly words = inject(Words);
+  protected readonly targets = TARGETS;
+  protected readonly sides = ['min', 'max'] as const;
+  protected readonly name = NAME;
+
+  private readonly keeper = inject(Drafts).keeper('solve', shapeOf(BLANK, { bounds: textsSchema }));
+  protected readonly draft = signal<SolveDraft>(this.keeper.read() ?? BLANK);
+  protected readonly found = signal<{
+    readonly mix: SolvedMix | null;
+    readonly litres: number;
+  } | null>(null);
+
+  protected readonly candidates = computed((): readonly Choice[] => {
+    const shed = shedOf(this.journal.state());
+    return this.desk
+      .components()
+      .map((component): Choice => {
+        const { litres, pricePerL } = shed.get(component.id) ?? {};
+        return {
+          component,
+          ...(litres === undefined ? {} : { litres }),
+          ...(pricePerL === undefined ? {} : { pricePerL }),
+        };
+      })
+      .filter((c) => !this.draft().shedOnly || (c.litres ?? 0) > 0);
+  });
+
+  protected readonly countProblem = computed(() => {
+    const { count } = this.desk.draft();
+    return Number.isInteger(count) && count > 0 && count <= 100_000
+      ? ''
+      : 'A whole number of 1 or more.';
+  });
+
+  protected readonly boundProblem = computed(() => {
+    for (const t of TARGETS) {
+      if (this.bad(t, 'min') || this.bad(t, 'max'))
+        return `${NAME[t]}: per cent from 0 to 100, or nothing.`;
+      const [min, max] = [this.value(t, 'min'), this.value(t, 'max')];
+      if (min !== undefined && max !== undefined && min > max)
+        return `${NAME[t]}: at least ${min * 100} and at most ${max * 100} cannot both be.`;
+    }
+    return '';
+  });
+
+  protected bad(target: TargetName, side: 'min' | 'max'): boolean {
+    const text = this.draft().bounds[`${target}-${side}`] ?? '';
+    return text.trim() !== '' && Number.isNaN(this.words.share(text));
+  }
+
+  protected put(fields: Partial<SolveDraft>): void {
+    const draft = { ...this.draft(), ...fields };
+    this.draft.set(draft);
+    this.keeper.keep(draft);
+  }
+
+  protected bound(target: TargetName, side: 'min' | 'max', text: string): void {
+    this.put({ bounds: { ...this.draft().bounds, [`${target}-${side}`]: text } });
+  }
+
+  protected toggle(id: string): void {
+    const { without } = this.draft();
+    this.put({
+      without: without.includes(id) ? without.filter((w) => w !== id) : [...without, id],
+    });
+  }
+
+  protected count(text: string): void {
+    this.desk.change({ count: numberFrom(text) || 0 });
+  }
+
+  protected readonly solve = oneAtATime(() => this.findMix());
+
+  private async findMix(): Promise<void> {
+    if (this.boundProblem() || this.countProblem()) return;
+    const container = this.desk.container();
+    const litres = filledLitres(container) * this.desk.draft().count * (1 + SPILL);
+    const parts = this.desk.parts();
+    const sum = parts.reduce((a, p) => a + p.parts, 0);
+    const from = Object.fromEntries(
+      parts.map((p) => [p.component.id, sum > 0 ? p.parts / sum : 0]),
+    );
+    const { without, shedOnly, aim } = this.draft();
+    const choices = this.candidates()
+      .filter((c) => !without.includes(c.component.id))
+      // Without the wish for the shed alone, what is short can be bought.
+      .map(({ litres: stock, ...c }) =>
+        shedOnly && stock !== undefined ? { ...c, litres: stock } : c,
+      );
+    const wish = { choices, targets: this.asked(), container, litres, aim, from };
+    const mix = await this.errand.run('Solving', () => this.worker.ask((w) => w.solve(wish)));
+    if (mix === undefined) return;
+    this.found.set({
+      mix: mix && revived(mix, (id) => componentOf(this.journal.state(), id)),
+      litres,
+    });
+  }
+
+  protected take(mix: SolvedMix): void {
+    this.desk.change({
+      name: '',
+      parts: mix.parts.map((p) => ({
+        component: p.component.id,
+        parts: Math.round(p.parts * 1000) / 10,
+      })),
+    });
+  }
+
+  private asked(): readonly Target[] {
+    return TARGETS.flatMap((name) => {
+      const [min, max] = [this.value(name, 'min'), this.value(name, 'max')];
+      return min === undefined && max === undefined ? [] : [{ name, min, max }];
+    });
+  }
+
+  private value(target: TargetName, side: 'min' | 'max'): number | undefined {
+    const text = this.draft().bounds[`${target}-${side}`] ?? '';
+    return text.trim() === '' ? undefined : this.words.share(text);
+  }
+}
+
+/** Components come back from a worker as copies; here they are the shelf's own again. */
+function revived(
+  mix: SolvedMix,
+  find: (id: string) => SolvedMix['parts'][number]['component'] | null,
+): SolvedMix {
+  return {
+    ...mix,
+    parts: mix.parts.map((p) => ({ ...p, component: find(p.component.id) ?? p.component })),
+  };
+}

@@ -1,0 +1,373 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { Router, RouterLink } from '@angular/router';
+import { MatButton } from '@angular/material/button';
+import { MatOption, MatSelect } from '@angular/material/select';
+import { plantOf } from '@hypogeon/core/bench';
+import { CATALOGUE, METHOD, METHODS, type MethodId, type TaxonMethod } from '@hypogeon/core/botany';
+import type { TaxonFields } from '@hypogeon/core/journal';
+import { readLength } from '@hypogeon/core/units';
+import * as z from 'zod';
+import { Actions } from '../data/actions';
+import { oneAtATime } from '../data/one-at-a-time';
+import { Drafts } from '../data/drafts';
+import { freshId } from '../data/fresh-id';
+import { Journal } from '../data/journal';
+import { touchedFields } from '../data/touched';
+import { Words } from '../data/words';
+import { DraftNote } from '../forms/draft-note';
+import { Field, FieldControl } from '../forms/field';
+
+/** A way as typed; empty is as the guide has it. */
+interface WayDraft {
+  readonly worth: '' | 'good' | 'poor' | 'no';
+  readonly success: string;
+  readonly roots: string;
+  readonly pups: string;
+  readonly width: string;
+  readonly why: string;
+}
+
+interface PlantDraft {
+  readonly name: string;
+  readonly like: string;
+  readonly fromT: string;
+  readonly toT: string;
+  readonly notes: string;
+  readonly ways: Readonly<Partial<Record<MethodId, WayDraft>>>;
+}
+
+const BLANK_WAY: WayDraft = { worth: '', success: '', roots: '', pups: '', width: '', why: '' };
+const BLANK: PlantDraft = { name: '', like: '', fromT: '', toT: '', notes: '', ways: {} };
+
+/** What was typed: only what was touched is kept, laid over what stands, and written. */
+type PlantTyped = Omit<Partial<PlantDraft>, 'ways'> & {
+  readonly ways?: Readonly<Partial<Record<MethodId, Partial<WayDraft>>>> | undefined;
+};
+const plantTypedSchema: z.ZodType<PlantTyped> = z
+  .object({
+    name: z.string(),
+    like: z.string(),
+    fromT: z.string(),
+    toT: z.string(),
+    notes: z.string(),
+    ways: z.partialRecord(
+      z.enum(METHODS),
+      z
+        .object({
+          worth: z.enum(['', 'good', 'poor', 'no']),
+          success: z.string(),
+          roots: z.string(),
+          pups: z.string(),
+          width: z.string(),
+          why: z.string(),
+        })
+        .partial(),
+    ),
+  })
+  .partial();
+
+/** A plant of one's own, or one's own figures over those of the library. */
+@Component({
+  selector: 'hy-own-figures',
+  imports: [MatButton, MatOption, MatSelect, DraftNote, Field, FieldControl, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './own-figures.html',
+  styles: `
+    form {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr);
+      gap: 1.4rem;
+      max-width: 62rem;
+    }
+    .pair {
+      display: grid;
+      grid-template-columns: repeat(auto-fit, minmax(13rem, 1fr));
+      gap: 1rem;
+    }
+    table {
+      min-width: 58rem;
+    }
+    td input {
+      min-width: 5.5rem;
+    }
+    td select {
+      min-width: 9.5rem;
+    }
+    th[scope='row'] {
+      white-space: nowrap;
+    }
+    .row {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.7rem;
+    }
+  `,
+})
+export class OwnFigures {
+  private readonly actions = inject(Actions);
+  private readonly journal = inject(Journal);
+  private readonly router = inject(Router);
+  protected readonly words = inject(Words);
+
+  /** Set where a known plant is given figures; a new plant without. */
+  readonly id = input<string>();
+
+  protected readonly catalogue = CATALOGUE;
+  protected readonly method = METHOD;
+  protected readonly shipped = computed(() => CATALOGUE.find((t) => t.id === this.id()) ?? null);
+  private readonly drafts = inject(Drafts);
+  private readonly keeper = computed(() =>
+    this.drafts.keeper(`plant.${this.id() ?? 'new'}`, plantTypedSchema),
+  );
+  private readonly edited = signal<PlantTyped | null>(null);
+  private readonly typed = computed<PlantTyped>(() => this.edited() ?? this.keeper().read() ?? {});
+  protected readonly draft = computed<PlantDraft>(() => {
+    const kept = this.kept();
+    const { ways = {}, ...typed } = this.typed();
+    const laid = Object.entries(ways).map(([id, way]) => [
+      id,
+      { ...(kept.ways[id as MethodId] ?? BLANK_WAY), ...way },
+    ]);
+    const typedWays = Object.fromEntries(laid) as PlantDraft['ways'];
+    return { ...kept, ...typed, ways: { ...kept.ways, ...typedWays } };
+  });
+  /** When it was left, where it is taken up again. */
+  protected readonly left = computed(() => (this.edited() ? null : this.keeper().keptAt()));
+  protected readonly tried = signal(false);
+
+  /** The figures that stand where nothing is typed. */
+  private readonly base = computed(
+    () => this.shipped() ?? CATALOGUE.find((t) => t.id === this.draft().like) ?? null,
+  );
+  protected readonly ways = computed(() =>
+    METHODS.map((id) => {
+      const known = this.base()?.methods.find((m) => m.method === id) ?? null;
+      return { id, name: METHOD[id].name, known, typed: this.draft().ways[id] ?? BLANK_WAY };
+    }),
+  );
+  protected readonly usual = computed(() => {
+    const season = this.base()?.season;
+    return season
+      ? { from: this.words.temperature(season.fromC), to: this.words.temperature(season.toC) }
+      : { from: '', to: '' };
+  });
+
+  protected readonly problems = computed(() => {
+    const d = this.draft();
+    const isNew = this.shipped() === null;
+    const from = this.celsius(d.fromT);
+    const to = this.celsius(d.toT);
+    const one = (d.fromT.trim() === '') !== (d.toT.trim() === '');
+    return {
+      name: isNew && d.name.trim() === '' ? 'What is the plant called?' : '',
+      like:
+        isNew && d.like === ''
+          ? 'Choose the plant it is most like: its figures stand where you give none.'
+          : '',
+      season: one
+        ? 'Give both ends of the band, or neither.'
+        : Number.isNaN(from) || Number.isNaN(to)
+          ? 'A temperature is a number.'
+          : from !== null && to !== null && (from >= to || from < -10 || to > 50)
+            ? 'The band runs from cooler to warmer, within what plants bear.'
+            : '',
+      ways: this.ways()
+        .map((w) => this.wayProblem(w.name, w.typed, w.known))
+        .find((p) => p !== ''),
+    };
+  });
+
+  protected set(field: Exclude<keyof PlantDraft, 'ways'>, value: string): void {
+    this.keep({ ...this.typed(), [field]: value });
+  }
+
+  protected afresh(): void {
+    this.keeper().drop();
+    this.edited.set({});
+  }
+
+  private keep(typed: PlantTyped): void {
+    this.edited.set(typed);
+    this.keeper().keep(typed);
+  }
+
+  protected setWay(id: MethodId, field: keyof WayDraft, value: string): void {
+    const { ways = {} } = this.typed();
+    this.keep({ ...this.typed(), ways: { ...ways, [id]: { ...ways[id], [field]: value } } });
+  }
+
+  protected show(problem: string | undefined): string {
+    return this.tried() ? (problem ?? '') : '';
+  }
+
+  protected usually(
+    known: TaxonMethod | null,
+    what: 'success' | 'roots' | 'pups' | 'width',
+  ): string {
+    if (!known) return '';
+    switch (what) {
+      case 'success':
+        return `${Math.round(known.success.mean * 100)}`;
+      case 'roots':
+        return `${known.roots.from}–${known.roots.to}`;
+      case 'pups':
+        return known.pups ? `${known.pups.from}–${known.pups.to}` : '';
+      case 'width':
+        return known.wound ? this.words.length(known.wound.widthMm) : '';
+    }
+  }
+
+  protected readonly save = oneAtATime(() => this.saveAll());
+
+  private async saveAll(): Promise<void> {
+    this.tried.set(true);
+    if (Object.values(this.problems()).some((p) => p)) {
+      setTimeout(() =>
+        document.querySelector<HTMLElement>('[aria-invalid="true"], .problem')?.focus(),
+      );
+      return;
+    }
+    const d = this.draft();
+    const key = this.id() ?? freshId();
+    const from = this.celsius(d.fromT);
+    const to = this.celsius(d.toT);
+    const methods = this.ways().flatMap((w) => this.wayFields(w.id, w.typed) ?? []);
+    const whole: TaxonFields = {
+      ...(this.shipped() ? {} : { name: d.name.trim(), like: d.like }),
+      season: this.seasonFields(from, to),
+      methods: methods.length === 0 ? null : methods,
+      notes: d.notes.trim() || null,
+    };
+    const touched = new Set(Object.keys(this.typed()) as (keyof PlantDraft)[]);
+    const fields = this.id() === undefined ? whole : touchedFields(touched, whole, FEEDS);
+    if (Object.keys(fields).length > 0) {
+      const put = { kind: 'put', record: 'taxon', key, fields } as const;
+      if (!(await this.actions.record(put, 'Figures kept'))) return;
+    }
+    this.keeper().drop();
+    await this.router.navigate(['/plants', key]);
+  }
+
+  /** The end of the band that was not touched stays what it was to the last digit. */
+  private seasonFields(from: number | null, to: number | null): TaxonFields['season'] {
+    if (from === null || to === null) return null;
+    const stored = this.journal.state().ownTaxa.get(this.id() ?? '')?.season;
+    const { fromT, toT } = this.typed();
+    return {
+      fromC: fromT === undefined && stored ? stored.fromC : from,
+      toC: toT === undefined && stored ? stored.toC : to,
+    };
+  }
+
+  /** Of a way only what was touched is read from its inputs; the rest stays what is stored. */
+  private wayFields(method: MethodId, typed: WayDraft): OwnWayFields | null {
+    const stored = this.journal
+      .state()
+      .ownTaxa.get(this.id() ?? '')
+      ?.methods?.find((m) => m.method === method);
+    const touched = this.typed().ways?.[method];
+    if (!touched && stored) return stored;
+    const read = this.wayTyped(method, typed);
+    if (!stored || !touched) return read;
+    const whole: Partial<OwnWayFields> = { ...read };
+    for (const [field, input] of WAY_FEEDS)
+      if (touched[input] === undefined && stored[field] !== undefined)
+        Object.assign(whole, { [field]: stored[field] });
+    const way = { ...whole, method };
+    return Object.keys(way).length === 1 ? null : way;
+  }
+
+  private wayTyped(method: MethodId, typed: WayDraft): OwnWayFields | null {
+    const { worth, success, roots, pups, width, why } = typed;
+    const read = readLength(width, this.words.lengthUnit());
+    const way = {
+      ...(worth === '' ? {} : { worth }),
+      ...(why.trim() ? { why: why.trim() } : {}),
+      ...(success.trim() ? { success: this.words.share(success) } : {}),
+      ...(span(roots) ? { roots: span(roots)! } : {}),
+      ...(span(pups) ? { pups: span(pups)! } : {}),
+      ...(read.ok ? { widthMm: read.mm } : {}),
+    };
+    return Object.keys(way).length === 0 ? null : { method, ...way };
+  }
+
+  private wayProblem(name: string, typed: WayDraft, known: TaxonMethod | null): string {
+    const success = this.words.share(typed.success);
+    if (typed.success.trim() && !(success > 0 && success < 1))
+      return `${name}: success is between 0 and 100 %; nothing that grows is sure, and 0 is “no”.`;
+    for (const [what, text] of [
+      ['roots', typed.roots],
+      ['pups', typed.pups],
+    ] as const)
+      if (text.trim() && !span(text)) return `${name}: write ${what} as days, like 14–28.`;
+    if (typed.width.trim() && !readLength(typed.width, this.words.lengthUnit()).ok)
+      return `${name}: “${typed.width.trim()}” is not a width. Write it like 8 mm.`;
+    const some = typed.success.trim() !== '' || typed.roots.trim() !== '';
+    const both = typed.success.trim() !== '' && typed.roots.trim() !== '';
+    if (!known && typed.worth !== 'no' && some && !both)
+      return `${name} is not in the guide for this plant: give success and roots, both.`;
+    return '';
+  }
+
+  /** Null where nothing is typed. */
+  private celsius(typed: string): number | null {
+    return typed.trim() === '' ? null : this.words.celsius(typed);
+  }
+
+  private kept(): PlantDraft {
+    const own = this.journal.state().ownTaxa.get(this.id() ?? '');
+    if (!own) return BLANK;
+    const plant = plantOf(this.journal.state(), own.id);
+    const degrees = (c: number | undefined): string =>
+      c === undefined ? '' : this.words.temperature(c).replace(/ .*$/, '');
+    return {
+      name: own.name ?? plant?.name ?? '',
+      like: own.like ?? '',
+      fromT: degrees(own.season?.fromC),
+      toT: degrees(own.season?.toC),
+      notes: own.notes ?? '',
+      ways: Object.fromEntries(
+        (own.methods ?? []).map((m): [MethodId, WayDraft] => [
+          m.method,
+          {
+            worth: m.worth ?? '',
+            success: m.success === undefined ? '' : String(Math.round(m.success * 100)),
+            roots: m.roots ? `${m.roots[0]}–${m.roots[1]}` : '',
+            pups: m.pups ? `${m.pups[0]}–${m.pups[1]}` : '',
+            width: m.widthMm === undefined ? '' : this.words.length(m.widthMm),
+            why: m.why ?? '',
+          },
+        ]),
+      ),
+    };
+  }
+}
+
+/** Which inputs each field of the plant is read from. */
+const FEEDS: { readonly [K in keyof Required<TaxonFields>]: readonly (keyof PlantDraft)[] } = {
+  name: ['name'],
+  family: [],
+  like: ['like'],
+  season: ['fromT', 'toT'],
+  methods: ['ways'],
+  notes: ['notes'],
+};
+const WAY_FEEDS = [
+  ['worth', 'worth'],
+  ['why', 'why'],
+  ['success', 'success'],
+  ['roots', 'roots'],
+  ['pups', 'pups'],
+  ['widthMm', 'width'],
+] as const;
+
+type OwnWayFields = NonNullable<NonNullable<TaxonFields['methods']>>[number];
+
+/** `14–28` or `14 - 28` or `21`. */
+function span(text: string): [number, number] | null {
+  const parts = /^\s*(\d+)\s*(?:[-–—]\s*(\d+))?\s*$/.exec(text);
+  if (!parts) return null;
+  const from = Number(parts[1]);
+  const to = Number(parts[2] ?? parts[1]);
+  return from >= 1 && to >= from && to <= 2000 ? [from, to] : null;
+}

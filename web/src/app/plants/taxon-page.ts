@@ -1,0 +1,376 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { MatButton } from '@angular/material/button';
+import { paceWords, plantOf, rootingPace } from '@hypogeon/core/bench';
+import {
+  everyWay,
+  evidenceText,
+  leastOf,
+  lightNeedOf,
+  lightSteps,
+  METHOD,
+  type Evidence,
+  type Least,
+  type TaxonMethod,
+  type Window,
+} from '@hypogeon/core/botany';
+import { beliefWords, successBelief } from '@hypogeon/core/plan';
+import { cuttingCautions } from '@hypogeon/core/safety';
+import { successRange } from '@hypogeon/core/stats';
+import { LIGHT_PLACE } from '@hypogeon/words';
+import { Journal } from '../data/journal';
+import { Words } from '../data/words';
+import { CuttingMark } from '../marks/cutting-mark';
+import { EVIDENCE_LEGEND, EvidenceMark } from '../ui/evidence-mark';
+import { FRESH } from '../marks/mark-state';
+import { namePage } from '../shell/page-title';
+
+const GROWER = {
+  summer: 'Grows in warmth, rests in the cold.',
+  winter: 'Grows in the cool, rests in heat.',
+  either: 'Grows whenever it is neither cold nor hot.',
+} as const;
+
+@Component({
+  selector: 'hy-taxon-page',
+  imports: [EvidenceMark, MatButton, RouterLink, CuttingMark],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (taxon(); as t) {
+      <div class="page-head">
+        <h1>
+          <i>{{ plant()?.name }}</i>
+        </h1>
+        <p class="quiet">{{ t.family }}; {{ names() }}</p>
+        <a matButton="text" class="push" routerLink="/plants">Plant guide</a>
+        <a matButton="outlined" [routerLink]="['/plants', id(), 'own']">Your own figures</a>
+      </div>
+
+      <p>
+        {{ grower() }} Band: {{ words.temperature(t.season.fromC) }} to
+        {{ words.temperature(t.season.toC) }}
+        <hy-evidence of="Band of warmth" [text]="evidence(t.season.evidence)" />. Whether a bench is
+        in season follows from its air, not from the month.
+      </p>
+
+      <section aria-labelledby="ways">
+        <h2 id="ways" class="ruled">Ways</h2>
+        <p class="quiet small legend">
+          <span>Figures are where most growers’ would lie. The mark says what each rests on:</span>
+          @for (l of legend; track l.id) {
+            <span class="no-break">
+              <svg viewBox="0 0 18 18" aria-hidden="true" [class]="l.id">
+                <path fill-rule="evenodd" [attr.d]="l.path" />
+              </svg>
+              {{ l.word }}{{ $last ? '.' : ',' }}
+            </span>
+          }
+        </p>
+        @for (way of ways(); track way.id) {
+          <article>
+            <hy-mark [piece]="way.piece" [state]="whole" [size]="72" />
+            <div>
+              <h3>
+                {{ way.name }}
+                @if (way.poor) {
+                  <span class="quiet">poor</span>
+                }
+              </h3>
+              <p class="small">{{ way.rule }}</p>
+            </div>
+            <dl>
+              @for (figure of way.figures; track figure.name) {
+                <div>
+                  <dt>{{ figure.name }}</dt>
+                  <dd>
+                    {{ figure.value }}
+                    <hy-evidence [of]="way.name + ', ' + figure.name" [text]="figure.evidence" />
+                  </dd>
+                </div>
+              }
+            </dl>
+          </article>
+        }
+        <h3 class="nots">Not by</h3>
+        <dl class="no">
+          @for (no of nots(); track no.name) {
+            <div>
+              <dt>{{ no.name }}</dt>
+              <dd>{{ no.why }}</dd>
+            </div>
+          }
+        </dl>
+      </section>
+
+      <section aria-labelledby="light">
+        <h2 id="light" class="ruled">Light after roots</h2>
+        <ol class="steps">
+          @for (step of light(); track step.afterDays) {
+            <li>
+              <strong>{{
+                step.afterDays === 0 ? 'At first' : 'From day ' + step.afterDays
+              }}</strong>
+              {{ places[step.to] }}
+            </li>
+          }
+        </ol>
+      </section>
+
+      @if (own()?.notes) {
+        <p class="notes">{{ own()?.notes }}</p>
+      }
+      <section aria-labelledby="care">
+        <h2 id="care" class="ruled">Take care</h2>
+        <ul>
+          @for (c of cautions(); track c.title) {
+            <li>
+              <strong>{{ c.title }}.</strong> {{ c.advice }}
+            </li>
+          }
+        </ul>
+        <p class="quiet small">Labels, local law, doctors and vets have the last word.</p>
+      </section>
+    } @else {
+      <h1>Not in the plant guide</h1>
+      <p><a routerLink="/plants">To the plant guide</a></p>
+    }
+  `,
+  styles: `
+    :host {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr);
+      gap: 1.75rem;
+    }
+    .page-head {
+      margin: 0;
+    }
+    .legend {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0 0.5rem;
+      max-width: none;
+    }
+    .legend svg {
+      width: 16px;
+      vertical-align: -3px;
+      fill: var(--ink2);
+    }
+    .legend .here {
+      fill: var(--living);
+    }
+    .legend .guess {
+      fill: none;
+      stroke: var(--ink2);
+      stroke-width: 1.8;
+      stroke-dasharray: 2 2;
+    }
+    .no-break {
+      white-space: nowrap;
+    }
+    article {
+      display: grid;
+      grid-template-columns: 72px minmax(12rem, 1fr) minmax(18rem, 1.3fr);
+      gap: 1.25rem;
+      align-items: center;
+      padding: 0.9rem 0;
+      border-bottom: 1px solid var(--line);
+    }
+    dl {
+      margin: 0;
+      display: grid;
+      gap: 0.2rem;
+    }
+    dl div {
+      display: grid;
+      grid-template-columns: 8rem minmax(0, 1fr);
+      gap: 0.75rem;
+    }
+    dt {
+      color: var(--ink2);
+    }
+    dd {
+      margin: 0;
+    }
+    .nots {
+      margin: 1.1rem 0 0.4rem;
+    }
+    dl.no {
+      color: var(--ink2);
+      grid-template-columns: repeat(auto-fill, minmax(24rem, 1fr));
+      gap: 0.2rem 2rem;
+    }
+    .steps {
+      display: grid;
+      grid-template-columns: repeat(auto-fit, minmax(11rem, 1fr));
+      gap: 0.4rem 1.5rem;
+      list-style: none;
+      padding: 0.6rem 0;
+      margin: 0;
+    }
+    .steps li {
+      border-top: 3px solid var(--callus);
+      padding-top: 0.4rem;
+    }
+    .steps strong {
+      display: block;
+    }
+    .notes {
+      white-space: pre-wrap;
+      overflow-wrap: anywhere;
+    }
+    ul {
+      padding-left: 1.1rem;
+    }
+    li {
+      margin-bottom: 0.4rem;
+    }
+    @media (max-width: 760px) {
+      dl.no {
+        grid-template-columns: minmax(0, 1fr);
+      }
+    }
+    @media (max-width: 1000px) {
+      article {
+        grid-template-columns: 72px minmax(0, 1fr);
+      }
+      dl {
+        grid-column: 1 / -1;
+      }
+    }
+  `,
+})
+export class TaxonPage {
+  protected readonly words = inject(Words);
+  readonly id = input.required<string>();
+  protected readonly whole = { ...FRESH, closure: 1, roots: 2 as const };
+
+  private readonly state = inject(Journal).state;
+  protected readonly plant = computed(() => plantOf(this.state(), this.id()));
+  protected readonly taxon = computed(() => this.plant()?.taxon ?? null);
+  protected readonly own = computed(() => this.state().ownTaxa.get(this.id()));
+  protected readonly names = computed(() => {
+    const plant = this.plant();
+    if (!plant) return '';
+    if (plant.like) return `your own, figures of ${plant.like} where you gave none`;
+    const { common, synonyms } = plant.taxon;
+    return [...common, ...synonyms.map((s) => `formerly ${s}`)].join(', ');
+  });
+  protected readonly nots = computed(() => {
+    const t = this.taxon();
+    return (t ? everyWay(t) : [])
+      .filter((w) => w.is === 'no')
+      .map((w) => ({ name: METHOD[w.method].name, why: w.why }));
+  });
+  protected readonly places = LIGHT_PLACE;
+  protected readonly light = computed(() => {
+    const t = this.taxon();
+    return t ? lightSteps(lightNeedOf(t)) : [];
+  });
+  protected readonly grower = computed(() => GROWER[this.taxon()?.season.grower ?? 'either']);
+  protected readonly cautions = computed(() => {
+    const t = this.taxon();
+    return t ? cuttingCautions(t, true, 'none') : [];
+  });
+
+  protected readonly ways = computed(() =>
+    (this.taxon()?.methods ?? []).map((m) => {
+      const { wound } = m;
+      const days = (w: Window): string => `${w.from}–${w.to} days at ${this.words.temperature(22)}`;
+      return {
+        id: m.method,
+        name: METHOD[m.method].name,
+        piece: m.piece ?? METHOD[m.method].piece,
+        poor: m.worth === 'poor',
+        rule: m.why ?? METHOD[m.method].rule,
+        figures: [
+          {
+            name: 'Wound',
+            value: wound
+              ? `${wound.tissue}, ${this.words.length(wound.widthMm)}` +
+                (wound.thicknessMm ? ` by ${this.words.length(wound.thicknessMm)}` : '')
+              : 'none that could rot',
+            evidence: wound ? evidenceText(wound.evidence) : '',
+          },
+          { name: 'Roots', value: days(m.roots), evidence: evidenceText(m.roots.evidence) },
+          ...(m.pups
+            ? [{ name: 'Pups', value: days(m.pups), evidence: evidenceText(m.pups.evidence) }]
+            : []),
+          ...(leastWords(leastOf(m), (mm) => this.words.length(mm))
+            ? [
+                {
+                  name: 'At least',
+                  value: leastWords(leastOf(m), (mm) => this.words.length(mm)),
+                  evidence: 'common practice, no source',
+                },
+              ]
+            : []),
+          {
+            name: 'Which way up',
+            value: POLARITY[METHOD[m.method].polarity],
+            evidence: 'common practice, no source',
+          },
+          {
+            name: 'Success',
+            value: `${this.words.percentSpan(successRange(m.success))}, an opinion worth ${m.success.worth} cuttings`,
+            evidence: evidenceText(m.success.evidence),
+          },
+          ...this.learned(m),
+        ],
+      };
+    }),
+  );
+
+  protected readonly legend = EVIDENCE_LEGEND;
+
+  constructor() {
+    namePage(() => this.plant()?.name ?? '');
+  }
+
+  protected evidence(evidence: Evidence): string {
+    return evidenceText(evidence);
+  }
+
+  /** What settled batches of this bench have taught beside the figures. */
+  private learned(way: TaxonMethod): readonly Figure[] {
+    const belief = successBelief(this.state(), this.id(), way);
+    const pace = rootingPace(this.state(), this.id(), way);
+    const figures: Figure[] = [];
+    if (belief.own.cuttings + belief.genus.cuttings > 0)
+      figures.push({
+        name: 'On this bench',
+        value: `${this.words.percent(belief.mean)} succeed`,
+        evidence: beliefWords(belief, way.method),
+      });
+    if (pace.own + pace.genus > 0)
+      figures.push({
+        name: 'Its pace here',
+        value: `${this.words.decimal(pace.factor, 2)} times the days, ${this.words.decimal(pace.low, 2)} to ${this.words.decimal(pace.high, 2)}`,
+        evidence: paceWords(pace),
+      });
+    return figures;
+  }
+}
+
+interface Figure {
+  readonly name: string;
+  readonly value: string;
+  readonly evidence: string;
+}
+
+const POLARITY = {
+  'base down': 'the end that stood lower goes down',
+  laid: 'laid on the surface',
+  'as it stood': 'as it stood, at the depth it had',
+} as const;
+
+/** `5 cm, 2 nodes`; empty where nothing is asked. */
+function leastWords(least: Least, length: (mm: number) => string): string {
+  return [
+    least.lengthMm === undefined ? '' : length(least.lengthMm),
+    least.nodes === undefined ? '' : `${least.nodes} nodes`,
+    least.tallMm === undefined ? '' : `${length(least.tallMm)} tall`,
+    least.share === undefined || least.tallMm !== undefined ? '' : 'a third of the mother’s size',
+  ]
+    .filter(Boolean)
+    .join(', ');
+}

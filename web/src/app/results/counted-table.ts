@@ -1,0 +1,71 @@
+import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
+import type { CountedRow } from '@hypogeon/core/ledger';
+import type { ShareInterval } from '@hypogeon/core/stats';
+import { Words } from '../data/words';
+import type { Column } from '../ui/column';
+import { Table } from '../ui/table';
+
+/** Groups and what became of their cuttings, short: for the report. */
+@Component({
+  selector: 'hy-counted-table',
+  imports: [Table],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: ` <hy-table heading [name]="heading()" [columns]="columns" [rows]="rows()" /> `,
+})
+export class CountedTable {
+  private readonly words = inject(Words);
+  readonly heading = input.required<string>();
+  readonly rows = input.required<readonly CountedRow[]>();
+
+  protected readonly columns: readonly Column<CountedRow>[] = [
+    { key: 'name', head: 'Group', text: (r) => r.name, sort: (r) => r.name },
+    {
+      key: 'set',
+      head: 'Set',
+      number: true,
+      text: (r) => `${r.count.stuck}`,
+      sort: (r) => r.count.stuck,
+    },
+    {
+      key: 'rooted',
+      head: 'Rooted',
+      number: true,
+      text: (r) => `${r.count.rooted}`,
+      note: (r) => this.span(r.shares.rooted),
+      sort: (r) => r.shares.rooted?.share ?? null,
+    },
+    {
+      key: 'pups',
+      head: 'Pups',
+      number: true,
+      text: (r) => `${r.count.pupped}`,
+      sort: (r) => r.count.pupped,
+    },
+    {
+      key: 'rotted',
+      head: 'Rotted',
+      number: true,
+      text: (r) => `${r.count.rotted}`,
+      note: (r) => this.span(r.shares.rotted),
+      sort: (r) => r.shares.rotted?.share ?? null,
+    },
+    {
+      key: 'waiting',
+      head: 'Waiting',
+      number: true,
+      text: (r) => `${r.count.waiting}`,
+      sort: (r) => r.count.waiting,
+    },
+    {
+      key: 'first',
+      head: 'First root, day',
+      number: true,
+      text: ({ firstRoot }) => (firstRoot ? `${firstRoot.after}–${firstRoot.by}` : '–'),
+      sort: (r) => r.firstRoot?.by ?? null,
+    },
+  ];
+
+  protected span(s: ShareInterval | null): string {
+    return s === null ? '' : this.words.percentSpan(s);
+  }
+}

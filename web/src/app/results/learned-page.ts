@@ -1,0 +1,332 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { MatButton } from '@angular/material/button';
+import { batchTitle, paceOf, paceWords, plantOf, rootingPace } from '@hypogeon/core/bench';
+import { METHOD, methodOf } from '@hypogeon/core/botany';
+import { isDay } from '@hypogeon/core/days';
+import { SETTINGS_KEY, type Batch, type SettingsFields } from '@hypogeon/core/journal';
+import { successBelief } from '@hypogeon/core/plan';
+import { Actions } from '../data/actions';
+import { Journal } from '../data/journal';
+import { Today } from '../data/today';
+import { Words } from '../data/words';
+import { DayField } from '../forms/day-field';
+import { Field, FieldControl } from '../forms/field';
+import { LedgerTabs } from './ledger-tabs';
+import { CellOf, type Column } from '../ui/column';
+import { Table } from '../ui/table';
+
+interface Learned {
+  readonly key: string;
+  readonly taxon: string;
+  readonly plant: string;
+  readonly method: string;
+  readonly catalogue: string;
+  readonly here: string;
+  /** Settled cuttings of this bench. */
+  readonly behind: number;
+  readonly pace: string;
+}
+
+/** What the product has learned from this bench, beside what it came with; batches may be left out. */
+@Component({
+  selector: 'hy-learned-page',
+  imports: [CellOf, Table, MatButton, DayField, Field, FieldControl, LedgerTabs, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="page-head">
+      <h1>What it has learned</h1>
+      <p class="quiet">what this bench has taught, beside what the guide came with</p>
+    </div>
+    <hy-ledger-tabs />
+    <section aria-labelledby="wounds">
+      <h2 id="wounds" class="ruled">Wounds</h2>
+      <p>{{ wounds() }}</p>
+    </section>
+    <section aria-labelledby="ways">
+      <h2 id="ways" class="ruled">Success and roots</h2>
+      @if (rows().length === 0) {
+        <p>Nothing yet: settled batches teach, those that still grow do not.</p>
+      } @else {
+        <hy-table name="Learned of every way" [columns]="columns" [rows]="rows()">
+          <ng-template hyCell="way" [of]="rows()" let-row>
+            <a [routerLink]="['/plants', row.taxon]"
+              ><i>{{ row.plant }}</i></a
+            >
+            <span class="quiet way">{{ row.method }}</span>
+          </ng-template>
+        </hy-table>
+      }
+    </section>
+    <section aria-labelledby="afresh">
+      <h2 id="afresh" class="ruled">Start afresh</h2>
+      @if (since(); as s) {
+        <p>
+          Learned only from batches cut since <strong>{{ words.day(s.day) }}</strong>: {{ s.why }}
+        </p>
+        <div class="row">
+          <button type="button" matButton="outlined" (click)="learnFromAll()">
+            Learn from all again
+          </button>
+        </div>
+      } @else {
+        <p class="quiet">
+          After a new bench, a new water or another hand, what was learned before may not hold. The
+          records stay; only the learning begins on a day.
+        </p>
+        <div class="afresh">
+          <hy-day label="Learn from batches cut since" [max]="today()" [value]="today()" #from />
+          <hy-field label="Why" [problem]="freshProblem()">
+            <input hyControl type="text" maxlength="400" #why />
+          </hy-field>
+          <button type="button" matButton="outlined" (click)="learnFrom(from.value(), why.value)">
+            Start afresh
+          </button>
+        </div>
+      }
+    </section>
+    <section aria-labelledby="batches">
+      <h2 id="batches" class="ruled">Batches it rests on</h2>
+      <p class="quiet">
+        One that went wrong for a reason of its own can be left out, and taken in again.
+      </p>
+      <ul>
+        @for (b of batches(); track b.batch.id) {
+          <li>
+            <a [routerLink]="['/bench', b.batch.id]">{{ b.name }}</a>
+            <span class="quiet">{{ b.says }}</span>
+            @if (b.batch.excluded !== undefined) {
+              <span class="out">left out: {{ b.batch.excluded }}</span>
+              <button type="button" matButton="outlined" (click)="takeIn(b.batch)">
+                Take in again
+              </button>
+            } @else {
+              <label class="unseen" [for]="'why-' + b.batch.id">Why leave out {{ b.name }}</label>
+              <input
+                type="text"
+                maxlength="400"
+                placeholder="why leave it out?"
+                [id]="'why-' + b.batch.id"
+                [value]="reasons()[b.batch.id] ?? ''"
+                (input)="setReason(b.batch.id, why.value)"
+                #why
+              />
+              <button
+                type="button"
+                matButton="outlined"
+                [attr.aria-label]="'Leave out ' + b.name"
+                (click)="leaveOut(b.batch)"
+              >
+                Leave out
+              </button>
+              @if (asked() === b.batch.id) {
+                <span class="problem" role="alert">Say why: in a year you will want to know.</span>
+              }
+            }
+          </li>
+        } @empty {
+          <li class="quiet">No batch is settled yet.</li>
+        }
+      </ul>
+      @if (settled().length > most()) {
+        <button type="button" matButton="outlined" (click)="most.set(most() + 100)">
+          Show more ({{ settled().length - most() }} left)
+        </button>
+      }
+    </section>
+  `,
+  styleUrl: './pages.scss',
+  styles: `
+    section > .plain {
+      justify-self: start;
+    }
+    .afresh {
+      display: grid;
+      grid-template-columns: 14rem minmax(12rem, 26rem) auto;
+      gap: 1rem;
+      align-items: start;
+    }
+    .afresh > button {
+      margin-top: 1.65rem;
+      justify-self: start;
+    }
+    .way {
+      display: block;
+      font-weight: 400;
+    }
+    ul {
+      list-style: none;
+      margin: 0;
+      padding: 0;
+    }
+    li {
+      display: grid;
+      grid-template-columns: minmax(11rem, 1.2fr) minmax(9rem, 1fr) minmax(9rem, 1.2fr) auto;
+      gap: 0.4rem 1rem;
+      align-items: center;
+      min-height: 52px;
+      border-bottom: 1px solid var(--line);
+    }
+    li > a {
+      display: inline-flex;
+      align-items: center;
+      min-height: 44px;
+    }
+    .problem {
+      grid-column: 3 / -1;
+      color: var(--do);
+      font-weight: 600;
+    }
+    .out {
+      font-weight: 600;
+    }
+    @media (max-width: 760px) {
+      .afresh {
+        grid-template-columns: minmax(0, 1fr);
+      }
+      .afresh > button {
+        margin-top: 0;
+      }
+      li {
+        grid-template-columns: minmax(0, 1fr) auto;
+        padding: 0.4rem 0;
+      }
+      li > .quiet,
+      .problem {
+        grid-column: 1 / -1;
+      }
+    }
+  `,
+})
+export class LearnedPage {
+  private readonly state = inject(Journal).state;
+  private readonly actions = inject(Actions);
+  protected readonly words = inject(Words);
+  protected readonly today = inject(Today).day;
+  protected readonly most = signal(40);
+  protected readonly freshProblem = signal('');
+  protected readonly since = computed(() => {
+    const { learnFrom, learnWhy } = this.state().settings;
+    return learnFrom === undefined ? null : { day: learnFrom, why: learnWhy ?? 'no reason given' };
+  });
+  protected readonly reasons = signal<Readonly<Record<string, string>>>({});
+  protected readonly asked = signal('');
+
+  protected readonly wounds = computed(() => {
+    const { factor, low, high, wounds, looks } = paceOf(this.state());
+    if (looks === 0) return 'No wound was looked at yet: the clock runs as modelled.';
+    const percent = Math.round((factor - 1) * 100);
+    const pace =
+      Math.abs(percent) < 3
+        ? 'Wounds close here as modelled'
+        : `Wounds close here ${Math.abs(percent)} % ${percent > 0 ? 'slower' : 'sooner'} than modelled`;
+    return `${pace} (${this.words.decimal(low, 2)} to ${this.words.decimal(high, 2)} times the days, eight times in ten), by ${looks === 1 ? 'one look' : `${looks} looks`} at ${wounds === 1 ? 'one wound' : `${wounds} wounds`}.`;
+  });
+
+  protected readonly settled = computed(() =>
+    [...this.state().batches.values()]
+      .filter((b) => b.stage === 'done' && b.cut !== null)
+      .sort((a, b) => (a.cutOn < b.cutOn ? 1 : -1)),
+  );
+
+  protected readonly columns: readonly Column<Learned>[] = [
+    {
+      key: 'way',
+      head: 'Plant and way',
+      text: (r) => `${r.plant}, ${r.method}`,
+      sort: (r) => `${r.plant} ${r.method}`,
+    },
+    { key: 'catalogue', head: 'Catalogue', number: true, text: (r) => r.catalogue },
+    { key: 'here', head: 'Here', number: true, text: (r) => r.here },
+    {
+      key: 'behind',
+      head: 'Cuttings behind it',
+      number: true,
+      text: (r) => `${r.behind}`,
+      sort: (r) => r.behind,
+    },
+    { key: 'pace', head: 'Time to roots', text: (r) => r.pace },
+  ];
+  protected readonly rows = computed((): readonly Learned[] => {
+    const state = this.state();
+    const keys = new Map(this.settled().map((b) => [`${b.taxon}/${b.method}`, b]));
+    return [...keys].flatMap(([key, { taxon, method }]) => {
+      const plant = plantOf(state, taxon);
+      const way = plant && methodOf(plant.taxon, method);
+      if (!way) return [];
+      const belief = successBelief(state, taxon, way);
+      if (belief.own.cuttings === 0) return [];
+      return [
+        {
+          key,
+          taxon,
+          plant: plant.name,
+          method: METHOD[method].many,
+          catalogue: this.words.percent(belief.catalogue.mean),
+          here: this.words.percent(belief.mean),
+          behind: belief.own.cuttings,
+          pace: paceWords(rootingPace(state, taxon, way)),
+        },
+      ];
+    });
+  });
+
+  protected readonly batches = computed(() =>
+    this.settled()
+      .slice(0, this.most())
+      .map((batch) => {
+        const alive = batch.counts.rooted + batch.counts.pupped;
+        return {
+          batch,
+          name: `${batchTitle(this.state(), batch)}, ${this.words.day(batch.cutOn)}`,
+          says: `${alive} of ${batch.count} rooted`,
+        };
+      }),
+  );
+
+  protected async learnFrom(day: string, reason: string): Promise<void> {
+    const why = reason.trim();
+    if (!isDay(day) || day > this.today()) {
+      this.freshProblem.set('Choose a day that has come: what lies ahead cannot teach.');
+      return;
+    }
+    if (why === '') {
+      this.freshProblem.set('Say why: in a year you will want to know.');
+      return;
+    }
+    this.freshProblem.set('');
+    await this.setLearning({ learnFrom: day, learnWhy: why }, 'Learning begins on that day');
+  }
+
+  protected async learnFromAll(): Promise<void> {
+    await this.setLearning({ learnFrom: null, learnWhy: null }, 'Learned from all again');
+  }
+
+  private async setLearning(fields: SettingsFields, said: string): Promise<void> {
+    await this.actions.record({ kind: 'put', record: 'settings', key: SETTINGS_KEY, fields }, said);
+  }
+
+  protected setReason(id: string, reason: string): void {
+    this.reasons.update((r) => ({ ...r, [id]: reason }));
+    this.asked.set('');
+  }
+
+  protected async leaveOut({ id }: Batch): Promise<void> {
+    const excluded = (this.reasons()[id] ?? '').trim();
+    if (excluded === '') {
+      this.asked.set(id);
+      return;
+    }
+    await this.actions.record(
+      { kind: 'put', record: 'batch', key: id, fields: { excluded } },
+      'Left out of what is learned',
+    );
+  }
+
+  protected async takeIn({ id }: Batch): Promise<void> {
+    await this.actions.record(
+      { kind: 'put', record: 'batch', key: id, fields: { excluded: null } },
+      'Taken in again',
+    );
+  }
+}

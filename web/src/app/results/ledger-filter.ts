@@ -1,0 +1,125 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatOption, MatSelect } from '@angular/material/select';
+import { GROUPING_NAME, GROUPINGS, type Grouping } from '@hypogeon/core/ledger';
+import { Ledger } from '../data/ledger';
+import { LedgerFilters } from '../data/ledger-filters';
+import { Field } from '../forms/field';
+
+/** Which batches a page of the ledger looks at, and how far they have been read. */
+@Component({
+  selector: 'hy-ledger-filter',
+  imports: [MatButton, MatOption, MatSelect, Field],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="row" role="group" aria-label="Only some batches">
+      <hy-field label="Only by">
+        <mat-select [value]="chosen() ?? ''" (selectionChange)="choose($event.value)">
+          <mat-option value="">all batches</mat-option>
+          @for (g of groupings; track g) {
+            <mat-option [value]="g">{{ nameOf[g] }}</mat-option>
+          }
+        </mat-select>
+      </hy-field>
+      @if (chosen(); as g) {
+        <hy-field [label]="'Which ' + nameOf[g].toLowerCase()">
+          <mat-select value="" (selectionChange)="only(g, $event.value)">
+            <mat-option value="">choose</mat-option>
+            @for (c of choices() ?? []; track c.name) {
+              <mat-option [value]="c.name">{{ c.name }} ({{ c.batches }})</mat-option>
+            }
+          </mat-select>
+        </hy-field>
+      }
+      @for (chip of chips(); track chip.by) {
+        <button
+          type="button"
+          matButton="outlined"
+          class="chip"
+          [attr.aria-label]="'All again, not only ' + chip.name"
+          (click)="filters.off(chip.by)"
+        >
+          {{ chip.name }}
+          <svg viewBox="0 0 12 12" width="12" height="12" aria-hidden="true">
+            <path d="M2 2l8 8M10 2l-8 8" />
+          </svg>
+        </button>
+      }
+    </div>
+    @if (ledger.failed(); as why) {
+      <p class="problem" role="alert">
+        The results could not be worked out: {{ why }}. It is tried again with the next entry.
+      </p>
+    }
+    @if (ledger.progress(); as p) {
+      <p class="reading" role="status">
+        <progress [value]="p.done" [max]="p.of" aria-label="Batches read"></progress>
+        Reading {{ p.done }} of {{ p.of }} batches
+      </p>
+    }
+  `,
+  styles: `
+    :host {
+      display: grid;
+      gap: 0.6rem;
+    }
+    .row {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.6rem 0.9rem;
+      align-items: end;
+    }
+    hy-field {
+      flex: 0 1 14rem;
+      min-width: 9rem;
+    }
+    .chip {
+      background: var(--living-soft);
+      border-color: var(--living);
+    }
+    .chip path {
+      stroke: currentColor;
+      stroke-width: 1.8;
+    }
+    .reading {
+      display: flex;
+      gap: 0.8rem;
+      align-items: center;
+      color: var(--ink2);
+    }
+    progress {
+      accent-color: var(--living);
+    }
+    @media (max-width: 480px) {
+      hy-field {
+        flex: 1 1 9rem;
+      }
+    }
+  `,
+})
+export class LedgerFilterBar {
+  protected readonly ledger = inject(Ledger);
+  protected readonly filters = inject(LedgerFilters);
+  protected readonly groupings = GROUPINGS;
+  protected readonly nameOf = GROUPING_NAME;
+  protected readonly chosen = signal<Grouping | null>(null);
+  protected readonly choices = this.ledger.answer(this.chosen, (desk, by) =>
+    by === null ? Promise.resolve([]) : desk.choices(by),
+  );
+  protected readonly chips = computed(() =>
+    GROUPINGS.flatMap((by) => {
+      const name = this.filters.filter()[by];
+      return name === undefined ? [] : [{ by, name }];
+    }),
+  );
+
+  protected choose(value: string): void {
+    this.chosen.set(GROUPINGS.find((g) => g === value) ?? null);
+  }
+
+  protected only(by: Grouping, name: string): void {
+    if (name === '') return;
+    this.filters.only(by, name);
+    this.chosen.set(null);
+  }
+}

@@ -1,0 +1,177 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { MatButton } from '@angular/material/button';
+import { MatOption, MatSelect } from '@angular/material/select';
+import {
+  GROUPING_NAME,
+  GROUPINGS,
+  type CaseName,
+  type CountedRow,
+  type Grouping,
+} from '@hypogeon/core/ledger';
+import type { ShareInterval } from '@hypogeon/core/stats';
+import { Ledger } from '../data/ledger';
+import { LedgerFilters } from '../data/ledger-filters';
+import { Words } from '../data/words';
+import { EmergencePlate } from '../marks/emergence-plate';
+import { Field } from '../forms/field';
+import { PlateFrame } from '../ui/plate-frame';
+import { emergenceTable } from './emergence-table';
+import { LedgerFilterBar } from './ledger-filter';
+import { LedgerTabs } from './ledger-tabs';
+import { CellOf, type Column } from '../ui/column';
+import { Table } from '../ui/table';
+
+const PART_NAME = {
+  pupped: 'with pups',
+  rooted: 'roots only',
+  waiting: 'waiting',
+  lost: 'lost otherwise',
+  dried: 'dried up',
+  rotted: 'rotted',
+} as const;
+
+const FEW = 40;
+
+/** What was counted: over all, as a plate, and row by row. */
+@Component({
+  selector: 'hy-ledger-page',
+  imports: [
+    CellOf,
+    Table,
+    MatButton,
+    MatOption,
+    MatSelect,
+    Field,
+    RouterLink,
+    EmergencePlate,
+    LedgerFilterBar,
+    LedgerTabs,
+    PlateFrame,
+  ],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './ledger-page.html',
+  styleUrl: './ledger-page.scss',
+})
+export class LedgerPage {
+  protected readonly words = inject(Words);
+  private readonly ledger = inject(Ledger);
+  private readonly filters = inject(LedgerFilters);
+
+  protected readonly groupings = ['batch', ...GROUPINGS] as const;
+  protected readonly nameOf: Readonly<Record<Grouping | 'batch', string>> = {
+    batch: 'Batch',
+    ...GROUPING_NAME,
+  };
+  protected readonly partName = PART_NAME;
+  protected readonly grouping = signal<Grouping | 'batch'>('batch');
+  private readonly most = signal(FEW);
+  /** The batch drawn; null for all that fit. */
+  protected readonly picked = signal<string | null>(null);
+
+  protected readonly view = this.ledger.answer(
+    computed(() => ({
+      filter: this.filters.filter(),
+      by: this.grouping(),
+      most: this.most(),
+      plateOf: this.picked(),
+    })),
+    (desk, ask) => desk.counted(ask),
+  );
+  protected readonly columns = computed((): readonly Column<CountedRow>[] => {
+    const share = (
+      key: 'pupped' | 'dried' | 'lost',
+    ): Pick<Column<CountedRow>, 'text' | 'note' | 'sort' | 'number'> => ({
+      number: true,
+      text: (r) => `${r.count[key]}`,
+      note: (r) => this.share(r.shares[key]),
+      sort: (r) => r.count[key],
+    });
+    return [
+      {
+        key: 'name',
+        head: this.nameOf[this.grouping()],
+        text: (r) => r.name,
+        note: (r) => this.note(r),
+        link: (r) => (r.batch ? ['/bench', r.batch.id] : null),
+        sort: (r) => r.name,
+      },
+      {
+        key: 'set',
+        head: 'Set',
+        number: true,
+        text: (r) => `${r.count.stuck}`,
+        sort: (r) => r.count.stuck,
+      },
+      {
+        key: 'rooted',
+        head: 'Rooted',
+        text: (r) => `${r.count.rooted} ${this.share(r.shares.rooted)}`,
+        sort: (r) => r.shares.rooted?.share ?? null,
+      },
+      { key: 'pups', head: 'Pups', ...share('pupped') },
+      {
+        key: 'rotted',
+        head: 'Rotted',
+        text: (r) => `${r.count.rotted} ${this.share(r.shares.rotted)}`,
+        sort: (r) => r.shares.rotted?.share ?? null,
+      },
+      { key: 'dried', head: 'Dried', ...share('dried') },
+      { key: 'other', head: 'Other', ...share('lost') },
+      {
+        key: 'waiting',
+        head: 'Waiting',
+        number: true,
+        text: (r) => `${r.count.waiting}`,
+        sort: (r) => r.count.waiting,
+      },
+      {
+        key: 'first',
+        head: 'First root, day',
+        number: true,
+        text: ({ firstRoot }) => (firstRoot ? `${firstRoot.after}–${firstRoot.by}` : '–'),
+        sort: (r) => r.firstRoot?.by ?? null,
+      },
+    ];
+  });
+
+  private note({ batch, count }: CountedRow): string {
+    if (batch) return `${batch.code}, ${this.words.day(batch.cutOn)}`;
+    return count.batches === 1 ? '1 batch' : `${count.batches} batches`;
+  }
+
+  protected readonly filtered = computed(() => Object.keys(this.filters.filter()).length > 0);
+  protected readonly plateTitle = computed(() => {
+    const one = this.view()?.drawable.find((b) => b.id === this.picked());
+    if (one) return one.title;
+    const names = Object.values(this.filters.filter());
+    return names.length > 0 ? names.join(', ') : 'all batches';
+  });
+  protected readonly plateTable = computed(() => {
+    const plate = this.view()?.plate;
+    return plate ? emergenceTable(plate) : null;
+  });
+
+  protected choose(value: string): void {
+    this.grouping.set(this.groupings.find((g) => g === value) ?? 'batch');
+  }
+
+  protected showMore(): void {
+    this.most.update((n) => n + 4 * FEW);
+  }
+
+  protected pick(id: string): void {
+    this.picked.set(id === '' ? null : id);
+  }
+
+  protected titleOf({ title, cutOn }: CaseName): string {
+    return `${title}, ${this.words.day(cutOn)}`;
+  }
+
+  /** `78 % (71–84)`: the share with its interval. */
+  protected share(interval: ShareInterval | null): string {
+    if (interval === null) return '';
+    const whole = (f: number): string => `${Math.round(f * 100)}`;
+    return `${whole(interval.share)} % (${whole(interval.low)}–${whole(interval.high)})`;
+  }
+}

@@ -1,0 +1,139 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { findingWords, LOSSES, type Finding, type LossBar } from '@hypogeon/core/ledger';
+import { Ledger } from '../data/ledger';
+import { LedgerFilters } from '../data/ledger-filters';
+import { Words } from '../data/words';
+import { LossWeeks } from '../marks/loss-weeks';
+import { PlateFrame, type PlateTable } from '../ui/plate-frame';
+import { LedgerFilterBar } from './ledger-filter';
+import { LedgerTabs } from './ledger-tabs';
+import { LossTable } from './loss-table';
+
+const STRENGTH = {
+  strong: 'Strong evidence',
+  some: 'Some evidence',
+  weak: 'Weak: it may be chance',
+} as const;
+
+/** Where and when this bench loses cuttings, and what stands out from chance. */
+@Component({
+  selector: 'hy-losses-page',
+  imports: [LedgerFilterBar, LedgerTabs, LossTable, LossWeeks, PlateFrame, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="page-head">
+      <h1>Losses</h1>
+      <p class="quiet">where and when this bench loses cuttings</p>
+    </div>
+    <hy-ledger-tabs />
+    <hy-ledger-filter />
+    @if (lost(); as v) {
+      @if (v.weeks.length === 0) {
+        <p>Nothing lost yet, or nothing counted.</p>
+      } @else {
+        <section aria-labelledby="stands-out">
+          <h2 id="stands-out" class="ruled">What stands out</h2>
+          @for (f of found().findings; track f.words) {
+            <article>
+              <p class="words">{{ f.words }}</p>
+              <p>{{ f.strength }}, {{ f.looked }}. {{ f.range }}</p>
+              <p class="quiet small">
+                Behind it:
+                @for (b of f.batches; track b.id) {
+                  <a [routerLink]="['/bench', b.id]">{{ b.name }}</a>{{ $last ? '' : ', ' }}
+                }
+              </p>
+            </article>
+          } @empty {
+            <p class="words">Nothing stands out from chance.</p>
+            <p>
+              {{ found().looked }} comparisons were made, and with so many looks something always
+              seems odd.
+              @if (found().nearest; as n) {
+                Nearest: {{ n }} More batches would tell.
+              }
+            </p>
+          }
+        </section>
+        <section aria-labelledby="weeks">
+          <h2 id="weeks" class="ruled">By weeks since the cut</h2>
+          <hy-plate-frame name="Losses by weeks since the cut" [table]="table('Week', v.weeks)">
+            <hy-loss-weeks [weeks]="v.weeks" />
+          </hy-plate-frame>
+        </section>
+        <section aria-labelledby="year">
+          <h2 id="year" class="ruled">By week of the year</h2>
+          <hy-plate-frame name="Losses by week of the year" [table]="table('Week', v.yearWeeks)">
+            <hy-loss-weeks [weeks]="v.yearWeeks" unit="week of year" />
+          </hy-plate-frame>
+        </section>
+        <div class="pair">
+          <hy-loss-table heading="By days from cut to first water" [rows]="v.byWater" />
+          <hy-loss-table heading="By first water: before it was safe, or after" [rows]="v.byGate" />
+          <hy-loss-table heading="By place" [rows]="v.byPlace" />
+          <hy-loss-table heading="By the air when it was cut" [rows]="v.byAir" />
+        </div>
+        <p class="quiet small">
+          Tables are of settled batches. Every group is held against the rest by Fisher’s test on
+          effective numbers (cuttings of one batch share their tray), corrected by Holm’s method for
+          all comparisons made. A loss between two looks is spread over the days between.
+        </p>
+      }
+    }
+  `,
+  styleUrl: './pages.scss',
+  styles: `
+    article {
+      display: grid;
+      gap: 0.2rem;
+      padding: 0.4rem 0;
+    }
+    .pair {
+      display: grid;
+      grid-template-columns: repeat(auto-fit, minmax(min(26rem, 100%), 1fr));
+      gap: 1.6rem 2.4rem;
+      align-items: start;
+    }
+  `,
+})
+export class LossesPage {
+  private readonly ledger = inject(Ledger);
+  private readonly filters = inject(LedgerFilters);
+  private readonly words = inject(Words);
+
+  protected readonly lost = this.ledger.answer(this.filters.filter, (desk, filter) =>
+    desk.lost(filter),
+  );
+  protected readonly found = computed(() => {
+    const lost = this.lost();
+    if (!lost) return { looked: 0, nearest: null, findings: [] };
+    const { findings, nearest, looked } = lost.findings;
+    return {
+      looked,
+      nearest: nearest ? `${findingWords(nearest)} ${this.range(nearest)}` : null,
+      findings: findings.map((f) => ({
+        words: findingWords(f),
+        strength: STRENGTH[f.strength],
+        looked: `p ${f.p < 0.001 ? 'below 0.001' : f.p.toFixed(3)} of ${looked} comparisons`,
+        range: this.range(f),
+        batches: f.batches.map((b) => ({
+          id: b.id,
+          name: `${b.title}, ${this.words.shortDay(b.cutOn)}`,
+        })),
+      })),
+    };
+  });
+
+  protected table(head: string, bars: readonly LossBar[]): PlateTable {
+    return {
+      header: [head, 'Rotted', 'Dried up', 'Otherwise'],
+      rows: bars.map(({ name, of }) => [name, ...LOSSES.map((l) => of[l].toFixed(1))]),
+    };
+  }
+
+  private range({ difference }: Finding): string {
+    const points = (f: number): string => String(Math.round(f * 100)).replace('-', '−');
+    return `${points(difference.difference)} points more, ${points(difference.low)} to ${points(difference.high)}.`;
+  }
+}

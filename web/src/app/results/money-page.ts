@@ -1,0 +1,214 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { MatOption, MatSelect } from '@angular/material/select';
+import {
+  GROUPING_NAME,
+  type Grouping,
+  type MoneyRange,
+  type MoneyRow,
+} from '@hypogeon/core/ledger';
+import { Journal } from '../data/journal';
+import { Ledger } from '../data/ledger';
+import { LedgerFilters } from '../data/ledger-filters';
+import { Words } from '../data/words';
+import { Field } from '../forms/field';
+import { LedgerFilterBar } from './ledger-filter';
+import { LedgerTabs } from './ledger-tabs';
+import { NumberPipe } from '../ui/number-pipe';
+import type { Column } from '../ui/column';
+import { Table } from '../ui/table';
+
+const GROUPED_BY: readonly Grouping[] = ['method', 'mix', 'plant', 'school', 'space', 'year'];
+
+/** What a finished plant cost in money and minutes, and what the losses were worth. */
+@Component({
+  selector: 'hy-money-page',
+  imports: [
+    Table,
+    MatOption,
+    MatSelect,
+    NumberPipe,
+    Field,
+    LedgerFilterBar,
+    LedgerTabs,
+    RouterLink,
+  ],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="page-head">
+      <h1>Money and time</h1>
+      <p class="quiet">what a finished plant cost, and what the losses were worth</p>
+    </div>
+    <hy-ledger-tabs />
+    <hy-ledger-filter />
+    @if (money(); as m) {
+      @if (m.all.batches === 0) {
+        <p>
+          No batch is settled yet: what still grows has cost its minutes and gives no plant yet.
+        </p>
+      } @else {
+        <section aria-label="Over all">
+          <p class="words">
+            @if (m.all.perPlant; as p) {
+              A finished plant cost {{ p.value | hyNumber: 2 : true }}
+              <span class="quiet">({{ span(p, 2) }})</span>
+            } @else {
+              No price is known yet.
+            }
+            @if (m.all.minutesPerPlant; as t) {
+              and {{ t.value | hyNumber: 1 : true }} minutes
+              <span class="quiet">({{ span(t, 1) }})</span>.
+            }
+          </p>
+          <p>
+            {{ m.all.plants }} plants of {{ m.all.count.stuck }} cuttings in
+            {{ m.all.batches }} settled batches. {{ lostSays() }}
+            @if (m.all.lostValue.forgone === null) {
+              <a routerLink="/settings">Say what a plant fetches</a> to see what they were worth.
+            }
+          </p>
+          @if (m.all.unpriced.length > 0) {
+            <p class="quiet small">
+              Without a price, and left out: {{ m.all.unpriced.join(', ') }}. Settings and shelf
+              keep prices.
+            </p>
+          }
+        </section>
+        <section aria-labelledby="rows">
+          <div class="head">
+            <h2 id="rows">Row by row</h2>
+            <hy-field label="A row for each">
+              <mat-select [value]="grouping()" (selectionChange)="choose($event.value)">
+                @for (g of groupings; track g) {
+                  <mat-option [value]="g">
+                    {{ nameOf[g].toLowerCase() }}
+                  </mat-option>
+                }
+              </mat-select>
+            </hy-field>
+          </div>
+          <hy-table name="Money and time" [columns]="columns()" [rows]="m.rows" />
+        </section>
+        <p class="quiet small">
+          In your own money, of settled batches. Ranges are where the next batches would lie eight
+          times in ten, from the share that made it. Minutes are hands-on ones from the cut to the
+          label, as the plan counts them.
+        </p>
+      }
+    }
+  `,
+  styleUrl: './pages.scss',
+  styles: `
+    .head {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.5rem 1.5rem;
+      align-items: end;
+      justify-content: space-between;
+    }
+    .words .quiet {
+      font-weight: 400;
+      font-size: 1.05rem;
+    }
+  `,
+})
+export class MoneyPage {
+  private readonly journal = inject(Journal);
+  private readonly words = inject(Words);
+  private readonly ledger = inject(Ledger);
+  private readonly filters = inject(LedgerFilters);
+  protected readonly groupings = GROUPED_BY;
+  protected readonly nameOf = GROUPING_NAME;
+  protected readonly grouping = signal<Grouping>('method');
+
+  protected readonly money = this.ledger.answer(
+    computed(() => ({
+      filter: this.filters.filter(),
+      by: this.grouping(),
+      price: this.journal.state().settings.plantPrice,
+    })),
+    (desk, { filter, by, price }) => desk.money(filter, by, price),
+  );
+
+  protected readonly columns = computed((): readonly Column<MoneyRow>[] => [
+    { key: 'name', head: this.nameOf[this.grouping()], text: (r) => r.name, sort: (r) => r.name },
+    {
+      key: 'cuttings',
+      head: 'Cuttings',
+      number: true,
+      text: (r) => `${r.count.stuck}`,
+      sort: (r) => r.count.stuck,
+    },
+    {
+      key: 'plants',
+      head: 'Plants',
+      number: true,
+      text: (r) => `${r.plants}`,
+      sort: (r) => r.plants,
+    },
+    {
+      key: 'cost',
+      head: 'Cost of a plant',
+      number: true,
+      text: (r) => (r.perPlant ? this.words.decimal(r.perPlant.value, 2) : '–'),
+      note: (r) => (r.perPlant ? this.span(r.perPlant, 2) : ''),
+      sort: (r) => r.perPlant?.value ?? null,
+    },
+    {
+      key: 'minutes',
+      head: 'Minutes a plant',
+      number: true,
+      text: (r) => (r.minutesPerPlant ? this.words.decimal(r.minutesPerPlant.value, 1) : '–'),
+      note: (r) => (r.minutesPerPlant ? this.span(r.minutesPerPlant, 1) : ''),
+      sort: (r) => r.minutesPerPlant?.value ?? null,
+    },
+    {
+      key: 'lost',
+      head: 'Lost',
+      number: true,
+      text: (r) => `${r.lostValue.cuttings}`,
+      sort: (r) => r.lostValue.cuttings,
+    },
+    {
+      key: 'spent',
+      head: 'Spent on the lost',
+      number: true,
+      text: (r) => this.money2(r.lostValue.spent),
+      sort: (r) => r.lostValue.spent,
+    },
+    {
+      key: 'forgone',
+      head: 'Not fetched',
+      number: true,
+      text: (r) => this.money2(r.lostValue.forgone),
+      sort: (r) => r.lostValue.forgone,
+    },
+  ]);
+
+  protected readonly lostSays = computed(() => {
+    const lost = this.money()?.all.lostValue;
+    if (!lost) return '';
+    const spent =
+      lost.spent === null
+        ? 'what was spent on them has no price'
+        : `${this.words.decimal(lost.spent, 2)} spent on them`;
+    const forgone =
+      lost.forgone === null
+        ? ''
+        : `, ${this.words.decimal(lost.forgone, 2)} they would have fetched`;
+    return `${lost.cuttings} were lost: ${spent}${forgone}.`;
+  });
+
+  protected choose(value: string): void {
+    this.grouping.set(GROUPED_BY.find((g) => g === value) ?? 'method');
+  }
+
+  private money2(value: number | null): string {
+    return value === null ? '–' : this.words.decimal(value, 2);
+  }
+
+  /** `0.41–0.62`. */
+  protected span({ low, high }: MoneyRange, digits: number): string {
+    return `${this.words.decimal(low, digits)}–${this.words.decimal(high, digits)}`;
+  }
+}

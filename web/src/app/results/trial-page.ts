@@ -1,0 +1,271 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { MatButton } from '@angular/material/button';
+import { batchCode, pieceOf, plantOf } from '@hypogeon/core/bench';
+import { METHOD } from '@hypogeon/core/botany';
+import type { Cutting } from '@hypogeon/core/journal';
+import {
+  FACTOR_NAME,
+  judgeTrial,
+  sizeWords,
+  stopRules,
+  trialLayout,
+  verdictWords,
+  type ArmAgainst,
+} from '@hypogeon/core/trial';
+import { Actions } from '../data/actions';
+import { Journal } from '../data/journal';
+import { Today } from '../data/today';
+import { Words } from '../data/words';
+import { markOf, OUTCOME_WORD } from '../marks/mark-state';
+import { armLetter, TrialMap, type TrialCell } from '../marks/trial-map';
+import { Field, FieldControl } from '../forms/field';
+import type { Column } from '../ui/column';
+import { Table } from '../ui/table';
+import { namePage } from '../shell/page-title';
+
+interface ArmRow {
+  readonly letter: string;
+  readonly name: string;
+  readonly batch: string | undefined;
+  readonly code: string;
+  readonly stuck: number;
+  readonly rooted: number;
+  readonly lost: number;
+  readonly waiting: number;
+  readonly share: string;
+}
+
+/** One trial: its answer, its tray, and what was agreed beforehand. Prints as its report. */
+@Component({
+  selector: 'hy-trial-page',
+  imports: [Table, MatButton, Field, FieldControl, RouterLink, TrialMap],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (view(); as v) {
+      <div class="page-head">
+        <h1>{{ v.name }}</h1>
+        <p class="quiet">{{ v.about }}</p>
+        <span class="push no-print">
+          <a matButton="text" routerLink="/results/trials">Trials</a>
+          <button type="button" matButton="outlined" (click)="print()">Print the report</button>
+        </span>
+      </div>
+      @if (v.question) {
+        <p>{{ v.question }}</p>
+      }
+      <section aria-live="polite" aria-label="The answer">
+        <p class="words">{{ v.verdict }}</p>
+        @for (line of v.figures; track $index) {
+          <p>{{ line }}</p>
+        }
+      </section>
+      @if (v.departures.length > 0) {
+        <section class="mind" aria-labelledby="mind">
+          <h2 id="mind">Not run as designed</h2>
+          <ul>
+            @for (line of v.departures; track line) {
+              <li>{{ line }}</li>
+            }
+          </ul>
+        </section>
+      }
+      <section aria-label="Arms">
+        <hy-table name="Arms" heading [columns]="columns" [rows]="v.arms" />
+      </section>
+      <section aria-labelledby="tray">
+        <h2 id="tray" class="ruled">The tray, as the lot fell</h2>
+        <hy-trial-map [cells]="v.cells" [columns]="v.columns" [piece]="v.piece" />
+        <p class="quiet small">
+          Every row is a block: each arm as often as the others, places by lot. Seed {{ v.seed }}.
+        </p>
+      </section>
+      <section aria-labelledby="agreed">
+        <h2 id="agreed" class="ruled">Agreed before the first cut</h2>
+        <ul>
+          <li>{{ v.size }}</li>
+          @for (rule of v.rules; track rule) {
+            <li>{{ rule }}</li>
+          }
+        </ul>
+      </section>
+      @if (v.open) {
+        <section aria-labelledby="give-up" class="no-print">
+          <h2 id="give-up" class="ruled">Give it up</h2>
+          <div class="row">
+            <hy-field label="Why" [problem]="problem()">
+              <input hyControl type="text" maxlength="400" #why />
+            </hy-field>
+            <button type="button" matButton="outlined" (click)="giveUp(why.value)">
+              Give up the trial
+            </button>
+          </div>
+          <p class="quiet small">Its batches stay on the bench, and are counted on.</p>
+        </section>
+      }
+    } @else {
+      <h1>No such trial</h1>
+      <p>It may be in another journal. <a routerLink="/results/trials">To the trials</a></p>
+    }
+  `,
+  styleUrl: './pages.scss',
+  styles: `
+    ul {
+      margin: 0;
+      padding-left: 1.1rem;
+      max-width: 68ch;
+    }
+    .push {
+      display: inline-flex;
+      gap: 0.4rem;
+    }
+    .mind {
+      border-left: 4px solid var(--callus);
+      padding-left: 1rem;
+    }
+    .row {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 1rem;
+      align-items: end;
+    }
+    .row hy-field {
+      flex: 0 1 26rem;
+    }
+    @media print {
+      section {
+        break-inside: avoid;
+      }
+    }
+  `,
+})
+export class TrialPage {
+  private readonly journal = inject(Journal);
+  private readonly actions = inject(Actions);
+  private readonly words = inject(Words);
+  private readonly today = inject(Today).day;
+  readonly id = input.required<string>();
+  protected readonly problem = signal('');
+
+  protected readonly columns: readonly Column<ArmRow>[] = [
+    { key: 'arm', head: 'Arm', text: (a) => `${a.letter} ${a.name}`, sort: (a) => a.letter },
+    {
+      key: 'batch',
+      head: 'Batch',
+      text: (a) => a.code,
+      link: (a) => (a.batch ? ['/bench', a.batch] : null),
+    },
+    { key: 'set', head: 'Set', number: true, text: (a) => `${a.stuck}`, sort: (a) => a.stuck },
+    {
+      key: 'rooted',
+      head: 'Rooted, alive',
+      number: true,
+      text: (a) => `${a.rooted}`,
+      sort: (a) => a.rooted,
+    },
+    { key: 'lost', head: 'Lost', number: true, text: (a) => `${a.lost}`, sort: (a) => a.lost },
+    {
+      key: 'waiting',
+      head: 'Waiting',
+      number: true,
+      text: (a) => `${a.waiting}`,
+      sort: (a) => a.waiting,
+    },
+    { key: 'share', head: 'Share', number: true, text: (a) => a.share },
+  ];
+
+  protected readonly view = computed(() => {
+    const state = this.journal.state();
+    const trial = state.trials.get(this.id());
+    if (!trial) return null;
+    const arms = trial.arms ?? [];
+    const result = judgeTrial(state, trial, this.today());
+    const columns = trial.columns ?? 1;
+    const layout = trialLayout(arms.length, trial.each ?? 0, columns, trial.seed ?? 0);
+    const inCell = new Map<number, { cutting: Cutting; cut: boolean }>();
+    for (const { batch } of result.arms)
+      batch?.cuttings.forEach((cutting) => {
+        const cell = batch.cells?.[cutting.place];
+        if (cell !== undefined) inCell.set(cell, { cutting, cut: batch.cut !== null });
+      });
+    const cells = layout.map((arm, cell): TrialCell => {
+      const there = inCell.get(cell);
+      const name = `${armLetter(arm)}, ${arms[arm]?.name ?? ''}`;
+      return there?.cut
+        ? {
+            arm,
+            mark: markOf(there.cutting, 1, false, this.today()),
+            says: `${name}, ${OUTCOME_WORD[there.cutting.outcome]}`,
+          }
+        : { arm, mark: null, says: name };
+    });
+    const plant = trial.taxon ? plantOf(state, trial.taxon)?.name : undefined;
+    const first = result.arms.find((a) => a.batch)?.batch;
+    return {
+      name: trial.name ?? 'Unnamed trial',
+      about: [
+        trial.factor ? FACTOR_NAME[trial.factor].toLowerCase() : '',
+        plant && trial.method ? `${plant}, ${METHOD[trial.method].many}` : '',
+        trial.cutOn ? `cut ${this.words.day(trial.cutOn)}` : '',
+      ]
+        .filter(Boolean)
+        .join(' · '),
+      question: trial.question,
+      verdict: verdictWords(trial, result),
+      figures: result.against.map((a) => this.figures(a, result.arms)),
+      departures: result.departures,
+      arms: result.arms.map((a, i) => ({
+        letter: armLetter(i),
+        name: a.name,
+        batch: a.batch?.id,
+        code: a.batch ? batchCode(state, a.batch) : '',
+        stuck: a.stuck,
+        rooted: a.rooted,
+        lost: a.lost,
+        waiting: a.waiting,
+        // Until it is judged no share is told: see the rules.
+        share: result.stage === 'judged' && a.share ? this.words.percentSpan(a.share) : '',
+      })),
+      cells,
+      columns,
+      piece: first ? pieceOf(state, first) : METHOD[trial.method ?? 'leaf'].piece,
+      seed: trial.seed ?? 0,
+      size: sizeWords(trial),
+      rules: stopRules(trial, (day) => this.words.longDay(day)),
+      open: result.stage !== 'judged' && result.stage !== 'stopped',
+    };
+  });
+
+  constructor() {
+    namePage(() => this.view()?.name ?? '');
+  }
+
+  protected print(): void {
+    window.print();
+  }
+
+  protected async giveUp(reason: string): Promise<void> {
+    const stopped = reason.trim();
+    this.problem.set(stopped === '' ? 'Say why: a trial given up in silence misleads later.' : '');
+    if (stopped === '') return;
+    await this.actions.record(
+      { kind: 'put', record: 'trial', key: this.id(), fields: { stopped } },
+      'The trial is given up',
+    );
+  }
+
+  private figures(
+    { arm, difference, p, rows }: ArmAgainst,
+    arms: readonly { readonly name: string }[],
+  ): string {
+    const points = (f: number): string => String(Math.round(f * 100)).replace('-', '−');
+    const by = difference
+      ? `${points(difference.difference)} points (${points(difference.low)} to ${points(difference.high)})`
+      : 'nothing to tell';
+    const chance = p < 0.001 ? 'below 0.001' : p.toFixed(3);
+    const within = rows
+      ? ` Within rows of the tray the odds are ${this.words.decimal(rows.oddsRatio, 1)} times (${this.words.decimal(rows.low, 1)} to ${this.words.decimal(rows.high, 1)}).`
+      : '';
+    return `${arms[arm]!.name} less ${arms[0]!.name.toLowerCase()}: ${by}; Fisher’s exact test, p ${chance}.${within}`;
+  }
+}

@@ -1,0 +1,88 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { MatButton } from '@angular/material/button';
+import { judgeTrial, verdictWords } from '@hypogeon/core/trial';
+import { Journal } from '../data/journal';
+import { Today } from '../data/today';
+import { Words } from '../data/words';
+import { LedgerTabs } from './ledger-tabs';
+
+/** The trials of this bench, with what each has said. */
+@Component({
+  selector: 'hy-trials-page',
+  imports: [MatButton, LedgerTabs, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="page-head">
+      <h1>Trials</h1>
+      <p class="quiet">one question, ways drawn by lot, judged as agreed beforehand</p>
+      <a matButton="filled" class="push" routerLink="/results/trials/new">Design a trial</a>
+    </div>
+    <hy-ledger-tabs />
+    @if (rows().length === 0) {
+      <div class="empty">
+        <h2>No trial yet</h2>
+        <p>
+          Batches that were cut as they came differ in many things at once. A trial puts two ways
+          into one tray on one day, cell by cell by lot, and then the difference is the way’s own.
+        </p>
+      </div>
+    } @else {
+      <ul>
+        @for (row of rows(); track row.id) {
+          <li>
+            <a [routerLink]="['/results/trials', row.id]">{{ row.name }}</a>
+            <span class="quiet">{{ row.arms }}</span>
+            <span>{{ row.says }}</span>
+            <span class="quiet">{{ row.when }}</span>
+          </li>
+        }
+      </ul>
+    }
+  `,
+  styleUrl: './pages.scss',
+  styles: `
+    ul {
+      list-style: none;
+      margin: 0;
+      padding: 0;
+    }
+    li {
+      display: grid;
+      grid-template-columns: minmax(10rem, 1fr) minmax(10rem, 1.2fr) minmax(12rem, 1.6fr) 10rem;
+      gap: 0.3rem 1.2rem;
+      align-items: center;
+      min-height: 56px;
+      padding: 0.4rem 0;
+      border-bottom: 1px solid var(--line);
+    }
+    a:not(.act) {
+      display: inline-flex;
+      align-items: center;
+      min-height: 44px;
+      font-weight: 650;
+    }
+    @media (max-width: 760px) {
+      li {
+        grid-template-columns: minmax(0, 1fr);
+      }
+    }
+  `,
+})
+export class TrialsPage {
+  private readonly state = inject(Journal).state;
+  private readonly today = inject(Today).day;
+  private readonly words = inject(Words);
+
+  protected readonly rows = computed(() =>
+    [...this.state().trials.values()]
+      .sort((a, b) => ((a.cutOn ?? '') < (b.cutOn ?? '') ? 1 : -1))
+      .map((trial) => ({
+        id: trial.id,
+        name: trial.name ?? 'Unnamed trial',
+        arms: (trial.arms ?? []).map((a) => a.name).join(' or '),
+        says: verdictWords(trial, judgeTrial(this.state(), trial, this.today())),
+        when: trial.cutOn ? `cut ${this.words.day(trial.cutOn)}` : '',
+      })),
+  );
+}

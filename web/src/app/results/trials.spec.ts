@@ -1,0 +1,165 @@
+import { addDays } from '@hypogeon/core/days';
+import type { Entry } from '@hypogeon/core/journal';
+import { DAY, mount } from '../../testing/mount';
+import { TrialForm } from './trial-form';
+import { TrialPage } from './trial-page';
+import { TrialsPage } from './trials-page';
+
+interface Recorded {
+  record?: string;
+  key?: string;
+  fields?: Record<string, unknown>;
+}
+
+describe('a trial', () => {
+  it('is designed: refuses what cannot be judged, then puts a batch for every arm on the bench', async () => {
+    const page = await mount(TrialForm);
+    expect(page.text).toContain('Against');
+    await page.tap('Put it on the bench');
+    expect(page.text).toContain('Choose the mother all cuttings come from');
+    expect(page.recorded()).toEqual([]);
+    await page.fill('Mother', 'm-eche');
+    await page.fill('Taken as', 'leaf');
+    // What is no share is told, not taken for the usual one.
+    for (const typed of ['120', 'most']) {
+      await page.fill('Usually root, %', typed);
+      expect(page.text).toContain('A share from 1 to 99 %.');
+    }
+    await page.fill('Usually root, %', '50');
+    await page.fill('Worth changing for, %', '50');
+    expect(page.text).toContain('there is no difference to find');
+    await page.fill('Worth changing for, %', '90');
+    expect(page.text).toMatch(
+      /23 in each arm tell 50 % against 90 % apart 80 times in a hundred: 46 cuttings in all/,
+    );
+    await page.fill('In each arm (optional)', '1');
+    expect(page.text).toContain('A whole number from 2 to 2,000');
+    await page.fill('In each arm (optional)', '10');
+    expect(page.text).toMatch(/With 10 in each the chance is \d\d %/);
+    expect(page.all('hy-trial-map td')).toHaveLength(20);
+    await page.fill('Against', 'none');
+    expect(page.text).toContain('Two arms are the same way');
+    await page.fill('Against', 'cinnamon');
+    await page.tap('Put it on the bench');
+    const [trial, a, b] = page.recorded() as Recorded[];
+    expect(trial).toMatchObject({
+      record: 'trial',
+      fields: { factor: 'aid', each: 10, usual: 0.5, better: 0.9, judgeOn: addDays(DAY, 21) },
+    });
+    expect(a).toMatchObject({ record: 'batch', fields: { aid: 'none', arm: 0, count: 10 } });
+    expect(b).toMatchObject({ fields: { aid: 'cinnamon', arm: 1, trial: trial!.key } });
+  });
+
+  it('draws another lot while nothing is cut, and says what lacks', async () => {
+    const page = await mount(TrialForm);
+    await page.fill('Mother', 'm-eche');
+    await page.fill('In each arm (optional)', '12');
+    const lot = (): string =>
+      page
+        .all('hy-trial-map td b')
+        .map((b) => b.textContent)
+        .join('');
+    const before = lot();
+    expect(before).toHaveLength(24);
+    for (let i = 0; i < 3 && lot() === before; i++) await page.tap('Draw the lot again');
+    expect(lot()).not.toBe(before);
+    expect((await mount(TrialForm, {}, [])).text).toContain('Add her first');
+  });
+});
+
+const ENTRIES: readonly Entry[] = (
+  [
+    {
+      kind: 'put',
+      record: 'trial',
+      key: 't1',
+      fields: {
+        name: 'Cinnamon or not',
+        factor: 'aid',
+        arms: [
+          { name: 'Nothing', value: 'none' },
+          { name: 'Ground cinnamon', value: 'cinnamon' },
+        ],
+        taxon: 'echeveria-elegans',
+        method: 'leaf',
+        each: 12,
+        usual: 0.5,
+        better: 0.9,
+        columns: 6,
+        seed: 5,
+        cutOn: addDays(DAY, -60),
+        judgeOn: addDays(DAY, -20),
+      },
+    },
+    ...['none', 'cinnamon'].flatMap((aid, arm) => [
+      {
+        kind: 'put',
+        record: 'batch',
+        key: `arm${arm}`,
+        fields: {
+          taxon: 'echeveria-elegans',
+          method: 'leaf',
+          count: 12,
+          cutOn: addDays(DAY, -60),
+          school: 'dry-to-touch',
+          callusAt: 'rack',
+          space: 's1',
+          aid,
+          trial: 't1',
+          arm,
+          columns: 6,
+          cells: Array.from({ length: 12 }, (_, i) => 2 * i + arm),
+        },
+      },
+      { kind: 'cut', batch: `arm${arm}`, day: addDays(DAY, -60) },
+      {
+        kind: 'tally',
+        batch: `arm${arm}`,
+        day: addDays(DAY, -18),
+        counts: { rooted: arm === 0 ? 2 : 11, pupped: 0, rotted: 1, dried: 0, lost: 0 },
+      },
+    ]),
+  ] as object[]
+).map((e, i) => ({
+  id: `e${i}`,
+  at: `2026-02-01T08:00:00.000Z~${i.toString(16).padStart(4, '0')}`,
+  by: 'demo',
+  day: addDays(DAY, -60),
+  ...e,
+})) as unknown as readonly Entry[];
+
+describe('its page', () => {
+  it('tells the answer first, then the figures, the tray and the rules', async () => {
+    const page = await mount(TrialPage, { id: 't1' }, ENTRIES);
+    expect(page.all('.words')[0]!.textContent).toContain(
+      'Ground cinnamon rooted more often than nothing.',
+    );
+    expect(page.text).toMatch(
+      /75 points \(\d\d to \d\d\); Fisher’s exact test, p below 0.001|p 0\.00/,
+    );
+    expect(page.all('hy-trial-map td')).toHaveLength(24);
+    expect(page.all('hy-trial-map td hy-mark')).toHaveLength(24);
+    expect(page.text).toContain('Stopped before for harm only');
+    expect(page.text).not.toContain('Give it up');
+    expect((await mount(TrialPage, { id: 'nobody' }, ENTRIES)).text).toContain('No such trial');
+  });
+
+  it('is given up with a reason only', async () => {
+    const young = ENTRIES.filter((e) => e.kind !== 'tally');
+    const page = await mount(TrialPage, { id: 't1' }, young);
+    await page.tap('Give up the trial');
+    expect(page.text).toContain('Say why');
+    await page.fill('Why', 'The tray fell');
+    await page.tap('Give up the trial');
+    expect(page.recorded()).toMatchObject([{ fields: { stopped: 'The tray fell' } }]);
+    expect(page.text).toContain('Given up: The tray fell');
+  });
+
+  it('stands in the list', async () => {
+    const page = await mount(TrialsPage, {}, ENTRIES);
+    expect(page.text).toMatch(
+      /Cinnamon or not ?Nothing or Ground cinnamon ?Ground cinnamon rooted more/,
+    );
+    expect((await mount(TrialsPage, {}, [])).text).toContain('No trial yet');
+  });
+});

@@ -1,0 +1,173 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { MatButton } from '@angular/material/button';
+import { MatOption, MatSelect } from '@angular/material/select';
+import { dataTables, tableCsv } from '@hypogeon/core/formats';
+import { Actions } from '../data/actions';
+import { Errand } from '../data/errand';
+import { Exports } from '../data/exports';
+import { Journal } from '../data/journal';
+import { JournalFile } from '../data/journal-file';
+import { saveText } from '../data/save-text';
+import { Today } from '../data/today';
+import { Field } from '../forms/field';
+
+/** Everything out as open files, and what can come in. */
+@Component({
+  selector: 'hy-data-page',
+  imports: [MatButton, MatOption, MatSelect, Field, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <p class="quiet small"><a routerLink="/settings">Settings</a></p>
+    <h1>Data in and out</h1>
+    <section aria-labelledby="out">
+      <h2 id="out" class="ruled">Out</h2>
+      <dl>
+        @for (way of ways; track way.name) {
+          <div>
+            <dt>{{ way.name }}</dt>
+            <dd>{{ way.says }}</dd>
+            <dd>
+              <button
+                type="button"
+                matButton="outlined"
+                [disabled]="busy() !== ''"
+                (click)="out(way)"
+              >
+                {{ busy() === way.name ? 'Packing …' : way.button }}
+              </button>
+            </dd>
+          </div>
+        }
+      </dl>
+      @if (errand.problem()) {
+        <p class="problem" role="alert">{{ errand.problem() }}</p>
+      }
+      <form (submit)="$event.preventDefault(); table(which.value)">
+        <hy-field label="A single table">
+          <mat-select [value]="tables()[0]?.name" #which>
+            @for (t of tables(); track t.name) {
+              <mat-option [value]="t.name">{{ t.title }}, {{ t.rows.length }}</mat-option>
+            }
+          </mat-select>
+        </hy-field>
+        <button matButton="outlined">Save as CSV</button>
+      </form>
+    </section>
+    <section aria-labelledby="in">
+      <h2 id="in" class="ruled">In</h2>
+      <ul>
+        <li>
+          <a routerLink="/settings" fragment="journal">A journal or a zip that Hypogeon saved</a>:
+          what it changes is said first
+        </li>
+        <li>
+          <a routerLink="/settings/paper">An old paper log</a>: a CSV with a row for every batch,
+          columns as you have them
+        </li>
+        <li>
+          Readings of a logger: on the page of the bench they belong to, under
+          <a routerLink="/settings">Settings</a>
+        </li>
+      </ul>
+    </section>
+  `,
+  styles: `
+    :host {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr);
+      gap: 1.4rem;
+      max-width: 58rem;
+    }
+    dl {
+      margin: 0;
+    }
+    dl div {
+      display: grid;
+      grid-template-columns: 8rem minmax(0, 1fr) 9.5rem;
+      gap: 0.3rem 1.2rem;
+      align-items: center;
+      padding: 0.6rem 0;
+      border-bottom: 1px solid var(--line);
+    }
+    dt {
+      font-weight: 650;
+    }
+    dd {
+      margin: 0;
+    }
+    form {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.8rem;
+      align-items: end;
+      margin-top: 1rem;
+    }
+    ul {
+      padding-left: 1.1rem;
+      line-height: 1.9;
+    }
+    @media (max-width: 760px) {
+      dl div {
+        grid-template-columns: minmax(0, 1fr);
+      }
+    }
+  `,
+})
+export class DataPage {
+  private readonly file = inject(JournalFile);
+  private readonly exports = inject(Exports);
+  private readonly actions = inject(Actions);
+  private readonly state = inject(Journal).state;
+  private readonly today = inject(Today).day;
+
+  protected readonly errand = new Errand();
+  protected readonly busy = this.errand.under;
+  protected readonly tables = computed(() => dataTables(this.state(), this.today()));
+  protected readonly ways: readonly Way[] = [
+    {
+      name: 'The journal',
+      says: 'Everything but pictures, as one JSON file that any Hypogeon reads.',
+      button: 'Save JSON',
+      run: () => this.file.save(),
+    },
+    {
+      name: 'With pictures',
+      says: 'The journal and every picture in one zip: the full backup.',
+      button: 'Save zip',
+      run: () => this.exports.saveZip(),
+    },
+    {
+      name: 'Data package',
+      says: 'Every table as CSV with its schema (Frictionless), for a spreadsheet or for R.',
+      button: 'Save package',
+      run: () => this.exports.savePackage(),
+    },
+    {
+      name: 'Calendar',
+      says: 'The tasks of the next six weeks. Import it again later, and your calendar moves them instead of doubling them.',
+      button: 'Save calendar',
+      run: () => this.exports.saveCalendar(),
+    },
+  ];
+
+  protected async out(way: Way): Promise<void> {
+    const done = await this.errand.run(way.name, async () => {
+      await way.run();
+      return true;
+    });
+    if (done) this.actions.say('It is in your downloads.');
+  }
+
+  protected table(name: string): void {
+    const table = this.tables().find((t) => t.name === name);
+    if (table) saveText(`${table.name}-${this.today()}.csv`, tableCsv(table));
+  }
+}
+
+interface Way {
+  readonly name: string;
+  readonly says: string;
+  readonly button: string;
+  readonly run: () => Promise<void>;
+}

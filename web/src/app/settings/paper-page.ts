@@ -1,0 +1,242 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { Router, RouterLink } from '@angular/router';
+import { MatCheckbox } from '@angular/material/checkbox';
+import { MatButton } from '@angular/material/button';
+import { MatOption, MatSelect } from '@angular/material/select';
+import { plantOf, plants, placesIn } from '@hypogeon/core/bench';
+import type { DayOrder } from '@hypogeon/core/days';
+import { METHOD, METHODS, type MethodId } from '@hypogeon/core/botany';
+import {
+  PAPER_FIELD_NAME,
+  PAPER_FIELDS,
+  paperEntries,
+  paperOrders,
+  readPaper,
+  type PaperField,
+  type PaperMapping,
+  type PaperRow,
+  type Table,
+} from '@hypogeon/core/formats';
+import { Actions } from '../data/actions';
+import { Errand } from '../data/errand';
+import { FILES_WORKER } from '../data/workers';
+import { freshId } from '../data/fresh-id';
+import { Journal } from '../data/journal';
+import { Today } from '../data/today';
+import { Words } from '../data/words';
+import { oneAtATime } from '../data/one-at-a-time';
+import { Field, FieldControl } from '../forms/field';
+import { FilePick } from '../forms/file-pick';
+
+const MOST_BYTES = 20_000_000;
+/** So many rows are shown at once; all are taken. */
+const SHOWN = 100;
+
+/** Somebody's old paper log: columns told, every row's fate shown before anything is taken. */
+@Component({
+  selector: 'hy-paper-page',
+  imports: [
+    FilePick,
+    MatCheckbox,
+    MatButton,
+    MatOption,
+    MatSelect,
+    Field,
+    FieldControl,
+    RouterLink,
+  ],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './paper-page.html',
+  styleUrl: './paper-page.scss',
+})
+export class PaperPage {
+  private readonly worker = inject(FILES_WORKER);
+  protected readonly errand = new Errand();
+  private readonly journal = inject(Journal);
+  private readonly actions = inject(Actions);
+  private readonly router = inject(Router);
+  private readonly today = inject(Today).day;
+  private readonly words = inject(Words);
+  private readonly state = this.journal.state;
+
+  protected readonly fields = PAPER_FIELDS.map((id) => ({ id, name: PAPER_FIELD_NAME[id] }));
+  protected readonly methods = METHODS.map((id) => METHOD[id]);
+  protected readonly problem = signal('');
+  protected readonly name = signal('');
+  protected readonly table = signal<Table | null>(null);
+  protected readonly mapping = signal<PaperMapping>({
+    columns: {},
+    order: '',
+    like: {},
+    method: '',
+  });
+  protected readonly onlyBad = signal(false);
+  protected readonly space = signal('');
+  protected readonly spaces = computed(() => placesIn(this.state()));
+  protected readonly plants = computed(() => plants(this.state()));
+
+  /** Asked once for all, and only where dates can be read both ways. */
+  protected readonly asksOrder = computed(() => {
+    const table = this.table();
+    return table !== null && paperOrders(table, this.mapping().columns).length > 1;
+  });
+  private readonly read = computed(() => {
+    const table = this.table();
+    return table ? readPaper(this.state(), table, this.mapping(), this.today()) : [];
+  });
+  protected readonly good = computed(() => this.read().filter((r) => r.ok).length);
+  protected readonly bad = computed(() => this.read().length - this.good());
+  protected readonly needsMethod = computed(() =>
+    this.read().some((r) => !r.ok && r.field === 'method'),
+  );
+  /** Names the plant guide does not know, to be told what they are like. */
+  protected readonly unknown = computed(() => {
+    const at = this.mapping().columns.taxon;
+    const table = this.table();
+    if (at === undefined || !table) return [];
+    const { like } = this.mapping();
+    // In the order of the log, whatever is chosen: the fields stand still under the hand.
+    const names = this.read().flatMap((r) => {
+      const name = (table.rows[r.line - 2]?.[at] ?? '').trim();
+      const asked = (!r.ok && r.field === 'taxon') || Object.hasOwn(like, name);
+      return asked && name !== '' ? [name] : [];
+    });
+    return [...new Set(names)];
+  });
+  protected readonly rows = computed(() =>
+    this.read()
+      .filter((r) => !this.onlyBad() || !r.ok)
+      .slice(0, SHOWN)
+      .map((row) => ({
+        line: row.line,
+        ok: row.ok,
+        says: this.says(row),
+        more: row.ok ? row.assumed : [],
+        wrong: row.ok ? null : this.cell(row.line, row.field),
+      })),
+  );
+  protected readonly hidden = computed(() =>
+    Math.max(0, (this.onlyBad() ? this.bad() : this.read().length) - SHOWN),
+  );
+
+  protected async choose(file: File | undefined): Promise<void> {
+    if (!file) return;
+    this.problem.set('');
+    this.table.set(null);
+    if (file.size > MOST_BYTES)
+      return this.problem.set(`“${file.name}” is larger than 20 MB. Split it into parts.`);
+    const read = await this.errand.run(`Reading ${file.name}`, async () => {
+      const text = await file.text();
+      return this.worker.ask((w) => w.paper(text));
+    });
+    if (read === undefined) return this.problem.set(this.errand.problem());
+    if (!read)
+      return this.problem.set(
+        `There is no table in “${file.name}”: a header and rows were expected.`,
+      );
+    this.name.set(file.name);
+    this.mapping.set(read.mapping);
+    this.table.set(read.table);
+    this.space.set(this.spaces()[0]?.id ?? '');
+  }
+
+  protected column(field: PaperField, text: string): void {
+    const { [field]: _old, ...others } = this.mapping().columns;
+    const at = Number(text);
+    // A column means one thing at most.
+    const kept = Object.fromEntries(
+      Object.entries(others).filter(([, i]) => text === '' || i !== at),
+    );
+    this.mapping.update((m) => ({ ...m, columns: text === '' ? kept : { ...kept, [field]: at } }));
+  }
+
+  protected order(order: string): void {
+    this.mapping.update((m) => ({ ...m, order: order as DayOrder | '' }));
+  }
+
+  protected method(method: string): void {
+    this.mapping.update((m) => ({ ...m, method: method as MethodId | '' }));
+  }
+
+  protected like(name: string, taxon: string): void {
+    this.mapping.update((m) => {
+      const { [name]: _old, ...like } = m.like;
+      return { ...m, like: taxon === '' ? like : { ...like, [name]: taxon } };
+    });
+  }
+
+  /** A row that is left out is put right where it stands. */
+  protected correct(line: number, field: PaperField, text: string): void {
+    const at = this.mapping().columns[field];
+    if (at === undefined) return;
+    this.table.update(
+      (table) =>
+        table && {
+          ...table,
+          rows: table.rows.map((row, i) =>
+            i === line - 2 ? Object.assign([...row], { [at]: text }) : row,
+          ),
+        },
+    );
+  }
+
+  protected readonly take = oneAtATime(() => this.takeAll());
+
+  private async takeAll(): Promise<void> {
+    const space = this.space() || 'old-log';
+    const entries = [
+      ...(this.space()
+        ? []
+        : [
+            {
+              kind: 'put',
+              record: 'space',
+              key: space,
+              fields: { name: 'From the old log' },
+            } as const,
+          ]),
+      ...paperEntries(this.state(), this.read(), space, freshId),
+    ];
+    const good = this.good();
+    const saved = await this.actions.recordAll(
+      entries,
+      `${good === 1 ? 'One batch' : `${good} batches`} taken in`,
+    );
+    if (!saved) return;
+    this.table.set(null);
+    await this.router.navigate(['/results']);
+  }
+
+  private cell(line: number, field: PaperField) {
+    const at = this.mapping().columns[field];
+    if (at === undefined) return null;
+    const text = this.table()?.rows[line - 2]?.[at] ?? '';
+    return { field, name: PAPER_FIELD_NAME[field], text };
+  }
+
+  private says(row: PaperRow): string {
+    if (!row.ok) return `${PAPER_FIELD_NAME[row.field]}: ${row.sentence}`;
+    const { fields, counts } = row;
+    const plant = plantOf(this.state(), row.taxon)?.name ?? row.taxon;
+    const method = METHOD[fields.method!];
+    const outcome = counts
+      ? [
+          `${counts.rooted + counts.pupped} rooted`,
+          counts.pupped ? `${counts.pupped} with pups` : '',
+          counts.rotted ? `${counts.rotted} rotted` : '',
+          counts.dried ? `${counts.dried} dried` : '',
+          counts.lost ? `${counts.lost} lost` : '',
+        ]
+          .filter(Boolean)
+          .join(', ')
+      : 'not counted';
+    return [
+      `${fields.count} ${fields.count === 1 ? method.one : method.many} of ${row.newPlant ? `${row.newPlant} (like ${plant})` : plant}`,
+      `cut ${this.words.day(fields.cutOn!)}`,
+      row.mother ? `from ${row.mother}` : '',
+      outcome,
+    ]
+      .filter(Boolean)
+      .join(', ');
+  }
+}

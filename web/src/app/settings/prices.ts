@@ -1,0 +1,120 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatOption, MatSelect } from '@angular/material/select';
+import { containersOf } from '@hypogeon/core/bench';
+import { SETTINGS_KEY } from '@hypogeon/core/journal';
+import { Actions } from '../data/actions';
+import { Journal } from '../data/journal';
+import { Field, FieldControl } from '../forms/field';
+import { numberFrom } from '../forms/number';
+
+const PRICES = [
+  { key: 'labelPrice', name: 'A label', hint: '' },
+  { key: 'hourPrice', name: 'An hour of your hands', hint: 'Leave empty where it is a pleasure.' },
+  { key: 'plantPrice', name: 'A rooted plant fetches', hint: 'For what losses are worth.' },
+] as const;
+type PriceKey = (typeof PRICES)[number]['key'];
+
+const MOST = 1e6;
+
+/** What things cost, in the grower's own money: kept as soon as it is typed and makes sense. */
+@Component({
+  selector: 'hy-prices',
+  imports: [MatOption, MatSelect, Field, FieldControl],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="fields">
+      @for (p of prices; track p.key) {
+        <hy-field [label]="p.name" [hint]="p.hint" [problem]="problems()[p.key] ?? ''">
+          <input
+            hyControl
+            type="text"
+            inputmode="decimal"
+            placeholder="not told"
+            [value]="settings()[p.key] ?? ''"
+            (change)="setPrice(p.key, price.value)"
+            #price
+          />
+        </hy-field>
+      }
+      <hy-field label="Price of a container">
+        <mat-select [value]="chosen()?.id" (selectionChange)="container.set($event.value)">
+          @for (c of containers(); track c.id) {
+            <mat-option [value]="c.id">{{ c.name }}</mat-option>
+          }
+        </mat-select>
+      </hy-field>
+      @if (chosen(); as c) {
+        <hy-field
+          label="One of them costs"
+          hint="Or its share of wear, if it is used again."
+          [problem]="problems()['container'] ?? ''"
+        >
+          <input
+            hyControl
+            type="text"
+            inputmode="decimal"
+            placeholder="not told"
+            [value]="containerPrice()"
+            (change)="setContainer(c.id, each.value)"
+            #each
+          />
+        </hy-field>
+      }
+    </div>
+    <p class="quiet small">In your own money. What components cost stands on the shelf.</p>
+  `,
+  styles: `
+    :host {
+      display: grid;
+      gap: 0.6rem;
+      grid-template-columns: minmax(0, 1fr);
+      width: 100%;
+    }
+    .fields {
+      display: grid;
+      grid-template-columns: repeat(auto-fit, minmax(13rem, 1fr));
+      gap: 1rem;
+    }
+  `,
+})
+export class Prices {
+  private readonly journal = inject(Journal);
+  private readonly actions = inject(Actions);
+  protected readonly prices = PRICES;
+  protected readonly settings = computed(() => this.journal.state().settings);
+  protected readonly problems = signal<Readonly<Record<string, string>>>({});
+  protected readonly container = signal('');
+  protected readonly containers = computed(() => containersOf(this.journal.state()));
+  protected readonly chosen = computed(
+    () => this.containers().find((c) => c.id === this.container()) ?? this.containers()[0],
+  );
+  protected readonly containerPrice = computed(
+    () => this.journal.state().containers.get(this.chosen()?.id ?? '')?.price ?? '',
+  );
+
+  protected setPrice(key: PriceKey, text: string): void {
+    const price = this.read(key, text);
+    if (price === undefined) return;
+    void this.actions.record(
+      { kind: 'put', record: 'settings', key: SETTINGS_KEY, fields: { [key]: price } },
+      '',
+    );
+  }
+
+  protected setContainer(id: string, text: string): void {
+    const price = this.read('container', text);
+    if (price === undefined) return;
+    void this.actions.record({ kind: 'put', record: 'container', key: id, fields: { price } }, '');
+  }
+
+  /** The price, null where it was cleared, undefined where it makes no sense. */
+  private read(key: string, text: string): number | null | undefined {
+    const price = text.trim() === '' ? null : numberFrom(text);
+    const wrong = price !== null && !(price >= 0 && price <= MOST);
+    this.problems.update((p) => ({
+      ...p,
+      [key]: wrong ? `A price from 0 to a million, or empty: “${text}” is none.` : '',
+    }));
+    return wrong ? undefined : price;
+  }
+}

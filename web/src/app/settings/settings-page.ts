@@ -1,0 +1,300 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { Router, RouterLink } from '@angular/router';
+import { MatButton } from '@angular/material/button';
+import { MatOption, MatSelect } from '@angular/material/select';
+import { airOf, isEmptyPlace, placesIn } from '@hypogeon/core/bench';
+import { problemText } from '@hypogeon/core/formats';
+import { fold, SETTINGS_KEY, type Entry, type SettingsFields } from '@hypogeon/core/journal';
+import { temperatureIn } from '@hypogeon/core/units';
+import { WATER_SCHOOL } from '@hypogeon/core/water';
+import { WOUND_SCHOOL } from '@hypogeon/core/wound';
+import { Actions } from '../data/actions';
+import { Errand } from '../data/errand';
+import { freshId } from '../data/fresh-id';
+import { Journal } from '../data/journal';
+import { JournalFile, type OfferedFile } from '../data/journal-file';
+import { Theme, THEMES, type ThemeChoice } from '../data/theme';
+import { Today } from '../data/today';
+import { touchedFields } from '../data/touched';
+import { Words } from '../data/words';
+import { oneAtATime } from '../data/one-at-a-time';
+import { Field, FieldControl } from '../forms/field';
+import { Confirm } from '../ui/confirm';
+import { Prices } from './prices';
+import { FilePick } from '../forms/file-pick';
+
+const THEME_WORD: Readonly<Record<ThemeChoice, string>> = {
+  auto: 'As the device',
+  noon: 'Noon',
+  lamp: 'Lamp',
+};
+
+interface SpaceForm {
+  /** Empty for a new one. */
+  readonly id: string;
+  readonly name: string;
+  readonly temperature: string;
+  readonly humidity: string;
+  readonly light: string;
+  /** What is typed is today's reading, not what the place usually has. */
+  readonly reading: boolean;
+}
+
+/** Which inputs each field is read from. */
+const PLACE_FEEDS = {
+  name: ['name'],
+  tempC: ['temperature'],
+  rh: ['humidity'],
+  light: ['light'],
+} as const;
+
+@Component({
+  selector: 'hy-settings-page',
+  imports: [FilePick, MatButton, MatOption, MatSelect, Field, FieldControl, RouterLink, Prices],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './settings-page.html',
+  styleUrl: './settings-page.scss',
+})
+export class SettingsPage {
+  private readonly actions = inject(Actions);
+  private readonly confirm = inject(Confirm);
+  private readonly router = inject(Router);
+  private readonly file = inject(JournalFile);
+  private readonly today = inject(Today).day;
+  protected readonly journal = inject(Journal);
+  protected readonly words = inject(Words);
+  protected readonly theme = inject(Theme);
+
+  protected readonly themes = THEMES;
+  protected readonly themeWord = THEME_WORD;
+  protected readonly schools = Object.values(WOUND_SCHOOL);
+  protected readonly waterSchools = Object.values(WATER_SCHOOL);
+  protected readonly settings = computed(() => this.journal.state().settings);
+
+  protected readonly spaces = computed(() => {
+    const state = this.journal.state();
+    return placesIn(state).map((space) => {
+      const now = airOf(state, space.id, this.today());
+      return {
+        space,
+        usual: `${this.words.temperature(space.tempC ?? 20)}, ${this.words.percent(space.rh ?? 0.55)}`,
+        now:
+          now.from === 'reading'
+            ? `${this.words.temperature(now.tempC)}, ${this.words.percent(now.rh)}`
+            : 'no reading these days',
+        empty: isEmptyPlace(state, space.id),
+      };
+    });
+  });
+
+  protected readonly form = signal<SpaceForm | null>(null);
+  protected readonly tried = signal(false);
+  protected readonly formProblems = computed(() => {
+    const form = this.form();
+    if (!form) return { name: '', temperature: '', humidity: '' };
+    const celsius = this.words.celsius(form.temperature);
+    const humidity = this.words.share(form.humidity);
+    const unit = this.words.temperatureUnit() === 'C' ? '°C' : '°F';
+    return {
+      name: form.name.trim() === '' ? 'What do you call the place?' : '',
+      temperature:
+        Number.isNaN(celsius) || celsius < -30 || celsius > 60
+          ? `The mean of the day in ${unit}, from ${this.words.temperature(-30)} to ${this.words.temperature(60)}.`
+          : '',
+      humidity:
+        Number.isNaN(humidity) || humidity < 0.01
+          ? 'Relative humidity in per cent, from 1 to 100.'
+          : '',
+    };
+  });
+
+  protected readonly errand = new Errand();
+  protected readonly offered = signal<{ readonly name: string; readonly read: OfferedFile } | null>(
+    null,
+  );
+  protected readonly clearing = signal(false);
+  /** What the grower added to the demo, and would lose with it. */
+  protected readonly ownInDemo = computed(() => {
+    if (this.journal.book() !== 'demo') return 0;
+    return [...this.journal.state().log.values()].flat().filter((e) => e.by !== 'demo').length;
+  });
+
+  protected readonly problemText = problemText;
+  protected readonly inDemo = computed(() => this.journal.book() === 'demo');
+
+  protected setLength(length: string): void {
+    this.setting({ length: length === 'in' ? 'in' : 'mm' });
+  }
+
+  protected setTemperature(temperature: string): void {
+    this.setting({ temperature: temperature === 'F' ? 'F' : 'C' });
+  }
+
+  protected setSchool(id: string): void {
+    this.setting({ school: this.schools.find((s) => s.id === id)?.id ?? null });
+  }
+
+  protected setWaterSchool(id: string): void {
+    this.setting({ waterSchool: this.waterSchools.find((s) => s.id === id)?.id ?? null });
+  }
+
+  protected setTheme(value: string): void {
+    this.theme.choice.set(THEMES.find((t) => t === value) ?? 'auto');
+  }
+
+  protected addSpace(): void {
+    this.open({ id: '', name: '', temperature: '', humidity: '', light: '', reading: false });
+  }
+
+  protected editSpace(id: string, reading: boolean): void {
+    const state = this.journal.state();
+    const space = state.spaces.get(id);
+    if (!space) return;
+    const air = reading
+      ? airOf(state, id, this.today())
+      : { tempC: space.tempC ?? 20, rh: space.rh ?? 0.55 };
+    const shown = temperatureIn(air.tempC, this.words.temperatureUnit());
+    this.open({
+      id,
+      name: space.name ?? '',
+      temperature: String(+shown.toFixed(1)),
+      humidity: String(Math.round(air.rh * 100)),
+      light: space.light ?? '',
+      reading,
+    });
+  }
+
+  protected type<K extends keyof SpaceForm>(field: K, value: SpaceForm[K]): void {
+    this.touched.add(field);
+    this.form.update((form) => form && { ...form, [field]: value });
+  }
+
+  protected show(problem: string): string {
+    return this.tried() ? problem : '';
+  }
+
+  protected readonly saveSpace = oneAtATime(() => this.keepSpace());
+
+  private async keepSpace(): Promise<void> {
+    const form = this.form();
+    if (!form) return;
+    this.tried.set(true);
+    if (Object.values(this.formProblems()).some((p) => p !== '')) return;
+    const tempC = +this.words.celsius(form.temperature).toFixed(2);
+    const rh = +this.words.share(form.humidity).toFixed(4);
+    this.form.set(null);
+    if (form.reading) {
+      await this.actions.record({ kind: 'air', space: form.id, tempC, rh }, 'Reading noted');
+      return;
+    }
+    const whole = { name: form.name.trim(), tempC, rh, light: form.light.trim() || null };
+    const fields = form.id ? touchedFields(this.touched, whole, PLACE_FEEDS) : whole;
+    if (Object.keys(fields).length === 0) return;
+    await this.actions.record(
+      { kind: 'put', record: 'space', key: form.id || freshId(), fields },
+      form.id ? 'Changed' : `${whole.name} added`,
+    );
+  }
+
+  protected readonly saveFile = oneAtATime(() => this.writeFile());
+
+  private async writeFile(): Promise<void> {
+    await this.file.save();
+    this.actions.say('The journal is in your downloads.');
+  }
+
+  protected async choose(file: File | undefined): Promise<void> {
+    if (!file) return;
+    this.offered.set(null);
+    const read = await this.errand.run(file.name, () => this.file.read(file));
+    if (read) this.offered.set({ name: file.name, read });
+  }
+
+  protected async take(
+    entries: readonly Entry[],
+    pictures: ReadonlyMap<string, Blob>,
+  ): Promise<void> {
+    this.offered.set(null);
+    const batches = fold(entries).batches.size;
+    try {
+      // Before the entries that name them, as when they are taken.
+      await this.file.restore(pictures);
+    } catch {
+      return this.actions.say('The store is full: the pictures do not fit. Nothing was taken.');
+    }
+    const saved = await this.journal.take(entries);
+    const seen = pictures.size > 0 ? `, ${pictures.size} pictures` : '';
+    if (saved)
+      this.actions.say(
+        `Added: ${batches === 1 ? '1 batch' : `${batches} batches`}${seen} in the file.`,
+      );
+  }
+
+  protected leave(): void {
+    this.offered.set(null);
+  }
+
+  protected stop(): void {
+    this.file.stop();
+  }
+
+  protected async demo(): Promise<void> {
+    await this.journal.openDemo();
+  }
+
+  protected async own(): Promise<void> {
+    await this.journal.openOwn();
+  }
+
+  /** The file goes where it belongs, not into the demo that is cleared some day. */
+  protected async takeHome(
+    entries: readonly Entry[],
+    pictures: ReadonlyMap<string, Blob>,
+  ): Promise<void> {
+    await this.journal.openOwn();
+    await this.take(entries, pictures);
+  }
+
+  /** A place in which nothing stands any more; undone by a tap. What once stood there keeps its name. */
+  protected deletePlace(id: string): void {
+    void this.actions.record(
+      { kind: 'put', record: 'space', key: id, fields: { away: true } },
+      `${this.journal.state().spaces.get(id)?.name ?? 'The place'} deleted`,
+    );
+  }
+
+  protected readonly emptyOwn = oneAtATime(() => this.emptyAll());
+
+  private async emptyAll(): Promise<void> {
+    await this.file.save();
+    const sure = await this.confirm.ask({
+      title: 'Empty this journal?',
+      text: 'A backup file is in your downloads: look that it is there. Everything in this browser goes, pictures too.',
+      yes: 'Empty it',
+    });
+    if (!sure) return;
+    await this.journal.clearOwn();
+    this.actions.say('Your journal is empty. The backup file brings it back.');
+    await this.router.navigateByUrl('/today');
+  }
+
+  protected readonly clearDemo = oneAtATime(() => this.throwDemoAway());
+
+  private async throwDemoAway(): Promise<void> {
+    this.clearing.set(false);
+    await this.journal.clearDemo();
+    this.actions.say('The demo is cleared. This is your own journal.');
+  }
+
+  private touched = new Set<keyof SpaceForm>();
+
+  private open(form: SpaceForm): void {
+    this.touched = new Set();
+    this.tried.set(false);
+    this.form.set(form);
+  }
+
+  private setting(fields: SettingsFields): void {
+    void this.actions.record({ kind: 'put', record: 'settings', key: SETTINGS_KEY, fields }, '');
+  }
+}

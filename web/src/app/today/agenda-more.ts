@@ -1,0 +1,106 @@
+import { ChangeDetectionStrategy, Component, inject, input, output, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { RouterLink } from '@angular/router';
+import { batchTitle, placeOf } from '@hypogeon/core/bench';
+import type { Ask } from '@hypogeon/core/care';
+import type { Batch, State } from '@hypogeon/core/journal';
+import { Words } from '../data/words';
+import { AskTaps } from './ask-taps';
+import { PostponeForm } from './postpone-form';
+
+/** Behind a line of the day: why, how sure, each of its batches by itself, and postponing. */
+@Component({
+  selector: 'hy-agenda-more',
+  imports: [MatButton, RouterLink, AskTaps, PostponeForm],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <ul>
+      @for (item of items(); track item.batch.id) {
+        <li>
+          <div class="row">
+            <a [routerLink]="['/bench', item.batch.id]">{{ title(item.batch) }}</a>
+            <span class="quiet">{{ place(item.batch) }}</span>
+            @if (items().length > 1) {
+              <hy-ask-taps [ask]="item" [name]="title(item.batch)" (tapped)="tapped.emit()" />
+            }
+          </div>
+          <p>
+            @if (items().length > 1) {
+              {{ words.askLine(item) }}
+            }
+            {{ words.reason(item.reason) }}
+            <span class="quiet">{{ words.sure(item) }}</span>
+          </p>
+          @if (postponing() === item.batch.id) {
+            @defer {
+              <hy-postpone-form
+                [batch]="item.batch.id"
+                [task]="item.kind"
+                (done)="tapped.emit(); closed.emit()"
+                (cancelled)="postponing.set('')"
+              />
+            }
+          } @else {
+            <button
+              type="button"
+              matButton="text"
+              [attr.aria-label]="'Postpone or skip: ' + title(item.batch)"
+              (click)="postponing.set(item.batch.id)"
+            >
+              Postpone or skip
+            </button>
+          }
+        </li>
+      }
+    </ul>
+  `,
+  styles: `
+    ul {
+      display: grid;
+      gap: 0.5rem;
+      margin: 0 0 0.5rem 20px;
+      padding: 0.2rem 0 0.2rem 1.1rem;
+      border-left: 3px solid var(--line);
+      list-style: none;
+    }
+    .row {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.2rem 0.6rem;
+      align-items: center;
+    }
+    .row a:first-child {
+      display: inline-flex;
+      align-items: center;
+      min-height: 44px;
+      font-weight: 600;
+    }
+    hy-ask-taps {
+      margin-left: auto;
+    }
+    p {
+      font-size: 0.9375rem;
+    }
+    button {
+      margin-left: -0.6rem;
+    }
+  `,
+})
+export class AgendaMore {
+  protected readonly words = inject(Words);
+  readonly items = input.required<readonly Ask[]>();
+  readonly state = input.required<State>();
+  readonly tapped = output();
+  readonly closed = output();
+
+  /** Id of the batch whose task is being postponed. */
+  protected readonly postponing = signal('');
+
+  protected title(batch: Batch): string {
+    return batchTitle(this.state(), batch);
+  }
+
+  protected place(batch: Batch): string {
+    return placeOf(this.state(), batch) ?? '';
+  }
+}

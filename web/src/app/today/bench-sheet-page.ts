@@ -1,0 +1,337 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  signal,
+} from '@angular/core';
+import { Router, RouterLink } from '@angular/router';
+import { MatButton } from '@angular/material/button';
+import { batchCode, batchTitle } from '@hypogeon/core/bench';
+import { isDay } from '@hypogeon/core/days';
+import { contradictions, type Batch, type Counts } from '@hypogeon/core/journal';
+import { careOf } from '@hypogeon/core/care';
+import { walkStops } from '@hypogeon/core/walk';
+import * as z from 'zod';
+import { TALLY_KEYS, type Counted } from '../bench/tally-keys';
+import { Actions } from '../data/actions';
+import { Drafts } from '../data/drafts';
+import { Journal } from '../data/journal';
+import { Today } from '../data/today';
+import { Water } from '../data/water';
+import { Words } from '../data/words';
+import { oneAtATime } from '../data/one-at-a-time';
+import { DayField } from '../forms/day-field';
+import { DraftNote } from '../forms/draft-note';
+import { Field, FieldControl } from '../forms/field';
+
+type Typed = Readonly<Record<string, Partial<Record<Counted, string>>>>;
+
+interface SheetDraft {
+  readonly day: string | null;
+  readonly typed: Typed;
+}
+
+const sheetSchema: z.ZodType<SheetDraft> = z.object({
+  day: z.string().nullable(),
+  typed: z.record(z.string(), z.record(z.string(), z.string().max(12))),
+});
+
+/** The round on paper: printed, filled in by pencil at the benches, and typed in afterwards in the same order. */
+@Component({
+  selector: 'hy-bench-sheet-page',
+  imports: [MatButton, DayField, DraftNote, Field, FieldControl, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="page-head">
+      <h1>{{ typing() ? 'Type the sheet in' : 'Pencil sheet' }}</h1>
+      <p class="quiet">{{ words.longDay(today()) }}, in the order you walk</p>
+      <div class="push row no-print">
+        <button type="button" [matButton]="typing() ? 'outlined' : 'filled'" (click)="print()">
+          Print
+        </button>
+        <button
+          type="button"
+          matButton="outlined"
+          [attr.aria-pressed]="typing()"
+          (click)="typing.set(!typing())"
+        >
+          {{ typing() ? 'Show the paper' : 'Type it in' }}
+        </button>
+        <a matButton="text" routerLink="/today/walk">Walk instead</a>
+      </div>
+    </div>
+    <hy-draft-note [at]="left()" (afresh)="afresh()" />
+    @if (typing()) {
+      <p class="no-print">Type what changed; a cell left empty stays as it was counted last.</p>
+    }
+    @for (bench of benches(); track bench.name) {
+      <section [attr.aria-label]="bench.name">
+        <h2 class="ruled">{{ bench.name }}</h2>
+        <div class="scroll" tabindex="0" role="region" [attr.aria-label]="'Counts, ' + bench.name">
+          <table>
+            <thead>
+              <tr>
+                <th scope="col">Tray</th>
+                <th scope="col">Batch</th>
+                <th scope="col" class="number">In all</th>
+                @for (key of keys; track key.outcome) {
+                  <th scope="col">{{ key.name }}</th>
+                }
+                <th scope="col" class="look">Look at</th>
+              </tr>
+            </thead>
+            <tbody>
+              @for (row of bench.rows; track row.batch.id) {
+                <tr>
+                  <th scope="row">{{ row.tray }}</th>
+                  <td>
+                    {{ row.title }} <span class="code quiet">{{ row.code }}</span>
+                  </td>
+                  <td class="number">{{ row.batch.count }}</td>
+                  @for (key of keys; track key.outcome) {
+                    <td class="cell">
+                      @if (typing()) {
+                        <hy-field
+                          unseen
+                          [label]="key.name + ', ' + row.code"
+                          [invalid]="row.problem !== ''"
+                        >
+                          <input
+                            hyControl
+                            inputmode="numeric"
+                            autocomplete="off"
+                            [placeholder]="row.batch.counts[key.outcome] + ''"
+                            [value]="typed()[row.batch.id]?.[key.outcome] ?? ''"
+                            (input)="type(row.batch.id, key.outcome, field.value)"
+                            #field
+                          />
+                        </hy-field>
+                      } @else {
+                        <small>{{ row.batch.counts[key.outcome] }}</small>
+                      }
+                    </td>
+                  }
+                  <td class="look">
+                    {{ row.asks }}
+                    @if (row.problem && typing()) {
+                      <span class="problem" role="alert" [id]="'p-' + row.batch.id">{{
+                        row.problem
+                      }}</span>
+                    }
+                  </td>
+                </tr>
+              }
+            </tbody>
+          </table>
+        </div>
+      </section>
+    } @empty {
+      <p>Nothing stands on the benches to be counted.</p>
+    }
+    @if (typing() && benches().length > 0) {
+      <div class="row no-print">
+        <hy-day
+          label="Counted on"
+          [problem]="dayProblem()"
+          [value]="on()"
+          [max]="today()"
+          (valueChange)="day.set($event)"
+        />
+        <button
+          type="button"
+          matButton="filled"
+          [disabled]="count() === 0 || wrong()"
+          (click)="save()"
+        >
+          {{
+            count() === 0
+              ? 'Nothing typed yet'
+              : count() === 1
+                ? 'Save one count'
+                : 'Save ' + count() + ' counts'
+          }}
+        </button>
+      </div>
+    }
+    <p class="quiet small">
+      Small figures are the last count. Losses stay counted from look to look. Do not dig: each look
+      sets roots back.
+    </p>
+  `,
+  styles: `
+    :host {
+      display: grid;
+      gap: 1.2rem;
+      grid-template-columns: minmax(0, 1fr);
+    }
+    .row {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.6rem 1rem;
+      align-items: end;
+    }
+    .scroll {
+      overflow-x: auto;
+    }
+    table {
+      width: 100%;
+      min-width: 52rem;
+    }
+    .cell {
+      width: 4.6rem;
+      border: 1px solid var(--line);
+      text-align: right;
+      vertical-align: bottom;
+      padding: 2px 4px;
+    }
+    .cell input {
+      text-align: right;
+    }
+    .look {
+      min-width: 12rem;
+      padding-left: 0.8rem;
+      font-size: 0.875rem;
+    }
+    .problem {
+      display: block;
+      color: var(--do);
+      font-weight: 600;
+    }
+    @media print {
+      table {
+        min-width: 0;
+        font-size: 9pt;
+      }
+      .cell {
+        height: 9mm;
+        width: 14mm;
+        border-color: #000;
+      }
+      tr {
+        break-inside: avoid;
+      }
+    }
+  `,
+})
+export class BenchSheetPage {
+  private readonly actions = inject(Actions);
+  private readonly router = inject(Router);
+  protected readonly words = inject(Words);
+  protected readonly today = inject(Today).day;
+  private readonly state = inject(Journal).state;
+  private readonly verdicts = inject(Water).verdicts;
+  private readonly keeper = inject(Drafts).keeper('sheet', sheetSchema);
+
+  protected readonly keys = TALLY_KEYS;
+  protected readonly typed = signal<Typed>(this.keeper.read()?.typed ?? {});
+  protected readonly typing = signal(Object.keys(this.typed()).length > 0);
+  protected readonly day = signal<string | null>(this.keeper.read()?.day ?? null);
+  protected readonly on = computed(() => this.day() ?? this.today());
+  protected readonly dayProblem = computed(() => {
+    if (!isDay(this.on())) return 'That is not a day of the calendar.';
+    return this.on() > this.today() ? 'That day is still to come.' : '';
+  });
+
+  private readonly rows = computed(() => {
+    const state = this.state();
+    return walkStops(state, this.today()).flatMap((stop) =>
+      stop.batches
+        .filter((b) => b.cut !== null)
+        .map((batch) => ({
+          bench: stop.spaceName,
+          tray: stop.name,
+          batch,
+          title: batchTitle(state, batch),
+          code: batchCode(state, batch),
+          problem: this.problem(batch),
+          asks: this.asks(batch),
+        })),
+    );
+  });
+  protected readonly benches = computed(() =>
+    [...new Set(this.rows().map((r) => r.bench))].map((name) => ({
+      name,
+      rows: this.rows().filter((r) => r.bench === name),
+    })),
+  );
+  private readonly told = computed(() => this.rows().filter((r) => this.typed()[r.batch.id]));
+  protected readonly count = computed(() => this.told().length);
+  protected readonly wrong = computed(
+    () => this.dayProblem() !== '' || this.told().some((r) => r.problem !== ''),
+  );
+
+  constructor() {
+    effect(() => {
+      const typed = this.typed();
+      const day = this.day();
+      if (Object.keys(typed).length > 0) this.keeper.keep({ day, typed });
+    });
+  }
+
+  private asks(batch: Batch): string {
+    const verdict = this.verdicts().get(batch.id);
+    const { asks, leave } = careOf(this.state(), batch, this.today(), verdict);
+    return [...leave.map((l) => this.words.leave(l)), ...asks.map((a) => this.words.ask(a))].join(
+      '; ',
+    );
+  }
+
+  protected type(batch: string, outcome: Counted, value: string): void {
+    this.typed.update((typed) => {
+      const { [batch]: row = {}, ...others } = typed;
+      const { [outcome]: _old, ...rest } = row;
+      const next = value.trim() === '' ? rest : { ...rest, [outcome]: value.trim() };
+      return Object.keys(next).length === 0 ? others : { ...others, [batch]: next };
+    });
+  }
+
+  protected print(): void {
+    this.typing.set(false);
+    // The paper is drawn before it is printed.
+    setTimeout(() => window.print());
+  }
+
+  /** When it was left, where it is taken up again. */
+  protected readonly left = signal(this.keeper.keptAt());
+  protected afresh(): void {
+    this.keeper.drop();
+    this.typed.set({});
+    this.left.set(null);
+  }
+
+  protected readonly save = oneAtATime(() => this.saveAll());
+
+  private async saveAll(): Promise<void> {
+    const rows = this.told();
+    const saved = await this.actions.recordAll(
+      rows.map(({ batch }) => ({
+        kind: 'tally',
+        batch: batch.id,
+        day: this.on(),
+        counts: this.countsOf(batch),
+      })),
+      rows.length === 1 ? 'One count typed in' : `${rows.length} counts typed in`,
+    );
+    if (!saved) return;
+    this.keeper.drop();
+    this.typed.set({});
+    await this.router.navigate(['/today']);
+  }
+
+  private countsOf(batch: Batch): Counts {
+    const row = this.typed()[batch.id] ?? {};
+    const read = Object.entries(row).map(([outcome, text]) => [outcome, Number(text)]);
+    return { ...batch.counts, ...(Object.fromEntries(read) as Partial<Counts>) };
+  }
+
+  private problem(batch: Batch): string {
+    const row = this.typed()[batch.id];
+    if (!row) return '';
+    const odd = Object.values(row).find((text) => !/^\d{1,5}$/.test(text));
+    if (odd !== undefined) return `“${odd}” is not a whole number.`;
+    const [first] = contradictions(batch.counts, this.countsOf(batch), batch.count);
+    return first ? `${first} If the paper is right, count it on its own page and say why.` : '';
+  }
+}

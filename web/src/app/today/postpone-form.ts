@@ -1,0 +1,100 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  input,
+  output,
+  signal,
+} from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatChipListbox, MatChipOption } from '@angular/material/chips';
+import { addDays, isDay, type Day } from '@hypogeon/core/days';
+import type { TaskId } from '@hypogeon/core/journal';
+import { Actions } from '../data/actions';
+import { Today } from '../data/today';
+import { Words } from '../data/words';
+import { DayField } from '../forms/day-field';
+
+/** What is told most often, so that nothing need be typed at the bench. */
+const REASONS = ['no time', 'still damp', 'rain', 'away', 'looks fine as it is'] as const;
+/** Days a task is postponed by without opening a calendar. */
+const USUAL = [1, 3, 7] as const;
+
+/** Postpones a task to a day, or skips it for good; the log tells why. Two taps, no typing. */
+@Component({
+  selector: 'hy-postpone-form',
+  imports: [DayField, MatButton, MatChipListbox, MatChipOption],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <mat-chip-listbox aria-label="Why" [value]="why()" (change)="why.set($event.value ?? why())">
+      @for (reason of reasons; track reason) {
+        <mat-chip-option [value]="reason">{{ reason }}</mat-chip-option>
+      }
+    </mat-chip-listbox>
+    <div class="row" role="group" aria-label="Postpone until">
+      @for (day of usual(); track day.day) {
+        <button type="button" matButton="outlined" (click)="until(day.day)">{{ day.says }}</button>
+      }
+      @if (picking()) {
+        <hy-day label="Until" [min]="first()" [problem]="problem()" (valueChange)="until($event)" />
+      } @else {
+        <button type="button" matButton="text" (click)="picking.set(true)">Another day</button>
+      }
+      <button type="button" matButton="text" (click)="skip()">Do not ask again</button>
+      <button type="button" matButton="text" (click)="cancelled.emit()">Cancel</button>
+    </div>
+  `,
+  styles: `
+    :host {
+      display: grid;
+      gap: 0.5rem;
+      padding: 0.4rem 0;
+    }
+    .row {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.4rem;
+      align-items: center;
+    }
+  `,
+})
+export class PostponeForm {
+  private readonly actions = inject(Actions);
+  private readonly today = inject(Today).day;
+  private readonly words = inject(Words);
+  readonly batch = input.required<string>();
+  readonly task = input.required<TaskId>();
+  readonly done = output();
+  readonly cancelled = output();
+
+  protected readonly reasons = REASONS;
+  protected readonly why = signal<string>(REASONS[0]);
+  protected readonly picking = signal(false);
+  protected readonly problem = signal('');
+  protected readonly first = computed(() => addDays(this.today(), 1));
+  protected readonly usual = computed(() =>
+    USUAL.map((days) => {
+      const day = addDays(this.today(), days);
+      return { day, says: this.words.near(day) };
+    }),
+  );
+
+  protected until(day: Day): void {
+    if (!isDay(day)) return;
+    if (day <= this.today()) return this.problem.set('Choose a day that is still to come.');
+    this.record({ until: day }, `Postponed to ${this.words.near(day)}`);
+  }
+
+  protected skip(): void {
+    this.record({}, 'Not asked again for this batch');
+  }
+
+  private record(until: { readonly until?: Day }, said: string): void {
+    void this.actions.record(
+      { kind: 'put-off', batch: this.batch(), task: this.task(), ...until, text: this.why() },
+      said,
+    );
+    this.done.emit();
+  }
+}

@@ -1,0 +1,99 @@
+import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
+import { MatIconButton } from '@angular/material/button';
+
+/** How firm the ground under a figure is: the fuller the mark, the firmer. */
+const MARK = {
+  published: { path: 'M4 4h10v10H4z', word: 'published' },
+  here: { path: 'M9 3.5a5.5 5.5 0 1 1 0 11a5.5 5.5 0 1 1 0-11', word: 'measured on this bench' },
+  practice: {
+    path: 'M9 3.5a5.5 5.5 0 1 1 0 11a5.5 5.5 0 1 1 0-11M9 6a3 3 0 1 0 0 6a3 3 0 1 0 0-6',
+    word: 'common practice',
+  },
+  guess: {
+    path: 'M9 4a5 5 0 1 1 0 10a5 5 0 1 1 0-10',
+    word: 'a working assumption',
+  },
+} as const;
+
+type Ground = keyof typeof MARK;
+
+/** What the words of a figure’s evidence come to. */
+export function groundOf(text: string): Ground {
+  if (text.startsWith('common practice')) return 'practice';
+  if (text.startsWith('working assumption') || text.startsWith('from memory')) return 'guess';
+  return /here|bench|your own/i.test(text) ? 'here' : 'published';
+}
+
+/**
+ * What a figure rests on: one small mark, its words on demand.
+ *
+ * @example <dd>14–28 days <hy-evidence of="Roots" text="common practice, no source" /></dd>
+ */
+@Component({
+  selector: 'hy-evidence',
+  imports: [MatIconButton],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (text()) {
+      <button
+        type="button"
+        matIconButton
+        [attr.aria-label]="of() + ': what it rests on'"
+        [attr.aria-expanded]="open()"
+        (click)="open.set(!open())"
+        (keydown.escape)="open.set(false)"
+      >
+        <svg viewBox="0 0 18 18" aria-hidden="true" [class]="ground()">
+          <path fill-rule="evenodd" [attr.d]="mark().path" />
+        </svg>
+      </button>
+      @if (open()) {
+        <span class="words" role="status">{{ text() }}</span>
+      }
+    }
+  `,
+  styles: `
+    :host {
+      display: inline-flex;
+      align-items: center;
+      flex-wrap: wrap;
+      vertical-align: middle;
+    }
+    button {
+      margin: -12px -8px;
+    }
+    svg {
+      width: 16px;
+      fill: var(--ink2);
+    }
+    .here {
+      fill: var(--living);
+    }
+    .guess {
+      fill: none;
+      stroke: var(--ink2);
+      stroke-width: 1.8;
+      stroke-dasharray: 2 2;
+    }
+    .words {
+      margin-left: 0.4rem;
+      color: var(--ink2);
+      font-size: 0.875rem;
+    }
+  `,
+})
+export class EvidenceMark {
+  /** Which figure: for those who hear it. */
+  readonly of = input.required<string>();
+  readonly text = input.required<string>();
+
+  protected readonly open = signal(false);
+  protected readonly ground = computed(() => groundOf(this.text()));
+  protected readonly mark = computed(() => MARK[this.ground()]);
+}
+
+/** What the marks mean, once a page. */
+export const EVIDENCE_LEGEND = (['published', 'here', 'practice', 'guess'] as const).map((id) => ({
+  id,
+  ...MARK[id],
+}));

@@ -1,0 +1,133 @@
+import { Clipboard } from '@angular/cdk/clipboard';
+import { CdkFixedSizeVirtualScroll, CdkVirtualScrollViewport } from '@angular/cdk/scrolling';
+import {
+  booleanAttribute,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  contentChildren,
+  inject,
+  input,
+  viewChild,
+} from '@angular/core';
+import { MatIconButton } from '@angular/material/button';
+import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
+import { mdiDotsVertical } from '@mdi/js';
+import { csvOf } from '@hypogeon/core/formats';
+import { saveText } from '../data/save-text';
+import { CellOf, type Column } from './column';
+import { TableRows } from './table-rows';
+
+/** Above this many rows only those in sight are drawn. */
+const MANY = 100;
+
+/**
+ * A table: sorts by its headings, copies and saves as CSV, and on a phone gives each row two lines.
+ * The first column names the row.
+ *
+ * @example <hy-table name="Arms" [columns]="columns" [rows]="arms()" />
+ */
+@Component({
+  selector: 'hy-table',
+  imports: [
+    CdkFixedSizeVirtualScroll,
+    CdkVirtualScrollViewport,
+    MatIconButton,
+    MatMenu,
+    MatMenuItem,
+    MatMenuTrigger,
+    TableRows,
+  ],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="head">
+      @if (heading()) {
+        <h2 class="ruled">{{ name() }}</h2>
+      }
+      <button
+        matIconButton
+        class="no-print"
+        [attr.aria-label]="name() + ': copy or save'"
+        [matMenuTriggerFor]="out"
+      >
+        <svg viewBox="0 0 24 24" aria-hidden="true"><path [attr.d]="dots" /></svg>
+      </button>
+      <mat-menu #out="matMenu">
+        <button mat-menu-item (click)="copy()">Copy the table</button>
+        <button mat-menu-item (click)="save()">Save as CSV</button>
+      </mat-menu>
+    </div>
+    @if (many()) {
+      <cdk-virtual-scroll-viewport
+        itemSize="56"
+        tabindex="0"
+        role="region"
+        [attr.aria-label]="name() + ', table'"
+      >
+        <hy-table-rows
+          many
+          [name]="name()"
+          [columns]="columns()"
+          [rows]="rows()"
+          [cells]="cells()"
+          [marked]="marked()"
+        />
+      </cdk-virtual-scroll-viewport>
+    } @else {
+      <div class="scroll" tabindex="0" role="region" [attr.aria-label]="name() + ', table'">
+        <hy-table-rows
+          [name]="name()"
+          [columns]="columns()"
+          [rows]="rows()"
+          [cells]="cells()"
+          [marked]="marked()"
+        />
+      </div>
+    }
+  `,
+  styleUrl: './table.scss',
+})
+export class Table<R> {
+  private readonly clipboard = inject(Clipboard);
+
+  /** What the table shows; the name of its file too. */
+  readonly name = input.required<string>();
+  /** Whether the name stands over the table as a heading. */
+  readonly heading = input(false, { transform: booleanAttribute });
+  readonly columns = input.required<readonly Column<R>[]>();
+  readonly rows = input.required<readonly R[]>();
+  /** Rows that stand out: the chosen, the best. */
+  readonly marked = input<(row: R) => boolean>(() => false);
+
+  protected readonly dots = mdiDotsVertical;
+  protected readonly cells = contentChildren(CellOf);
+  protected readonly many = computed(() => this.rows().length > MANY);
+
+  private readonly shown = viewChild.required<TableRows<R>>(TableRows);
+  private readonly said = computed(() => this.columns().filter((c) => !c.act));
+
+  /** Cells apart by tabs: what spreadsheets take from the clipboard. */
+  protected copy(): void {
+    const lines = [this.heads(), ...this.told()];
+    this.clipboard.copy(lines.map((line) => line.join('\t')).join('\n'));
+  }
+
+  protected save(): void {
+    const file = this.name()
+      .toLowerCase()
+      .replaceAll(/[^a-z0-9]+/g, '-');
+    saveText(`${file}.csv`, csvOf(this.heads(), this.told()));
+  }
+
+  private heads(): string[] {
+    return this.said().map((c) => c.head);
+  }
+
+  private told(): string[][] {
+    return this.shown()
+      .sorted()
+      .map((row) =>
+        this.said().map((c) => [c.text(row), c.note?.(row)].filter(Boolean).join(', ')),
+      );
+  }
+}

@@ -1,0 +1,31 @@
+import { dayOrderOf, firstWeekdayOf, localeOf, paperOf } from './locale';
+
+describe('days, weeks and paper where the grower lives', () => {
+  it('keeps the region and speaks English', () => {
+    expect(localeOf('de-AT')).toBe('en-AT');
+    expect(localeOf('de')).toBe('en-DE');
+    expect(localeOf('en-GB')).toBe('en-GB');
+    expect(localeOf('en-US')).toBe('en-US');
+    expect(localeOf('pt-BR')).toBe('en-BR');
+    expect(localeOf('not a tag')).toBe('en-GB');
+  });
+
+  it('knows which of day and month comes first', () => {
+    expect(dayOrderOf('en-US')).toBe('mdy');
+    expect(dayOrderOf('en-GB')).toBe('dmy');
+    expect(dayOrderOf('en-DE')).toBe('dmy');
+  });
+
+  it('begins the week as the region does', () => {
+    expect(firstWeekdayOf('en-US')).toBe(0);
+    expect(firstWeekdayOf('en-GB')).toBe(1);
+  });
+
+  // Source: Unicode CLDR, supplemental measurementData (from memory).
+  it('prints on the paper of the region', () => {
+    expect(paperOf('en-US')).toBe('letter');
+    expect(paperOf('en-MX')).toBe('letter');
+    expect(paperOf('en-GB')).toBe('a4');
+    expect(paperOf('en-DE')).toBe('a4');
+  });
+});
