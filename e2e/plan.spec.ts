@@ -9,6 +9,7 @@ test('the gate moves live with width, air and school', async ({ page }) => {
     Number(gateDays.exec((await answer.textContent()) ?? '')![1]);
   const usual = await days();
 
+  await page.getByRole('button', { name: /^Change/ }).click();
   await page.getByLabel(/Wound width/).fill('90 mm');
   await page.getByLabel(/Its thickness/).fill('1 1/4 in');
   const wide = await days();
@@ -29,10 +30,10 @@ test('what is wanted becomes a number to take, and moves with the day', async ({
   await page.goto('/#/plan?mother=m-eche');
   await page.getByLabel('Plants wanted').fill('20');
   await fillDay(page, 'By', '30 June 2026');
-  const ways = page.getByRole('region', { name: 'Ways side by side' });
-  await expect(ways.getByRole('row', { name: /recommended/ })).toBeVisible();
-  const take = ways.getByRole('button', { name: /by: Crown/ });
-  const number = async (): Promise<number> => Number(/\d+/.exec((await take.textContent())!)![0]);
+  await expect(page.getByRole('button', { name: /best for this/, pressed: true })).toBeVisible();
+  const take = page.getByRole('button', { name: /^(best for this )?Crown/ });
+  const number = async (): Promise<number> =>
+    Number(/Take (\d+)/.exec((await take.textContent())!)![1]);
   const easy = await number();
   await choose(page, 'How sure', '95 %');
   expect(await number()).toBeGreaterThan(easy);
@@ -47,11 +48,12 @@ test('what is wanted becomes a number to take, and moves with the day', async ({
   await expect(page.getByLabel('Plants wanted')).toHaveValue('20');
   await fillDay(page, 'By', '30 June 2026');
   await page.getByLabel('Plants wanted').fill('200');
-  await expect(page.getByText(/can be had by then from the \d+ she can spare/)).toBeVisible();
+  await expect(page.getByText(/All she can spare, .*: \d+ of 200 by/)).toBeVisible();
 });
 
 test('bad input gets a sentence at its field, and nothing typed is lost', async ({ page }) => {
   await page.goto('/#/plan?mother=m-eche');
+  await page.getByRole('button', { name: /^Change/ }).click();
   await page.getByLabel(/Wound width/).fill('wide');
   await expect(page.getByText('“wide” is not a length.')).toBeVisible();
   await page.getByLabel('How many').fill('2.5');
@@ -66,9 +68,10 @@ test('bad input gets a sentence at its field, and nothing typed is lost', async 
 
 test('cautions stand where the cut is planned', async ({ page }) => {
   await page.goto('/#/plan?mother=m-opun');
-  const answer = page.getByLabel('What the plan means');
+  const answer = page.getByRole('region', { name: 'Before you cut' });
   await expect(answer).toContainText('Glochids');
   await expect(answer).toContainText('Listed under CITES');
+  await page.getByRole('button', { name: /^Change/ }).click();
   await choose(page, 'Blade', 'dilute bleach, rinsed');
   await expect(answer).toContainText('Never with acid, ammonia, alcohol');
 });
@@ -117,9 +120,10 @@ test('a mother is looked over, planned for and cut: from her page to the calenda
   await expect(page.getByRole('img', { name: /^The year from Thu 9 Apr/ })).toBeVisible();
 
   await page.getByRole('link', { name: 'Plan a batch' }).click();
-  await choose(page, 'What for', 'as many as she gives safely');
-  await page.getByRole('button', { name: 'Take 6' }).click();
+  await page.getByRole('radio', { name: 'all she can spare' }).click();
+  await page.getByRole('button', { name: /^Offset, unrooted Take 6/ }).click();
   await expect(page.getByLabel('How many', { exact: true })).toHaveValue('6');
+  await page.getByRole('button', { name: /^Change/ }).click();
   await choose(page, 'My routine (optional)', 'For the fair');
   await fillDay(page, 'Cut on', '2026-04-11');
   await expect(page.getByRole('heading', { name: 'What to do when' })).toBeVisible();

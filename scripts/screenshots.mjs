@@ -21,7 +21,7 @@ const SHOTS = [
     'Plan a batch',
     'noon',
     WIDE,
-    { 'Plants wanted (optional)': '24' },
+    { 'Plants wanted': '24' },
   ],
   ['mother', '/mothers/m-gra2', 'What came of her', 'noon', WIDE],
   ['plan', '/plan?mother=m-gast', 'What changes that date', 'noon', WIDE],

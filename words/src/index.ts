@@ -16,3 +16,5 @@ export * from './calendar';
 export * from './log-line';
 export * from './notices';
 export * from './slips';
+export * from './ways';
+export * from './plan-sentence';

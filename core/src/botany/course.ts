@@ -37,6 +37,7 @@ const BY_STALK: ReadonlySet<string> = new Set([
   'Streptocarpus',
   'Haberlea',
   'Ramonda',
+  'Primulina',
 ]);
 
 /** Kinds that make plantlets on a plucked or torn leaf. Common practice, no source. */
@@ -68,6 +69,10 @@ const IN_WATER: ReadonlySet<string> = new Set([
   'Aloe',
   'Haworthia',
   'Haworthiopsis',
+  'Epiphyllum',
+  'Hatiora',
+  'Phedimus',
+  'Crassothonna',
 ]);
 
 /** Ways whose piece may stand in a jar: a stem, a stalk, a section; never a bare ball, pad or root. */

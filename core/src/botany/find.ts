@@ -5,8 +5,7 @@ import type { Taxon, TaxonMethod } from './taxon';
 /**
  * The taxa whose name, family, common name or old name fits every word typed. Words need not be whole,
  * and long ones forgive a slip or two; where something fits exactly, slips are not looked for. First
- * stands the one of which a name begins most like what was typed: “jade” is the jade plant before the
- * silver jade.
+ * stands the one of which a name begins most like what was typed and goes on least beyond it: “jade” is the jade plant before the silver jade.
  */
 export function findTaxa(taxa: readonly Taxon[], query: string): readonly Taxon[] {
   const words = plain(query).split(/\s+/).filter(Boolean);
@@ -22,16 +21,27 @@ export function findTaxa(taxa: readonly Taxon[], query: string): readonly Taxon[
 }
 
 function nearestFirst(taxa: readonly Taxon[], typed: string): readonly Taxon[] {
-  const slips = ({ name, common, synonyms }: Taxon): number =>
-    Math.min(
-      ...[name, ...common, ...synonyms].map((n) =>
-        distance(typed, plain(n).slice(0, typed.length)),
-      ),
-    );
+  const namesOf = ({ name, common, synonyms }: Taxon): readonly string[] =>
+    [...common, name, ...synonyms].map(plain);
   return taxa
-    .map((taxon) => ({ taxon, slips: slips(taxon) }))
-    .sort((a, b) => a.slips - b.slips)
+    .map((taxon) => {
+      const names = namesOf(taxon).map((n) => ({
+        slips: distance(typed, n.slice(0, typed.length)),
+        rest: Math.abs(n.length - typed.length),
+      }));
+      const [nearest] = names.toSorted((a, b) => a.slips - b.slips || a.rest - b.rest);
+      return { taxon, slips: nearest!.slips, rest: nearest!.rest };
+    })
+    .sort((a, b) => a.slips - b.slips || a.rest - b.rest)
     .map(({ taxon }) => taxon);
+}
+
+/** Those that are called just so, by any of their names: `Jade plant` is one plant, though others are jades too. */
+export function calledJustSo(taxa: readonly Taxon[], name: string): readonly Taxon[] {
+  const wanted = plain(name).trim();
+  return taxa.filter((t) =>
+    [t.name, ...t.common, ...t.synonyms].some((known) => plain(known) === wanted),
+  );
 }
 
 function textOf({ name, family, common, synonyms }: Taxon): string {

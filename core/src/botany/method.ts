@@ -161,8 +161,8 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
   'rooted-offset': {
     id: 'rooted-offset',
     name: 'Offset with roots',
-    one: 'offset',
-    many: 'offsets',
+    one: 'rooted offset',
+    many: 'rooted offsets',
     piece: 'offset',
     rule: 'Comes away with its own roots: pot at once, at the depth it had.',
     polarity: 'as it stood',

@@ -34,7 +34,8 @@ describe('the demo', () => {
 
   it('gives the round something in every band', () => {
     const round = roundOn(state, TODAY);
-    expect(new Set(round.leave.map((i) => i.kind))).toEqual(new Set(['gate', 'water']));
+    const left = round.leave.map((i) => i.kind);
+    expect(left).toEqual(expect.arrayContaining(['gate', 'water']));
     expect(round.look.length).toBeGreaterThan(2);
     expect(new Set(round.do.map((i) => i.kind)).size).toBeGreaterThanOrEqual(3);
   });

@@ -1,4 +1,4 @@
-import { findTaxa, METHODS, METHOD, type MethodId, type Taxon } from '../botany';
+import { calledJustSo, findTaxa, METHODS, METHOD, type MethodId, type Taxon } from '../botany';
 import { plants, placesIn } from '../bench';
 import { FIRST_DAY, LAST_DAY, orderTold, readDay, type Day, type DayOrder } from '../days';
 import { foldText } from '../text';
@@ -273,7 +273,8 @@ function plantIn(
   if (name === '') throw new Refused('taxon', 'names no plant.');
   const known = byName.get(foldText(name));
   if (known !== undefined) return { taxon: known, newPlant: null };
-  const [only, ...more] = findTaxa(taxa, name);
+  const so = calledJustSo(taxa, name);
+  const [only, ...more] = so.length > 0 ? so : findTaxa(taxa, name);
   if (only && more.length === 0) return { taxon: only.id, newPlant: null };
   // Names are a grower's: `constructor` is a plant like any other, and no key of every object.
   const chosen = Object.hasOwn(mapping.like, name) ? mapping.like[name] : undefined;

@@ -4,6 +4,7 @@ import {
   slowed,
   timeOf,
   type GrowingAir,
+  type MethodId,
   type Taxon,
   type TaxonMethod,
 } from '../botany';
@@ -20,16 +21,33 @@ export const SIZE_WORD: Readonly<Record<Size, string>> = {
 };
 
 /**
- * Days of growth at 22 °C in season from the first root or pup to the size. Working assumptions, set on
- * what growers say (a good-sized rosette from a leaf in about six months: common practice, no source).
+ * Days of growth at 22 °C in season from the first root (of leaves and sections: the first pup) to the size, by what
+ * the piece is to begin with: a rooted pup is a small plant already, a leaf’s pup a crumb. Working assumptions, set on
+ * what growers say (a good-sized rosette from a leaf in about six months, an offset within a season: common practice,
+ * no source).
  */
-const GROWTH_DAYS: Readonly<Record<Exclude<Size, 'rooted'>, number>> = { small: 28, saleable: 60 };
-const FROM_LEAF: Readonly<Record<Exclude<Size, 'rooted'>, number>> = { small: 60, saleable: 130 };
+const GROWTH_DAYS: Readonly<Record<MethodId, Readonly<Record<Exclude<Size, 'rooted'>, number>>>> = {
+  leaf: { small: 60, saleable: 130 },
+  'leaf-section': { small: 75, saleable: 160 },
+  crown: { small: 10, saleable: 40 },
+  segment: { small: 40, saleable: 90 },
+  trailing: { small: 20, saleable: 60 },
+  branch: { small: 14, saleable: 60 },
+  pad: { small: 28, saleable: 90 },
+  column: { small: 10, saleable: 45 },
+  offset: { small: 21, saleable: 70 },
+  'rooted-offset': { small: 0, saleable: 30 },
+  division: { small: 0, saleable: 30 },
+  plantlet: { small: 60, saleable: 130 },
+  'root-cutting': { small: 60, saleable: 150 },
+  bulbil: { small: 45, saleable: 110 },
+  'flower-stalk': { small: 60, saleable: 130 },
+  seed: { small: 120, saleable: 300 },
+  culture: { small: 40, saleable: 120 },
+};
 
-export function growthDays(method: TaxonMethod['method'], size: Size): number {
-  if (size === 'rooted') return 0;
-  const tiny = method === 'leaf' || method === 'leaf-section' || method === 'plantlet';
-  return (tiny ? FROM_LEAF : GROWTH_DAYS)[size];
+export function growthDays(method: MethodId, size: Size): number {
+  return size === 'rooted' ? 0 : GROWTH_DAYS[method][size];
 }
 
 /** How a cutting comes along, from its cut to the size that is wanted. */

@@ -1,11 +1,14 @@
-import type { MethodId } from '../botany';
+import type { Form, MethodId } from '../botany';
 import type { Mother } from '../journal';
+import { estimateStock } from './stock';
 
 /** What a mother can give of one kind and stay a mother. */
 export interface Spare {
   readonly count: number;
   /** What she has of it. */
   readonly of: number;
+  /** Between these, eight in ten, where nobody counted: then the plan offers a plant’s usual number, not a wish. */
+  readonly guess: { readonly low: number; readonly high: number } | null;
   readonly why: string;
 }
 
@@ -57,12 +60,28 @@ const WHY: Readonly<Record<MethodId, string>> = {
 export function spareOf({ has }: Pick<Mother, 'has'>, method: MethodId): Spare | null {
   const of = has?.[method];
   if (of === undefined) return null;
+  return { count: sparedOf(of, method), of, guess: null, why: WHY[method] };
+}
+
+/** What she can spare, counted or else by her build and height: nobody takes 31 crowns of one rosette. */
+export function likelySpareOf(
+  mother: Pick<Mother, 'has' | 'heightMm'>,
+  form: Form | null,
+  method: MethodId,
+): Spare {
+  const counted = spareOf(mother, method);
+  if (counted) return counted;
+  const { low, likely, high } = estimateStock(form, method, mother.heightMm ?? null);
+  return {
+    count: sparedOf(likely, method),
+    of: likely,
+    guess: { low: sparedOf(low, method), high: sparedOf(high, method) },
+    why: WHY[method],
+  };
+}
+
+function sparedOf(of: number, method: MethodId): number {
+  if (method === 'division') return Math.max(0, of - 1);
   const share = Math.floor(of * SHARE[method]);
-  const count =
-    method === 'division'
-      ? Math.max(0, of - 1)
-      : method === 'crown' && of > 0
-        ? Math.max(1, share)
-        : share;
-  return { count, of, why: WHY[method] };
+  return method === 'crown' && of > 0 ? Math.max(1, share) : share;
 }

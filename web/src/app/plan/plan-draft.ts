@@ -9,8 +9,8 @@ import type { AidId, WoundSchoolId } from '@hypogeon/core/wound';
 export const PURPOSES = ['want', 'safe', 'have'] as const;
 export type Purpose = (typeof PURPOSES)[number];
 export const PURPOSE_WORD: Readonly<Record<Purpose, string>> = {
-  want: 'so many plants',
-  safe: 'as many as she gives safely',
+  want: 'so many',
+  safe: 'all she can spare',
   have: 'pieces I have',
 };
 
@@ -48,6 +48,8 @@ export interface PlanDraft {
   readonly size: Size;
   readonly by: Day;
   readonly sure: string;
+  /** Several ways together, where one is not enough. */
+  readonly together: boolean;
 }
 
 export const BLANK_PLAN: PlanDraft = {
@@ -78,6 +80,7 @@ export const BLANK_PLAN: PlanDraft = {
   size: 'rooted',
   by: '',
   sure: '80',
+  together: false,
 };
 
 /** The plan turned to another mother: what is wanted, and where and with what one works, stays as it was asked. */

@@ -4,6 +4,19 @@ import { PlanPage } from './plan-page';
 const open = (mother: string): Promise<Bench<PlanPage>> => mount(PlanPage, { mother });
 const gate = (page: Bench<PlanPage>): number =>
   Number(/(\d+) days? after the cut/.exec(page.text)![1]);
+/** What a card says, by the way it stands for. */
+const card = (page: Bench<PlanPage>, name: string): string =>
+  page
+    .all('hy-way-cards button')
+    .map((b) => b.textContent.replace(/\s+/g, ' ').trim())
+    .find((text) => text.includes(name)) ?? '';
+const take = async (page: Bench<PlanPage>, name: string): Promise<void> => {
+  page
+    .all('hy-way-cards button')
+    .find((b) => b.textContent.includes(name))!
+    .click();
+  await page.settle();
+};
 
 describe('planning a batch', () => {
   it('asks for a mother first', async () => {
@@ -13,7 +26,9 @@ describe('planning a batch', () => {
 
   it('shows the gate for the usual cut before anything is typed', async () => {
     const page = await open('m-eche');
-    expect(page.text).toMatch(/Water from \w+ \d+ Apr/);
+    expect(page.text).toMatch(
+      /Cut today; set Sun 12 Apr\. First mist \w+ \d+ Apr\. Look for roots from/,
+    );
     expect(page.field('Wound width, mm').placeholder).toBe('usually 3.5 mm');
     expect(page.all('hy-gate-ranges')).toHaveLength(3);
   });
@@ -41,8 +56,7 @@ describe('planning a batch', () => {
   it('asks for a thickness only where a strap is cut, and has no gate without a wound', async () => {
     const page = await open('m-hawo');
     expect(() => page.field('Its thickness, mm')).toThrow();
-    page.all('input[type=radio]')[1]!.click();
-    await page.settle();
+    await take(page, 'Offset with roots');
     expect(page.text).toContain('No open cut');
     expect(() => page.field('Wound width, mm')).toThrow();
     expect(() => (page.field('How long to dry the cut'), null)).toThrow();
@@ -103,57 +117,90 @@ describe('planning a batch', () => {
 
   it('lays all ways to what is wanted side by side, and takes one by a tap', async () => {
     const page = await open('m-eche');
-    expect(page.all('hy-ways-table')).toEqual([]);
-    await page.fill('Plants wanted (optional)', '24');
+    expect(card(page, 'Crown')).toMatch(/\d+ % live/);
+    await page.fill('Plants wanted', '24');
     await page.fill('Grown to', 'small');
     await page.fill('By', '2026-07-20');
-    const rows = page.all('hy-ways-table tbody tr').map((r) => r.textContent.replace(/\s+/g, ' '));
-    expect(rows).toHaveLength(3);
-    expect(rows[0]).toMatch(/Leaf ?recommended/);
-    expect(rows[0]).toMatch(/she can spare 300/);
-    expect(rows[0]).toMatch(/\d+ % (slower|sooner) than the catalogue, by your own \d+/);
-    expect(rows[1]).toContain('upside down it never roots');
+    expect(page.all('hy-way-cards button')).toHaveLength(4);
+    expect(page.all('hy-way-cards [aria-pressed=true]')).toHaveLength(1);
+    expect(page.all('hy-way-cards [aria-pressed=true]')[0]!.textContent).toContain('best for this');
+    expect(card(page, 'Leaf')).toContain('she can spare 300');
+    expect(card(page, 'Leaf')).toMatch(/\d+ % (slower|sooner) than the catalogue, by your own \d+/);
+    expect(card(page, 'Crown')).toContain('upside down it never roots');
     // What the demo's finished batches taught stands beside the catalogue.
-    expect(rows[0]).toMatch(/your own \d+ leaves, with the catalogue/);
-    expect(rows[2]).toContain('catalogue');
-    expect(page.text).toMatch(/It is the least work\..*Five more: \d+ % sure/);
-    await page.tap(/^Take \d+ by: Crown/);
-    const take = Number(page.field('How many').value);
-    expect(take).toBeGreaterThan(24);
-    expect(take).toBeLessThan(40);
+    expect(card(page, 'Leaf')).toMatch(/your own \d+ leaves, with the catalogue/);
+    // Nobody counted her flower stalks, and nobody takes a thousand of them.
+    expect(card(page, 'Flower stalk')).toMatch(/(needed; she can spare|No number would do)/);
+    await take(page, 'Crown');
+    const number = Number(page.field('How many').value);
+    expect(number).toBeGreaterThan(24);
+    expect(number).toBeLessThan(40);
     expect(page.all('hy-needed-curve svg')[0]!.getAttribute('aria-label')).toMatch(
       /Cuttings needed against the day of cutting: \d+ at best, sensible until/,
     );
     expect(page.root.innerHTML).not.toContain('NaN');
   });
 
+  it('puts ways together where none alone is enough, and records each as its own batch', async () => {
+    const page = await open('m-gra2');
+    await page.fill('Plants wanted', '12');
+    expect(card(page, 'together')).toMatch(/as far as she goes.*12 \+ 1.*of 12, 80 % sure/);
+    expect(page.text).toMatch(/All she can spare, 12 leaves and 1 crown: \d+ of 12 by/);
+    expect(page.all('.sentence')).toHaveLength(2);
+    await page.tap('Cut: put it on the bench');
+    const kinds = page.recorded() as { kind: string; fields?: { method: string; count: number } }[];
+    expect(kinds.map((e) => e.kind)).toEqual(['put', 'cut', 'put', 'cut']);
+    expect(kinds.flatMap((e) => (e.fields ? [[e.fields.method, e.fields.count]] : []))).toEqual([
+      ['leaf', 12],
+      ['crown', 1],
+    ]);
+  });
+
+  it('asks what she has where it matters, and keeps it as one count', async () => {
+    const page = await open('m-gra2');
+    await page.fill('Plants wanted', '12');
+    expect(page.field('She has, segments').placeholder).toMatch(/^~\d+$/);
+    for (let i = 0; i < 3; i++) await page.tap('One more: crowns');
+    expect(page.field('She has, crowns').value).toBe('5');
+    await page.fill('She has, leaves', '90');
+    await new Promise((done) => setTimeout(done, 600));
+    await page.settle();
+    expect(page.recorded()).toHaveLength(1);
+    expect(page.recorded()[0]).toMatchObject({
+      record: 'mother',
+      key: 'm-gra2',
+      fields: { has: { leaf: 90, crown: 5 } },
+    });
+    expect(card(page, 'Leaf')).toContain('best for this');
+  });
+
   it('another mother is asked the same', async () => {
     const page = await open('m-eche');
-    await page.fill('Plants wanted (optional)', '24');
+    await page.fill('Plants wanted', '24');
     await page.fill('How sure', '90');
     page.fixture.componentRef.setInput('mother', 'm-sedu');
     await page.settle();
-    expect(page.field('Plants wanted (optional)').value).toBe('24');
+    expect(page.field('Plants wanted').value).toBe('24');
     expect(page.text).toContain('Ways to 24 rooted');
   });
 
   it('a wish that cannot be is told at its field and beneath', async () => {
     const page = await open('m-eche');
-    await page.fill('Plants wanted (optional)', '0');
+    await page.fill('Plants wanted', '0');
     expect(page.text).toContain('A whole number of 1 or more.');
     expect(page.text).toContain('Put the marked field right, and the ways are shown.');
   });
 
   it('says what can be done instead of what cannot', async () => {
     const page = await open('m-eche');
-    await page.fill('Plants wanted (optional)', '24');
+    await page.fill('Plants wanted', '24');
     await page.fill('By', '2026-04-12');
     expect(page.text).toContain('Not so many by then. Nothing is ready by then. The soonest');
     await page.fill('By', '2026-04-09');
     expect(page.text).toContain('That is before the cut can become anything.');
-    await page.fill('Plants wanted (optional)', '0');
+    await page.fill('Plants wanted', '0');
     expect(page.text).toContain('A whole number of 1 or more.');
-    await page.fill('Plants wanted (optional)', '6000');
+    await page.fill('Plants wanted', '6000');
     expect(page.text).toContain('At most 5,000 at once.');
   });
 
@@ -171,17 +218,13 @@ describe('planning a batch', () => {
     expect(page.text).toContain('Often a protected variety');
   });
 
-  it('gives as many as she can spare, or says to count her first', async () => {
+  it('gives as many as she can spare, by her build where nobody counted', async () => {
     const page = await open('m-grap');
-    await page.fill('What for', 'safe');
-    const rows = page
-      .all('hy-giving-table tbody tr')
-      .map((r) => r.textContent.replace(/\s+/g, ' '));
-    expect(rows).toHaveLength(3);
-    expect(rows[0]).toMatch(
+    await page.tap('all she can spare');
+    expect(card(page, 'Leaf')).toMatch(
       /Take 36 ?a third of her leaves.*about \d+ rooted ?\d+ to \d+, eight times/,
     );
-    await page.tap('Take 36');
+    await take(page, 'Leaf');
     expect(page.field('How many').value).toBe('36');
     await page.journal.record({
       kind: 'put',
@@ -190,16 +233,17 @@ describe('planning a batch', () => {
       fields: { has: null },
     });
     await page.settle();
-    expect(page.text).toContain('Nobody has counted what she has.');
+    expect(card(page, 'Leaf')).toContain('Take about');
+    expect(page.text).toContain('not counted: count what you want to take');
   });
 
   it('reckons with thirty fallen leaves', async () => {
     const page = await open('m-grap');
-    await page.fill('What for', 'have');
+    await page.tap('pieces I have');
     await page.fill('Pieces', '0');
     expect(page.text).toContain('A whole number of 1 or more.');
     await page.fill('Pieces', '30');
-    expect(page.all('hy-giving-table tbody tr')).toHaveLength(1);
+    expect(page.all('hy-way-cards button')).toHaveLength(1);
     expect(page.text).toContain('What they give');
   });
 

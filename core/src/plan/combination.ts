@@ -1,0 +1,136 @@
+import type { MethodId } from '../botany';
+import { addDays, type Day } from '../days';
+import type { State } from '../journal';
+import { atLeast, mostReached, plantsReady, sumOf } from './distribution';
+import { MINUTES } from './minutes';
+import { forOneBatch } from './number-needed';
+import { wayOf, type Way } from './way';
+import type { Wish } from './wish';
+
+/** So many of one kind, on a day. */
+export interface Part {
+  readonly method: MethodId;
+  readonly taken: number;
+}
+
+/** Several ways together, where one gives not enough. */
+export interface Combination {
+  readonly parts: readonly Part[];
+  /** Chance of all that is wanted, 0–1. */
+  readonly chance: number;
+  readonly enough: boolean;
+  /** So many are had with the certainty that is asked for; no more than wanted. */
+  readonly reached: number;
+  /** Cut again on that day, so many more are had with it; null where it gives no more in time. */
+  readonly again: { readonly day: Day; readonly chance: number; readonly reached: number } | null;
+}
+
+/**
+ * Days at 22 °C until a plant has again what it spared: heads break within three to six weeks and are large enough
+ * some weeks later, leaves take a season. Common practice, no source; working assumptions.
+ */
+const AGAIN_DAYS: Partial<Readonly<Record<MethodId, number>>> = {
+  leaf: 90,
+  crown: 70,
+  segment: 100,
+  trailing: 70,
+  branch: 120,
+  offset: 90,
+  'rooted-offset': 120,
+  plantlet: 40,
+};
+/** Beyond so many of one kind in one sum nobody counts any more. */
+const MOST_OF_A_KIND = 400;
+
+/**
+ * The ways of a mother put together until what is wanted is reached: the least work for a plant first, of the last
+ * one no more than it takes; what the earlier ones then need not give stays on her.
+ * @returns null where she gives nothing, or one way alone is enough
+ * Source: chances of independent batches added by convolution.
+ */
+export function combinationOf(state: State, wish: Wish, ways: readonly Way[]): Combination | null {
+  if (ways.some((w) => w.within)) return null;
+  const givers = ways
+    .filter((w) => w.spare !== null && w.spare.count > 0 && w.ready >= 0.01)
+    .toSorted((a, b) => workPerPlant(a) - workPerPlant(b));
+  if (givers.length === 0) return null;
+  const chancesOf = (way: Way, taken: number): readonly number[] =>
+    plantsReady(taken, forOneBatch(way.belief), way.readyByPace);
+  const most = givers.map((way) => Math.min(way.spare!.count, MOST_OF_A_KIND));
+  const sums: (readonly number[])[] = [[1]];
+  let parts = 0;
+  while (parts < givers.length && atLeast(wish.count, sums[parts]!) < wish.certainty - 1e-12) {
+    sums.push(sumOf(sums[parts]!, chancesOf(givers[parts]!, most[parts]!)));
+    parts++;
+  }
+  const taken = most.slice(0, parts);
+  const enough = atLeast(wish.count, sums[parts]!) >= wish.certainty - 1e-12;
+  // From the one that is most work backwards: no more of each than is needed beside all the others.
+  if (enough)
+    for (let i = parts - 1; i >= 0; i--) {
+      const others = taken.reduce<readonly number[]>(
+        (sum, n, j) => (j === i ? sum : sumOf(sum, chancesOf(givers[j]!, n))),
+        [1],
+      );
+      taken[i] = fewest(taken[i]!, (n) => {
+        const sum = sumOf(others, chancesOf(givers[i]!, n));
+        return atLeast(wish.count, sum) >= wish.certainty - 1e-12;
+      });
+    }
+  const total = taken.reduce<readonly number[]>(
+    (sum, n, j) => sumOf(sum, chancesOf(givers[j]!, n)),
+    [1],
+  );
+  return {
+    parts: taken.flatMap((n, i) => (n > 0 ? [{ method: givers[i]!.method, taken: n }] : [])),
+    chance: atLeast(wish.count, total),
+    enough,
+    reached: Math.min(wish.count, mostReached(wish.certainty, total)),
+    again: enough ? null : againOf(state, wish, givers, total),
+  };
+}
+
+/** The least number that will do, 0 … most; most is known to do. */
+function fewest(most: number, does: (n: number) => boolean): number {
+  let low = -1;
+  let high = most;
+  while (high - low > 1) {
+    const middle = (low + high) >> 1;
+    if (does(middle)) high = middle;
+    else low = middle;
+  }
+  return high;
+}
+
+/** A second cut once she has grown again what regrows soonest. */
+function againOf(
+  state: State,
+  wish: Wish,
+  givers: readonly Way[],
+  first: readonly number[],
+): Combination['again'] {
+  const rounds = givers.flatMap(({ method, figures, spare }) => {
+    const days = AGAIN_DAYS[method];
+    if (days === undefined) return [];
+    const day = addDays(wish.cutOn, days);
+    if (day >= wish.by) return [];
+    const way = wayOf(state, { ...wish, cutOn: day }, figures);
+    if (way.ready < 0.01) return [];
+    const taken = Math.min(spare!.count, MOST_OF_A_KIND);
+    const sum = sumOf(first, plantsReady(taken, forOneBatch(way.belief), way.readyByPace));
+    return [
+      {
+        day,
+        chance: atLeast(wish.count, sum),
+        reached: Math.min(wish.count, mostReached(wish.certainty, sum)),
+      },
+    ];
+  });
+  const [best] = rounds.toSorted((a, b) => b.chance - a.chance || b.reached - a.reached);
+  return best && best.reached > Math.min(wish.count, mostReached(wish.certainty, first))
+    ? best
+    : null;
+}
+
+const workPerPlant = ({ method, belief, ready, figures }: Way): number =>
+  (MINUTES[method] * (figures.worth === 'poor' ? 2 : 1)) / Math.max(belief.mean * ready, 1e-6);

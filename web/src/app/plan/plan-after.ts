@@ -1,0 +1,165 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { whatMoves, type Variant } from '@hypogeon/core/bench';
+import { daysBetween, type Day } from '@hypogeon/core/days';
+import { cuttingCautions } from '@hypogeon/core/safety';
+import { Words } from '../data/words';
+import { FirstWaters } from './first-waters';
+import { GateRanges, type GateRange } from './gate-ranges';
+import { MediaOutlook } from './media-outlook';
+import { PlanCut } from './plan-cut';
+import { PlanDesk } from './plan-desk';
+import { PlanResult } from './plan-result';
+
+/** What stands under the answer: what to mind, what moves its date, what to do when and what to lay ready. */
+@Component({
+  selector: 'hy-plan-after',
+  imports: [FirstWaters, GateRanges, MediaOutlook, PlanResult],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="column">
+      <section aria-labelledby="cautions">
+        <h2 id="cautions" class="ruled">Before you cut</h2>
+        <ul>
+          @if (unasked()) {
+            <li class="danger">
+              <strong>Permission.</strong> Not asked yet. Take cuttings only with the owner’s leave.
+            </li>
+          }
+          @for (c of cautions(); track c.title) {
+            <li [class]="c.weight">
+              <strong>{{ c.title }}.</strong> {{ c.advice }}
+            </li>
+          }
+        </ul>
+        <p class="quiet small">Product labels, local law, doctors and vets have the last word.</p>
+      </section>
+      @if (cut.asBatch(); as b) {
+        @if (cut.parts().length > 1) {
+          <p class="quiet">
+            Below, the first of them. Each of the others has its own days and page once it is on the
+            bench.
+          </p>
+        }
+        <hy-plan-result [batch]="b" />
+      }
+    </div>
+    <div class="column">
+      @if (moves(); as m) {
+        <section aria-labelledby="moves">
+          <h2 id="moves" class="ruled">What changes that date</h2>
+          @for (group of m.groups; track group.name) {
+            <h3>{{ group.name }}</h3>
+            <hy-gate-ranges [name]="group.name" [rows]="group.rows" [horizon]="m.horizon" />
+          }
+        </section>
+      }
+      <section aria-labelledby="first-waters">
+        <h2 id="first-waters" class="ruled">First water</h2>
+        <hy-first-waters
+          [clock]="cut.clock()"
+          [cutOn]="desk.cutOn()"
+          [chosen]="desk.draft().firstWater"
+        />
+      </section>
+      <hy-media-outlook
+        [container]="desk.draft().container"
+        [space]="desk.space()"
+        [day]="desk.cutOn()"
+        [chosen]="desk.draft().mix"
+      />
+    </div>
+  `,
+  styles: `
+    :host {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr) minmax(0, 1.05fr);
+      gap: 1.6rem 3rem;
+    }
+    .column {
+      display: grid;
+      gap: 1.4rem;
+      align-content: start;
+      grid-template-columns: minmax(0, 1fr);
+    }
+    h3 {
+      margin: 0.8rem 0 0.1rem;
+      font-size: 0.9rem;
+    }
+    ul {
+      list-style: none;
+      margin: 0;
+      padding: 0.4rem 0 0;
+      display: grid;
+      gap: 0.55rem;
+    }
+    li {
+      margin: 0;
+      padding-left: 0.8rem;
+      border-left: 4px solid var(--callus);
+
+      &.danger {
+        border-left-color: var(--do);
+      }
+      &.law {
+        border-left-color: var(--water);
+      }
+    }
+    ul + p {
+      margin-top: 0.6rem;
+    }
+    @media (max-width: 1000px) {
+      :host {
+        grid-template-columns: minmax(0, 1fr);
+      }
+    }
+  `,
+})
+export class PlanAfter {
+  protected readonly desk = inject(PlanDesk);
+  protected readonly cut = inject(PlanCut);
+  private readonly words = inject(Words);
+
+  protected readonly moves = computed(() => {
+    const planned = this.cut.planned();
+    if (!planned) return null;
+    const moves = whatMoves(this.desk.state(), planned, (mm) => this.words.length(mm));
+    const groups = [
+      { name: 'How long to dry', rows: moves.school.map((v) => this.range(v)) },
+      { name: 'Width of the cut', rows: moves.width.map((v) => this.range(v)) },
+      { name: 'Where it dries', rows: moves.air.map((v) => this.range(v)) },
+    ];
+    const days = groups.flatMap((g) => g.rows.map((r) => r.opens ?? 0));
+    return { groups, horizon: Math.max(7, ...days) * 1.08 };
+  });
+
+  private range({ name, chosen, clock }: Variant): GateRange {
+    const since = (day: Day): number => daysBetween(this.desk.cutOn(), day);
+    if (clock.gate.state === 'stopped')
+      return { name, chosen, opens: null, from: 0, to: 0, says: 'does not close' };
+    const { opens, earliest, latest } = clock.gate;
+    return {
+      name,
+      chosen,
+      opens: since(opens),
+      from: since(earliest),
+      to: since(latest),
+      says: this.words.days(since(opens)),
+    };
+  }
+
+  protected readonly cautions = computed(() => {
+    const plant = this.desk.plant();
+    const figures = this.cut.figures();
+    if (!plant || !figures) return [];
+    const law = this.desk.mother()?.protectedVariety ? (['rights'] as const) : [];
+    return cuttingCautions(
+      { hazards: plant.taxon.hazards, law: [...plant.taxon.law, ...law] },
+      figures.wound !== null,
+      this.desk.draft().disinfectant,
+    );
+  });
+  protected readonly unasked = computed(() => {
+    const mother = this.desk.mother();
+    return mother !== null && (mother.permission ?? 'unknown') === 'unknown';
+  });
+}

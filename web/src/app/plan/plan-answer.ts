@@ -1,0 +1,205 @@
+import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { RouterLink } from '@angular/router';
+import { plannedClock, seasonOn, rootingPace } from '@hypogeon/core/bench';
+import { METHOD, windowAt, type Window } from '@hypogeon/core/botany';
+import { careOf } from '@hypogeon/core/care';
+import { addDays, daysBetween } from '@hypogeon/core/days';
+import { foldBatch } from '@hypogeon/core/journal';
+import { beliefWords, MINUTES, successBelief, type Part } from '@hypogeon/core/plan';
+import { piecesText, planSentence } from '@hypogeon/words';
+import { Words } from '../data/words';
+import { DayField } from '../forms/day-field';
+import { Field, FieldControl } from '../forms/field';
+import { CuttingMark } from '../marks/cutting-mark';
+import { FRESH } from '../marks/mark-state';
+import { PlanCut } from './plan-cut';
+import { PlanDefaults } from './plan-defaults';
+import { PlanDesk } from './plan-desk';
+import { PlanWish } from './plan-wish';
+
+/** The answer of a plan: a sentence a part, how many and when, one button. */
+@Component({
+  selector: 'hy-plan-answer',
+  imports: [MatButton, CuttingMark, DayField, Field, FieldControl, PlanDefaults, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="says" aria-live="polite" role="region" aria-label="What the plan means">
+      @for (a of answers(); track a.method) {
+        <div class="answer">
+          <hy-mark [piece]="a.piece" [state]="mark" [size]="64" />
+          <div>
+            @if (a.name) {
+              <small>{{ a.name }}</small>
+            }
+            <p class="sentence">{{ a.says }}</p>
+            <p class="quiet">{{ a.range }}</p>
+            @if (a.outlook) {
+              <p class="quiet">{{ a.outlook }}</p>
+            }
+          </div>
+        </div>
+      }
+      <hy-plan-defaults />
+    </div>
+    <form novalidate (submit)="$event.preventDefault(); save.emit()">
+      <div class="two">
+        @if (!wish.together()) {
+          <hy-field label="How many" [problem]="desk.tried() ? cut.problems().count : ''">
+            <input
+              hyControl
+              inputmode="numeric"
+              autocomplete="off"
+              [value]="cut.count()"
+              (input)="desk.set('count', count.value)"
+              #count
+            />
+          </hy-field>
+        }
+        <hy-day
+          label="Cut on"
+          [problem]="cut.problems().cutOn"
+          [value]="desk.cutOn()"
+          (valueChange)="desk.set('cutOn', $event)"
+        />
+      </div>
+      @if (desk.spaces().length === 0) {
+        <div>
+          <p>The clock needs the air of a place: its temperature and humidity.</p>
+          @if (desk.tried() && cut.problems().space) {
+            <p class="problem" role="alert">{{ cut.problems().space }}</p>
+          }
+          <button type="button" matButton="outlined" (click)="plainRoom.emit()">
+            A plain room, {{ words.temperature(20) }} and 55 %
+          </button>
+          <a matButton="text" routerLink="/settings">Give my own</a>
+        </div>
+      }
+      <button matButton="filled" type="submit" class="save">
+        {{ desk.cutOn() > desk.today() ? 'Plan it' : 'Cut: put it on the bench' }}
+      </button>
+      @if (work(); as w) {
+        <p class="quiet">{{ w }}</p>
+      }
+    </form>
+  `,
+  styles: `
+    :host {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr) minmax(16rem, 20rem);
+      gap: 1.4rem 2.4rem;
+      padding-top: 1rem;
+      border-top: 2px solid var(--ink);
+    }
+    .says {
+      display: grid;
+      gap: 1rem;
+      align-content: start;
+    }
+    .answer {
+      display: flex;
+      gap: 1rem;
+      align-items: flex-start;
+    }
+    .sentence {
+      margin: 0 0 0.2rem;
+      font: 650 1.45rem/1.25 var(--head-face);
+      letter-spacing: -0.01em;
+      max-width: none;
+    }
+    .answer p.quiet {
+      margin: 0;
+    }
+    form {
+      display: grid;
+      gap: 0.9rem;
+      align-content: start;
+    }
+    .two {
+      display: grid;
+      grid-template-columns: repeat(auto-fit, minmax(8.8rem, 1fr));
+      gap: 0.8rem;
+    }
+    form p {
+      margin: 0;
+    }
+    @media (max-width: 900px) {
+      :host {
+        grid-template-columns: minmax(0, 1fr);
+      }
+      .sentence {
+        font-size: 1.2rem;
+      }
+    }
+  `,
+})
+export class PlanAnswer {
+  protected readonly desk = inject(PlanDesk);
+  protected readonly wish = inject(PlanWish);
+  protected readonly cut = inject(PlanCut);
+  protected readonly words = inject(Words);
+  readonly save = output();
+  readonly plainRoom = output();
+
+  protected readonly mark = { ...FRESH, closure: 0.35 };
+
+  protected readonly answers = computed(() => {
+    if (this.desk.space() === '' || this.desk.cutOnProblem()) return [];
+    const parts = this.cut.parts();
+    return parts.map((part) => this.answerOf(part, parts.length > 1));
+  });
+
+  private answerOf({ method, taken }: Part, named: boolean) {
+    const count = Number.isInteger(taken) && taken > 0 ? taken : 1;
+    const fields = this.cut.fieldsOf({ method, taken: count })!;
+    const figures = this.cut.figuresOf(method)!;
+    const batch = foldBatch('plan', fields, [])!;
+    const { steps, course } = careOf(this.desk.state(), batch, this.desk.today());
+    return {
+      method,
+      name: named ? piecesText(method, count) : '',
+      piece: figures.piece ?? METHOD[method].piece,
+      says: planSentence(steps, course, this.words.speech()),
+      range: this.rangeOf(method),
+      outlook: named ? '' : this.outlook(),
+    };
+  }
+
+  private rangeOf(method: Part['method']): string {
+    const figures = this.cut.figuresOf(method)!;
+    if (!figures.wound) return 'No open cut: nothing that could rot.';
+    const planned = this.cut.plannedFor(figures);
+    const clock = planned ? plannedClock(this.desk.state(), planned) : null;
+    if (!clock) return '';
+    if (clock.gate.state === 'stopped')
+      return 'It does not close here: too cold, too hot or too damp.';
+    const { opens, earliest, latest } = clock.gate;
+    return `Safe to water ${this.words.days(daysBetween(this.desk.cutOn(), opens))} after the cut; it closes ${this.words.span(earliest, latest)}, eight times in ten.`;
+  }
+
+  /** When roots and pups are to be expected, and whether it is the season. */
+  private readonly outlook = computed(() => {
+    const figures = this.cut.figures();
+    const plant = this.desk.plant();
+    if (!figures || !plant) return '';
+    const state = this.desk.state();
+    const cutOn = this.desk.cutOn();
+    const season = seasonOn(state, plant.taxon, this.desk.space(), cutOn);
+    const pace = rootingPace(state, plant.id, figures).factor;
+    const span = (window: Window): string => {
+      const { from, to } = windowAt(window, season.tempC, pace);
+      return this.words.span(addDays(cutOn, from), addDays(cutOn, to));
+    };
+    const belief = successBelief(state, plant.id, figures);
+    const pups = figures.pups ? `, pups ${span(figures.pups)}` : '';
+    return `Roots ${span(figures.roots)}${pups}; ${this.words.percent(belief.mean)} live (${beliefWords(belief, figures.method)}). ${this.words.temperature(season.tempC)} is ${season.reason}.`;
+  });
+
+  protected readonly work = computed(() => {
+    const parts = this.cut.parts().filter((p) => p.taken > 0);
+    const taken = parts.reduce((sum, p) => sum + p.taken, 0);
+    if (taken === 0) return '';
+    const minutes = parts.reduce((sum, p) => sum + p.taken * MINUTES[p.method], 0);
+    return `${parts.map((p) => piecesText(p.method, p.taken)).join(', ')} · about ${Math.max(1, Math.round(minutes))} minutes of work`;
+  });
+}

@@ -1,0 +1,168 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  inject,
+  input,
+  linkedSignal,
+} from '@angular/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import { MatIconButton } from '@angular/material/button';
+import { formOf, METHOD, pieceDrawn, type MethodId, type Taxon } from '@hypogeon/core/botany';
+import type { Mother } from '@hypogeon/core/journal';
+import { estimateStock } from '@hypogeon/core/plan';
+import { debounceTime, Subject } from 'rxjs';
+import { Actions } from '../data/actions';
+import { Field, FieldControl } from '../forms/field';
+import { CuttingMark } from '../marks/cutting-mark';
+
+/** So long after the last tap a count is kept, ms: counting five heads is one entry, not five. */
+const REST_MS = 500;
+const MOST = 9999;
+
+type Has = Readonly<Partial<Record<MethodId, number>>>;
+
+/** What a mother has, counted where one stands: a picture and a stepper for each way she can be taken by. */
+@Component({
+  selector: 'hy-stock-steppers',
+  imports: [MatIconButton, CuttingMark, Field, FieldControl],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <ul [attr.aria-label]="'What she has'">
+      <li class="lead">She has</li>
+      @for (row of rows(); track row.method) {
+        <li>
+          <hy-mark [piece]="row.piece" [size]="34" />
+          <span>{{ row.name }}</span>
+          <span class="stepper">
+            <button
+              type="button"
+              matIconButton
+              [attr.aria-label]="'One less: ' + row.name"
+              [disabled]="row.shown === 0"
+              (click)="step(row.method, row.shown - 1)"
+            >
+              −
+            </button>
+            <hy-field unseen [label]="'She has, ' + row.name">
+              <input
+                hyControl
+                inputmode="numeric"
+                autocomplete="off"
+                [value]="row.guess ? '' : row.shown + ''"
+                [placeholder]="row.guess ? '~' + row.shown : ''"
+                (change)="type(row.method, n.value)"
+                #n
+              />
+            </hy-field>
+            <button
+              type="button"
+              matIconButton
+              [attr.aria-label]="'One more: ' + row.name"
+              (click)="step(row.method, row.shown + 1)"
+            >
+              +
+            </button>
+          </span>
+        </li>
+      }
+      @if (guessed()) {
+        <li class="quiet small">~ by her build, not counted: count what you want to take.</li>
+      }
+    </ul>
+  `,
+  styles: `
+    ul {
+      list-style: none;
+      margin: 0;
+      padding: 0;
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.4rem 1.4rem;
+      align-items: center;
+    }
+    li {
+      display: flex;
+      align-items: center;
+      gap: 0.45rem;
+      margin: 0;
+    }
+    .lead {
+      color: var(--ink2);
+    }
+    .stepper {
+      display: flex;
+      align-items: center;
+    }
+    .stepper hy-field {
+      width: 4.6rem;
+    }
+    .stepper input {
+      text-align: center;
+    }
+    button {
+      font-size: 1.2rem;
+    }
+    @media (max-width: 700px) {
+      li:not(.lead, .small) {
+        width: 100%;
+      }
+      .stepper {
+        margin-left: auto;
+      }
+    }
+  `,
+})
+export class StockSteppers {
+  private readonly actions = inject(Actions);
+  readonly mother = input.required<Mother>();
+  readonly taxon = input.required<Taxon>();
+
+  private readonly has = linkedSignal<Has>(() => this.mother().has ?? {});
+  private readonly taps = new Subject<void>();
+
+  constructor() {
+    const leave = inject(DestroyRef);
+    this.taps.pipe(debounceTime(REST_MS), takeUntilDestroyed(leave)).subscribe(() => this.keep());
+    leave.onDestroy(() => this.keep());
+  }
+
+  protected readonly rows = computed(() => {
+    const form = formOf(this.taxon());
+    const tall = this.mother().heightMm ?? null;
+    return this.taxon().methods.map(({ method, piece }) => {
+      const counted = this.has()[method];
+      return {
+        method,
+        name: METHOD[method].many,
+        piece: piece ?? pieceDrawn(method, form),
+        guess: counted === undefined,
+        shown: counted ?? estimateStock(form, method, tall).likely,
+      };
+    });
+  });
+  protected readonly guessed = computed(() => this.rows().some((r) => r.guess));
+
+  protected step(method: MethodId, to: number): void {
+    this.has.update((has) => ({ ...has, [method]: Math.min(Math.max(0, to), MOST) }));
+    this.taps.next();
+  }
+
+  protected type(method: MethodId, typed: string): void {
+    const count = Number(typed);
+    if (typed.trim() !== '' && Number.isInteger(count)) this.step(method, count);
+  }
+
+  /** Only what was counted here, and only once. */
+  private keep(): void {
+    const { id, has: known } = this.mother();
+    const has = this.has();
+    const changed = Object.entries(has).some(([m, n]) => known?.[m as MethodId] !== n);
+    if (changed)
+      void this.actions.record(
+        { kind: 'put', record: 'mother', key: id, fields: { has } },
+        'Counted',
+      );
+  }
+}

@@ -1,0 +1,144 @@
+import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { MatRipple } from '@angular/material/core';
+import type { Piece } from '@hypogeon/core/botany';
+import { CuttingMark } from '../marks/cutting-mark';
+
+/** One way to take cuttings, as it is laid beside the others. */
+export interface WayCard {
+  readonly id: string;
+  readonly pieces: readonly Piece[];
+  readonly name: string;
+  /** `best for this`, `poor`; empty for neither. */
+  readonly badge: string;
+  /** How many: `43`, `6 + 2 + 34`; empty where nobody asked for a number. */
+  readonly take: string;
+  readonly lines: readonly string[];
+  readonly ready: string;
+  readonly quiet: string;
+  /** Why it cannot be taken; empty where it can. */
+  readonly refused: string;
+}
+
+/** The ways of one mother side by side: one is chosen by a tap. */
+@Component({
+  selector: 'hy-way-cards',
+  imports: [CuttingMark, MatRipple],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @for (card of cards(); track card.id) {
+      <button
+        type="button"
+        matRipple
+        [class.refused]="card.refused"
+        [attr.aria-pressed]="card.id === chosen()"
+        (click)="choose.emit(card)"
+      >
+        <span class="top">
+          @for (piece of card.pieces; track $index) {
+            <hy-mark [piece]="piece" [size]="38" />
+          }
+          @if (card.badge) {
+            <small class="badge" [class.best]="card.badge !== 'poor'">{{ card.badge }}</small>
+          }
+        </span>
+        <strong>{{ card.name }}</strong>
+        @if (card.take) {
+          <b>{{ card.take }}</b>
+        }
+        @for (line of card.lines; track $index) {
+          <span>{{ line }}</span>
+        }
+        @if (card.ready) {
+          <span class="ready">{{ card.ready }}</span>
+        }
+        @if (card.refused) {
+          <span class="why">{{ card.refused }}</span>
+        }
+        @if (card.quiet) {
+          <small>{{ card.quiet }}</small>
+        }
+      </button>
+    }
+  `,
+  styles: `
+    :host {
+      display: grid;
+      grid-template-columns: repeat(auto-fill, minmax(13.5rem, 1fr));
+      gap: 0.8rem;
+    }
+    button {
+      display: flex;
+      flex-direction: column;
+      gap: 0.15rem;
+      align-items: flex-start;
+      text-align: left;
+      padding: 0.7rem 0.9rem 0.8rem;
+      border: 1px solid var(--line);
+      border-radius: 6px;
+      background: var(--face);
+      color: var(--ink);
+      font: inherit;
+      line-height: 1.3;
+      cursor: pointer;
+    }
+    button[aria-pressed='true'] {
+      border-color: var(--living);
+      box-shadow: inset 0 0 0 1px var(--living);
+      background: var(--living-soft);
+    }
+    .refused {
+      background: transparent;
+      border-style: dashed;
+    }
+    .top {
+      display: flex;
+      width: 100%;
+      min-height: 40px;
+      align-items: center;
+      gap: 0.2rem;
+    }
+    .badge {
+      margin-left: auto;
+      padding: 0.1rem 0.6rem;
+      border-radius: 1rem;
+      border: 1px solid var(--line);
+      white-space: nowrap;
+    }
+    .badge.best {
+      border-color: var(--living);
+      color: var(--living);
+      font-weight: 650;
+    }
+    strong {
+      font: 650 1.02rem/1.2 var(--head-face);
+    }
+    b {
+      font: 650 1.5rem/1.1 var(--head-face);
+    }
+    .ready {
+      margin-top: 0.3rem;
+    }
+    span:not(.top, .ready, .why),
+    small {
+      color: var(--ink2);
+      font-size: 0.9rem;
+    }
+    button[aria-pressed='true'] :is(span, small):not(.badge) {
+      color: var(--ink);
+    }
+    .why {
+      color: var(--do);
+      font-size: 0.9rem;
+    }
+    @media (max-width: 480px) {
+      :host {
+        grid-template-columns: minmax(0, 1fr);
+      }
+    }
+  `,
+})
+export class WayCards {
+  readonly cards = input.required<readonly WayCard[]>();
+  readonly chosen = input.required<string>();
+  readonly choose = output<WayCard>();
+}
