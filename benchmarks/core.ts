@@ -269,7 +269,13 @@ export const CORE_BENCHES: Readonly<Record<string, Bench>> = {
       {
         name: 'best cut map of a stem with 300 nodes',
         value: medianMs(() =>
-          bestCutMap({ lengthMm: 6000, nodesMm: evenNodes(6000, 300) }, stemRules(0.92, 0.8)),
+          bestCutMap(
+            { lengthMm: 6000, nodesMm: evenNodes(6000, 300) },
+            stemRules(
+              { chance: 0.92, least: { lengthMm: 50, nodes: 2 } },
+              { chance: 0.8, least: { lengthMm: 30, nodes: 3 } },
+            ),
+          ),
         ),
         unit: 'ms',
         target: 50,

@@ -39,6 +39,7 @@ test('what is wanted becomes a number to take, and moves with the day', async ({
   expect(await number()).toBeGreaterThan(easy);
   await take.click();
   await expect(page.getByLabel('How many', { exact: true })).not.toHaveValue('');
+  await page.getByRole('button', { name: /^How many crowns, by the day/ }).click();
   await expect(page.getByRole('img', { name: /Cuttings needed against the day/ })).toBeVisible();
   await fillDay(page, 'By', '11/4/2026');
   await expect(page.getByText('Not so many by then.')).toBeVisible();
@@ -121,7 +122,7 @@ test('a mother is looked over, planned for and cut: from her page to the calenda
 
   await page.getByRole('link', { name: 'Plan a batch' }).click();
   await page.getByRole('radio', { name: 'all she can spare' }).click();
-  await page.getByRole('button', { name: /^Offset, unrooted Take 6/ }).click();
+  await page.getByRole('button', { name: /^Offset with roots Take 6/ }).click();
   await expect(page.getByLabel('How many', { exact: true })).toHaveValue('6');
   await page.getByRole('button', { name: /^Change/ }).click();
   await choose(page, 'My routine (optional)', 'For the fair');
@@ -130,11 +131,11 @@ test('a mother is looked over, planned for and cut: from her page to the calenda
   await page.getByRole('button', { name: 'Plan it' }).click();
   await more(page, 'Plan sheet');
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(
-    'Plan sheet: Zebra clump, offsets',
+    'Plan sheet: Zebra clump, rooted offsets',
   );
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Calendar file' }).click();
-  expect((await download).suggestedFilename()).toBe('Zebra clump, offsets.ics');
+  expect((await download).suggestedFilename()).toBe('Zebra clump, rooted offsets.ics');
   await page.emulateMedia({ media: 'print' });
   await expect(page.getByRole('navigation').first()).toBeHidden();
 });
@@ -166,6 +167,6 @@ test('own figures move the plan, and are said to be one’s own', async ({ page 
   await expect(page.getByText('measured here')).toBeVisible();
   await page.goto('/#/plan?mother=m-eche');
   await page.getByLabel('Plants wanted').fill('10');
-  const crown = page.getByRole('row', { name: /Crown/ });
+  const crown = page.getByRole('button', { name: /^(best for this )?Crown/ });
   await expect(crown).toContainText('your own 14');
 });

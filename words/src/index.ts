@@ -18,3 +18,4 @@ export * from './notices';
 export * from './slips';
 export * from './ways';
 export * from './plan-sentence';
+export * from './cut-map';

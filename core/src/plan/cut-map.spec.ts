@@ -1,4 +1,5 @@
 import * as fc from 'fast-check';
+import { CATALOGUE, leastOf, methodOf, type MethodId } from '../botany';
 import {
   baredLeaves,
   bestCutMap,
@@ -6,6 +7,7 @@ import {
   dilute,
   dilutionProblem,
   evenNodes,
+  leastStem,
   nodesFrom,
   pieceProblem,
   piecesAt,
@@ -13,6 +15,7 @@ import {
   smoothMarks,
   stemProblem,
   stemRules,
+  trailRules,
   type CutRules,
   type Stem,
 } from '.';
@@ -33,13 +36,17 @@ const RULES: CutRules = {
   segmentWorth: (nodes) => 0.75 * Math.min(1 + 0.25 * (nodes - 2), 1.75),
 };
 
+const CROWN = { chance: 0.9, least: { lengthMm: 50, nodes: 2 } };
+const SEGMENT = { chance: 0.8, least: { lengthMm: 30, nodes: 3 } };
+
 /** Every way to cut a stem just under its nodes, tried out. */
 function bruteForce({ lengthMm, nodesMm }: Stem, rules: CutRules): number {
   const n = nodesMm.length;
   let best = -Infinity;
   for (let mask = 1; mask < 1 << n; mask++) {
     const cuts = Array.from({ length: n }, (_, i) => i).filter((i) => (mask & (1 << i)) !== 0);
-    const at = (i: number): number => nodesMm[i]! - 2;
+    const at = (i: number): number =>
+      Math.max(nodesMm[i]! - 2, (nodesMm[i]! + (nodesMm[i - 1] ?? 0)) / 2);
     const [first] = cuts;
     if (at(first!) < rules.stumpMm || first! < rules.stumpNodes) continue;
     const pieces = cuts.map((i, k) => {
@@ -89,7 +96,7 @@ describe('the best cutting up of a stem', () => {
     expect(map.stump.nodes + map.pieces.reduce((sum, p) => sum + p.nodes, 0)).toBe(21);
     expect(map.pieces[0]!.kind).toBe('crown');
     for (const p of map.pieces) {
-      expect(pieceProblem(p, RULES)).toBe('');
+      expect(pieceProblem(p, RULES)).toBeNull();
       expect(p.fromMm).toBeLessThan(p.toMm);
     }
     expect(map.cuts).toEqual([...map.cuts].sort((a, b) => b - a));
@@ -110,21 +117,106 @@ describe('the best cutting up of a stem', () => {
 
   it('a plant that does not come from segments gives its crown alone', () => {
     const stem = { lengthMm: 420, nodesMm: evenNodes(420, 21) };
-    expect(bestCutMap(stem, stemRules(0.9, null))!.pieces).toHaveLength(1);
-    expect(stemRules(0.9, 0.8).segmentWorth(5)).toBeCloseTo(0.8 * 1.5, 12);
-    expect(stemRules(0.9, 0.8).segmentWorth(50)).toBeCloseTo(0.8 * 1.75, 12);
+    const map = bestCutMap(stem, stemRules(CROWN, null))!;
+    expect(map.pieces).toHaveLength(1);
+    // Not the whole stem as one crown: what is left of it breaks again.
+    expect(map.pieces[0]!.toMm - map.pieces[0]!.fromMm).toBeLessThan(75);
+    expect(stemRules(CROWN, SEGMENT).segmentWorth(5)).toBeCloseTo(0.8 * 1.5, 12);
+    expect(stemRules(CROWN, SEGMENT).segmentWorth(50)).toBeCloseTo(0.8 * 1.75, 12);
   });
 
   it('says why a stem cannot be cut, and what a moved cut would break', () => {
-    expect(stemProblem({ lengthMm: 300, nodesMm: [] }, RULES)).toMatch(/never shoot/);
-    expect(stemProblem({ lengthMm: 0, nodesMm: [1] }, RULES)).toMatch(/no length/);
-    expect(stemProblem({ lengthMm: 50, nodesMm: [10, 20] }, RULES)).toMatch(/Too short/);
-    expect(stemProblem({ lengthMm: 300, nodesMm: [20, 10] }, RULES)).toMatch(/in order/);
-    expect(bestCutMap({ lengthMm: 50, nodesMm: [10] }, RULES)).toBeNull();
+    expect(stemProblem({ lengthMm: 300, nodesMm: [] })).toMatch(/never shoot/);
+    expect(stemProblem({ lengthMm: 0, nodesMm: [1] })).toMatch(/no length/);
+    expect(leastStem(RULES)).toBe(65);
+    expect(stemProblem({ lengthMm: 300, nodesMm: [20, 10] })).toMatch(/in order/);
+    expect(bestCutMap({ lengthMm: 50, nodesMm: [10, 20] }, RULES)).toBeNull();
     const piece = { kind: 'segment', fromMm: 10, toMm: 30, nodes: 3, worth: 1 } as const;
-    expect(pieceProblem(piece, RULES)).toMatch(/Only 20 of 30 mm/);
-    expect(pieceProblem({ ...piece, toMm: 90, nodes: 1 }, RULES)).toMatch(/Only 1 of 2 nodes/);
-    expect(pieceProblem({ ...piece, nodes: 0 }, RULES)).toMatch(/No node/);
+    expect(pieceProblem(piece, RULES)).toEqual({ lacks: 'length', hasMm: 20, leastMm: 30 });
+    expect(pieceProblem({ ...piece, toMm: 90, nodes: 1 }, RULES)).toEqual({
+      lacks: 'nodes',
+      has: 1,
+      least: 2,
+    });
+    expect(pieceProblem({ ...piece, nodes: 0 }, RULES)).toEqual({ lacks: 'any node' });
+  });
+});
+
+/** Of every plant of the guide that is cut along its stem. */
+const STEMS = CATALOGUE.flatMap((taxon) => {
+  const kind = (method: MethodId) => {
+    const way = methodOf(taxon, method);
+    return way ? { chance: way.success.mean, least: leastOf(way) } : null;
+  };
+  const top = kind('crown') ?? kind('branch');
+  const trail = kind('trailing');
+  return [
+    ...(top ? [{ name: taxon.name, rules: stemRules(top, kind('segment')) }] : []),
+    ...(trail ? [{ name: `${taxon.name}, trail`, rules: trailRules(trail) }] : []),
+  ];
+});
+
+describe('with the minima of each plant', () => {
+  it.each(STEMS.map((s) => [s.name, s.rules] as const))(
+    '%s: as good as all ways tried out, and no piece below its own least',
+    (_name, rules) => {
+      fc.assert(
+        fc.property(
+          fc.integer({ min: 40, max: 700 }),
+          fc.uniqueArray(fc.integer({ min: 4, max: 690 }), { minLength: 1, maxLength: 9 }),
+          (lengthMm, raw) => {
+            const nodesMm = raw.filter((m) => m < lengthMm).sort((a, b) => a - b);
+            if (nodesMm.length === 0) return;
+            const stem = { lengthMm, nodesMm };
+            const map = bestCutMap(stem, rules);
+            const brute = bruteForce(stem, rules);
+            if (brute === -Infinity) expect(map).toBeNull();
+            else {
+              expect(map!.worth).toBeCloseTo(brute, 9);
+              // The same cuts moved nowhere by hand are the same pieces, and will do.
+              const byHand = piecesAt(stem, map!.cuts, rules);
+              expect(byHand).toEqual(map!.pieces);
+              for (const piece of byHand) expect(pieceProblem(piece, rules)).toBeNull();
+            }
+          },
+        ),
+        { numRuns: 40 },
+      );
+    },
+  );
+
+  const of = (name: string): CutRules => STEMS.find((s) => s.name === name)!.rules;
+
+  // Common practice, no source.
+  it('a stacked crassula of 80 mm with eight nodes gives a crown of a leaf pair and segments', () => {
+    const map = bestCutMap({ lengthMm: 80, nodesMm: evenNodes(80, 8) }, of('Crassula perforata'))!;
+    expect(map.pieces.length).toBeGreaterThanOrEqual(2);
+    const longer = { lengthMm: 120, nodesMm: evenNodes(120, 12) };
+    expect(bestCutMap(longer, of('Crassula perforata'))!.pieces.length).toBeGreaterThan(
+      map.pieces.length,
+    );
+  });
+
+  it('a frangipani of 120 mm gives nothing: its branches are 150 mm', () => {
+    const rules = of('Plumeria rubra');
+    expect(bestCutMap({ lengthMm: 120, nodesMm: evenNodes(120, 12) }, rules)).toBeNull();
+    const long = bestCutMap({ lengthMm: 400, nodesMm: evenNodes(400, 20) }, rules)!;
+    expect(long.pieces[0]!.toMm - long.pieces[0]!.fromMm).toBeGreaterThanOrEqual(150);
+  });
+
+  it('a trail is cut into lengths of its own least, by nodes', () => {
+    const map = bestCutMap(
+      { lengthMm: 620, nodesMm: evenNodes(620, 31) },
+      of('Curio rowleyanus, trail'),
+    )!;
+    // Nodes 20 mm apart: five with the blade’s millimetre are 99 mm, so six to a length.
+    expect(map.pieces.map((p) => p.nodes)).toEqual([6, 6, 6, 6]);
+  });
+
+  it('nodes closer than the blade goes below them are counted alike by hand and by the best', () => {
+    const stem = { lengthMm: 200, nodesMm: [20, 40, 60, 100, 101, 102.5, 130, 150] };
+    const map = bestCutMap(stem, RULES)!;
+    expect(piecesAt(stem, map.cuts, RULES)).toEqual(map.pieces);
   });
 });
 
@@ -148,19 +240,19 @@ describe('other stems', () => {
 
   it('laid segments may be shorter than standing ones, and shoot from more nodes', () => {
     const stem = { lengthMm: 420, nodesMm: evenNodes(420, 21) };
-    const laid = bestCutMap(stem, stemRules(0.9, 0.8, true))!;
-    const standing = bestCutMap(stem, stemRules(0.9, 0.8))!;
+    const laid = bestCutMap(stem, stemRules(CROWN, SEGMENT, true))!;
+    const standing = bestCutMap(stem, stemRules(CROWN, SEGMENT))!;
     expect(laid.worth).toBeGreaterThan(standing.worth);
     expect(Math.min(...laid.pieces.map((p) => p.nodes))).toBe(2);
   });
 
   it('bared nodes give leaves: two of the crown, one of each standing segment, no more than there are', () => {
     const stem = { lengthMm: 420, nodesMm: evenNodes(420, 21) };
-    const rules = stemRules(0.9, 0.8);
+    const rules = stemRules(CROWN, SEGMENT);
     const { pieces } = bestCutMap(stem, rules)!;
     expect(baredLeaves(pieces, rules, 2)).toBe(4 + 2 * (pieces.length - 1));
     expect(baredLeaves([{ ...pieces[0]!, nodes: 1 }], rules, 1)).toBe(1);
-    expect(baredLeaves(pieces, stemRules(0.9, 0.8, true), 1)).toBe(2);
+    expect(baredLeaves(pieces, stemRules(CROWN, SEGMENT, true), 1)).toBe(2);
   });
 
   it('reads heights as they are typed', () => {

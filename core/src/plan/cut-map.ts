@@ -1,3 +1,5 @@
+import type { Least } from '../botany';
+
 /** A stem as it stands, base to tip. Lengths mm. */
 export interface Stem {
   readonly lengthMm: number;
@@ -39,41 +41,73 @@ const MOST_SHOOTS = 1.75;
 const NEVER = Number.MAX_SAFE_INTEGER;
 /** Cuts are made so far below a node: it then stands at the base of the piece, where roots break. */
 const BELOW_NODE_MM = 2;
+/** Laid segments may be as short as this, whatever a standing one needs. Common practice, no source. */
+const LAID: Required<Pick<Least, 'lengthMm' | 'nodes'>> = { lengthMm: 20, nodes: 2 };
+
+/** One kind of piece of a plant: its chance, and the least that takes of that plant by that way. */
+export interface PieceKind {
+  readonly chance: number;
+  readonly least: Least;
+}
 
 /**
- * The rules of an ordinary stem; minima common practice, no source.
- * @param segmentChance null where the plant is not raised from segments
+ * The rules of a stem, with the minima of that plant: a stacked crown needs one leaf pair, a frangipani branch 150 mm.
+ * @param crown of the top: a crown or a branch
+ * @param segment null where the plant is not raised from segments
  * @param laid segments lie half covered instead of standing: shorter will do, and more nodes shoot
  */
-export function stemRules(
-  crownChance: number,
-  segmentChance: number | null,
-  laid = false,
-): CutRules {
-  const least = laid ? 2 : 3;
-  const chance = segmentChance ?? 0;
+export function stemRules(crown: PieceKind, segment: PieceKind | null, laid = false): CutRules {
+  const { nodes = 1, lengthMm = 0 } = segment?.least ?? {};
+  const segmentNodes = laid ? Math.min(nodes, LAID.nodes) : nodes;
+  const chance = segment?.chance ?? 0;
   const more = laid ? MORE_PER_NODE_LAID : MORE_PER_NODE;
+  const crownNodes = crown.least.nodes ?? 1;
   return {
     stumpNodes: 2,
     stumpMm: 25,
-    crownNodes: 2,
-    crownMm: 50,
-    segmentNodes: segmentChance === null ? NEVER : least,
-    segmentMm: laid ? 20 : 30,
+    crownNodes,
+    crownMm: crown.least.lengthMm ?? 0,
+    segmentNodes: segment === null ? NEVER : segmentNodes,
+    segmentMm: laid ? Math.min(lengthMm, LAID.lengthMm) : lengthMm,
     bladeMm: 1,
     belowNodeMm: BELOW_NODE_MM,
-    bareNodes: { crown: 2, segment: laid ? 0 : 1 },
-    crownChance,
+    // A crown of a single leaf pair keeps it.
+    bareNodes: { crown: crownNodes < 2 ? 0 : 2, segment: laid ? 0 : 1 },
+    crownChance: crown.chance,
     segmentChance: chance,
-    crownWorth: crownChance,
-    segmentWorth: (nodes) => chance * Math.min(1 + more * Math.max(0, nodes - least), MOST_SHOOTS),
+    crownWorth: crown.chance,
+    segmentWorth: (n) => chance * Math.min(1 + more * Math.max(0, n - segmentNodes), MOST_SHOOTS),
+  };
+}
+
+/** A trail: cut into lengths, each of which lies on the surface and roots at its nodes. @param kind of the trail */
+export function trailRules({ chance, least }: PieceKind): CutRules {
+  const { nodes = 1, lengthMm = 0 } = least;
+  return {
+    stumpNodes: 2,
+    stumpMm: 50,
+    crownNodes: nodes,
+    crownMm: lengthMm,
+    segmentNodes: nodes,
+    segmentMm: lengthMm,
+    bladeMm: 1,
+    belowNodeMm: BELOW_NODE_MM,
+    bareNodes: { crown: nodes, segment: nodes },
+    crownChance: chance,
+    segmentChance: chance,
+    crownWorth: chance,
+    segmentWorth: () => chance,
   };
 }
 
 /** A cactus column: cut at its joints where it has any, each piece long enough to stand. Common practice, no source. */
-export function columnRules(chance: number, widthMm: number): CutRules {
+export function columnRules(
+  chance: number,
+  widthMm: number,
+  { lengthMm = 80 }: Least = {},
+): CutRules {
   // Stands by itself at one and a half times its width; thin ones want a hand's breadth.
-  const least = Math.max(80, 1.5 * widthMm);
+  const least = Math.max(lengthMm, 1.5 * widthMm);
   return {
     stumpNodes: 0,
     stumpMm: Math.max(50, widthMm),
@@ -119,15 +153,23 @@ export interface CutMap {
 }
 
 /** Why a stem cannot be cut up, in the grower's words; empty if it can. */
-export function stemProblem({ lengthMm, nodesMm }: Stem, rules: CutRules): string {
+export function stemProblem({ lengthMm, nodesMm }: Stem): string {
   if (!(lengthMm > 0)) return 'The stem has no length. Measure it from the soil to the tip.';
   if (nodesMm.length === 0)
     return 'No node is marked: pieces without a node never shoot. Mark them, or say how many there are.';
   if (nodesMm.some((n, i) => n < 0 || n > lengthMm || (i > 0 && n <= nodesMm[i - 1]!)))
     return 'The nodes stand in order from the base, none beyond the tip.';
-  if (lengthMm < rules.stumpMm + rules.crownMm)
-    return `Too short: a stump of ${rules.stumpMm} mm and a crown of ${rules.crownMm} mm need ${rules.stumpMm + rules.crownMm} mm. Wait, or take leaves.`;
   return '';
+}
+
+/** What a stem must be long at least: a stump that stays and a top that takes. */
+export const leastStem = ({ stumpMm, crownMm }: CutRules): number => stumpMm + crownMm;
+
+/** Where the blade goes just under a node: never through the node below it, however close that stands. */
+function cutUnder({ nodesMm }: Stem, i: number, { belowNodeMm }: CutRules): number {
+  const node = nodesMm[i]!;
+  const below = i === 0 ? 0 : nodesMm[i - 1]!;
+  return Math.max(node - belowNodeMm, (node + below) / 2);
 }
 
 /**
@@ -137,10 +179,10 @@ export function stemProblem({ lengthMm, nodesMm }: Stem, rules: CutRules): strin
  * @returns null where not even a crown can be taken
  */
 export function bestCutMap(stem: Stem, rules: CutRules): CutMap | null {
-  if (stemProblem(stem, rules) !== '') return null;
+  if (stemProblem(stem) !== '' || stem.lengthMm < leastStem(rules)) return null;
   const { nodesMm, lengthMm } = stem;
   const n = nodesMm.length;
-  const cutAt = (i: number): number => nodesMm[i]! - rules.belowNodeMm;
+  const cutAt = (i: number): number => cutUnder(stem, i, rules);
   // best[i]: the most of the stem below a cut just under node i; `back` the cut before it, −1 the stump.
   const best = new Float64Array(n).fill(-Infinity);
   const back = new Int32Array(n).fill(-2);
@@ -163,7 +205,8 @@ export function bestCutMap(stem: Stem, rules: CutRules): CutMap | null {
   for (let i = 0; i < n; i++) {
     if (best[i] === -Infinity || n - i < rules.crownNodes) continue;
     if (lengthMm - cutAt(i) - rules.bladeMm < rules.crownMm) continue;
-    if (top === -1 || best[i]! > best[top]!) top = i;
+    // Of two that give as much, the shorter crown: what it leaves stays on her and breaks again.
+    if (top === -1 || best[i]! >= best[top]!) top = i;
   }
   if (top === -1) return null;
   const cuts: number[] = [];
@@ -224,17 +267,24 @@ export function baredLeaves(
   return pieces.reduce((sum, p) => sum + Math.min(bareNodes[p.kind], p.nodes) * perNode, 0);
 }
 
-/** What a cut that was moved by hand would break of the rules, in the grower's words; empty if nothing. */
-export function pieceProblem(piece: CutPiece, rules: CutRules): string {
+/** What a cut that was moved by hand breaks of the rules. */
+export type PieceProblem =
+  | { readonly lacks: 'any node' }
+  | { readonly lacks: 'nodes'; readonly has: number; readonly least: number }
+  | { readonly lacks: 'length'; readonly hasMm: number; readonly leastMm: number };
+
+/** @returns null where the piece will do */
+export function pieceProblem(piece: CutPiece, rules: CutRules): PieceProblem | null {
   const length = piece.toMm - piece.fromMm;
   const [nodes, mm] =
     piece.kind === 'crown'
       ? [rules.crownNodes, rules.crownMm]
       : [rules.segmentNodes, rules.segmentMm];
-  if (piece.nodes === 0 && nodes > 0) return 'No node on it: it never shoots.';
-  if (piece.nodes < nodes) return `Only ${piece.nodes} of ${nodes} nodes: it seldom takes.`;
-  if (length < mm) return `Only ${Math.round(length)} of ${mm} mm: too short to stand.`;
-  return '';
+  if (piece.nodes === 0 && nodes > 0) return { lacks: 'any node' };
+  if (piece.nodes < nodes) return { lacks: 'nodes', has: piece.nodes, least: nodes };
+  // What the blade takes is not weighed to the hair.
+  if (length < mm - 1e-9) return { lacks: 'length', hasMm: length, leastMm: mm };
+  return null;
 }
 
 /** The pieces that cuts at these heights make, from the top. @param cuts heights in order from the top */
@@ -245,7 +295,8 @@ export function piecesAt(
 ): readonly CutPiece[] {
   return cuts.map((cut, i) => {
     const toMm = cuts[i - 1] ?? lengthMm;
-    const nodes = nodesMm.filter((n) => n > cut && n <= toMm).length;
+    // A joint that is cut at belongs to the piece above it; the tip to the top.
+    const nodes = nodesMm.filter((n) => n >= cut && (i === 0 || n < toMm)).length;
     const kind = i === 0 ? 'crown' : 'segment';
     const worth = kind === 'crown' ? rules.crownWorth : rules.segmentWorth(nodes);
     return { kind, fromMm: cut + rules.bladeMm, toMm, nodes, worth };

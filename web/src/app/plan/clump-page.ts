@@ -2,6 +2,7 @@ import {
   ChangeDetectionStrategy,
   Component,
   computed,
+  effect,
   inject,
   input,
   linkedSignal,
@@ -25,7 +26,10 @@ import { ClumpDrawing, type DrawnOffset } from '../marks/clump-drawing';
 import { Field, FieldControl } from '../forms/field';
 import { DraftNote } from '../forms/draft-note';
 import { planMother } from './plan-mother';
+import { MotherPick } from './mother-pick';
 import { PlanTabs } from './plan-tabs';
+import { CutTerms } from './cut-terms';
+import { PlanDesk } from './plan-desk';
 import { RelatedBatches } from './related-batches';
 
 interface Row {
@@ -56,9 +60,12 @@ const MOST_ROWS = 60;
     ClumpDrawing,
     Field,
     FieldControl,
+    CutTerms,
+    MotherPick,
     PlanTabs,
     RouterLink,
   ],
+  providers: [PlanDesk],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
@@ -66,15 +73,14 @@ const MOST_ROWS = 60;
       <p class="quiet">{{ motherName() }}</p>
     </div>
     <hy-plan-tabs [mother]="mother()" />
+    <hy-mother-pick [mother]="mother()" />
     <hy-draft-note [at]="left()" (afresh)="afresh()" />
-    @if (!plant()) {
-      <p>Choose a mother in the <a routerLink="/plan">plan</a> first.</p>
-    } @else if (!kind()) {
+    @if (plant() && !kind()) {
       <p>
         This plant makes no offsets or pads to take. The
         <a routerLink="/plan" [queryParams]="{ mother: mother() }">plan</a> has its ways.
       </p>
-    } @else {
+    } @else if (plant()) {
       <div class="sides">
         <div>
           <div class="fields">
@@ -147,6 +153,7 @@ const MOST_ROWS = 60;
             <section aria-live="polite" aria-label="What to take">
               <p class="gives">{{ answer().says }}</p>
               @if (answer().total > 0) {
+                <hy-cut-terms />
                 <div class="row">
                   <button matButton="filled" (click)="take()">Cut: put them on the bench</button>
                 </div>
@@ -219,12 +226,18 @@ const MOST_ROWS = 60;
 })
 export class ClumpPage {
   private readonly related = inject(RelatedBatches);
+  private readonly desk = inject(PlanDesk);
   private readonly today = inject(Today).day;
   protected readonly words = inject(Words);
   protected readonly most = MOST_ROWS;
   readonly mother = input<string>();
 
   private readonly her = planMother(this.mother);
+
+  constructor() {
+    effect(() => this.desk.asked.set(this.mother()));
+  }
+
   protected readonly motherName = this.her.name;
   protected readonly plant = this.her.plant;
   private readonly drafts = inject(Drafts);
@@ -317,7 +330,9 @@ export class ClumpPage {
   );
   protected readonly cautions = computed(() => {
     const taxon = this.plant()?.taxon;
-    return taxon ? cuttingCautions(taxon, this.answer().cut > 0, 'alcohol') : [];
+    return taxon
+      ? cuttingCautions(taxon, this.answer().cut > 0, this.desk.draft().disinfectant)
+      : [];
   });
 
   protected afresh(): void {
@@ -351,6 +366,7 @@ export class ClumpPage {
     const { rooted, cut: cuts } = this.answer();
     const withRoots = this.rooted() ?? cut;
     await this.related.cut(
+      this.desk,
       this.mother()!,
       plant.id,
       withRoots === cut

@@ -2,6 +2,7 @@ import {
   ChangeDetectionStrategy,
   Component,
   computed,
+  effect,
   inject,
   input,
   linkedSignal,
@@ -10,11 +11,13 @@ import {
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
 import { MatOption, MatSelect } from '@angular/material/select';
+import { leastOf, METHOD, type TaxonMethod } from '@hypogeon/core/botany';
 import {
   baredLeaves,
   bestCutMap,
   columnRules,
   evenNodes,
+  leastStem,
   nodesFrom,
   pieceProblem,
   piecesAt,
@@ -22,10 +25,13 @@ import {
   smoothMarks,
   stemProblem,
   stemRules,
+  trailRules,
   successBelief,
   type CutRules,
+  type PieceKind,
   type Stem,
 } from '@hypogeon/core/plan';
+import { pieceProblemText, piecesText, tooShortText } from '@hypogeon/words';
 import { cuttingCautions } from '@hypogeon/core/safety';
 import { lengthIn, readLength } from '@hypogeon/core/units';
 import { referenceClosureDays } from '@hypogeon/core/wound';
@@ -38,7 +44,10 @@ import { Field, FieldControl } from '../forms/field';
 import { numberFrom } from '../forms/number';
 import { DraftNote } from '../forms/draft-note';
 import { planMother } from './plan-mother';
+import { MotherPick } from './mother-pick';
 import { PlanTabs } from './plan-tabs';
+import { CutTerms } from './cut-terms';
+import { PlanDesk } from './plan-desk';
 import { RelatedBatches } from './related-batches';
 
 interface StemDraft {
@@ -72,10 +81,13 @@ const COLUMN: StemDraft = { ...BLANK, length: '800', nodes: '0', width: '60' };
     DraftNote,
     Field,
     FieldControl,
+    CutTerms,
+    MotherPick,
     PlanTabs,
     RouterLink,
     StemDrawing,
   ],
+  providers: [PlanDesk],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
@@ -83,15 +95,14 @@ const COLUMN: StemDraft = { ...BLANK, length: '800', nodes: '0', width: '60' };
       <p class="quiet">{{ motherName() }}</p>
     </div>
     <hy-plan-tabs [mother]="mother()" />
+    <hy-mother-pick [mother]="mother()" />
     <hy-draft-note [at]="left()" (afresh)="afresh()" />
-    @if (!plant()) {
-      <p>Choose a mother in the <a routerLink="/plan">plan</a> first.</p>
-    } @else if (!crown()) {
+    @if (plant() && !crown()) {
       <p>
         This plant is not cut along its stem. The
         <a routerLink="/plan" [queryParams]="{ mother: mother() }">plan</a> has its ways.
       </p>
-    } @else {
+    } @else if (plant()) {
       <div class="sides">
         <div>
           <div class="fields">
@@ -194,6 +205,7 @@ const COLUMN: StemDraft = { ...BLANK, length: '800', nodes: '0', width: '60' };
                 {{ v.lost }} of stem go to the blade. A piece set upside down never roots: the plan
                 has none.
               </p>
+              <hy-cut-terms />
               <div class="row">
                 <button matButton="filled" [disabled]="v.wrong" (click)="take()">
                   Cut: put them on the bench
@@ -246,18 +258,28 @@ const COLUMN: StemDraft = { ...BLANK, length: '800', nodes: '0', width: '60' };
 })
 export class CutMapPage {
   private readonly related = inject(RelatedBatches);
+  private readonly desk = inject(PlanDesk);
   protected readonly words = inject(Words);
 
   readonly mother = input<string>();
 
   private readonly her = planMother(this.mother);
+
+  constructor() {
+    effect(() => this.desk.asked.set(this.mother()));
+  }
+
   protected readonly motherName = this.her.name;
   protected readonly plant = this.her.plant;
   protected readonly column = computed(() => this.her.way('column'));
-  protected readonly crown = computed(
-    () => this.her.way('crown') ?? this.her.way('branch') ?? this.column(),
+  /** A trail is cut into lengths, its tip like the rest. */
+  protected readonly trail = computed(() =>
+    this.her.way('crown') || this.her.way('branch') ? null : this.her.way('trailing'),
   );
-  protected readonly segmentWay = computed(() => this.her.way('segment'));
+  protected readonly crown = computed(
+    () => this.her.way('crown') ?? this.her.way('branch') ?? this.column() ?? this.trail(),
+  );
+  protected readonly segmentWay = computed(() => (this.trail() ? null : this.her.way('segment')));
   protected readonly leafWay = computed(() => this.her.way('leaf'));
 
   private readonly drafts = inject(Drafts);
@@ -354,22 +376,25 @@ export class CutMapPage {
     const width = this.width();
     if (!crown || taxon === undefined || !width.ok) return null;
     const state = this.her.state();
-    const { mean } = successBelief(state, taxon, crown);
-    if (this.column()) return columnRules(mean, width.mm);
+    const kind = (way: TaxonMethod): PieceKind => ({
+      chance: successBelief(state, taxon, way).mean,
+      least: leastOf(way),
+    });
+    const top = kind(crown);
+    if (this.column()) return columnRules(top.chance, width.mm, top.least);
+    if (this.trail()) return trailRules(top);
     const segment = this.segmentWay();
-    return stemRules(
-      mean,
-      segment && successBelief(state, taxon, segment).mean,
-      this.draft().laid === 'laid',
-    );
+    return stemRules(top, segment && kind(segment), this.draft().laid === 'laid');
   });
 
   protected readonly problem = computed(() => {
     const stem = this.stem();
     const rules = this.rules();
     if (!stem || !rules) return '';
+    if (stem.lengthMm > 0 && stem.lengthMm < leastStem(rules))
+      return tooShortText(rules, this.words.speech());
     return (
-      stemProblem(stem, rules) ||
+      stemProblem(stem) ||
       (this.best()
         ? ''
         : 'Its nodes sit so that no top can be taken and a stump kept: take leaves, or wait.')
@@ -392,7 +417,7 @@ export class CutMapPage {
     const smooth = this.smooth();
     const pieces = piecesAt(stem, cuts, rules).map((p) => ({
       ...p,
-      problem: pieceProblem(p, rules),
+      problem: pieceProblemText(pieceProblem(p, rules), this.words.speech()),
       says: [
         this.words.length(p.toMm - p.fromMm),
         ...(smooth ? [] : [`${p.nodes} ${this.column() ? 'joints' : 'nodes'}`]),
@@ -420,7 +445,7 @@ export class CutMapPage {
 
   protected readonly cautions = computed(() => {
     const taxon = this.plant()?.taxon;
-    return taxon ? cuttingCautions(taxon, true, 'alcohol') : [];
+    return taxon ? cuttingCautions(taxon, true, this.desk.draft().disinfectant) : [];
   });
 
   protected afresh(): void {
@@ -450,11 +475,12 @@ export class CutMapPage {
     const plant = this.plant();
     const crown = this.crown();
     if (!v || !plant || !crown || v.wrong) return;
-    const leaf = this.leafWay();
+    const leaf = Number(this.draft().leaves) > 0 ? this.leafWay() : null;
     const segments = v.pieces.length - 1;
     const segment = this.segmentWay();
     const cut = { widthMm: v.widthMm };
     await this.related.cut(
+      this.desk,
       this.mother()!,
       plant.id,
       segment && !this.column()
@@ -471,7 +497,8 @@ export class CutMapPage {
   }
 
   private names(segments: number, leaves: number): string {
-    const top = this.column() ? 'a tip' : 'a crown';
+    if (this.trail()) return piecesText('trailing', segments + 1);
+    const top = this.column() ? 'a tip' : `a ${METHOD[this.crown()!.method].one}`;
     const rest = segments === 0 ? '' : segments === 1 ? 'a segment' : `${segments} segments`;
     const more = leaves === 0 ? '' : leaves === 1 ? 'a leaf' : `${leaves} leaves`;
     const parts = [top, rest, more].filter(Boolean);

@@ -47,13 +47,32 @@ describe('the cut map', () => {
   it.each([
     ['Nodes on it', '0', 'No node is marked'],
     ['Nodes on it', '4.5', 'A whole number up to 300.'],
-    ['Stem, soil to tip, mm', '60', 'Too short: a stump of 25 mm and a crown of 50 mm need 75 mm'],
+    ['Stem, soil to tip, mm', '60', 'Too short: a stump of 25 mm stays, and this plant’s top takes from 50 mm; that is 75 mm.'],
     ['Stem, soil to tip, mm', 'long', 'is not a length'],
     ['Its width, mm', '0', 'A length is more than nothing'],
   ])('%s “%s” gets a sentence', async (label, typed, sentence) => {
     const page = await open('m-sedu');
     await page.fill(label, typed);
     expect(page.text).toContain(sentence);
+  });
+
+  it('writes what the plan says: the day, the blade, the pot and the mix', async () => {
+    const page = await open('m-sedu');
+    await page.fill('Cut on', '2026-04-20');
+    await page.fill('Blade', 'bleach');
+    await page.fill('Goes into (optional)', 'pot-7');
+    await page.fill('Filled with (optional)', 'mix-bench');
+    await page.tap('Cut: put them on the bench');
+    const puts = page.recorded() as { kind: string; fields: object }[];
+    // What is cut later is planned, not cut.
+    expect(puts.every((e) => e.kind === 'put')).toBe(true);
+    for (const { fields } of puts)
+      expect(fields).toMatchObject({
+        cutOn: '2026-04-20',
+        disinfectant: 'bleach',
+        container: 'pot-7',
+        mix: 'mix-bench',
+      });
   });
 
   it('says where a plant is not cut along its stem', async () => {

@@ -19,6 +19,7 @@ import { Words } from '../data/words';
 import { Field, FieldControl } from '../forms/field';
 import { numberFrom } from '../forms/number';
 import { planMother } from './plan-mother';
+import { MotherPick } from './mother-pick';
 import { PlanTabs } from './plan-tabs';
 import { NumberPipe } from '../ui/number-pipe';
 
@@ -42,6 +43,7 @@ const BLANK: Typed = { start: '1', pieces: '4', target: '100', method: '', stay:
     NumberPipe,
     Field,
     FieldControl,
+    MotherPick,
     PlanTabs,
     RouterLink,
   ],
@@ -52,9 +54,8 @@ const BLANK: Typed = { start: '1', pieces: '4', target: '100', method: '', stay:
       <p class="quiet">{{ motherName() }}</p>
     </div>
     <hy-plan-tabs [mother]="mother()" />
-    @if (!plant()) {
-      <p>Choose a mother in the <a routerLink="/plan">plan</a> first.</p>
-    } @else {
+    <hy-mother-pick [mother]="mother()" />
+    @if (plant()) {
       <div class="fields">
         <hy-field label="Plants to begin with">
           <input

@@ -14,7 +14,7 @@ import {
 } from '@angular/material/expansion';
 import { MatOption, MatSelect } from '@angular/material/select';
 import { COURSES, coursesFor } from '@hypogeon/core/botany';
-import { DISINFECTANTS, type Disinfectant } from '@hypogeon/core/safety';
+import { DISINFECTANTS } from '@hypogeon/core/safety';
 import { FIRST_WATER, WATER_SCHOOL } from '@hypogeon/core/water';
 import { AID, WOUND_SCHOOL } from '@hypogeon/core/wound';
 import { COURSE_NAME, COURSE_SAYS } from '@hypogeon/words';
@@ -22,14 +22,8 @@ import { Words } from '../data/words';
 import { Field, FieldControl } from '../forms/field';
 import { numberOrNone, PlanCut } from './plan-cut';
 import { PlanDesk } from './plan-desk';
-import type { PlanDraft } from './plan-draft';
+import { DISINFECTANT_WORD, type PlanDraft } from './plan-draft';
 import { Protocols } from './protocols';
-
-const DISINFECTANT_WORD: Readonly<Record<Disinfectant, string>> = {
-  alcohol: 'alcohol, 70 %',
-  bleach: 'dilute bleach, rinsed',
-  none: 'clean is enough',
-};
 
 /** How it is done, in one line of what is usual; all of it can be changed. */
 @Component({

@@ -14,6 +14,13 @@ export const PURPOSE_WORD: Readonly<Record<Purpose, string>> = {
   have: 'pieces I have',
 };
 
+/** What the blade is wiped with. */
+export const DISINFECTANT_WORD: Readonly<Record<Disinfectant, string>> = {
+  alcohol: 'alcohol, 70 %',
+  bleach: 'dilute bleach, rinsed',
+  none: 'clean is enough',
+};
+
 export interface PlanDraft {
   readonly mother: string;
   readonly method: MethodId | '';

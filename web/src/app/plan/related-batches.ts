@@ -1,12 +1,14 @@
 import { inject, Injectable } from '@angular/core';
 import { Router } from '@angular/router';
-import { placesIn } from '@hypogeon/core/bench';
+import { containerOf } from '@hypogeon/core/bench';
 import { METHOD, type MethodId, type TaxonMethod } from '@hypogeon/core/botany';
+import { containersFor } from '@hypogeon/core/plan';
 import { defaultSchool } from '@hypogeon/core/wound';
 import { Actions } from '../data/actions';
 import { freshId } from '../data/fresh-id';
-import { Journal, type Draft } from '../data/journal';
-import { Today } from '../data/today';
+import type { Draft } from '../data/journal';
+import { numberOrNone } from './plan-cut';
+import type { PlanDesk } from './plan-desk';
 
 /** Pieces of one kind taken off a plant. */
 export interface Taken {
@@ -16,62 +18,72 @@ export interface Taken {
   readonly thicknessMm?: number;
 }
 
-/** Cuts made today, as batches of their own: the same plant on the same day, apart but related. */
+/** Cuts of one plant on one day, as batches of their own: apart but related, on the terms of the plan. */
 @Injectable({ providedIn: 'root' })
 export class RelatedBatches {
-  private readonly journal = inject(Journal);
   private readonly actions = inject(Actions);
   private readonly router = inject(Router);
-  private readonly today = inject(Today).day;
 
   /** Records the batches in one go, says so, and opens the first. */
-  async cut(mother: string, taxon: string, taken: readonly Taken[]): Promise<void> {
+  async cut(desk: PlanDesk, mother: string, taxon: string, taken: readonly Taken[]): Promise<void> {
     const some = taken.filter((t) => t.count > 0);
     const keys = some.map(() => freshId());
     const [first] = keys;
     if (first === undefined) return;
     const drafts = some.flatMap((t, i) =>
-      this.drafts(keys[i]!, i === 0 ? undefined : first, mother, taxon, t),
+      this.drafts(desk, keys[i]!, i === 0 ? undefined : first, mother, taxon, t),
     );
     const said = some.map((t) => pieces(t.way.method, t.count)).join(', ');
-    await this.actions.recordAll(drafts, `${said} on the bench`);
+    const later = desk.cutOn() > desk.today();
+    await this.actions.recordAll(drafts, `${said} ${later ? 'planned' : 'on the bench'}`);
     await this.router.navigate(['/bench', first]);
   }
 
   private drafts(
+    desk: PlanDesk,
     key: string,
     cutWith: string | undefined,
     mother: string,
     taxon: string,
     { way, count, widthMm, thicknessMm }: Taken,
   ): Draft[] {
-    const state = this.journal.state();
-    const space = placesIn(state)[0]?.id ?? 'room';
-    const stands = state.mothers.get(mother)?.space ?? space;
-    return [
-      {
-        kind: 'put',
-        record: 'batch',
-        key,
-        fields: {
-          mother,
-          taxon,
-          method: way.method,
-          count,
-          cutOn: this.today(),
-          ...(cutWith === undefined ? {} : { cutWith }),
-          ...(widthMm === undefined ? {} : { widthMm }),
-          ...(thicknessMm === undefined ? {} : { thicknessMm }),
-          school:
-            state.settings.school ??
-            (way.wound ? defaultSchool(way.wound.tissue).school : 'dry-to-touch'),
-          callusAt: 'rack',
-          space: stands,
-          disinfectant: 'alcohol',
-        },
+    const state = desk.state();
+    const { space, callusSpace, callusAt, school, dryDays, aid, firstWater, waterSchool, ...d } =
+      desk.draft();
+    const stands = space || (state.mothers.get(mother)?.space ?? desk.space());
+    const usual = way.wound ? defaultSchool(way.wound.tissue).school : 'dry-to-touch';
+    const container = d.container ? containerOf(state, d.container) : null;
+    const days = numberOrNone(dryDays);
+    const cutOn = desk.cutOn();
+    const put: Draft = {
+      kind: 'put',
+      record: 'batch',
+      key,
+      fields: {
+        mother,
+        taxon,
+        method: way.method,
+        count,
+        cutOn,
+        ...(cutWith === undefined ? {} : { cutWith }),
+        ...(widthMm === undefined ? {} : { widthMm }),
+        ...(thicknessMm === undefined ? {} : { thicknessMm }),
+        school: school || (state.settings.school ?? usual),
+        callusAt,
+        ...(callusSpace ? { callusSpace } : {}),
+        space: stands,
+        disinfectant: d.disinfectant,
+        ...(days === undefined ? {} : { dryDays: days }),
+        ...(aid === 'none' ? {} : { aid }),
+        ...(firstWater === 'with-gate' ? {} : { firstWater }),
+        ...(waterSchool ? { waterSchool } : {}),
+        ...(container
+          ? { container: d.container, containers: containersFor(container, count) }
+          : {}),
+        ...(d.mix ? { mix: d.mix } : {}),
       },
-      { kind: 'cut', batch: key, day: this.today() },
-    ];
+    };
+    return cutOn > desk.today() ? [put] : [put, { kind: 'cut', batch: key, day: cutOn }];
   }
 }
 

@@ -1,4 +1,12 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  signal,
+} from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
 import { cutStraps, nodesFrom, strapProblem, successBelief, yieldOf } from '@hypogeon/core/plan';
@@ -12,7 +20,10 @@ import { oneAtATime } from '../data/one-at-a-time';
 import { StrapDrawing } from '../marks/strap-drawing';
 import { Field, FieldControl } from '../forms/field';
 import { planMother } from './plan-mother';
+import { MotherPick } from './mother-pick';
 import { PlanTabs } from './plan-tabs';
+import { CutTerms } from './cut-terms';
+import { PlanDesk } from './plan-desk';
 import { RelatedBatches } from './related-batches';
 
 interface StrapDraft {
@@ -26,7 +37,17 @@ const BLANK: StrapDraft = { lengths: '400 360', section: '75', width: '' };
 /** Leaf sections cut across: how many sections, each numbered and with its arrow, and what they give. */
 @Component({
   selector: 'hy-straps-page',
-  imports: [MatButton, Field, FieldControl, PlanTabs, RouterLink, StrapDrawing],
+  imports: [
+    MatButton,
+    Field,
+    FieldControl,
+    CutTerms,
+    MotherPick,
+    PlanTabs,
+    RouterLink,
+    StrapDrawing,
+  ],
+  providers: [PlanDesk],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
@@ -34,14 +55,13 @@ const BLANK: StrapDraft = { lengths: '400 360', section: '75', width: '' };
       <p class="quiet">{{ motherName() }}</p>
     </div>
     <hy-plan-tabs [mother]="mother()" />
-    @if (!plant()) {
-      <p>Choose a mother in the <a routerLink="/plan">plan</a> first.</p>
-    } @else if (!way()) {
+    <hy-mother-pick [mother]="mother()" />
+    @if (plant() && !way()) {
       <p>
         This plant is not raised from sections of its leaves. The
         <a routerLink="/plan" [queryParams]="{ mother: mother() }">plan</a> has its ways.
       </p>
-    } @else {
+    } @else if (plant()) {
       <div class="sides">
         <div>
           <div class="fields">
@@ -105,6 +125,7 @@ const BLANK: StrapDraft = { lengths: '400 360', section: '75', width: '' };
                 {{ words.temperature(22) }} and 55 %. {{ v.left }} Pups of variegated leaves come
                 plain: to keep the edge, divide the clump.
               </p>
+              <hy-cut-terms />
               <div class="row">
                 <button matButton="filled" (click)="take()">Cut: put them on the bench</button>
               </div>
@@ -128,12 +149,18 @@ const BLANK: StrapDraft = { lengths: '400 360', section: '75', width: '' };
 })
 export class StrapsPage {
   private readonly related = inject(RelatedBatches);
+  private readonly desk = inject(PlanDesk);
   protected readonly words = inject(Words);
   readonly mother = input<string>();
 
   private readonly keeper = inject(Drafts).keeper('straps', shapeOf(BLANK));
   protected readonly draft = signal<StrapDraft>(this.keeper.read() ?? this.blank());
   private readonly her = planMother(this.mother);
+
+  constructor() {
+    effect(() => this.desk.asked.set(this.mother()));
+  }
+
   protected readonly motherName = this.her.name;
   protected readonly plant = this.her.plant;
   protected readonly way = computed(() => this.her.way('leaf-section'));
@@ -202,7 +229,7 @@ export class StrapsPage {
   });
   protected readonly cautions = computed(() => {
     const taxon = this.plant()?.taxon;
-    return taxon ? cuttingCautions(taxon, true, 'alcohol') : [];
+    return taxon ? cuttingCautions(taxon, true, this.desk.draft().disinfectant) : [];
   });
 
   protected set(field: keyof StrapDraft, value: string): void {
@@ -223,7 +250,7 @@ export class StrapsPage {
     const v = this.view();
     if (!way || !plant || !v) return;
     const typed = this.draft().width.trim() !== '';
-    await this.related.cut(this.mother()!, plant.id, [
+    await this.related.cut(this.desk, this.mother()!, plant.id, [
       {
         way,
         count: v.plan.sections.length,

@@ -1,0 +1,86 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { MatOption, MatSelect } from '@angular/material/select';
+import { DISINFECTANTS } from '@hypogeon/core/safety';
+import { DayField } from '../forms/day-field';
+import { Field } from '../forms/field';
+import { PlanDesk } from './plan-desk';
+import { DISINFECTANT_WORD } from './plan-draft';
+
+/** When the blade goes in, what it is wiped with, and what the pieces go into: the plan's, and changed here for it. */
+@Component({
+  selector: 'hy-cut-terms',
+  imports: [DayField, Field, MatOption, MatSelect],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <hy-day
+      label="Cut on"
+      [problem]="desk.cutOnProblem()"
+      [value]="desk.cutOn()"
+      (valueChange)="desk.set('cutOn', $event)"
+    />
+    <hy-field label="Blade">
+      <mat-select
+        [value]="desk.draft().disinfectant"
+        (selectionChange)="desk.set('disinfectant', $event.value)"
+      >
+        @for (d of disinfectants; track d) {
+          <mat-option [value]="d">{{ disinfectantWord[d] }}</mat-option>
+        }
+      </mat-select>
+    </hy-field>
+    <hy-field label="Dries">
+      <mat-select
+        [value]="desk.draft().callusAt"
+        (selectionChange)="desk.set('callusAt', $event.value)"
+      >
+        <mat-option value="rack">bare, on a rack or paper</mat-option>
+        <mat-option value="medium">standing in dry medium</mat-option>
+      </mat-select>
+    </hy-field>
+    @if (desk.spaces().length > 1) {
+      <hy-field label="Grows in">
+        <mat-select [value]="space()" (selectionChange)="desk.set('space', $event.value)">
+          @for (s of desk.spaces(); track s.id) {
+            <mat-option [value]="s.id">{{ s.name }}</mat-option>
+          }
+        </mat-select>
+      </hy-field>
+    }
+    <hy-field label="Goes into (optional)">
+      <mat-select
+        [value]="desk.draft().container"
+        (selectionChange)="desk.set('container', $event.value)"
+      >
+        <mat-option value="">not told yet</mat-option>
+        @for (c of desk.containers(); track c.id) {
+          <mat-option [value]="c.id">{{ c.name }}</mat-option>
+        }
+      </mat-select>
+    </hy-field>
+    <hy-field label="Filled with (optional)">
+      <mat-select [value]="desk.draft().mix" (selectionChange)="desk.set('mix', $event.value)">
+        <mat-option value="">not told yet</mat-option>
+        @for (m of desk.mixes(); track m.id) {
+          <mat-option [value]="m.id">{{ m.name }}</mat-option>
+        }
+      </mat-select>
+    </hy-field>
+  `,
+  styles: `
+    :host {
+      display: grid;
+      grid-template-columns: repeat(auto-fill, minmax(11rem, 1fr));
+      gap: 0.8rem;
+      margin-block: 0.9rem;
+    }
+  `,
+})
+export class CutTerms {
+  protected readonly desk = inject(PlanDesk);
+  protected readonly disinfectants = DISINFECTANTS;
+  protected readonly disinfectantWord = DISINFECTANT_WORD;
+  /** Where she stands, unless the plan says otherwise. */
+  protected readonly space = computed(
+    () => this.desk.draft().space || this.desk.mother()?.space || this.desk.space(),
+  );
+}

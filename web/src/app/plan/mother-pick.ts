@@ -1,0 +1,59 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { ActivatedRoute, Router, RouterLink } from '@angular/router';
+import { MatButton } from '@angular/material/button';
+import { MatOption, MatSelect } from '@angular/material/select';
+import { Journal } from '../data/journal';
+import { Field } from '../forms/field';
+
+/** Whose page this is: the mother is chosen where she is needed. */
+@Component({
+  selector: 'hy-mother-pick',
+  imports: [Field, MatButton, MatOption, MatSelect, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (mothers().length > 0) {
+      <hy-field label="Mother">
+        <mat-select [value]="mother() ?? ''" (selectionChange)="turn($event.value)">
+          @if (!mother()) {
+            <mat-option value="">choose</mat-option>
+          }
+          @for (m of mothers(); track m.id) {
+            <mat-option [value]="m.id">{{ m.name }}</mat-option>
+          }
+        </mat-select>
+      </hy-field>
+      @if (!known()) {
+        <p class="quiet">Choose a mother: what can be taken of her stands here then.</p>
+      }
+    } @else {
+      <p>There is no mother yet.</p>
+      <a matButton="filled" routerLink="/mothers/new">Add a mother</a>
+    }
+  `,
+  styles: `
+    :host {
+      display: block;
+      margin-bottom: 1.2rem;
+    }
+    hy-field {
+      max-width: 20rem;
+    }
+  `,
+})
+export class MotherPick {
+  private readonly state = inject(Journal).state;
+  private readonly router = inject(Router);
+  private readonly route = inject(ActivatedRoute);
+  readonly mother = input<string>();
+
+  protected readonly mothers = computed(() => [...this.state().mothers.values()]);
+  protected readonly known = computed(() => this.state().mothers.has(this.mother() ?? ''));
+
+  protected turn(mother: string): void {
+    void this.router.navigate([], {
+      relativeTo: this.route,
+      queryParams: { mother },
+      replaceUrl: true,
+    });
+  }
+}
