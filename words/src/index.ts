@@ -19,3 +19,4 @@ export * from './slips';
 export * from './ways';
 export * from './plan-sentence';
 export * from './cut-map';
+export * from './division';

@@ -13,6 +13,16 @@ export function lengthText(mm: number, unit: LengthUnit, locale = 'en'): string 
   return `${rounded(value, digits, locale)} ${unit}`;
 }
 
+/** `10–15 mm`, `3/8–5/8 in`: the unit once. */
+export function lengthSpan(fromMm: number, toMm: number, unit: LengthUnit, locale = 'en'): string {
+  const [from, to] = [lengthText(fromMm, unit, locale), lengthText(toMm, unit, locale)];
+  const [, name = ''] = /(\s\S+)$/.exec(to) ?? [];
+  if (from === to) return to;
+  return from.endsWith(name)
+    ? `${from.slice(0, from.length - name.length)}–${to}`
+    : `${from}–${to}`;
+}
+
 /** `19.4 °C` or `67 °F`. Fahrenheit degrees are fine enough without a decimal. @param tempC °C */
 export function temperatureText(tempC: number, unit: TemperatureUnit, locale = 'en'): string {
   const value = temperatureIn(tempC, unit);

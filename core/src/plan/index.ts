@@ -22,3 +22,4 @@ export * from './strap';
 export * from './multiply';
 export * from './materials';
 export * from './first-water-outlook';
+export * from './division';

@@ -48,8 +48,13 @@ export const routes: Routes = [
   },
   {
     path: 'plan/clump',
-    title: 'Pups and division',
+    title: 'Pups',
     loadComponent: () => import('./plan/clump-page').then((m) => m.ClumpPage),
+  },
+  {
+    path: 'plan/divide',
+    title: 'Division',
+    loadComponent: () => import('./plan/division-page').then((m) => m.DivisionPage),
   },
   {
     path: 'plan/multiply',

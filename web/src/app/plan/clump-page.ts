@@ -69,7 +69,7 @@ const MOST_ROWS = 60;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
-      <h1>Pups and division</h1>
+      <h1>Pups</h1>
       <p class="quiet">{{ motherName() }}</p>
     </div>
     <hy-plan-tabs [mother]="mother()" />

@@ -47,7 +47,11 @@ describe('the cut map', () => {
   it.each([
     ['Nodes on it', '0', 'No node is marked'],
     ['Nodes on it', '4.5', 'A whole number up to 300.'],
-    ['Stem, soil to tip, mm', '60', 'Too short: a stump of 25 mm stays, and this plant’s top takes from 50 mm; that is 75 mm.'],
+    [
+      'Stem, soil to tip, mm',
+      '60',
+      'Too short: a stump of 25 mm stays, and this plant’s top takes from 50 mm; that is 75 mm.',
+    ],
     ['Stem, soil to tip, mm', 'long', 'is not a length'],
     ['Its width, mm', '0', 'A length is more than nothing'],
   ])('%s “%s” gets a sentence', async (label, typed, sentence) => {

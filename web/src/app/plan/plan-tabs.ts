@@ -15,7 +15,8 @@ export class PlanTabs {
     { path: '/plan', name: 'Batch' },
     { path: '/plan/stem', name: 'Cut map' },
     { path: '/plan/straps', name: 'Leaf sections' },
-    { path: '/plan/clump', name: 'Pups and division' },
+    { path: '/plan/clump', name: 'Pups' },
+    { path: '/plan/divide', name: 'Division' },
     { path: '/plan/multiply', name: 'Multiply' },
   ];
 }

@@ -2,6 +2,7 @@ import { inject, Injectable } from '@angular/core';
 import { Router } from '@angular/router';
 import { containerOf } from '@hypogeon/core/bench';
 import { METHOD, type MethodId, type TaxonMethod } from '@hypogeon/core/botany';
+import type { BatchFields } from '@hypogeon/core/journal';
 import { containersFor } from '@hypogeon/core/plan';
 import { defaultSchool } from '@hypogeon/core/wound';
 import { Actions } from '../data/actions';
@@ -16,6 +17,8 @@ export interface Taken {
   readonly count: number;
   readonly widthMm?: number;
   readonly thicknessMm?: number;
+  /** What else was seen of it when it was taken. */
+  readonly told?: BatchFields;
 }
 
 /** Cuts of one plant on one day, as batches of their own: apart but related, on the terms of the plan. */
@@ -45,7 +48,7 @@ export class RelatedBatches {
     cutWith: string | undefined,
     mother: string,
     taxon: string,
-    { way, count, widthMm, thicknessMm }: Taken,
+    { way, count, widthMm, thicknessMm, told }: Taken,
   ): Draft[] {
     const state = desk.state();
     const { space, callusSpace, callusAt, school, dryDays, aid, firstWater, waterSchool, ...d } =
@@ -81,6 +84,7 @@ export class RelatedBatches {
           ? { container: d.container, containers: containersFor(container, count) }
           : {}),
         ...(d.mix ? { mix: d.mix } : {}),
+        ...told,
       },
     };
     return cutOn > desk.today() ? [put] : [put, { kind: 'cut', batch: key, day: cutOn }];

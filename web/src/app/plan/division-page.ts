@@ -1,0 +1,280 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  linkedSignal,
+  signal,
+} from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { MatButton } from '@angular/material/button';
+import { containersOf } from '@hypogeon/core/bench';
+import type { BatchFields, OwnRoots } from '@hypogeon/core/journal';
+import { groupParts, judgePart, potFor, type ClumpPart } from '@hypogeon/core/plan';
+import { cuttingCautions } from '@hypogeon/core/safety';
+import { readLength } from '@hypogeon/core/units';
+import { MOTHER_AFTER_DIVISION, partText } from '@hypogeon/words';
+import * as z from 'zod';
+import { Drafts } from '../data/drafts';
+import { oneAtATime } from '../data/one-at-a-time';
+import { Words } from '../data/words';
+import { DraftNote } from '../forms/draft-note';
+import { DivisionDrawing } from '../marks/division-drawing';
+import { CutTerms } from './cut-terms';
+import { DivisionPart, partDraftSchema, type PartDraft } from './division-part';
+import { MotherPick } from './mother-pick';
+import { PlanDesk } from './plan-desk';
+import { planMother } from './plan-mother';
+import { PlanTabs } from './plan-tabs';
+import { RelatedBatches } from './related-batches';
+
+const BLANK: PartDraft = {
+  points: '1',
+  tubers: '0',
+  roots: 'brush',
+  joined: 'by itself',
+  cut: '',
+  rhizome: '',
+  rootsWide: '',
+  pale: '',
+  old: false,
+};
+const MOST_PARTS = 30;
+
+/** A clump out of its pot: what each part has, which are worth a pot of their own, and how they are potted. */
+@Component({
+  selector: 'hy-division-page',
+  imports: [
+    MatButton,
+    CutTerms,
+    DivisionDrawing,
+    DivisionPart,
+    DraftNote,
+    MotherPick,
+    PlanTabs,
+    RouterLink,
+  ],
+  providers: [PlanDesk],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="page-head">
+      <h1>Division</h1>
+      <p class="quiet">{{ motherName() }}</p>
+    </div>
+    <hy-plan-tabs [mother]="mother()" />
+    <hy-mother-pick [mother]="mother()" />
+    <hy-draft-note [at]="left()" (afresh)="afresh()" />
+    @if (plant() && !way()) {
+      <p>
+        This plant does not grow in a clump that parts. The
+        <a routerLink="/plan" [queryParams]="{ mother: mother() }">plan</a> has its ways.
+      </p>
+    } @else if (plant()) {
+      <div class="sides">
+        <div>
+          <p>
+            Out of the pot, old mix shaken off: look where it parts by itself before you take the
+            knife. A row for each part.
+          </p>
+          <ol>
+            @for (row of rows(); track $index) {
+              <li [class]="row.verdict?.is ?? ''">
+                <hy-division-part
+                  [nr]="$index + 1"
+                  [part]="row.draft"
+                  [problem]="row.problem"
+                  (partChange)="change($index, $event)"
+                  (off)="remove($index)"
+                />
+                <p class="verdict">{{ row.says }} {{ row.pot }}</p>
+              </li>
+            }
+          </ol>
+          <button
+            type="button"
+            matButton="outlined"
+            [disabled]="rows().length >= most"
+            (click)="add()"
+          >
+            Add a part
+          </button>
+          <section aria-live="polite" aria-label="What to take">
+            <p class="gives">{{ gives() }}</p>
+            @if (groups().length > 0) {
+              <hy-cut-terms />
+              <div class="row">
+                <button matButton="filled" (click)="take()">Part her: put them on the bench</button>
+              </div>
+            }
+            <h2 class="ruled">The mother</h2>
+            <ul>
+              @for (line of after; track line) {
+                <li>{{ line }}</li>
+              }
+              @for (c of cautions(); track c.title) {
+                <li [class]="c.weight">
+                  <strong>{{ c.title }}.</strong> {{ c.advice }}
+                </li>
+              }
+            </ul>
+          </section>
+        </div>
+        @if (drawn().length > 0) {
+          <hy-division-drawing [parts]="drawn()" />
+        }
+      </div>
+    }
+  `,
+  styleUrl: './pieces-page.scss',
+  styles: `
+    ol {
+      list-style: none;
+      margin: 0.8rem 0;
+      padding: 0;
+      display: grid;
+      gap: 1rem;
+    }
+    ol li {
+      border-left: 4px solid var(--living);
+      margin: 0;
+    }
+    ol li.leave {
+      border-left-color: var(--line);
+    }
+    .verdict {
+      margin: 0.3rem 0 0;
+    }
+  `,
+})
+export class DivisionPage {
+  private readonly related = inject(RelatedBatches);
+  private readonly desk = inject(PlanDesk);
+  protected readonly words = inject(Words);
+  protected readonly most = MOST_PARTS;
+  protected readonly after = MOTHER_AFTER_DIVISION;
+  readonly mother = input<string>();
+
+  private readonly her = planMother(this.mother);
+  protected readonly motherName = this.her.name;
+  protected readonly plant = this.her.plant;
+  protected readonly way = computed(
+    () => this.her.way('division') ?? this.her.way('rooted-offset'),
+  );
+
+  private readonly drafts = inject(Drafts);
+  private readonly thrown = signal(0);
+  private readonly keeper = computed(() => {
+    this.thrown();
+    return this.drafts.keeper(
+      `division.${this.mother() ?? ''}`,
+      z.array(partDraftSchema).max(MOST_PARTS),
+    );
+  });
+  protected readonly left = linkedSignal(() => this.keeper().keptAt());
+  private readonly parts = linkedSignal<readonly PartDraft[]>(
+    () => this.keeper().read() ?? [BLANK, BLANK],
+  );
+
+  constructor() {
+    effect(() => this.desk.asked.set(this.mother()));
+  }
+
+  protected readonly rows = computed(() =>
+    this.parts().map((draft) => {
+      const part = this.read(draft);
+      const verdict = part && judgePart(part);
+      const pot = verdict && potFor(verdict, containersOf(this.desk.state()));
+      return {
+        draft,
+        part,
+        verdict,
+        problem: part ? '' : 'Whole numbers, and lengths like 25 mm or 1 in.',
+        says: verdict ? partText(verdict, this.words.speech()) : '',
+        pot: pot ? `Of yours: ${pot.name}.` : '',
+      };
+    }),
+  );
+  private readonly read$ = computed(() => this.rows().flatMap((r) => (r.part ? [r.part] : [])));
+  protected readonly groups = computed(() => groupParts(this.read$()));
+  protected readonly drawn = computed(() =>
+    this.rows().flatMap(({ part, verdict }) => (part && verdict ? [{ part, verdict }] : [])),
+  );
+  protected readonly gives = computed(() => {
+    const pots = this.groups().reduce((sum, g) => sum + g.parts.length, 0);
+    const stay = this.read$().length - pots;
+    const potted = pots === 0 ? 'None to pot' : pots === 1 ? 'One to pot' : `${pots} to pot`;
+    return stay === 0 ? potted : `${potted}, ${stay === 1 ? 'one stays' : `${stay} stay`} on her`;
+  });
+  protected readonly cautions = computed(() => {
+    const taxon = this.plant()?.taxon;
+    const cut = this.read$().some((p) => p.joined !== 'by itself');
+    return taxon ? cuttingCautions(taxon, cut, this.desk.draft().disinfectant) : [];
+  });
+
+  protected change(index: number, part: PartDraft): void {
+    this.keep(this.parts().map((p, i) => (i === index ? part : p)));
+  }
+  protected add(): void {
+    this.keep([...this.parts(), this.parts().at(-1) ?? BLANK]);
+  }
+  protected remove(index: number): void {
+    this.keep(this.parts().filter((_, i) => i !== index));
+  }
+  private keep(parts: readonly PartDraft[]): void {
+    this.parts.set(parts);
+    this.keeper().keep([...parts]);
+  }
+  protected afresh(): void {
+    this.keeper().drop();
+    this.thrown.update((n) => n + 1);
+  }
+
+  protected readonly take = oneAtATime(() => this.takeAll());
+
+  private async takeAll(): Promise<void> {
+    const plant = this.plant();
+    const way = this.way();
+    if (!plant || !way) return;
+    const taken = this.groups().map(({ fields }) => {
+      const { count, ...told } = fields as BatchFields & { readonly count: number };
+      return { way, count, told };
+    });
+    this.keeper().drop();
+    await this.related.cut(this.desk, this.mother()!, plant.id, taken);
+  }
+
+  /** A row as core reads it; null where something of it cannot be read. */
+  private read(draft: PartDraft): ClumpPart | null {
+    const [points, tubers] = [count(draft.points), count(draft.tubers)];
+    const lengths = [draft.cut, draft.rhizome, draft.rootsWide, draft.pale].map((text) =>
+      this.mm(text),
+    );
+    if (points === null || tubers === null || lengths.includes(undefined)) return null;
+    const [cutMm, rhizomeMm, rootsMm, paleMm] = lengths as (number | null)[];
+    return {
+      points,
+      tubers,
+      roots: draft.roots as OwnRoots,
+      joined: draft.joined as ClumpPart['joined'],
+      cutMm: cutMm!,
+      rhizomeMm: rhizomeMm!,
+      rootsMm: rootsMm!,
+      paleMm: paleMm!,
+      old: draft.old,
+    };
+  }
+
+  /** mm; null where nothing was typed, undefined where it is no length. */
+  private mm(text: string): number | null | undefined {
+    if (text.trim() === '') return null;
+    const read = readLength(text, this.words.lengthUnit());
+    return read.ok ? read.mm : undefined;
+  }
+}
+
+function count(text: string): number | null {
+  const n = Number(text);
+  return text.trim() !== '' && Number.isInteger(n) && n >= 0 && n <= 99 ? n : null;
+}
