@@ -20,3 +20,4 @@ export * from './ways';
 export * from './plan-sentence';
 export * from './cut-map';
 export * from './division';
+export * from './cut-reasons';

@@ -1,5 +1,5 @@
 import { addDays, daysBetween, type Day } from '../days';
-import type { Examination, Mother, State } from '../journal';
+import type { CutReason, Examination, Mother, State } from '../journal';
 import { plantOf } from './plant';
 import { seasonNow, seasonYear, type SeasonNow } from './season-of';
 
@@ -18,8 +18,10 @@ export interface Condition {
   /** Gravest first. */
   readonly notes: readonly ConditionNote[];
   readonly looked: Examination | null;
-  /** The look is recent enough to go by. */
+  /** What was seen of her lately is enough to go by: whether she is plump, and whether she is clean. */
   readonly fresh: boolean;
+  /** Why one would cut her, as lately seen. */
+  readonly reasons: readonly CutReason[];
 }
 
 /** A look at a mother holds so long. Working assumption; 5–14 make sense. */
@@ -37,11 +39,12 @@ const CLEAN_FOR_DAYS = 14;
 export function conditionOf(state: State, mother: Mother, today: Day): Condition {
   const looks = (state.examinations.get(mother.id) ?? []).filter((e) => e.day <= today);
   const looked = looks.at(-1) ?? null;
+  const lately = latelySeen(looks, today);
   const notes = [
     ...allowed(mother),
     ...pests(looks, today),
-    ...(looked ? seen(looked, today) : []),
-    ...look(looked, today),
+    ...(looked ? seen(lately ?? looked, today) : []),
+    ...look(looked, lately, today),
     ...seasonNotes(seasonOfMother(state, mother, today)),
   ];
   const rank = { stop: 0, wait: 1, note: 2, good: 3 } as const;
@@ -57,7 +60,8 @@ export function conditionOf(state: State, mother: Mother, today: Day): Condition
     until: verdict === 'wait' ? (days.sort().at(-1) ?? null) : null,
     notes: sorted,
     looked,
-    fresh: isFresh(looked, today),
+    fresh: lately !== null && unseen(lately).length === 0,
+    reasons: lately?.reasons ?? [],
   };
 }
 
@@ -155,11 +159,41 @@ function seen(look: Examination, today: Day): readonly Note[] {
   return notes;
 }
 
+/** What several looks of late say together: each answer as it was given last. @returns null without a recent look */
+function latelySeen(looks: readonly Examination[], today: Day): Examination | null {
+  const recent = looks.filter((e) => isFresh(e, today));
+  const [first, ...later] = recent;
+  if (!first) return null;
+  return later.reduce<Examination>((all, e) => {
+    const told = Object.entries(e).filter(([, value]) => value !== undefined);
+    return { ...all, ...(Object.fromEntries(told) as Partial<Examination>) };
+  }, first);
+}
+
+/** Without these nobody knows whether she may be cut. */
+const DECIDE = { turgid: 'plump and firm', clean: 'no pests, no rot' } as const;
+
+const unseen = (look: Examination): readonly string[] =>
+  (Object.keys(DECIDE) as (keyof typeof DECIDE)[]).flatMap((q) =>
+    look[q] === undefined ? [DECIDE[q]] : [],
+  );
+
 const isFresh = (looked: Examination | null, today: Day): boolean =>
   looked !== null && daysBetween(looked.day, today) <= LOOK_HOLDS_DAYS;
 
-function look(looked: Examination | null, today: Day): readonly Note[] {
-  if (isFresh(looked, today)) return [];
+function look(looked: Examination | null, lately: Examination | null, today: Day): readonly Note[] {
+  if (lately) {
+    const missing = unseen(lately);
+    return missing.length === 0
+      ? []
+      : [
+          {
+            weight: 'note',
+            says: 'Only half looked over',
+            then: `Still to see: ${missing.join('; ')}.`,
+          },
+        ];
+  }
   return [
     {
       weight: 'note',

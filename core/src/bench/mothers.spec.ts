@@ -341,6 +341,52 @@ describe('own figures of a plant', () => {
   });
 });
 
+describe('half a look', () => {
+  const her = (...looks: Draft[]) => {
+    const state = fold(written(motherPut, ...looks));
+    return conditionOf(state, state.mothers.get('m1')!, DAY);
+  };
+  const motherPut: Draft = {
+    kind: 'put',
+    record: 'mother',
+    key: 'm1',
+    day: DAY,
+    fields: { name: 'Bowl', taxon: 'echeveria-elegans', permission: 'own' },
+  };
+  const look = (seen: object, day = DAY): Draft =>
+    ({ kind: 'examined', mother: 'm1', day, ...seen }) as Draft;
+
+  it('gives no green light: plump and clean are both to be seen', () => {
+    for (const seen of [
+      { turgid: true },
+      { clean: true },
+      { growing: true },
+      { flowering: false },
+    ]) {
+      const condition = her(look(seen));
+      expect(condition.fresh).toBe(false);
+      expect(condition.notes.map((n) => n.says)).toContain('Only half looked over');
+    }
+    expect(her(look({ turgid: true, clean: true })).fresh).toBe(true);
+  });
+
+  it('two halves of late are a whole; an old half is none', () => {
+    const first = look({ turgid: true }, addDays(DAY, -3));
+    expect(her(first, look({ clean: true })).fresh).toBe(true);
+    const old = look({ turgid: true }, addDays(DAY, -30));
+    const condition = her(old, look({ clean: true }));
+    expect(condition.fresh).toBe(false);
+    expect(condition.notes.find((n) => n.says === 'Only half looked over')!.then).toBe(
+      'Still to see: plump and firm.',
+    );
+  });
+
+  it('keeps why she is cut, as lately seen', () => {
+    expect(her(look({ reasons: ['leggy', 'bare'] })).reasons).toEqual(['leggy', 'bare']);
+    expect(her(look({ reasons: ['leggy'] }, addDays(DAY, -40))).reasons).toEqual([]);
+  });
+});
+
 describe('every method for every plant', () => {
   it.each(CATALOGUE.map((t) => [t.name, t] as const))(
     '%s: possible, poor or no, and why',

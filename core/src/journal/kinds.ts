@@ -6,7 +6,7 @@ import { TISSUES } from '../wound';
 import { countField, dayField, idField, noteField, saidField, textField } from './field';
 import { MEASURED, OUTCOMES, SEEN, SIGNS } from './outcome';
 import { PARTINGS, RECUT_FOR } from './parting';
-import { OWN_ROOTS, REOPENINGS, ROOT_STATES } from './record-choices';
+import { CUT_REASONS, OWN_ROOTS, REOPENINGS, ROOT_STATES } from './record-choices';
 import { carriedField, MOST_CUTTINGS } from './record-fields';
 import { MOTHER_TENDINGS, TASKS, TENDINGS } from './task';
 
@@ -205,6 +205,8 @@ export const KINDS = {
       clean: z.boolean().optional(),
       growing: z.boolean().optional(),
       flowering: z.boolean().optional(),
+      /** Why one would cut her. */
+      reasons: z.array(z.enum(CUT_REASONS)).max(CUT_REASONS.length).optional(),
       wateredOn: dayField.optional(),
       text: noteField.optional(),
     }),

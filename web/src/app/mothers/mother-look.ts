@@ -1,8 +1,10 @@
 import { ChangeDetectionStrategy, Component, inject, input, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
+import { MatChipListbox, MatChipOption } from '@angular/material/chips';
 import { isDay } from '@hypogeon/core/days';
-import type { EntryOf } from '@hypogeon/core/journal';
+import { CUT_REASONS, type CutReason, type EntryOf } from '@hypogeon/core/journal';
+import { CUT_REASON_NAME } from '@hypogeon/words';
 import { Actions } from '../data/actions';
 import { Today } from '../data/today';
 import { DayField } from '../forms/day-field';
@@ -25,7 +27,16 @@ const QUESTIONS: readonly {
 /** The look at a mother before she is cut: four questions and the last watering, recorded in one tap. */
 @Component({
   selector: 'hy-mother-look',
-  imports: [MatButton, MatButtonToggle, MatButtonToggleGroup, DayField, Field, FieldControl],
+  imports: [
+    MatButton,
+    MatButtonToggle,
+    MatButtonToggleGroup,
+    MatChipListbox,
+    MatChipOption,
+    DayField,
+    Field,
+    FieldControl,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <form novalidate (submit)="$event.preventDefault(); save()">
@@ -44,6 +55,19 @@ const QUESTIONS: readonly {
           </mat-button-toggle-group>
         </div>
       }
+      <div class="wide">
+        <strong id="q-reasons">Why cut her</strong>
+        <mat-chip-listbox
+          multiple
+          aria-labelledby="q-reasons"
+          [value]="reasons()"
+          (change)="reasons.set($event.value)"
+        >
+          @for (r of allReasons; track r) {
+            <mat-chip-option [value]="r">{{ reasonName[r] }}</mat-chip-option>
+          }
+        </mat-chip-listbox>
+      </div>
       <hy-day
         label="Last watered (optional)"
         [problem]="dayProblem()"
@@ -83,6 +107,9 @@ const QUESTIONS: readonly {
     strong {
       font-weight: 600;
     }
+    .wide {
+      grid-column: 1 / -1;
+    }
   `,
 })
 export class MotherLook {
@@ -94,6 +121,9 @@ export class MotherLook {
   protected readonly answers = signal<Answers>({});
   protected readonly wateredOn = signal('');
   protected readonly note = signal('');
+  protected readonly reasons = signal<readonly CutReason[]>([]);
+  protected readonly allReasons = CUT_REASONS;
+  protected readonly reasonName = CUT_REASON_NAME;
   protected readonly tried = signal(false);
 
   protected say(question: Question, answer: boolean): void {
@@ -101,7 +131,12 @@ export class MotherLook {
   }
 
   protected empty(): boolean {
-    return Object.keys(this.answers()).length === 0 && !this.wateredOn() && !this.note().trim();
+    return (
+      Object.keys(this.answers()).length === 0 &&
+      this.reasons().length === 0 &&
+      !this.wateredOn() &&
+      !this.note().trim()
+    );
   }
 
   protected dayProblem(): string {
@@ -118,12 +153,14 @@ export class MotherLook {
       kind: 'examined',
       mother: this.mother(),
       ...this.answers(),
+      ...(this.reasons().length > 0 ? { reasons: [...this.reasons()] } : {}),
       ...(this.wateredOn() ? { wateredOn: this.wateredOn() } : {}),
       ...(this.note().trim() ? { text: this.note().trim() } : {}),
     };
     this.answers.set({});
     this.wateredOn.set('');
     this.note.set('');
+    this.reasons.set([]);
     this.tried.set(false);
     await this.actions.record(look, 'Looked over');
   }

@@ -23,6 +23,7 @@ import { successRange } from '@hypogeon/core/stats';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
+import { whereToCut } from '@hypogeon/words';
 import { Words } from '../data/words';
 import { CuttingMark } from '../marks/cutting-mark';
 import { FamilyTree } from './family-tree';
@@ -75,6 +76,9 @@ import { namePage } from '../shell/page-title';
               <li [class]="note.weight">
                 <strong>{{ note.says }}.</strong> {{ note.then }}
               </li>
+            }
+            @for (line of v.where; track line) {
+              <li>{{ line }}</li>
             }
           </ul>
           @if (v.looked) {
@@ -466,6 +470,7 @@ export class MotherPage {
       condition,
       care: motherCareOf(this.state(), mother, this.today()),
       verdict: this.verdictWords(condition),
+      where: whereToCut(condition.reasons),
       looked: condition.looked
         ? [`Looked over ${this.words.near(condition.looked.day)}.`, condition.looked.text ?? '']
             .join(' ')
