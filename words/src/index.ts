@@ -21,3 +21,4 @@ export * from './plan-sentence';
 export * from './cut-map';
 export * from './division';
 export * from './cut-reasons';
+export * from './more-of-it';

@@ -11,3 +11,4 @@ export * from './growth';
 export * from './course';
 export * from './recorded-way';
 export * from './form';
+export * from './guide-filter';

@@ -21,6 +21,14 @@ const NEED: Readonly<Record<string, LightNeed>> = {
   Epiphyllum: 'bright',
   Curio: 'bright',
   Stapelia: 'bright',
+  Huernia: 'bright',
+  Orbea: 'bright',
+  Ledebouria: 'bright',
+  Hatiora: 'shade',
+  Saxifraga: 'bright',
+  Haberlea: 'shade',
+  Ramonda: 'shade',
+  Primulina: 'shade',
 };
 
 export function lightNeedOf({ name }: Pick<Taxon, 'name'>): LightNeed {

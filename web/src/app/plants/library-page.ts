@@ -1,8 +1,18 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
+import { MatChipListbox, MatChipOption } from '@angular/material/chips';
+import { MatOption, MatSelect } from '@angular/material/select';
 import { pieceOfPlant, plants } from '@hypogeon/core/bench';
-import { findTaxa, METHOD } from '@hypogeon/core/botany';
+import {
+  filterTaxa,
+  findTaxa,
+  METHOD,
+  POISONS,
+  PRICKS,
+  type LightNeed,
+  type MethodId,
+} from '@hypogeon/core/botany';
 import { Journal } from '../data/journal';
 import { CuttingMark } from '../marks/cutting-mark';
 import { FRESH } from '../marks/mark-state';
@@ -10,12 +20,22 @@ import { Field, FieldControl } from '../forms/field';
 
 @Component({
   selector: 'hy-library-page',
-  imports: [MatButton, Field, FieldControl, RouterLink, CuttingMark],
+  imports: [
+    MatButton,
+    MatChipListbox,
+    MatChipOption,
+    MatOption,
+    MatSelect,
+    Field,
+    FieldControl,
+    RouterLink,
+    CuttingMark,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
       <h1>Plant guide</h1>
-      <p class="quiet">what the clock and the round count with, and what it rests on</p>
+      <p class="quiet">how to make more of a plant, and what that rests on</p>
       <a matButton="text" class="push" routerLink="/marks">The marks</a>
       <a matButton="outlined" routerLink="/plants/new">Add a plant</a>
     </div>
@@ -29,7 +49,38 @@ import { Field, FieldControl } from '../forms/field';
         #find
       />
     </hy-field>
-    <p class="unseen" role="status">{{ rows().length }} plants</p>
+    <div class="filters">
+      <hy-field label="Way">
+        <mat-select [value]="way()" (selectionChange)="way.set($event.value)">
+          <mat-option value="">any</mat-option>
+          @for (w of waysKnown; track w.id) {
+            <mat-option [value]="w.id">{{ w.name }}</mat-option>
+          }
+        </mat-select>
+      </hy-field>
+      <hy-field label="Family">
+        <mat-select [value]="family()" (selectionChange)="family.set($event.value)">
+          <mat-option value="">any</mat-option>
+          @for (f of families(); track f) {
+            <mat-option [value]="f">{{ f }}</mat-option>
+          }
+        </mat-select>
+      </hy-field>
+      <hy-field label="Light">
+        <mat-select [value]="light()" (selectionChange)="light.set($event.value)">
+          <mat-option value="">any</mat-option>
+          <mat-option value="sun">sun</mat-option>
+          <mat-option value="bright">bright, no noon sun</mat-option>
+          <mat-option value="shade">shade</mat-option>
+        </mat-select>
+      </hy-field>
+      <mat-chip-listbox multiple aria-label="Only" (change)="only.set($event.value ?? [])">
+        <mat-chip-option value="water">roots in water</mat-chip-option>
+        <mat-chip-option value="pets">not poisonous</mat-chip-option>
+        <mat-chip-option value="hands">no spines</mat-chip-option>
+      </mat-chip-listbox>
+    </div>
+    <p class="quiet" role="status">{{ rows().length }} plants</p>
     <ul>
       @for (row of rows(); track row.id) {
         <li>
@@ -47,8 +98,8 @@ import { Field, FieldControl } from '../forms/field';
         </li>
       } @empty {
         <li class="quiet">
-          None by that name. <a routerLink="/plants/new">Add it</a>: it borrows the figures of a
-          plant it is like until you have your own.
+          None {{ query() ? 'by that name' : 'like that' }}. <a routerLink="/plants/new">Add it</a>:
+          it borrows the figures of a plant it is like until you have your own.
         </li>
       }
     </ul>
@@ -57,6 +108,16 @@ import { Field, FieldControl } from '../forms/field';
     .find {
       max-width: 24rem;
       margin-bottom: 1rem;
+    }
+    .filters {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.8rem;
+      align-items: center;
+      margin-bottom: 0.4rem;
+    }
+    .filters hy-field {
+      width: 11rem;
     }
     ul {
       list-style: none;
@@ -99,6 +160,16 @@ import { Field, FieldControl } from '../forms/field';
 })
 export class LibraryPage {
   protected readonly query = signal('');
+  protected readonly way = signal<MethodId | ''>('');
+  protected readonly family = signal('');
+  protected readonly light = signal<LightNeed | ''>('');
+  protected readonly only = signal<readonly string[]>([]);
+  protected readonly waysKnown = Object.values(METHOD).filter(
+    (m) => m.id !== 'seed' && m.id !== 'culture',
+  );
+  protected readonly families = computed(() =>
+    [...new Set(this.known().map((k) => k.taxon.family))].sort(),
+  );
   protected readonly whole = { ...FRESH, closure: 1, roots: 2 as const };
   private readonly state = inject(Journal).state;
   /** Every plant as one to be found: an own one under its own name. */
@@ -112,9 +183,23 @@ export class LibraryPage {
   });
   protected readonly rows = computed(() => {
     const byId = new Map(this.known().map((k) => [k.plant.id, k]));
-    const found = findTaxa(
-      this.known().map((k) => k.taxon),
-      this.query(),
+    const only = this.only();
+    const without = [
+      ...(only.includes('pets') ? POISONS : []),
+      ...(only.includes('hands') ? PRICKS : []),
+    ];
+    const found = filterTaxa(
+      findTaxa(
+        this.known().map((k) => k.taxon),
+        this.query(),
+      ),
+      {
+        way: this.way() || undefined,
+        family: this.family() || undefined,
+        light: this.light() || undefined,
+        inWater: only.includes('water'),
+        without,
+      },
     );
     return found.map((taxon) => {
       const { plant, mine } = byId.get(taxon.id)!;

@@ -21,6 +21,28 @@ describe('the library', () => {
     expect(page.all('li a')).toHaveLength(CATALOGUE.length);
   });
 
+  it('looks through by way, family, light and what it hurts', async () => {
+    const page = await mount(LibraryPage, {}, []);
+    await page.fill('Way', 'bulbil');
+    expect(page.all('li a')).toHaveLength(2);
+    await page.fill('Way', '');
+    await page.fill('Family', 'Gesneriaceae');
+    expect(page.all('li a')).toHaveLength(3);
+    await page.fill('Light', 'sun');
+    expect(page.text).toContain('None like that.');
+    await page.fill('Family', '');
+    await page.fill('Light', '');
+    page.all('mat-chip-option button')[1]!.click();
+    await page.settle();
+    expect(page.all('li a').length).toBeLessThan(CATALOGUE.length);
+    expect(page.text).not.toContain('Kalanchoe tomentosa');
+  });
+
+  it('a plant’s page answers first how to make more of it', async () => {
+    const page = await mount(TaxonPage, { id: 'crassula-perforata' }, []);
+    expect(page.all('.lead')[0]!.textContent).toContain('Take crowns: about 95 % live');
+  });
+
   it.each(CATALOGUE.map((t) => t.id))('%s: every figure stands with its evidence', async (id) => {
     const page = await mount(TaxonPage, { id }, []);
     for (const mark of page.all('article hy-evidence button')) mark.click();

@@ -17,7 +17,7 @@ import {
 import { beliefWords, successBelief } from '@hypogeon/core/plan';
 import { cuttingCautions } from '@hypogeon/core/safety';
 import { successRange } from '@hypogeon/core/stats';
-import { LIGHT_PLACE } from '@hypogeon/words';
+import { LIGHT_PLACE, moreOfIt } from '@hypogeon/words';
 import { Journal } from '../data/journal';
 import { Words } from '../data/words';
 import { CuttingMark } from '../marks/cutting-mark';
@@ -46,6 +46,7 @@ const GROWER = {
         <a matButton="outlined" [routerLink]="['/plants', id(), 'own']">Your own figures</a>
       </div>
 
+      <p class="lead">{{ more() }}</p>
       <p>
         {{ grower() }} Band: {{ words.temperature(t.season.fromC) }} to
         {{ words.temperature(t.season.toC) }}
@@ -136,6 +137,11 @@ const GROWER = {
     }
   `,
   styles: `
+    .lead {
+      font: 650 1.25rem/1.3 var(--head-face);
+      max-width: 60ch;
+      margin: 0 0 0.5rem;
+    }
     :host {
       display: grid;
       grid-template-columns: minmax(0, 1fr);
@@ -265,6 +271,10 @@ export class TaxonPage {
   protected readonly light = computed(() => {
     const t = this.taxon();
     return t ? lightSteps(lightNeedOf(t)) : [];
+  });
+  protected readonly more = computed(() => {
+    const t = this.taxon();
+    return t ? moreOfIt(t) : '';
   });
   protected readonly grower = computed(() => GROWER[this.taxon()?.season.grower ?? 'either']);
   protected readonly cautions = computed(() => {

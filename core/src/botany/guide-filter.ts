@@ -1,0 +1,34 @@
+import { coursesFor } from './course';
+import { lightNeedOf, type LightNeed } from './light';
+import type { MethodId } from './method';
+import type { Hazard, Taxon } from './taxon';
+
+/** What one may look for in the guide; what is left out does not matter. */
+export interface GuideFilter {
+  readonly way?: MethodId | undefined;
+  readonly family?: string | undefined;
+  readonly light?: LightNeed | undefined;
+  /** Some of its pieces are commonly rooted in a jar. */
+  readonly inWater?: boolean | undefined;
+  /** None of these. */
+  readonly without?: readonly Hazard[] | undefined;
+}
+
+/** What is no plant for a house with children or pets. */
+export const POISONS: readonly Hazard[] = ['latex', 'oxalate', 'irritant sap', 'poisonous'];
+/** What hurts the hand. */
+export const PRICKS: readonly Hazard[] = ['spines', 'glochids'];
+
+/** The taxa that fit all that is asked, in their order. */
+export function filterTaxa(taxa: readonly Taxon[], filter: GuideFilter): readonly Taxon[] {
+  const { way, family, light, inWater, without } = filter;
+  return taxa.filter(
+    (t) =>
+      (way === undefined || t.methods.some((m) => m.method === way)) &&
+      (family === undefined || t.family === family) &&
+      (light === undefined || lightNeedOf(t) === light) &&
+      (inWater !== true ||
+        t.methods.some((m) => coursesFor(t, m.method, m.wound).includes('water'))) &&
+      (without === undefined || !t.hazards.some((h) => without.includes(h.kind))),
+  );
+}
