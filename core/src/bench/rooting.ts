@@ -2,6 +2,7 @@ import { memoAround, memoBy } from '../memo';
 import {
   growthOn,
   logShareBetween,
+  shareBy,
   slowed,
   timeOf,
   type Taxon,
@@ -54,6 +55,14 @@ export interface SeenBetween {
   readonly count: number;
 }
 
+/** Cuttings of a batch that is not settled and that had none at their last look: slow, or never to root. */
+export interface Waits {
+  readonly growth: number;
+  readonly count: number;
+  /** Share that is thought to root in the end, 0–1. */
+  readonly share: number;
+}
+
 /** What seen intervals make of the factor. @param groups by batch, with the weight of its evidence */
 export function paceFrom(
   groups: readonly {
@@ -61,29 +70,34 @@ export function paceFrom(
     readonly weight: number;
     /** The window of the group's own plant: each is measured by its own. */
     readonly time: WeibullTime;
+    readonly waits?: Waits | null | undefined;
   }[],
 ): { readonly factor: number; readonly low: number; readonly high: number } {
   const { mean, quantile } = gridPosterior(GRID, (x) => {
     let sum = -0.5 * (x / PACE_SD) ** 2;
-    for (const { seen, weight, time } of groups) {
+    for (const { seen, weight, time, waits } of groups) {
       const stretched = slowed(time, Math.exp(x));
-      const n = seen.reduce((all, s) => all + s.count, 0);
+      const n = seen.reduce((all, s) => all + s.count, waits?.count ?? 0);
       const tempered = weight * weightInCluster(n, ALIKE);
       for (const { after, by, count } of seen) {
         sum += tempered * count * logShareBetween(stretched, after, by);
       }
+      if (waits)
+        sum +=
+          tempered * waits.count * Math.log(1 - waits.share * shareBy(stretched, waits.growth));
     }
     return sum;
   });
   return { factor: Math.exp(mean), low: Math.exp(quantile(0.1)), high: Math.exp(quantile(0.9)) };
 }
 
-/** What a settled batch has told. */
+/** What a batch has told. */
 interface Told {
   readonly taxon: string;
   /** The window of its own plant. */
   readonly time: WeibullTime;
   readonly seen: readonly SeenBetween[];
+  readonly waits: Waits | null;
   readonly count: number;
 }
 
@@ -111,18 +125,19 @@ const paces = new Map<
 const kept = memoAround<Batch, Told>();
 const gathered = memoBy<State['batches'], ReadonlyMap<string, readonly Told[]>>(1);
 
-/** Settled batches by genus and method. */
+/** Batches that were looked at, by genus and method. */
 function toldIn(state: State): ReadonlyMap<string, readonly Told[]> {
   return gathered(state.batches, '', () => gatherTold(state));
 }
 
-/** All that settled batches have told, batch by batch: the same objects while they tell the same. */
+/** All that batches have told, batch by batch: the same objects while they tell the same. */
 export const rootsTaught = (state: State): readonly unknown[] => [...toldIn(state).values()].flat();
 
 function gatherTold(state: State): ReadonlyMap<string, readonly Told[]> {
   const groups = new Map<string, Told[]>();
   const settled = sparing(state.batches.values(), (batch) =>
-    batch.stage === 'done' && teaches(state, batch) && figuresOf(state, batch)
+    // One that still waits teaches too: what it has seen, and that the rest had none by then.
+    batch.lastLook !== null && teaches(state, batch) && figuresOf(state, batch)
       ? [{ batch, told: toldBy(state, batch) }]
       : [],
   );
@@ -146,9 +161,10 @@ function toldBy(state: State, batch: Batch): Told {
   ];
   return kept(batch, around, () => {
     const { taxon } = plantOf(state, batch.taxon)!;
-    const seen = seenIn(state, batch, taxon);
-    const time = timeOf(figuresOf(state, batch)!);
-    return { taxon: batch.taxon, time, seen, count: seen.reduce((n, s) => n + s.count, 0) };
+    const figures = figuresOf(state, batch)!;
+    const { seen, waits } = seenIn(state, batch, taxon, figures.success.mean);
+    const count = seen.reduce((n, s) => n + s.count, 0);
+    return { taxon: batch.taxon, time: timeOf(figures), seen, waits, count };
   });
 }
 
@@ -172,8 +188,9 @@ function learn(taxon: string, way: TaxonMethod, told: readonly Told[]): RootingP
   const count = { own: 0, genus: 0 };
   for (const t of told) count[t.taxon === taxon ? 'own' : 'genus'] += t.count;
   if (told.length === 0) return { factor: 1, ...spreadOf(), ...count };
-  const groups = told.map(({ seen, time, taxon: of }) => ({
+  const groups = told.map(({ seen, waits, time, taxon: of }) => ({
     seen,
+    waits,
     time: of === taxon ? timeOf(way) : time,
     weight: of === taxon ? 1 : GENUS_WEIGHT,
   }));
@@ -186,7 +203,12 @@ function spreadOf(): { low: number; high: number } {
 }
 
 /** When its cuttings had what makes them plants, as growth at 22 °C in season. */
-function seenIn(state: State, batch: Batch, taxon: Taxon): readonly SeenBetween[] {
+function seenIn(
+  state: State,
+  batch: Batch,
+  taxon: Taxon,
+  share: number,
+): { readonly seen: readonly SeenBetween[]; readonly waits: Waits | null } {
   const sign = batch.method === 'leaf' || batch.method === 'leaf-section' ? 'pupped' : 'rooted';
   const growth: number[] = [0];
   const grown = (day: Day): number => {
@@ -211,7 +233,15 @@ function seenIn(state: State, batch: Batch, taxon: Taxon): readonly SeenBetween[
       count: (known?.count ?? 0) + 1,
     });
   }
-  return [...counts.values()];
+  const last = batch.lastLook;
+  const waiting =
+    batch.stage === 'done' || last === null
+      ? 0
+      : batch.cuttings.filter((c) => c[sign] === undefined && c.lost === undefined).length;
+  return {
+    seen: [...counts.values()],
+    waits: waiting === 0 ? null : { growth: grown(last!), count: waiting, share },
+  };
 }
 
 /** What the pace rests on, in words: `as catalogued`, `1.3 times the catalogue by your own 43`. */

@@ -2,18 +2,20 @@ import { countLedger, type LedgerCount } from './count';
 import {
   aalenJohansen,
   chanceAbove,
-  eachNeeded,
+  eachNeededExactly,
   fisherP,
   mantelHaenszel,
+  intervalTest,
   mergeRows,
-  newcombe,
-  rankTest,
+  newcombeOf,
   turnbull,
   turnbullMedian,
-  wilson,
+  isCensored,
+  type Timed,
+  wilsonOf,
   type AalenJohansen,
+  type IntervalTest,
   type MantelHaenszel,
-  type RankTest,
   type ShareDifference,
   type ShareInterval,
 } from '../stats';
@@ -33,8 +35,11 @@ export interface GroupSummary {
   readonly rooted: ShareInterval | null;
   readonly lost: ShareInterval | null;
   readonly curve: AalenJohansen;
-  /** Days between which half of those that root have roots; null where none did. */
-  readonly half: { readonly from: number; readonly to: number } | null;
+  /**
+   * Days between which half of those that root have roots; null where none did. `to` is null while so many wait that
+   * the half may lie any time ahead.
+   */
+  readonly half: { readonly from: number; readonly to: number | null } | null;
 }
 
 /** The same with the batches behind it. */
@@ -68,7 +73,6 @@ export function resultOf(name: string, cases: readonly LedgerCase[]): GroupResul
   const count = countLedger(settled);
   const told = count.stuck - count.waiting;
   const rows = mergeRows(cases.flatMap((c) => c.first));
-  const rooted = rows.filter((r) => r.cause === 'rooted');
   return {
     name,
     cases,
@@ -76,14 +80,24 @@ export function resultOf(name: string, cases: readonly LedgerCase[]): GroupResul
     settledBatches: settled.length,
     told,
     count,
-    rooted: wilson(count.rooted, told),
-    lost: wilson(told - count.rooted, told),
+    rooted: wilsonOf(effective(settled)),
+    lost: wilsonOf(turned(effective(settled))),
     curve: aalenJohansen(rows),
-    half: rooted.length === 0 ? null : turnbullMedian(turnbull(rooted)),
+    half: halfOf(rows),
   };
 }
 
-/** Two ways against each other. */
+/** Half of those that root: at the earliest if none of those that wait ever does, at the latest if all of them do. */
+function halfOf(rows: readonly Timed[]): GroupSummary['half'] {
+  const rooted = rows.filter((r) => r.cause === 'rooted');
+  const first = rooted.length === 0 ? null : turnbullMedian(turnbull(rooted));
+  if (first === null) return null;
+  const waiting = rows.filter(isCensored);
+  const last = turnbullMedian(turnbull([...rooted, ...waiting]));
+  return { from: first.from, to: last === null ? null : Math.max(first.to, last.to) };
+}
+
+/** Two ways against each other. Every figure of it rests on the same effective numbers. */
 export interface Comparison {
   readonly a: GroupSummary;
   readonly b: GroupSummary;
@@ -95,7 +109,7 @@ export interface Comparison {
   /** Within plants, where both ways were tried on the same ones; on effective numbers too. */
   readonly within: MantelHaenszel | null;
   /** Of the times to roots. */
-  readonly times: RankTest;
+  readonly times: IntervalTest;
   /** That a roots more often than b, cuttings of a batch taken as alike, 0–1. */
   readonly chance: number;
   /** What else the groups differ in, in sentences. */
@@ -105,9 +119,8 @@ export interface Comparison {
 }
 
 export function compareGroups(by: Grouping, a: GroupResult, b: GroupResult): Comparison {
-  const [wa, wb] = [weighed(a.settled), weighed(b.settled)];
-  const table = { a: wa, b: wb };
-  const p = fisherP(table) ?? 1;
+  const [wa, wb] = [effective(a.settled), effective(b.settled)];
+  const p = fisherP({ a: whole(wa), b: whole(wb) }) ?? 1;
   const rows = [a, b].flatMap((group, index) =>
     group.cases.flatMap((one) =>
       one.first.map((row) => ({
@@ -116,29 +129,29 @@ export function compareGroups(by: Grouping, a: GroupResult, b: GroupResult): Com
         ...(row.cause === 'rooted'
           ? {}
           : { left: row.right === Infinity ? row.left : row.right, right: Infinity }),
-        group: index,
+        group: index as 0 | 1,
         stratum: one.taxon,
+        weight: weightOf(one.count),
       })),
     ),
   );
   return {
     a: summaryOf(a),
     b: summaryOf(b),
-    difference: newcombe(
-      { successes: a.count.rooted, trials: a.told },
-      { successes: b.count.rooted, trials: b.told },
-    ),
+    difference: newcombeOf({ a: wa, b: wb }),
     p,
     strength: strengthOf(p),
     within: by === 'plant' || by === 'genus' ? null : withinPlants(a, b),
-    times: rankTest(mergeRows(rows, (r) => `${r.group}/${r.stratum}`)),
+    times: intervalTest(mergeRows(rows, (r) => `${r.group}/${r.stratum}/${r.weight}`)),
     chance: chanceAbove(
       { successes: wa.yes, trials: wa.yes + wa.no },
       { successes: wb.yes, trials: wb.yes + wb.no },
     ),
     confounded: confounding(by, a, b),
     trialOf:
-      a.rooted && b.rooted ? eachNeeded(0.8, inside(a.rooted.share), inside(b.rooted.share)) : null,
+      a.rooted && b.rooted
+        ? eachNeededExactly(0.8, inside(a.rooted.share), inside(b.rooted.share))
+        : null,
   };
 }
 
@@ -162,7 +175,7 @@ export function allGroups(
   const groups = groupSizes(cases, by)
     .slice(0, most)
     .map(({ name, members }) => resultOf(name, members));
-  const weights = groups.map((g) => weighed(g.settled));
+  const weights = groups.map((g) => whole(effective(g.settled)));
   const [yes, no] = [sumOf(weights.map((w) => w.yes)), sumOf(weights.map((w) => w.no))];
   const raw = weights.map((w) => fisherP({ a: w, b: { yes: yes - w.yes, no: no - w.no } }));
   const corrected = holm(raw.map((p) => p ?? 1));
@@ -186,23 +199,28 @@ function summaryOf({ cases: _cases, settled: _settled, ...summary }: GroupResult
 /** A share of all or none is no plan for a trial: half a cutting more or less. */
 const inside = (share: number): number => Math.min(0.98, Math.max(0.02, share));
 
-/** Effective numbers of rooted and not. */
-function effective(cases: readonly LedgerCase[]): { readonly yes: number; readonly no: number } {
-  let [yes, no] = [0, 0];
-  for (const { count, counts, waiting } of cases) {
-    const weight = weightOf(count);
-    const rooted = counts.rooted + counts.pupped;
-    yes += weight * rooted;
-    no += weight * (count - waiting - rooted);
-  }
-  return { yes, no };
+interface Told {
+  readonly yes: number;
+  readonly no: number;
 }
 
-/** The same in whole numbers, as an exact test wants them. */
-function weighed(cases: readonly LedgerCase[]): { readonly yes: number; readonly no: number } {
-  const { yes, no } = effective(cases);
-  return { yes: Math.round(yes), no: Math.round(no) };
+/** Rooted and not, as many as they count for: the share is that of all cuttings, their number the effective one. */
+function effective(cases: readonly LedgerCase[]): Told {
+  let [rooted, told, size] = [0, 0, 0];
+  for (const { count, counts, waiting } of cases) {
+    const known = count - waiting;
+    rooted += counts.rooted + counts.pupped;
+    told += known;
+    size += weightOf(count) * known;
+  }
+  const yes = told === 0 ? 0 : (size * rooted) / told;
+  return { yes, no: size - yes };
 }
+
+const turned = ({ yes, no }: Told): Told => ({ yes: no, no: yes });
+
+/** The same in whole numbers, as an exact test wants them. */
+const whole = ({ yes, no }: Told): Told => ({ yes: Math.round(yes), no: Math.round(no) });
 
 function withinPlants(a: GroupResult, b: GroupResult): MantelHaenszel | null {
   const taxa = new Set([...a.cases, ...b.cases].map((one) => one.taxon));

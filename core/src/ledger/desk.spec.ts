@@ -156,6 +156,29 @@ describe('one plate of several batches', () => {
       }
   });
 
+  it('what is sure is never above what is possible, and both only rise', () => {
+    // 10 rooted between the cut and day 30; 100 young ones seen waiting on day 10.
+    const plate = pooledEmergence(
+      casesOf(
+        batch('b1', { count: 10 }, [[30, { rooted: 10 }]]),
+        batch('b2', { count: 100 }, [[10, {}]]),
+      ),
+    )!;
+    const last = plate.roots.at(-1)!;
+    expect([last.sure, last.possible]).toEqual([
+      expect.closeTo(10, 9) as number,
+      expect.closeTo(110, 9) as number,
+    ]);
+    for (const steps of [plate.roots, plate.pups, ...Object.values(plate.losses)])
+      steps.forEach((step, i) => {
+        expect(step.sure).toBeLessThanOrEqual(step.possible + 1e-9);
+        const before = steps[i - 1];
+        if (!before) return;
+        expect(step.sure).toBeGreaterThanOrEqual(before.sure - 1e-9);
+        expect(step.possible).toBeGreaterThanOrEqual(before.possible - 1e-9);
+      });
+  });
+
   it('a young batch does not pull the shares down: by hand, half of 10 and then all at risk', () => {
     // 10 settled of which 5 root by day 20; 30 seen only until day 10.
     const plate = pooledEmergence(

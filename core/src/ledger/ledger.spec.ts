@@ -98,6 +98,38 @@ describe('ways against each other', () => {
     expect(dry.half).toEqual({ from: 14, to: 30 });
   });
 
+  it('interval, test and odds rest on the same effective numbers', () => {
+    const cases = casesOf(
+      written(
+        ...settled('b1', { school: 'dry-to-touch' }, { rooted: 12, rotted: 8 }),
+        ...settled('b2', { school: 'straight-in' }, { rooted: 4, rotted: 16 }),
+      ),
+    );
+    const [a, b] = groupsBy(cases, 'school');
+    const c = compareGroups('school', a!, b!);
+    // Forty points apart, but one tray each: twenty that shared a tray count as seven.
+    expect(Math.abs(c.difference!.difference)).toBeCloseTo(0.4, 12);
+    expect(c.p).toBeGreaterThan(0.05);
+    expect(c.difference!.low < 0 && c.difference!.high > 0).toBe(true);
+    expect(c.a.rooted!.high - c.a.rooted!.low).toBeGreaterThan(0.5);
+  });
+
+  it('one batch each way, looked at a week apart, tells no times apart', () => {
+    const cases = casesOf(
+      written(
+        ...settled('b1', { school: 'dry-to-touch' }, { rooted: 40 }, [14, 21]),
+        ...settled('b2', { school: 'straight-in' }, { rooted: 40 }, [14, 28]),
+      ),
+    );
+    const [a, b] = groupsBy(cases, 'school');
+    expect(compareGroups('school', a!, b!).times.test?.p ?? 1).toBeGreaterThan(0.05);
+  });
+
+  it('half of those that root waits for those that wait', () => {
+    const cases = casesOf(written(...settled('b1', { count: 250 }, { rooted: 60 }, [10, 20])));
+    expect(groupsBy(cases, 'method')[0]!.half).toEqual({ from: 10, to: null });
+  });
+
   it('says what else the groups differ in', () => {
     const cases = casesOf(
       written(

@@ -5,6 +5,8 @@ import { LOSSES } from './rows';
 
 /** Longer than this nothing is drawn: two years. */
 const LONGEST = 730;
+/** After a look and before anything else, days. */
+const HAIR = 2 ** -20;
 
 /**
  * The emergence of several batches on one plate. Batches are of different ages, so shares are those of Aalen and
@@ -51,21 +53,22 @@ function stepsOf(
   lastDay: number,
 ): readonly (readonly EmergenceStep[])[] {
   const late = aalenJohansen(rows).causes;
-  // Had it come right after the look before.
+  // Had it come right after the look before: those last seen at that look are not watched any more by then.
   const early = aalenJohansen(
-    mergeRows(rows.map((r) => (isCensored(r) ? r : { ...r, right: r.left }))),
+    mergeRows(rows.map((r) => (isCensored(r) ? r : { ...r, right: r.left + HAIR }))),
   ).causes;
   return causes.map((cause) => {
-    const [sure, possible] = [late.get(cause) ?? [], early.get(cause) ?? []];
+    const sure = late.get(cause) ?? [];
+    const possible = (early.get(cause) ?? []).map((s) => ({ ...s, time: s.time - HAIR }));
     const days = [...new Set([0, ...sure.map((s) => s.time), ...possible.map((s) => s.time)])]
       .filter((day) => day <= lastDay)
       .sort((a, b) => a - b);
     const [bySure, byPossible] = [walker(sure), walker(possible)];
-    return days.map((day) => ({
-      day,
-      sure: count * bySure(day),
-      possible: count * byPossible(day),
-    }));
+    // Few that were watched long may stand for many young ones: either bound may be the higher, and both only rise.
+    return days.map((day) => {
+      const [one, other] = [count * bySure(day), count * byPossible(day)];
+      return { day, sure: Math.min(one, other), possible: Math.max(one, other) };
+    });
   });
 }
 

@@ -1,6 +1,7 @@
 import { figuresOf, GENUS_WEIGHT, plantOf, teaches } from '../bench';
-import type { MethodId, TaxonMethod } from '../botany';
-import type { State } from '../journal';
+import { shareBy, timeOf, type MethodId, type TaxonMethod } from '../botany';
+import { daysBetween } from '../days';
+import type { Batch, State } from '../journal';
 import { weightInCluster } from '../stats';
 import { BATCH_CORRELATION, type SuccessBelief } from './number-needed';
 
@@ -15,7 +16,7 @@ export interface Learned extends SuccessBelief {
 
 /**
  * The chance of success of a plant by a method: the catalogue's opinion, moved by what became of this
- * grower's settled batches, its genus at a lower weight.
+ * grower's batches, those that still wait as far as they have come, its genus at a lower weight.
  */
 export function successBelief(state: State, taxon: string, way: TaxonMethod): Learned {
   const { mean, worth } = way.success;
@@ -24,7 +25,7 @@ export function successBelief(state: State, taxon: string, way: TaxonMethod): Le
   const told = { lived: 0, lost: 0 };
   const name = genusOf(state, taxon);
   for (const batch of state.batches.values()) {
-    if (batch.method !== way.method || batch.stage !== 'done') continue;
+    if (batch.method !== way.method || batch.lastLook === null) continue;
     const figures = figuresOf(state, batch);
     if (!figures || !teaches(state, batch)) continue;
     const mine = batch.taxon === taxon;
@@ -37,7 +38,7 @@ export function successBelief(state: State, taxon: string, way: TaxonMethod): Le
     into.lived += lived;
     if (settled === 0) continue;
     // A tray of a hundred is no hundred strangers.
-    const counts = settled * weightInCluster(settled, BATCH_CORRELATION);
+    const counts = settled * weightInCluster(settled, BATCH_CORRELATION) * howFar(batch, figures);
     // A mate tells how much better or worse it did than its own figures, not how it did.
     const share = mine ? lived / settled : likeIt(mean, lived, settled, figures.success.mean);
     const weight = counts * (mine ? 1 : GENUS_WEIGHT);
@@ -47,6 +48,16 @@ export function successBelief(state: State, taxon: string, way: TaxonMethod): Le
   const a = mean * worth + told.lived;
   const b = (1 - mean) * worth + told.lost;
   return { a, b, mean: a / (a + b), catalogue: { mean, worth }, own, genus };
+}
+
+/**
+ * How much of its story a batch has told, 0–1: what is lost is seen before what roots, so that a young batch looks
+ * worse than it will be. Working assumption: by the share that should have roots by its last look.
+ */
+function howFar({ stage, cutOn, lastLook }: Batch, figures: TaxonMethod): number {
+  return stage === 'done' || lastLook === null
+    ? 1
+    : shareBy(timeOf(figures), daysBetween(cutOn, lastLook));
 }
 
 /** The share this plant would have had, had it done by its own mean as a mate did by its: shifted on the log-odds. */

@@ -108,6 +108,26 @@ describe('what pieces give', () => {
   });
 });
 
+describe('the pace of roots, from a batch that waits', () => {
+  const time = timeWithin({ from: 14, to: 28 });
+  const waits = (growth: number) => ({ growth, count: 20, share: 0.9 });
+
+  it('is slower the longer it waits, and says next to nothing while none could have roots', () => {
+    const at = (growth: number): number =>
+      paceFrom([{ seen: [], weight: 1, time, waits: waits(growth) }]).factor;
+    expect(at(5)).toBeCloseTo(1, 1);
+    expect(at(28)).toBeGreaterThan(at(14));
+    expect(at(60)).toBeGreaterThan(1.5);
+  });
+
+  it('beside some that rooted early it keeps them from being taken for all', () => {
+    const seen = [{ after: 7, by: 14, count: 4 }];
+    const alone = paceFrom([{ seen, weight: 1, time }]).factor;
+    const withRest = paceFrom([{ seen, weight: 1, time, waits: waits(28) }]).factor;
+    expect(withRest).toBeGreaterThan(alone);
+  });
+});
+
 describe('the pace of roots, learned', () => {
   const time = timeWithin({ from: 14, to: 28 });
 

@@ -1,4 +1,4 @@
-import jStat from 'jstat';
+import gammainc from '@stdlib/math-base-special-gammainc';
 
 /** A test of a null hypothesis. */
 export interface ChiSquareTest {
@@ -11,7 +11,6 @@ export interface ChiSquareTest {
 /** Chance of so much or more, if nothing were there. @param statistic ≥ 0 @param df ≥ 1 */
 export function chiSquareTest(statistic: number, df: number): ChiSquareTest {
   // The tail itself, not one less the body: small p keep their digits.
-  const p =
-    df === 1 ? jStat.erfc(Math.sqrt(statistic / 2)) : 1 - jStat.chisquare.cdf(statistic, df);
+  const p = statistic === 0 ? 1 : gammainc(statistic / 2, df / 2, true, true);
   return { statistic, df, p: Math.min(1, Math.max(0, p)) };
 }

@@ -58,7 +58,16 @@ export function exactPowerOf(na: number, nb: number, a: number, b: number, alpha
   return power;
 }
 
-/** Above this many in each group the exact search gives way to the normal approximation. */
+/**
+ * The same with the continuity correction, which follows Fisher's test where it cannot be enumerated any more.
+ * Source: Casagrande, Pike & Smith 1978, Biometrics 34:483; Fleiss, Levin & Paik 2003, eq. 4.19.
+ */
+export function correctedPowerOf(each: number, a: number, b: number, alpha = 0.05): number {
+  const gap = Math.abs(a - b);
+  return gap === 0 || each * gap <= 1 ? 0 : powerOf((each - 1 / gap) ** 2 / each, a, b, alpha);
+}
+
+/** Above this many in each group the exact search gives way to the corrected formula. */
 const EXACT_MOST = 200;
 
 /**
@@ -81,20 +90,14 @@ export function eachNeededExactly(
   return null;
 }
 
-/** The fewest in each group that give this chance; null above the most. */
-export function eachNeeded(
-  power: number,
-  a: number,
-  b: number,
-  alpha = 0.05,
-  most = 5000,
-): number | null {
+/** The fewest in each group that give this chance by the corrected formula; null above the most. */
+function eachNeeded(power: number, a: number, b: number, alpha = 0.05, most = 5000): number | null {
   if (a === b) return null;
   let [low, high] = [1, most];
-  if (powerOf(most, a, b, alpha) < power) return null;
+  if (correctedPowerOf(most, a, b, alpha) < power) return null;
   while (high - low > 1) {
     const middle = (low + high) >> 1;
-    if (powerOf(middle, a, b, alpha) >= power) high = middle;
+    if (correctedPowerOf(middle, a, b, alpha) >= power) high = middle;
     else low = middle;
   }
   return high;

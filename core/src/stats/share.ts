@@ -1,32 +1,7 @@
-import { assertCount, assertFraction } from '../assert';
 import jStat from 'jstat';
 
-import { wilson, type ShareInterval } from './wilson';
-
-/**
- * Jeffreys' interval for a share: the middle of Beta(x + ½, n − x + ½), with 0 and 1 at the ends.
- * @returns null with 0 trials
- * Source: Brown, Cai & DasGupta 2001, Statistical Science 16:101, §4.3.
- */
-export function jeffreys(
-  successes: number,
-  trials: number,
-  confidence = 0.95,
-): ShareInterval | null {
-  assertCount('successes', successes);
-  assertCount('trials', trials);
-  assertFraction('confidence', confidence);
-  if (successes > trials)
-    throw new RangeError(`successes must not be above trials, got ${successes} of ${trials}`);
-  if (trials === 0) return null;
-  const [a, b] = [successes + 0.5, trials - successes + 0.5];
-  const tail = (1 - confidence) / 2;
-  return {
-    share: successes / trials,
-    low: successes === 0 ? 0 : jStat.beta.inv(tail, a, b),
-    high: successes === trials ? 1 : jStat.beta.inv(1 - tail, a, b),
-  };
-}
+import type { TwoByTwo } from './fisher';
+import { wilson, wilsonOf, type ShareInterval } from './wilson';
 
 /** Two shares apart, with the interval the difference lies in; fractions −1–1. */
 export interface ShareDifference {
@@ -45,14 +20,24 @@ export function newcombe(
   b: { readonly successes: number; readonly trials: number },
   confidence = 0.95,
 ): ShareDifference | null {
-  const wa = wilson(a.successes, a.trials, confidence);
-  const wb = wilson(b.successes, b.trials, confidence);
-  if (!wa || !wb) return null;
-  const difference = wa.share - wb.share;
+  return apart(
+    wilson(a.successes, a.trials, confidence),
+    wilson(b.successes, b.trials, confidence),
+  );
+}
+
+/** The same for numbers that are not whole: of cuttings that count for less than one each. */
+export function newcombeOf({ a, b }: TwoByTwo, confidence = 0.95): ShareDifference | null {
+  return apart(wilsonOf(a, confidence), wilsonOf(b, confidence));
+}
+
+function apart(a: ShareInterval | null, b: ShareInterval | null): ShareDifference | null {
+  if (!a || !b) return null;
+  const difference = a.share - b.share;
   return {
     difference,
-    low: difference - Math.hypot(wa.share - wa.low, wb.high - wb.share),
-    high: difference + Math.hypot(wa.high - wa.share, wb.share - wb.low),
+    low: difference - Math.hypot(a.share - a.low, b.high - b.share),
+    high: difference + Math.hypot(a.high - a.share, b.share - b.low),
   };
 }
 

@@ -1,4 +1,4 @@
-import { eachNeededExactly, exactPowerOf, powerOf } from '../stats';
+import { correctedPowerOf, eachNeededExactly, exactPowerOf } from '../stats';
 
 /** The chance to call ways different that are not, over all comparisons of a trial. */
 export const TRIAL_ALPHA = 0.05;
@@ -27,5 +27,5 @@ export function chanceToFind(each: number, { arms, usual, better }: TrialSize): 
   const alpha = alphaOf(arms);
   return each <= EXACT_UP_TO
     ? exactPowerOf(each, each, usual, better, alpha)
-    : powerOf(each, usual, better, alpha);
+    : correctedPowerOf(each, usual, better, alpha);
 }

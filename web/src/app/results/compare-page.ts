@@ -211,7 +211,7 @@ export class ComparePage {
       batches: settledBatches,
       told,
       rooted: rooted ? this.words.percentSpan(rooted) : '–',
-      half: half ? `${Math.round(half.from)}–${Math.round(half.to)}` : '–',
+      half: half ? halfText(half) : '–',
       says: p === null ? '' : p < 0.1 ? `differs, p ${pWords(p)}` : 'not told apart',
     })),
   );
@@ -239,14 +239,12 @@ export class ComparePage {
 
   private more({ a, b, within, times }: Comparison): readonly string[] {
     const half = ({ name, half: h }: GroupSummary): string =>
-      h
-        ? `${name.toLowerCase()} ${Math.round(h.from)}–${Math.round(h.to)} days`
-        : `${name.toLowerCase()} none`;
+      h ? `${name.toLowerCase()} ${halfText(h)} days` : `${name.toLowerCase()} none`;
     return [
       `Half of those that root have roots after: ${half(a)}, ${half(b)}.`,
       ...(times.test
         ? [
-            `Times to roots: ${times.test.p < 0.05 ? 'they differ' : 'no telling them apart'} (log-rank, p ${pWords(times.test.p)}).`,
+            `Times to roots: ${times.test.p < 0.05 ? 'they differ' : 'no telling them apart'} (by the looks they lie between, p ${pWords(times.test.p)}).`,
           ]
         : []),
       ...(within
@@ -260,6 +258,14 @@ export class ComparePage {
 
 /** Points of a hundred, with a true minus. */
 const points = (f: number): string => String(Math.round(f * 100)).replace('-', '−');
+
+/** `13–14`; `13 or later` while so many wait that half may lie any time ahead. */
+const halfText = ({ from, to }: NonNullable<GroupSummary['half']>): string =>
+  to === null
+    ? `${Math.round(from)} or later`
+    : Math.round(from) === Math.round(to)
+      ? `${Math.round(to)}`
+      : `${Math.round(from)}–${Math.round(to)}`;
 
 const pWords = (p: number): string => (p < 0.001 ? 'below 0.001' : p.toFixed(p < 0.1 ? 3 : 2));
 
