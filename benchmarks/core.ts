@@ -260,6 +260,14 @@ export const CORE_BENCHES: Readonly<Record<string, Bench>> = {
         target: 150,
       },
       {
+        name: 'ways and several together, of a mother with too few',
+        value: medianMs(() =>
+          waysTo(state, { ...wish, mother: 'm-gra2', taxon: 'graptopetalum-paraguayense' }),
+        ),
+        unit: 'ms',
+        target: 150,
+      },
+      {
         name: 'best cut map of a stem with 300 nodes',
         value: medianMs(() =>
           bestCutMap(

@@ -22,3 +22,4 @@ export * from './cut-map';
 export * from './division';
 export * from './cut-reasons';
 export * from './more-of-it';
+export * from './origins';

@@ -1,4 +1,4 @@
-import { decimal, quarters, rounded } from './numbers';
+import { decimal, quarters, rounded, moneyText } from './numbers';
 
 describe('numbers as the region writes them', () => {
   it('group and point differ', () => {
@@ -18,5 +18,15 @@ describe('numbers as the region writes them', () => {
       '3',
       '0',
     ]);
+  });
+});
+
+describe('money', () => {
+  it('in the grower’s currency as the region writes it; a bare number while nobody said which', () => {
+    expect(moneyText(0.41, 'EUR', 'en-GB')).toBe('€0.41');
+    expect(moneyText(1234.5, 'EUR', 'de-DE').replace(/\s/g, ' ')).toBe('1.234,50 €');
+    // A yen has no hundredths.
+    expect(moneyText(120.4, 'JPY', 'en-US')).toBe('¥120');
+    expect(moneyText(0.41, undefined, 'de-DE')).toBe('0,41');
   });
 });

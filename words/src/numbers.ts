@@ -23,6 +23,21 @@ export const decimal = (value: number, digits: number, locale = 'en'): string =>
 export const rounded = (value: number, digits: number, locale = 'en'): string =>
   format(locale, 0, digits).format(value);
 
+const currencies = new Map<string, Intl.NumberFormat>();
+
+/**
+ * Money as the region writes it: `€0.41`, `0,41 €`; without a currency a number with two decimals.
+ * @param currency ISO 4217; empty where the grower has not said what prices are in
+ */
+export function moneyText(value: number, currency: string | undefined, locale = 'en'): string {
+  if (!currency) return decimal(value, 2, locale);
+  const key = `${locale} ${currency}`;
+  let known = currencies.get(key);
+  if (!known)
+    currencies.set(key, (known = new Intl.NumberFormat(locale, { style: 'currency', currency })));
+  return known.format(value);
+}
+
 const FRACTION = ['', '1/4', '1/2', '3/4'] as const;
 
 /** To the nearest quarter, as scoops and cups are measured: `1/4`, `2 1/2`, `3`. @param value ≥ 0 */

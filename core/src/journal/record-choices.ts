@@ -15,6 +15,18 @@ export type TrialFactor = (typeof TRIAL_FACTORS)[number];
 
 export const PERMISSIONS = ['own', 'given', 'asked', 'unknown'] as const;
 export type Permission = (typeof PERMISSIONS)[number];
+
+/** What a mother began as. */
+export const ORIGINS = [
+  'bought',
+  'given',
+  'cutting',
+  'division',
+  'seed',
+  'culture',
+  'kept',
+] as const;
+export type Origin = (typeof ORIGINS)[number];
 export const CALLUS_PLACES = ['rack', 'medium'] as const;
 
 /** What cuttings stand in together. */

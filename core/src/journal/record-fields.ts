@@ -17,6 +17,7 @@ import {
   CALLUS_PLACES,
   OPENINGS,
   OWN_ROOTS,
+  ORIGINS,
   PERMISSIONS,
   TRAY_KINDS,
   TRIAL_FACTORS,
@@ -72,6 +73,8 @@ export const motherFields = z.looseObject({
   name: clear(nameField),
   taxon: clear(idField),
   provenance: clear(textField(400)),
+  /** What she began as. */
+  origin: clear(z.enum(ORIGINS)),
   permission: clear(z.enum(PERMISSIONS)),
   protectedVariety: clear(z.boolean()),
   since: clear(dayField),
@@ -357,6 +360,8 @@ export const settingsFields = z.looseObject({
   hourPrice: clear(z.number().min(0).max(1e6)),
   /** What a rooted plant would fetch: for what losses are worth. */
   plantPrice: clear(z.number().min(0).max(1e6)),
+  /** What all prices are in: ISO 4217. */
+  currency: clear(z.string().regex(/^[A-Z]{3}$/)),
   /** Batches cut before this day teach nothing, and why. */
   learnFrom: clear(dayField),
   learnWhy: clear(textField(400)),

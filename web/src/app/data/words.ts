@@ -19,6 +19,7 @@ import {
   agendaTitle,
   counted,
   decimal,
+  moneyText,
   doseText,
   daySpan,
   dayText,
@@ -161,6 +162,11 @@ export class Words {
   /** `1,234.50`, `1.234,50`: with so many decimals. */
   decimal(value: number, digits: number): string {
     return decimal(value, digits, this.locale);
+  }
+
+  /** `€0.41`, `0.41` while nobody has said what prices are in. */
+  money(value: number): string {
+    return moneyText(value, this.journal.state().settings.currency, this.locale);
   }
 
   /** `2`, `2.5`: with at most so many decimals. */

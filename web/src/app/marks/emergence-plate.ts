@@ -180,6 +180,8 @@ interface Curve {
 })
 export class EmergencePlate {
   readonly plate = input.required<Emergence>();
+  /** Of several batches: their ends are estimates, and no shares are put to them. */
+  readonly pooled = input(false);
 
   protected readonly width = WIDTH;
   protected readonly height = HEIGHT;
@@ -231,22 +233,24 @@ export class EmergencePlate {
   protected readonly labels = computed(() => {
     const { count, pups, roots, losses } = this.plate();
     const end = (steps: readonly EmergenceStep[]): number => steps.at(-1)?.sure ?? 0;
-    const share = (n: number): string => `${Math.round((n / count) * 100)} %`;
+    // Of several batches the ends are estimates for all, and no shares of what was counted.
+    const share = (n: number): string =>
+      this.pooled() ? '' : ` ${Math.round((n / count) * 100)} %`;
     const gone = end(losses.rotted) + end(losses.dried) + end(losses.lost);
     const labels = [
       {
         kind: 'pups',
-        text: `pups ${share(end(pups))}`,
+        text: `pups${share(end(pups))}`,
         y: LINE_Y - this.tall(end(pups)),
         on: end(pups) > 0,
       },
       {
         kind: 'roots',
-        text: `rooted ${share(end(roots))}`,
+        text: `rooted${share(end(roots))}`,
         y: LINE_Y + this.tall(end(roots)),
         on: true,
       },
-      { kind: 'loss', text: `lost ${share(gone)}`, y: LINE_Y - HALF + 10, on: gone > 0 },
+      { kind: 'loss', text: `lost${share(gone)}`, y: LINE_Y - HALF + 10, on: gone > 0 },
     ];
     return labels
       .filter((l) => l.on)

@@ -89,9 +89,8 @@ interface Amount {
       <hy-table name="Amounts" [columns]="columns" [rows]="a.rows" />
       <p>
         @if (a.quantity.cost !== null) {
-          <strong>{{ a.quantity.cost | hyNumber: 2 : true }}</strong> in all,
-          {{ a.quantity.cost / desk.draft().count | hyNumber: 2 : true }} a container, in your own
-          money.
+          <strong>{{ words.money(a.quantity.cost) }}</strong> in all,
+          {{ words.money(a.quantity.cost / desk.draft().count) }} a container, in your own money.
         }
         @if (a.unpriced) {
           <span class="quiet"
@@ -200,7 +199,7 @@ export class AmountsPage {
       key: 'cost',
       head: 'Cost',
       number: true,
-      text: (r) => (r.cost === null ? '' : this.words.decimal(r.cost, 2)),
+      text: (r) => (r.cost === null ? '' : this.words.money(r.cost)),
       sort: (r) => r.cost,
     },
     { key: 'buy', head: 'To buy', number: true, text: (r) => r.buy },

@@ -211,8 +211,8 @@ const NAME: Readonly<Record<TargetName, string>> = {
                 <p class="small quiet">
                   Water {{ words.percent(m.pot.water) }}, air {{ words.percent(m.pot.air) }},
                   mineral {{ words.percent(m.pot.medium.mineral)
-                  }}{{ m.cost === null ? '' : '; costs ' + (m.cost | hyNumber: 2 : true) }}. Checked
-                  with the full model.
+                  }}{{ m.cost === null ? '' : '; costs ' + words.money(m.cost) }}. Checked with the
+                  full model.
                 </p>
                 <button matButton="outlined" (click)="take(m)">Take it to the table</button>
               </div>

@@ -19,7 +19,13 @@ import {
   type Taxon,
   METHODS,
 } from '@hypogeon/core/botany';
-import { PERMISSIONS, type Permission, type MotherFields } from '@hypogeon/core/journal';
+import {
+  type Origin,
+  ORIGINS,
+  PERMISSIONS,
+  type Permission,
+  type MotherFields,
+} from '@hypogeon/core/journal';
 import { readLength } from '@hypogeon/core/units';
 import * as z from 'zod';
 import { Actions } from '../data/actions';
@@ -29,6 +35,7 @@ import { freshId } from '../data/fresh-id';
 import { Journal, type Draft } from '../data/journal';
 import { Today } from '../data/today';
 import { touchedFields } from '../data/touched';
+import { ORIGIN_NAME } from '@hypogeon/words';
 import { Words } from '../data/words';
 import { PERMISSION_WORD } from './permission-words';
 import { CuttingMark } from '../marks/cutting-mark';
@@ -45,6 +52,7 @@ interface MotherDraft {
   readonly like: string;
   readonly name: string;
   readonly provenance: string;
+  readonly origin: Origin | '';
   readonly permission: Permission | '';
   readonly protectedVariety: boolean;
   readonly since: string;
@@ -62,6 +70,7 @@ const BLANK: MotherDraft = {
   like: '',
   name: '',
   provenance: '',
+  origin: '',
   permission: '',
   protectedVariety: false,
   since: '',
@@ -102,6 +111,7 @@ const motherTypedSchema: z.ZodType<MotherTyped> = z
     like: z.string(),
     name: z.string(),
     provenance: z.string(),
+    origin: z.enum([...ORIGINS, '']),
     permission: z.enum([...PERMISSIONS, '']),
     protectedVariety: z.boolean(),
     since: z.string(),
@@ -124,6 +134,7 @@ const FEEDS: { readonly [K in keyof Required<MotherFields>]: readonly (keyof Mot
   name: ['name'],
   taxon: ['plant', 'like'],
   provenance: ['provenance'],
+  origin: ['origin'],
   permission: ['permission'],
   protectedVariety: ['protectedVariety'],
   since: ['since'],
@@ -192,6 +203,8 @@ export class MotherForm {
     (this.figures()?.methods ?? []).map((m) => ({ id: m.method, name: HAS[m.method] })),
   );
 
+  protected readonly origins = ORIGINS;
+  protected readonly originName = ORIGIN_NAME;
   protected readonly permissions = PERMISSIONS;
   protected readonly permissionWord = PERMISSION_WORD;
   protected readonly catalogue = CATALOGUE;
@@ -309,6 +322,7 @@ export class MotherForm {
       name: d.name.trim(),
       taxon,
       provenance: d.provenance.trim() || null,
+      origin: d.origin || null,
       permission: d.permission === '' ? null : d.permission,
       protectedVariety: d.protectedVariety || null,
       since: d.since || null,
@@ -378,6 +392,7 @@ export class MotherForm {
       like: state.ownTaxa.get(mother.taxon ?? '')?.like ?? '',
       name: mother.name ?? '',
       provenance: mother.provenance ?? '',
+      origin: mother.origin ?? '',
       permission: mother.permission ?? '',
       protectedVariety: mother.protectedVariety ?? false,
       since: mother.since ?? '',

@@ -23,11 +23,12 @@ import { successRange } from '@hypogeon/core/stats';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
-import { whereToCut } from '@hypogeon/words';
+import { ORIGIN_NAME, whereToCut } from '@hypogeon/words';
 import { Words } from '../data/words';
 import { CuttingMark } from '../marks/cutting-mark';
 import { FamilyTree } from './family-tree';
 import { MotherLook } from './mother-look';
+import { StockSteppers } from '../plan/stock-steppers';
 import { MotherSeason } from './mother-season';
 import { Field, FieldControl } from '../forms/field';
 import { PERMISSION_WORD } from './permission-words';
@@ -48,6 +49,7 @@ import { namePage } from '../shell/page-title';
     FamilyTree,
     MotherLook,
     MotherSeason,
+    StockSteppers,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
@@ -213,6 +215,7 @@ import { namePage } from '../shell/page-title';
         </section>
         <section aria-labelledby="ways">
           <h2 id="ways" class="ruled">Ways to propagate her</h2>
+          <hy-stock-steppers [mother]="v.mother" [taxon]="plant.taxon" />
           <ul class="ways">
             @for (way of v.ways; track way.method) {
               <li>
@@ -522,7 +525,13 @@ export class MotherPage {
     const place = mother.space === undefined ? undefined : state.spaces.get(mother.space)?.name;
     const asked = (mother.permission ?? 'unknown') !== 'unknown';
     return [
-      { name: 'Came from', says: mother.provenance ?? 'not noted' },
+      {
+        name: 'Came from',
+        says:
+          [mother.origin ? ORIGIN_NAME[mother.origin] : '', mother.provenance]
+            .filter(Boolean)
+            .join(': ') || 'not noted',
+      },
       { name: 'Permission', says: PERMISSION_WORD[mother.permission ?? 'unknown'], warn: !asked },
       { name: 'With us since', says: since ? this.words.day(since) : 'not noted' },
       ...(bornOn ? [{ name: 'Age', says: this.age(bornOn) }] : []),

@@ -204,7 +204,7 @@ export class PlanHow {
     const price =
       cost?.perPlant == null || cost.perPlant < 0.005
         ? ''
-        : `, ${this.words.decimal(cost.perPlant, 2)} a plant`;
+        : `, ${this.words.money(cost.perPlant)} a plant`;
     return minutes === null ? '' : `${workText(minutes, (n) => this.words.decimal(n, 1))}${price}`;
   }
 

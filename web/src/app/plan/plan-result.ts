@@ -88,8 +88,7 @@ import { NumberPipe } from '../ui/number-pipe';
       @if (cost(); as c) {
         <p>
           @if (c.total !== null) {
-            <strong>{{ c.total | hyNumber: 2 : true }}</strong> in all{{ apiece(c.perPlant) }}, in
-            your own money.
+            <strong>{{ words.money(c.total) }}</strong> in all{{ apiece(c.perPlant) }}.
           }
           @if (c.unpriced.length > 0) {
             <span class="quiet small"
@@ -183,7 +182,7 @@ export class PlanResult {
   protected apiece(perPlant: number | null): string {
     return perPlant === null || perPlant < 0.005
       ? ''
-      : `, ${this.words.decimal(perPlant, 2)} a plant that lives`;
+      : `, ${this.words.money(perPlant)} a plant that lives`;
   }
 
   protected readonly parts = computed(() =>

@@ -48,8 +48,12 @@ const STRENGTH = {
           } @empty {
             <p class="words">Nothing stands out from chance.</p>
             <p>
-              {{ found().looked }} comparisons were made, and with so many looks something always
-              seems odd.
+              {{
+                found().looked === 0
+                  ? 'There is too little yet to compare.'
+                  : found().looked +
+                    ' comparisons were made, and with so many looks something always seems odd.'
+              }}
               @if (found().nearest; as n) {
                 Nearest: {{ n }} More batches would tell.
               }

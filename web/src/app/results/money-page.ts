@@ -50,14 +50,14 @@ const GROUPED_BY: readonly Grouping[] = ['method', 'mix', 'plant', 'school', 'sp
         <section aria-label="Over all">
           <p class="words">
             @if (m.all.perPlant; as p) {
-              A finished plant cost {{ p.value | hyNumber: 2 : true }}
-              <span class="quiet">({{ span(p, 2) }})</span>
+              A finished plant cost {{ words.money(p.value) }}{{ inBrackets(moneySpan(p)) }}
             } @else {
-              No price is known yet.
+              No price is known yet; a finished plant took
             }
             @if (m.all.minutesPerPlant; as t) {
-              and {{ t.value | hyNumber: 1 : true }} minutes
-              <span class="quiet">({{ span(t, 1) }})</span>.
+              {{ m.all.perPlant ? 'and' : '' }} {{ t.value | hyNumber: 1 : true }} minutes{{
+                inBrackets(span(t, 1))
+              }}.
             }
           </p>
           <p>
@@ -90,9 +90,9 @@ const GROUPED_BY: readonly Grouping[] = ['method', 'mix', 'plant', 'school', 'sp
           <hy-table name="Money and time" [columns]="columns()" [rows]="m.rows" />
         </section>
         <p class="quiet small">
-          In your own money, of settled batches. Ranges are where the next batches would lie eight
-          times in ten, from the share that made it. Minutes are hands-on ones from the cut to the
-          label, as the plan counts them.
+          Of settled batches. Ranges are where the next batches would lie eight times in ten, from
+          the share that made it. Minutes are hands-on ones from the cut to the label, as the plan
+          counts them.
         </p>
       }
     }
@@ -114,7 +114,7 @@ const GROUPED_BY: readonly Grouping[] = ['method', 'mix', 'plant', 'school', 'sp
 })
 export class MoneyPage {
   private readonly journal = inject(Journal);
-  private readonly words = inject(Words);
+  protected readonly words = inject(Words);
   private readonly ledger = inject(Ledger);
   private readonly filters = inject(LedgerFilters);
   protected readonly groupings = GROUPED_BY;
@@ -150,8 +150,8 @@ export class MoneyPage {
       key: 'cost',
       head: 'Cost of a plant',
       number: true,
-      text: (r) => (r.perPlant ? this.words.decimal(r.perPlant.value, 2) : '–'),
-      note: (r) => (r.perPlant ? this.span(r.perPlant, 2) : ''),
+      text: (r) => (r.perPlant ? this.words.money(r.perPlant.value) : '–'),
+      note: (r) => (r.perPlant ? this.moneySpan(r.perPlant) : ''),
       sort: (r) => r.perPlant?.value ?? null,
     },
     {
@@ -191,11 +191,9 @@ export class MoneyPage {
     const spent =
       lost.spent === null
         ? 'what was spent on them has no price'
-        : `${this.words.decimal(lost.spent, 2)} spent on them`;
+        : `${this.words.money(lost.spent)} spent on them`;
     const forgone =
-      lost.forgone === null
-        ? ''
-        : `, ${this.words.decimal(lost.forgone, 2)} they would have fetched`;
+      lost.forgone === null ? '' : `, ${this.words.money(lost.forgone)} they would have fetched`;
     return `${lost.cuttings} were lost: ${spent}${forgone}.`;
   });
 
@@ -204,11 +202,20 @@ export class MoneyPage {
   }
 
   private money2(value: number | null): string {
-    return value === null ? '–' : this.words.decimal(value, 2);
+    return value === null ? '–' : this.words.money(value);
   }
 
-  /** `0.41–0.62`. */
+  /** `0.41–0.62`; nothing where both ends are shown alike. */
   protected span({ low, high }: MoneyRange, digits: number): string {
-    return `${this.words.decimal(low, digits)}–${this.words.decimal(high, digits)}`;
+    return apart(this.words.decimal(low, digits), this.words.decimal(high, digits));
   }
+
+  protected moneySpan({ low, high }: MoneyRange): string {
+    return apart(this.words.money(low), this.words.money(high));
+  }
+
+  protected readonly inBrackets = (span: string): string => (span === '' ? '' : ` (${span})`);
 }
+
+/** A range of equal ends is none. */
+const apart = (low: string, high: string): string => (low === high ? '' : `${low}–${high}`);

@@ -70,8 +70,8 @@ import { Table } from '../ui/table';
             {{ o.count.pupped }} have pups; {{ o.count.rotted }} rotted, {{ o.count.dried }} dried
             up, {{ o.count.lost }} were lost otherwise; {{ o.count.waiting }} still wait.
             @if (r.moneyOfAll.perPlant; as p) {
-              A finished plant cost {{ p.value | hyNumber: 2 : true }}, likely between
-              {{ p.low | hyNumber: 2 : true }} and {{ p.high | hyNumber: 2 : true }}.
+              A finished plant cost {{ words.money(p.value) }}, likely between
+              {{ words.money(p.low) }} and {{ words.money(p.high) }}.
             }
             @if (r.moneyOfAll.minutesPerPlant; as t) {
               It took {{ t.value | hyNumber: 1 : true }} minutes of hands.
@@ -89,7 +89,7 @@ import { Table } from '../ui/table';
           <section aria-labelledby="plate">
             <h2 id="plate" class="ruled">Emergence</h2>
             <hy-plate-frame name="Emergence of the season" [table]="emergence(plate)">
-              <hy-emergence-plate [plate]="plate" />
+              <hy-emergence-plate [plate]="plate" [pooled]="true" />
             </hy-plate-frame>
           </section>
         }
@@ -162,7 +162,7 @@ export class ReportPage {
       key: 'cost',
       head: 'Cost of a plant',
       number: true,
-      text: (r) => (r.perPlant ? this.words.decimal(r.perPlant.value, 2) : '–'),
+      text: (r) => (r.perPlant ? this.words.money(r.perPlant.value) : '–'),
       sort: (r) => r.perPlant?.value ?? null,
     },
     {

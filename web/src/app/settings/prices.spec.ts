@@ -22,4 +22,13 @@ describe('what things cost', () => {
     // A price alone leaves the measures of a usual pot as they are.
     expect(page.text).toContain('Clay pot, 8 cm');
   });
+
+  it('has a currency, by the name the region gives it', async () => {
+    const page = await mount(Prices, {}, []);
+    await page.fill('Currency', 'EUR');
+    expect(page.shown('Currency')).toBe('Euro (EUR)');
+    expect(page.journal.state().settings).toEqual({ currency: 'EUR' });
+    await page.fill('Currency', '');
+    expect(page.journal.state().settings).toEqual({});
+  });
 });

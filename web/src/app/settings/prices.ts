@@ -4,6 +4,7 @@ import { containersOf } from '@hypogeon/core/bench';
 import { SETTINGS_KEY } from '@hypogeon/core/journal';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
+import { LOCALE } from '../data/locale';
 import { Field, FieldControl } from '../forms/field';
 import { numberFrom } from '../forms/number';
 
@@ -23,6 +24,17 @@ const MOST = 1e6;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="fields">
+      <hy-field label="Currency">
+        <mat-select
+          [value]="settings().currency ?? ''"
+          (selectionChange)="setCurrency($event.value)"
+        >
+          <mat-option value="">not told</mat-option>
+          @for (c of currencies; track c.code) {
+            <mat-option [value]="c.code">{{ c.name }}</mat-option>
+          }
+        </mat-select>
+      </hy-field>
       @for (p of prices; track p.key) {
         <hy-field [label]="p.name" [hint]="p.hint" [problem]="problems()[p.key] ?? ''">
           <input
@@ -61,7 +73,7 @@ const MOST = 1e6;
         </hy-field>
       }
     </div>
-    <p class="quiet small">In your own money. What components cost stands on the shelf.</p>
+    <p class="quiet small">What components cost stands on the shelf.</p>
   `,
   styles: `
     :host {
@@ -81,6 +93,8 @@ export class Prices {
   private readonly journal = inject(Journal);
   private readonly actions = inject(Actions);
   protected readonly prices = PRICES;
+  private readonly locale = inject(LOCALE);
+  protected readonly currencies = currenciesOf(this.locale);
   protected readonly settings = computed(() => this.journal.state().settings);
   protected readonly problems = signal<Readonly<Record<string, string>>>({});
   protected readonly container = signal('');
@@ -101,6 +115,18 @@ export class Prices {
     );
   }
 
+  protected setCurrency(currency: string): void {
+    void this.actions.record(
+      {
+        kind: 'put',
+        record: 'settings',
+        key: SETTINGS_KEY,
+        fields: { currency: currency || null },
+      },
+      '',
+    );
+  }
+
   protected setContainer(id: string, text: string): void {
     const price = this.read('container', text);
     if (price === undefined) return;
@@ -117,4 +143,12 @@ export class Prices {
     }));
     return wrong ? undefined : price;
   }
+}
+
+/** Every currency the browser knows, by its name in the region. */
+function currenciesOf(locale: string): readonly { readonly code: string; readonly name: string }[] {
+  const names = new Intl.DisplayNames(locale, { type: 'currency' });
+  return Intl.supportedValuesOf('currency')
+    .map((code) => ({ code, name: `${names.of(code) ?? code} (${code})` }))
+    .sort((a, b) => a.name.localeCompare(b.name, locale));
 }
