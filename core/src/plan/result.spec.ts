@@ -1,6 +1,14 @@
 import ICAL from 'ical.js';
-import { clockOf, containerOf, figuresOf, paceFrom, paceWords, rootingPace } from '../bench';
-import { CATALOGUE, methodOf, shareBy, timeWithin, type MethodId } from '../botany';
+import {
+  clockOf,
+  containerOf,
+  figuresOf,
+  GENUS_WEIGHT,
+  paceFrom,
+  paceWords,
+  rootingPace,
+} from '../bench';
+import { CATALOGUE, methodOf, shareBy, timeOf, timeWithin, type MethodId } from '../botany';
 import { addDays, daysBetween } from '../days';
 import { calendarOf } from '../formats';
 import { fold, foldBatch, type BatchFields } from '../journal';
@@ -164,6 +172,32 @@ describe('the pace of roots, learned', () => {
       return { after: at - 3, by: at + 3, count: 5 };
     });
     expect(paceFrom([{ seen: asItsOwn, weight: 1, time: slow }]).factor).toBeCloseTo(1, 1);
+  });
+
+  it('own window in, factor 1 out, for every pair of a genus and way', () => {
+    const genus = (t: (typeof CATALOGUE)[number]): string => t.name.split(' ')[0]!;
+    let pairs = 0;
+    for (const mate of CATALOGUE)
+      for (const way of mate.methods) {
+        const others = CATALOGUE.filter(
+          (t) => t !== mate && genus(t) === genus(mate) && methodOf(t, way.method),
+        );
+        if (others.length === 0) continue;
+        const time = timeOf(way);
+        const seen = [0.1, 0.3, 0.5, 0.7, 0.9].map((share) => {
+          const at = time.scale * (-Math.log(1 - share)) ** (1 / time.shape);
+          return { after: at * 0.96, by: at * 1.04, count: 4 };
+        });
+        // What it teaches is measured by its own window, whoever asks; the asker’s own window moves nothing.
+        const { factor } = paceFrom([{ seen, weight: GENUS_WEIGHT, time }]);
+        expect([mate.id, way.method, Math.abs(factor - 1) < 0.06]).toEqual([
+          mate.id,
+          way.method,
+          true,
+        ]);
+        pairs += others.length;
+      }
+    expect(pairs).toBeGreaterThan(100);
   });
 
   const settled = (key: string, rootedBy: number, more: BatchFields = FIELDS): Draft[] => [

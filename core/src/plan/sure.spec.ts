@@ -48,6 +48,43 @@ describe('“90 % sure” is 90 %', () => {
     expect(reached / 20_000).toBeLessThan(0.925);
   });
 
+  // Windows of a quick crown, a leaf, a snake plant's section; a plant that takes well, one that takes badly.
+  const WINDOWS = [
+    { from: 7, to: 18 },
+    { from: 21, to: 60 },
+    { from: 60, to: 240 },
+  ];
+  const BELIEFS = [
+    { a: 7.4, b: 0.6 },
+    { a: 3, b: 5 },
+  ];
+  it.each(
+    WINDOWS.flatMap((w) => BELIEFS.flatMap((b) => [0.9, 1.5].map((late) => [w, b, late] as const))),
+  )('window %o, belief %o, by %d times its end', (window, share, late) => {
+    const span = timeWithin(window);
+    const day = Math.round(window.to * late);
+    const ready = pacesOf(pace).map((factor) => shareBy(slowed(span, factor), day));
+    const n = numberNeeded(6, 0.9, forOneBatch(share), ready);
+    if (n === null) throw new Error('a number would do here');
+    const { random, normal, beta } = luck(window.to + share.b);
+    const batch = forOneBatch(share);
+    const chance = beta(batch.a, batch.b);
+    let reached = 0;
+    for (let bench = 0; bench < 20_000; bench++) {
+      const made = chance() * shareBy(slowed(span, Math.exp(0.4 * normal())), day);
+      let plants = 0;
+      for (let i = 0; i < n && plants < 6; i++) if (random() < made) plants++;
+      if (plants === 6) reached++;
+    }
+    // One cutting more is a step of its own where few are taken: the next smaller number must fall short.
+    expect(reached / 20_000).toBeGreaterThan(0.88);
+    const fewer = chanceOfAtLeast(6, n - 1, forOneBatch(share), ready);
+    expect(fewer).toBeLessThan(0.9);
+    expect(
+      Math.abs(reached / 20_000 - chanceOfAtLeast(6, n, forOneBatch(share), ready)),
+    ).toBeLessThan(0.015);
+  });
+
   it('the middle of the belief alone is far from sure', () => {
     const middle = numberNeeded(10, 0.9, belief, shareBy(time, 20))!;
     expect(middle).toBe(63);

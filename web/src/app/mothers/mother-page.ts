@@ -13,7 +13,7 @@ import {
   type Plant,
 } from '@hypogeon/core/bench';
 import { motherCareOf } from '@hypogeon/core/care';
-import { evidenceText, METHOD } from '@hypogeon/core/botany';
+import { evidenceText, formOf, METHOD, pieceDrawn } from '@hypogeon/core/botany';
 import { daysBetween, type Day } from '@hypogeon/core/days';
 import { ROOT_STATES, type Batch, type Mother, type MotherTending } from '@hypogeon/core/journal';
 import { countLedger } from '@hypogeon/core/ledger';
@@ -492,7 +492,7 @@ export class MotherPage {
         return {
           method: m.method,
           name: METHOD[m.method].name,
-          piece: m.piece ?? METHOD[m.method].piece,
+          piece: m.piece ?? pieceDrawn(m.method, formOf(plant!.taxon)),
           spare: spare ? `${spare.count} of ${spare.of} to spare` : '',
           says:
             m.why ??

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, output } from '@a
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { plannedClock, seasonOn, rootingPace } from '@hypogeon/core/bench';
-import { METHOD, windowAt, type Window } from '@hypogeon/core/botany';
+import { formOf, pieceDrawn, windowAt, type Window } from '@hypogeon/core/botany';
 import { careOf } from '@hypogeon/core/care';
 import { addDays, daysBetween } from '@hypogeon/core/days';
 import { foldBatch } from '@hypogeon/core/journal';
@@ -158,7 +158,7 @@ export class PlanAnswer {
     return {
       method,
       name: named ? piecesText(method, count) : '',
-      piece: figures.piece ?? METHOD[method].piece,
+      piece: figures.piece ?? pieceDrawn(method, formOf(this.desk.plant()!.taxon)),
       says: planSentence(steps, course, this.words.speech()),
       range: this.rangeOf(method),
       outlook: named ? '' : this.outlook(),

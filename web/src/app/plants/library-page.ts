@@ -117,7 +117,8 @@ import { Field, FieldControl } from '../forms/field';
       margin-bottom: 0.4rem;
     }
     .filters hy-field {
-      width: 11rem;
+      flex: 0 1 11rem;
+      min-width: 8rem;
     }
     ul {
       list-style: none;

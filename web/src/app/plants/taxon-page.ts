@@ -5,6 +5,8 @@ import { paceWords, plantOf, rootingPace } from '@hypogeon/core/bench';
 import {
   everyWay,
   evidenceText,
+  formOf,
+  pieceDrawn,
   leastOf,
   lightNeedOf,
   lightSteps,
@@ -289,7 +291,7 @@ export class TaxonPage {
       return {
         id: m.method,
         name: METHOD[m.method].name,
-        piece: m.piece ?? METHOD[m.method].piece,
+        piece: m.piece ?? pieceDrawn(m.method, formOf(this.taxon()!)),
         poor: m.worth === 'poor',
         rule: m.why ?? METHOD[m.method].rule,
         figures: [
@@ -377,7 +379,7 @@ const POLARITY = {
 function leastWords(least: Least, length: (mm: number) => string): string {
   return [
     least.lengthMm === undefined ? '' : length(least.lengthMm),
-    least.nodes === undefined ? '' : `${least.nodes} nodes`,
+    least.nodes === undefined ? '' : least.nodes === 1 ? '1 node' : `${least.nodes} nodes`,
     least.tallMm === undefined ? '' : `${length(least.tallMm)} tall`,
     least.share === undefined || least.tallMm !== undefined ? '' : 'a third of the mother’s size',
   ]

@@ -99,6 +99,9 @@ const GROUPED_BY: readonly Grouping[] = ['method', 'mix', 'plant', 'school', 'sp
   `,
   styleUrl: './pages.scss',
   styles: `
+    .head hy-field {
+      width: 10rem;
+    }
     .head {
       display: flex;
       flex-wrap: wrap;
