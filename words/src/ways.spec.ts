@@ -98,8 +98,7 @@ describe('what could be done instead', () => {
 });
 
 describe('a plan in one breath', () => {
-  const at = (id: Step['id'], from: string, to = from): Step =>
-    ({ id, is: 'ahead', from, to }) as Step;
+  const at = (id: Step['id'], from: string, to = from): Step => ({ id, is: 'ahead', from, to });
   const cut = at('cut', '2026-04-09');
   const roots = at('roots', '2026-05-05', '2026-06-01');
 

@@ -353,8 +353,12 @@ describe('half a look', () => {
     day: DAY,
     fields: { name: 'Bowl', taxon: 'echeveria-elegans', permission: 'own' },
   };
-  const look = (seen: object, day = DAY): Draft =>
-    ({ kind: 'examined', mother: 'm1', day, ...seen }) as Draft;
+  const look = (seen: object, day = DAY): Draft => ({
+    kind: 'examined',
+    mother: 'm1',
+    day,
+    ...seen,
+  });
 
   it('gives no green light: plump and clean are both to be seen', () => {
     for (const seen of [

@@ -2,8 +2,6 @@ import * as fc from 'fast-check';
 import aml from './fixtures/aml.json';
 import lung from './fixtures/lung.json';
 import mgus2 from './fixtures/mgus2.json';
-import sixMp from './fixtures/six-mp.json';
-import veteran from './fixtures/veteran.json';
 import {
   aalenJohansen,
   chanceAbove,

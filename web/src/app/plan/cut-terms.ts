@@ -81,6 +81,6 @@ export class CutTerms {
   protected readonly disinfectantWord = DISINFECTANT_WORD;
   /** Where she stands, unless the plan says otherwise. */
   protected readonly space = computed(
-    () => this.desk.draft().space || this.desk.mother()?.space || this.desk.space(),
+    () => this.desk.draft().space || (this.desk.mother()?.space ?? this.desk.space()),
   );
 }

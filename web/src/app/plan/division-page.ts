@@ -11,7 +11,7 @@ import {
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
 import { containersOf } from '@hypogeon/core/bench';
-import type { BatchFields, OwnRoots } from '@hypogeon/core/journal';
+import type { BatchFields } from '@hypogeon/core/journal';
 import { groupParts, judgePart, potFor, type ClumpPart } from '@hypogeon/core/plan';
 import { cuttingCautions } from '@hypogeon/core/safety';
 import { readLength } from '@hypogeon/core/units';
@@ -256,8 +256,8 @@ export class DivisionPage {
     return {
       points,
       tubers,
-      roots: draft.roots as OwnRoots,
-      joined: draft.joined as ClumpPart['joined'],
+      roots: draft.roots,
+      joined: draft.joined,
       cutMm: cutMm!,
       rhizomeMm: rhizomeMm!,
       rootsMm: rootsMm!,

@@ -22,10 +22,8 @@ export class PlanCut {
   readonly figures = computed<TaxonMethod | null>(() => {
     const plant = this.desk.plant();
     if (!plant) return null;
-    const chosen =
-      this.desk.draft().method ||
-      this.wish.together()?.parts[0]?.method ||
-      this.wish.ways()?.best?.method;
+    const usual = this.wish.together()?.parts[0]?.method ?? this.wish.ways()?.best?.method;
+    const chosen = this.desk.draft().method || usual;
     return (chosen ? methodOf(plant.taxon, chosen) : undefined) ?? plant.taxon.methods[0] ?? null;
   });
   readonly method = computed(() => {

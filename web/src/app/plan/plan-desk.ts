@@ -29,7 +29,7 @@ export class PlanDesk {
   });
 
   set<K extends keyof PlanDraft>(field: K, value: PlanDraft[K]): void {
-    this.put({ [field]: value } as Pick<PlanDraft, K>);
+    this.put({ [field]: value });
   }
 
   put(fields: Partial<PlanDraft>): void {
