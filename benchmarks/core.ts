@@ -29,6 +29,7 @@ import {
   stemRules,
   waysTo,
 } from '@hypogeon/core/plan';
+import { rehearse, strategyOf } from '@hypogeon/core/rehearse';
 import { careOf } from '@hypogeon/core/care';
 import { tasksAhead, roundOn } from '@hypogeon/core/round';
 import { aalenJohansen, kaplanMeier, turnbull, type Timed } from '@hypogeon/core/stats';
@@ -285,6 +286,50 @@ export const CORE_BENCHES: Readonly<Record<string, Bench>> = {
         name: 'curve of the day of cutting',
         value: medianMs(() => neededCurve(state, wish, figures, TODAY)),
         unit: 'ms',
+      },
+    ];
+  },
+  rehearse: () => {
+    const state = fold(demoJournal(TODAY));
+    const planned = strategyOf(
+      state,
+      'plan',
+      {
+        taxon: 'echeveria-elegans',
+        method: 'crown',
+        cutOn: TODAY,
+        widthMm: 7,
+        school: 'dry-to-touch',
+        callusAt: 'rack',
+        callusSpace: 'leanto',
+        space: 'leanto',
+        firstWater: 'with-gate',
+        waterSchool: 'top-25',
+        container: 'pot-7',
+        mix: 'mix-bench',
+        disinfectant: 'alcohol',
+      },
+      120,
+    );
+    if ('problem' in planned) throw new Error(planned.problem);
+    const six = Array.from({ length: 6 }, (_, i) => ({
+      ...planned,
+      dryDays: i,
+      first: { day: i + 3 },
+    }));
+    const play = (cuttings: number) => rehearse({ strategies: six, cuttings, days: 120, seed: 1 });
+    return [
+      {
+        name: '2,000 cuttings × 120 days × 6 strategies, one thread',
+        value: medianMs(() => play(2000)),
+        unit: 'ms',
+        target: 2000,
+      },
+      {
+        name: 'first answer, 200 cuttings',
+        value: medianMs(() => play(200)),
+        unit: 'ms',
+        target: 300,
       },
     ];
   },

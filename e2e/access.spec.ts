@@ -12,6 +12,7 @@ const SCREENS = [
   ['Leaf sections', '/#/plan/straps?mother=m-gast'],
   ['Pups', '/#/plan/clump?mother=m-hawo'],
   ['Division', '/#/plan/divide?mother=m-hawo'],
+  ['Try it first', '/#/plan/rehearse?mother=m-eche'],
   ['Multiply', '/#/plan/multiply?mother=m-kala'],
   ['Ghost plant, the second', '/#/mothers/m-gra2'],
   ['Plan sheet: Moonstones, crowns', '/#/bench/b-28/sheet'],

@@ -23,3 +23,4 @@ export * from './division';
 export * from './cut-reasons';
 export * from './more-of-it';
 export * from './origins';
+export * from './rehearsal';

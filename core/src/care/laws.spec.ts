@@ -160,3 +160,31 @@ describe('the laws of care', () => {
     );
   });
 });
+
+it('some potted on before half have roots are asked for their first drink', () => {
+  const l: Life = {
+    fields: {
+      taxon: 'gasteria-glomerata',
+      method: 'flower-stalk',
+      count: 10,
+      cutOn: '2026-03-01',
+      school: 'long-cure',
+      callusAt: 'rack',
+      space: 'bench',
+      unrootedWater: 'sip',
+      containers: 1,
+      course: 'dried',
+    },
+    deeds: [
+      [0, 'cut'],
+      [28, 'set'],
+      [66, 'water'],
+      [77, 'potted 3 bared'],
+      [120, 'count 3r'],
+    ],
+    room: { tempC: 15, rh: 0.7 },
+  };
+  const state = stateOf(l);
+  const kinds = careOf(state, batchOf(state), storyDay(121)).asks.map((a) => a.kind);
+  expect(kinds).toContain('pot-water');
+});

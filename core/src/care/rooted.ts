@@ -24,10 +24,11 @@ export function rooting(ask: Asker, state: State, batch: Batch, facts: Facts, da
   if (facts.inJar) return;
   leafOff(ask, batch, day, facts);
   potOn(ask, batch, facts, day);
+  // Those in pots of their own drink, however many of the others have roots.
+  pottedApart(ask, batch, facts, day);
   const from = rootedFrom(batch, facts);
   if (from === null || from > day) return;
   light(ask, batch, facts, day, from);
-  pottedApart(ask, batch, facts, day);
   feed(ask, state, batch, facts, day, from);
 }
 

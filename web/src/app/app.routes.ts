@@ -57,6 +57,11 @@ export const routes: Routes = [
     loadComponent: () => import('./plan/division-page').then((m) => m.DivisionPage),
   },
   {
+    path: 'plan/rehearse',
+    title: 'Try it first',
+    loadComponent: () => import('./rehearse/rehearse-page').then((m) => m.RehearsePage),
+  },
+  {
     path: 'plan/multiply',
     title: 'Multiply',
     loadComponent: () => import('./plan/multiply-page').then((m) => m.MultiplyPage),

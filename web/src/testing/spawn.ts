@@ -4,8 +4,9 @@ import { bench } from '../app/workers/bench';
 import { files } from '../app/workers/files';
 import { ledger } from '../app/workers/ledger';
 import { pictures } from '../app/workers/pictures';
+import { rehearse } from '../app/workers/rehearse';
 
-const WORKERS: WorkersByName = { bench, files, ledger, pictures };
+const WORKERS: WorkersByName = { bench, files, ledger, pictures, rehearse };
 
 /** As it crosses to a worker and back: what cannot be cloned is refused here too. */
 const crossed = <T>(value: T): T =>

@@ -3,6 +3,7 @@ import type { BenchWorker } from '../workers/bench';
 import type { FilesWorker } from '../workers/files';
 import type { LedgerWorker } from '../workers/ledger';
 import type { PicturesWorker } from '../workers/pictures';
+import type { RehearseWorker } from '../workers/rehearse';
 
 /** The workers by name, and what each can be asked. */
 export interface WorkersByName {
@@ -10,6 +11,7 @@ export interface WorkersByName {
   readonly bench: BenchWorker;
   readonly ledger: LedgerWorker;
   readonly pictures: PicturesWorker;
+  readonly rehearse: RehearseWorker;
 }
 
 /** One started worker. */
@@ -28,6 +30,8 @@ const START: { readonly [N in keyof WorkersByName]: () => Worker } = {
     new Worker(new URL('../workers/ledger.worker', import.meta.url), { type: 'module' }),
   pictures: () =>
     new Worker(new URL('../workers/pictures.worker', import.meta.url), { type: 'module' }),
+  rehearse: () =>
+    new Worker(new URL('../workers/rehearse.worker', import.meta.url), { type: 'module' }),
 };
 
 export function spawn<N extends keyof WorkersByName>(name: N): Spawned<WorkersByName[N]> {

@@ -74,3 +74,5 @@ export const FILES_WORKER = line('files');
 export const BENCH_WORKER = line('bench');
 export const LEDGER_WORKER = line('ledger');
 export const PICTURES_WORKER = line('pictures');
+/** Cuttings played through. */
+export const REHEARSE_WORKER = line('rehearse');

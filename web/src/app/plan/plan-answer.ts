@@ -78,6 +78,12 @@ import { PlanWish } from './plan-wish';
       <button matButton="filled" type="submit" class="save">
         {{ desk.cutOn() > desk.today() ? 'Plan it' : 'Cut: put it on the bench' }}
       </button>
+      <a
+        matButton="text"
+        routerLink="/plan/rehearse"
+        [queryParams]="{ mother: desk.draft().mother }"
+        >Try it first</a
+      >
       @if (work(); as w) {
         <p class="quiet">{{ w }}</p>
       }

@@ -135,6 +135,9 @@ import { StockSteppers } from './stock-steppers';
       gap: 0.8rem;
       align-items: start;
     }
+    hy-day {
+      min-width: 0;
+    }
     p {
       margin: 0;
       max-width: none;
@@ -155,9 +158,6 @@ import { StockSteppers } from './stock-steppers';
     @media (max-width: 700px) {
       .fields {
         grid-template-columns: repeat(2, minmax(0, 1fr));
-      }
-      hy-day {
-        min-width: 0;
       }
     }
   `,

@@ -25,7 +25,6 @@ describe('today', () => {
       expect.stringMatching(/^Water 3 batches, about \d\.\d L in all$/),
       'Pot on 4 sections',
       'Touch one wound',
-      'Tug lightly: roots?',
       'Long without roots',
       'Pot on 1 segment',
     ]);

@@ -1,0 +1,65 @@
+import type { MethodId } from '../botany';
+
+/*
+ * What nobody has measured about how cuttings die. Working assumptions, each with the range that makes sense; set so that
+ * the losses growers name come out (`rehearse.spec.ts` holds them to that), and to be replaced by a grower's own records.
+ */
+
+/** Chance in a day that a fresh wound in wet medium at 22 °C is infected. 0.03–0.25. */
+export const WET_WOUND_HAZARD = 0.1;
+/** The same of a closed wound in a stem zone that has been waterlogged for longer than `LOGGED_DAYS`. 0.003–0.03. */
+export const LOGGED_HAZARD = 0.01;
+export const LOGGED_DAYS = 2;
+/** Wetter than this, against drained, the stem zone has no air to speak of. 0.85–1. */
+export const LOGGED_FROM = 0.92;
+/** An open wound in air damper than `MOULD_RH` moulds where it lies. 0.002–0.03. */
+export const MOULD_HAZARD = 0.01;
+/** In a tray of which all others rotted of late, at full wetness. 0.01–0.1. */
+export const SPREAD_HAZARD = 0.03;
+/** A rotted one infects for so many days, unless it is taken out. 3–10. */
+export const SPREADS_DAYS = 7;
+/** Infection goes so much faster ten degrees warmer. 1.5–2.5. */
+export const ROT_Q10 = 2;
+/** A blade that was not wiped. 1–2: how much it matters nobody has measured. */
+export const UNWIPED = 1.2;
+/** These never root, for no reason anyone could see. 0.01–0.1. */
+export const DUDS = 0.04;
+
+/** Spread of the pace of wounds, of roots within a bench's belief, of pots: sd of the log. */
+export const WOUND_SD = 0.35;
+export const ROOT_SD = 0.4;
+export const POT_SD = 0.2;
+/** How long one lives off itself against others of its kind. */
+export const RESERVE_SD = 0.3;
+
+/** Days a turgid piece lives off itself at 1.2 kPa without a drink, by what it is. Half to twice of them make sense. */
+export const LASTS_DAYS: Readonly<Record<MethodId, number>> = {
+  leaf: 90,
+  'leaf-section': 300,
+  crown: 110,
+  segment: 110,
+  trailing: 50,
+  branch: 120,
+  pad: 240,
+  column: 400,
+  offset: 150,
+  'rooted-offset': 150,
+  division: 90,
+  plantlet: 25,
+  'root-cutting': 150,
+  bulbil: 60,
+  'flower-stalk': 40,
+  seed: 60,
+  culture: 15,
+};
+export const REFERENCE_VPD = 1.2;
+/** With roots in moist medium it fills again within so many days. */
+export const REFILLS_DAYS = 5;
+/** Below this it wrinkles: what a grower sees. */
+export const WRINKLED = 0.6;
+/** Roots hardly grow out of a piece as thirsty as this. */
+export const TOO_THIRSTY = 0.2;
+/** Roots in a stem zone bone dry, or waterlogged, for longer than two days. 0.4–1 and 0.2–0.8. */
+export const ROOTS_DRY = 0.7;
+export const ROOTS_LOGGED = 0.4;
+export const BONE_DRY_STEM = 0.06;

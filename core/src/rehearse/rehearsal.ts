@@ -1,0 +1,142 @@
+import type { MethodId } from '../botany';
+import { MINUTES } from '../plan';
+import { runBench, type BenchRun, type Fate } from './bench-run';
+import { luckOf } from './luck';
+import { strategyProblem, type Strategy, type StrategyProblem } from './strategy';
+import { USUAL_WEATHER, type Weather } from './weather-ahead';
+
+/** A share of all cuttings with its Monte-Carlo error. */
+export interface Estimate {
+  readonly share: number;
+  /** Standard error over benches: cuttings of one bench share weather, pot and pace. */
+  readonly se: number;
+}
+
+/** What came of one strategy. */
+export interface Outcome {
+  readonly name: string;
+  readonly rooted: Estimate;
+  readonly rotted: Estimate;
+  readonly dried: Estimate;
+  readonly waiting: Estimate;
+  /** Share with roots and alive, by day from the cut. */
+  readonly byDay: readonly number[];
+  /** Days to roots of those that rooted: one in ten, half, nine in ten; null where none did. */
+  readonly days: { readonly early: number; readonly half: number; readonly late: number } | null;
+  readonly waterings: number;
+  readonly litres: number;
+  /** Of hands, for a hundred cuttings. */
+  readonly minutes: number;
+}
+
+/** One strategy against another on the same luck: of a hundred cuttings, how many more root. */
+export interface Difference {
+  readonly a: number;
+  readonly b: number;
+  readonly rooted: Estimate;
+}
+
+export type Rehearsal =
+  | {
+      readonly ok: true;
+      readonly cuttings: number;
+      readonly outcomes: readonly Outcome[];
+      readonly differences: readonly Difference[];
+    }
+  | { readonly ok: false; readonly strategy: number; readonly problem: StrategyProblem };
+
+export interface RehearsalInput {
+  readonly strategies: readonly Strategy[];
+  readonly cuttings: number;
+  readonly days: number;
+  readonly seed: number;
+  readonly weather?: Weather | undefined;
+  readonly benches?: number | undefined;
+}
+
+/** So many benches share out the cuttings. */
+const BENCHES = 20;
+/** A watering takes a bench so many minutes. Working assumption. */
+const WATERING_MIN = 0.5;
+
+/**
+ * Strategies played against each other on the same cuttings, weather and luck.
+ * @param input 0 cuttings give outcomes of nought; the same seed the same figures on every machine
+ * @example rehearse({ strategies: [mine, theirs], cuttings: 2000, days: 120, seed: 1 })
+ * Source: common random numbers (Law & Kelton 2000, Simulation Modeling and Analysis, ch. 11).
+ */
+export function rehearse(input: RehearsalInput): Rehearsal {
+  const { strategies, cuttings, days, seed, weather = USUAL_WEATHER } = input;
+  if (!Number.isSafeInteger(cuttings) || cuttings < 0)
+    throw new RangeError(`cuttings must be a whole number of 0 or more, got ${cuttings}`);
+  for (const [strategy, one] of strategies.entries()) {
+    const problem = strategyProblem(one, days);
+    if (problem) return { ok: false, strategy, problem };
+  }
+  const benches = Math.max(1, Math.min(input.benches ?? BENCHES, cuttings));
+  const luck = luckOf(seed, cuttings, benches, days);
+  const runs = strategies.map((s) => luck.map((bench) => runBench(s, bench, weather, days)));
+  return {
+    ok: true,
+    cuttings,
+    outcomes: strategies.map((s, i) => outcomeOf(s.name, s.way.method, runs[i]!, days)),
+    differences: strategies.flatMap((_, a) =>
+      strategies.slice(a + 1).map((__, k) => differenceOf(a, a + 1 + k, runs)),
+    ),
+  };
+}
+
+const isRooted = (f: Fate): boolean => f.rooted >= 0 && f.rotted < 0 && f.dried < 0;
+
+function outcomeOf(
+  name: string,
+  method: MethodId,
+  runs: readonly BenchRun[],
+  days: number,
+): Outcome {
+  const share = (is: (f: Fate) => boolean): Estimate =>
+    estimateOf(runs.map((r) => [r.fates.filter(is).length, r.fates.length]));
+  const fates = runs.flatMap((r) => r.fates);
+  const rootedOn = fates
+    .filter(isRooted)
+    .map((f) => f.rooted)
+    .sort((a, b) => a - b);
+  const at = (q: number): number =>
+    rootedOn[Math.min(rootedOn.length - 1, Math.floor(q * rootedOn.length))]!;
+  const n = Math.max(1, fates.length);
+  const waterings = runs.reduce((s, r) => s + r.waterings, 0) / runs.length;
+  let next = 0;
+  return {
+    name,
+    rooted: share(isRooted),
+    rotted: share((f) => f.rotted >= 0),
+    dried: share((f) => f.dried >= 0),
+    waiting: share((f) => f.rooted < 0 && f.rotted < 0 && f.dried < 0),
+    byDay: Array.from({ length: days }, (_, day) => {
+      while (next < rootedOn.length && rootedOn[next]! <= day) next++;
+      return next / n;
+    }),
+    days: rootedOn.length === 0 ? null : { early: at(0.1), half: at(0.5), late: at(0.9) },
+    waterings,
+    litres: runs.reduce((s, r) => s + r.litres, 0) / runs.length,
+    minutes: 100 * MINUTES[method] + WATERING_MIN * waterings,
+  };
+}
+
+function differenceOf(a: number, b: number, runs: readonly (readonly BenchRun[])[]): Difference {
+  const pairs = runs[a]!.map((run, i): [number, number] => [
+    run.fates.filter(isRooted).length - runs[b]![i]!.fates.filter(isRooted).length,
+    run.fates.length,
+  ]);
+  return { a, b, rooted: estimateOf(pairs) };
+}
+
+/** A ratio over benches and its standard error. @param benches [so many, of so many] */
+function estimateOf(benches: readonly (readonly [number, number])[]): Estimate {
+  const all = benches.reduce((s, [, n]) => s + n, 0);
+  if (all === 0) return { share: 0, se: 0 };
+  const share = benches.reduce((s, [x]) => s + x, 0) / all;
+  const k = benches.length;
+  const squares = benches.reduce((s, [x, n]) => s + (x - share * n) ** 2, 0);
+  return { share, se: k < 2 ? 0 : Math.sqrt((squares * k) / (k - 1)) / all };
+}

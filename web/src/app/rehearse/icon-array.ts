@@ -1,0 +1,93 @@
+import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import type { Outcome } from '@hypogeon/core/rehearse';
+
+const STEP = 13;
+const PER_ROW = 20;
+type Kind = 'rooted' | 'waiting' | 'dried' | 'rotted';
+
+/** Of a hundred cuttings so many of each fate, told apart by shape: above the line leaves, below it roots. */
+@Component({
+  selector: 'hy-icon-array',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <svg viewBox="0 0 262 90" aria-hidden="true">
+      @for (one of marks(); track $index) {
+        <g [attr.class]="one.kind" [attr.transform]="one.at">
+          @switch (one.kind) {
+            @case ('rooted') {
+              <path class="leaf" d="M0 0Q-4-5 0-8Q4-5 0 0Z" />
+              <path class="root" d="M0 0V5M0 1L-3 4M0 1L3 4" />
+            }
+            @case ('waiting') {
+              <path class="leaf" d="M0 0Q-4-5 0-8Q4-5 0 0Z" />
+            }
+            @case ('dried') {
+              <path d="M0 0Q-4-5 0-8Q4-5 0 0Z" />
+            }
+            @case ('rotted') {
+              <path d="M-3-7L3 0M3-7L-3 0" />
+            }
+          }
+        </g>
+      }
+    </svg>
+  `,
+  styles: `
+    svg {
+      display: block;
+      width: 100%;
+      height: auto;
+    }
+    path {
+      fill: none;
+      stroke: var(--ink2);
+      stroke-width: 1.3;
+    }
+    .leaf {
+      fill: var(--living-soft);
+      stroke: var(--living);
+    }
+    .rooted .leaf {
+      fill: var(--living);
+    }
+    .root {
+      stroke: var(--root);
+    }
+    .dried path {
+      stroke-dasharray: 2 1.6;
+    }
+    .rotted path {
+      stroke: var(--rot);
+      stroke-width: 2;
+    }
+  `,
+})
+export class IconArray {
+  readonly outcome = input.required<Outcome>();
+
+  protected readonly marks = computed(() => {
+    const { rooted, waiting, dried, rotted } = this.outcome();
+    const counts = hundredOf([rooted.share, waiting.share, dried.share, rotted.share]);
+    const kinds: readonly Kind[] = ['rooted', 'waiting', 'dried', 'rotted'];
+    return kinds
+      .flatMap((kind, i) => Array<Kind>(counts[i]!).fill(kind))
+      .map((kind, i) => ({
+        kind,
+        at: `translate(${(i % PER_ROW) * STEP + 7} ${Math.floor(i / PER_ROW) * 17 + 11})`,
+      }));
+  });
+}
+
+/** A hundred marks, shared out by the largest remainders; nothing where there is nothing. */
+export function hundredOf(shares: readonly number[]): readonly number[] {
+  const total = shares.reduce((s, v) => s + v, 0);
+  if (total === 0) return shares.map(() => 0);
+  const exact = shares.map((v) => (100 * v) / total);
+  const whole = exact.map(Math.floor);
+  const rest = 100 - whole.reduce((s, v) => s + v, 0);
+  const order = exact
+    .map((v, i) => i)
+    .sort((a, b) => exact[b]! - whole[b]! - (exact[a]! - whole[a]!));
+  for (const i of order.slice(0, rest)) whole[i]!++;
+  return whole;
+}

@@ -1,0 +1,43 @@
+import { mount, type Bench } from '../../testing/mount';
+import { hundredOf } from './icon-array';
+import { RehearsePage } from './rehearse-page';
+
+const open = (mother: string): Promise<Bench<RehearsePage>> => mount(RehearsePage, { mother });
+const played = async (page: Bench<RehearsePage>): Promise<readonly string[]> => {
+  for (let i = 0; i < 200 && page.all('article').length === 0; i++) {
+    await new Promise((done) => setTimeout(done, 20));
+    await page.settle();
+  }
+  return page.all('article').map((a) => a.textContent.replace(/\s+/g, ' '));
+};
+
+describe('trying a plan first', () => {
+  it('asks for pot and mix, then plays four ways on the same luck', async () => {
+    const page = await open('m-aeon');
+    expect(page.text).toContain('Choose what they go into');
+    await page.fill('Goes into (optional)', 'pot-7');
+    expect(page.text).toContain('Choose what it is filled with');
+    await page.fill('Filled with (optional)', 'mix-bench');
+    const ways = await played(page);
+    expect(ways).toHaveLength(4);
+    expect(ways[0]).toMatch(/This plan.*\d+ of 100 rooted.*Roots on day \d+–\d+, half by \d+/);
+    expect(page.all('hy-icon-array')).toHaveLength(4);
+    expect(page.all('hy-icon-array')[0]!.querySelectorAll('g')).toHaveLength(100);
+    expect(page.text).toMatch(
+      /This plan (roots \d+ (more|fewer) of 100 than|and) set at once, watered weekly/,
+    );
+    expect(page.root.innerHTML).not.toContain('NaN');
+  });
+
+  it('asks whose cuttings they are', async () => {
+    expect((await open('nobody')).text).toContain('Choose a mother');
+  });
+});
+
+describe('a hundred marks', () => {
+  it('are a hundred, shared out by the largest remainders', () => {
+    expect(hundredOf([1 / 3, 1 / 3, 1 / 3])).toEqual([34, 33, 33]);
+    expect(hundredOf([0.885, 0.005, 0.11]).reduce((a, b) => a + b)).toBe(100);
+    expect(hundredOf([0, 0])).toEqual([0, 0]);
+  });
+});

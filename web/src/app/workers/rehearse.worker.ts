@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { rehearse } from './rehearse';
+
+expose(rehearse);

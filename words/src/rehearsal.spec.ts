@@ -1,0 +1,35 @@
+import type { Outcome } from '@hypogeon/core/rehearse';
+import { differenceText, ofHundred, othersText, rootDaysText } from '.';
+
+const outcome = (over: Partial<Outcome> = {}): Outcome => ({
+  name: 'This plan',
+  rooted: { share: 0.88, se: 0.01 },
+  rotted: { share: 0.05, se: 0.01 },
+  dried: { share: 0.001, se: 0 },
+  waiting: { share: 0.07, se: 0.01 },
+  byDay: [],
+  days: { early: 15, half: 22, late: 34 },
+  waterings: 6,
+  litres: 0.4,
+  minutes: 200,
+  ...over,
+});
+
+describe('what a rehearsal comes to, in words', () => {
+  it('of a hundred, with what chance may do', () => {
+    expect(ofHundred(outcome().rooted, 'rooted')).toBe('88 of 100 rooted (86–90)');
+    expect(ofHundred({ share: 0, se: 0 }, 'rooted')).toBe('0 of 100 rooted');
+    // None of them says nothing.
+    expect(othersText(outcome())).toBe('5 rotted, 7 still without roots');
+    expect(rootDaysText(outcome())).toBe('Roots on day 15–34, half by 22.');
+    expect(rootDaysText(outcome({ days: null }))).toBe('None roots.');
+  });
+
+  it('two against each other, and no difference where chance alone would do', () => {
+    const apart = (share: number, se: number) =>
+      differenceText({ a: 0, b: 1, rooted: { share, se } }, 'This plan', 'Set at once');
+    expect(apart(0.23, 0.015)).toBe('This plan roots 23 more of 100 than set at once (20–26).');
+    expect(apart(-0.1, 0.01)).toBe('This plan roots 10 fewer of 100 than set at once (8–12).');
+    expect(apart(0.01, 0.02)).toBe('This plan and set at once: no difference to speak of.');
+  });
+});

@@ -1,0 +1,63 @@
+import type {
+  Difference,
+  Estimate,
+  Outcome,
+  PlanProblem,
+  StrategyProblem,
+} from '@hypogeon/core/rehearse';
+
+/** Ninety-five times in a hundred. */
+const Z = 1.96;
+
+const hundred = (share: number): number => Math.round(100 * share);
+
+/** `88 of 100 rooted (86–90)`; without a range where its ends are alike. */
+export function ofHundred({ share, se }: Estimate, what: string): string {
+  const [low, high] = [hundred(Math.max(0, share - Z * se)), hundred(Math.min(1, share + Z * se))];
+  const range = low === high ? '' : ` (${low}–${high})`;
+  return `${hundred(share)} of 100 ${what}${range}`;
+}
+
+/** What became of the others: `5 rotted, 1 dried up, 6 wait`. */
+export function othersText({ rotted, dried, waiting }: Outcome): string {
+  return [
+    [hundred(rotted.share), 'rotted'],
+    [hundred(dried.share), 'dried up'],
+    [hundred(waiting.share), 'still without roots'],
+  ]
+    .filter(([n]) => (n as number) > 0)
+    .map(([n, word]) => `${n} ${word}`)
+    .join(', ');
+}
+
+/** `Roots on day 15–34, half by 22.` */
+export function rootDaysText({ days }: Outcome): string {
+  if (!days) return 'None roots.';
+  const span = days.early === days.late ? `${days.early}` : `${days.early}–${days.late}`;
+  return `Roots on day ${span}, half by ${days.half}.`;
+}
+
+/** Two strategies against each other, in plain words with what chance alone may do. */
+export function differenceText({ rooted }: Difference, a: string, b: string): string {
+  const [low, high] = [
+    hundred(rooted.share - Z * rooted.se),
+    hundred(rooted.share + Z * rooted.se),
+  ];
+  const n = hundred(rooted.share);
+  if (low <= 0 && high >= 0) return `${a} and ${b.toLowerCase()}: no difference to speak of.`;
+  const more = n > 0;
+  const [from, to] = more ? [low, high] : [-high, -low];
+  const range = from === to ? '' : ` (${from}–${to})`;
+  return `${a} roots ${Math.abs(n)} ${more ? 'more' : 'fewer'} of 100 than ${b.toLowerCase()}${range}.`;
+}
+
+/** Why it cannot be rehearsed. */
+export const REHEARSAL_PROBLEM: Readonly<Record<PlanProblem | StrategyProblem, string>> = {
+  'unknown plant': 'This plant is not in the guide: choose another way or plant.',
+  'no pot': 'Choose what they go into: how wet the mix stays hangs on the pot.',
+  'no mix': 'Choose what it is filled with: how wet it stays hangs on the mix.',
+  'does not close here': 'The cut does not close where it dries: choose another place.',
+  'too short': 'A rehearsal takes a day at least.',
+  'water before it is set': 'Water before it is set cannot be: set it sooner, or water later.',
+  'no air': 'The air of its place is not known for so long.',
+};
