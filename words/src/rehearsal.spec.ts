@@ -21,7 +21,7 @@ describe('what a rehearsal comes to, in words', () => {
     expect(ofHundred({ share: 0, se: 0 }, 'rooted')).toBe('0 of 100 rooted');
     // None of them says nothing.
     expect(othersText(outcome())).toBe('5 rotted, 7 still without roots');
-    expect(rootDaysText(outcome())).toBe('Roots on day 15–34, half by 22.');
+    expect(rootDaysText(outcome())).toBe('On day 15–34, half by 22.');
     expect(rootDaysText(outcome({ days: null }))).toBe('None roots.');
   });
 

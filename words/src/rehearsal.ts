@@ -30,11 +30,11 @@ export function othersText({ rotted, dried, waiting }: Outcome): string {
     .join(', ');
 }
 
-/** `Roots on day 15–34, half by 22.` */
+/** `On day 15–34, half by 22.`: of leaves it is the pup that makes a plant */
 export function rootDaysText({ days }: Outcome): string {
   if (!days) return 'None roots.';
   const span = days.early === days.late ? `${days.early}` : `${days.early}–${days.late}`;
-  return `Roots on day ${span}, half by ${days.half}.`;
+  return `On day ${span}, half by ${days.half}.`;
 }
 
 /** Two strategies against each other, in plain words with what chance alone may do. */

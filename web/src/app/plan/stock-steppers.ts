@@ -12,7 +12,7 @@ import { MatIconButton } from '@angular/material/button';
 import { formOf, METHOD, pieceDrawn, type MethodId, type Taxon } from '@hypogeon/core/botany';
 import type { Mother } from '@hypogeon/core/journal';
 import { estimateStock } from '@hypogeon/core/plan';
-import { debounceTime, Subject } from 'rxjs';
+import { Subject, switchMap, timer } from 'rxjs';
 import { Actions } from '../data/actions';
 import { Field, FieldControl } from '../forms/field';
 import { CuttingMark } from '../marks/cutting-mark';
@@ -124,7 +124,12 @@ export class StockSteppers {
 
   constructor() {
     const leave = inject(DestroyRef);
-    this.taps.pipe(debounceTime(REST_MS), takeUntilDestroyed(leave)).subscribe(() => this.keep());
+    this.taps
+      .pipe(
+        switchMap(() => timer(REST_MS)),
+        takeUntilDestroyed(leave),
+      )
+      .subscribe(() => this.keep());
     leave.onDestroy(() => this.keep());
   }
 

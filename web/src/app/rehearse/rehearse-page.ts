@@ -21,7 +21,7 @@ import {
   REHEARSAL_PROBLEM,
   rootDaysText,
 } from '@hypogeon/words';
-import { catchError, concat, debounceTime, from, of, switchMap, type Observable } from 'rxjs';
+import { catchError, concat, defer, map, of, switchMap, timer, type Observable } from 'rxjs';
 import { Words } from '../data/words';
 import { REHEARSE_WORKER } from '../data/workers';
 import { CutTerms } from '../plan/cut-terms';
@@ -73,6 +73,9 @@ const REST_MS = 40;
         how cuttings die nobody has measured, and what is assumed is said in the methods.
       </p>
       <hy-cut-terms />
+      @if (assumed()) {
+        <p class="quiet">{{ assumed() }}</p>
+      }
       @if (problem()) {
         <p class="problem" role="alert">{{ problem() }}</p>
       }
@@ -182,6 +185,7 @@ const REST_MS = 40;
       padding-right: 0.6rem;
     }
     mat-slider {
+      --mat-slider-inactive-track-color: var(--ink2);
       width: calc(100% - 16px);
     }
     .ways {
@@ -240,6 +244,22 @@ export class RehearsePage {
     return mother && figures ? `${mother.name ?? ''}, ${METHOD[figures.method].many}` : '';
   });
 
+  /** What they stand in: as planned, else what is first at hand, and then it is said. */
+  private readonly pot = computed(() => {
+    const pots = this.desk.containers();
+    return pots.find((c) => c.id === this.desk.draft().container) ?? pots[0];
+  });
+  private readonly mix = computed(() => {
+    const mixes = this.desk.mixes();
+    return mixes.find((m) => m.id === this.desk.draft().mix) ?? mixes[0];
+  });
+  protected readonly assumed = computed(() => {
+    const { container, mix } = this.desk.draft();
+    return container && mix
+      ? ''
+      : `Played in ${this.pot()?.name ?? 'a pot'} with ${this.mix()?.name ?? 'a mix'}, until you say what.`;
+  });
+
   /** The plan as it stands, or why it cannot be played. */
   private readonly planned = computed(() => {
     const figures = this.cut.figures();
@@ -263,8 +283,8 @@ export class RehearsePage {
         ...planned,
         firstWater: d.firstWater,
         waterSchool: d.waterSchool || (this.desk.state().settings.waterSchool ?? 'top-25'),
-        container: d.container,
-        mix: d.mix,
+        container: this.pot()?.id ?? '',
+        mix: this.mix()?.id ?? '',
         disinfectant: d.disinfectant,
       },
       DAYS,
@@ -314,7 +334,7 @@ export class RehearsePage {
 
   protected readonly played = toSignal(
     toObservable(this.strategies).pipe(
-      debounceTime(REST_MS),
+      switchMap((strategies) => timer(REST_MS).pipe(map(() => strategies))),
       switchMap((strategies) =>
         strategies.length === 0
           ? of(null)
@@ -325,7 +345,7 @@ export class RehearsePage {
   );
 
   private play(strategies: readonly Strategy[], cuttings: number): Observable<Rehearsal | null> {
-    return from(
+    return defer(() =>
       this.worker.ask((w) => w.play({ strategies, cuttings, days: DAYS, seed: SEED })),
     ).pipe(
       catchError((error: unknown) => {
