@@ -1,4 +1,6 @@
 import type { CutReason } from '@hypogeon/core/journal';
+import type { LengthUnit } from '@hypogeon/core/units';
+import { ruleText } from './quantities';
 
 /** Why one would cut a mother, as it is chosen. */
 export const CUT_REASON_NAME: Readonly<Record<CutReason, string>> = {
@@ -30,7 +32,7 @@ export const WHERE_TO_CUT: Readonly<Record<CutReason, string>> = {
 };
 
 /** Where to cut her, a sentence a reason, in the order of the list. */
-export const whereToCut = (reasons: readonly CutReason[]): readonly string[] =>
+export const whereToCut = (reasons: readonly CutReason[], unit: LengthUnit): readonly string[] =>
   (Object.keys(WHERE_TO_CUT) as CutReason[])
     .filter((r) => reasons.includes(r))
-    .map((r) => WHERE_TO_CUT[r]);
+    .map((r) => ruleText(WHERE_TO_CUT[r], unit));

@@ -56,6 +56,8 @@ export const REHEARSAL_PROBLEM: Readonly<Record<PlanProblem | StrategyProblem, s
   'unknown plant': 'This plant is not in the guide: choose another way or plant.',
   'no pot': 'Choose what they go into: how wet the mix stays hangs on the pot.',
   'no mix': 'Choose what it is filled with: how wet it stays hangs on the mix.',
+  'not set in a mix':
+    'Only cuttings that are set in or on a mix can be played yet: choose another way to grow them.',
   'does not close here': 'The cut does not close where it dries: choose another place.',
   'too short': 'A rehearsal takes a day at least.',
   'water before it is set': 'Water before it is set cannot be: set it sooner, or water later.',

@@ -53,20 +53,30 @@ describe('several ways together', () => {
   ] as const;
 
   it('in one sentence where they are enough', () => {
-    const all = { parts, chance: 0.834, enough: true, reached: 24, again: null };
+    const all = { parts, chance: 0.834, enough: true, reached: 24, again: null, guessed: false };
     expect(togetherText(all, 24, '2026-10-05', 0.8, speech)).toBe(
       'Her 3 offsets, 1 crown and 24 leaves: 24 by Mon 5 Oct, 83 % sure.',
     );
   });
 
   it('with how far they go, and a second round, where they are not', () => {
-    const all = { parts: [parts[2]], chance: 0.1, enough: false, reached: 9, again: null };
+    const all = {
+      parts: [parts[2]],
+      chance: 0.1,
+      enough: false,
+      reached: 9,
+      again: null,
+      guessed: false,
+    };
     expect(togetherText(all, 24, '2026-10-05', 0.8, speech)).toBe(
       'All she can spare, 24 leaves: 9 of 24 by Mon 5 Oct, 80 % sure.',
     );
-    const again = { day: '2026-06-18', chance: 0.4, reached: 14 };
+    const again = { method: 'leaf', day: '2026-06-18', chance: 0.4, reached: 14 } as const;
     expect(togetherText({ ...all, again }, 24, '2026-10-05', 0.8, speech)).toContain(
-      'Cut again about Thu 18 Jun, and it may be 14.',
+      'Take leaves again about Thu 18 Jun, and it may be 14.',
+    );
+    expect(togetherText({ ...all, guessed: true }, 24, '2026-10-05', 0.8, speech)).toContain(
+      'Not all of it is counted: count before you cut.',
     );
     expect(togetherText({ ...all, reached: 0 }, 24, '2026-10-05', 0.8, speech)).toContain(
       'is not enough: none is 80 % sure by',

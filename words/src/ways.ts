@@ -48,14 +48,14 @@ function changeWords(change: WayChange, speech: Speech): string {
     case 'cut later':
       return `Cut a week later: ${take(change.needed)}.`;
     case 'warmer':
-      return `${warmerText(change.byC, speech)} warmer: ${take(change.needed)}.`;
+      return `${warmthStep(change.byC, speech)} warmer: ${take(change.needed)}.`;
     case 'more':
       return `${change.more} more: ${percent(change.to)} sure instead of ${percent(change.from)}.`;
   }
 }
 
 /** A step of warmth is no reading: 4 °C more is 7 °F more, not 39 °F. */
-const warmerText = (byC: number, { temperature }: Speech): string =>
+export const warmthStep = (byC: number, { temperature }: Speech): string =>
   temperature === 'F' ? `${Math.round(byC * 1.8)} °F` : `${byC} °C`;
 
 /** The parts of a combination in a row: `her 3 offsets, 1 crown and 24 leaves`. */
@@ -80,17 +80,19 @@ export function togetherText(
 ): string {
   const day = nearDay(by, speech);
   const all = partsText(combination);
+  const guess = combination.guessed ? ' Not all of it is counted: count before you cut.' : '';
   if (combination.enough)
-    return `Her ${all}: ${wanted} by ${day}, ${percent(combination.chance)} sure.`;
+    return `Her ${all}: ${wanted} by ${day}, ${percent(combination.chance)} sure.${guess}`;
   const { reached, again } = combination;
   const sure = percent(certainty);
   const first =
     reached > 0
       ? `All she can spare, ${all}: ${reached} of ${wanted} by ${day}, ${sure} sure.`
       : `All she can spare, ${all}, is not enough: none is ${sure} sure by ${day}.`;
-  return again
-    ? `${first} Cut again about ${nearDay(again.day, speech)}, and it may be ${again.reached}.`
-    : first;
+  const second = again
+    ? ` Take ${METHOD[again.method].many} again about ${nearDay(again.day, speech)}, and it may be ${again.reached}.`
+    : '';
+  return `${first}${second}${guess}`;
 }
 
 /** What could be done where no way gives so many by then. */

@@ -13,7 +13,7 @@ export const OUTLOOK_DAYS = 60;
 /** Further back than this a pot remembers nothing that a drink has not wiped out. */
 const MEMORY_DAYS = 90;
 /** Medium out of the bag, against drained. Working assumption. */
-const AS_BOUGHT = 0.08;
+export const AS_BOUGHT = 0.08;
 /** Soaked coir or a moist mix, against drained. Working assumption; 0.7–1. */
 const WET_START = 0.9;
 /** Depth of stem or roots where nobody said. Common practice, no source. */

@@ -22,7 +22,17 @@ export interface Combination {
   /** So many are had with the certainty that is asked for; no more than wanted. */
   readonly reached: number;
   /** Cut again on that day, so many more are had with it; null where it gives no more in time. */
-  readonly again: { readonly day: Day; readonly chance: number; readonly reached: number } | null;
+  readonly again: Again | null;
+  /** Some of it nobody counted: it hangs on a plant of that build having so many. */
+  readonly guessed: boolean;
+}
+
+/** A second cut of one kind. */
+export interface Again {
+  readonly method: MethodId;
+  readonly day: Day;
+  readonly chance: number;
+  readonly reached: number;
 }
 
 /**
@@ -87,6 +97,7 @@ export function combinationOf(state: State, wish: Wish, ways: readonly Way[]): C
     enough,
     reached: Math.min(wish.count, mostReached(wish.certainty, total)),
     again: enough ? null : againOf(state, wish, givers, total),
+    guessed: taken.some((n, i) => n > 0 && givers[i]!.spare!.guess !== null),
   };
 }
 
@@ -108,7 +119,7 @@ function againOf(
   wish: Wish,
   givers: readonly Way[],
   first: readonly number[],
-): Combination['again'] {
+): Again | null {
   const rounds = givers.flatMap(({ method, figures, spare }) => {
     const days = AGAIN_DAYS[method];
     if (days === undefined) return [];
@@ -120,6 +131,7 @@ function againOf(
     const sum = sumOf(first, plantsReady(taken, forOneBatch(way.belief), way.readyByPace));
     return [
       {
+        method,
         day,
         chance: atLeast(wish.count, sum),
         reached: Math.min(wish.count, mostReached(wish.certainty, sum)),

@@ -1,4 +1,4 @@
-import { growthOn, shareBy, slowed, timeOf } from '../botany';
+import { growthOn, slowed, timeOf } from '../botany';
 import { vapourPressureDeficit } from '../climate';
 import { closureRate, MOULD_RH, PLACE_FACTOR, referenceClosureDays } from '../wound';
 import {
@@ -6,11 +6,14 @@ import {
   dry,
   evenly,
   isBoneDry,
+  mannerOf,
   mobilityAt,
+  schoolOn,
   water,
   waterIn,
   wetnessTo,
   type Memory,
+  type WaterSchoolId,
 } from '../water';
 import {
   BONE_DRY_STEM,
@@ -100,12 +103,13 @@ export function runBench(
     if (set) {
       const boneDry = isBoneDry(column, wetness);
       memory = { ...memory, boneDryDays: boneDry ? memory.boneDryDays + 1 : 0 };
+      const school = schoolNow(strategy, cuttings);
       const asks = (): boolean =>
-        asksForWater({ column, evaporation }, schoolOf(strategy), wetness, day, memory);
+        asksForWater({ column, evaporation }, school, wetness, day, memory);
       if (watered ? again(strategy, day, memory, asks) : begins(strategy, cuttings, day)) {
         watered = true;
         const before = waterIn(column, wetness);
-        wetness = water(column, wetness, strategy.manner).wetness;
+        wetness = water(column, wetness, mannerOf(school)).wetness;
         memory = { wateredAt: day, boneDryDays: 0 };
         waterings++;
         litres += (waterIn(column, wetness) - before) / 1e6;
@@ -189,19 +193,23 @@ function startOf(strategy: Strategy, luck: CuttingLuck, time: ReturnType<typeof 
   };
 }
 
-const schoolOf = ({ then }: Strategy) => ('school' in then ? then.school : 'weekly');
+/** What it is watered by on a day: its habit before roots, its school once enough have them. */
+function schoolNow({ then }: Strategy, cuttings: readonly Alive[]): WaterSchoolId {
+  if ('everyDays' in then) return 'weekly';
+  const unrooted = rootsShow(cuttings) ? null : then.unrooted;
+  return schoolOn({ school: then.school, unrooted, weanedAt: null }, 0);
+}
 
-/** The first drink, by the day or by roots. */
-function begins({ first }: Strategy, cuttings: readonly Alive[], day: number): boolean {
-  if ('day' in first) return day >= first.day;
+function rootsShow(cuttings: readonly Alive[]): boolean {
   const living = cuttings.filter((c) => c.rotted < 0 && c.dried < 0);
   const rooted = living.filter((c) => c.rooted >= 0).length;
   return rooted > 0 && rooted >= ROOTS_SHOW * living.length;
 }
 
+/** The first drink, by the day or by roots. */
+function begins({ first }: Strategy, cuttings: readonly Alive[], day: number): boolean {
+  return 'day' in first ? day >= first.day : rootsShow(cuttings);
+}
+
 const again = ({ then }: Strategy, day: number, memory: Memory, asks: () => boolean): boolean =>
   'school' in then ? asks() : day - memory.wateredAt >= then.everyDays;
-
-/** Share that has roots by so much growth if nothing kills: the Weibull of the plan. */
-export const rootsByGrowth = (strategy: Strategy, growth: number): number =>
-  (1 - DUDS) * shareBy(timeOf(strategy.way), growth);

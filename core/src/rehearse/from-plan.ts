@@ -1,75 +1,87 @@
 import {
   airOf,
+  AS_BOUGHT,
   containerOf,
+  figuresOf,
   growingDay,
-  mixOf,
-  plannedClock,
   plantOf,
+  potOf,
   spaceDrying,
-  type PlannedWound,
+  stemDepthOf,
+  unrootedWaterOf,
+  waterSchoolOf,
 } from '../bench';
-import { methodOf } from '../botany';
+import type { CourseId } from '../botany';
+import { careOf } from '../care';
 import { addDays, daysBetween } from '../days';
-import type { State } from '../journal';
-import { fillPot } from '../media';
-import type { Disinfectant } from '../safety';
-import { columnOf, FIRST_WATER, mannerOf, type FirstWaterId, type WaterSchoolId } from '../water';
+import { foldBatch, type BatchFields, type State } from '../journal';
+import { columnOf } from '../water';
 import { hydraulicWidth } from '../wound';
-import type { FirstDrink, Strategy } from './strategy';
+import type { Strategy } from './strategy';
+import { weatherOf, type Weather } from './weather-ahead';
 
-/** A plan, as far as a rehearsal needs it. */
-export interface PlanToRehearse extends PlannedWound {
-  readonly firstWater: FirstWaterId;
-  readonly waterSchool: WaterSchoolId;
-  readonly container: string;
-  readonly mix: string;
-  readonly disinfectant: Disinfectant;
-}
+export type PlanProblem =
+  'unknown plant' | 'no pot' | 'no mix' | 'does not close here' | 'not set in a mix';
 
-export type PlanProblem = 'unknown plant' | 'no pot' | 'no mix' | 'does not close here';
-
-/** Medium out of the bag, against drained; as the advice begins. Working assumption. */
-const AS_BOUGHT = 0.08;
-const STEM_MM = 25;
+/** Courses in which a piece stands in or lies on its mix from the day it is set. */
+const IN_MIX: ReadonlySet<CourseId> = new Set([
+  'dried',
+  'laid',
+  'petiole',
+  'notch',
+  'rooted',
+  'division',
+  'root-cutting',
+]);
 
 /**
- * A plan as a strategy: set and watered on the days the plan itself would say on a mean bench.
+ * A plan as a strategy: set and watered on the days its own course says, by its own schools, in its own pot.
+ * @param fields of the batch the plan becomes
  * @param days of usual air to lay ready
  */
 export function strategyOf(
   state: State,
   name: string,
-  plan: PlanToRehearse,
+  fields: BatchFields,
   days: number,
 ): Strategy | { readonly problem: PlanProblem } {
-  const plant = plantOf(state, plan.taxon);
-  const way = plant && methodOf(plant.taxon, plan.method);
-  if (!way) return { problem: 'unknown plant' };
-  const container = containerOf(state, plan.container);
-  if (!container) return { problem: 'no pot' };
-  const mix = mixOf(state, plan.mix);
-  if (!mix) return { problem: 'no mix' };
-  const clock = plannedClock(state, plan);
-  if (clock?.gate.state === 'stopped') return { problem: 'does not close here' };
-  const since = (day: string): number => daysBetween(plan.cutOn, day);
-  const dryDays = clock?.stickOn ? since(clock.stickOn) : 0;
-  const gate = clock?.gate.state === 'dated' ? since(clock.gate.opens) : 0;
+  const batch = foldBatch('rehearsed', fields, []);
+  const plant = batch && plantOf(state, batch.taxon);
+  const way = batch && figuresOf(state, batch);
+  if (!batch || !plant || !way) return { problem: 'unknown plant' };
+  if (batch.container === undefined || !containerOf(state, batch.container))
+    return { problem: 'no pot' };
+  const pot = potOf(state, batch);
+  if (!pot) return { problem: 'no mix' };
+  const { course, steps } = careOf(state, batch, batch.cutOn);
+  if (!IN_MIX.has(course)) return { problem: 'not set in a mix' };
+  if (steps.some((s) => s.id === 'gate' && s.is === 'open'))
+    return { problem: 'does not close here' };
+  const dayOf = (id: 'stick' | 'first-water'): number | null => {
+    const step = steps.find((s) => s.id === id);
+    return step && 'from' in step ? Math.max(0, daysBetween(batch.cutOn, step.from)) : null;
+  };
+  const dryDays = dayOf('stick') ?? 0;
+  const first = batch.firstWater === 'roots-show' ? null : dayOf('first-water');
   const drying = spaceDrying(state);
-  const on = Array.from({ length: days }, (_, n) => addDays(plan.cutOn, n));
+  const on = Array.from({ length: days }, (_, n) => addDays(batch.cutOn, n));
   // Bare they lie where they dry, set they stand where they grow.
-  const spaceOn = (day: number): string => (day < dryDays ? plan.callusSpace : plan.space);
+  const spaceOn = (day: number): string =>
+    day < dryDays ? (batch.callusSpace ?? batch.space ?? '') : (batch.space ?? '');
+  const { wound } = way;
   return {
     name,
     taxon: plant.taxon,
     way,
-    widthMm: way.wound ? hydraulicWidth(plan.widthMm, plan.thicknessMm) : null,
+    widthMm: wound
+      ? hydraulicWidth(batch.widthMm ?? wound.widthMm, batch.thicknessMm ?? wound.thicknessMm)
+      : null,
     dryDays,
-    first: firstOf(plan.firstWater, dryDays, gate),
-    then: { school: plan.waterSchool },
-    manner: mannerOf(plan.waterSchool),
-    column: columnOf(fillPot(mix.medium, container, mix.correction)),
+    first: first === null ? { once: 'roots' } : { day: Math.max(dryDays, first) },
+    then: { school: waterSchoolOf(state, batch), unrooted: unrootedWaterOf(state, batch) },
+    column: columnOf(pot),
     startWetness: AS_BOUGHT,
-    stemMm: STEM_MM,
+    stemMm: stemDepthOf(state, batch),
     place: {
       usual: on.map((day, n) => {
         const { tempC, rh } = airOf(state, spaceOn(n), day);
@@ -78,15 +90,23 @@ export function strategyOf(
       evaporation: on.map((day, n) => drying(spaceOn(n), day).evaporationMm),
       dayHours: on.map((day, n) => growingDay(state, spaceOn(n), day).dayHours),
     },
-    wiped: plan.disinfectant !== 'none',
+    wiped: batch.disinfectant !== 'none',
     looksEvery: 7,
   };
 }
 
-/** At once is at once; every other school waits for the gate at least. */
-function firstOf(school: FirstWaterId, dryDays: number, gate: number): FirstDrink {
-  const { afterDays } = FIRST_WATER[school];
-  if (afterDays === null) return { once: 'roots' };
-  if (school === 'at-once') return { day: dryDays };
-  return { day: Math.max(dryDays + afterDays, gate) };
+/** Days on either side of one that its usual air is taken from. */
+const ROUND_DAYS = 15;
+
+/** The day-to-day weather of a place: from its own readings where there are enough of them. */
+export function weatherIn(state: State, space: string): Weather {
+  const readings = state.air.get(space) ?? [];
+  return weatherOf(
+    readings.map(({ tempC, rh }, i) => {
+      const near = readings.slice(Math.max(0, i - ROUND_DAYS), i + ROUND_DAYS + 1);
+      const mean = (of: (r: (typeof near)[number]) => number): number =>
+        near.reduce((sum, r) => sum + of(r), 0) / near.length;
+      return { tempC: tempC - mean((r) => r.tempC), rh: rh - mean((r) => r.rh) };
+    }),
+  );
 }

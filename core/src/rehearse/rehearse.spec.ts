@@ -1,23 +1,23 @@
 import { plannedClock } from '../bench';
-import { daysBetween } from '../days';
-import { fold } from '../journal';
-import { growthOn } from '../botany';
-import { DAY, written } from '../testing/entries';
+import { addDays, daysBetween } from '../days';
+import { fold, foldBatch, type BatchFields } from '../journal';
+import { growthOn, shareBy, timeOf } from '../botany';
+import { careOf } from '../care';
+import { DAY, FIELDS, written } from '../testing/entries';
 import { mobilityAt, runPot } from '../water';
 import { MOULD_HAZARD, ROT_Q10 } from './assumptions';
 import {
   luckOf,
   rehearse,
-  rootsByGrowth,
   runBench,
   strategyOf,
   strategyProblem,
   warmed,
   weatherAhead,
+  weatherIn,
   weatherOf,
   USUAL_WEATHER,
   type BenchLuck,
-  type PlanToRehearse,
   type Strategy,
   type Weather,
 } from '.';
@@ -31,25 +31,23 @@ const space = (key: string, tempC: number, rh: number): Draft => ({
   fields: { name: key, tempC, rh },
 });
 const state = fold(
-  written(space('bench', 22, 0.55), space('porch', 12, 0.82), space('dry', 26, 0.35)),
+  written(
+    space('bench', 22, 0.55),
+    space('porch', 12, 0.82),
+    space('dry', 26, 0.35),
+    space('frost', 1, 0.8),
+  ),
 );
-const plan = (over: Partial<PlanToRehearse> = {}): PlanToRehearse => ({
-  taxon: 'echeveria-elegans',
-  method: 'crown',
-  cutOn: DAY,
+const plan = (over: BatchFields = {}): BatchFields => ({
+  ...FIELDS,
   widthMm: 7,
-  school: 'dry-to-touch',
-  callusAt: 'rack',
-  callusSpace: 'bench',
-  space: 'bench',
-  firstWater: 'with-gate',
-  waterSchool: 'top-25',
+  callusSpace: over.space ?? 'bench',
   container: 'pot-7',
   mix: 'half-and-half',
   disinfectant: 'alcohol',
   ...over,
 });
-const strategy = (over: Partial<PlanToRehearse> = {}, days = 120): Strategy => {
+const strategy = (over: BatchFields = {}, days = 120): Strategy => {
   const made = strategyOf(state, 'mine', plan(over), days);
   if ('problem' in made) throw new Error(made.problem);
   return made;
@@ -78,7 +76,7 @@ describe('a cutting, by closed forms', () => {
     for (let day = 0; day < 45; day++) {
       growth += growthOn(mine.taxon, { tempC: 22, dayHours: mine.place.dayHours[day] });
       const share = fates.filter((f) => f.rooted >= 0 && f.rooted <= day).length / 1000;
-      expect(Math.abs(share - rootsByGrowth(mine, growth) / 0.96)).toBeLessThan(0.05);
+      expect(Math.abs(share - shareBy(timeOf(mine.way), growth))).toBeLessThan(0.05);
     }
   });
 
@@ -99,7 +97,12 @@ describe('a cutting, by closed forms', () => {
   });
 
   it('its pot is the pot of the advice, to nine digits', () => {
-    const mine = { ...strategy(), first: { day: 5 }, dryDays: 0 };
+    const mine = {
+      ...strategy(),
+      first: { day: 5 },
+      dryDays: 0,
+      then: { school: 'top-25', unrooted: 'half' },
+    } as const;
     const run = runBench(mine, charmed(1), STILL, 60);
     const days = runPot(
       {
@@ -212,21 +215,53 @@ describe('strategies on the same luck', () => {
 });
 
 describe('a plan as a strategy', () => {
-  it('is set and watered when the plan itself says', () => {
-    const clock = plannedClock(state, plan())!;
-    if (clock.gate.state !== 'dated') throw new Error('it closes here');
-    const mine = strategy();
-    expect(mine.dryDays).toBe(daysBetween(DAY, clock.stickOn!));
-    expect(mine.first).toEqual({ day: daysBetween(DAY, clock.gate.opens) });
-    expect(strategy({ firstWater: 'roots-show' }).first).toEqual({ once: 'roots' });
-    expect(strategy({ firstWater: 'at-once' }).first).toEqual({ day: mine.dryDays });
-    expect(mine.place.usual[0]).toEqual({ tempC: 22, rh: 0.55 });
+  // The plan, its calendar and its rehearsal say the same day.
+  it.each([
+    ['dried', {}],
+    ['laid, first mist', { method: 'leaf', widthMm: 3 }],
+    ['at once', { firstWater: 'at-once' }],
+    ['a week later', { firstWater: 'week' }],
+    ['days of one’s own', { dryDays: 12 }],
+  ] as const)('is set and watered when its own course says: %s', (_name, over) => {
+    const { steps } = careOf(state, foldBatch('b', plan(over), [])!, DAY);
+    const on = (id: string): number => {
+      const step = steps.find((s) => s.id === id);
+      return step && 'from' in step ? daysBetween(DAY, step.from) : NaN;
+    };
+    const mine = strategy(over);
+    expect(mine.dryDays).toBe(on('stick'));
+    expect(mine.first).toEqual({ day: on('first-water') });
   });
 
-  it('without plant, pot or mix says what is missing', () => {
-    expect(strategyOf(state, '', plan({ taxon: 'oak' }), 9)).toEqual({ problem: 'unknown plant' });
-    expect(strategyOf(state, '', plan({ container: 'hat' }), 9)).toEqual({ problem: 'no pot' });
-    expect(strategyOf(state, '', plan({ mix: 'mud' }), 9)).toEqual({ problem: 'no mix' });
+  it('on a mean bench its first water is the gate of the plan', () => {
+    const clock = plannedClock(state, {
+      taxon: 'echeveria-elegans',
+      method: 'crown',
+      cutOn: DAY,
+      widthMm: 7,
+      school: 'dry-to-touch',
+      callusAt: 'rack',
+      callusSpace: 'bench',
+      space: 'bench',
+    })!;
+    if (clock.gate.state !== 'dated') throw new Error('it closes here');
+    expect(strategy().first).toEqual({ day: daysBetween(DAY, clock.gate.opens) });
+    expect(strategy({ firstWater: 'roots-show' }).first).toEqual({ once: 'roots' });
+    expect(strategy().place.usual[0]).toEqual({ tempC: 22, rh: 0.55 });
+    // Leaves lie on the mix, their stems reach no deeper than their pads.
+    expect(strategy({ method: 'leaf' }).stemMm).toBeLessThan(strategy().stemMm);
+  });
+
+  it('without plant, pot or mix, in water or where no cut closes says what is missing', () => {
+    const problem = (over: BatchFields) => strategyOf(state, '', plan(over), 9);
+    expect(problem({ taxon: 'oak' })).toEqual({ problem: 'unknown plant' });
+    expect(problem({ container: 'hat' })).toEqual({ problem: 'no pot' });
+    expect(problem({ mix: 'mud' })).toEqual({ problem: 'no mix' });
+    expect(problem({ course: 'water' })).toEqual({ problem: 'not set in a mix' });
+    expect(problem({ course: 'bare' })).toEqual({ problem: 'not set in a mix' });
+    expect(problem({ space: 'frost', callusSpace: 'frost' })).toEqual({
+      problem: 'does not close here',
+    });
   });
 });
 
@@ -251,6 +286,20 @@ describe('the weather ahead', () => {
     expect(again.tempSd).toBeCloseTo(USUAL_WEATHER.tempSd, 1);
     expect(again.persistence).toBeCloseTo(USUAL_WEATHER.persistence, 1);
     expect(weatherOf([{ tempC: 9, rh: 0.9 }])).toBe(USUAL_WEATHER);
+    expect(weatherIn(state, 'bench')).toBe(USUAL_WEATHER);
+    const read = fold(
+      written(
+        ...air.slice(0, 300).map((a, i): Draft => ({
+          kind: 'air',
+          space: 'bench',
+          day: addDays(DAY, i),
+          tempC: a.tempC,
+          rh: a.rh,
+        })),
+      ),
+    );
+    expect(weatherIn(read, 'bench').tempSd).toBeGreaterThan(1);
+    expect(weatherIn(read, 'bench')).not.toEqual(USUAL_WEATHER);
   });
 });
 

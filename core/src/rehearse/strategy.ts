@@ -1,6 +1,6 @@
 import type { GrowingAir, Taxon, TaxonMethod } from '../botany';
 import { saturationVapourPressure, vapourPressureDeficit, type Air } from '../climate';
-import type { Column, WaterManner, WaterSchoolId } from '../water';
+import type { Column, UnrootedWaterId, WaterSchoolId } from '../water';
 
 /** The usual air of a place on the days of a rehearsal, and what a wet surface loses in it. */
 export interface Place {
@@ -23,9 +23,10 @@ export interface Strategy {
   /** Days in the air before they are set; 0 is at once. */
   readonly dryDays: number;
   readonly first: FirstDrink;
-  /** How it is watered from then on: by a school, or every so many days whatever it looks like. */
-  readonly then: { readonly school: WaterSchoolId } | { readonly everyDays: number };
-  readonly manner: WaterManner;
+  /** How it is watered from then on: by one habit until there are roots and a school after, or every so many days. */
+  readonly then:
+    | { readonly school: WaterSchoolId; readonly unrooted: UnrootedWaterId }
+    | { readonly everyDays: number };
   readonly column: Column;
   /** Of the medium when they are set, against drained. */
   readonly startWetness: number;

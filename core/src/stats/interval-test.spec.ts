@@ -18,7 +18,7 @@ const grouped = (rows: readonly Timed[], group: readonly number[]): IntervalRow[
   rows.map((r, i) => ({ ...r, group: group[i]! as 0 | 1 }));
 
 describe('times that lie between two looks, compared', () => {
-  // Log-rank statistics of R survival 3.5-3, survdiff: with known times the score test comes close to them.
+  // Log-rank statistics of R survival 3.5-3, survdiff (lung and veteran from memory): with known times the score test comes close to them.
   it.each([
     ['6-mercaptopurine', exact(sixMp.time, sixMp.event), sixMp.control, 16.7929409892],
     ['lung by sex', exact(lung.time, lung.event), lung.sex.map((s) => s - 1), 10.3267],

@@ -20,6 +20,7 @@ import {
   counted,
   decimal,
   moneyText,
+  ruleText,
   doseText,
   daySpan,
   dayText,
@@ -162,6 +163,11 @@ export class Words {
   /** `1,234.50`, `1.234,50`: with so many decimals. */
   decimal(value: number, digits: number): string {
     return decimal(value, digits, this.locale);
+  }
+
+  /** A rule of the trade with its lengths in the grower's unit. */
+  rule(text: string): string {
+    return ruleText(text, this.lengthUnit());
   }
 
   /** `€0.41`, `0.41` while nobody has said what prices are in. */

@@ -473,7 +473,7 @@ export class MotherPage {
       condition,
       care: motherCareOf(this.state(), mother, this.today()),
       verdict: this.verdictWords(condition),
-      where: whereToCut(condition.reasons),
+      where: whereToCut(condition.reasons, this.words.lengthUnit()),
       looked: condition.looked
         ? [`Looked over ${this.words.near(condition.looked.day)}.`, condition.looked.text ?? '']
             .join(' ')

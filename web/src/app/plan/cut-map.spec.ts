@@ -79,6 +79,14 @@ describe('the cut map', () => {
       });
   });
 
+  it('records nothing on a day that is none', async () => {
+    const page = await open('m-sedu');
+    await page.fill('Cut on', '2040-04-20');
+    expect(page.text).toContain('More than two years ahead.');
+    await page.tap('Cut: put them on the bench');
+    expect(page.recorded()).toEqual([]);
+  });
+
   it('says where a plant is not cut along its stem', async () => {
     expect((await open('m-gast')).text).toContain('not cut along its stem');
     expect((await open('nobody')).text).toContain('Choose a mother');

@@ -105,7 +105,7 @@ const MOST_PARTS = 30;
             @if (groups().length > 0) {
               <hy-cut-terms />
               <div class="row">
-                <button matButton="filled" (click)="take()">Part her: put them on the bench</button>
+                <button matButton="filled" (click)="take()">Divide: put them on the bench</button>
               </div>
             }
             <h2 class="ruled">The mother</h2>
@@ -236,13 +236,13 @@ export class DivisionPage {
   private async takeAll(): Promise<void> {
     const plant = this.plant();
     const way = this.way();
-    if (!plant || !way) return;
+    if (!plant || !way || this.desk.cutOnProblem()) return;
     const taken = this.groups().map(({ fields }) => {
       const { count, ...told } = fields as BatchFields & { readonly count: number };
       return { way, count, told };
     });
-    this.keeper().drop();
     await this.related.cut(this.desk, this.mother()!, plant.id, taken);
+    this.keeper().drop();
   }
 
   /** A row as core reads it; null where something of it cannot be read. */

@@ -37,7 +37,7 @@ describe('parting a clump', () => {
     const page = await open('m-hawo');
     await page.tap('Add a part');
     await page.fill('It comes away', 'rhizome');
-    await page.tap('Part her: put them on the bench');
+    await page.tap('Divide: put them on the bench');
     const puts = (page.recorded() as { kind: string; fields?: object }[]).flatMap((e) =>
       e.fields ? [e.fields] : [],
     );

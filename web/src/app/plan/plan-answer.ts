@@ -206,6 +206,7 @@ export class PlanAnswer {
     const taken = parts.reduce((sum, p) => sum + p.taken, 0);
     if (taken === 0) return '';
     const minutes = parts.reduce((sum, p) => sum + p.taken * MINUTES[p.method], 0);
-    return `${parts.map((p) => piecesText(p.method, p.taken)).join(', ')} · about ${Math.max(1, Math.round(minutes))} minutes of work`;
+    const work = Math.max(1, Math.round(minutes));
+    return `${parts.map((p) => piecesText(p.method, p.taken)).join(', ')} · ${work === 1 ? 'a minute' : `about ${work} minutes`} of work`;
   });
 }

@@ -30,7 +30,6 @@ export class PlanCut {
     const figures = this.figures();
     return figures ? METHOD[figures.method] : null;
   });
-  readonly piece = computed(() => this.figures()?.piece ?? this.method()?.piece ?? 'crown');
 
   /** As typed; until then as many as the chosen way needs. */
   readonly count = computed(() => {

@@ -9,7 +9,7 @@ import type { AidId, WoundSchoolId } from '@hypogeon/core/wound';
 export const PURPOSES = ['want', 'safe', 'have'] as const;
 export type Purpose = (typeof PURPOSES)[number];
 export const PURPOSE_WORD: Readonly<Record<Purpose, string>> = {
-  want: 'so many',
+  want: 'a number',
   safe: 'all she can spare',
   have: 'pieces I have',
 };

@@ -68,7 +68,7 @@ const LAID_OUT: Partial<
       }
       @if (cut.method(); as m) {
         <p class="why quiet">
-          {{ cut.figures()?.why ?? m.rule }}
+          {{ words.rule(cut.figures()?.why ?? m.rule) }}
           @if (laidOut(); as to) {
             <a [routerLink]="to.at" [queryParams]="{ mother: desk.draft().mother }">{{
               to.says
@@ -110,7 +110,7 @@ export class PlanHow {
   protected readonly desk = inject(PlanDesk);
   protected readonly wish = inject(PlanWish);
   protected readonly cut = inject(PlanCut);
-  private readonly words = inject(Words);
+  protected readonly words = inject(Words);
 
   protected readonly title = computed(() => {
     const { purpose, want, size } = this.desk.draft();

@@ -156,6 +156,19 @@ describe('planning a batch', () => {
     ]);
   });
 
+  it('keeps what was counted of one mother when another is turned to, and says what is no number', async () => {
+    const page = await open('m-gra2');
+    await page.tap('One more: crowns');
+    await page.fill('She has, leaves', 'many');
+    expect(page.text).toContain('A whole number.');
+    await page.fill('Mother', 'm-sedu');
+    await new Promise((done) => setTimeout(done, 600));
+    await page.settle();
+    expect(page.recorded()).toMatchObject([
+      { record: 'mother', key: 'm-gra2', fields: { has: { leaf: 38, crown: 3 } } },
+    ]);
+  });
+
   it('asks what she has where it matters, and keeps it as one count', async () => {
     const page = await open('m-gra2');
     await page.fill('Plants wanted', '12');

@@ -22,9 +22,13 @@ export class PlanWish {
     const { want, by, have, purpose } = this.desk.draft();
     return {
       have:
-        purpose === 'have' ? wholeProblem(have, MOST_PIECES, 'in one batch. Make several.') : '',
+        purpose === 'have'
+          ? this.wholeProblem(have, MOST_PIECES, 'in one batch. Make several.')
+          : '',
       want:
-        purpose === 'want' ? wholeProblem(want, MOST_WANTED, 'at once. Make several plans.') : '',
+        purpose === 'want'
+          ? this.wholeProblem(want, MOST_WANTED, 'at once. Make several plans.')
+          : '',
       by: by === '' ? '' : this.dayProblem(by),
     };
   });
@@ -86,12 +90,12 @@ export class PlanWish {
     const combination = this.ways()?.together ?? null;
     return combination && (together || method === '') ? combination : null;
   });
-}
 
-/** What is wrong with a whole number as typed; nothing where it is empty or good. */
-function wholeProblem(typed: string, most: number, more: string): string {
-  if (typed.trim() === '') return '';
-  const count = Number(typed);
-  if (!Number.isInteger(count) || count < 1) return 'A whole number of 1 or more.';
-  return count > most ? `At most ${most.toLocaleString('en')} ${more}` : '';
+  /** What is wrong with a whole number as typed; nothing where it is empty or good. */
+  private wholeProblem(typed: string, most: number, more: string): string {
+    if (typed.trim() === '') return '';
+    const count = Number(typed);
+    if (!Number.isInteger(count) || count < 1) return 'A whole number of 1 or more.';
+    return count > most ? `At most ${this.words.number(most)} ${more}` : '';
+  }
 }

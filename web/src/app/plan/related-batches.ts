@@ -1,10 +1,11 @@
 import { inject, Injectable } from '@angular/core';
 import { Router } from '@angular/router';
 import { containerOf } from '@hypogeon/core/bench';
-import { METHOD, type MethodId, type TaxonMethod } from '@hypogeon/core/botany';
+import type { TaxonMethod } from '@hypogeon/core/botany';
 import type { BatchFields } from '@hypogeon/core/journal';
 import { containersFor } from '@hypogeon/core/plan';
 import { defaultSchool } from '@hypogeon/core/wound';
+import { piecesText } from '@hypogeon/words';
 import { Actions } from '../data/actions';
 import { freshId } from '../data/fresh-id';
 import type { Draft } from '../data/journal';
@@ -29,6 +30,8 @@ export class RelatedBatches {
 
   /** Records the batches in one go, says so, and opens the first. */
   async cut(desk: PlanDesk, mother: string, taxon: string, taken: readonly Taken[]): Promise<void> {
+    // What is wrong with the day stands at its field.
+    if (desk.cutOnProblem()) return;
     const some = taken.filter((t) => t.count > 0);
     const keys = some.map(() => freshId());
     const [first] = keys;
@@ -36,7 +39,7 @@ export class RelatedBatches {
     const drafts = some.flatMap((t, i) =>
       this.drafts(desk, keys[i]!, i === 0 ? undefined : first, mother, taxon, t),
     );
-    const said = some.map((t) => pieces(t.way.method, t.count)).join(', ');
+    const said = some.map((t) => piecesText(t.way.method, t.count)).join(', ');
     const later = desk.cutOn() > desk.today();
     await this.actions.recordAll(drafts, `${said} ${later ? 'planned' : 'on the bench'}`);
     await this.router.navigate(['/bench', first]);
@@ -55,6 +58,7 @@ export class RelatedBatches {
       desk.draft();
     const stands = space || (state.mothers.get(mother)?.space ?? desk.space());
     const usual = way.wound ? defaultSchool(way.wound.tissue).school : 'dry-to-touch';
+    const dries = school || (state.settings.school ?? usual);
     const container = d.container ? containerOf(state, d.container) : null;
     const days = numberOrNone(dryDays);
     const cutOn = desk.cutOn();
@@ -71,8 +75,8 @@ export class RelatedBatches {
         ...(cutWith === undefined ? {} : { cutWith }),
         ...(widthMm === undefined ? {} : { widthMm }),
         ...(thicknessMm === undefined ? {} : { thicknessMm }),
-        school: school || (state.settings.school ?? usual),
-        callusAt,
+        school: dries,
+        callusAt: dries === 'straight-in' ? 'medium' : callusAt,
         ...(callusSpace ? { callusSpace } : {}),
         space: stands,
         disinfectant: d.disinfectant,
@@ -90,6 +94,3 @@ export class RelatedBatches {
     return cutOn > desk.today() ? [put] : [put, { kind: 'cut', batch: key, day: cutOn }];
   }
 }
-
-const pieces = (method: MethodId, count: number): string =>
-  `${count} ${count === 1 ? METHOD[method].one : METHOD[method].many}`;

@@ -5,7 +5,7 @@ import {
   DestroyRef,
   inject,
   input,
-  linkedSignal,
+  signal,
 } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { MatIconButton } from '@angular/material/button';
@@ -14,6 +14,7 @@ import type { Mother } from '@hypogeon/core/journal';
 import { estimateStock } from '@hypogeon/core/plan';
 import { Subject, switchMap, timer } from 'rxjs';
 import { Actions } from '../data/actions';
+import { Journal } from '../data/journal';
 import { Field, FieldControl } from '../forms/field';
 import { CuttingMark } from '../marks/cutting-mark';
 
@@ -45,7 +46,7 @@ type Has = Readonly<Partial<Record<MethodId, number>>>;
             >
               −
             </button>
-            <hy-field unseen [label]="'She has, ' + row.name">
+            <hy-field unseen [label]="'She has, ' + row.name" [problem]="wrong()[row.method] ?? ''">
               <input
                 hyControl
                 inputmode="numeric"
@@ -116,10 +117,18 @@ type Has = Readonly<Partial<Record<MethodId, number>>>;
 })
 export class StockSteppers {
   private readonly actions = inject(Actions);
+  private readonly journal = inject(Journal);
   readonly mother = input.required<Mother>();
   readonly taxon = input.required<Taxon>();
 
-  private readonly has = linkedSignal<Has>(() => this.mother().has ?? {});
+  /** What was counted here and is not kept yet, and of whom. */
+  private readonly counted = signal<{ readonly id: string; readonly has: Has } | null>(null);
+  private readonly has = computed<Has>(() => {
+    const [mother, counted] = [this.mother(), this.counted()];
+    return { ...mother.has, ...(counted?.id === mother.id ? counted.has : {}) };
+  });
+  /** Typed and no number, by method. */
+  protected readonly wrong = signal<Readonly<Partial<Record<MethodId, string>>>>({});
   private readonly taps = new Subject<void>();
 
   constructor() {
@@ -150,23 +159,34 @@ export class StockSteppers {
   protected readonly guessed = computed(() => this.rows().some((r) => r.guess));
 
   protected step(method: MethodId, to: number): void {
-    this.has.update((has) => ({ ...has, [method]: Math.min(Math.max(0, to), MOST) }));
+    const { id } = this.mother();
+    const before = this.counted();
+    // The count of another mother is hers, and is kept before this one begins.
+    if (before && before.id !== id) this.keep();
+    const has = before?.id === id ? before.has : {};
+    this.wrong.update(({ [method]: _right, ...rest }) => rest);
+    this.counted.set({ id, has: { ...has, [method]: Math.min(Math.max(0, to), MOST) } });
     this.taps.next();
   }
 
   protected type(method: MethodId, typed: string): void {
     const count = Number(typed);
-    if (typed.trim() !== '' && Number.isInteger(count)) this.step(method, count);
+    if (typed.trim() === '') return;
+    if (Number.isInteger(count) && count >= 0 && count <= MOST) this.step(method, count);
+    else this.wrong.update((w) => ({ ...w, [method]: 'A whole number.' }));
   }
 
   /** Only what was counted here, and only once. */
   private keep(): void {
-    const { id, has: known } = this.mother();
-    const has = this.has();
-    const changed = Object.entries(has).some(([m, n]) => known?.[m as MethodId] !== n);
+    const counted = this.counted();
+    if (!counted) return;
+    const known = this.journal.state().mothers.get(counted.id)?.has ?? {};
+    const has = { ...known, ...counted.has };
+    this.counted.set(null);
+    const changed = Object.entries(has).some(([m, n]) => known[m as MethodId] !== n);
     if (changed)
       void this.actions.record(
-        { kind: 'put', record: 'mother', key: id, fields: { has } },
+        { kind: 'put', record: 'mother', key: counted.id, fields: { has } },
         'Counted',
       );
   }

@@ -293,7 +293,7 @@ export class TaxonPage {
         name: METHOD[m.method].name,
         piece: m.piece ?? pieceDrawn(m.method, formOf(this.taxon()!)),
         poor: m.worth === 'poor',
-        rule: m.why ?? METHOD[m.method].rule,
+        rule: this.words.rule(m.why ?? METHOD[m.method].rule),
         figures: [
           {
             name: 'Wound',

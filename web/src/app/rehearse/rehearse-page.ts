@@ -13,13 +13,20 @@ import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
 import { MatSlider, MatSliderThumb } from '@angular/material/slider';
 import { METHOD } from '@hypogeon/core/botany';
-import { strategyOf, warmed, type Rehearsal, type Strategy } from '@hypogeon/core/rehearse';
+import {
+  strategyOf,
+  warmed,
+  weatherIn,
+  type Rehearsal,
+  type Strategy,
+} from '@hypogeon/core/rehearse';
 import {
   differenceText,
   ofHundred,
   othersText,
   REHEARSAL_PROBLEM,
   rootDaysText,
+  warmthStep,
 } from '@hypogeon/words';
 import { catchError, concat, defer, map, of, switchMap, timer, type Observable } from 'rxjs';
 import { Words } from '../data/words';
@@ -124,7 +131,7 @@ const REST_MS = 40;
                 (valueChange)="warmer.set($event)"
             /></mat-slider>
           </label>
-          <button type="button" matButton="text" (click)="asPlanned()">As planned</button>
+          <button type="button" matButton="text" (click)="undo()">Undo my what-ifs</button>
         </fieldset>
       }
       <div aria-live="polite">
@@ -263,30 +270,13 @@ export class RehearsePage {
   /** The plan as it stands, or why it cannot be played. */
   private readonly planned = computed(() => {
     const figures = this.cut.figures();
-    const plant = this.desk.plant();
-    if (!figures || !plant || this.desk.space() === '') return null;
-    const d = this.desk.draft();
-    const planned = this.cut.plannedFor(figures) ?? {
-      taxon: plant.id,
-      method: figures.method,
-      cutOn: this.desk.cutOn(),
-      widthMm: 1,
-      school: this.cut.school(),
-      callusAt: d.callusAt,
-      callusSpace: this.desk.callusSpace(),
-      space: this.desk.space(),
-    };
+    if (!figures || this.desk.space() === '' || this.desk.cutOnProblem()) return null;
+    const fields = this.cut.fieldsOf({ method: figures.method, taken: 1 });
+    const [container, mix] = [this.pot()?.id, this.mix()?.id];
     return strategyOf(
       this.desk.state(),
       'This plan',
-      {
-        ...planned,
-        firstWater: d.firstWater,
-        waterSchool: d.waterSchool || (this.desk.state().settings.waterSchool ?? 'top-25'),
-        container: this.pot()?.id ?? '',
-        mix: this.mix()?.id ?? '',
-        disinfectant: d.disinfectant,
-      },
+      { ...fields, ...(container ? { container } : {}), ...(mix ? { mix } : {}) },
       DAYS,
     );
   });
@@ -345,8 +335,10 @@ export class RehearsePage {
   );
 
   private play(strategies: readonly Strategy[], cuttings: number): Observable<Rehearsal | null> {
+    const weather = weatherIn(this.desk.state(), this.desk.space());
+    this.failed.set('');
     return defer(() =>
-      this.worker.ask((w) => w.play({ strategies, cuttings, days: DAYS, seed: SEED })),
+      this.worker.ask((w) => w.play({ strategies, cuttings, days: DAYS, seed: SEED, weather })),
     ).pipe(
       catchError((error: unknown) => {
         console.error('the rehearsal', error);
@@ -381,10 +373,9 @@ export class RehearsePage {
   }
   protected warmerSays(): string {
     const n = this.warmer();
-    const step = this.words.temperatureUnit() === 'F' ? Math.round(n * 1.8) : n;
-    return `${Math.abs(step)} °${this.words.temperatureUnit()} ${n > 0 ? 'warmer' : 'cooler'}`;
+    return `${warmthStep(Math.abs(n), this.words.speech())} ${n > 0 ? 'warmer' : 'cooler'}`;
   }
-  protected asPlanned(): void {
+  protected undo(): void {
     this.width.set(null);
     this.dryDays.set(null);
     this.first.set(null);
