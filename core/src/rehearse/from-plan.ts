@@ -67,7 +67,7 @@ export function strategyOf(
   const on = Array.from({ length: days }, (_, n) => addDays(batch.cutOn, n));
   // Bare they lie where they dry, set they stand where they grow.
   const spaceOn = (day: number): string =>
-    day < dryDays ? (batch.callusSpace ?? batch.space ?? '') : (batch.space ?? '');
+    day < dryDays ? (batch.callusSpace ?? batch.space) : batch.space;
   const { wound } = way;
   return {
     name,

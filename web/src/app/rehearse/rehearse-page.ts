@@ -76,16 +76,57 @@ const REST_MS = 40;
       <hy-mother-pick [mother]="mother()" />
     } @else {
       <p>
-        The same {{ most }} cuttings, the same weather and luck, in four ways. Played, not promised:
-        how cuttings die nobody has measured, and what is assumed is said in the methods.
+        The same {{ words.number(most) }} cuttings, the same weather and luck, in four ways. Played,
+        not promised: how cuttings die nobody has measured, and what is assumed is said in the
+        methods.
       </p>
-      <hy-cut-terms />
       @if (assumed()) {
         <p class="quiet">{{ assumed() }}</p>
       }
       @if (problem()) {
         <p class="problem" role="alert">{{ problem() }}</p>
       }
+      <div aria-live="polite">
+        @if (played(); as p) {
+          @if (p.ok) {
+            <div class="ways">
+              @for (o of p.outcomes; track o.name) {
+                <article [class.best]="$index === best()">
+                  <h2>{{ o.name }}</h2>
+                  <hy-icon-array [outcome]="o" />
+                  <p class="rooted">{{ says.rooted(o.rooted, 'rooted') }}</p>
+                  <p>{{ says.others(o) }}</p>
+                  <p>{{ says.days(o) }}</p>
+                  <p class="quiet">
+                    {{ words.rounded(o.waterings, 0) }} waterings,
+                    {{ words.volume(o.litres * 1000) }}
+                  </p>
+                </article>
+              }
+            </div>
+            <section aria-labelledby="apart">
+              <h2 id="apart" class="ruled">Set against each other</h2>
+              <ul>
+                @for (line of differences(); track line) {
+                  <li>{{ line }}</li>
+                }
+              </ul>
+              <p class="quiet small">
+                Leaf and root: rooted. Leaf alone: still without roots. Dashed: dried up. Cross:
+                rotted. {{ p.cuttings < most ? 'A first small run; it firms up.' : '' }} Ranges are
+                what chance alone may do in this play, not what nobody knows of plants.
+              </p>
+            </section>
+          } @else {
+            <p class="problem" role="alert">{{ whyNot(p) }}</p>
+          }
+        } @else if (mine()) {
+          <mat-progress-bar mode="indeterminate" aria-label="Playing" />
+        }
+        @if (failed()) {
+          <p class="problem" role="alert">{{ failed() }}</p>
+        }
+      </div>
       @if (mine(); as m) {
         <fieldset>
           <legend>What if, in this plan</legend>
@@ -134,47 +175,7 @@ const REST_MS = 40;
           <button type="button" matButton="text" (click)="undo()">Undo my what-ifs</button>
         </fieldset>
       }
-      <div aria-live="polite">
-        @if (played(); as p) {
-          @if (p.ok) {
-            <div class="ways">
-              @for (o of p.outcomes; track o.name) {
-                <article [class.best]="$index === best()">
-                  <h2>{{ o.name }}</h2>
-                  <hy-icon-array [outcome]="o" />
-                  <p class="rooted">{{ says.rooted(o.rooted, 'rooted') }}</p>
-                  <p>{{ says.others(o) }}</p>
-                  <p>{{ says.days(o) }}</p>
-                  <p class="quiet">
-                    {{ words.rounded(o.waterings, 0) }} waterings,
-                    {{ words.volume(o.litres * 1000) }}
-                  </p>
-                </article>
-              }
-            </div>
-            <section aria-labelledby="apart">
-              <h2 id="apart" class="ruled">Set against each other</h2>
-              <ul>
-                @for (line of differences(); track line) {
-                  <li>{{ line }}</li>
-                }
-              </ul>
-              <p class="quiet small">
-                Leaf and root: rooted. Leaf alone: still without roots. Dashed: dried up. Cross:
-                rotted. {{ p.cuttings < most ? 'A first small run; it firms up.' : '' }} Ranges are
-                what chance alone may do in this play, not what nobody knows of plants.
-              </p>
-            </section>
-          } @else {
-            <p class="problem" role="alert">{{ whyNot(p) }}</p>
-          }
-        } @else if (mine()) {
-          <mat-progress-bar mode="indeterminate" aria-label="Playing" />
-        }
-        @if (failed()) {
-          <p class="problem" role="alert">{{ failed() }}</p>
-        }
-      </div>
+      <hy-cut-terms />
     }
   `,
   styles: `
@@ -184,7 +185,7 @@ const REST_MS = 40;
       gap: 0.4rem 1.6rem;
       border: 0;
       border-top: 1px solid var(--line);
-      margin: 0 0 1rem;
+      margin: 1.4rem 0 1rem;
       padding: 0.6rem 0 0;
     }
     legend {
@@ -196,6 +197,7 @@ const REST_MS = 40;
       width: calc(100% - 16px);
     }
     .ways {
+      margin-top: 1rem;
       display: grid;
       grid-template-columns: repeat(auto-fill, minmax(15rem, 1fr));
       gap: 1rem 1.6rem;
