@@ -297,6 +297,7 @@ export const CORE_BENCHES: Readonly<Record<string, Bench>> = {
       {
         taxon: 'echeveria-elegans',
         method: 'crown',
+        count: 1,
         cutOn: TODAY,
         widthMm: 7,
         school: 'dry-to-touch',
