@@ -24,3 +24,5 @@ export * from './cut-reasons';
 export * from './more-of-it';
 export * from './origins';
 export * from './rehearsal';
+export * from './chart-text';
+export * from './teaching';

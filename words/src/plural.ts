@@ -23,5 +23,6 @@ export const NOUN = {
   batch: { one: 'batch', other: 'batches' },
   entry: { one: 'entry', other: 'entries' },
   mother: { one: 'mother', other: 'mothers' },
+  reading: { one: 'reading', other: 'readings' },
   picture: { one: 'picture', other: 'pictures' },
 } as const satisfies Readonly<Record<string, Noun>>;

@@ -1,9 +1,9 @@
 import { figuresOf, GENUS_WEIGHT, plantOf, teaches } from '../bench';
-import { shareBy, timeOf, type MethodId, type TaxonMethod } from '../botany';
-import { daysBetween } from '../days';
-import type { Batch, State } from '../journal';
+import type { MethodId, TaxonMethod } from '../botany';
+import type { State } from '../journal';
 import { weightInCluster } from '../stats';
 import { BATCH_CORRELATION, type SuccessBelief } from './number-needed';
+import { howFar } from './teaching';
 
 export interface Learned extends SuccessBelief {
   readonly mean: number;
@@ -48,16 +48,6 @@ export function successBelief(state: State, taxon: string, way: TaxonMethod): Le
   const a = mean * worth + told.lived;
   const b = (1 - mean) * worth + told.lost;
   return { a, b, mean: a / (a + b), catalogue: { mean, worth }, own, genus };
-}
-
-/**
- * How much of its story a batch has told, 0–1: what is lost is seen before what roots, so that a young batch looks
- * worse than it will be. Working assumption: by the share that should have roots by its last look.
- */
-function howFar({ stage, cutOn, lastLook }: Batch, figures: TaxonMethod): number {
-  return stage === 'done' || lastLook === null
-    ? 1
-    : shareBy(timeOf(figures), daysBetween(cutOn, lastLook));
 }
 
 /** The share this plant would have had, had it done by its own mean as a mate did by its: shifted on the log-odds. */

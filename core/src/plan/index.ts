@@ -23,3 +23,4 @@ export * from './multiply';
 export * from './materials';
 export * from './first-water-outlook';
 export * from './division';
+export { teachingOf, type Teaching } from './teaching';

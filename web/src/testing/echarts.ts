@@ -5,12 +5,19 @@ export const init = () => ({
   setOption: () => undefined,
   resize: () => undefined,
   dispose: () => undefined,
-  getDataURL: () => 'data:,',
+  dispatchAction: () => undefined,
+  getZr: () => ({ flush: () => undefined }),
+  renderToSVGString: () => '<svg xmlns="http://www.w3.org/2000/svg"/>',
 });
-export const LineChart = nothing;
 export const BarChart = nothing;
-export const GridComponent = nothing;
-export const TooltipComponent = nothing;
+export const CustomChart = nothing;
+export const LineChart = nothing;
+export const ScatterChart = nothing;
 export const DataZoomComponent = nothing;
-export const CanvasRenderer = nothing;
+export const GridComponent = nothing;
+export const LegendPlainComponent = nothing;
+export const MarkAreaComponent = nothing;
+export const MarkLineComponent = nothing;
+export const TitleComponent = nothing;
+export const TooltipComponent = nothing;
 export const SVGRenderer = nothing;

@@ -89,6 +89,23 @@ export class Bench<T> {
     await this.settle();
   }
 
+  /** Opens all that is folded. */
+  async unfold(): Promise<void> {
+    for (const box of this.all('details') as HTMLDetailsElement[]) {
+      box.open = true;
+      box.dispatchEvent(new Event('toggle'));
+    }
+    await this.settle();
+  }
+
+  /** What asks over the page, once it has come up. */
+  async dialog(): Promise<Bench<unknown>> {
+    await this.settle();
+    const box = document.querySelector<HTMLElement>('mat-dialog-container');
+    if (!box) throw new Error('nothing asks over the page');
+    return Object.create(this, { root: { value: box } }) as Bench<unknown>;
+  }
+
   async tap(name: string | RegExp): Promise<void> {
     this.button(name).click();
     await this.settle();

@@ -65,8 +65,8 @@ describe('the air of a place', () => {
     const monthly = page.journal.state().spaces.get('porch')!.monthly!;
     expect(monthly).toHaveLength(12);
     expect(page.text).toContain('Whole: in use.');
-    await page.tap('Table');
-    expect(page.all('.twin tbody tr').length).toBeGreaterThan(5);
+    await page.unfold();
+    expect(page.all('hy-chart tbody tr').length).toBeGreaterThan(5);
   });
 
   it('shows duplicates, gaps and broken rows before it takes anything', async () => {

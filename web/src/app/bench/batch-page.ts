@@ -36,7 +36,9 @@ import { Today } from '../data/today';
 import { Water } from '../data/water';
 import { Words } from '../data/words';
 import { DayField } from '../forms/day-field';
-import { EmergencePlate } from '../marks/emergence-plate';
+import { Chart } from '../charts/chart';
+import type { ChartModel } from '../charts/chart-model';
+import { emergenceChart } from '../charts/emergence-chart';
 import { LifeStrip } from '../marks/life-strip';
 import { TrayMap, type PlacesCounted } from '../marks/tray-map';
 import { AskTaps } from '../today/ask-taps';
@@ -63,7 +65,7 @@ const COUNTED: ReadonlySet<string> = new Set(['roots', 'pups', 'overdue']);
     ChangeDeed,
     CountBars,
     DayField,
-    EmergencePlate,
+    Chart,
     LifeStrip,
     LookDeed,
     MatButton,
@@ -121,7 +123,7 @@ export class BatchPage {
         .map(([task, put]) => ({ name: TASK_NAME[task], ...put })),
       near: neighboursAtRisk(state, batch, this.today()).flatMap((n) => this.neighbour(n.batch, n)),
       atRisk: atRiskOf(state, batch, this.today()).flatMap((n) => this.neighbour(n.batch, n)),
-      plate: emergence(batch, batch.ended ?? this.today()),
+      plate: plateOf(batch, this.today()),
     };
   });
 
@@ -239,4 +241,10 @@ export class BatchPage {
     void this.actions.record({ ...draft, day: this.on() }, said);
     this.open(null);
   }
+}
+
+/** Nothing to draw while nobody has looked. */
+function plateOf(batch: Batch, today: Day): ChartModel | null {
+  const plate = emergence(batch, batch.ended ?? today);
+  return plate.checks.length > 0 ? emergenceChart(plate) : null;
 }

@@ -24,8 +24,10 @@ describe('the water of a batch', () => {
       /Plastic pot, 7 cm cut through.*the foot is full/,
     );
     expect(pot.querySelectorAll('.grain')).toHaveLength(2);
-    expect(page.all('hy-water-course .scale').length).toBeGreaterThan(4);
-    expect(page.all('hy-water-course .drop').length).toBeGreaterThan(0);
+    await page.unfold();
+    const done = page.all('hy-chart tbody tr').map((tr) => tr.lastElementChild!.textContent);
+    expect(done.filter((d) => d.includes('weighed')).length).toBeGreaterThan(4);
+    expect(done.filter((d) => d.includes('watered')).length).toBeGreaterThan(0);
     expect(page.root.innerHTML).not.toContain('NaN');
   });
 

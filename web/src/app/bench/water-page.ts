@@ -47,7 +47,8 @@ import { drinkWords } from '../data/verdict-words';
 import { Water } from '../data/water';
 import { Words } from '../data/words';
 import { PotSection } from '../marks/pot-section';
-import { WaterCourse, type CourseDay, type CourseMark } from '../marks/water-course';
+import { Chart } from '../charts/chart';
+import { waterChart, type CourseDay, type CourseMark } from '../charts/water-chart';
 import { DayField } from '../forms/day-field';
 import { Field, FieldControl } from '../forms/field';
 import { numberFrom } from '../forms/number';
@@ -73,7 +74,7 @@ const AHEAD_DAYS = 21;
     FieldControl,
     RouterLink,
     PotSection,
-    WaterCourse,
+    Chart,
     SchoolOutlooks,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -167,7 +168,9 @@ export class WaterPage {
         says: `${this.words.day(t.day)}: ${t.seen} at ${this.words.length(t.depthMm)}`,
       })),
     ];
-    return { days, layers, marks, limit: asks?.fill ?? null, capacityMl };
+    const limit = asks?.fill ?? null;
+    const chart = waterChart({ days, today: this.today(), marks, limit }, this.words.speech());
+    return { chart, layers, capacityMl };
   });
 
   protected readonly outlooks = resource({

@@ -1,4 +1,4 @@
-import { DOCUMENT, effect, inject, Injectable, signal } from '@angular/core';
+import { computed, DOCUMENT, effect, inject, Injectable, signal } from '@angular/core';
 
 export const THEMES = ['auto', 'noon', 'lamp'] as const;
 export type ThemeChoice = (typeof THEMES)[number];
@@ -14,13 +14,18 @@ export class Theme {
 
   readonly choice = signal<ThemeChoice>(remembered());
 
+  /** What is on screen. */
+  readonly shown = computed(() => {
+    const choice = this.choice();
+    if (choice !== 'auto') return choice;
+    return this.systemDark() ? 'lamp' : 'noon';
+  });
+
   constructor() {
     this.dark.addEventListener('change', () => this.systemDark.set(this.dark.matches));
     effect(() => {
-      const choice = this.choice();
-      const theme = choice === 'auto' ? (this.systemDark() ? 'lamp' : 'noon') : choice;
-      this.root.dataset.theme = theme;
-      remember(choice);
+      this.root.dataset.theme = this.shown();
+      remember(this.choice());
     });
   }
 }

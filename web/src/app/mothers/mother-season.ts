@@ -1,34 +1,31 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { seasonNow, seasonYear, type SeasonDay } from '@hypogeon/core/bench';
+import { seasonNow, seasonYear } from '@hypogeon/core/bench';
 import type { Taxon } from '@hypogeon/core/botany';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
-import { SeasonYear } from '../marks/season-year';
-import type { Column } from '../ui/column';
-import { Table } from '../ui/table';
+import { Chart } from '../charts/chart';
+import { seasonChart } from '../charts/season-chart';
 
 /** A plant's season where it stands: today in a sentence, and the year as a picture and a table. */
 @Component({
   selector: 'hy-mother-season',
-  imports: [Table, RouterLink, SeasonYear],
+  imports: [RouterLink, Chart],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (view(); as v) {
       <p>
         {{ v.says }} <span class="quiet">{{ v.next }}</span>
       </p>
-      <hy-season-year [year]="v.year" [fromC]="taxon().season.fromC" [toC]="taxon().season.toC" />
+      @if (v.chart; as c) {
+        <hy-chart name="The year by the month" [tall]="262" [model]="c" />
+      }
       <p class="quiet small">
         The line is the mean of the day in
         <a [routerLink]="['/settings/air', space()]">{{ v.place }}</a>, {{ v.rests }}; the green
         band is what the plant grows in. {{ v.lightNote }}
       </p>
-      <details>
-        <summary>The year as a table</summary>
-        <hy-table name="The year by the month" [columns]="columns" [rows]="v.rows" />
-      </details>
     }
   `,
   styles: `
@@ -36,9 +33,6 @@ import { Table } from '../ui/table';
       display: grid;
       gap: 0.6rem;
       grid-template-columns: minmax(0, 1fr);
-    }
-    hy-table {
-      max-width: 46rem;
     }
   `,
 })
@@ -49,30 +43,6 @@ export class MotherSeason {
   readonly taxon = input.required<Taxon>();
   readonly space = input.required<string>();
 
-  protected readonly columns: readonly Column<SeasonDay>[] = [
-    {
-      key: 'day',
-      head: 'First of the month',
-      text: (r) => this.words.day(r.day),
-      sort: (r) => r.day,
-    },
-    {
-      key: 'mean',
-      head: 'Mean',
-      number: true,
-      text: (r) => this.words.temperature(r.tempC),
-      sort: (r) => r.tempC,
-    },
-    {
-      key: 'light',
-      head: 'Light',
-      number: true,
-      text: (r) =>
-        r.dayHours === undefined ? 'not known' : `${this.words.decimal(r.dayHours, 1)} h`,
-      sort: (r) => r.dayHours ?? null,
-    },
-    { key: 'season', head: 'Season', text: (r) => r.reason },
-  ];
   protected readonly view = computed(() => {
     const state = this.state();
     const year = seasonYear(state, this.taxon(), this.space(), this.today());
@@ -80,7 +50,7 @@ export class MotherSeason {
     const record = state.spaces.get(this.space());
     const lamps = (record?.lampHours ?? 0) > 0;
     return {
-      year,
+      chart: seasonChart(year, this.taxon().season, this.words.speech()),
       place: record?.name ?? 'her place',
       says: `${this.words.temperature(now.tempC)} today: ${now.reason}.`,
       next:
@@ -102,7 +72,6 @@ export class MotherSeason {
           : lamps
             ? 'Under the line: hours of light, lamps counted.'
             : 'Under the line: hours of light from the sun.',
-      rows: year.filter((d, i) => i === 0 || d.day.endsWith('-01')),
     };
   });
 }

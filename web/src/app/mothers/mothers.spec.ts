@@ -157,9 +157,10 @@ describe('mothers', () => {
 
   it('draws her year, with its spells in words and a table', async () => {
     const page = await mount(MotherPage, { id: 'm-eche' });
-    const year = page.all('hy-season-year svg')[0]!.getAttribute('aria-label')!;
+    const year = page.all('hy-mother-season .place')[0]!.getAttribute('aria-label')!;
     expect(year).toMatch(/^The year from Thu 9 Apr: grows .*, edge /);
     expect(page.text).toMatch(/Roots should stand by \w+ \d+ (Oct|Nov), when it closes/);
+    await page.unfold();
     expect(page.all('hy-mother-season tbody tr')).toHaveLength(13);
     expect(page.root.innerHTML).not.toContain('NaN');
     const bare = await mount(MotherPage, { id: 'm1' }, [

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { RouterLink } from '@angular/router';
 import {
   MatExpansionPanel,
+  MatExpansionPanelContent,
   MatExpansionPanelHeader,
   MatExpansionPanelTitle,
 } from '@angular/material/expansion';
@@ -18,7 +19,8 @@ import {
 } from '@hypogeon/core/plan';
 import { insteadText, LOSES, partsText, togetherText, whyBest } from '@hypogeon/words';
 import { Words } from '../data/words';
-import { NeededCurve } from './needed-curve';
+import { Chart } from '../charts/chart';
+import { neededChart } from '../charts/needed-chart';
 import { PlanCut } from './plan-cut';
 import { PlanDesk } from './plan-desk';
 import { PlanWish } from './plan-wish';
@@ -49,7 +51,8 @@ const LAID_OUT: Partial<
     MatExpansionPanel,
     MatExpansionPanelHeader,
     MatExpansionPanelTitle,
-    NeededCurve,
+    Chart,
+    MatExpansionPanelContent,
     RouterLink,
     WayCards,
   ],
@@ -78,18 +81,21 @@ const LAID_OUT: Partial<
       }
     </section>
     @if (curve(); as c) {
-      @if (c.latest) {
-        <mat-expansion-panel class="mat-elevation-z0">
-          <mat-expansion-panel-header>
-            <mat-panel-title
-              >How many {{ cut.method()?.many }}, by the day of cutting</mat-panel-title
-            >
-          </mat-expansion-panel-header>
-          <div class="curve">
-            <hy-needed-curve [curve]="c" [by]="wish.by()" [cutOn]="desk.cutOn()" />
-          </div>
-        </mat-expansion-panel>
-      }
+      <mat-expansion-panel class="mat-elevation-z0">
+        <mat-expansion-panel-header>
+          <mat-panel-title
+            >How many {{ cut.method()?.many }}, by the day of cutting</mat-panel-title
+          >
+        </mat-expansion-panel-header>
+        <ng-template matExpansionPanelContent>
+          <hy-chart
+            class="curve"
+            name="How many to take by the day of cutting"
+            [tall]="230"
+            [model]="c"
+          />
+        </ng-template>
+      </mat-expansion-panel>
     }
   `,
   styles: `
@@ -269,7 +275,10 @@ export class PlanHow {
     const figures = this.cut.figures();
     if (!wish || !figures || this.desk.draft().purpose !== 'want') return null;
     const [cutOn, today] = [this.desk.cutOn(), this.desk.today()];
-    return neededCurve(this.desk.state(), wish, figures, cutOn < today ? cutOn : today);
+    const from = cutOn < today ? cutOn : today;
+    const curve = neededCurve(this.desk.state(), wish, figures, from);
+    const days = { by: this.wish.by(), cutOn };
+    return curve.latest ? neededChart(curve, days, this.words.style()) : null;
   });
 
   protected choose({ id }: WayCard): void {

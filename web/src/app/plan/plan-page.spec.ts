@@ -135,7 +135,12 @@ describe('planning a batch', () => {
     const number = Number(page.field('How many').value);
     expect(number).toBeGreaterThan(24);
     expect(number).toBeLessThan(40);
-    expect(page.all('hy-needed-curve svg')[0]!.getAttribute('aria-label')).toMatch(
+    page
+      .all('mat-expansion-panel-header')
+      .find((h) => h.textContent.includes('by the day of cutting'))!
+      .click();
+    await page.settle();
+    expect(page.all('hy-chart .place')[0]!.getAttribute('aria-label')).toMatch(
       /Cuttings needed against the day of cutting: \d+ at best, sensible until/,
     );
     expect(page.root.innerHTML).not.toContain('NaN');

@@ -7,16 +7,15 @@ import {
   type GroupSummary,
   type Grouping,
 } from '@hypogeon/core/ledger';
-import { incidenceBy } from '@hypogeon/core/stats';
 import * as z from 'zod';
 import { Drafts } from '../data/drafts';
 import { shapeOf } from '../data/draft-shape';
 import { Ledger } from '../data/ledger';
 import { LedgerFilters } from '../data/ledger-filters';
 import { Words } from '../data/words';
-import { IncidencePlate } from '../marks/incidence-plate';
 import { Field } from '../forms/field';
-import { PlateFrame, type PlateTable } from '../ui/plate-frame';
+import { Chart } from '../charts/chart';
+import { incidenceChart } from '../charts/incidence-chart';
 import { LedgerFilterBar } from './ledger-filter';
 import { LedgerTabs } from './ledger-tabs';
 import type { Column } from '../ui/column';
@@ -42,16 +41,7 @@ interface Side {
 /** Two ways of doing it against each other: shares, times, what else they differ in, and a fair trial. */
 @Component({
   selector: 'hy-compare-page',
-  imports: [
-    Table,
-    MatOption,
-    MatSelect,
-    Field,
-    IncidencePlate,
-    LedgerFilterBar,
-    LedgerTabs,
-    PlateFrame,
-  ],
+  imports: [Table, MatOption, MatSelect, Field, LedgerFilterBar, LedgerTabs, Chart],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
@@ -114,9 +104,7 @@ interface Side {
       }
       <section aria-labelledby="plate">
         <h2 id="plate" class="ruled">Roots above, losses below</h2>
-        <hy-plate-frame [name]="v.c.a.name + ' against ' + v.c.b.name" [table]="v.table">
-          <hy-incidence-plate [groups]="[v.c.a, v.c.b]" />
-        </hy-plate-frame>
+        <hy-chart [name]="v.c.a.name + ' against ' + v.c.b.name" [model]="v.chart" />
       </section>
       @if (all().length > 0) {
         <section aria-labelledby="all">
@@ -181,7 +169,7 @@ export class ComparePage {
       figures: `${this.share(c.a)}; ${this.share(c.b)}. ${this.difference(c)}`,
       more: this.more(c),
       trial: trialOf(c),
-      table: tableOf(c.a, c.b),
+      chart: incidenceChart([c.a, c.b]),
     };
   });
 
@@ -292,15 +280,4 @@ function trialOf({ trialOf: n }: Comparison): string {
   if (n === null)
     return 'The shares are so alike that no trial of a sensible size would tell them apart.';
   return `A fair trial: the same plant, the same day, the same tray, ways drawn by lot; about ${n} cuttings each would find such a difference four times in five.`;
-}
-
-function tableOf(a: GroupSummary, b: GroupSummary): PlateTable {
-  const steps = (g: GroupSummary) => g.curve.causes.get('rooted') ?? [];
-  const days = [...new Set([...steps(a), ...steps(b)].map((s) => s.time))].sort((x, y) => x - y);
-  const share = (g: GroupSummary, day: number): string =>
-    `${Math.round(incidenceBy(steps(g), day).incidence * 100)} %`;
-  return {
-    header: ['Day', `${a.name}: rooted`, `${b.name}: rooted`],
-    rows: days.map((day) => [day, share(a, day), share(b, day)]),
-  };
 }

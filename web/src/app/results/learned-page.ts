@@ -1,17 +1,21 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
-import { batchTitle, paceOf, paceWords, plantOf, rootingPace } from '@hypogeon/core/bench';
+import { paceOf, paceWords, plantOf, rootingPace } from '@hypogeon/core/bench';
 import { METHOD, methodOf } from '@hypogeon/core/botany';
 import { isDay } from '@hypogeon/core/days';
-import { SETTINGS_KEY, type Batch, type SettingsFields } from '@hypogeon/core/journal';
+import { SETTINGS_KEY, type SettingsFields } from '@hypogeon/core/journal';
 import { successBelief } from '@hypogeon/core/plan';
+import { successRange } from '@hypogeon/core/stats';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
 import { DayField } from '../forms/day-field';
 import { Field, FieldControl } from '../forms/field';
+import { Chart } from '../charts/chart';
+import { rangesChart, rangesTall, type RangeRow } from '../charts/ranges-chart';
+import { LearnedBatches } from './learned-batches';
 import { LedgerTabs } from './ledger-tabs';
 import { CellOf, type Column } from '../ui/column';
 import { Table } from '../ui/table';
@@ -23,6 +27,7 @@ interface Learned {
   readonly method: string;
   readonly catalogue: string;
   readonly here: string;
+  readonly range: RangeRow;
   /** Settled cuttings of this bench. */
   readonly behind: number;
   readonly pace: string;
@@ -31,7 +36,18 @@ interface Learned {
 /** What the product has learned from this bench, beside what it came with; batches may be left out. */
 @Component({
   selector: 'hy-learned-page',
-  imports: [CellOf, Table, MatButton, DayField, Field, FieldControl, LedgerTabs, RouterLink],
+  imports: [
+    CellOf,
+    Chart,
+    LearnedBatches,
+    Table,
+    MatButton,
+    DayField,
+    Field,
+    FieldControl,
+    LedgerTabs,
+    RouterLink,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
@@ -46,8 +62,13 @@ interface Learned {
     <section aria-labelledby="ways">
       <h2 id="ways" class="ruled">Success and roots</h2>
       @if (rows().length === 0) {
-        <p>Nothing yet: settled batches teach, those that still grow do not.</p>
+        <p>Nothing yet: a batch teaches once roots or losses were counted.</p>
       } @else {
+        <hy-chart name="Learned success" [tall]="tall()" [model]="chart()" />
+        <p class="quiet small">
+          Full: what is believed here, eight times in ten within the bar. Hollow: what the guide
+          came with.
+        </p>
         <hy-table name="Learned of every way" [columns]="columns" [rows]="rows()">
           <ng-template hyCell="way" [of]="rows()" let-row>
             <a [routerLink]="['/plants', row.taxon]"
@@ -88,51 +109,10 @@ interface Learned {
     <section aria-labelledby="batches">
       <h2 id="batches" class="ruled">Batches it rests on</h2>
       <p class="quiet">
-        One that went wrong for a reason of its own can be left out, and taken in again.
+        Settled ones teach wholly, open ones as far as they have come. One that went wrong for a
+        reason of its own can be left out, and taken in again.
       </p>
-      <ul>
-        @for (b of batches(); track b.batch.id) {
-          <li>
-            <a [routerLink]="['/bench', b.batch.id]">{{ b.name }}</a>
-            <span class="quiet">{{ b.says }}</span>
-            @if (b.batch.excluded !== undefined) {
-              <span class="out">left out: {{ b.batch.excluded }}</span>
-              <button type="button" matButton="outlined" (click)="takeIn(b.batch)">
-                Take in again
-              </button>
-            } @else {
-              <label class="unseen" [for]="'why-' + b.batch.id">Why leave out {{ b.name }}</label>
-              <input
-                type="text"
-                maxlength="400"
-                placeholder="why leave it out?"
-                [id]="'why-' + b.batch.id"
-                [value]="reasons()[b.batch.id] ?? ''"
-                (input)="setReason(b.batch.id, why.value)"
-                #why
-              />
-              <button
-                type="button"
-                matButton="outlined"
-                [attr.aria-label]="'Leave out ' + b.name"
-                (click)="leaveOut(b.batch)"
-              >
-                Leave out
-              </button>
-              @if (asked() === b.batch.id) {
-                <span class="problem" role="alert">Say why: in a year you will want to know.</span>
-              }
-            }
-          </li>
-        } @empty {
-          <li class="quiet">No batch is settled yet.</li>
-        }
-      </ul>
-      @if (settled().length > most()) {
-        <button type="button" matButton="outlined" (click)="most.set(most() + 100)">
-          Show more ({{ settled().length - most() }} left)
-        </button>
-      }
+      <hy-learned-batches />
     </section>
   `,
   styleUrl: './pages.scss',
@@ -154,46 +134,12 @@ interface Learned {
       display: block;
       font-weight: 400;
     }
-    ul {
-      list-style: none;
-      margin: 0;
-      padding: 0;
-    }
-    li {
-      display: grid;
-      grid-template-columns: minmax(11rem, 1.2fr) minmax(9rem, 1fr) minmax(9rem, 1.2fr) auto;
-      gap: 0.4rem 1rem;
-      align-items: center;
-      min-height: 52px;
-      border-bottom: 1px solid var(--line);
-    }
-    li > a {
-      display: inline-flex;
-      align-items: center;
-      min-height: 44px;
-    }
-    .problem {
-      grid-column: 3 / -1;
-      color: var(--do);
-      font-weight: 600;
-    }
-    .out {
-      font-weight: 600;
-    }
     @media (max-width: 760px) {
       .afresh {
         grid-template-columns: minmax(0, 1fr);
       }
       .afresh > button {
         margin-top: 0;
-      }
-      li {
-        grid-template-columns: minmax(0, 1fr) auto;
-        padding: 0.4rem 0;
-      }
-      li > .quiet,
-      .problem {
-        grid-column: 1 / -1;
       }
     }
   `,
@@ -203,14 +149,11 @@ export class LearnedPage {
   private readonly actions = inject(Actions);
   protected readonly words = inject(Words);
   protected readonly today = inject(Today).day;
-  protected readonly most = signal(40);
   protected readonly freshProblem = signal('');
   protected readonly since = computed(() => {
     const { learnFrom, learnWhy } = this.state().settings;
     return learnFrom === undefined ? null : { day: learnFrom, why: learnWhy ?? 'no reason given' };
   });
-  protected readonly reasons = signal<Readonly<Record<string, string>>>({});
-  protected readonly asked = signal('');
 
   protected readonly wounds = computed(() => {
     const { factor, low, high, wounds, looks } = paceOf(this.state());
@@ -223,9 +166,10 @@ export class LearnedPage {
     return `${pace} (${this.words.decimal(low, 2)} to ${this.words.decimal(high, 2)} times the days, eight times in ten), by ${looks === 1 ? 'one look' : `${looks} looks`} at ${wounds === 1 ? 'one wound' : `${wounds} wounds`}.`;
   });
 
-  protected readonly settled = computed(() =>
+  /** One of every plant and way that anything was counted of. */
+  private readonly seen = computed(() =>
     [...this.state().batches.values()]
-      .filter((b) => b.stage === 'done' && b.cut !== null)
+      .filter((b) => b.lastLook !== null && b.cut !== null)
       .sort((a, b) => (a.cutOn < b.cutOn ? 1 : -1)),
   );
 
@@ -249,7 +193,7 @@ export class LearnedPage {
   ];
   protected readonly rows = computed((): readonly Learned[] => {
     const state = this.state();
-    const keys = new Map(this.settled().map((b) => [`${b.taxon}/${b.method}`, b]));
+    const keys = new Map(this.seen().map((b) => [`${b.taxon}/${b.method}`, b]));
     return [...keys].flatMap(([key, { taxon, method }]) => {
       const plant = plantOf(state, taxon);
       const way = plant && methodOf(plant.taxon, method);
@@ -264,6 +208,12 @@ export class LearnedPage {
           method: METHOD[method].many,
           catalogue: this.words.percent(belief.catalogue.mean),
           here: this.words.percent(belief.mean),
+          range: {
+            name: `${plant.name}, ${METHOD[method].many}`,
+            likely: belief.mean,
+            before: belief.catalogue.mean,
+            ...successRange({ mean: belief.mean, worth: belief.a + belief.b }),
+          },
           behind: belief.own.cuttings,
           pace: paceWords(rootingPace(state, taxon, way)),
         },
@@ -271,17 +221,17 @@ export class LearnedPage {
     });
   });
 
-  protected readonly batches = computed(() =>
-    this.settled()
-      .slice(0, this.most())
-      .map((batch) => {
-        const alive = batch.counts.rooted + batch.counts.pupped;
-        return {
-          batch,
-          name: `${batchTitle(this.state(), batch)}, ${this.words.day(batch.cutOn)}`,
-          says: `${alive} of ${batch.count} rooted`,
-        };
-      }),
+  protected readonly tall = computed(() => rangesTall(this.rows().length));
+  protected readonly chart = computed(() =>
+    rangesChart(
+      this.rows().map((r) => r.range),
+      {
+        title: 'Chance of success',
+        figure: (share) => this.words.percent(share),
+        before: 'the guide',
+        most: 1,
+      },
+    ),
   );
 
   protected async learnFrom(day: string, reason: string): Promise<void> {
@@ -304,29 +254,5 @@ export class LearnedPage {
 
   private async setLearning(fields: SettingsFields, said: string): Promise<void> {
     await this.actions.record({ kind: 'put', record: 'settings', key: SETTINGS_KEY, fields }, said);
-  }
-
-  protected setReason(id: string, reason: string): void {
-    this.reasons.update((r) => ({ ...r, [id]: reason }));
-    this.asked.set('');
-  }
-
-  protected async leaveOut({ id }: Batch): Promise<void> {
-    const excluded = (this.reasons()[id] ?? '').trim();
-    if (excluded === '') {
-      this.asked.set(id);
-      return;
-    }
-    await this.actions.record(
-      { kind: 'put', record: 'batch', key: id, fields: { excluded } },
-      'Left out of what is learned',
-    );
-  }
-
-  protected async takeIn({ id }: Batch): Promise<void> {
-    await this.actions.record(
-      { kind: 'put', record: 'batch', key: id, fields: { excluded: null } },
-      'Taken in again',
-    );
   }
 }

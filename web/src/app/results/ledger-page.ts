@@ -13,10 +13,9 @@ import type { ShareInterval } from '@hypogeon/core/stats';
 import { Ledger } from '../data/ledger';
 import { LedgerFilters } from '../data/ledger-filters';
 import { Words } from '../data/words';
-import { EmergencePlate } from '../marks/emergence-plate';
+import { Chart } from '../charts/chart';
+import { emergenceChart } from '../charts/emergence-chart';
 import { Field } from '../forms/field';
-import { PlateFrame } from '../ui/plate-frame';
-import { emergenceTable } from './emergence-table';
 import { LedgerFilterBar } from './ledger-filter';
 import { LedgerTabs } from './ledger-tabs';
 import { CellOf, type Column } from '../ui/column';
@@ -44,10 +43,9 @@ const FEW = 40;
     MatSelect,
     Field,
     RouterLink,
-    EmergencePlate,
+    Chart,
     LedgerFilterBar,
     LedgerTabs,
-    PlateFrame,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './ledger-page.html',
@@ -147,9 +145,9 @@ export class LedgerPage {
     const names = Object.values(this.filters.filter());
     return names.length > 0 ? names.join(', ') : 'all batches';
   });
-  protected readonly plateTable = computed(() => {
+  protected readonly chart = computed(() => {
     const plate = this.view()?.plate;
-    return plate ? emergenceTable(plate) : null;
+    return plate ? emergenceChart(plate, this.picked() === null) : null;
   });
 
   protected choose(value: string): void {

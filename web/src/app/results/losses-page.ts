@@ -1,11 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { findingWords, LOSSES, type Finding, type LossBar } from '@hypogeon/core/ledger';
+import { findingWords, type Finding } from '@hypogeon/core/ledger';
 import { Ledger } from '../data/ledger';
 import { LedgerFilters } from '../data/ledger-filters';
 import { Words } from '../data/words';
-import { LossWeeks } from '../marks/loss-weeks';
-import { PlateFrame, type PlateTable } from '../ui/plate-frame';
+import { Chart } from '../charts/chart';
+import { lossChart } from '../charts/loss-chart';
 import { LedgerFilterBar } from './ledger-filter';
 import { LedgerTabs } from './ledger-tabs';
 import { LossTable } from './loss-table';
@@ -19,7 +19,7 @@ const STRENGTH = {
 /** Where and when this bench loses cuttings, and what stands out from chance. */
 @Component({
   selector: 'hy-losses-page',
-  imports: [LedgerFilterBar, LedgerTabs, LossTable, LossWeeks, PlateFrame, RouterLink],
+  imports: [LedgerFilterBar, LedgerTabs, LossTable, Chart, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
@@ -62,15 +62,11 @@ const STRENGTH = {
         </section>
         <section aria-labelledby="weeks">
           <h2 id="weeks" class="ruled">By weeks since the cut</h2>
-          <hy-plate-frame name="Losses by weeks since the cut" [table]="table('Week', v.weeks)">
-            <hy-loss-weeks [weeks]="v.weeks" />
-          </hy-plate-frame>
+          <hy-chart name="Losses by weeks since the cut" [tall]="260" [model]="charts()!.weeks" />
         </section>
         <section aria-labelledby="year">
           <h2 id="year" class="ruled">By week of the year</h2>
-          <hy-plate-frame name="Losses by week of the year" [table]="table('Week', v.yearWeeks)">
-            <hy-loss-weeks [weeks]="v.yearWeeks" unit="week of year" />
-          </hy-plate-frame>
+          <hy-chart name="Losses by week of the year" [tall]="260" [model]="charts()!.year" />
         </section>
         <div class="pair">
           <hy-loss-table heading="By days from cut to first water" [rows]="v.byWater" />
@@ -109,6 +105,15 @@ export class LossesPage {
   protected readonly lost = this.ledger.answer(this.filters.filter, (desk, filter) =>
     desk.lost(filter),
   );
+  protected readonly charts = computed(() => {
+    const lost = this.lost();
+    return (
+      lost && {
+        weeks: lossChart(lost.weeks),
+        year: lossChart(lost.yearWeeks, 'week of year'),
+      }
+    );
+  });
   protected readonly found = computed(() => {
     const lost = this.lost();
     if (!lost) return { looked: 0, nearest: null, findings: [] };
@@ -128,13 +133,6 @@ export class LossesPage {
       })),
     };
   });
-
-  protected table(head: string, bars: readonly LossBar[]): PlateTable {
-    return {
-      header: [head, 'Rotted', 'Dried up', 'Otherwise'],
-      rows: bars.map(({ name, of }) => [name, ...LOSSES.map((l) => of[l].toFixed(1))]),
-    };
-  }
 
   private range({ difference }: Finding): string {
     const points = (f: number): string => String(Math.round(f * 100)).replace('-', '−');

@@ -13,6 +13,8 @@ import { LedgerFilters } from '../data/ledger-filters';
 import { Words } from '../data/words';
 import { Field } from '../forms/field';
 import { LedgerFilterBar } from './ledger-filter';
+import { Chart } from '../charts/chart';
+import { rangesChart, rangesTall, type RangeRow } from '../charts/ranges-chart';
 import { LedgerTabs } from './ledger-tabs';
 import { NumberPipe } from '../ui/number-pipe';
 import type { Column } from '../ui/column';
@@ -24,6 +26,7 @@ const GROUPED_BY: readonly Grouping[] = ['method', 'mix', 'plant', 'school', 'sp
 @Component({
   selector: 'hy-money-page',
   imports: [
+    Chart,
     Table,
     MatOption,
     MatSelect,
@@ -87,6 +90,9 @@ const GROUPED_BY: readonly Grouping[] = ['method', 'mix', 'plant', 'school', 'sp
               </mat-select>
             </hy-field>
           </div>
+          @if (chart(); as c) {
+            <hy-chart name="Cost of a plant" [tall]="c.tall" [model]="c.model" />
+          }
           <hy-table name="Money and time" [columns]="columns()" [rows]="m.rows" />
         </section>
         <p class="quiet small">
@@ -187,6 +193,22 @@ export class MoneyPage {
       sort: (r) => r.lostValue.forgone,
     },
   ]);
+
+  /** In money where anything has a price, else in minutes. */
+  protected readonly chart = computed(() => {
+    const rows = this.money()?.rows ?? [];
+    const priced = rows.some((r) => r.perPlant !== null);
+    const ranges = rows.flatMap(({ name, perPlant, minutesPerPlant }): RangeRow[] => {
+      const range = priced ? perPlant : minutesPerPlant;
+      return range ? [{ name, low: range.low, likely: range.value, high: range.high }] : [];
+    });
+    if (ranges.length < 2) return null;
+    const model = rangesChart(ranges, {
+      title: priced ? 'Cost of a plant' : 'Minutes a plant takes',
+      figure: (value) => (priced ? this.words.money(value) : this.words.decimal(value, 1)),
+    });
+    return { model, tall: rangesTall(ranges.length) };
+  });
 
   protected readonly lostSays = computed(() => {
     const lost = this.money()?.all.lostValue;

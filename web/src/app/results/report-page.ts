@@ -1,19 +1,18 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { addDays, isDay } from '@hypogeon/core/days';
-import { findingWords, LOSSES, type LossBar, type MoneyRow } from '@hypogeon/core/ledger';
+import { findingWords, type MoneyRow } from '@hypogeon/core/ledger';
 import type { ShareInterval } from '@hypogeon/core/stats';
 import { judgeTrial, verdictWords } from '@hypogeon/core/trial';
 import { Journal } from '../data/journal';
 import { Ledger } from '../data/ledger';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
-import { EmergencePlate } from '../marks/emergence-plate';
-import { LossWeeks } from '../marks/loss-weeks';
+import { Chart } from '../charts/chart';
+import { emergenceChart } from '../charts/emergence-chart';
+import { lossChart } from '../charts/loss-chart';
 import { DayField } from '../forms/day-field';
-import { PlateFrame, type PlateTable } from '../ui/plate-frame';
 import { CountedTable } from './counted-table';
-import { emergenceTable } from './emergence-table';
 import { LedgerTabs } from './ledger-tabs';
 import { LossTable } from './loss-table';
 import { NumberPipe } from '../ui/number-pipe';
@@ -23,19 +22,7 @@ import { Table } from '../ui/table';
 /** A season on paper: what was cut between two days, and all that came of it. */
 @Component({
   selector: 'hy-report-page',
-  imports: [
-    Table,
-    MatButton,
-    DayField,
-    CountedTable,
-    NumberPipe,
-    EmergencePlate,
-
-    LedgerTabs,
-    LossTable,
-    LossWeeks,
-    PlateFrame,
-  ],
+  imports: [Table, MatButton, DayField, CountedTable, NumberPipe, LedgerTabs, LossTable, Chart],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
@@ -85,22 +72,18 @@ import { Table } from '../ui/table';
             <p class="quiet">No loss stands out from chance.</p>
           }
         </section>
-        @if (r.plate; as plate) {
+        @if (plate(); as c) {
           <section aria-labelledby="plate">
             <h2 id="plate" class="ruled">Emergence</h2>
-            <hy-plate-frame name="Emergence of the season" [table]="emergence(plate)">
-              <hy-emergence-plate [plate]="plate" [pooled]="true" />
-            </hy-plate-frame>
+            <hy-chart name="Emergence of the season" [model]="c" />
           </section>
         }
         <hy-counted-table heading="By method" [rows]="r.methods" />
         <hy-counted-table heading="By plant" [rows]="r.plants" />
-        @if (r.losses.length > 0) {
+        @if (losses(); as c) {
           <section aria-labelledby="losses">
             <h2 id="losses" class="ruled">Losses by weeks since the cut</h2>
-            <hy-plate-frame name="Losses of the season" [table]="bars(r.losses)">
-              <hy-loss-weeks [weeks]="r.losses" />
-            </hy-plate-frame>
+            <hy-chart name="Losses of the season" [tall]="260" [model]="c" />
           </section>
         }
         <hy-loss-table heading="Losses by days from cut to first water" [rows]="r.byWater" />
@@ -217,15 +200,15 @@ export class ReportPage {
       })),
   );
 
-  protected readonly emergence = emergenceTable;
+  protected readonly plate = computed(() => {
+    const plate = this.report()?.plate;
+    return plate ? emergenceChart(plate, true) : null;
+  });
+  protected readonly losses = computed(() => {
+    const losses = this.report()?.losses ?? [];
+    return losses.length > 0 ? lossChart(losses) : null;
+  });
   protected readonly finding = findingWords;
-
-  protected bars(bars: readonly LossBar[]): PlateTable {
-    return {
-      header: ['Week', 'Rotted', 'Dried up', 'Otherwise'],
-      rows: bars.map(({ name, of }) => [name, ...LOSSES.map((l) => of[l].toFixed(1))]),
-    };
-  }
 
   protected share(s: ShareInterval | null): string {
     return s === null ? '' : `${this.words.percent(s.share)} (${this.words.percentSpan(s)})`;
