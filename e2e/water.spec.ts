@@ -74,16 +74,20 @@ test('the open Seattle weather table becomes readings, a chart, and a usual year
   await expect(page.getByText('1,461 readings taken. Saved.')).toBeVisible();
   await page.getByRole('button', { name: 'All', exact: true }).click();
   await expect(
-    page.getByRole('img', { name: /Temperature and humidity in North porch/ }).locator('canvas'),
+    page
+      .getByRole('img', { name: /Temperature and humidity in North porch/ })
+      .locator('svg')
+      .first(),
   ).toBeVisible();
   await page.getByRole('button', { name: 'Make it from the readings here' }).click();
   await expect(page.getByLabel('July, mean high')).toHaveValue(/^2[4-9]/);
 
+  await page.getByText('The same as a table, and files').click();
   const [csv] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'CSV' }).click(),
   ]);
-  const lines = readFileSync(await csv.path(), 'utf8').split('\n');
+  const lines = readFileSync(await csv.path(), 'utf8').split(/\r?\n/);
   expect(lines[0]).toBe('day,tempC,rh,minC,maxC,humidity');
   expect(lines.filter((l) => l.endsWith('filled'))).toHaveLength(1461);
   const [svg] = await Promise.all([

@@ -7,7 +7,6 @@ export const init = () => ({
   dispose: () => undefined,
   dispatchAction: () => undefined,
   getZr: () => ({ flush: () => undefined }),
-  renderToSVGString: () => '<svg xmlns="http://www.w3.org/2000/svg"/>',
 });
 export const BarChart = nothing;
 export const CustomChart = nothing;

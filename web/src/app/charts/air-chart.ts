@@ -93,6 +93,17 @@ export function airChart(
         `${percent(r.rh)}${r.rhFilled ? ' filled in' : ''}`,
       ]),
     },
+    file: {
+      header: ['day', 'tempC', 'rh', 'minC', 'maxC', 'humidity'],
+      rows: days.map((r) => [
+        r.day,
+        r.tempC.toFixed(2),
+        r.rh.toFixed(4),
+        r.minC?.toFixed(2) ?? '',
+        r.maxC?.toFixed(2) ?? '',
+        r.rhFilled ? 'filled' : '',
+      ]),
+    },
     option: (ink) => ({
       grid: { left: 48, right: 52, top: 34, bottom: 64 },
       dataZoom: [{ type: 'inside' }, sliderZoom(ink, { bottom: 8 })],

@@ -25,6 +25,8 @@ export interface ChartModel {
   readonly says: string;
   readonly stops: readonly Stop[];
   readonly table: ChartTable;
+  /** What the CSV holds where it is to be read by machines: bare numbers under plain names. */
+  readonly file?: ChartTable;
   /** @param wide room in CSS pixels; labels thin out on a phone */
   readonly option: (ink: Ink, wide: number) => EChartsCoreOption;
 }

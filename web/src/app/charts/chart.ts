@@ -189,22 +189,30 @@ export class Chart {
   }
 
   protected csv(): void {
-    const { header, rows } = this.model().table;
+    const { table, file = table } = this.model();
+    const { header, rows } = file;
     saveText(`${this.name()}.csv`, csvOf(header, rows));
   }
 
   protected svg(): void {
-    const text = this.chart?.renderToSVGString();
+    const text = this.drawing();
     if (text) saveText(`${this.name()}.svg`, text, 'image/svg+xml');
   }
 
   protected async png(): Promise<void> {
     try {
-      const text = this.chart?.renderToSVGString();
+      const text = this.drawing();
       if (text) saveBlob(`${this.name()}.png`, await pngOf(text, inkOf('--paper')));
     } catch {
       this.failed.set('This browser does not draw the picture: the SVG is the same drawing.');
     }
+  }
+
+  /** As it stands on the page: what the library writes as text has names of faces in bare quotation marks. */
+  private drawing(): string | null {
+    this.leave();
+    const svg = this.place().nativeElement.querySelector('svg');
+    return svg && new XMLSerializer().serializeToString(svg);
   }
 
   /** The page's face, no movement, our own tooltip, and a series to read the stops by. */
