@@ -12,16 +12,17 @@ import { benchWork } from './bench-work';
 import { chromiumPace } from './calibration';
 import { doorFigures } from './door';
 import { median, type Figure, print as printAt } from './figure';
-import { journeys } from './journeys';
+import { journeys, planned } from './journeys';
 import { largeJournal } from './large-journal';
 import { loggerYear } from './logger-year';
+import { places } from './places';
 import { pottedJournal } from './potted-journal';
 
 const TODAY = new Date().toISOString().slice(0, 10);
 const RUNS = 5;
 
 /** The figures of the built app in Chromium: bytes of the first screen, and time until Round is usable. */
-export async function runApp(only: 'app' | 'door'): Promise<void> {
+export async function runApp(only: 'app' | 'door' | 'places'): Promise<void> {
   const folder = fileURLToPath(new URL('../dist/web/browser', import.meta.url));
   const server = await new Promise<Server>((resolve) => {
     const listening = createApp({ folder, demo: true }).listen(0, () => resolve(listening));
@@ -38,6 +39,11 @@ export async function runApp(only: 'app' | 'door'): Promise<void> {
     const print = (figure: Figure): void => printAt(figure, pace);
     if (only === 'door') {
       for (const figure of await doorFigures(browser, address)) print(figure);
+      return;
+    }
+    if (only === 'places') {
+      for (const figure of await places(browser, address)) print(figure);
+      for (const figure of await planned(browser, address)) print(figure);
       return;
     }
     print({
@@ -61,6 +67,8 @@ export async function runApp(only: 'app' | 'door'): Promise<void> {
       target: 1500,
     });
     for (const figure of await journeys(browser, address)) print(figure);
+    for (const figure of await planned(browser, address)) print(figure);
+    for (const figure of await places(browser, address)) print(figure);
     const large = writeJournal(largeJournal(TODAY));
     for (const figure of await benchWork(browser, address, large, withJournal)) print(figure);
     for (const figure of await waterFrames(browser, address)) print(figure);

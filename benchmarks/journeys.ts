@@ -48,19 +48,47 @@ const LIMITS: Readonly<Record<string, { readonly target: number }>> = {
   'what is already cut': { target: 20 },
 };
 
-/** The errands of every day, in the demo, from Today until the journal has them. */
+type Go = (page: Page, hand: Hand) => Promise<void>;
+
+/** One errand in the demo, from Today until the journal has it. */
+async function errandOf(
+  browser: Browser,
+  address: string,
+  name: string,
+  go: Go,
+): Promise<readonly Figure[]> {
+  const context = await browser.newContext({ locale: 'en-GB' });
+  const page = await context.newPage();
+  await page.clock.setFixedTime(new Date('2026-04-09T09:30:00'));
+  await page.goto(`${address}/#/today`);
+  await page.getByRole('heading', { name: 'Leave alone' }).waitFor();
+  const hand = new Hand(page);
+  await go(page, hand);
+  await context.close();
+  return hand.figures(name);
+}
+
+/** Deciding with the blade in hand: what is wanted, the way, onto the bench. */
+export const planned = (browser: Browser, address: string): Promise<readonly Figure[]> =>
+  errandOf(browser, address, 'a plan, recorded', async (page, hand) => {
+    await hand.tap(page.getByRole('link', { name: 'Plan', exact: true }));
+    await hand.tap(page.getByLabel('Mother', { exact: true }));
+    await hand.tapOn(page.getByRole('option', { name: /^Snowball bowl/ }).first());
+    await hand.tap(page.getByLabel('Plants wanted'));
+    await page.getByLabel('Plants wanted').fill('');
+    await hand.type('12');
+    await page.getByRole('button', { name: /best for this/, pressed: true }).waitFor();
+    await hand.tap(page.getByRole('button', { name: 'Cut: put it on the bench' }));
+    await page
+      .getByText(/on the bench/)
+      .first()
+      .waitFor();
+  });
+
+/** The errands of every day. */
 export async function journeys(browser: Browser, address: string): Promise<readonly Figure[]> {
-  const errand = async (name: string, go: (page: Page, hand: Hand) => Promise<void>) => {
-    const context = await browser.newContext({ locale: 'en-GB' });
-    const page = await context.newPage();
-    await page.clock.setFixedTime(new Date('2026-04-09T09:30:00'));
-    await page.goto(`${address}/#/today`);
-    await page.getByRole('heading', { name: 'Leave alone' }).waitFor();
-    const hand = new Hand(page);
-    await go(page, hand);
-    await context.close();
-    return hand.figures(name);
-  };
+  const errand = (name: string, go: Go): Promise<readonly Figure[]> =>
+    errandOf(browser, address, name, go);
   return [
     ...(await errand('what is already cut', async (page, hand) => {
       await hand.tap(page.getByRole('link', { name: 'Add cuttings' }));

@@ -1,11 +1,11 @@
-import { seasonAt, type SeasonState, type Taxon } from '../botany';
+import { seasonAt, type NightAndNoon, type SeasonState, type Taxon } from '../botany';
 import { dayLength } from '../climate';
 import { addDays, type Day } from '../days';
 import type { State } from '../journal';
 import { airOf } from './air-of';
 
 /** The air and light that plants of a space grow by. */
-export interface GrowingDay {
+export interface GrowingDay extends NightAndNoon {
   readonly tempC: number;
   /** Of sun or lamps, whichever is longer; not known without a latitude or lamps. */
   readonly dayHours: number | undefined;
@@ -28,6 +28,8 @@ export function growingDay(state: State, space: string, day: Day): GrowingDay {
   return {
     tempC: air.tempC,
     dayHours: lamps === undefined ? sun : Math.max(lamps, sun ?? 0),
+    nightC: air.minC,
+    noonC: air.maxC,
     frost: (air.minC ?? air.tempC) < FROST_C,
     from: air.from,
   };
@@ -44,7 +46,7 @@ export function seasonOn(state: State, taxon: Taxon, space: string, day: Day): S
   const growing = growingDay(state, space, day);
   const season = growing.frost
     ? ({ state: 'resting', reason: 'frost may come: nothing is cut or set out' } as const)
-    : seasonAt(taxon, growing.tempC, growing.dayHours);
+    : seasonAt(taxon, growing.tempC, growing.dayHours, growing);
   return { day, ...growing, ...season };
 }
 

@@ -2,6 +2,7 @@ import {
   CATALOGUE,
   findTaxa,
   formOf,
+  growthOn,
   leastOf,
   METHOD,
   METHODS,
@@ -207,6 +208,27 @@ describe('season and windows in the air of a bench', () => {
     });
     expect(seasonAt(aeonium, 30).state).toBe('resting');
     expect(seasonAt(taxon('opuntia-microdasys'), 9).reason).toMatch(/too cool/);
+  });
+
+  it('looks at the night and the noon where the mean alone would say that all is well', () => {
+    const opuntia = taxon('opuntia-microdasys');
+    const mean = (opuntia.season.fromC + opuntia.season.toC) / 2;
+    const at = (nightC?: number, noonC?: number) => seasonAt(opuntia, mean, 14, { nightC, noonC });
+    expect(at().state).toBe('active');
+    expect(at(opuntia.season.fromC - 6, opuntia.season.toC + 8).state).toBe('active');
+    expect(at(opuntia.season.fromC - 6.1)).toMatchObject({
+      state: 'marginal',
+      reason: 'warm enough by day, but the nights are too cold',
+    });
+    expect(at(undefined, opuntia.season.toC + 8.1)).toMatchObject({
+      state: 'marginal',
+      reason: 'mild on the whole, but too hot at noon',
+    });
+    // A mean outside the band says more than its night does.
+    expect(seasonAt(opuntia, opuntia.season.fromC - 9, 14, { nightC: -2 }).state).toBe('resting');
+    expect(growthOn(opuntia, { tempC: mean, dayHours: 14, nightC: 0 })).toBeLessThan(
+      growthOn(opuntia, { tempC: mean, dayHours: 14 }),
+    );
   });
 
   it('stretches a window by two for ten degrees, within sense', () => {

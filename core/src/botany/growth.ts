@@ -1,18 +1,18 @@
-import { growthRate, seasonAt } from './season';
+import { growthRate, seasonAt, type NightAndNoon } from './season';
 import type { Taxon, TaxonMethod, Window } from './taxon';
 
 /** Growth in a day against 22 °C in season. Resting plants hardly root. Working assumptions. */
 const SEASON_PACE = { active: 1, marginal: 0.6, resting: 0.15 } as const;
 
 /** What plants grow by on a day: mean °C, and hours of light where they are known. */
-export interface GrowingAir {
+export interface GrowingAir extends NightAndNoon {
   readonly tempC: number;
   readonly dayHours?: number | undefined;
 }
 
 /** What a day gives towards roots, in days at 22 °C in season. */
-export function growthOn(taxon: Taxon, { tempC, dayHours }: GrowingAir): number {
-  return growthRate(tempC) * SEASON_PACE[seasonAt(taxon, tempC, dayHours).state];
+export function growthOn(taxon: Taxon, { tempC, dayHours, ...extremes }: GrowingAir): number {
+  return growthRate(tempC) * SEASON_PACE[seasonAt(taxon, tempC, dayHours, extremes).state];
 }
 
 export interface WeibullTime {

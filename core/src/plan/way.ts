@@ -56,8 +56,10 @@ export function wayOf(state: State, wish: Wish, figures: TaxonMethod, warmer = 0
     wish.size,
     wish.cutOn,
     (day) => {
-      const { tempC, dayHours } = growingDay(state, wish.space, day);
-      return { tempC: tempC + warmer, dayHours };
+      const { tempC, dayHours, nightC, noonC } = growingDay(state, wish.space, day);
+      const warmed = (one: number | undefined): number | undefined =>
+        one === undefined ? undefined : one + warmer;
+      return { tempC: tempC + warmer, dayHours, nightC: warmed(nightC), noonC: warmed(noonC) };
     },
     pacesOf(pace),
   );

@@ -20,6 +20,9 @@ import { Table } from '../ui/table';
 import type { ChartModel } from './chart-model';
 import { pngOf } from './png';
 
+/** What draws, fetched once: with the first chart, or before it where a page knows that one will come. */
+export const fetchEngine = (): Promise<typeof import('./engine')> => import('./engine');
+
 /** What moves a reader along the chart. */
 const KEYS: Readonly<Record<string, (at: number, last: number) => number>> = {
   ArrowLeft: (at) => at - 1,
@@ -157,7 +160,7 @@ export class Chart {
   }
 
   private async begin(): Promise<EChartsType | null> {
-    const { begin } = await import('./engine');
+    const { begin } = await fetchEngine();
     if (this.gone) return null;
     const element = this.place().nativeElement;
     const chart = begin(element, null, { renderer: 'svg' });

@@ -217,7 +217,7 @@ describe('a plant’s year', () => {
     const dark = year.map((d) => ({ ...d, dayHours: undefined }));
     const model = seasonChart(dark, taxon.season, speech)!;
     expect(model.option(ink, 900).grid).toHaveLength(2);
-    expect(model.table.rows[0]![2]).toBe('not known');
+    expect(model.table.rows[0]![4]).toBe('not known');
     expect(seasonChart([], taxon.season, speech)).toBeNull();
   });
 });

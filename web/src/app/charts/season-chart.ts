@@ -9,7 +9,7 @@ import {
   type Speech,
 } from '@hypogeon/words';
 import { temperatureIn } from '@hypogeon/core/units';
-import { HATCH, NARROW, type ChartModel, type Ink } from './chart-model';
+import { band as stripe, HATCH, NARROW, type ChartModel, type Ink } from './chart-model';
 
 const WORD: Readonly<Record<SeasonSpell['state'], string>> = {
   active: 'grows',
@@ -37,18 +37,33 @@ export function seasonChart(
   const degrees = (tempC: number): number => +temperatureIn(tempC, speech.temperature).toFixed(1);
   const temps = year.map((d) => degrees(d.tempC));
   const [from, to] = [degrees(band.fromC), degrees(band.toC)];
+  // Months are told by their means: where no night was read there is none to draw.
+  const swing = year.every((d) => d.nightC !== undefined && d.noonC !== undefined)
+    ? {
+        nights: year.map((d, i) => [i, degrees(d.nightC!)] as const),
+        noons: year.map((d, i) => [i, degrees(d.noonC!)] as const),
+      }
+    : null;
+  const all = [
+    ...temps,
+    from,
+    to,
+    ...(swing ? [...swing.nights, ...swing.noons].map(([, t]) => t) : []),
+  ];
   return {
     says: `The year from ${dayText(first, speech)}: ${spells
       .map((s) => `${WORD[s.state]} ${daySpan(s.from, s.to, speech)}`)
       .join(', ')}.`,
     stops: year.map((d, i) => ({ x: i, y: temps[i]!, says: dayWords(d, speech) })),
     table: {
-      header: ['First of the month', 'Mean', 'Light', 'Season'],
+      header: ['First of the month', 'Mean', 'Night', 'Noon', 'Light', 'Season'],
       rows: year
         .filter((d, i) => i === 0 || d.day.endsWith('-01'))
         .map((d) => [
           d.day,
           temperatureText(d.tempC, speech.temperature, speech.locale),
+          extreme(d.nightC, speech),
+          extreme(d.noonC, speech),
           d.dayHours === undefined ? 'not known' : `${decimal(d.dayHours, 1, speech.locale)} h`,
           d.reason,
         ]),
@@ -89,8 +104,8 @@ export function seasonChart(
         yAxis: [
           {
             type: 'value',
-            min: Math.floor(Math.min(...temps, from) - 2),
-            max: Math.ceil(Math.max(...temps, to) + 2),
+            min: Math.floor(Math.min(...all) - 2),
+            max: Math.ceil(Math.max(...all) + 2),
             axisLabel: { customValues: [from, to], formatter: (t: number) => `${Math.round(t)}°` },
             splitLine: { show: false },
           },
@@ -116,6 +131,9 @@ export function seasonChart(
             : []),
         ],
         series: [
+          ...(swing
+            ? stripe('swing', swing.nights, swing.noons, { color: ink('--pot'), opacity: 0.16 })
+            : []),
           {
             type: 'line',
             silent: true,
@@ -219,9 +237,16 @@ function spellBox(spells: readonly SeasonSpell[], ink: Ink) {
   };
 }
 
-/** `3 May 2026: 18 °C, 14.8 h of light. It grows: …` */
+const extreme = (tempC: number | undefined, speech: Speech): string =>
+  tempC === undefined ? '' : temperatureText(tempC, speech.temperature, speech.locale);
+
+/** `3 May 2026: 18 °C, nights 9 °C, noons 27 °C, 14.8 h of light; in its growing band.` */
 function dayWords(d: SeasonDay, speech: Speech): string {
-  const light =
-    d.dayHours === undefined ? '' : `, ${decimal(d.dayHours, 1, speech.locale)} h of light`;
-  return `${dayText(d.day, speech)}: ${temperatureText(d.tempC, speech.temperature, speech.locale)}${light}; ${d.reason}.`;
+  const parts = [
+    extreme(d.tempC, speech),
+    d.nightC === undefined ? '' : `nights ${extreme(d.nightC, speech)}`,
+    d.noonC === undefined ? '' : `noons ${extreme(d.noonC, speech)}`,
+    d.dayHours === undefined ? '' : `${decimal(d.dayHours, 1, speech.locale)} h of light`,
+  ];
+  return `${dayText(d.day, speech)}: ${parts.filter(Boolean).join(', ')}; ${d.reason}.`;
 }

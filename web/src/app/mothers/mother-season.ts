@@ -22,7 +22,7 @@ import { seasonChart } from '../charts/season-chart';
         <hy-chart name="The year by the month" [tall]="262" [model]="c" />
       }
       <p class="quiet small">
-        The line is the mean of the day in
+        The line is the mean of the day, the stripe its night and noon, in
         <a [routerLink]="['/settings/air', space()]">{{ v.place }}</a>, {{ v.rests }}; the green
         band is what the plant grows in. {{ v.lightNote }}
       </p>

@@ -1,5 +1,4 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { RouterLink } from '@angular/router';
 import { MatCheckbox } from '@angular/material/checkbox';
 import { MatOption, MatSelect } from '@angular/material/select';
 import { growingDay, rootingPace } from '@hypogeon/core/bench';
@@ -45,7 +44,6 @@ const BLANK: Typed = { start: '1', pieces: '4', target: '100', method: '', stay:
     FieldControl,
     MotherPick,
     PlanTabs,
-    RouterLink,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component } from '@angular/core';
+import { fetchEngine } from '../charts/chart';
 import { Tabs } from '../ui/tabs';
 
 /** The pages of Ledger. */
@@ -9,6 +10,11 @@ import { Tabs } from '../ui/tabs';
   template: `<hy-tabs label="Results" [tabs]="tabs" />`,
 })
 export class LedgerTabs {
+  constructor() {
+    // Nearly all of these draw: what draws is fetched while the figures are still being reckoned.
+    void fetchEngine();
+  }
+
   protected readonly tabs = [
     { path: '/results', name: 'Overview' },
     { path: '/results/compare', name: 'Compare ways' },
