@@ -103,7 +103,7 @@ export function leaveEntries(
 /** The fields a batch made of another's cuttings shares with it. */
 function inherited(batch: Batch): BatchFields {
   const { mother, taxon, method, widthMm, thicknessMm, school, callusAt, callusSpace } = batch;
-  const { disinfectant, aid, firstWater, medium, container, mix, dressed, waterSchool, stemMm } =
+  const { disinfectant, aid, firstWater, medium, container, mix, topDress, waterSchool, stemMm } =
     batch;
   const { course, dryDays, unrootedWater, opening, through, ownRoots, rings } = batch;
   const all = {
@@ -121,7 +121,7 @@ function inherited(batch: Batch): BatchFields {
     medium,
     container,
     mix,
-    dressed,
+    topDress,
     waterSchool,
     stemMm,
     space: batch.space,

@@ -212,5 +212,7 @@ describe('the case of a batch', () => {
     const bare = given(life(), day(9))!;
     const dressed = given(life({ ...POTTED, dressed: true }), day(9))!;
     expect(dressed.evaporation[0]! / bare.evaporation[0]!).toBeCloseTo(0.5, 12);
+    const moist = given(life({ ...POTTED, topDress: 'moist' }), day(9))!;
+    expect(moist.evaporation[0]! / bare.evaporation[0]!).toBeCloseTo(0.7, 12);
   });
 });

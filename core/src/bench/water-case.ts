@@ -1,7 +1,7 @@
 import { addDays, daysBetween, type Day } from '../days';
 import { spaceOn, type Batch, type RootState, type State } from '../journal';
 import { fillPot, type FilledPot } from '../media';
-import { columnOf, GRIT_DRESSING, mobilityAt, type WaterCase, type WaterSchoolId } from '../water';
+import { columnOf, dressingLeaves, mobilityAt, type WaterCase, type WaterSchoolId } from '../water';
 import { dryingOf, spaceDrying } from './air-of';
 import { clockOf } from './clock-of';
 import { hasRoots, inJar, isLaid, unrootedWaterOf } from './course-of';
@@ -104,7 +104,7 @@ export function waterCaseOf(
   const from = lastSoak && lastSoak.day > stuckOrOldest ? lastSoak.day : stuckOrOldest;
   const at = (day: Day): number => daysBetween(from, day);
   const days = at(today) + OUTLOOK_DAYS;
-  const cover = batch.dressed ? GRIT_DRESSING : 1;
+  const cover = dressingLeaves(batch.topDress);
   const drying = Array.from({ length: days }, (_, n) => {
     const day = addDays(from, n);
     return dryingIn(spaceOn(batch, day, true), day);

@@ -46,7 +46,7 @@ interface Move {
 }
 
 /** A batch as the journal tells it. */
-export interface Batch extends BatchRecord {
+export interface Batch extends Omit<BatchRecord, 'dressed'> {
   readonly id: string;
   readonly stage: BatchStage;
   /** What was done and seen, in order of the grower's days. */
@@ -295,7 +295,7 @@ export function foldBatch(
     container: fields.container ?? undefined,
     containers: fields.containers ?? undefined,
     mix: fields.mix ?? undefined,
-    dressed: fields.dressed ?? undefined,
+    topDress: fields.topDress ?? (fields.dressed ? 'grit' : undefined),
     waterSchool: fields.waterSchool ?? undefined,
     stemMm: fields.stemMm ?? undefined,
     excluded: fields.excluded ?? undefined,

@@ -8,7 +8,7 @@ import { LIGHT_LEVELS } from '../climate';
 import { COMPONENT_KINDS } from '../media';
 import { CONTAINER_SHAPES, LEAST_FILL_MM, WALLS } from '../media';
 import { DISINFECTANTS } from '../safety';
-import { UNROOTED_WATERS, WATER_SCHOOLS } from '../water';
+import { TOP_DRESSINGS, UNROOTED_WATERS, WATER_SCHOOLS } from '../water';
 import { WOUND_SCHOOLS } from '../wound';
 import { dayField, idField, nameField, noteField, saidField, textField } from './field';
 import { OUTCOMES } from './outcome';
@@ -227,8 +227,10 @@ export const batchFields = z.looseObject({
   container: clear(idField),
   containers: clear(z.int().min(1).max(10_000)),
   mix: clear(idField),
-  /** A dressing of grit on top. */
+  /** A dressing of grit on top: written before there were others. */
   dressed: clear(z.boolean()),
+  /** What lies on top of the mix. */
+  topDress: clear(z.enum(TOP_DRESSINGS)),
   waterSchool: clear(z.enum(WATER_SCHOOLS)),
   /** How deep stem or roots reach into the medium. */
   stemMm: clear(z.number().min(0).max(1000)),

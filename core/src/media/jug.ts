@@ -1,3 +1,4 @@
+import { bisect } from '../stats';
 import { AS_MODELLED, fillPot, porosity, type Correction } from './filled-pot';
 import type { Container } from './container';
 import type { Medium } from './mix';
@@ -94,24 +95,30 @@ export function average(values: readonly number[]): Averaged {
   return { mean, spread, tests: values.length };
 }
 
+/** Water times so much fills the pores of any mix nearly to the top: further there is nothing to correct. */
+const MOST_WATER = 6;
+
 /**
- * How measured and modelled water differ, so that a test in one pot corrects the mix in every other.
- * The ratio is held between a half and double: beyond that the test is doubted, not the model.
+ * How measured and modelled water differ, so that a test in one pot corrects the mix in every other, and the mix gives
+ * back its own test: the foot of a pot cannot hold more than its pores, so that a mix wetter than modelled takes more
+ * than the ratio of the two. Pores and weight are held between a half and double: beyond that the test is doubted, not
+ * the model.
  */
 export function correctionBy(medium: Medium, tests: readonly JugTest[]): Correction {
   if (tests.length === 0) return AS_MODELLED;
-  const ratios = tests.map((test) => {
-    const modelled = fillPot(medium, jugPot(test)).water;
-    return readJug(test).water / modelled;
-  });
   const pores = tests.map((test) => readJug(test).porosity / porosity(medium));
   const weights = tests.flatMap((test) => {
     const { densityGPerL } = readJug(test);
     return densityGPerL === null ? [] : [densityGPerL / medium.densityGPerL];
   });
+  const dry = { ...AS_MODELLED, pores: held(average(pores).mean) };
+  const pots = tests.map(jugPot);
+  const measured = average(tests.map((test) => readJug(test).water)).mean;
+  const short = (water: number): number =>
+    average(pots.map((pot) => fillPot(medium, pot, { ...dry, water }).water)).mean - measured;
   return {
-    water: held(average(ratios).mean),
-    pores: held(average(pores).mean),
+    ...dry,
+    water: short(MOST_WATER) <= 0 ? MOST_WATER : bisect(short, 0, MOST_WATER),
     weight: weights.length === 0 ? 1 : held(average(weights).mean),
   };
 }

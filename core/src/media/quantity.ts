@@ -75,9 +75,23 @@ export function quantityFor(
   };
 }
 
-/** Scoops of a size that make up so many litres, to the half scoop. @param scoopMl mL */
+/** Scoops of a size that make up so many litres; a hand measures quarters. @param scoopMl mL */
 export function scoops(litres: number, scoopMl: number): number {
-  return Math.round((litres * 2000) / scoopMl) / 2;
+  return (litres * 1000) / scoopMl;
+}
+
+/** Measures that stand in any kitchen, mL: spoon, egg cup, cup, jug. */
+const HANDY_ML = [15, 50, 125, 250, 500, 1000] as const;
+
+/**
+ * A measure that gives every part in whole quarters that a hand can fill, where the scoop is too big for the least of
+ * them; null where the scoop does.
+ * @param litres of each part
+ */
+export function handierMl(litres: readonly number[], scoopMl: number): number | null {
+  const least = Math.min(...litres.filter((l) => l > 0)) * 1000;
+  if (!(least < scoopMl / 2) || least === Infinity) return null;
+  return HANDY_ML.findLast((ml) => ml <= least && ml < scoopMl) ?? null;
 }
 
 /** What a full tray of so many pots weighs, kg: as filled, and after watering. */

@@ -245,3 +245,24 @@ describe('watering a pot', () => {
     expect(gained).toBeCloseTo(4 * column.surfaceMm2, 6);
   });
 });
+
+describe('an unglazed pot left alone', () => {
+  it('comes to air-dry and stays there: no medium drinks from the air', () => {
+    const column = pot('clay-8');
+    let wetness = evenly(column, 0.2);
+    let before = waterIn(column, wetness);
+    for (let day = 0; day < 60; day++) {
+      const dried = dry(column, wetness, WARM, 1);
+      wetness = dried.wetness;
+      const now = waterIn(column, wetness);
+      expect(dried.lostMm3).toBeGreaterThanOrEqual(-1e-9);
+      expect(now).toBeLessThanOrEqual(before + 1e-9);
+      before = now;
+    }
+    for (const layer of wetness.layers) expect(layer).toBeGreaterThanOrEqual(0.03 - 1e-9);
+    expect(fillOf(column, wetness)).toBeLessThan(0.04);
+    // Set drier than that, it stays as it is.
+    const bone = evenly(column, 0.01);
+    expect(dry(column, bone, WARM, 5).lostMm3).toBeCloseTo(0, 9);
+  });
+});

@@ -13,6 +13,15 @@ export const AIR_DRY = 0.03;
 export const CLAY_SHARE = 0.3;
 /** What a dressing of grit leaves of the evaporation. Working assumption; 0.4–0.6. */
 export const GRIT_DRESSING = 0.5;
+/** What a dressing of moss, coir or vermiculite leaves of it: it dries itself first, and shades. Working assumption; 0.6–0.85. */
+export const MOIST_DRESSING = 0.7;
+
+export const TOP_DRESSINGS = ['grit', 'moist'] as const;
+export type TopDressing = (typeof TOP_DRESSINGS)[number];
+
+/** What a top-dress leaves of the evaporation. */
+export const dressingLeaves = (dressing: TopDressing | undefined): number =>
+  dressing === undefined ? 1 : dressing === 'grit' ? GRIT_DRESSING : MOIST_DRESSING;
 /** A wall no longer gives its full share once the medium beside it is drier than this. */
 const WALL_FALTERS = 0.5;
 
@@ -120,7 +129,14 @@ function step(column: Column, u: Float64Array, evaporationMm: number, dt: number
     // It ran short within the step: take it again as a dry surface.
     u.set(before.subarray(0, u.length));
   }
-  return solve(column, u, evaporationMm, dt, 0, asked === 0 ? 0 : column.surfaceEase);
+  return solve(
+    column,
+    u,
+    evaporationMm,
+    dt,
+    0,
+    asked === 0 || supply <= 0 ? 0 : column.surfaceEase,
+  );
 }
 
 /**
@@ -142,10 +158,14 @@ function solve(
   for (let i = 0; i < n; i++) {
     const store = capacity[i]! / dt;
     const clay = clayMm2[i]!;
-    wall[i] = clay > 0 ? (CLAY_SHARE * evaporationMm * clay) / Math.max(u[i]!, WALL_FALTERS) : 0;
+    // To nothing at air-dry: no medium gives water to dry air, nor drinks from it.
+    wall[i] =
+      clay > 0 && u[i]! > AIR_DRY
+        ? (CLAY_SHARE * evaporationMm * clay) / (Math.max(u[i]!, WALL_FALTERS) - AIR_DRY)
+        : 0;
     const below = i < n - 1 ? ease[i]! : 0;
     let diagonal = store + above + below + wall[i]!;
-    let right = store * u[i]!;
+    let right = store * u[i]! + wall[i]! * AIR_DRY;
     if (i === 0) {
       diagonal += surfaceEase;
       right += surfaceEase * AIR_DRY - fixed;
@@ -158,7 +178,7 @@ function solve(
   }
   for (let i = n - 1; i >= 0; i--) u[i] = d[i]! + (i < n - 1 ? c[i]! * u[i + 1]! : 0);
   let lost = (fixed + surfaceEase * (u[0]! - AIR_DRY)) * dt;
-  for (let i = 0; i < n; i++) lost += wall[i]! * u[i]! * dt;
+  for (let i = 0; i < n; i++) lost += wall[i]! * (u[i]! - AIR_DRY) * dt;
   return lost;
 }
 

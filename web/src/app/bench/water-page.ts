@@ -31,6 +31,7 @@ import {
   TOUCHES,
   WATER_SCHOOL,
   WATER_SCHOOLS,
+  type TopDressing,
   type Touch,
   type WaterManner,
   type WaterSchoolId,
@@ -308,7 +309,7 @@ export class WaterPage {
     count: string,
     mix: string,
     depth: string,
-    dressed: boolean,
+    topDress: TopDressing | '',
     jar: boolean,
   ): void {
     const containers = numberFrom(count);
@@ -323,7 +324,8 @@ export class WaterPage {
       containers,
       mix,
       stemMm: Math.min(read.mm, 1000),
-      dressed: dressed || null,
+      topDress: topDress || null,
+      dressed: null,
       rootedInWater: jar || null,
     });
     this.panel.set(null);

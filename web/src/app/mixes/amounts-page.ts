@@ -2,7 +2,15 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { MatOption, MatSelect } from '@angular/material/select';
 import { shedOf } from '@hypogeon/core/bench';
 import { SETTINGS_KEY } from '@hypogeon/core/journal';
-import { dustCautions, LIFT_KG, loadKg, quantityFor, scoops, SPILL } from '@hypogeon/core/media';
+import {
+  dustCautions,
+  handierMl,
+  LIFT_KG,
+  loadKg,
+  quantityFor,
+  scoops,
+  SPILL,
+} from '@hypogeon/core/media';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Words } from '../data/words';
@@ -87,6 +95,9 @@ interface Amount {
         <span>{{ percent(spill) }} spilt on the way counted in</span>
       </p>
       <hy-table name="Amounts" [columns]="columns" [rows]="a.rows" />
+      @if (a.handier) {
+        <p>{{ a.handier }}</p>
+      }
       <p>
         @if (a.quantity.cost !== null) {
           <strong>{{ words.money(a.quantity.cost) }}</strong> in all,
@@ -226,6 +237,7 @@ export class AmountsPage {
     return {
       quantity,
       rows,
+      handier: this.handier(rows),
       unpriced: quantity.cost === null ? '' : quantity.unpriced.map((c) => c.name).join(', '),
       load: loadKg(pot, count),
       dust: dustCautions(medium),
@@ -234,6 +246,17 @@ export class AmountsPage {
         .map((i) => `${i.component.name}: ${this.words.volume(Math.ceil(i.toBuy! * 2) * 500)}`),
     };
   });
+
+  /** So little that the scoop is too big for it: a smaller measure, and how many of it. */
+  private handier(rows: readonly Amount[]): string {
+    const ml = handierMl(
+      rows.map((r) => r.litres),
+      this.scoopMl(),
+    );
+    if (ml === null) return '';
+    const each = rows.map((r) => `${this.words.quarters((r.litres * 1000) / ml)} ${r.name}`);
+    return `Handier with a measure of ${this.words.volume(ml)}: ${each.join(', ')}.`;
+  }
 
   protected percent(share: number): string {
     return this.words.percent(share);

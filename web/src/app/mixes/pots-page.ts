@@ -176,7 +176,7 @@ interface PotRow {
         </hy-field>
         <hy-field
           label="Medium below the rim"
-          hint="10 to 15 mm, so that water has room."
+          [hint]="rimHint()"
           [problem]="show(problems().freeboardMm ?? '')"
         >
           <input
@@ -204,7 +204,12 @@ interface PotRow {
         <mat-checkbox [checked]="f.holes" (change)="type({ holes: holes.checked })" #holes
           >Drain holes</mat-checkbox
         >
-        @if (!f.holes) {
+        @if (f.holes) {
+          <p class="quiet small note">
+            A bit of mesh or cloth over the holes keeps the grit in; it drains neither better nor
+            worse. Gravel at the bottom only lifts the wet foot.
+          </p>
+        } @else {
           <p class="warn small">
             Without holes water pools at the base and drowns roots: measure every drink.
           </p>
@@ -234,6 +239,7 @@ interface PotRow {
     }
     .panel h2,
     .row,
+    .note,
     .warn {
       grid-column: 1 / -1;
     }
@@ -300,6 +306,10 @@ export class PotsPage {
 
   protected readonly form = signal<PotForm | null>(null);
   protected readonly tried = signal(false);
+  /** A rim that holds one drink: less and it runs off, more and the air stands still over the cuttings. */
+  protected readonly rimHint = computed(
+    () => `${this.words.length(10)} to ${this.words.length(15)}: water has room, air moves.`,
+  );
   protected readonly topWord = computed(() => {
     switch (this.form()?.shape) {
       case 'round':
