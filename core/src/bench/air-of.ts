@@ -1,5 +1,6 @@
 import {
   airOn,
+  yearFrom,
   lampLight,
   LIGHT_LEVEL,
   lightOfSeason,
@@ -10,9 +11,12 @@ import {
   vapourPressureDeficit,
   type Air,
   type AirOnDay,
+  type AirReading,
+  type MonthlyClimate,
   type LightLevelId,
 } from '../climate';
 import type { Day } from '../days';
+import { memoAround } from '../memo';
 import type { Space, State } from '../journal';
 
 /** Where nothing is known of a space: a plain room. Working assumption, shown as such. */
@@ -27,6 +31,14 @@ const LID_WIND = 0.02;
 /** Of a mat's warmth so much reaches the surface of the medium. Working assumption; 0.3–0.7. */
 const MAT_AT_SURFACE = 0.5;
 
+const NONE: readonly AirReading[] = [];
+const remembered = memoAround<readonly AirReading[], MonthlyClimate | null>();
+/** A year of its own, as far as its readings tell one; worked out once for the same readings. */
+export const yearOf = (
+  readings: readonly AirReading[],
+  latitude: number | undefined,
+): MonthlyClimate | null => remembered(readings, [latitude], () => yearFrom(readings, latitude));
+
 /** The air of a space on a day, as the cuttings feel it: under a lid it is damper. */
 export function airOf(state: State, space: string, day: Day): AirOnDay {
   const record = state.spaces.get(space);
@@ -34,7 +46,9 @@ export function airOf(state: State, space: string, day: Day): AirOnDay {
     tempC: record?.tempC ?? PLAIN_ROOM.tempC,
     rh: record?.rh ?? PLAIN_ROOM.rh,
   };
-  const air = airOn(usual, state.air.get(space) ?? [], day, record?.monthly);
+  const readings = state.air.get(space) ?? NONE;
+  const monthly = record?.monthly ?? yearOf(readings, state.settings.latitude) ?? undefined;
+  const air = airOn(usual, readings, day, monthly);
   return record?.lid ? { ...air, rh: 1 - (1 - air.rh) * LID_DEFICIT } : air;
 }
 

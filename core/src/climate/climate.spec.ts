@@ -1,4 +1,4 @@
-import { addDays } from '../days';
+import { addDays, type Day } from '../days';
 import {
   actualVapourPressure,
   actualVapourPressureFromMean,
@@ -25,6 +25,9 @@ import {
   saturationVapourPressure,
   vapourPressureDeficit,
   type AirSeries,
+  yearFrom,
+  dayOfYear,
+  type AirReading,
 } from '.';
 
 describe('air, against FAO Irrigation and Drainage Paper 56 (Allen et al. 1998)', () => {
@@ -235,5 +238,38 @@ describe('series of readings', () => {
     expect(doubtOf('rh', at(Array(30).fill(0.5)))).toBe('stuck');
     expect(doubtOf('ppfd', at(Array(40).fill(0)))).toBeNull();
     expect(doubtOf('tempC', [])).toBeNull();
+  });
+});
+
+describe('a year from a part of it', () => {
+  const year = (day: Day): number => Math.cos(((2 * Math.PI) / 365) * (dayOfYear(day) - 172 - 30));
+  const readings = (count: number, swing: number, from: Day = '2025-11-01'): AirReading[] =>
+    Array.from({ length: count }, (_, n) => {
+      const day = addDays(from, n);
+      const tempC = 12 + swing * year(day);
+      return { day, tempC, rh: 0.6, minC: tempC - 4, maxC: tempC + 4 };
+    });
+
+  it('gives the summer that a winter half tells, within a degree and a half', () => {
+    const told = yearFrom(readings(150, 8), 50)!;
+    expect(told).toHaveLength(12);
+    told.forEach(({ minC, maxC }, m) => {
+      const truth = 12 + 8 * year(`2026-${String(m + 1).padStart(2, '0')}-15`);
+      expect(Math.abs((minC + maxC) / 2 - truth)).toBeLessThan(1.5);
+    });
+  });
+
+  it('makes no summer for a room that hardly has one, and turns the year in the south', () => {
+    for (const { minC, maxC } of yearFrom(readings(150, 0), 50)!)
+      expect((minC + maxC) / 2).toBeCloseTo(12, 6);
+    const south = readings(150, -8);
+    const told = yearFrom(south, -35)!;
+    expect((told[6]!.minC + told[6]!.maxC) / 2).toBeLessThan(8);
+    expect((told[0]!.minC + told[0]!.maxC) / 2).toBeGreaterThan(17);
+  });
+
+  it('is silent on less than a season, and is the months themselves where all were read', () => {
+    expect(yearFrom(readings(89, 8), 50)).toBeNull();
+    expect(yearFrom(readings(400, 8), 50)).toEqual(monthlyFrom(readings(400, 8)));
   });
 });

@@ -7,3 +7,4 @@ export * from './light';
 export * from './evaporation';
 export * from './series';
 export * from './plausible';
+export * from './sky';

@@ -1,6 +1,7 @@
 import { dayNumber, type Day } from '../days';
 import type { AirReading, Weather } from './weather';
 import { saturationVapourPressure } from './humidity';
+import { dayOfYear } from './sun';
 
 /** One month of a place's usual year. */
 export interface MonthAir {
@@ -10,6 +11,9 @@ export interface MonthAir {
   readonly rh: number;
   readonly windMps?: number | undefined;
 }
+
+/** Day of the year on which the sun stands highest in the north. */
+const SUMMER_SOLSTICE = 172;
 
 /** Twelve months, January first: the calendar's numbers, not its seasons. */
 export type MonthlyClimate = readonly MonthAir[];
@@ -54,18 +58,74 @@ function middleOf(year: number, month: number): number {
 export function monthlyFrom(readings: readonly AirReading[]): MonthlyClimate | null {
   const months = Array.from({ length: 12 }, () => [] as AirReading[]);
   for (const reading of readings) months[Number(reading.day.slice(5, 7)) - 1]!.push(reading);
-  if (months.some((m) => m.length < 10)) return null;
-  return months.map((days) => {
-    const mean = (of: (r: AirReading) => number | undefined): number | undefined => {
-      const known = days.map(of).filter((v) => v !== undefined);
-      return known.length === 0 ? undefined : known.reduce((a, b) => a + b, 0) / known.length;
-    };
-    const windMps = mean((r) => r.windMps);
+  return months.some((m) => m.length < OWN_MONTH) ? null : months.map(monthOf);
+}
+
+/** @param days of one month, at least one */
+function monthOf(days: readonly AirReading[]): MonthAir {
+  const mean = (of: (r: AirReading) => number | undefined): number | undefined => {
+    const known = days.map(of).filter((v) => v !== undefined);
+    return known.length === 0 ? undefined : known.reduce((a, b) => a + b, 0) / known.length;
+  };
+  const windMps = mean((r) => r.windMps);
+  return {
+    minC: mean((r) => r.minC ?? r.tempC)!,
+    maxC: mean((r) => r.maxC ?? r.tempC)!,
+    rh: mean((r) => r.rh)!,
+    ...(windMps === undefined ? {} : { windMps }),
+  };
+}
+
+/** Fewer days than these say nothing of a year. Working assumption; 60–120. */
+const LEAST_DAYS = 90;
+/** The year's warmth lags the sun by a month. Working assumption; 25–40 days. */
+const LAG_DAYS = 30;
+/** Less of the year's swing than this was not seen: what was, stands for all of it. */
+const LEAST_SWING = 0.35;
+/** Days that a month needs to be told by itself. */
+const OWN_MONTH = 10;
+
+/**
+ * A usual year from less than a year of readings: months that were read as they were, the others along a yearly wave
+ * fitted to all that were. The wave's height is what the place shows: a heated room hardly has one.
+ * @param latitudeDeg south negative: which way round the year runs
+ * @returns null from fewer than 90 days
+ */
+export function yearFrom(
+  readings: readonly AirReading[],
+  latitudeDeg: number | undefined,
+): MonthlyClimate | null {
+  const whole = monthlyFrom(readings);
+  if (whole || readings.length < LEAST_DAYS) return whole;
+  const warmest = (latitudeDeg ?? 1) >= 0 ? SUMMER_SOLSTICE : SUMMER_SOLSTICE + 182;
+  const wave = (day: Day): number =>
+    Math.cos(((2 * Math.PI) / 365) * (dayOfYear(day) - warmest - LAG_DAYS));
+  const known = readings.map((r) => ({ ...r, wave: wave(r.day) }));
+  const fit = (of: (r: AirReading) => number): ((day: Day) => number) => {
+    const seen = known.map(({ wave: x, ...r }) => [x, of(r)] as const);
+    const swing = Math.max(...seen.map(([x]) => x)) - Math.min(...seen.map(([x]) => x));
+    const mean = (values: readonly number[]): number =>
+      values.reduce((a, b) => a + b, 0) / values.length;
+    const [x0, y0] = [mean(seen.map(([x]) => x)), mean(seen.map(([, y]) => y))];
+    const across = seen.reduce((sum, [x]) => sum + (x - x0) ** 2, 0);
+    const slope =
+      swing < LEAST_SWING || across === 0
+        ? 0
+        : seen.reduce((sum, [x, y]) => sum + (x - x0) * (y - y0), 0) / across;
+    return (day) => y0 + slope * (wave(day) - x0);
+  };
+  const low = fit((r) => r.minC ?? r.tempC);
+  const high = fit((r) => r.maxC ?? r.tempC);
+  const damp = fit((r) => r.rh);
+  return Array.from({ length: 12 }, (_, m) => {
+    const own = readings.filter((r) => Number(r.day.slice(5, 7)) === m + 1);
+    if (own.length >= OWN_MONTH) return monthOf(own);
+    const middle = `2025-${String(m + 1).padStart(2, '0')}-15`;
+    const [minC, maxC] = [low(middle), high(middle)];
     return {
-      minC: mean((r) => r.minC ?? r.tempC)!,
-      maxC: mean((r) => r.maxC ?? r.tempC)!,
-      rh: mean((r) => r.rh)!,
-      ...(windMps === undefined ? {} : { windMps }),
+      minC: Math.min(minC, maxC),
+      maxC: Math.max(minC, maxC),
+      rh: Math.min(1, Math.max(0.05, damp(middle))),
     };
   });
 }

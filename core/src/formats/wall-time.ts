@@ -42,9 +42,23 @@ export function readWallTime(text: string, order: DateOrder, time = ''): Minute 
   return minutes === null ? null : dayNumber(iso) * 1440 + minutes;
 }
 
+/** Minutes that a zone is ahead of UTC. @param zone as `zoneOf` gives it: `Z`, `UTC`, `GMT`, `+05:30`, `-0800` */
+export function zoneMinutes(zone: string): number {
+  const parts = /^([+-])(\d{2}):?(\d{2})$/.exec(zone);
+  if (!parts) return 0;
+  const minutes = Number(parts[2]) * 60 + Number(parts[3]);
+  return parts[1] === '-' ? -minutes : minutes;
+}
+
+/**
+ * The clock of this device at an instant, summer time and all: the wall clock of a bench is the grower's.
+ * @param utc minutes since 1970-01-01 00:00 UTC
+ */
+export const deviceClock = (utc: Minute): Minute =>
+  utc - new Date(utc * 60_000).getTimezoneOffset();
+
 /**
  * The time zone a time says it is of, as it is written (`Z`, `+05:00`), or `UTC` where seconds since 1970 are meant.
- * It is read as the clock it shows: whoever asks must say so, or move it.
  * @returns null where no zone is told
  */
 export function zoneOf(text: string, order: DateOrder, time = ''): string | null {

@@ -7,7 +7,15 @@ import {
   type SeriesColumn,
 } from '../climate';
 import type { Day } from '../days';
-import { DATE_ORDERS, ordersFor, readWallTime, zoneOf, type DateOrder } from './wall-time';
+import {
+  DATE_ORDERS,
+  deviceClock,
+  ordersFor,
+  readWallTime,
+  zoneMinutes,
+  zoneOf,
+  type DateOrder,
+} from './wall-time';
 
 /** A table as it was read, before anyone says what its columns mean. */
 export interface Table {
@@ -59,7 +67,7 @@ export interface WeatherRead {
   /** Values left out because they are no numbers, and the first of them. */
   readonly unreadable: number;
   readonly unreadableLike: string | null;
-  /** The time zones that the times say they are of: they are read as the clock they show, moved by `shiftHours`. */
+  /** The time zones that the times say they are of: turned into the clock of the bench. */
   readonly zones: readonly string[];
   /** Stretches without a reading, longer than three usual steps. */
   readonly gaps: readonly { readonly from: Day; readonly to: Day; readonly hours: number }[];
@@ -214,10 +222,14 @@ function ungrouped(text: string): string {
 const NOTHING = /^(|-+|n\/?a|null|none|nan|na|-?999(9|\.0+|\.9+)*)$/i;
 
 /**
- * Reads a table as weather. Rows whose date cannot be read are left out and told; values that no bench
+ * Reads a table as weather. Times that tell their zone become the bench's own clock. Rows whose date cannot be read are left out and told; values that no bench
  * can have become gaps.
  */
-export function readWeather(table: Table, mapping: WeatherMapping): WeatherRead {
+export function readWeather(
+  table: Table,
+  mapping: WeatherMapping,
+  clock: (utc: number) => number = deviceClock,
+): WeatherRead {
   const used = SERIES_COLUMNS.filter((c) => mapping.columns[c] !== undefined);
   const problems: WeatherProblem[] = [];
   let refused = 0;
@@ -240,7 +252,7 @@ export function readWeather(table: Table, mapping: WeatherMapping): WeatherRead 
       return refuse(i, 'no reading in this row.');
     const zone = zoneOf(date, mapping.order, time);
     if (zone !== null && zones.size < MOST_ZONES) zones.add(zone);
-    minutes[i] = minute + shift;
+    minutes[i] = shift + (zone === null ? minute : clock(minute - zoneMinutes(zone)));
     order.push(i);
   });
   order.sort((a, b) => minutes[a]! - minutes[b]! || a - b);

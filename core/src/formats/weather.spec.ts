@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { dailyReadings, minuteText, monthlyFrom } from '../climate';
 import {
+  deviceClock,
   guessMapping,
   ordersFor,
   possibleOrders,
@@ -68,12 +69,33 @@ describe('dates as loggers write them', () => {
     expect(zoneOf(text, order)).toBe(zone);
   });
 
-  it('a zone is told, and the times are moved by as much as is asked', () => {
-    const table = readTable('date,temp\n2026-04-09T08:00Z,20\n2026-04-09T09:00Z,21\n')!;
-    const mapping = { ...guessMapping(table), shiftHours: 2 };
-    const { zones, series } = readWeather(table, mapping);
-    expect(zones).toEqual(['Z']);
-    expect(minuteText(series.minutes[0]!)).toBe('2026-04-09T10:00');
+  it('times of a zone become the clock of the bench, moved by as much as is asked', () => {
+    const table = readTable(
+      'date,temp\n2026-04-09T08:00Z,20\n2026-04-09T12:00+03:00,21\n2026-04-09T02:30-07:30,22\n',
+    )!;
+    const twoAhead = (utc: number): number => utc + 120;
+    const { zones, series } = readWeather(table, guessMapping(table), twoAhead);
+    expect(zones).toEqual(['Z', '+03:00', '-07:30']);
+    expect(series.minutes.map(minuteText)).toEqual([
+      '2026-04-09T10:00',
+      '2026-04-09T11:00',
+      '2026-04-09T12:00',
+    ]);
+    const moved = readWeather(table, { ...guessMapping(table), shiftHours: -1 }, twoAhead);
+    expect(minuteText(moved.series.minutes[0]!)).toBe('2026-04-09T09:00');
+    const plain = readTable('date,temp\n2026-04-09T08:00,20\n')!;
+    const as = readWeather(plain, guessMapping(plain), twoAhead);
+    expect(minuteText(as.series.minutes[0]!)).toBe('2026-04-09T08:00');
+  });
+
+  it('the clock of this device knows its own summer time', () => {
+    for (const iso of ['2026-01-15T12:00:00Z', '2026-07-15T12:00:00Z']) {
+      const at = new Date(iso);
+      const here = deviceClock(at.getTime() / 60_000);
+      expect(minuteText(here).slice(11)).toBe(
+        `${String(at.getHours()).padStart(2, '0')}:${String(at.getMinutes()).padStart(2, '0')}`,
+      );
+    }
   });
 
   it.each(['', 'yesterday', '2026-02-30', '31/31/2026', '2026-04-09 25:00', '4/9/2026 13:00 pm'])(

@@ -158,6 +158,8 @@ export const spaceFields = z.looseObject({
   turn: clear(z.number().min(-1e6).max(1e6)),
   /** Rain falls on it. */
   open: clear(z.boolean()),
+  /** The tap there gives hard water: it leaves a crust. */
+  hardWater: clear(z.boolean()),
   /** Put away: nothing stands there any more. Its air is still known, for what once stood there. */
   away: clear(z.boolean()),
   /** The place's usual year, January first. */

@@ -2,11 +2,22 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
 import { RouterLink } from '@angular/router';
 import { MatCheckbox } from '@angular/material/checkbox';
 import { MatButton } from '@angular/material/button';
+import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
+import {
+  MatExpansionPanel,
+  MatExpansionPanelHeader,
+  MatExpansionPanelTitle,
+} from '@angular/material/expansion';
 import { MatOption, MatSelect } from '@angular/material/select';
-import { airOf, dryingOf } from '@hypogeon/core/bench';
+import { airOf, dryingOf, yearOf } from '@hypogeon/core/bench';
 import {
   LIGHT_LEVEL,
   LIGHT_LEVELS,
+  lightFrom,
+  SKY_SEEN,
+  SUN_SEEN,
+  type SkySeen,
+  type SunSeen,
   monthlyFrom,
   type AirReading,
   type MonthAir,
@@ -25,6 +36,19 @@ import { MonthlyTable } from './monthly-table';
 import { WeatherImport } from './weather-import';
 import { NumberPipe } from '../ui/number-pipe';
 
+const SKY_WORD: Readonly<Record<SkySeen, string>> = {
+  none: 'none of it',
+  slice: 'a slice',
+  half: 'about half',
+  glass: 'nearly all, through glass',
+  open: 'nearly all, outdoors',
+};
+const SUN_WORD: Readonly<Record<SunSeen, string>> = {
+  never: 'never',
+  hours: 'a few hours',
+  most: 'most of the day',
+};
+
 /** The air of one place: what it is like, its readings, its usual year, and where both come from. */
 @Component({
   selector: 'hy-air-page',
@@ -32,6 +56,11 @@ import { NumberPipe } from '../ui/number-pipe';
     MatCheckbox,
     MatButton,
     MatOption,
+    MatButtonToggle,
+    MatButtonToggleGroup,
+    MatExpansionPanel,
+    MatExpansionPanelHeader,
+    MatExpansionPanelTitle,
     MatSelect,
     NumberPipe,
     Field,
@@ -57,6 +86,15 @@ export class AirPage {
   protected readonly levels = LIGHT_LEVELS.map((id) => LIGHT_LEVEL[id]);
   protected readonly space = computed(() => this.state().spaces.get(this.id()) ?? null);
   protected readonly latitude = computed(() => this.state().settings.latitude);
+  /** What a leaf sees from there, looked at on the spot. */
+  protected readonly sky = signal<SkySeen | null>(null);
+  protected readonly sun = signal<SunSeen | null>(null);
+  protected readonly skies = SKY_SEEN.map((id) => ({ id, says: SKY_WORD[id] }));
+  protected readonly suns = SUN_SEEN.map((id) => ({ id, says: SUN_WORD[id] }));
+  protected readonly seenLevel = computed(() => {
+    const [sky, sun] = [this.sky(), this.sun()];
+    return sky && sun ? LIGHT_LEVEL[lightFrom(sky, sun)] : null;
+  });
   protected readonly problem = signal<{ readonly field: string; readonly says: string } | null>(
     null,
   );
@@ -73,7 +111,11 @@ export class AirPage {
     () => this.state().air.get(this.id()) ?? [],
   );
   protected readonly filled = computed(() => this.readings().filter((r) => r.rhFilled).length);
-  protected readonly yearToMake = computed(() => monthlyFrom(this.readings()));
+  protected readonly yearToMake = computed(() => yearOf(this.readings(), this.latitude()));
+  /** Some of its months were read, the others follow them. */
+  protected readonly partly = computed(
+    () => this.yearToMake() !== null && monthlyFrom(this.readings()) === null,
+  );
 
   private readonly days = computed(() => {
     const span = this.span();
@@ -155,7 +197,9 @@ export class AirPage {
           ? 'reading; humidity filled in from the night’s low'
           : 'reading';
       case 'climate':
-        return 'usual for this time of the year';
+        return this.space()?.monthly
+          ? 'usual for this time of the year'
+          : `the year that ${this.words.number(this.readings().length)} days of readings tell`;
       case 'usual':
         return 'usual air of the place';
     }

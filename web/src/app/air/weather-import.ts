@@ -120,7 +120,7 @@ const MOST_BYTES = 40_000_000;
                 label="Move all times by, hours"
                 hint="They are marked {{
                   f.read.zones.join(', ')
-                }} and read as the clock they show. Move them to the clock of your bench, or leave 0."
+                }} and turned into the clock of this device. Move them on if the bench stands elsewhere."
               >
                 <input
                   hyControl

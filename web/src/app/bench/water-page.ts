@@ -113,6 +113,10 @@ export class WaterPage {
     const batch = this.batch();
     return batch ? waterSchoolOf(this.state(), batch) : 'top-25';
   });
+  protected readonly hardWater = computed(() => {
+    const space = this.batch()?.space;
+    return space !== undefined && this.state().spaces.get(space)?.hardWater === true;
+  });
   protected readonly containers = computed(() => containersOf(this.state()));
   protected readonly mixes = computed(() => mixesOf(this.state()));
   protected readonly stem = computed(() => {
