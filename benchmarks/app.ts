@@ -118,6 +118,7 @@ async function roundUsable(
   await page.goto(`${address}/#/settings`);
   if (file) {
     await page.getByRole('button', { name: 'To my own journal' }).click();
+    await page.goto(`${address}/#/settings/data`);
     await page.getByLabel('Restore or add a backup').setInputFiles(file);
     await page.getByRole('button', { name: 'Add them' }).click({ timeout: 120_000 });
     await page.getByText('All saved in this browser').waitFor({ timeout: 120_000 });
@@ -147,6 +148,7 @@ async function withJournal(page: Page, address: string, text: string): Promise<v
   await writeFile(file, text);
   await page.goto(`${address}/#/settings`);
   await page.getByRole('button', { name: 'To my own journal' }).click();
+  await page.goto(`${address}/#/settings/data`);
   await page.getByLabel('Restore or add a backup').setInputFiles(file);
   await page.getByRole('button', { name: 'Add them' }).click({ timeout: 120_000 });
   await page.getByText('All saved in this browser').waitFor({ timeout: 120_000 });

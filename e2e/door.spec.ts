@@ -125,7 +125,7 @@ test('files made to hurt end with a sentence, and the next is read all the same'
   page,
 }, info) => {
   await openCutBatch(page);
-  await page.goto('/#/settings');
+  await page.goto('/#/settings/data');
   const give = async (name: string, text: string): Promise<void> => {
     const path = info.outputPath(name);
     await writeFile(path, text);
@@ -151,7 +151,7 @@ test('a worker that cannot start leaves nobody waiting, and the file can still b
 }, info) => {
   await openCutBatch(page);
   await page.route(/worker-[A-Z0-9]+\.js/, (route) => route.abort());
-  await page.goto('/#/settings');
+  await page.goto('/#/settings/data');
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save a backup file' }).click();
   const path = info.outputPath('saved.json');

@@ -27,6 +27,7 @@ test('a journal saved here is the same in another browser, and two merge', async
 }, info) => {
   await cutABatch(page, { name: 'From the laptop' });
   await goTo(page, 'Settings');
+  await page.getByRole('link', { name: /^Backup, restore/ }).click();
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save a backup file' }).click();
   const path = info.outputPath('laptop.json');
@@ -39,6 +40,7 @@ test('a journal saved here is the same in another browser, and two merge', async
   await other.getByRole('button', { name: 'To my own journal' }).click();
   await cutABatch(other, { plant: 'Sedum pachyphyllum', name: 'From the phone' });
   await goTo(other, 'Settings');
+  await other.getByRole('link', { name: /^Backup, restore/ }).click();
   await other.getByLabel('Restore or add a backup').setInputFiles(path);
   await expect(other.getByText(/would add 4 entries: 1 new batches/)).toBeVisible();
   await other.getByRole('button', { name: 'Add them' }).click();
@@ -56,7 +58,7 @@ test('a journal saved here is the same in another browser, and two merge', async
 test('a bad file is refused with line, field and a sentence, and changes nothing', async ({
   page,
 }, info) => {
-  await page.goto('/#/settings');
+  await page.goto('/#/settings/data');
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save a backup file' }).click();
   const good = await readFile(await (await download).path(), 'utf8');
@@ -150,4 +152,30 @@ test('units, places and readings are kept', async ({ ownBook: page }) => {
   await page.reload();
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'lamp');
   await expect(page.getByText('usually 68 °F')).toBeVisible();
+});
+
+test('a file of one’s choice is kept up to date by itself, and says so after a new start', async ({
+  ownBook: page,
+}) => {
+  // The picker is a window of the system: a file of the browser's own private store stands in for it.
+  await page.addInitScript(() => {
+    Object.assign(window, {
+      showSaveFilePicker: async () =>
+        (await navigator.storage.getDirectory()).getFileHandle('kept.json', { create: true }),
+    });
+  });
+  await page.reload();
+  await cutABatch(page, { name: 'The first' });
+  await page.goto('/#/settings/data');
+  await page.getByRole('button', { name: 'Keep a file up to date by itself' }).click();
+  await expect(page.getByText(/kept.json is kept up to date, last at/)).toBeVisible();
+  const kept = (): Promise<string> =>
+    page.evaluate(async () => {
+      const folder = await navigator.storage.getDirectory();
+      return (await (await folder.getFileHandle('kept.json')).getFile()).text();
+    });
+  expect(await kept()).toContain('The first');
+  await page.reload();
+  await page.goto('/#/settings/data');
+  await expect(page.getByText(/kept.json is kept up to date/)).toBeVisible();
 });

@@ -1,4 +1,4 @@
-import { bisect } from '../stats';
+import { bisect } from '../bisect';
 import { AS_MODELLED, fillPot, porosity, type Correction } from './filled-pot';
 import type { Container } from './container';
 import type { Medium } from './mix';

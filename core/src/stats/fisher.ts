@@ -1,6 +1,6 @@
 import { assertCount } from '../assert';
 import { logChoose } from './beta-binomial';
-import { bisect } from './bisect';
+import { bisect } from '../bisect';
 
 /** Two groups and what became of them: successes and failures of each. */
 export interface TwoByTwo {

@@ -16,4 +16,3 @@ export * from './posterior';
 export * from './beta-posterior';
 export * from './beta-binomial';
 export * from './random';
-export { bisect } from './bisect';

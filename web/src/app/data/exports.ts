@@ -2,6 +2,7 @@ import { inject, Injectable } from '@angular/core';
 import { STORES } from './book';
 import { FILES_WORKER } from './workers';
 import { Journal } from './journal';
+import { LastFile } from './last-file';
 import { JournalFile } from './journal-file';
 import { saveBlob, saveText } from './save-text';
 import { Today } from './today';
@@ -18,6 +19,7 @@ export class Exports {
   private readonly worker = inject(FILES_WORKER);
   private readonly stores = inject(STORES);
   private readonly water = inject(Water);
+  private readonly last = inject(LastFile);
 
   /** The journal with its pictures. */
   async saveZip(): Promise<void> {
@@ -29,6 +31,7 @@ export class Exports {
     }
     const bytes = await this.worker.ask((w) => w.zip(this.file.entries(), pictures));
     this.saveBytes(`hypogeon-${this.journal.book()}-${this.today.day()}.zip`, bytes);
+    await this.last.saved();
   }
 
   /** Everything as a data package. */

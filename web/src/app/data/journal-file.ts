@@ -7,6 +7,7 @@ import {
 } from '@hypogeon/core/formats';
 import { entriesOf, type Entry } from '@hypogeon/core/journal';
 import { Journal } from './journal';
+import { LastFile } from './last-file';
 import { Pictures } from './pictures';
 import { saveText } from './save-text';
 import { Today } from './today';
@@ -31,17 +32,23 @@ export class JournalFile {
   private readonly today = inject(Today);
   private readonly worker = inject(FILES_WORKER);
   private readonly pictures = inject(Pictures);
+  private readonly last = inject(LastFile);
 
   async save(): Promise<void> {
     const name = `hypogeon-${this.journal.book()}-${this.today.day()}.json`;
+    saveText(name, await this.text(), 'application/json');
+    await this.last.saved();
+  }
+
+  /** The whole journal, as its file has it. */
+  text(): Promise<string> {
     // The file is the last resort where all else fails: without a worker it is written here.
-    const text = await this.worker
+    return this.worker
       .ask((w) => w.write(this.entries()))
       .catch((error: unknown) => {
         console.error('writing the file in the worker', error);
         return writeJournal(entriesOf(this.journal.state()));
       });
-    saveText(name, text, 'application/json');
   }
 
   /** @throws Stopped if the grower stops it, or what went wrong in the worker */

@@ -2,24 +2,29 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
 import { MatOption, MatSelect } from '@angular/material/select';
+import { placesIn } from '@hypogeon/core/bench';
 import { dataTables, tableCsv } from '@hypogeon/core/formats';
 import { Actions } from '../data/actions';
 import { Errand } from '../data/errand';
 import { Exports } from '../data/exports';
 import { Journal } from '../data/journal';
-import { JournalFile } from '../data/journal-file';
 import { saveText } from '../data/save-text';
 import { Today } from '../data/today';
 import { Field } from '../forms/field';
+import { Backup } from './backup';
 
 /** Everything out as open files, and what can come in. */
 @Component({
   selector: 'hy-data-page',
-  imports: [MatButton, MatOption, MatSelect, Field, RouterLink],
+  imports: [Backup, MatButton, MatOption, MatSelect, Field, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p class="quiet small"><a routerLink="/settings">Settings</a></p>
     <h1>Data in and out</h1>
+    <section aria-labelledby="backup">
+      <h2 id="backup" class="ruled">Backup</h2>
+      <hy-backup />
+    </section>
     <section aria-labelledby="out">
       <h2 id="out" class="ruled">Out</h2>
       <dl>
@@ -58,17 +63,20 @@ import { Field } from '../forms/field';
       <h2 id="in" class="ruled">In</h2>
       <ul>
         <li>
-          <a routerLink="/settings" fragment="journal">A journal or a zip that Hypogeon saved</a>:
-          what it changes is said first
-        </li>
-        <li>
           <a routerLink="/settings/paper">An old paper log</a>: a CSV with a row for every batch,
           columns as you have them
         </li>
         <li>
-          Readings of a logger: on the page of the bench they belong to, under
-          <a routerLink="/settings">Settings</a>
+          <a routerLink="/today/sheet">The pencil sheet</a>: what was written in by hand, typed or
+          read back
         </li>
+        @for (space of spaces(); track space.id) {
+          <li>
+            Readings of a logger or of a weather service for
+            <a [routerLink]="['/settings/air', space.id]">{{ space.name }}</a>
+          </li>
+        }
+        <li><a routerLink="/settings/devices">Sensors and scales</a>: readings as they come</li>
       </ul>
     </section>
   `,
@@ -115,22 +123,16 @@ import { Field } from '../forms/field';
   `,
 })
 export class DataPage {
-  private readonly file = inject(JournalFile);
   private readonly exports = inject(Exports);
   private readonly actions = inject(Actions);
   private readonly state = inject(Journal).state;
   private readonly today = inject(Today).day;
 
+  protected readonly spaces = computed(() => placesIn(this.state()));
   protected readonly errand = new Errand();
   protected readonly busy = this.errand.under;
   protected readonly tables = computed(() => dataTables(this.state(), this.today()));
   protected readonly ways: readonly Way[] = [
-    {
-      name: 'The journal',
-      says: 'Everything but pictures, as one JSON file that any Hypogeon reads.',
-      button: 'Save JSON',
-      run: () => this.file.save(),
-    },
     {
       name: 'With pictures',
       says: 'The journal and every picture in one zip: the full backup.',

@@ -1,19 +1,9 @@
-import { writeJournal } from '@hypogeon/core/formats';
-import { EMPTY_STATE, type Entry } from '@hypogeon/core/journal';
+import type { Entry } from '@hypogeon/core/journal';
 import { DAY, mount, type Bench } from '../../testing/mount';
 import { SettingsPage } from './settings-page';
 
 const open = (entries?: readonly Entry[]): Promise<Bench<SettingsPage>> =>
   mount(SettingsPage, {}, entries);
-
-async function choose(page: Bench<SettingsPage>, text: string, size = text.length): Promise<void> {
-  const input = page.all('input[type=file]')[0] as HTMLInputElement;
-  const file = { name: 'given.json', size, text: () => Promise.resolve(text) };
-  Object.defineProperty(input, 'files', { value: [file], configurable: true });
-  input.dispatchEvent(new Event('change'));
-  await page.settle();
-  await page.settle();
-}
 
 const mother: Entry = {
   id: 'm',
@@ -74,26 +64,19 @@ describe('settings', () => {
     expect(page.recorded()).toMatchObject([{ kind: 'put' }, { kind: 'air', tempC: 11, rh: 0.6 }]);
   });
 
-  it('says what a file would change, and changes it only when told', async () => {
+  it('finds a setting by what one would call it', async () => {
     const page = await open([]);
-    await choose(page, writeJournal([mother]));
-    expect(page.text).toContain('given.json would add 1 entry');
-    expect(page.journal.state().mothers.size).toBe(0);
-    await page.tap('Add them');
-    expect(page.journal.state().mothers.get('m1')!.name).toBe('From a file');
-    await choose(page, writeJournal([mother]));
-    expect(page.text).toContain('would add 0 entries');
-    expect(() => page.button('Add them')).toThrow();
-  });
-
-  it('refuses a bad file and one of 50 MB, unread', async () => {
-    const page = await open([]);
-    await choose(page, writeJournal([{ ...mother, day: '2026-02-30' }]));
-    expect(page.text).toContain('given.json was refused, and nothing was changed.');
-    expect(page.text).toContain('Line 2, day: is not a day of the calendar');
-    await choose(page, '', 50_000_000);
-    expect(page.text).toContain('This file has 50 MB');
-    expect(page.journal.state()).toEqual(EMPTY_STATE);
+    const box = page.field('Find a setting');
+    const offered = async (typed: string): Promise<string[]> => {
+      box.focus();
+      await page.fill('Find a setting', typed);
+      return [...document.querySelectorAll('mat-option')].map((o) => o.textContent.trim());
+    };
+    expect(await offered('inch')).toEqual(['Lengths: millimetres or inches']);
+    expect(await offered('fahr')).toEqual(['Temperatures: °C or °F']);
+    expect(await offered('dark')).toEqual(['Theme: Noon or Lamp']);
+    await offered('xyz');
+    expect(page.text).toContain('No setting is called so');
   });
 
   it('loads the demo beside the own journal, and asks before clearing it', async () => {

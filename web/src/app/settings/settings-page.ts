@@ -3,16 +3,14 @@ import { Router, RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
 import { MatOption, MatSelect } from '@angular/material/select';
 import { airOf, isEmptyPlace, placesIn } from '@hypogeon/core/bench';
-import { problemText } from '@hypogeon/core/formats';
-import { fold, SETTINGS_KEY, type Entry, type SettingsFields } from '@hypogeon/core/journal';
+import { SETTINGS_KEY, type SettingsFields } from '@hypogeon/core/journal';
 import { temperatureIn } from '@hypogeon/core/units';
 import { WATER_SCHOOL } from '@hypogeon/core/water';
 import { WOUND_SCHOOL } from '@hypogeon/core/wound';
 import { Actions } from '../data/actions';
-import { Errand } from '../data/errand';
 import { freshId } from '../data/fresh-id';
 import { Journal } from '../data/journal';
-import { JournalFile, type OfferedFile } from '../data/journal-file';
+import { JournalFile } from '../data/journal-file';
 import { Theme, THEMES, type ThemeChoice } from '../data/theme';
 import { Today } from '../data/today';
 import { touchedFields } from '../data/touched';
@@ -20,8 +18,8 @@ import { Words } from '../data/words';
 import { oneAtATime } from '../data/one-at-a-time';
 import { Field, FieldControl } from '../forms/field';
 import { Confirm } from '../ui/confirm';
+import { FindSetting } from './find-setting';
 import { Prices } from './prices';
-import { FilePick } from '../forms/file-pick';
 
 const THEME_WORD: Readonly<Record<ThemeChoice, string>> = {
   auto: 'As the device',
@@ -50,7 +48,7 @@ const PLACE_FEEDS = {
 
 @Component({
   selector: 'hy-settings-page',
-  imports: [FilePick, MatButton, MatOption, MatSelect, Field, FieldControl, RouterLink, Prices],
+  imports: [FindSetting, MatButton, MatOption, MatSelect, Field, FieldControl, RouterLink, Prices],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './settings-page.html',
   styleUrl: './settings-page.scss',
@@ -108,19 +106,12 @@ export class SettingsPage {
     };
   });
 
-  protected readonly errand = new Errand();
-  protected readonly offered = signal<{ readonly name: string; readonly read: OfferedFile } | null>(
-    null,
-  );
   protected readonly clearing = signal(false);
   /** What the grower added to the demo, and would lose with it. */
   protected readonly ownInDemo = computed(() => {
     if (this.journal.book() !== 'demo') return 0;
     return [...this.journal.state().log.values()].flat().filter((e) => e.by !== 'demo').length;
   });
-
-  protected readonly problemText = problemText;
-  protected readonly inDemo = computed(() => this.journal.book() === 'demo');
 
   protected setLength(length: string): void {
     this.setting({ length: length === 'in' ? 'in' : 'mm' });
@@ -196,63 +187,12 @@ export class SettingsPage {
     );
   }
 
-  protected readonly saveFile = oneAtATime(() => this.writeFile());
-
-  private async writeFile(): Promise<void> {
-    await this.file.save();
-    this.actions.say('The journal is in your downloads.');
-  }
-
-  protected async choose(file: File | undefined): Promise<void> {
-    if (!file) return;
-    this.offered.set(null);
-    const read = await this.errand.run(file.name, () => this.file.read(file));
-    if (read) this.offered.set({ name: file.name, read });
-  }
-
-  protected async take(
-    entries: readonly Entry[],
-    pictures: ReadonlyMap<string, Blob>,
-  ): Promise<void> {
-    this.offered.set(null);
-    const batches = fold(entries).batches.size;
-    try {
-      // Before the entries that name them, as when they are taken.
-      await this.file.restore(pictures);
-    } catch {
-      return this.actions.say('The store is full: the pictures do not fit. Nothing was taken.');
-    }
-    const saved = await this.journal.take(entries);
-    const seen = pictures.size > 0 ? `, ${pictures.size} pictures` : '';
-    if (saved)
-      this.actions.say(
-        `Added: ${batches === 1 ? '1 batch' : `${batches} batches`}${seen} in the file.`,
-      );
-  }
-
-  protected leave(): void {
-    this.offered.set(null);
-  }
-
-  protected stop(): void {
-    this.file.stop();
-  }
-
   protected async demo(): Promise<void> {
     await this.journal.openDemo();
   }
 
   protected async own(): Promise<void> {
     await this.journal.openOwn();
-  }
-
-  /** The file goes where it belongs, not into the demo that is cleared some day. */
-  protected async takeHome(
-    entries: readonly Entry[],
-    pictures: ReadonlyMap<string, Blob>,
-  ): Promise<void> {
-    await this.journal.openOwn();
-    await this.take(entries, pictures);
   }
 
   /** A place in which nothing stands any more; undone by a tap. What once stood there keeps its name. */

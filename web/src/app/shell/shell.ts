@@ -2,6 +2,7 @@ import {
   ChangeDetectionStrategy,
   Component,
   computed,
+  DestroyRef,
   inject,
   Injector,
   type Type,
@@ -19,6 +20,9 @@ import { LOCALE } from '../data/locale';
 import { mdiDotsHorizontal, mdiMagnify } from '@mdi/js';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { filter, map } from 'rxjs';
+
+/** The day stands, and the thread is free. */
+const KEPT_FILE_MS = 4_000;
 
 @Component({
   selector: 'hy-shell',
@@ -86,6 +90,17 @@ export class Shell {
     const saving = this.journal.saving();
     return saving.is === 'failed' ? saving : null;
   });
+
+  constructor() {
+    // A file that is kept by itself is nobody's first screen.
+    const later = setTimeout(() => void this.keepFile(), KEPT_FILE_MS);
+    inject(DestroyRef).onDestroy(() => clearTimeout(later));
+  }
+
+  private async keepFile(): Promise<void> {
+    const { KeptFile } = await import('../data/kept-file');
+    this.injector.get(KeptFile);
+  }
 
   /** A tab that holds what the store has not confirmed does not close without asking. */
   protected warn(event: BeforeUnloadEvent): void {

@@ -20,6 +20,7 @@ import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { Water } from '../data/water';
 import { Words } from '../data/words';
+import { BackupDue } from './backup-due';
 import { AgendaLine } from './agenda-line';
 import { AirStrip } from './air-strip';
 import { Bands, type Band } from './bands';
@@ -33,7 +34,17 @@ const FEW = 40;
 /** What today asks, place by place, and what it wants left alone. */
 @Component({
   selector: 'hy-today-page',
-  imports: [AgendaLine, AirStrip, Bands, DayNotices, LeaveRuler, MatButton, RouterLink, Welcome],
+  imports: [
+    BackupDue,
+    AgendaLine,
+    AirStrip,
+    Bands,
+    DayNotices,
+    LeaveRuler,
+    MatButton,
+    RouterLink,
+    Welcome,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './today-page.html',
   styleUrl: './today-page.scss',

@@ -1,0 +1,159 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { counted, NOUN } from '@hypogeon/words';
+import { Actions } from '../data/actions';
+import { Errand } from '../data/errand';
+import { Journal } from '../data/journal';
+import { JournalFile, type OfferedFile } from '../data/journal-file';
+import { KeptFile } from '../data/kept-file';
+import { LastFile } from '../data/last-file';
+import { oneAtATime } from '../data/one-at-a-time';
+import { Words } from '../data/words';
+import { FilePick } from '../forms/file-pick';
+import { RestoreOffer } from './restore-offer';
+
+/** The backup: what is in no file yet, a file by hand, one that is kept by itself, and the way back. */
+@Component({
+  selector: 'hy-backup',
+  imports: [FilePick, MatButton, RestoreOffer],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <p>
+      {{ journal.state().size }} entries, {{ journal.state().batches.size }} batches,
+      {{ journal.state().mothers.size }} mothers. {{ state() }}
+      @if (unfiled(); as text) {
+        <strong>{{ text }}</strong>
+      }
+    </p>
+    <div class="row">
+      <button matButton="outlined" (click)="saveFile()">Save a backup file</button>
+      <hy-file-pick
+        look="outlined"
+        label="Restore or add a backup"
+        accept=".json,.zip,application/json,application/zip"
+        (picked)="choose($event[0])"
+      />
+    </div>
+    @let k = kept.kept();
+    <div class="kept" role="status">
+      @switch (k.is) {
+        @case ('off') {
+          @if (!kept.can) {
+            <p class="quiet small">
+              This browser cannot keep a file by itself: save one by hand now and then.
+            </p>
+          } @else if (journal.book() === 'own') {
+            <button matButton="text" (click)="keep()">Keep a file up to date by itself</button>
+          }
+        }
+        @case ('kept') {
+          <p>
+            <strong>{{ k.name }}</strong> is kept up to date{{
+              k.at ? ', last at ' + time(k.at) : ''
+            }}.
+            <button matButton="text" (click)="leaveIt()">Stop</button>
+          </p>
+        }
+        @case ('asks') {
+          <p>
+            <strong>{{ k.name }}</strong> is not kept up to date now: the browser asks again whether
+            it may be written.
+            <button matButton="outlined" (click)="kept.allow()">Allow</button>
+            <button matButton="text" (click)="leaveIt()">Stop</button>
+          </p>
+        }
+        @case ('failed') {
+          <p class="problem">
+            {{ k.name }} could not be written: {{ k.why }}. The journal itself is safe here.
+            <button matButton="outlined" (click)="keep()">Choose a file</button>
+            <button matButton="text" (click)="leaveIt()">Stop</button>
+          </p>
+        }
+      }
+    </div>
+    <div aria-live="polite">
+      @if (errand.under()) {
+        <p class="quiet">
+          Reading {{ errand.under() }} …
+          <button matButton="text" (click)="stop()">Stop</button>
+        </p>
+      }
+      @if (errand.problem()) {
+        <p class="problem">{{ errand.problem() }}</p>
+      }
+      @if (offered(); as o) {
+        <hy-restore-offer [name]="o.name" [read]="o.read" (done)="offered.set(null)" />
+      }
+    </div>
+  `,
+  styles: `
+    :host {
+      display: grid;
+      gap: 0.9rem;
+      justify-items: start;
+    }
+    .row {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.6rem;
+    }
+  `,
+})
+export class Backup {
+  private readonly actions = inject(Actions);
+  private readonly file = inject(JournalFile);
+  private readonly last = inject(LastFile);
+  private readonly words = inject(Words);
+  protected readonly kept = inject(KeptFile);
+  protected readonly journal = inject(Journal);
+
+  protected readonly errand = new Errand();
+  protected readonly offered = signal<{ readonly name: string; readonly read: OfferedFile } | null>(
+    null,
+  );
+  protected readonly state = computed(() => {
+    switch (this.journal.saving().is) {
+      case 'failed':
+        return 'Not all of it is saved: keep this tab open and save the file.';
+      case 'saved':
+        return 'All saved in this browser.';
+      default:
+        return 'Saving …';
+    }
+  });
+  protected readonly unfiled = computed(() => {
+    const unfiled = this.last.unfiled();
+    if (!unfiled || unfiled.entries === 0) return '';
+    const entries = counted(unfiled.entries, NOUN.entry);
+    return unfiled.days === null
+      ? `${entries}, in no file yet.`
+      : `${entries} since the last file, ${unfiled.days === 0 ? 'today' : `${counted(unfiled.days, NOUN.day)} ago`}.`;
+  });
+
+  protected readonly saveFile = oneAtATime(() => this.writeFile());
+  protected readonly keep = oneAtATime(() => this.kept.choose());
+
+  private async writeFile(): Promise<void> {
+    await this.file.save();
+    this.actions.say('The journal is in your downloads.');
+  }
+
+  protected async choose(file: File | undefined): Promise<void> {
+    if (!file) return;
+    this.offered.set(null);
+    const read = await this.errand.run(file.name, () => this.file.read(file));
+    if (read) this.offered.set({ name: file.name, read });
+  }
+
+  protected stop(): void {
+    this.file.stop();
+  }
+
+  protected leaveIt(): void {
+    void this.kept.stop();
+  }
+
+  protected time(at: Date): string {
+    return at.toLocaleTimeString(this.words.style().locale, { hour: '2-digit', minute: '2-digit' });
+  }
+}

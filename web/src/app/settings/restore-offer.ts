@@ -1,0 +1,114 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { problemText } from '@hypogeon/core/formats';
+import { fold, type Entry } from '@hypogeon/core/journal';
+import { counted, NOUN } from '@hypogeon/words';
+import { Actions } from '../data/actions';
+import { Journal } from '../data/journal';
+import { JournalFile, type OfferedFile } from '../data/journal-file';
+
+/** What a file would change, said before it does; or why it was refused. */
+@Component({
+  selector: 'hy-restore-offer',
+  imports: [MatButton],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @let r = read();
+    @if (r.ok) {
+      <div class="offer">
+        <p>
+          <strong>{{ name() }}</strong> would add {{ r.preview.fresh }}
+          {{ r.preview.fresh === 1 ? 'entry' : 'entries' }}: {{ r.preview.newBatches }} new batches,
+          {{ r.preview.changedBatches }} known ones changed. {{ r.preview.known }} are here already.
+          @if (r.preview.unknown > 0) {
+            {{ r.preview.unknown }} are of a newer kind; they are kept.
+          }
+          @if (r.preview.clashing > 0) {
+            {{ r.preview.clashing }} of those have other content here: of each the same one is kept
+            on every device.
+          }
+          @if (r.pictures.size > 0) {
+            {{ r.pictures.size }} pictures come along.
+          }
+          @if (r.leftOut > 0) {
+            {{ r.leftOut }} files of the zip are no pictures, or no entry names them: they are left
+            out.
+          }
+        </p>
+        @if (inDemo()) {
+          <p><strong>This is the demo.</strong> What you add here goes when the demo is cleared.</p>
+        }
+        <div class="row">
+          @if (inDemo()) {
+            <button matButton="filled" (click)="takeHome(r.entries, r.pictures)">
+              Add to my own journal
+            </button>
+          }
+          @if (r.preview.fresh > 0 || r.preview.clashing > 0 || r.pictures.size > 0) {
+            <button
+              [matButton]="inDemo() ? 'outlined' : 'filled'"
+              (click)="take(r.entries, r.pictures)"
+            >
+              {{ inDemo() ? 'Add to the demo' : 'Add them' }}
+            </button>
+          }
+          <button matButton="text" (click)="leave()">Cancel</button>
+        </div>
+      </div>
+    } @else {
+      <div class="offer refused">
+        <p>
+          <strong>{{ name() }} was refused, and nothing was changed.</strong>
+        </p>
+        <ul>
+          @for (p of r.problems; track $index) {
+            <li>{{ problemText(p) }}</li>
+          }
+        </ul>
+      </div>
+    }
+  `,
+  styleUrl: './settings-page.scss',
+})
+export class RestoreOffer {
+  private readonly actions = inject(Actions);
+  private readonly file = inject(JournalFile);
+  private readonly journal = inject(Journal);
+  readonly name = input.required<string>();
+  readonly read = input.required<OfferedFile>();
+  /** Taken, or left. */
+  readonly done = output();
+
+  protected readonly problemText = problemText;
+  protected readonly inDemo = computed(() => this.journal.book() === 'demo');
+
+  protected async take(
+    entries: readonly Entry[],
+    pictures: ReadonlyMap<string, Blob>,
+  ): Promise<void> {
+    this.done.emit();
+    const batches = fold(entries).batches.size;
+    try {
+      // Before the entries that name them, as when they are taken.
+      await this.file.restore(pictures);
+    } catch {
+      return this.actions.say('The store is full: the pictures do not fit. Nothing was taken.');
+    }
+    const saved = await this.journal.take(entries);
+    const seen = pictures.size > 0 ? `, ${counted(pictures.size, NOUN.picture)}` : '';
+    if (saved) this.actions.say(`Added: ${counted(batches, NOUN.batch)}${seen} in the file.`);
+  }
+
+  /** The file goes where it belongs, not into the demo that is cleared some day. */
+  protected async takeHome(
+    entries: readonly Entry[],
+    pictures: ReadonlyMap<string, Blob>,
+  ): Promise<void> {
+    await this.journal.openOwn();
+    await this.take(entries, pictures);
+  }
+
+  protected leave(): void {
+    this.done.emit();
+  }
+}
