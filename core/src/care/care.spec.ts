@@ -5,7 +5,7 @@ import { append, fold, type BatchFields, type State } from '../journal';
 import { roundOn, tasksAhead, taskDone, verdictsOn } from '../round';
 import { batchPut, DAY, FIELDS, written } from '../testing/entries';
 import { batchIn, deedsOf, storyCare, storyDay, storyState } from '../testing/story';
-import { careOf, motherCareOf, neighboursAtRisk, type Care, type StepId } from '.';
+import { careOf, motherCareOf, neighboursAtRisk, rotBeside, type Care, type StepId } from '.';
 
 type Draft = Parameters<typeof written>[number];
 const step = (care: Care, id: StepId) => care.steps.find((s) => s.id === id);
@@ -297,6 +297,9 @@ describe('rot and its neighbours', () => {
   it('is over after two weeks', () => {
     const state = bench(put('near', { tray: 't1' }));
     expect(neighboursAtRisk(state, batchIn(state, 'near'), storyDay(27))).toEqual([]);
+    // What stood in the same tray saw rot close by, before any of its own; what rotted first did not.
+    expect(rotBeside(state, batchIn(state, 'near'))).toBe(true);
+    expect(rotBeside(state, batchIn(state, 'rotted'))).toBe(false);
   });
 
   it('cut the same day with a blade that was only clean', () => {

@@ -82,6 +82,33 @@ function nearRot(state: State, batch: Batch): readonly Neighbour[] {
   return [...near.values()].sort((a, b) => (a.day < b.day ? 1 : -1));
 }
 
+/** The first day rot was seen in a batch; null if none was. */
+const firstRot = memo((batch: Batch): Day | null => {
+  const days = [
+    ...batch.cuttings.flatMap(({ outcome, lost }) =>
+      outcome === 'rotted' && lost ? [lost.by] : [],
+    ),
+    ...batch.looks.flatMap((look) => (look.seen === 'soft' ? [look.day] : [])),
+  ];
+  return days.reduce<Day | null>(
+    (first, day) => (first === null || day < first ? day : first),
+    null,
+  );
+});
+
+/**
+ * Whether another batch close by (same tray, place or blade) showed rot while this one lived, and before it showed any
+ * itself: what spread here did not begin here.
+ */
+export function rotBeside(state: State, batch: Batch): boolean {
+  const until = firstRot(batch) ?? batch.ended ?? '9999-12-31';
+  return nearRot(state, batch).some(({ batch: id, link }) => {
+    const other = state.batches.get(id);
+    const day = other && firstRot(other);
+    return CLOSE.has(link) && day != null && day >= batch.cutOn && day <= until;
+  });
+}
+
 /** Batches whose rot puts this one at risk on a day, and what they share. */
 export function neighboursAtRisk(state: State, batch: Batch, day: Day): readonly Neighbour[] {
   return nearRot(state, batch).filter((n) => {

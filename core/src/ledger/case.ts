@@ -1,4 +1,5 @@
 import { memoAround } from '../memo';
+import { rotBeside } from '../care';
 import { batchCode, batchTitle, paceOf, wateredEarly } from '../bench';
 import { daysBetween, type Day } from '../days';
 import type { Batch, Counts, State } from '../journal';
@@ -108,6 +109,7 @@ function aroundOf(state: State, batch: Batch): readonly unknown[] {
     state.settings,
     // The gate hangs on how wounds close on this bench, the cost on what is paid for components.
     paceOf(state).factor,
+    rotBeside(state, batch),
     state.components.size,
     ...state.components.values(),
     state.ownTaxa.get(batch.taxon),

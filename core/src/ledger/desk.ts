@@ -66,6 +66,9 @@ export interface Lost {
   readonly yearWeeks: readonly LossBar[];
   readonly byWater: readonly LossGroup[];
   readonly byGate: readonly LossGroup[];
+  readonly byNeighbours: readonly LossGroup[];
+  readonly byDry: readonly LossGroup[];
+  readonly byMedium: readonly LossGroup[];
   readonly byPlace: readonly LossGroup[];
   readonly byAir: readonly LossGroup[];
   readonly findings: Findings;
@@ -135,6 +138,9 @@ export function ledgerDesk() {
         yearWeeks: lossesByYearWeek(counted),
         byWater: lossesByWater(mine),
         byGate: lossesBy(mine, 'gate'),
+        byNeighbours: lossesBy(mine, 'neighbours'),
+        byDry: lossesBy(mine, 'days to dry'),
+        byMedium: lossesBy(mine, 'medium or water'),
         byPlace: lossesBy(mine, 'space'),
         byAir: lossesBy(mine, 'air'),
         findings: findLosses(mine),

@@ -8,6 +8,7 @@ import {
   wateredEarly,
   waterSchoolOf,
 } from '../bench';
+import { rotBeside } from '../care';
 import { METHOD, type CourseId } from '../botany';
 import { daysBetween } from '../days';
 import type { Batch, State } from '../journal';
@@ -32,6 +33,7 @@ export const GROUPINGS = [
   'pot',
   'space',
   'air',
+  'neighbours',
   'season',
   'year',
   'mother',
@@ -55,6 +57,7 @@ export const GROUPING_NAME: Readonly<Record<Grouping, string>> = {
   pot: 'Pot',
   space: 'Place',
   air: 'Air of the place when cut',
+  neighbours: 'Rot close by',
   season: 'Season of the cut',
   year: 'Year of the cut',
   mother: 'Mother',
@@ -97,6 +100,8 @@ export function groupOf(state: State, batch: Batch, by: Grouping): string | null
       return state.spaces.get(batch.standSpace)?.name ?? null;
     case 'air':
       return airGroup(state, batch);
+    case 'neighbours':
+      return rotBeside(state, batch) ? 'Rot close by before its own' : 'No rot close by';
     case 'days to water':
       return waterGroup(batch);
     case 'season':

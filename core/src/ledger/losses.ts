@@ -118,6 +118,7 @@ const LOOKED_AT: readonly Grouping[] = [
   'pot',
   'space',
   'air',
+  'neighbours',
   'season',
 ];
 

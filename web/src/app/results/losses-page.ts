@@ -71,6 +71,12 @@ const STRENGTH = {
         <div class="pair">
           <hy-loss-table heading="By days from cut to first water" [rows]="v.byWater" />
           <hy-loss-table heading="By first water: before it was safe, or after" [rows]="v.byGate" />
+          <hy-loss-table
+            heading="By rot close by: same tray, place or blade"
+            [rows]="v.byNeighbours"
+          />
+          <hy-loss-table heading="By days to dry" [rows]="v.byDry" />
+          <hy-loss-table heading="By medium or water" [rows]="v.byMedium" />
           <hy-loss-table heading="By place" [rows]="v.byPlace" />
           <hy-loss-table heading="By the air when it was cut" [rows]="v.byAir" />
         </div>
