@@ -32,6 +32,8 @@ import { Field, FieldControl } from '../forms/field';
 import { numberFrom } from '../forms/number';
 import { MixDesk } from './mix-desk';
 import { MixTabs } from './mix-tabs';
+import type { Column } from '../ui/column';
+import { Table } from '../ui/table';
 import { NumberPipe } from '../ui/number-pipe';
 
 type Typed = Readonly<Record<JugField, string>>;
@@ -46,9 +48,16 @@ const BLANK: Typed = {
 };
 
 /** A drain test step by step, with a clock; what it finds stands beside what was modelled. */
+/** What a test says of one share, beside the model. */
+interface Measured {
+  readonly what: string;
+  readonly measured: string;
+  readonly modelled: string;
+}
+
 @Component({
   selector: 'hy-jug-page',
-  imports: [MatButton, MatOption, MatSelect, NumberPipe, Field, FieldControl, MixTabs],
+  imports: [Table, MatButton, MatOption, MatSelect, NumberPipe, Field, FieldControl, MixTabs],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
@@ -173,40 +182,7 @@ const BLANK: Typed = {
 
       <section aria-label="What it says" aria-live="polite">
         @if (result(); as r) {
-          <h2 class="ruled">This test</h2>
-          <table>
-            <thead>
-              <tr>
-                <th></th>
-                <th scope="col" class="number">Measured</th>
-                <th scope="col" class="number">Modelled</th>
-              </tr>
-            </thead>
-            <tbody>
-              <tr>
-                <th scope="row">Water after draining</th>
-                <td class="number">{{ words.percent(r.water) }}</td>
-                <td class="number">{{ words.percent(r.model.water) }}</td>
-              </tr>
-              <tr>
-                <th scope="row">Air after draining</th>
-                <td class="number">{{ words.percent(r.air) }}</td>
-                <td class="number">{{ words.percent(r.model.air) }}</td>
-              </tr>
-              <tr>
-                <th scope="row">All pores</th>
-                <td class="number">{{ words.percent(r.porosity) }}</td>
-                <td class="number">{{ words.percent(r.model.water + r.model.air) }}</td>
-              </tr>
-              @if (r.densityGPerL !== null) {
-                <tr>
-                  <th scope="row">A litre weighs, dry</th>
-                  <td class="number">{{ r.densityGPerL | hyNumber }} g</td>
-                  <td class="number">{{ r.model.medium.densityGPerL | hyNumber }} g</td>
-                </tr>
-              }
-            </tbody>
-          </table>
+          <hy-table name="This test" heading [columns]="columns" [rows]="r" />
         }
         <h2 class="ruled">Tests of {{ desk.origin()?.name }}</h2>
         @if (average(); as m) {
@@ -341,11 +317,36 @@ export class JugPage {
   });
   private readonly problems = computed(() => jugProblems(this.test()));
 
-  protected readonly result = computed(() => {
+  protected readonly columns: readonly Column<Measured>[] = [
+    { key: 'what', head: 'Share', text: (r) => r.what },
+    { key: 'measured', head: 'Measured', number: true, text: (r) => r.measured },
+    { key: 'modelled', head: 'Modelled', number: true, text: (r) => r.modelled },
+  ];
+  protected readonly result = computed((): readonly Measured[] | null => {
     const mix = this.desk.origin();
     if (!mix || Object.keys(this.problems()).length > 0) return null;
     const model = fillPot(mix.medium, jugPot(this.test()));
-    return { ...readJug(this.test()), model };
+    const read = readJug(this.test());
+    const row = (what: string, measured: number, modelled: number): Measured => ({
+      what,
+      measured: this.words.percent(measured),
+      modelled: this.words.percent(modelled),
+    });
+    const grams = (g: number): string => `${this.words.number(Math.round(g))} g`;
+    return [
+      row('Water after draining', read.water, model.water),
+      row('Air after draining', read.air, model.air),
+      row('All pores', read.porosity, model.water + model.air),
+      ...(read.densityGPerL === null
+        ? []
+        : [
+            {
+              what: 'A litre weighs, dry',
+              measured: grams(read.densityGPerL),
+              modelled: grams(model.medium.densityGPerL),
+            },
+          ]),
+    ];
   });
 
   protected readonly average = computed(() =>

@@ -11,6 +11,7 @@ import {
   type SolvedMix,
   type Target,
   type TargetName,
+  type Part,
 } from '@hypogeon/core/media';
 import { BENCH_WORKER } from '../data/workers';
 import { Drafts } from '../data/drafts';
@@ -25,6 +26,8 @@ import { Field, FieldControl } from '../forms/field';
 import { numberFrom } from '../forms/number';
 import { MixDesk } from './mix-desk';
 import { MixTabs } from './mix-tabs';
+import type { Column } from '../ui/column';
+import { Table } from '../ui/table';
 import { NumberPipe } from '../ui/number-pipe';
 
 interface SolveDraft {
@@ -64,6 +67,7 @@ const NAME: Readonly<Record<TargetName, string>> = {
     MixTabs,
     PotSection,
     StrataColumn,
+    Table,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
@@ -195,19 +199,7 @@ const NAME: Readonly<Record<TargetName, string>> = {
             <div class="found">
               <hy-strata-column [parts]="m.parts" />
               <div>
-                <table>
-                  <caption class="unseen">
-                    Shares of the mix found
-                  </caption>
-                  <tbody>
-                    @for (p of m.parts; track p.component.id) {
-                      <tr>
-                        <th scope="row">{{ p.component.name }}</th>
-                        <td class="number">{{ words.percent(p.parts) }}</td>
-                      </tr>
-                    }
-                  </tbody>
-                </table>
+                <hy-table name="Shares of the mix found" [columns]="columns" [rows]="m.parts" />
                 <p class="small quiet">
                   Water {{ words.percent(m.pot.water) }}, air {{ words.percent(m.pot.air) }},
                   mineral {{ words.percent(m.pot.medium.mineral)
@@ -315,6 +307,21 @@ const NAME: Readonly<Record<TargetName, string>> = {
   `,
 })
 export class SolvePage {
+  protected readonly columns: readonly Column<Part>[] = [
+    {
+      key: 'name',
+      head: 'Component',
+      text: (p) => p.component.name,
+      sort: (p) => p.component.name,
+    },
+    {
+      key: 'share',
+      head: 'Share',
+      number: true,
+      text: (p) => this.words.percent(p.parts),
+      sort: (p) => p.parts,
+    },
+  ];
   private readonly journal = inject(Journal);
   private readonly worker = inject(BENCH_WORKER);
   protected readonly errand = new Errand();

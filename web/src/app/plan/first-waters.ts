@@ -4,56 +4,27 @@ import { firstWaterOutlooks } from '@hypogeon/core/plan';
 import type { FirstWaterId } from '@hypogeon/core/water';
 import type { WoundClock } from '@hypogeon/core/wound';
 import { Words } from '../data/words';
+import type { Column } from '../ui/column';
+import { Table } from '../ui/table';
+
+interface Row {
+  readonly id: FirstWaterId;
+  readonly name: string;
+  readonly comes: string;
+  readonly open: string;
+  readonly wet: string;
+}
 
 /** The schools of first water for one cut: when each waters, and how long the wound would sit wet. */
 @Component({
   selector: 'hy-first-waters',
+  imports: [Table],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="scroll" tabindex="0" role="region" aria-label="First waters, a table">
-      <table>
-        <thead>
-          <tr>
-            <th scope="col">First water</th>
-            <th scope="col">Comes</th>
-            <th scope="col" class="number">Wound still open</th>
-            <th scope="col" class="number">Would sit wet</th>
-          </tr>
-        </thead>
-        <tbody>
-          @for (row of rows(); track row.id) {
-            <tr [class.chosen]="row.id === chosen()">
-              <th scope="row">
-                {{ row.name }}
-                @if (row.id === chosen()) {
-                  <span class="unseen">, chosen</span>
-                }
-              </th>
-              <td>{{ row.comes }}</td>
-              <td class="number">{{ row.open }}</td>
-              <td class="number">{{ row.wet }}</td>
-            </tr>
-          }
-        </tbody>
-      </table>
-    </div>
+    <hy-table name="First waters" [columns]="columns" [rows]="rows()" [marked]="isChosen()" />
     <p class="quiet small">
       Only “at once” waters while the cut is open. The last two columns say what each would risk.
     </p>
-  `,
-  styles: `
-    th,
-    td {
-      padding-block: 0.3rem;
-    }
-    .chosen th,
-    .chosen td {
-      background: var(--living-soft);
-      font-weight: 650;
-    }
-    th[scope='row'] {
-      font-weight: 500;
-    }
   `,
 })
 export class FirstWaters {
@@ -62,7 +33,22 @@ export class FirstWaters {
   readonly cutOn = input.required<Day>();
   readonly chosen = input.required<FirstWaterId>();
 
-  protected readonly rows = computed(() =>
+  protected readonly columns: readonly Column<Row>[] = [
+    {
+      key: 'name',
+      head: 'First water',
+      text: (r) => r.name,
+      note: (r) => (r.id === this.chosen() ? 'chosen' : ''),
+    },
+    { key: 'comes', head: 'Comes', text: (r) => r.comes },
+    { key: 'open', head: 'Wound still open', number: true, text: (r) => r.open },
+    { key: 'wet', head: 'Would sit wet', number: true, text: (r) => r.wet },
+  ];
+  protected readonly isChosen = computed(() => {
+    const chosen = this.chosen();
+    return (r: Row): boolean => r.id === chosen;
+  });
+  protected readonly rows = computed((): readonly Row[] =>
     firstWaterOutlooks(this.clock(), this.cutOn()).map(({ school, wants, on, open, wetDays }) => ({
       id: school.id,
       name: school.name,

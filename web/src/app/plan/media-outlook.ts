@@ -5,64 +5,35 @@ import { fillPot } from '@hypogeon/core/media';
 import { columnOf, dryOut, mobilityAt, type DryOut } from '@hypogeon/core/water';
 import { Journal } from '../data/journal';
 import { Words } from '../data/words';
+import type { Column } from '../ui/column';
+import { Table } from '../ui/table';
 
 /** The chosen mix and so many others beside it. */
 const MOST = 6;
 
+interface Row {
+  readonly id: string;
+  readonly name: string;
+  readonly air: string;
+  readonly third: string;
+  readonly top: string;
+}
+
 /** What the medium would mean in the chosen pot where it will stand: how long it stays wet by two schools. */
 @Component({
   selector: 'hy-media-outlook',
+  imports: [Table],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (rows().length > 0) {
       <section aria-labelledby="media">
         <h2 id="media" class="ruled">Mixes in this pot</h2>
-        <div class="scroll" tabindex="0" role="region" aria-label="Mixes, a table">
-          <table>
-            <thead>
-              <tr>
-                <th scope="col">Mix</th>
-                <th scope="col" class="number">Air</th>
-                <th scope="col" class="number">A third gone</th>
-                <th scope="col" class="number">Dry to 2.5 cm</th>
-              </tr>
-            </thead>
-            <tbody>
-              @for (row of rows(); track row.id) {
-                <tr [class.chosen]="row.id === chosen()">
-                  <th scope="row">
-                    {{ row.name }}
-                    @if (row.id === chosen()) {
-                      <span class="unseen">, chosen</span>
-                    }
-                  </th>
-                  <td class="number">{{ row.air }}</td>
-                  <td class="number">{{ row.third }}</td>
-                  <td class="number">{{ row.top }}</td>
-                </tr>
-              }
-            </tbody>
-          </table>
-        </div>
+        <hy-table name="Mixes" [columns]="columns" [rows]="rows()" [marked]="isChosen()" />
         <p class="quiet small">
           Days from a drained pot, in the air of the day of the cut: so long a wound would sit in
           wet medium, and so far apart the drinks lie.
         </p>
       </section>
-    }
-  `,
-  styles: `
-    th,
-    td {
-      padding-block: 0.3rem;
-    }
-    .chosen th,
-    .chosen td {
-      background: var(--living-soft);
-      font-weight: 650;
-    }
-    th[scope='row'] {
-      font-weight: 500;
     }
   `,
 })
@@ -74,7 +45,22 @@ export class MediaOutlook {
   readonly day = input.required<Day>();
   readonly chosen = input.required<string>();
 
-  protected readonly rows = computed(() => {
+  protected readonly columns: readonly Column<Row>[] = [
+    {
+      key: 'name',
+      head: 'Mix',
+      text: (r) => r.name,
+      note: (r) => (r.id === this.chosen() ? 'chosen' : ''),
+    },
+    { key: 'air', head: 'Air', number: true, text: (r) => r.air },
+    { key: 'third', head: 'A third gone', number: true, text: (r) => r.third },
+    { key: 'top', head: 'Dry to 2.5 cm', number: true, text: (r) => r.top },
+  ];
+  protected readonly isChosen = computed(() => {
+    const chosen = this.chosen();
+    return (r: Row): boolean => r.id === chosen;
+  });
+  protected readonly rows = computed((): readonly Row[] => {
     const state = this.state();
     const container = this.container() === '' ? null : containerOf(state, this.container());
     if (!container) return [];

@@ -278,7 +278,7 @@ describe('planning a batch', () => {
       .all('hy-media-outlook tbody tr')
       .map((r) => r.textContent.replace(/\s+/g, ' '));
     expect(mixes).toHaveLength(6);
-    expect(mixes[0]).toMatch(/Bench mix ?, chosen ?\d+ %\d+–\d+ d\d+–\d+ d/);
+    expect(mixes[0]).toMatch(/Bench mix ?chosen ?\d+ % ?\d+–\d+ d ?\d+–\d+ d/);
     expect(page.text).toContain('What to do when');
     expect(page.text).toMatch(/\d\.\d L of Bench mix, dry: /);
     expect(page.text).toMatch(/in all, \d\.\d\d a plant that lives/);
