@@ -14,6 +14,8 @@ const SCREENS = [
   ['Division', '/#/plan/divide?mother=m-hawo'],
   ['Try it first', '/#/plan/rehearse?mother=m-eche'],
   ['Multiply', '/#/plan/multiply?mother=m-kala'],
+  ['Practice', '/#/plan/practice'],
+  ['One of them smells', '/#/plan/practice/one-rotting'],
   ['Ghost plant, the second', '/#/mothers/m-gra2'],
   ['Plan sheet: Moonstones, crowns', '/#/bench/b-28/sheet'],
   ['Add a plant', '/#/plants/new'],

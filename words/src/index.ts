@@ -26,3 +26,4 @@ export * from './origins';
 export * from './rehearsal';
 export * from './chart-text';
 export * from './teaching';
+export * from './practice';

@@ -62,6 +62,16 @@ export const routes: Routes = [
     loadComponent: () => import('./rehearse/rehearse-page').then((m) => m.RehearsePage),
   },
   {
+    path: 'plan/practice',
+    title: 'Practice',
+    loadComponent: () => import('./practice/practice-page').then((m) => m.PracticePage),
+  },
+  {
+    path: 'plan/practice/:id',
+    title: 'Practice',
+    loadComponent: () => import('./practice/play-page').then((m) => m.PlayPage),
+  },
+  {
     path: 'plan/multiply',
     title: 'Multiply',
     loadComponent: () => import('./plan/multiply-page').then((m) => m.MultiplyPage),

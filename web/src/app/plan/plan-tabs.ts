@@ -18,5 +18,6 @@ export class PlanTabs {
     { path: '/plan/clump', name: 'Pups' },
     { path: '/plan/divide', name: 'Division' },
     { path: '/plan/multiply', name: 'Multiply' },
+    { path: '/plan/practice', name: 'Practice' },
   ];
 }

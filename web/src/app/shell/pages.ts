@@ -8,6 +8,7 @@ export const PAGES: readonly Page[] = [
   { title: 'Plan a batch', path: '/plan' },
   { title: 'Cut map', path: '/plan/stem' },
   { title: 'Multiply', path: '/plan/multiply' },
+  { title: 'Practice', path: '/plan/practice' },
   { title: 'Mother plants', path: '/mothers' },
   { title: 'Add a mother plant', path: '/mothers/new' },
   { title: 'Mixes', path: '/mixes' },

@@ -1,0 +1,3 @@
+export * from './scenario';
+export * from './game';
+export * from './ending';

@@ -1,0 +1,205 @@
+import { growthOn, slowed, timeOf } from '../botany';
+import { vapourPressureDeficit, type Air } from '../climate';
+import { closureRate, MOULD_RH, PLACE_FACTOR, referenceClosureDays } from '../wound';
+import {
+  dry,
+  evenly,
+  isBoneDry,
+  mobilityAt,
+  water,
+  waterIn,
+  wetnessTo,
+  type Memory,
+  type WaterManner,
+  type Wetness,
+} from '../water';
+import {
+  BONE_DRY_STEM,
+  DUDS,
+  LASTS_DAYS,
+  LOGGED_DAYS,
+  LOGGED_FROM,
+  LOGGED_HAZARD,
+  MOULD_HAZARD,
+  POT_SD,
+  REFERENCE_VPD,
+  REFILLS_DAYS,
+  RESERVE_SD,
+  ROOTS_DRY,
+  ROOTS_LOGGED,
+  ROOT_SD,
+  ROT_Q10,
+  SPREAD_HAZARD,
+  SPREADS_DAYS,
+  TOO_THIRSTY,
+  UNWIPED,
+  WET_WOUND_HAZARD,
+  WOUND_SD,
+} from './assumptions';
+import type { BenchLuck, CuttingLuck } from './luck';
+import { growingOf, type Strategy } from './strategy';
+import { weatherAhead, type Weather } from './weather-ahead';
+
+/** One cutting on its way. Days are from the cut; −1 where it has not come to that. */
+export interface Alive {
+  readonly luck: CuttingLuck;
+  readonly tau: number;
+  readonly rootsAt: number;
+  readonly lasts: number;
+  closure: number;
+  reserves: number;
+  growth: number;
+  hazard: number;
+  rooted: number;
+  rotted: number;
+  dried: number;
+}
+
+/** A bench as it stands on a morning. */
+export interface Bench {
+  readonly strategy: Strategy;
+  readonly luck: BenchLuck;
+  readonly air: readonly Air[];
+  readonly potPace: number;
+  readonly cuttings: readonly Alive[];
+  wetness: Wetness;
+  memory: Memory;
+  /** Of the stem zone, against drained, at last count. */
+  wet: number;
+  logged: number;
+  parched: number;
+  waterings: number;
+  litres: number;
+  /** Days on which rot came that is still in the tray. */
+  readonly sick: number[];
+}
+
+/** What is done with it on a day. */
+export interface Deed {
+  /** Set in its medium, or lying bare. */
+  readonly set: boolean;
+  readonly soak: WaterManner | null;
+  /** Rotted ones are found and taken out. */
+  readonly look: boolean;
+  /** °C that a mat adds. */
+  readonly warmerC?: number;
+}
+
+/** Six hours, as the advice reckons. */
+const STEP_DAYS = 0.25;
+
+/** @param days of air laid ready, from the cut */
+export function benchOf(
+  strategy: Strategy,
+  luck: BenchLuck,
+  weather: Weather,
+  days: number,
+): Bench {
+  const time = slowed(timeOf(strategy.way), Math.exp(ROOT_SD * luck.pace));
+  return {
+    strategy,
+    luck,
+    air: weatherAhead(strategy.place.usual.slice(0, days), weather, luck.normals),
+    potPace: Math.exp(POT_SD * luck.pot),
+    cuttings: luck.cuttings.map((one): Alive => startOf(strategy, one, time)),
+    wetness: evenly(strategy.column, strategy.startWetness),
+    memory: { wateredAt: 0, boneDryDays: 0 },
+    wet: 0,
+    logged: 0,
+    parched: 0,
+    waterings: 0,
+    litres: 0,
+    sick: [],
+  };
+}
+
+/** The morning of a day in its medium: how long it has been bone dry is noticed before the can is reached for. */
+export function morning(bench: Bench): void {
+  const boneDry = isBoneDry(bench.strategy.column, bench.wetness);
+  bench.memory = { ...bench.memory, boneDryDays: boneDry ? bench.memory.boneDryDays + 1 : 0 };
+}
+
+/** One day of a bench, by the product's own air, wound clock, column of medium and growth. */
+export function passDay(bench: Bench, day: number, { set, soak, look, warmerC = 0 }: Deed): void {
+  const { strategy, cuttings, sick } = bench;
+  const { column, place, taxon } = strategy;
+  const usualNow = bench.air[day]!;
+  const now = warmerC === 0 ? usualNow : { ...usualNow, tempC: usualNow.tempC + warmerC };
+  if (set) {
+    if (soak !== null) {
+      const before = waterIn(column, bench.wetness);
+      bench.wetness = water(column, bench.wetness, soak).wetness;
+      bench.memory = { wateredAt: day, boneDryDays: 0 };
+      bench.waterings++;
+      bench.litres += (waterIn(column, bench.wetness) - before) / 1e6;
+    }
+    bench.wet = wetnessTo(column, bench.wetness, strategy.stemMm);
+    bench.logged = bench.wet >= LOGGED_FROM ? bench.logged + 1 : 0;
+    bench.parched = bench.wet <= BONE_DRY_STEM ? bench.parched + 1 : 0;
+  }
+  const { wet, logged, parched } = bench;
+  const vpd = vapourPressureDeficit(now.tempC, now.rh);
+  const closing = closureRate(now) / PLACE_FACTOR[set ? 'medium' : 'rack'];
+  const grown = growthOn(taxon, growingOf(strategy, now, day));
+  const rooting =
+    logged > LOGGED_DAYS ? ROOTS_LOGGED : set && parched > LOGGED_DAYS ? ROOTS_DRY : 1;
+  const warm = ROT_Q10 ** ((now.tempC - 22) / 10);
+  const blade = strategy.wiped ? 1 : UNWIPED;
+  const near =
+    sick.filter((since) => day - since <= SPREADS_DAYS).length / Math.max(1, cuttings.length);
+  const shared = set ? SPREAD_HAZARD * near * wet : 0;
+  const stood = logged > LOGGED_DAYS ? LOGGED_HAZARD : 0;
+  const mould = now.rh > MOULD_RH ? MOULD_HAZARD : 0;
+  for (const one of cuttings) {
+    if (one.rotted >= 0 || one.dried >= 0) continue;
+    const open = 1 - Math.min(1, one.closure);
+    one.hazard +=
+      warm * (open * (blade * WET_WOUND_HAZARD * (set ? wet : 0) + mould) + stood + shared);
+    if (one.hazard >= one.luck.infection) {
+      one.rotted = day;
+      sick.push(day);
+      continue;
+    }
+    one.closure += closing / one.tau;
+    const drinks = one.rooted >= 0 && set && wet > BONE_DRY_STEM;
+    one.reserves = drinks
+      ? Math.min(1, one.reserves + 1 / REFILLS_DAYS)
+      : one.reserves - vpd / REFERENCE_VPD / one.lasts;
+    if (one.reserves <= 0) {
+      one.dried = day;
+      continue;
+    }
+    one.growth += grown * rooting * (one.reserves < TOO_THIRSTY ? 0.5 : 1);
+    if (one.rooted < 0 && one.growth >= one.rootsAt) one.rooted = day;
+  }
+  if (look) sick.length = 0;
+  if (set) {
+    const mobility = mobilityAt(now.tempC);
+    const usual = place.usual[day]!;
+    const power = Math.max(0.2, vpd / Math.max(0.05, vapourPressureDeficit(usual.tempC, usual.rh)));
+    const asked = (place.evaporation[day]! * power) / mobility;
+    bench.wetness = dry(column, bench.wetness, asked, bench.potPace * mobility, STEP_DAYS).wetness;
+  }
+}
+
+function startOf(strategy: Strategy, luck: CuttingLuck, time: ReturnType<typeof timeOf>): Alive {
+  const { way, widthMm } = strategy;
+  const tau =
+    way.wound === null || widthMm === null
+      ? null
+      : referenceClosureDays(widthMm, way.wound.tissue) * Math.exp(WOUND_SD * luck.wound);
+  return {
+    luck,
+    tau: tau ?? 1,
+    rootsAt:
+      luck.dud < DUDS ? Infinity : time.scale * (-Math.log(1 - luck.roots)) ** (1 / time.shape),
+    lasts: LASTS_DAYS[way.method] * Math.exp(RESERVE_SD * luck.reserve),
+    closure: tau === null ? 1 : 0,
+    reserves: 1,
+    growth: 0,
+    hazard: 0,
+    rooted: -1,
+    rotted: -1,
+    dried: -1,
+  };
+}

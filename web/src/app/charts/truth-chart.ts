@@ -1,0 +1,80 @@
+import type { TruthDay } from '@hypogeon/core/practice';
+import { percent } from '@hypogeon/words';
+import { dayTicks, NARROW, soilLine, type ChartModel } from './chart-model';
+import { endLabels } from './end-labels';
+
+const CURVES = [
+  { key: 'closure', name: 'wounds closed', ink: '--callus', dash: 'solid' },
+  { key: 'wet', name: 'stems wet', ink: '--water', dash: [6, 3] },
+  { key: 'reserves', name: 'reserves', ink: '--soil', dash: [2, 3] },
+  { key: 'rooted', name: 'rooted', ink: '--living', dash: 'solid' },
+  { key: 'rotted', name: 'rotted', ink: '--rot', dash: [8, 2, 2, 2] },
+] as const;
+
+/**
+ * What was true on every day and nobody could see: wounds, wet, reserves, roots, rot, as shares.
+ * @param watered days on which it had a drink: drops on the line
+ */
+export function truthChart(truth: readonly TruthDay[], watered: readonly number[]): ChartModel {
+  const last = truth.at(-1)?.day ?? 0;
+  const told = (t: TruthDay): string =>
+    CURVES.map(({ key, name }) => `${name} ${percent(t[key])}`).join(', ');
+  return {
+    says: `The truth over ${last} days. On the last: ${truth.length > 0 ? told(truth.at(-1)!) : 'nothing'}.`,
+    stops: truth.map((t) => ({
+      x: t.day,
+      says: `Day ${t.day}: ${told(t)}${watered.includes(t.day) ? '. Watered' : ''}.`,
+    })),
+    table: {
+      header: ['Day', ...CURVES.map((c) => c.name), 'watered'],
+      rows: truth.map((t) => [
+        t.day,
+        ...CURVES.map(({ key }) => percent(t[key])),
+        watered.includes(t.day) ? 'yes' : '',
+      ]),
+    },
+    option: (ink, wide) => {
+      const narrow = wide < NARROW;
+      return {
+        grid: { left: 46, right: narrow ? 100 : 120, top: 14, bottom: 32 },
+        xAxis: {
+          type: 'value',
+          min: 0,
+          max: Math.max(1, last),
+          name: 'day',
+          nameLocation: 'end',
+          splitLine: { show: false },
+          axisLabel: { customValues: dayTicks(Math.max(1, last), narrow ? 5 : 9) },
+        },
+        yAxis: { type: 'value', min: 0, max: 1, interval: 0.5, axisLabel: { formatter: percent } },
+        series: [
+          ...CURVES.map(({ key, ink: token, dash }) => ({
+            type: 'line',
+            silent: true,
+            symbol: 'none',
+            z: 3,
+            data: truth.map((t) => [t.day, t[key]]),
+            lineStyle: { color: ink(token), width: 2.2, type: dash },
+          })),
+          soilLine(ink, 0, last),
+          {
+            type: 'scatter',
+            silent: true,
+            z: 8,
+            clip: false,
+            symbol: 'path://M0 -9c3.5 5 5 7 5 9.5a5 5 0 0 1 -10 0c0 -2.5 1.5 -4.5 5 -9.5z',
+            symbolSize: [10, 15],
+            itemStyle: { color: ink('--water'), borderColor: ink('--paper'), borderWidth: 1.2 },
+            data: watered.map((day) => [day, 0]),
+          },
+          endLabels(
+            CURVES.map(({ key, name }) => ({ y: truth.at(-1)?.[key] ?? 0, text: name })),
+            last,
+            0.075,
+            ink,
+          ),
+        ],
+      };
+    },
+  };
+}

@@ -1,0 +1,272 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  signal,
+  untracked,
+} from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { RouterLink } from '@angular/router';
+import { pieceDrawn, CATALOGUE, formOf } from '@hypogeon/core/botany';
+import {
+  replay,
+  SCENARIO_IDS,
+  SCENARIOS,
+  seenOf,
+  type Act,
+  type PieceSeen,
+} from '@hypogeon/core/practice';
+import { actText, seenText } from '@hypogeon/words';
+import { PracticeStore } from '../data/practice-store';
+import { Words } from '../data/words';
+import { CuttingMark } from '../marks/cutting-mark';
+import { FRESH, type MarkState } from '../marks/mark-state';
+import { PracticeEnding } from './practice-ending';
+
+/** What passes time stands apart from what a hand does. */
+const WAITS: readonly Act[] = ['wait', 'week'];
+const HANDS: readonly Act[] = ['set', 'water', 'mist', 'look', 'tug', 'recut', 'move', 'warm'];
+
+const LOOKS: Readonly<Record<PieceSeen, string>> = {
+  gone: 'taken out',
+  soft: 'soft and dark',
+  shrivelled: 'shrivelled',
+  growing: 'new growth',
+  wrinkled: 'wrinkled',
+  plump: 'plump',
+};
+const BELOW = {
+  open: 'wound open',
+  closed: 'wound closed',
+  roots: 'roots',
+  holds: 'holds',
+  loose: 'loose',
+} as const;
+
+/** One bench, one day at a time, with what can be seen and felt. */
+@Component({
+  selector: 'hy-play-page',
+  imports: [CuttingMark, MatButton, PracticeEnding, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (scenario(); as s) {
+      @let p = played()!;
+      <div class="page-head">
+        <div>
+          <p class="quiet small"><a routerLink="/plan/practice">Practice</a></p>
+          <h1>{{ s.title }}</h1>
+        </div>
+        <button matButton="text" class="push" (click)="again()" [disabled]="p.acts.length === 0">
+          From the start
+        </button>
+      </div>
+      <p class="quiet told">{{ s.told }}</p>
+      @if (ended()) {
+        <hy-practice-ending [played]="p" />
+        <div class="row">
+          <button matButton="filled" (click)="again()">Play it again</button>
+          <a matButton="outlined" routerLink="/plan/practice">Another bench</a>
+        </div>
+      } @else {
+        <section class="bench" aria-label="The bench">
+          <p class="day" role="status">
+            <strong>Day {{ p.day }}</strong> of {{ s.days }}. {{ today() }}
+          </p>
+          <ul class="pieces">
+            @for (piece of pieces(); track $index) {
+              <li>
+                <hy-mark [piece]="drawn()" [state]="piece.state" [size]="56" [label]="piece.says" />
+                <span>{{ piece.looks }}</span>
+                @if (piece.below) {
+                  <b>{{ piece.below }}</b>
+                }
+              </li>
+            }
+          </ul>
+        </section>
+        <div class="acts" role="group" aria-label="What you do">
+          <div class="row">
+            @for (act of hands(); track act.id) {
+              <button
+                matButton="outlined"
+                [disabled]="act.off"
+                [attr.aria-pressed]="act.on"
+                [attr.aria-keyshortcuts]="act.key"
+                (click)="does(act.id)"
+              >
+                {{ act.says }} <kbd aria-hidden="true">{{ act.key }}</kbd>
+              </button>
+            }
+          </div>
+          <div class="row">
+            @for (act of waits; track act.id) {
+              <button matButton="filled" [attr.aria-keyshortcuts]="act.key" (click)="does(act.id)">
+                {{ act.says }} <kbd aria-hidden="true">{{ act.key }}</kbd>
+              </button>
+            }
+            <button matButton="text" (click)="stopped.set(true)">Lay the truth open</button>
+          </div>
+          <p class="quiet small">Lifting and tugging set roots back.</p>
+        </div>
+      }
+    } @else {
+      <h1>No such bench</h1>
+      <p><a routerLink="/plan/practice">To practice</a></p>
+    }
+  `,
+  styles: `
+    :host {
+      display: grid;
+      gap: 1rem;
+      grid-template-columns: minmax(0, 1fr);
+    }
+    .page-head {
+      margin: 0;
+    }
+    .told {
+      max-width: 70ch;
+    }
+    .day {
+      max-width: 80ch;
+      min-height: 3em;
+    }
+    .pieces {
+      display: grid;
+      grid-template-columns: repeat(auto-fill, minmax(6.2rem, 1fr));
+      gap: 0.6rem;
+      list-style: none;
+      margin: 0.6rem 0 0;
+      padding: 0;
+      max-width: 62rem;
+    }
+    .pieces li {
+      display: grid;
+      justify-items: center;
+      text-align: center;
+      font-size: 0.9rem;
+    }
+    .acts {
+      display: grid;
+      gap: 0.7rem;
+      padding-top: 0.8rem;
+      border-top: 2px solid var(--ink);
+    }
+    .row {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.6rem;
+    }
+    [aria-pressed='true'] {
+      background: var(--callus-soft);
+    }
+    kbd {
+      margin-left: 0.4rem;
+      font: 0.8rem var(--text-face);
+      opacity: 0.8;
+    }
+    @media (max-width: 760px) {
+      kbd {
+        display: none;
+      }
+    }
+  `,
+  host: { '(document:keydown)': 'key($event)' },
+})
+export class PlayPage {
+  private readonly store = inject(PracticeStore);
+  private readonly words = inject(Words);
+  readonly id = input.required<string>();
+
+  protected readonly scenario = computed(() => {
+    const id = SCENARIO_IDS.find((s) => s === this.id());
+    return id === undefined ? null : SCENARIOS[id];
+  });
+  protected readonly acts = signal<readonly Act[]>([]);
+  /** Whoever gives up sees the truth too. */
+  protected readonly stopped = signal(false);
+  protected readonly played = computed(() => {
+    const scenario = this.scenario();
+    return scenario && replay(scenario, this.acts());
+  });
+  protected readonly ended = computed(() => this.stopped() || this.played()?.over === true);
+  private readonly seen = computed(() => {
+    const played = this.played();
+    return played && seenOf(played);
+  });
+  protected readonly today = computed(() => {
+    const seen = this.seen();
+    const { length, temperature, locale } = this.words.speech();
+    return seen ? seenText(seen, { length, temperature, locale }).join(' ') : '';
+  });
+  protected readonly drawn = computed(() => {
+    const { taxon, method } = this.scenario()!.batch;
+    const plant = CATALOGUE.find((t) => t.id === taxon)!;
+    return pieceDrawn(method!, formOf(plant));
+  });
+  protected readonly pieces = computed(() =>
+    (this.seen()?.pieces ?? []).map(({ looks, below }) => ({
+      looks: LOOKS[looks],
+      below: below === null ? '' : BELOW[below],
+      says: [LOOKS[looks], below === null ? '' : BELOW[below]].filter(Boolean).join(', '),
+      state: markFor(looks, below),
+    })),
+  );
+  protected readonly waits = WAITS.map((id, i) => ({
+    id,
+    says: actText(id),
+    key: `${i + 9}`.slice(-1),
+  }));
+  protected readonly hands = computed(() => {
+    const { set, warm } = this.played()!;
+    return HANDS.map((id, i) => ({
+      id,
+      says: actText(id),
+      key: `${i + 1}`,
+      off: id === 'set' && set,
+      on: id === 'warm' ? warm : null,
+    }));
+  });
+
+  constructor() {
+    // Taken up where it was left, once the store has answered.
+    effect(() => {
+      const id = this.scenario()?.id;
+      const kept = id === undefined ? [] : this.store.acts(id);
+      untracked(() => {
+        if (kept.length > this.acts().length) this.acts.set(kept);
+      });
+    });
+  }
+
+  protected does(act: Act): void {
+    this.acts.update((acts) => [...acts, act]);
+    this.store.keep(this.scenario()!.id, this.acts());
+  }
+
+  protected again(): void {
+    this.stopped.set(false);
+    this.acts.set([]);
+    this.store.keep(this.scenario()!.id, []);
+  }
+
+  protected key(event: KeyboardEvent): void {
+    if (event.ctrlKey || event.metaKey || event.altKey || this.ended() || !this.scenario()) return;
+    const act = [...this.hands(), ...this.waits].find((a) => a.key === event.key);
+    if (!act || ('off' in act && act.off)) return;
+    event.preventDefault();
+    this.does(act.id);
+  }
+}
+
+function markFor(looks: PieceSeen, below: string | null): MarkState {
+  return {
+    ...FRESH,
+    closure: below === 'closed' || below === 'roots' ? 1 : below === 'open' ? 0.3 : 0,
+    roots: below === 'roots' ? 2 : 0,
+    pup: looks === 'growing',
+    lost: looks === 'soft' || looks === 'gone' ? 'rotted' : looks === 'shrivelled' ? 'dried' : null,
+  };
+}

@@ -1,0 +1,99 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input } from '@angular/core';
+import { endingOf, type Ending, type Played } from '@hypogeon/core/practice';
+import { habitText, lessonText, plantsText } from '@hypogeon/words';
+import { Chart } from '../charts/chart';
+import { truthChart } from '../charts/truth-chart';
+import { PracticeStore } from '../data/practice-store';
+import type { Column } from '../ui/column';
+import { Table } from '../ui/table';
+
+interface Row {
+  readonly who: string;
+  readonly plants: Ending['you'];
+  readonly waterings: number;
+}
+
+/** The truth beside what was seen, the same luck under other habits, and three sentences to take away. */
+@Component({
+  selector: 'hy-practice-ending',
+  imports: [Chart, Table],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @let e = ending();
+    <p class="words" role="status">
+      {{ e.you.rooted }} of {{ played().bench.cuttings.length }} rooted{{ asked() }}. Score
+      {{ e.score }} of 100,
+      {{
+        e.needless === 0
+          ? 'and no needless act'
+          : e.needless === 1
+            ? 'one needless act'
+            : e.needless + ' needless acts'
+      }}.
+    </p>
+    <ol>
+      @for (line of lessons(); track line) {
+        <li>{{ line }}</li>
+      }
+    </ol>
+    <section aria-labelledby="truth">
+      <h2 id="truth" class="ruled">What was true</h2>
+      <hy-chart name="What was true" [tall]="300" [model]="chart()" />
+    </section>
+    <section aria-labelledby="habits">
+      <h2 id="habits" class="ruled">The same luck by other habits</h2>
+      <hy-table name="The same luck" [columns]="columns" [rows]="rows()" [marked]="mine" />
+    </section>
+  `,
+  styles: `
+    :host {
+      display: grid;
+      gap: 1.2rem;
+      grid-template-columns: minmax(0, 1fr);
+    }
+    ol {
+      margin: 0;
+      padding-left: 1.3rem;
+      max-width: 72ch;
+      display: grid;
+      gap: 0.4rem;
+    }
+  `,
+})
+export class PracticeEnding {
+  private readonly store = inject(PracticeStore);
+  readonly played = input.required<Played>();
+
+  protected readonly ending = computed(() => endingOf(this.played()));
+  protected readonly lessons = computed(() => this.ending().lessons.map(lessonText));
+  protected readonly asked = computed(() => {
+    const { wanted } = this.played().scenario;
+    if (wanted === undefined) return '';
+    return this.ending().you.rooted >= wanted
+      ? `, ${wanted} were asked for`
+      : ` of ${wanted} asked for`;
+  });
+  protected readonly chart = computed(() => {
+    const { truth, events } = this.played();
+    const days = events.flatMap((e) => (e.kind === 'watered' ? [e.day] : []));
+    return truthChart(truth, days);
+  });
+  protected readonly columns: readonly Column<Row>[] = [
+    { key: 'who', head: 'Habit', text: (r) => r.who },
+    { key: 'plants', head: 'Came of it', text: (r) => plantsText(r.plants) },
+    { key: 'waterings', head: 'Waterings', number: true, text: (r) => `${r.waterings}` },
+  ];
+  protected readonly rows = computed((): readonly Row[] => [
+    { who: 'you', plants: this.ending().you, waterings: this.ending().waterings },
+    ...this.ending().habits.map(({ habit, plants, waterings }) => ({
+      who: habitText(habit),
+      plants,
+      waterings,
+    })),
+  ]);
+  protected readonly mine = (row: Row): boolean => row.who === 'you';
+
+  constructor() {
+    effect(() => this.store.score(this.played().scenario.id, this.ending().score));
+  }
+}
