@@ -64,7 +64,7 @@ export function lessonText(lesson: Lesson): string {
     case 'early':
       return `You watered on day ${lesson.day} with ${counted(lesson.open, PIECE)} still open${
         lesson.lost > 0
-          ? `; ${counted(lesson.lost, PIECE)} rotted within two weeks of it.`
+          ? `; ${counted(lesson.lost, PIECE)} rotted within four weeks of it.`
           : '. It went well this time: an open wound in wet mix is a gamble.'
       }`;
     case 'somebody':

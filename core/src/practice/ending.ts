@@ -42,6 +42,8 @@ export interface Ending {
 
 const WET_ENOUGH = 0.5;
 const LESSONS = 3;
+/** Rot that water on an open wound began is seen by then. */
+const FOUR_WEEKS = 28;
 
 const plantsOf = (fates: readonly Fate[]): Plants => ({
   rooted: fates.filter((f) => f.rooted >= 0 && f.rotted < 0 && f.dried < 0).length,
@@ -83,6 +85,8 @@ export function endingOf(played: Played): Ending {
   const { scenario, bench, events } = played;
   const you = plantsOf(bench.cuttings);
   const luck = luckFor(scenario);
+  // Whoever stops early is held against the others as far as was played.
+  const days = played.over ? scenario.days : Math.max(1, played.day);
   // What stood in wet or dry mix when it was found stands so for every habit; the advice moves it where it can be moved.
   const found = (strategy: Strategy): Strategy =>
     scenario.setAtOnce
@@ -93,7 +97,7 @@ export function endingOf(played: Played): Ending {
       habit === 'advice' && scenario.movedTo
         ? adviceFor(scenario, scenario.movedTo)
         : found(adviceFor(scenario));
-    const run = runBench(strategyFor(habit, advice), luck, scenario.weather, scenario.days);
+    const run = runBench(strategyFor(habit, advice), luck, scenario.weather, days);
     return { habit, plants: plantsOf(run.fates), waterings: run.waterings };
   });
   const needless = events.filter(isNeedless).length;
@@ -134,11 +138,11 @@ function lessonsOf(
     bench.cuttings.filter((c) => c.rotted >= day && c.rotted <= day + within).length;
   const early = events.find((e) => e.kind === 'watered' && e.by === 'you' && e.open > 0);
   if (early?.kind === 'watered')
-    tell(60 + 10 * after(early.day, 14), {
+    tell(60 + 10 * after(early.day, FOUR_WEEKS), {
       kind: 'early',
       day: early.day,
       open: early.open,
-      lost: after(early.day, 14),
+      lost: after(early.day, FOUR_WEEKS),
     });
   const others = events.filter((e) => e.kind === 'watered' && e.by === 'somebody');
   if (others.length > 0)

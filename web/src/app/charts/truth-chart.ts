@@ -41,10 +41,11 @@ export function truthChart(truth: readonly TruthDay[], watered: readonly number[
           type: 'value',
           min: 0,
           max: Math.max(1, last),
-          name: 'day',
-          nameLocation: 'end',
           splitLine: { show: false },
-          axisLabel: { customValues: dayTicks(Math.max(1, last), narrow ? 5 : 9) },
+          axisLabel: {
+            customValues: dayTicks(Math.max(1, last), narrow ? 5 : 9),
+            formatter: (day: number) => (day === 0 ? 'day 0' : `${day}`),
+          },
         },
         yAxis: { type: 'value', min: 0, max: 1, interval: 0.5, axisLabel: { formatter: percent } },
         series: [

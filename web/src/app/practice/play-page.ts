@@ -2,11 +2,9 @@ import {
   ChangeDetectionStrategy,
   Component,
   computed,
-  effect,
   inject,
   input,
-  signal,
-  untracked,
+  linkedSignal,
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
@@ -184,9 +182,12 @@ export class PlayPage {
     const id = SCENARIO_IDS.find((s) => s === this.id());
     return id === undefined ? null : SCENARIOS[id];
   });
-  protected readonly acts = signal<readonly Act[]>([]);
+  protected readonly acts = computed((): readonly Act[] => {
+    const scenario = this.scenario();
+    return scenario ? this.store.acts(scenario.id) : [];
+  });
   /** Whoever gives up sees the truth too. */
-  protected readonly stopped = signal(false);
+  protected readonly stopped = linkedSignal({ source: this.id, computation: () => false });
   protected readonly played = computed(() => {
     const scenario = this.scenario();
     return scenario && replay(scenario, this.acts());
@@ -230,25 +231,12 @@ export class PlayPage {
     }));
   });
 
-  constructor() {
-    // Taken up where it was left, once the store has answered.
-    effect(() => {
-      const id = this.scenario()?.id;
-      const kept = id === undefined ? [] : this.store.acts(id);
-      untracked(() => {
-        if (kept.length > this.acts().length) this.acts.set(kept);
-      });
-    });
-  }
-
   protected does(act: Act): void {
-    this.acts.update((acts) => [...acts, act]);
-    this.store.keep(this.scenario()!.id, this.acts());
+    this.store.keep(this.scenario()!.id, [...this.acts(), act]);
   }
 
   protected again(): void {
     this.stopped.set(false);
-    this.acts.set([]);
     this.store.keep(this.scenario()!.id, []);
   }
 

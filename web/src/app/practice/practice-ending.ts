@@ -94,6 +94,8 @@ export class PracticeEnding {
   protected readonly mine = (row: Row): boolean => row.who === 'you';
 
   constructor() {
-    effect(() => this.store.score(this.played().scenario.id, this.ending().score));
+    effect(() => {
+      if (this.played().over) this.store.score(this.played().scenario.id, this.ending().score);
+    });
   }
 }
