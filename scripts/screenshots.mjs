@@ -18,7 +18,6 @@ const SHOTS = [
   ['ways', '/plan?mother=m-eche', 'Plan a batch', 'noon', WIDE, { 'Plants wanted': '24' }],
   ['mother', '/mothers/m-gra2', 'What came of her', 'noon', WIDE],
   ['plan', '/plan?mother=m-gast', 'What changes that date', 'noon', WIDE],
-  ['labels', '/bench/labels', 'Labels', 'noon', WIDE],
   ['bench', '/bench', 'Warm shelf', 'noon', WIDE],
   ['batch', '/bench/b-19', 'Jelly beans, crowns', 'noon', WIDE],
   ['tray', '/bench/trays/t-mat', 'Mat tray', 'noon', WIDE],
@@ -39,6 +38,7 @@ const SHOTS = [
   ['mix', '/mixes', 'Mixes', 'noon', WIDE],
   ['water', '/bench/b-15/water', 'The same pot by every watering habit', 'noon', WIDE],
   ['air', '/settings/air/leanto', 'Its usual year', 'noon', WIDE],
+  ['practice', '/plan/practice/one-rotting', 'One of them smells', 'noon', WIDE],
 ];
 
 /** Waits until the page has said all it has to say: nothing is being read, and what it shows stands still. */
