@@ -1,5 +1,5 @@
 import type { Outcome } from '@hypogeon/core/rehearse';
-import { differenceText, ofHundred, othersText, rootDaysText } from '.';
+import { differenceText, matterText, ofHundred, othersText, rootDaysText } from '.';
 
 const outcome = (over: Partial<Outcome> = {}): Outcome => ({
   name: 'This plan',
@@ -32,4 +32,13 @@ describe('what a rehearsal comes to, in words', () => {
     expect(apart(-0.1, 0.01)).toBe('This plan roots 10 fewer of 100 than set at once (8–12).');
     expect(apart(0.01, 0.02)).toBe('This plan and set at once: no difference to speak of.');
   });
+});
+
+it('says what a choice does from one end to the other, and its part where it has one', () => {
+  expect(matterText({ choice: 'first', low: 0.31, high: 0.88, share: 0.61 })).toBe(
+    'The first water: 31 of 100 root the day they are set, 88 three weeks later. By itself 61 % of what these choices can do.',
+  );
+  expect(matterText({ choice: 'width', low: 0.8, high: 0.8, share: 0 })).toBe(
+    'The width of the wound: 80 of 100 root half as wide, 80 twice as wide.',
+  );
 });

@@ -7,6 +7,8 @@ import { DAY, FIELDS, written } from '../testing/entries';
 import { mobilityAt, runPot } from '../water';
 import { MOULD_HAZARD, ROT_Q10 } from './assumptions';
 import {
+  choose,
+  CHOICES,
   luckOf,
   rehearse,
   runBench,
@@ -14,6 +16,7 @@ import {
   strategyProblem,
   warmed,
   weatherAhead,
+  whatMatters,
   weatherIn,
   weatherOf,
   USUAL_WEATHER,
@@ -351,5 +354,39 @@ describe('the losses of the trade', () => {
     const warm = played(strategy(bold));
     const cold = played(strategy({ ...bold, space: 'porch', callusSpace: 'porch' }));
     expect(cold.rotted.share).toBeGreaterThan(warm.rotted.share);
+  });
+});
+
+describe('what matters most', () => {
+  it('puts a choice somewhere between its ends, and keeps a strategy that can be', () => {
+    const mine = strategy();
+    expect(choose(mine, 'width', 0).widthMm).toBeCloseTo(mine.widthMm! / 2, 9);
+    expect(choose(mine, 'width', 1).widthMm).toBeCloseTo(mine.widthMm! * 2, 9);
+    for (const choice of CHOICES)
+      for (const at of [0, 0.3, 1])
+        expect(strategyProblem(choose(mine, choice, at), 120)).toBeNull();
+    expect(choose(mine, 'dry', 1).dryDays).toBe(21);
+    expect(choose(mine, 'first', 0).first).toEqual({ day: mine.dryDays });
+  });
+
+  it('in a cool damp porch warmth does; shares are shares', () => {
+    const matters = whatMatters({
+      strategy: strategy({ space: 'porch', widthMm: 20 }),
+      days: 90,
+      seed: 3,
+    });
+    expect(matters).toHaveLength(4);
+    const sizes = matters.map((m) => Math.abs(m.high - m.low));
+    expect(sizes).toEqual([...sizes].sort((a, b) => b - a));
+    for (const { share } of matters) {
+      expect(share).toBeGreaterThanOrEqual(0);
+      expect(share).toBeLessThanOrEqual(1);
+    }
+    expect(matters[0]!.choice).toBe('warmth');
+    expect(matters[0]!.high).toBeGreaterThan(matters[0]!.low);
+    expect(Math.max(...matters.map((m) => m.share))).toBe(matters[0]!.share);
+    expect(whatMatters({ strategy: strategy(), days: 60, seed: 3 })).toEqual(
+      whatMatters({ strategy: strategy(), days: 60, seed: 3 }),
+    );
   });
 });

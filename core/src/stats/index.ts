@@ -16,3 +16,4 @@ export * from './posterior';
 export * from './beta-posterior';
 export * from './beta-binomial';
 export * from './random';
+export * from './sobol';

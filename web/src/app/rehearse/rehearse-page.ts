@@ -14,14 +14,17 @@ import { MatProgressBar } from '@angular/material/progress-bar';
 import { MatSlider, MatSliderThumb } from '@angular/material/slider';
 import { METHOD } from '@hypogeon/core/botany';
 import {
+  rehearse,
   strategyOf,
   warmed,
   weatherIn,
   type Rehearsal,
   type Strategy,
+  type Weather,
 } from '@hypogeon/core/rehearse';
 import {
   differenceText,
+  matterText,
   ofHundred,
   othersText,
   REHEARSAL_PROBLEM,
@@ -44,6 +47,10 @@ const DAYS = 120;
 const RUNS = [200, 2000] as const;
 const SEED = 1;
 const REST_MS = 40;
+/** What matters most is reckoned once the sliders rest. */
+const MATTERS_MS = 900;
+/** So many may be played on the screen's own thread. */
+const HERE = 40;
 
 /** A plan set against other ways of doing it, with the same cuttings, weather and luck. */
 @Component({
@@ -117,6 +124,16 @@ const REST_MS = 40;
                 what chance alone may do in this play, not what nobody knows of plants.
               </p>
             </section>
+            @if (matters().length > 0) {
+              <section aria-labelledby="matters">
+                <h2 id="matters" class="ruled">What matters most here</h2>
+                <ol>
+                  @for (line of matters(); track line) {
+                    <li>{{ line }}</li>
+                  }
+                </ol>
+              </section>
+            }
           } @else {
             <p class="problem" role="alert">{{ whyNot(p) }}</p>
           }
@@ -341,14 +358,53 @@ export class RehearsePage {
     this.failed.set('');
     return defer(() =>
       this.worker.ask((w) => w.play({ strategies, cuttings, days: DAYS, seed: SEED, weather })),
-    ).pipe(
-      catchError((error: unknown) => {
-        console.error('the rehearsal', error);
-        this.failed.set('It could not be played here. Reload, and try once more.');
-        return of(null);
-      }),
-    );
+    ).pipe(catchError((error: unknown) => this.here(error, strategies, weather)));
   }
+
+  /** Where no worker starts, a small run is played on the screen's own thread, and that is said. */
+  private here(
+    error: unknown,
+    strategies: readonly Strategy[],
+    weather: Weather,
+  ): Observable<Rehearsal | null> {
+    console.error('the rehearsal', error);
+    try {
+      const played = rehearse({ strategies, cuttings: HERE, days: DAYS, seed: SEED, weather });
+      this.failed.set(
+        `Only ${HERE} cuttings: this browser plays no more of them beside the page. Reload for the whole.`,
+      );
+      return of(played);
+    } catch {
+      this.failed.set('It could not be played here. Reload, and try once more.');
+      return of(null);
+    }
+  }
+
+  /** The two choices that do most, once the play itself stands. */
+  protected readonly matters = toSignal(
+    toObservable(this.mine).pipe(
+      switchMap((mine) => timer(MATTERS_MS).pipe(map(() => mine))),
+      switchMap((mine) =>
+        mine === null
+          ? of<readonly string[]>([])
+          : defer(() =>
+              this.worker.ask((w) =>
+                w.matters({
+                  strategy: mine,
+                  days: DAYS,
+                  seed: SEED,
+                  weather: weatherIn(this.desk.state(), this.desk.space()),
+                }),
+              ),
+            ).pipe(
+              map((matters) => matters.slice(0, 2).map(matterText)),
+              // What matters is an extra: without it the play still stands.
+              catchError(() => of<readonly string[]>([])),
+            ),
+      ),
+    ),
+    { initialValue: [] },
+  );
 
   protected readonly best = computed(() => {
     const played = this.played();

@@ -1,4 +1,5 @@
 import { mount, type Bench } from '../../testing/mount';
+import { REHEARSE_WORKER } from '../data/workers';
 import { hundredOf } from './icon-array';
 import { RehearsePage } from './rehearse-page';
 
@@ -27,6 +28,28 @@ describe('trying a plan first', () => {
       /This plan (roots \d+ (more|fewer) of 100 than|and) set at once, watered weekly/,
     );
     expect(page.root.innerHTML).not.toContain('NaN');
+  });
+
+  it('says which two choices matter most', async () => {
+    const page = await open('m-aeon');
+    await played(page);
+    const list = (): HTMLElement[] => page.all('section[aria-labelledby=matters] li');
+    for (let i = 0; i < 300 && list().length === 0; i++) {
+      await new Promise((done) => setTimeout(done, 20));
+      await page.settle();
+    }
+    expect(list()).toHaveLength(2);
+    expect(list()[0]!.textContent).toMatch(/: \d+ of 100 root .*, \d+ .*\./);
+  });
+
+  it('plays a small run by itself where no worker starts, and says so', async () => {
+    const log = jest.spyOn(console, 'error').mockImplementation(() => undefined);
+    const page = await mount(RehearsePage, { mother: 'm-aeon' }, undefined, [
+      { provide: REHEARSE_WORKER, useValue: { ask: () => Promise.reject(new Error('blocked')) } },
+    ]);
+    expect(await played(page)).toHaveLength(4);
+    expect(page.text).toContain('Only 40 cuttings: this browser plays no more of them');
+    log.mockRestore();
   });
 
   it('asks whose cuttings they are', async () => {
