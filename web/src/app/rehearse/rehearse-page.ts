@@ -5,6 +5,7 @@ import {
   effect,
   inject,
   input,
+  linkedSignal,
   signal,
 } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
@@ -49,6 +50,8 @@ const SEED = 1;
 const REST_MS = 40;
 /** What matters most is reckoned once the sliders rest. */
 const MATTERS_MS = 900;
+/** With the plan and three habits, six side by side. */
+const MOST_KEPT = 2;
 /** So many may be played on the screen's own thread. */
 const HERE = 40;
 
@@ -83,7 +86,7 @@ const HERE = 40;
       <hy-mother-pick [mother]="mother()" />
     } @else {
       <p>
-        The same {{ words.number(most) }} cuttings, the same weather and luck, in four ways. Played,
+        The same {{ words.number(most) }} cuttings, the same weather and luck, side by side. Played,
         not promised: how cuttings die nobody has measured, and what is assumed is said in the
         methods.
       </p>
@@ -99,7 +102,19 @@ const HERE = 40;
             <div class="ways">
               @for (o of p.outcomes; track o.name) {
                 <article [class.best]="$index === best()">
-                  <h2>{{ o.name }}</h2>
+                  <h2>
+                    {{ o.name }}
+                    @if (isKept(o.name)) {
+                      <button
+                        type="button"
+                        matButton="text"
+                        [attr.aria-label]="'Leave out ' + o.name"
+                        (click)="leaveOut(o.name)"
+                      >
+                        Leave out
+                      </button>
+                    }
+                  </h2>
                   <hy-icon-array [outcome]="o" />
                   <p class="rooted">{{ says.rooted(o.rooted, 'rooted') }}</p>
                   <p>{{ says.others(o) }}</p>
@@ -189,7 +204,14 @@ const HERE = 40;
                 (valueChange)="warmer.set($event)"
             /></mat-slider>
           </label>
-          <button type="button" matButton="text" (click)="undo()">Undo my what-ifs</button>
+          <div class="row">
+            @if (kept().length < mostKept) {
+              <button type="button" matButton="outlined" (click)="keepBeside()">
+                Keep this way beside the others
+              </button>
+            }
+            <button type="button" matButton="text" (click)="undo()">Undo my what-ifs</button>
+          </div>
         </fieldset>
       }
       <hy-cut-terms />
@@ -212,6 +234,12 @@ const HERE = 40;
     mat-slider {
       --mat-slider-inactive-track-color: var(--ink2);
       width: calc(100% - 16px);
+    }
+    .row {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.6rem;
+      grid-column: 1 / -1;
     }
     .ways {
       margin-top: 1rem;
@@ -338,6 +366,7 @@ export class RehearsePage {
         then: { everyDays: 7 },
       },
       { ...mine, name: 'No water until roots', first: { once: 'roots' } },
+      ...this.kept(),
     ];
   });
 
@@ -433,6 +462,28 @@ export class RehearsePage {
     const n = this.warmer();
     return `${warmthStep(Math.abs(n), this.words.speech())} ${n > 0 ? 'warmer' : 'cooler'}`;
   }
+  /** Ways of one's own, kept to be set against the plan as it is changed further. */
+  protected readonly kept = linkedSignal<string, readonly Strategy[]>({
+    source: () => this.desk.draft().mother,
+    computation: () => [],
+  });
+  protected readonly mostKept = MOST_KEPT;
+
+  protected keepBeside(): void {
+    const mine = this.mine();
+    if (!mine) return;
+    const warm = this.warmer() === 0 ? [] : [this.warmerSays()];
+    const parts = [`dried ${mine.dryDays} d`, `water ${this.firstSays(mine)}`, ...warm];
+    const name = parts.join(', ').replace(/^./, (c) => c.toUpperCase());
+    this.kept.update((kept) => [...kept.filter((k) => k.name !== name), { ...mine, name }]);
+  }
+  protected isKept(name: string): boolean {
+    return this.kept().some((k) => k.name === name);
+  }
+  protected leaveOut(name: string): void {
+    this.kept.update((kept) => kept.filter((k) => k.name !== name));
+  }
+
   protected undo(): void {
     this.width.set(null);
     this.dryDays.set(null);

@@ -30,6 +30,23 @@ describe('trying a plan first', () => {
     expect(page.root.innerHTML).not.toContain('NaN');
   });
 
+  it('keeps a way of one’s own beside the others, two at most, and leaves it out again', async () => {
+    const page = await open('m-aeon');
+    await played(page);
+    const ways = async (count: number): Promise<string[]> => {
+      for (let i = 0; i < 200 && page.all('article').length !== count; i++) {
+        await new Promise((done) => setTimeout(done, 20));
+        await page.settle();
+      }
+      return page.all('article h2').map((h) => h.textContent.replace(/\s+/g, ' ').trim());
+    };
+    await page.tap('Keep this way beside the others');
+    const names = await ways(5);
+    expect(names.at(-1)).toMatch(/^Dried \d+ d, water on day \d+ Leave out$/);
+    await page.tap(/^Leave out Dried/);
+    expect(await ways(4)).toHaveLength(4);
+  });
+
   it('says which two choices matter most', async () => {
     const page = await open('m-aeon');
     await played(page);
