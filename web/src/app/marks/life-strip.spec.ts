@@ -35,7 +35,7 @@ describe('the life strip', () => {
         kind: 'put',
         record: 'space',
         key: 'porch',
-        fields: { tempC: 1 },
+        fields: { monthly: Array(12).fill({ minC: 0, maxC: 2, rh: 0.8 }) },
       },
     ]);
     expect((await open('b-26', frozen)).text).toContain('not to be said yet');
