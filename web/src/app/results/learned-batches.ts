@@ -86,7 +86,7 @@ export class LearnedBatches {
       text: (r) => teachingText(r.teaching),
       sort: (r) => r.teaching.kind,
     },
-    { key: 'act', head: '', text: () => '', act: true },
+    { key: 'act', head: 'Leave out, or take in', text: () => '', act: true },
   ];
 
   protected async leaveOut({ batch, name }: Row): Promise<void> {
