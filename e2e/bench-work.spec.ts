@@ -219,6 +219,7 @@ test('a picture is shrunk, kept, measured, and goes along in the zip', async ({ 
   await page.goto('/#/settings');
   await page.getByRole('button', { name: 'To my own journal' }).click();
   await expect(page.getByRole('button', { name: 'Look round the demo' })).toBeVisible();
+  await page.goto('/#/settings/data');
   await page.locator('input[accept*=zip]').setInputFiles({
     name: 'all.zip',
     mimeType: 'application/zip',
