@@ -98,10 +98,13 @@ test('a walk or a form begun in the demo is none in the own journal, and says it
   await expect(page.getByText(/Taken up where you left it/)).toBeVisible();
   await page.goto('/#/settings');
   await page.getByRole('button', { name: 'To my own journal' }).click();
+  // The other book is open once its buttons stand.
+  await expect(page.getByRole('button', { name: 'Look round the demo' })).toBeVisible();
   await page.goto('/#/mothers/new');
   await expect(page.getByLabel('What you call her')).toHaveValue('');
   await page.goto('/#/settings');
   await page.getByRole('button', { name: 'Look round the demo' }).click();
+  await expect(page.getByRole('button', { name: 'Clear the demo' })).toBeVisible();
   await page.goto('/#/mothers/new');
   await page.getByRole('button', { name: 'Start over' }).click();
   await expect(page.getByLabel('What you call her')).toHaveValue('');
