@@ -16,8 +16,8 @@ const ACT: Readonly<Record<Act, string>> = {
   mist: 'Mist',
   look: 'Lift and look',
   tug: 'Tug',
-  recut: 'Cut back the soft',
-  move: 'Move it',
+  recut: 'Cut back soft ones',
+  move: 'Move it elsewhere',
   warm: 'Heat mat',
 };
 export const actText = (act: Act): string => ACT[act];

@@ -34,11 +34,22 @@ describe('what a rehearsal comes to, in words', () => {
   });
 });
 
+const speech = {
+  locale: 'en',
+  today: '2026-04-09',
+  length: 'in',
+  temperature: 'F',
+  batchName: () => '',
+} as const;
+
 it('says what a choice does from one end to the other, and its part where it has one', () => {
-  expect(matterText({ choice: 'first', low: 0.31, high: 0.88, share: 0.61 })).toBe(
+  expect(matterText({ choice: 'first', low: 0.31, high: 0.88, share: 0.61 }, speech)).toBe(
     'The first water: 31 of 100 root the day they are set, 88 three weeks later. By itself 61 % of what these choices can do.',
   );
-  expect(matterText({ choice: 'width', low: 0.8, high: 0.8, share: 0 })).toBe(
+  expect(matterText({ choice: 'width', low: 0.8, high: 0.8, share: 0 }, speech)).toBe(
     'The width of the wound: 80 of 100 root half as wide, 80 twice as wide.',
+  );
+  expect(matterText({ choice: 'warmth', low: 0.2, high: 0.7, share: 0 }, speech)).toBe(
+    'Warmth: 20 of 100 root 11 °F cooler, 70 11 °F warmer.',
   );
 });

@@ -1,13 +1,16 @@
-import type {
-  Choice,
-  Difference,
-  Estimate,
-  Matter,
-  Outcome,
-  PlanProblem,
-  StrategyProblem,
+import {
+  WARMEST_C,
+  type Choice,
+  type Difference,
+  type Estimate,
+  type Matter,
+  type Outcome,
+  type PlanProblem,
+  type StrategyProblem,
 } from '@hypogeon/core/rehearse';
 import { percent } from './shares';
+import type { Speech } from './speech';
+import { warmthStep } from './ways';
 
 /** Ninety-five times in a hundred. */
 const Z = 1.96;
@@ -54,16 +57,19 @@ export function differenceText({ rooted }: Difference, a: string, b: string): st
   return `${a} roots ${Math.abs(n)} ${more ? 'more' : 'fewer'} of 100 than ${b.toLowerCase()}${range}.`;
 }
 
-const CHOICE: Readonly<Record<Choice, readonly [name: string, low: string, high: string]>> = {
+const CHOICE: Readonly<
+  Record<Exclude<Choice, 'warmth'>, readonly [name: string, low: string, high: string]>
+> = {
   width: ['The width of the wound', 'half as wide', 'twice as wide'],
   dry: ['How long they dry', 'set at once', 'after three weeks'],
   first: ['The first water', 'the day they are set', 'three weeks later'],
-  warmth: ['Warmth', 'six degrees cooler', 'six warmer'],
 };
 
 /** `The first water: 31 of 100 root with it the day they are set, 88 three weeks later. By itself 61 % of what these choices do.` */
-export function matterText({ choice, low, high, share }: Matter): string {
-  const [name, atLow, atHigh] = CHOICE[choice];
+export function matterText({ choice, low, high, share }: Matter, speech: Speech): string {
+  const step = warmthStep(WARMEST_C, speech);
+  const [name, atLow, atHigh] =
+    choice === 'warmth' ? ['Warmth', `${step} cooler`, `${step} warmer`] : CHOICE[choice];
   const part = share >= 0.05 ? ` By itself ${percent(share)} of what these choices can do.` : '';
   return `${name}: ${hundred(low)} of 100 root ${atLow}, ${hundred(high)} ${atHigh}.${part}`;
 }

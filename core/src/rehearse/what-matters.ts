@@ -9,7 +9,8 @@ export const CHOICES = ['width', 'dry', 'first', 'warmth'] as const;
 export type Choice = (typeof CHOICES)[number];
 
 const LONGEST_DAYS = 21;
-const WARMEST_C = 6;
+/** °C to either side. */
+export const WARMEST_C = 6;
 
 /**
  * A strategy with one choice put somewhere between its ends.

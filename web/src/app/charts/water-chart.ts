@@ -63,13 +63,13 @@ export function waterChart(given: CourseGiven, speech: Speech): ChartModel | nul
       (now ? `, ${percent(Math.min(now.fill, 1))} left today.` : '.'),
     stops: days.map((d, i) => ({ x: i, says: dayWords(d, given, speech) })),
     table: {
-      header: ['Day', 'Water left', 'At least', 'At most', 'Air took, mm', 'Done'],
+      header: ['Day', 'Water left', 'At least', 'At most', 'Air took', 'Done'],
       rows: days.map((d) => [
         d.day,
         percent(d.fill),
         d.low === undefined ? '' : percent(d.low),
         d.high === undefined ? '' : percent(d.high),
-        d.evaporationMm.toFixed(1),
+        evaporationText(d.evaporationMm, speech.length, speech.locale),
         marks
           .filter((m) => m.day === d.day)
           .map((m) => m.kind)

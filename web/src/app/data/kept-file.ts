@@ -25,6 +25,8 @@ export type Kept =
   | { readonly is: 'failed'; readonly name: string; readonly why: string };
 
 const KEY = 'kept-file';
+/** The newest entry that was written into it. */
+const NEWEST = 'kept-file-newest';
 /** A count of a tray is many entries: they are written together. */
 const REST_MS = 5_000;
 
@@ -70,8 +72,8 @@ export class KeptFile {
       this.kept.set({ is: 'failed', name: 'The file', why: reasonOf(error) });
       return;
     }
-    // A new file holds nothing yet.
-    this.last.begin();
+    // A new file holds nothing of ours yet.
+    await this.device.setItem(NEWEST, null).catch(() => undefined);
     await this.device.setItem(KEY, this.handle).catch((error: unknown) => {
       console.error('remembering the kept file', error);
     });
@@ -107,12 +109,15 @@ export class KeptFile {
     const may = await handle.queryPermission?.({ mode: 'readwrite' });
     if (may !== undefined && may !== 'granted')
       return this.kept.set({ is: 'asks', name: handle.name });
-    // A browser that lost its journal, or a journal begun anew, must not take the old one's file with it.
-    if (this.last.holdsMore())
+    // A journal is never shortened: where what was written last is not in it, it was lost or begun anew, and must not
+    // take the old one's file with it.
+    const newest = await this.device.getItem(NEWEST).catch(() => null);
+    const entries = this.file.entries();
+    if (typeof newest === 'string' && !entries.some((e) => e.id === newest))
       return this.kept.set({
         is: 'failed',
         name: handle.name,
-        why: 'it holds more entries than the journal here, and is left as it is. Restore it, or choose another file',
+        why: 'it holds entries that the journal here has not, and is left as it is. Restore it, or choose another file',
       });
     try {
       const text = await this.file.text();
@@ -120,6 +125,7 @@ export class KeptFile {
       await stream.write(text);
       await stream.close();
       this.kept.set({ is: 'kept', name: handle.name, at: new Date() });
+      await this.device.setItem(NEWEST, entries.at(-1)?.id ?? null);
       await this.last.saved();
     } catch (error) {
       console.error('keeping the file', error);

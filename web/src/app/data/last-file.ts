@@ -53,17 +53,6 @@ export class LastFile {
     );
   }
 
-  /** Whether the last file has more than the journal that is open: then it is not to be written over. */
-  holdsMore(): boolean {
-    const last = this.last();
-    return last !== null && last !== 'unread' && this.journal.state().size < last.entries;
-  }
-
-  /** Another file is begun. */
-  begin(): void {
-    this.last.set(null);
-  }
-
   /** The own journal lies in a file, as it is now. */
   async saved(day: Day = this.today()): Promise<void> {
     if (this.journal.book() !== 'own') return;

@@ -22,7 +22,7 @@ import { seasonChart } from '../charts/season-chart';
         <hy-chart name="The year by the month" [tall]="262" [model]="c" />
       }
       <p class="quiet small">
-        The line is the mean of the day, the stripe its night and noon, in
+        The line is the mean of the day{{ v.swings ? ', the stripe its night and noon,' : '' }} in
         <a [routerLink]="['/settings/air', space()]">{{ v.place }}</a>, {{ v.rests }}; the green
         band is what the plant grows in. {{ v.lightNote }}
       </p>
@@ -50,6 +50,7 @@ export class MotherSeason {
     const record = state.spaces.get(this.space());
     const lamps = (record?.lampHours ?? 0) > 0;
     return {
+      swings: year.every((d) => d.nightC !== undefined && d.noonC !== undefined),
       chart: seasonChart(year, this.taxon().season, this.words.speech()),
       place: record?.name ?? 'her place',
       says: `${this.words.temperature(now.tempC)} today: ${now.reason}.`,

@@ -105,7 +105,9 @@ const BELOW = {
                 {{ act.says }} <kbd aria-hidden="true">{{ act.key }}</kbd>
               </button>
             }
-            <button matButton="text" (click)="stopped.set(true)">Lay the truth open</button>
+            <button matButton="text" (click)="stopped.set(true)">
+              Stop and show what was true
+            </button>
           </div>
           <p class="quiet small">Lifting and tugging set roots back.</p>
         </div>

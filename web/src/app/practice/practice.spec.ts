@@ -43,7 +43,7 @@ describe('practice', () => {
 
   it('lays the truth open for whoever gives up, and knows no ninth bench', async () => {
     const page = await open('damp-porch');
-    await page.tap('Lay the truth open');
+    await page.tap('Stop and show what was true');
     expect(page.text).toContain('What was true');
     expect((await open('nowhere')).text).toContain('No such bench');
   });

@@ -426,7 +426,7 @@ export class RehearsePage {
                 }),
               ),
             ).pipe(
-              map((matters) => matters.slice(0, 2).map(matterText)),
+              map((matters) => matters.slice(0, 2).map((m) => matterText(m, this.words.speech()))),
               // What matters is an extra: without it the play still stands.
               catchError(() => of<readonly string[]>([])),
             ),
