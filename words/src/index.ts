@@ -24,6 +24,7 @@ export * from './cut-reasons';
 export * from './more-of-it';
 export * from './origins';
 export * from './rehearsal';
+export * from './forecast';
 export * from './chart-text';
 export * from './teaching';
 export * from './practice';

@@ -1,3 +1,4 @@
+import { forecastText } from './forecast';
 import { batchCode } from '@hypogeon/core/bench';
 import type { BatchEntry, Counts, State } from '@hypogeon/core/journal';
 import { volumeText, weightText } from './amounts';
@@ -87,6 +88,8 @@ export function logLine(state: State, entry: BatchEntry, speech: Speech): string
       return entry.text ? `Picture: ${entry.text}` : 'Picture taken';
     case 'measured':
       return `Measured: ${entry.what} ${lengthText(entry.mm, length, locale)}`;
+    case 'forecast':
+      return forecastText(entry);
     case 'ended':
       return entry.text ? `Ended: ${entry.text}` : 'Ended';
   }

@@ -240,6 +240,8 @@ function detailOf(e: Batch['entries'][number]): string | null {
       return [e.space, e.place].filter(Boolean).join('; ');
     case 'note':
       return e.text;
+    case 'forecast':
+      return `${e.rooted} of ${e.cuttings} rooted by day ${e.days}, ${e.low} to ${e.high}`;
     case 'ended':
       return e.text ?? null;
     default:

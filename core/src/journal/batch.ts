@@ -101,6 +101,7 @@ export interface Batch extends Omit<BatchRecord, 'dressed'> {
   >;
   readonly photos: readonly Photo[];
   readonly measured: readonly EntryOf<'measured'>[];
+  readonly forecasts: readonly EntryOf<'forecast'>[];
   readonly ended: Day | null;
   /** Tallies that contradict the ones before and were not said to be a recount. */
   readonly conflicts: readonly { readonly entry: string; readonly problem: string }[];
@@ -167,6 +168,7 @@ export function foldBatch(
   const putOff = new Map<TaskId, { day: Day; until?: Day; text: string }>();
   const photos: Photo[] = [];
   const measured: EntryOf<'measured'>[] = [];
+  const forecasts: EntryOf<'forecast'>[] = [];
   const conflicts: { entry: string; problem: string }[] = [];
   let lastLook: Day | null = null;
   let ended: Day | null = null;
@@ -243,6 +245,9 @@ export function foldBatch(
         break;
       case 'measured':
         measured.push(entry);
+        break;
+      case 'forecast':
+        forecasts.push(entry);
         break;
       case 'ended':
         ended = day;
@@ -340,6 +345,7 @@ export function foldBatch(
     putOff,
     photos,
     measured,
+    forecasts,
     ended,
     conflicts,
   };

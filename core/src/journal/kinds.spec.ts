@@ -42,6 +42,11 @@ const GOOD: Readonly<
   'put-off': [{ batch, task: 'roots', text: 'away' }, 'batch/b1', 'text'],
   photo: [{ batch, picture: 'p', width: 9, height: 9, bytes: 9 }, 'batch/b1', 'picture'],
   measured: [{ batch, what: 'wound', mm: 8 }, 'batch/b1', 'mm'],
+  forecast: [
+    { batch, days: 120, cuttings: 9, rooted: 0.8, low: 0.6, high: 1, rotted: 0.1, dried: 0 },
+    'batch/b1',
+    'rooted',
+  ],
   ended: [{ batch }, 'batch/b1', 'batch'],
   air: [{ space: 's', tempC: 20, rh: 0.5 }, 'air/s', 'rh'],
   series: [

@@ -21,6 +21,8 @@ export const countsSchema = z.looseObject({
 
 const position = z.string().regex(/^\d{1,5}$/, 'is not a place in the tray');
 
+const share = z.number().min(0).max(1);
+
 /** One of a batch: what was done to it and seen of it. */
 const ofBatch = <S extends z.ZodRawShape>(shape: S) => ({
   subject: 'batch' as const,
@@ -128,6 +130,22 @@ export const KINDS = {
     /** Half the width of the range the eye and the hand leave. */
     errorMm: z.number().min(0).max(5000).optional(),
     picture: idField.optional(),
+  }),
+  /** What a rehearsal said beforehand: kept, to be held against what came of it. Shares of `cuttings`, 0–1. */
+  forecast: ofBatch({
+    /** Days from the cut it speaks of. */
+    days: z.int().min(1).max(3650),
+    cuttings: countField.min(1),
+    rooted: share,
+    /** Eight batches of ten like it lie between. */
+    low: share,
+    high: share,
+    rotted: share,
+    dried: share,
+    /** So many had roots already and are not among the cuttings. */
+    had: countField.optional(),
+    /** What was to be done, in words. */
+    way: textField(200).optional(),
   }),
   ended: ofBatch({ text: noteField.optional() }),
   /** The air of a place on a day, written by hand. */

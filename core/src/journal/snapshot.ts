@@ -12,10 +12,10 @@ import type { TaskId } from './task';
  */
 
 /** Raised whenever what is folded or packed changes. */
-export const SNAPSHOT_VERSION = 4;
+export const SNAPSHOT_VERSION = 5;
 
 /** Lists of entries that a batch keeps beside all of them. */
-const ENTRY_LISTS = ['photos', 'measured', 'reopenings', 'pottings', 'looks'] as const;
+const ENTRY_LISTS = ['photos', 'measured', 'forecasts', 'reopenings', 'pottings', 'looks'] as const;
 type EntryList = (typeof ENTRY_LISTS)[number];
 
 type PackedBatch = Omit<Batch, 'entries' | 'waterings' | 'cuttings' | 'putOff' | EntryList> &

@@ -13,4 +13,5 @@ export * from './plate';
 export * from './money';
 export * from './counted';
 export * from './season-report';
+export * from './forecasts';
 export * from './desk';

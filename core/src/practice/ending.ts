@@ -72,7 +72,7 @@ function strategyFor(habit: Habit, advice: Strategy): Strategy {
         name,
         dryDays: 2,
         first: { day: 3 },
-        then: { everyDays: 11 },
+        then: { aboutEveryDays: 11 },
         looksEvery: null,
       };
     case 'never until roots':

@@ -50,6 +50,8 @@ export interface Alive {
   reserves: number;
   growth: number;
   hazard: number;
+  /** Of it so much by water on the open wound, were wounds as ready to rot as is assumed. */
+  exposed: number;
   rooted: number;
   rotted: number;
   dried: number;
@@ -95,7 +97,8 @@ export function benchOf(
   weather: Weather,
   days: number,
 ): Bench {
-  const time = slowed(timeOf(strategy.way), Math.exp(ROOT_SD * luck.pace));
+  const pace = (strategy.rootPace ?? 1) * Math.exp(ROOT_SD * luck.pace);
+  const time = slowed(timeOf(strategy.way), pace);
   return {
     strategy,
     luck,
@@ -144,7 +147,8 @@ export function passDay(bench: Bench, day: number, { set, soak, look, warmerC = 
   const rooting =
     logged > LOGGED_DAYS ? ROOTS_LOGGED : set && parched > LOGGED_DAYS ? ROOTS_DRY : 1;
   const warm = ROT_Q10 ** ((now.tempC - 22) / 10);
-  const blade = strategy.wiped ? 1 : UNWIPED;
+  const rotPace = strategy.rotPace ?? 1;
+  const drowning = set ? WET_WOUND_HAZARD * (strategy.wiped ? 1 : UNWIPED) * wet : 0;
   const near =
     sick.filter((since) => day - since <= SPREADS_DAYS).length / Math.max(1, cuttings.length);
   const shared = set ? SPREAD_HAZARD * near * wet : 0;
@@ -153,8 +157,8 @@ export function passDay(bench: Bench, day: number, { set, soak, look, warmerC = 
   for (const one of cuttings) {
     if (one.rotted >= 0 || one.dried >= 0) continue;
     const open = 1 - Math.min(1, one.closure);
-    one.hazard +=
-      warm * (open * (blade * WET_WOUND_HAZARD * (set ? wet : 0) + mould) + stood + shared);
+    one.exposed += warm * open * drowning;
+    one.hazard += warm * (open * (rotPace * drowning + mould) + stood + shared);
     if (one.hazard >= one.luck.infection) {
       one.rotted = day;
       sick.push(day);
@@ -187,7 +191,9 @@ function startOf(strategy: Strategy, luck: CuttingLuck, time: ReturnType<typeof 
   const tau =
     way.wound === null || widthMm === null
       ? null
-      : referenceClosureDays(widthMm, way.wound.tissue) * Math.exp(WOUND_SD * luck.wound);
+      : referenceClosureDays(widthMm, way.wound.tissue) *
+        (strategy.woundPace ?? 1) *
+        Math.exp(WOUND_SD * luck.wound);
   return {
     luck,
     tau: tau ?? 1,
@@ -198,6 +204,7 @@ function startOf(strategy: Strategy, luck: CuttingLuck, time: ReturnType<typeof 
     reserves: 1,
     growth: 0,
     hazard: 0,
+    exposed: 0,
     rooted: -1,
     rotted: -1,
     dried: -1,

@@ -1,4 +1,4 @@
-import { asksForWater, mannerOf, schoolOn, type WaterSchoolId } from '../water';
+import { asksForWater, mannerOf, schoolOn, type WaterManner, type WaterSchoolId } from '../water';
 import { benchOf, morning, passDay, type Alive, type Bench } from './bench-day';
 import type { BenchLuck } from './luck';
 import type { Strategy } from './strategy';
@@ -31,33 +31,48 @@ export function runBench(
   weather: Weather,
   days: number,
 ): BenchRun {
+  const { cuttings, waterings, litres } = playBench(strategy, luck, weather, days);
+  return {
+    fates: cuttings.map(({ rooted, rotted, dried }) => ({ rooted, rotted, dried })),
+    waterings,
+    litres,
+  };
+}
+
+/** The bench itself as it stands at the end, with what its cuttings went through. */
+export function playBench(
+  strategy: Strategy,
+  luck: BenchLuck,
+  weather: Weather,
+  days: number,
+): Bench {
   const bench = benchOf(strategy, luck, weather, days);
   const evaporation = strategy.place.evaporation.slice(0, days);
-  let watered = false;
+  const until = strategy.past?.until ?? 0;
+  const past = new Map(strategy.past?.watered.map(({ day, how }) => [day, how]));
+  let watered = past.size > 0 && !('once' in strategy.first);
   for (let day = 0; day < days; day++) {
     const set = day >= strategy.dryDays;
-    let soaks = false;
-    const school = schoolNow(strategy, bench.cuttings);
-    if (set) {
-      morning(bench);
-      soaks = watered
+    if (set) morning(bench);
+    let soak: WaterManner | null = null;
+    if (day < until) soak = past.get(day) ?? null;
+    else if (set) {
+      const school = schoolNow(strategy, bench.cuttings);
+      const soaks = watered
         ? again(bench, day, school, evaporation)
         : begins(strategy, bench.cuttings, day);
       watered ||= soaks;
+      soak = soaks ? mannerOf(school) : null;
     }
     const look = strategy.looksEvery !== null && day % strategy.looksEvery === 0;
-    passDay(bench, day, { set, soak: soaks ? mannerOf(school) : null, look });
+    passDay(bench, day, { set, soak, look });
   }
-  return {
-    fates: bench.cuttings.map(({ rooted, rotted, dried }) => ({ rooted, rotted, dried })),
-    waterings: bench.waterings,
-    litres: bench.litres,
-  };
+  return bench;
 }
 
 /** What it is watered by on a day: its habit before roots, its school once enough have them. */
 function schoolNow({ then }: Strategy, cuttings: readonly Alive[]): WaterSchoolId {
-  if ('everyDays' in then) return 'weekly';
+  if (!('school' in then)) return 'weekly';
   const unrooted = rootsShow(cuttings) ? null : then.unrooted;
   return schoolOn({ school: then.school, unrooted, weanedAt: null }, 0);
 }
@@ -74,13 +89,15 @@ function begins({ first }: Strategy, cuttings: readonly Alive[], day: number): b
 }
 
 function again(
-  { strategy, wetness, memory }: Bench,
+  { strategy, wetness, memory, waterings, luck }: Bench,
   day: number,
   school: WaterSchoolId,
   evaporation: readonly number[],
 ): boolean {
   const { then, column } = strategy;
-  return 'school' in then
-    ? asksForWater({ column, evaporation }, school, wetness, day, memory)
-    : day - memory.wateredAt >= then.everyDays;
+  if ('school' in then) return asksForWater({ column, evaporation }, school, wetness, day, memory);
+  const since = day - memory.wateredAt;
+  if ('everyDays' in then) return since >= then.everyDays;
+  const whim = luck.whims[waterings % luck.whims.length]!;
+  return since >= Math.round(then.aboutEveryDays * (0.5 + whim));
 }

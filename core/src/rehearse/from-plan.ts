@@ -4,27 +4,29 @@ import {
   containerOf,
   figuresOf,
   growingDay,
+  paceOf,
   plantOf,
   potOf,
+  rootingPace,
   spaceDrying,
   stemDepthOf,
   unrootedWaterOf,
   waterSchoolOf,
 } from '../bench';
-import type { CourseId } from '../botany';
+import type { CourseId, Taxon, TaxonMethod } from '../botany';
 import { careOf } from '../care';
 import { addDays, daysBetween } from '../days';
-import { foldBatch, type BatchFields, type State } from '../journal';
-import { columnOf } from '../water';
+import { foldBatch, type Batch, type BatchFields, type State } from '../journal';
+import { columnOf, dressingLeaves, type Column } from '../water';
 import { hydraulicWidth } from '../wound';
-import type { Strategy } from './strategy';
+import type { Place, Strategy } from './strategy';
 import { weatherOf, type Weather } from './weather-ahead';
 
 export type PlanProblem =
   'unknown plant' | 'no pot' | 'no mix' | 'does not close here' | 'not set in a mix';
 
 /** Courses in which a piece stands in or lies on its mix from the day it is set. */
-const IN_MIX: ReadonlySet<CourseId> = new Set([
+export const IN_MIX: ReadonlySet<CourseId> = new Set([
   'dried',
   'laid',
   'petiole',
@@ -63,35 +65,69 @@ export function strategyOf(
   };
   const dryDays = dayOf('stick') ?? 0;
   const first = batch.firstWater === 'roots-show' ? null : dayOf('first-water');
-  const drying = spaceDrying(state);
-  const on = Array.from({ length: days }, (_, n) => addDays(batch.cutOn, n));
-  // Bare they lie where they dry, set they stand where they grow.
-  const spaceOn = (day: number): string =>
-    day < dryDays ? (batch.callusSpace ?? batch.space) : batch.space;
+  return {
+    ...standing(state, batch, plant.taxon, way, columnOf(pot)),
+    name,
+    dryDays,
+    first: first === null ? { once: 'roots' } : { day: Math.max(dryDays, first) },
+    then: { school: waterSchoolOf(state, batch), unrooted: unrootedWaterOf(state, batch) },
+    startWetness: AS_BOUGHT,
+    // Bare they lie where they dry, set they stand where they grow.
+    place: placeOf(state, batch, days, (day) =>
+      day < dryDays ? (batch.callusSpace ?? batch.space) : batch.space,
+    ),
+    looksEvery: 7,
+  };
+}
+
+/** What of a strategy a batch brings along, whatever is done with it. */
+export function standing(
+  state: State,
+  batch: Batch,
+  taxon: Taxon,
+  way: TaxonMethod,
+  column: Column,
+): Pick<
+  Strategy,
+  'taxon' | 'way' | 'widthMm' | 'column' | 'stemMm' | 'wiped' | 'rootPace' | 'woundPace'
+> {
   const { wound } = way;
   return {
-    name,
-    taxon: plant.taxon,
+    taxon,
     way,
     widthMm: wound
       ? hydraulicWidth(batch.widthMm ?? wound.widthMm, batch.thicknessMm ?? wound.thicknessMm)
       : null,
-    dryDays,
-    first: first === null ? { once: 'roots' } : { day: Math.max(dryDays, first) },
-    then: { school: waterSchoolOf(state, batch), unrooted: unrootedWaterOf(state, batch) },
-    column: columnOf(pot),
-    startWetness: AS_BOUGHT,
+    column,
     stemMm: stemDepthOf(state, batch),
-    place: {
-      usual: on.map((day, n) => {
-        const { tempC, rh } = airOf(state, spaceOn(n), day);
-        return { tempC, rh };
-      }),
-      evaporation: on.map((day, n) => drying(spaceOn(n), day).evaporationMm),
-      dayHours: on.map((day, n) => growingDay(state, spaceOn(n), day).dayHours),
-    },
     wiped: batch.disinfectant !== 'none',
-    looksEvery: 7,
+    woundPace: paceOf(state).factor,
+    rootPace: rootingPace(state, batch.taxon, way).factor,
+  };
+}
+
+/** The usual air of where it stands, on so many days from the cut. @param spaceOn by days from the cut */
+export function placeOf(
+  state: State,
+  { cutOn, topDress }: Batch,
+  days: number,
+  spaceOn: (day: number) => string,
+): Place {
+  const drying = spaceDrying(state);
+  const on = Array.from({ length: days }, (_, n) => ({
+    day: addDays(cutOn, n),
+    space: spaceOn(n),
+  }));
+  const cover = dressingLeaves(topDress);
+  const growing = on.map(({ day, space }) => growingDay(state, space, day));
+  return {
+    usual: on.map(({ day, space }) => {
+      const { tempC, rh } = airOf(state, space, day);
+      return { tempC, rh };
+    }),
+    evaporation: on.map(({ day, space }) => cover * drying(space, day).evaporationMm),
+    dayHours: growing.map((g) => g.dayHours),
+    extremes: growing.map(({ nightC, noonC }) => ({ nightC, noonC })),
   };
 }
 

@@ -7,3 +7,7 @@ export { BONE_DRY_STEM, WRINKLED } from './assumptions';
 export * from './rehearsal';
 export * from './what-matters';
 export * from './from-plan';
+export * from './as-it-went';
+export * from './what-if';
+export * from './rot-calibration';
+export * from './forecast';

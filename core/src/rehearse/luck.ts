@@ -17,8 +17,15 @@ export interface BenchLuck {
   readonly normals: Float64Array;
   readonly pot: number;
   readonly pace: number;
+  /** Standard normal: how ready its wounds rot, among what may be. */
+  readonly rot: number;
+  /** 0–1: when somebody thinks of it. */
+  readonly whims: Float64Array;
   readonly cuttings: readonly CuttingLuck[];
 }
+
+/** Drawn for a bench; who waters oftener begins again. */
+const WHIMS = 64;
 
 /**
  * The luck of so many cuttings on so many benches: drawn once and given to every strategy alike, so that what differs is
@@ -34,11 +41,14 @@ export function luckOf(
   return Array.from({ length: benches }, (_, b) => {
     const random = randomFrom(streamOf(seed, b, 0));
     const normals = Float64Array.from({ length: 2 * days + 2 }, () => normal(random));
+    const aside = randomFrom(streamOf(~seed, b, 0));
     const count = Math.floor(cuttings / benches) + (b < cuttings % benches ? 1 : 0);
     return {
       normals,
       pot: normal(random),
       pace: normal(random),
+      rot: normal(aside),
+      whims: Float64Array.from({ length: WHIMS }, aside),
       cuttings: Array.from({ length: count }, (__, i) => {
         const own = randomFrom(streamOf(seed, b, i + 1));
         return {

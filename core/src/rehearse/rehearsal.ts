@@ -52,6 +52,8 @@ export interface RehearsalInput {
   readonly seed: number;
   readonly weather?: Weather | undefined;
   readonly benches?: number | undefined;
+  /** Only those count that on this day, from the cut, live and wait for roots: what went before is known. */
+  readonly since?: number | undefined;
 }
 
 /** So many benches share out the cuttings. */
@@ -62,11 +64,21 @@ const WATERING_MIN = 0.5;
 /**
  * Strategies played against each other on the same cuttings, weather and luck.
  * @param input 0 cuttings give outcomes of nought; the same seed the same figures on every machine
+ * @throws RangeError where the number of cuttings is none
  * @example rehearse({ strategies: [mine, theirs], cuttings: 2000, days: 120, seed: 1 })
  * Source: common random numbers (Law & Kelton 2000, Simulation Modeling and Analysis, ch. 11).
  */
 export function rehearse(input: RehearsalInput): Rehearsal {
-  const { strategies, cuttings, days, seed, weather = USUAL_WEATHER } = input;
+  const play = rehearsing(input);
+  for (;;) {
+    const step = play.next();
+    if (step.done) return step.value;
+  }
+}
+
+/** The same bench by bench, for who shows how far it is and may stop. @yields how much is played, 0–1 */
+export function* rehearsing(input: RehearsalInput): Generator<number, Rehearsal, undefined> {
+  const { strategies, cuttings, days, seed, weather = USUAL_WEATHER, since = 0 } = input;
   if (!Number.isSafeInteger(cuttings) || cuttings < 0)
     throw new RangeError(`cuttings must be a whole number of 0 or more, got ${cuttings}`);
   for (const [strategy, one] of strategies.entries()) {
@@ -75,7 +87,14 @@ export function rehearse(input: RehearsalInput): Rehearsal {
   }
   const benches = Math.max(1, Math.min(input.benches ?? BENCHES, cuttings));
   const luck = luckOf(seed, cuttings, benches, days);
-  const runs = strategies.map((s) => luck.map((bench) => runBench(s, bench, weather, days)));
+  const runs: BenchRun[][] = strategies.map(() => []);
+  for (const [i, bench] of luck.entries()) {
+    strategies.forEach((s, k) => {
+      const run = runBench(s, bench, weather, days);
+      runs[k]!.push({ ...run, fates: run.fates.filter((fate) => waitsOn(fate, since)) });
+    });
+    yield (i + 1) / luck.length;
+  }
   return {
     ok: true,
     cuttings,
@@ -85,6 +104,10 @@ export function rehearse(input: RehearsalInput): Rehearsal {
     ),
   };
 }
+
+/** Alive and without roots on the morning of a day. */
+const waitsOn = ({ rooted, rotted, dried }: Fate, day: number): boolean =>
+  day <= 0 || [rooted, rotted, dried].every((on) => on < 0 || on >= day);
 
 const isRooted = (f: Fate): boolean => f.rooted >= 0 && f.rotted < 0 && f.dried < 0;
 

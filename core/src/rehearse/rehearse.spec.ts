@@ -61,6 +61,8 @@ const charmed = (count: number, over: Partial<BenchLuck['cuttings'][number]> = {
   normals: new Float64Array(900),
   pot: 0,
   pace: 0,
+  rot: 0,
+  whims: Float64Array.of(0.5),
   cuttings: Array.from({ length: count }, (_, i) => ({
     wound: 0,
     reserve: 20,

@@ -1,0 +1,73 @@
+import { runBench, type Fate } from './bench-run';
+import { luckOf } from './luck';
+import type { RotCalibration } from './rot-calibration';
+import { strategyProblem, type Strategy, type StrategyProblem } from './strategy';
+import { USUAL_WEATHER, type Weather } from './weather-ahead';
+
+/** What is said beforehand of a batch, to be held against what came of it. */
+export interface Forecast {
+  /** Days from the cut it speaks of. */
+  readonly days: number;
+  readonly cuttings: number;
+  /** Shares 0–1. */
+  readonly rooted: number;
+  /** Eight batches of ten like it lie between, ends included. */
+  readonly low: number;
+  readonly high: number;
+  readonly rotted: number;
+  readonly dried: number;
+  /** Days by which half of those that root have roots; null where none does. */
+  readonly half: number | null;
+}
+
+export interface ForecastInput {
+  readonly strategy: Strategy;
+  readonly cuttings: number;
+  readonly days: number;
+  readonly seed: number;
+  readonly weather?: Weather | undefined;
+  readonly rot: Pick<RotCalibration, 'factor' | 'low' | 'high'>;
+}
+
+const BENCHES = 200;
+/** More of a batch change its range no further. */
+const MOST = 100;
+const Z80 = 1.2815515655446004;
+
+/**
+ * A forecast of one batch: two hundred such benches, each with weather, pace and readiness to rot of its own, so that
+ * its range holds what is not known as well as what is luck.
+ * @throws RangeError without a cutting
+ * @returns why, where the strategy cannot be
+ */
+export function forecastOf(input: ForecastInput): Forecast | { readonly problem: StrategyProblem } {
+  const { strategy, cuttings, days, seed, weather = USUAL_WEATHER, rot } = input;
+  if (!Number.isSafeInteger(cuttings) || cuttings < 1)
+    throw new RangeError(`cuttings must be a whole number of 1 or more, got ${cuttings}`);
+  const problem = strategyProblem(strategy, days);
+  if (problem) return { problem };
+  const each = Math.min(MOST, cuttings);
+  const sd = Math.log(rot.high / rot.low) / (2 * Z80);
+  const fates = luckOf(seed, each * BENCHES, BENCHES, days).map((luck) => {
+    const rotPace = rot.factor * Math.exp(sd * luck.rot);
+    return runBench({ ...strategy, rotPace }, luck, weather, days).fates;
+  });
+  const share = (is: (f: Fate) => boolean): number =>
+    fates.reduce((sum, bench) => sum + bench.filter(is).length, 0) / (each * BENCHES);
+  const byBench = fates.map((bench) => bench.filter(lives).length / each).sort((a, b) => a - b);
+  const on = fates
+    .flatMap((bench) => bench.filter(lives).map((f) => f.rooted))
+    .sort((a, b) => a - b);
+  return {
+    days,
+    cuttings,
+    rooted: share(lives),
+    low: byBench[Math.floor(0.1 * BENCHES)]!,
+    high: byBench[Math.ceil(0.9 * BENCHES) - 1]!,
+    rotted: share((f) => f.rotted >= 0),
+    dried: share((f) => f.dried >= 0),
+    half: on[Math.floor(on.length / 2)] ?? null,
+  };
+}
+
+const lives = (f: Fate): boolean => f.rooted >= 0 && f.rotted < 0 && f.dried < 0;
