@@ -17,6 +17,7 @@ import { randomFrom } from '../stats';
 import { DEMO, type DemoBatch, type DemoMother, type DemoSpace } from './story';
 import { stamped, type DemoDraft } from './draft';
 import { loggerWeeks, LOGGED_DAYS } from './logger';
+import { demoForecasts } from './forecasts';
 import { demoTrial } from './trial';
 import { potLife } from './watering';
 
@@ -59,6 +60,7 @@ export function demoJournal(today: Day): readonly Entry[] {
     ...drafts,
     ...life,
     ...demoTrial(today),
+    ...demoForecasts(today),
     ...(benchWork(today) as readonly Draft[]),
   ]);
 }

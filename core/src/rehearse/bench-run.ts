@@ -11,6 +11,10 @@ export interface Fate {
   readonly dried: number;
 }
 
+/** Alive and without roots on the morning of a day. */
+export const waitsOn = ({ rooted, rotted, dried }: Fate, day: number): boolean =>
+  day <= 0 || [rooted, rotted, dried].every((on) => on < 0 || on >= day);
+
 /** What became of a bench under one strategy. */
 export interface BenchRun {
   readonly fates: readonly Fate[];

@@ -1,4 +1,4 @@
-import { runBench, type Fate } from './bench-run';
+import { runBench, waitsOn, type Fate } from './bench-run';
 import { luckOf } from './luck';
 import type { RotCalibration } from './rot-calibration';
 import { strategyProblem, type Strategy, type StrategyProblem } from './strategy';
@@ -26,6 +26,8 @@ export interface ForecastInput {
   readonly days: number;
   readonly seed: number;
   readonly weather?: Weather | undefined;
+  /** Of those that on this day, from the cut, live and wait for roots. */
+  readonly since?: number | undefined;
   readonly rot: Pick<RotCalibration, 'factor' | 'low' | 'high'>;
 }
 
@@ -41,7 +43,7 @@ const Z80 = 1.2815515655446004;
  * @returns why, where the strategy cannot be
  */
 export function forecastOf(input: ForecastInput): Forecast | { readonly problem: StrategyProblem } {
-  const { strategy, cuttings, days, seed, weather = USUAL_WEATHER, rot } = input;
+  const { strategy, cuttings, days, seed, weather = USUAL_WEATHER, since = 0, rot } = input;
   if (!Number.isSafeInteger(cuttings) || cuttings < 1)
     throw new RangeError(`cuttings must be a whole number of 1 or more, got ${cuttings}`);
   const problem = strategyProblem(strategy, days);
@@ -50,11 +52,17 @@ export function forecastOf(input: ForecastInput): Forecast | { readonly problem:
   const sd = Math.log(rot.high / rot.low) / (2 * Z80);
   const fates = luckOf(seed, each * BENCHES, BENCHES, days).map((luck) => {
     const rotPace = rot.factor * Math.exp(sd * luck.rot);
-    return runBench({ ...strategy, rotPace }, luck, weather, days).fates;
+    const { fates: all } = runBench({ ...strategy, rotPace }, luck, weather, days);
+    return all.filter((fate) => waitsOn(fate, since));
   });
+  const of = fates.reduce((sum, bench) => sum + bench.length, 0);
   const share = (is: (f: Fate) => boolean): number =>
-    fates.reduce((sum, bench) => sum + bench.filter(is).length, 0) / (each * BENCHES);
-  const byBench = fates.map((bench) => bench.filter(lives).length / each).sort((a, b) => a - b);
+    of === 0 ? 0 : fates.reduce((sum, bench) => sum + bench.filter(is).length, 0) / of;
+  const byBench = fates
+    .filter((bench) => bench.length > 0)
+    .map((bench) => bench.filter(lives).length / bench.length)
+    .sort((a, b) => a - b);
+  const at = (q: number): number => byBench[Math.round(q * (byBench.length - 1))] ?? 0;
   const on = fates
     .flatMap((bench) => bench.filter(lives).map((f) => f.rooted))
     .sort((a, b) => a - b);
@@ -62,8 +70,8 @@ export function forecastOf(input: ForecastInput): Forecast | { readonly problem:
     days,
     cuttings,
     rooted: share(lives),
-    low: byBench[Math.floor(0.1 * BENCHES)]!,
-    high: byBench[Math.ceil(0.9 * BENCHES) - 1]!,
+    low: at(0.1),
+    high: at(0.9),
     rotted: share((f) => f.rotted >= 0),
     dried: share((f) => f.dried >= 0),
     half: on[Math.floor(on.length / 2)] ?? null,

@@ -4,6 +4,7 @@ import {
   containerOf,
   figuresOf,
   growingDay,
+  mixesOf,
   paceOf,
   plantOf,
   potOf,
@@ -17,7 +18,8 @@ import type { CourseId, Taxon, TaxonMethod } from '../botany';
 import { careOf } from '../care';
 import { addDays, daysBetween } from '../days';
 import { foldBatch, type Batch, type BatchFields, type State } from '../journal';
-import { columnOf, dressingLeaves, type Column } from '../water';
+import { fillPot } from '../media';
+import { columnOf, dressingLeaves, evenly, waterIn, type Column } from '../water';
 import { hydraulicWidth } from '../wound';
 import type { Place, Strategy } from './strategy';
 import { weatherOf, type Weather } from './weather-ahead';
@@ -130,6 +132,17 @@ export function placeOf(
     extremes: growing.map(({ nightC, noonC }) => ({ nightC, noonC })),
   };
 }
+
+/** The mixes of a grower in one pot, from the one that holds the most water to the airiest. */
+export function mixColumns(state: State, container: string): readonly Column[] {
+  const pot = containerOf(state, container);
+  if (!pot) return [];
+  return mixesOf(state)
+    .map(({ medium, correction }) => columnOf(fillPot(medium, pot, correction)))
+    .sort((a, b) => held(b) - held(a));
+}
+
+const held = (column: Column): number => waterIn(column, evenly(column, 1));
 
 /** Days on either side of one that its usual air is taken from. */
 const ROUND_DAYS = 15;

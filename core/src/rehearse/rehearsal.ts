@@ -1,6 +1,6 @@
 import type { MethodId } from '../botany';
 import { MINUTES } from '../plan';
-import { runBench, type BenchRun, type Fate } from './bench-run';
+import { runBench, waitsOn, type BenchRun, type Fate } from './bench-run';
 import { luckOf } from './luck';
 import { strategyProblem, type Strategy, type StrategyProblem } from './strategy';
 import { USUAL_WEATHER, type Weather } from './weather-ahead';
@@ -104,10 +104,6 @@ export function* rehearsing(input: RehearsalInput): Generator<number, Rehearsal,
     ),
   };
 }
-
-/** Alive and without roots on the morning of a day. */
-const waitsOn = ({ rooted, rotted, dried }: Fate, day: number): boolean =>
-  day <= 0 || [rooted, rotted, dried].every((on) => on < 0 || on >= day);
 
 const isRooted = (f: Fate): boolean => f.rooted >= 0 && f.rotted < 0 && f.dried < 0;
 

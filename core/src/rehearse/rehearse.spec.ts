@@ -377,7 +377,7 @@ describe('what matters most', () => {
       days: 90,
       seed: 3,
     });
-    expect(matters).toHaveLength(4);
+    expect(matters).toHaveLength(6);
     const sizes = matters.map((m) => Math.abs(m.high - m.low));
     expect(sizes).toEqual([...sizes].sort((a, b) => b - a));
     for (const { share } of matters) {

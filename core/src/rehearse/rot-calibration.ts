@@ -43,8 +43,14 @@ interface Tally {
 
 /** Spread of what is assumed, sd of the log: 0.03–0.25 a day round 0.1, eight times in ten. */
 const PRIOR_SD = 0.83;
-/** Some rot for no reason that is played. Working assumption; 0.005–0.05. */
-const UNEXPLAINED = 0.02;
+/**
+ * Some rot for no reason that is played: how many is not known, and must not pass for readiness of wounds. About three
+ * in a hundred, a third to three times as many. Working assumption.
+ */
+const UNEXPLAINED = Array.from({ length: 13 }, (_, i) => {
+  const at = (i - 6) / 2;
+  return { share: 0.03 * Math.exp(0.9 * at), weight: Math.exp(-0.5 * at * at) };
+});
 /** So many of the last batches are asked: a bench changes. */
 const MOST_BATCHES = 120;
 const LONGEST_DAYS = 120;
@@ -126,8 +132,13 @@ const GRID = Array.from({ length: 121 }, (_, i) => -4 + i / 15);
 export function calibrateRot(cases: readonly RotCase[]): RotCalibration {
   const told = cases.filter((c) => c.cuttings > 0);
   const { sd, quantile } = gridPosterior(GRID, (ln) => {
+    const logs = UNEXPLAINED.map(
+      ({ share, weight }) =>
+        Math.log(weight) + told.reduce((sum, one) => sum + likelihood(one, Math.exp(ln), share), 0),
+    );
+    const most = Math.max(...logs);
     const prior = -0.5 * (ln / PRIOR_SD) ** 2;
-    return told.reduce((sum, one) => sum + likelihood(one, Math.exp(ln)), prior);
+    return prior + most + Math.log(logs.reduce((sum, l) => sum + Math.exp(l - most), 0));
   });
   const tally = (early: boolean): Tally => {
     const mine = told.filter((c) => c.early === early);
@@ -145,13 +156,17 @@ export function calibrateRot(cases: readonly RotCase[]): RotCalibration {
   };
 }
 
-/** ln likelihood of what rotted of a batch, were wounds so many times as ready to rot. */
-function likelihood({ wounds, cuttings, rotted }: RotCase, factor: number): number {
+/** ln likelihood of what rotted of a batch, were wounds so many times as ready to rot, and such a share rot anyway. */
+function likelihood(
+  { wounds, cuttings, rotted }: RotCase,
+  factor: number,
+  unexplained: number,
+): number {
   const spared = wounds.reduce(
     (sum, { weight, wet, other }) => sum + weight * Math.exp(-(factor * wet + other)),
     0,
   );
-  const rots = UNEXPLAINED + (1 - UNEXPLAINED) * Math.min(1, Math.max(0, 1 - spared));
+  const rots = unexplained + (1 - unexplained) * Math.min(1, Math.max(0, 1 - spared));
   const p = Math.min(1 - 1e-9, rots);
   const weight = weightInCluster(cuttings, BATCH_CORRELATION);
   return weight * (rotted * Math.log(p) + (cuttings - rotted) * Math.log(1 - p));

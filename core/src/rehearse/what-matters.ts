@@ -1,23 +1,32 @@
 import { sobolFirst } from '../stats';
 import { runBench, type Fate } from './bench-run';
 import { luckOf } from './luck';
-import { warmed, type Strategy } from './strategy';
+import type { Column } from '../water';
+import { moistened, warmed, type Strategy } from './strategy';
 import { USUAL_WEATHER, type Weather } from './weather-ahead';
 
 /** What a grower can choose, from one end to the other. */
-export const CHOICES = ['width', 'dry', 'first', 'warmth'] as const;
+export const CHOICES = ['width', 'dry', 'first', 'warmth', 'air', 'mix'] as const;
 export type Choice = (typeof CHOICES)[number];
 
 const LONGEST_DAYS = 21;
 /** °C to either side. */
 export const WARMEST_C = 6;
+/** Relative humidity to either side. */
+export const DAMPEST_BY = 0.2;
 
 /**
  * A strategy with one choice put somewhere between its ends.
  * @param at 0–1: half to twice the wound, set at once to after three weeks, water as it is set to three weeks later,
- * six degrees cooler to six warmer
+ * six degrees cooler to six warmer, drier to damper air, the first to the last mix
+ * @param columns of the mixes there are to choose from, in some order; none leaves the mix as it is
  */
-export function choose(strategy: Strategy, choice: Choice, at: number): Strategy {
+export function choose(
+  strategy: Strategy,
+  choice: Choice,
+  at: number,
+  columns: readonly Column[] = [],
+): Strategy {
   const { first } = strategy;
   switch (choice) {
     case 'width':
@@ -39,6 +48,12 @@ export function choose(strategy: Strategy, choice: Choice, at: number): Strategy
       return { ...strategy, first: { day: strategy.dryDays + Math.round(at * LONGEST_DAYS) } };
     case 'warmth':
       return { ...strategy, place: warmed(strategy.place, WARMEST_C * (2 * at - 1)) };
+    case 'air':
+      return { ...strategy, place: moistened(strategy.place, DAMPEST_BY * (2 * at - 1)) };
+    case 'mix': {
+      const i = Math.min(columns.length - 1, Math.floor(at * columns.length));
+      return { ...strategy, column: columns[i] ?? strategy.column };
+    }
   }
 }
 
@@ -57,6 +72,8 @@ export interface MattersInput {
   readonly days: number;
   readonly seed: number;
   readonly weather?: Weather | undefined;
+  /** Of the mixes at hand in this pot, from the one that holds the most water to the airiest. */
+  readonly columns?: readonly Column[] | undefined;
 }
 
 /** Few cuttings a run, many runs: what is looked for is large. */
@@ -70,6 +87,7 @@ export function whatMatters({
   days,
   seed,
   weather = USUAL_WEATHER,
+  columns = [],
 }: MattersInput): readonly Matter[] {
   const luck = luckOf(seed, CUTTINGS, BENCHES, days);
   const rooted = (one: Strategy): number =>
@@ -78,15 +96,16 @@ export function whatMatters({
       0,
     ) / CUTTINGS;
   const shares = sobolFirst(
-    (row) => rooted(CHOICES.reduce((one, choice, i) => choose(one, choice, row[i]!), strategy)),
+    (row) =>
+      rooted(CHOICES.reduce((one, choice, i) => choose(one, choice, row[i]!, columns), strategy)),
     CHOICES.length,
     ROWS,
     seed,
   );
   return CHOICES.map((choice, i) => ({
     choice,
-    low: rooted(choose(strategy, choice, 0)),
-    high: rooted(choose(strategy, choice, 1)),
+    low: rooted(choose(strategy, choice, 0, columns)),
+    high: rooted(choose(strategy, choice, 1, columns)),
     share: shares[i]!,
   })).sort((a, b) => Math.abs(b.high - b.low) - Math.abs(a.high - a.low));
 }

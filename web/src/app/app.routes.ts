@@ -202,6 +202,11 @@ export const routes: Routes = [
     loadComponent: () => import('./handover/slip-page').then((m) => m.SlipPage),
   },
   {
+    path: 'bench/:id/what-if',
+    title: 'What if',
+    loadComponent: () => import('./rehearse/what-if-page').then((m) => m.WhatIfPage),
+  },
+  {
     path: 'bench/:id/part',
     title: 'Take some out',
     loadComponent: () => import('./bench/part-page').then((m) => m.PartPage),
@@ -255,6 +260,11 @@ export const routes: Routes = [
     path: 'results/report',
     title: 'Season report',
     loadComponent: () => import('./results/report-page').then((m) => m.ReportPage),
+  },
+  {
+    path: 'results/forecasts',
+    title: 'Forecasts',
+    loadComponent: () => import('./results/forecasts-page').then((m) => m.ForecastsPage),
   },
   {
     path: 'results/learned',

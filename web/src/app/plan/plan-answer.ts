@@ -7,7 +7,7 @@ import { careOf } from '@hypogeon/core/care';
 import { addDays, daysBetween } from '@hypogeon/core/days';
 import { foldBatch } from '@hypogeon/core/journal';
 import { beliefWords, MINUTES, successBelief, type Part } from '@hypogeon/core/plan';
-import { piecesText, planSentence } from '@hypogeon/words';
+import { forecastText, piecesText, planSentence } from '@hypogeon/words';
 import { Words } from '../data/words';
 import { DayField } from '../forms/day-field';
 import { Field, FieldControl } from '../forms/field';
@@ -84,6 +84,9 @@ import { PlanWish } from './plan-wish';
         [queryParams]="{ mother: desk.draft().mother }"
         >Try it first</a
       >
+      @if (desk.draft().forecast; as f) {
+        <p class="quiet" role="status">{{ forecastSays(f) }} Kept with this plan.</p>
+      }
       @if (work(); as w) {
         <p class="quiet">{{ w }}</p>
       }
@@ -147,6 +150,7 @@ export class PlanAnswer {
   readonly save = output();
   readonly plainRoom = output();
 
+  protected readonly forecastSays = forecastText;
   protected readonly mark = { ...FRESH, closure: 0.35 };
 
   protected readonly answers = computed(() => {

@@ -1,18 +1,17 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
 import { containersOf, mixesOf, placesIn, plantOf } from '@hypogeon/core/bench';
 import { daysBetween, isDay } from '@hypogeon/core/days';
-import { shapeOf } from '../data/draft-shape';
 import { Drafts } from '../data/drafts';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
-import { BLANK_PLAN, ofMother, type PlanDraft } from './plan-draft';
+import { BLANK_PLAN, ofMother, planShape, type PlanDraft } from './plan-draft';
 
 /** The plan under way: what was typed, kept across a reload, and what it names. One to a page. */
 @Injectable()
 export class PlanDesk {
   readonly state = inject(Journal).state;
   readonly today = inject(Today).day;
-  private readonly keeper = inject(Drafts).keeper('plan', shapeOf(BLANK_PLAN));
+  private readonly keeper = inject(Drafts).keeper('plan', planShape);
   private readonly edited = signal<PlanDraft | null>(this.keeper.read());
   /** When it was left, where it is taken up again. */
   readonly left = signal(this.keeper.keptAt());
@@ -33,7 +32,8 @@ export class PlanDesk {
   }
 
   put(fields: Partial<PlanDraft>): void {
-    const draft = { ...this.draft(), ...fields };
+    // A forecast is of the plan as it stood.
+    const draft = { ...this.draft(), forecast: null, ...fields };
     this.edited.set(draft);
     this.keeper.keep(draft);
   }

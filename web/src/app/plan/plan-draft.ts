@@ -1,9 +1,12 @@
+import * as z from 'zod';
 import type { CourseId, MethodId } from '@hypogeon/core/botany';
 import type { Day } from '@hypogeon/core/days';
+import type { Forecast } from '@hypogeon/core/rehearse';
 import type { Size } from '@hypogeon/core/plan';
 import type { Disinfectant } from '@hypogeon/core/safety';
 import type { FirstWaterId, WaterSchoolId } from '@hypogeon/core/water';
 import type { AidId, WoundSchoolId } from '@hypogeon/core/wound';
+import { shapeOf } from '../data/draft-shape';
 
 /** So many by a day; as many as the mother gives safely; or what lies on the bench already. */
 export const PURPOSES = ['want', 'safe', 'have'] as const;
@@ -57,6 +60,8 @@ export interface PlanDraft {
   readonly sure: string;
   /** Several ways together, where one is not enough. */
   readonly together: boolean;
+  /** What a rehearsal said of it as it stands. */
+  readonly forecast: Forecast | null;
 }
 
 export const BLANK_PLAN: PlanDraft = {
@@ -88,7 +93,25 @@ export const BLANK_PLAN: PlanDraft = {
   by: '',
   sure: '80',
   together: false,
+  forecast: null,
 };
+
+const share = z.number().min(0).max(1);
+/** What is read back of a kept draft. */
+export const planShape = shapeOf(BLANK_PLAN, {
+  forecast: z
+    .object({
+      days: z.int(),
+      cuttings: z.int(),
+      rooted: share,
+      low: share,
+      high: share,
+      rotted: share,
+      dried: share,
+      half: z.number().nullable(),
+    })
+    .nullable(),
+});
 
 /** The plan turned to another mother: what is wanted, and where and with what one works, stays as it was asked. */
 export function ofMother(

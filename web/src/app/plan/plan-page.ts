@@ -15,6 +15,7 @@ import { oneAtATime } from '../data/one-at-a-time';
 import { DraftNote } from '../forms/draft-note';
 import { firstWrong } from '../forms/zod-problems';
 import { piecesText } from '@hypogeon/words';
+import { forecastEntry } from '../rehearse/forecast-entry';
 import { PlanAfter } from './plan-after';
 import { PlanAnswer } from './plan-answer';
 import { PlanCut } from './plan-cut';
@@ -127,11 +128,13 @@ export class PlanPage {
     const cutOn = this.desk.cutOn();
     const later = cutOn > this.desk.today();
     const keys = parts.map(() => freshId());
+    const { forecast } = this.desk.draft();
     const drafts = parts.flatMap((part, i): Draft[] => {
       const key = keys[i]!;
       const fields = this.cut.fieldsOf(part)!;
       const put: Draft = { kind: 'put', record: 'batch', key, fields };
-      return later ? [put] : [put, { kind: 'cut', batch: key, day: cutOn }];
+      const said: Draft[] = forecast && parts.length === 1 ? [forecastEntry(key, forecast)] : [];
+      return later ? [put, ...said] : [put, { kind: 'cut', batch: key, day: cutOn }, ...said];
     });
     const { container, mix, waterSchool, aid, firstWater } = this.desk.draft();
     const works = { container, mix, waterSchool, aid, firstWater };

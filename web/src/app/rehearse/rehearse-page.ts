@@ -8,68 +8,59 @@ import {
   linkedSignal,
   signal,
 } from '@angular/core';
-import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
-import { MatProgressBar } from '@angular/material/progress-bar';
+import { MatOption, MatSelect } from '@angular/material/select';
 import { MatSlider, MatSliderThumb } from '@angular/material/slider';
 import { METHOD } from '@hypogeon/core/botany';
 import {
-  rehearse,
+  mixColumns,
+  moistened,
   strategyOf,
   warmed,
   weatherIn,
-  type Rehearsal,
   type Strategy,
-  type Weather,
 } from '@hypogeon/core/rehearse';
-import {
-  differenceText,
-  matterText,
-  ofHundred,
-  othersText,
-  REHEARSAL_PROBLEM,
-  rootDaysText,
-  warmthStep,
-} from '@hypogeon/words';
-import { catchError, concat, defer, map, of, switchMap, timer, type Observable } from 'rxjs';
+import { forecastText, REHEARSAL_PROBLEM, warmthStep } from '@hypogeon/words';
+import { oneAtATime } from '../data/one-at-a-time';
 import { Words } from '../data/words';
 import { REHEARSE_WORKER } from '../data/workers';
+import { Field } from '../forms/field';
 import { CutTerms } from '../plan/cut-terms';
 import { MotherPick } from '../plan/mother-pick';
 import { PlanCut } from '../plan/plan-cut';
 import { PlanDesk } from '../plan/plan-desk';
 import { PlanTabs } from '../plan/plan-tabs';
 import { PlanWish } from '../plan/plan-wish';
-import { IconArray } from './icon-array';
+import { OwnRot } from './own-rot';
+import { Played } from './played';
+import { Playing, SEED, SIZES, type PlayAsk } from './playing';
+import { WhatCounts, type Counted } from './what-counts';
 
 const DAYS = 120;
-/** A small run answers at once, the large one firms it up. */
-const RUNS = [200, 2000] as const;
-const SEED = 1;
-const REST_MS = 40;
-/** What matters most is reckoned once the sliders rest. */
-const MATTERS_MS = 900;
 /** With the plan and three habits, six side by side. */
 const MOST_KEPT = 2;
-/** So many may be played on the screen's own thread. */
-const HERE = 40;
+/** What is forecast where the plan does not say how many. */
+const USUAL_COUNT = 10;
 
 /** A plan set against other ways of doing it, with the same cuttings, weather and luck. */
 @Component({
   selector: 'hy-rehearse-page',
   imports: [
+    CutTerms,
+    Field,
     MatButton,
-    MatProgressBar,
+    MatOption,
+    MatSelect,
     MatSlider,
     MatSliderThumb,
-    CutTerms,
-    IconArray,
     MotherPick,
     PlanTabs,
+    Played,
     RouterLink,
+    WhatCounts,
   ],
-  providers: [PlanDesk, PlanWish, PlanCut],
+  providers: [PlanDesk, PlanWish, PlanCut, Playing],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
@@ -86,9 +77,8 @@ const HERE = 40;
       <hy-mother-pick [mother]="mother()" />
     } @else {
       <p>
-        The same {{ words.number(most) }} cuttings, the same weather and luck, side by side. Played,
-        not promised: how cuttings die nobody has measured, and what is assumed is said in the
-        methods.
+        The same cuttings, weather and luck, side by side. Played, not promised: what is assumed of
+        rot and thirst stands below.
       </p>
       @if (assumed()) {
         <p class="quiet">{{ assumed() }}</p>
@@ -96,69 +86,12 @@ const HERE = 40;
       @if (problem()) {
         <p class="problem" role="alert">{{ problem() }}</p>
       }
-      <div aria-live="polite">
-        @if (played(); as p) {
-          @if (p.ok) {
-            <div class="ways">
-              @for (o of p.outcomes; track o.name) {
-                <article [class.best]="$index === best()">
-                  <h2>
-                    {{ o.name }}
-                    @if (isKept(o.name)) {
-                      <button
-                        type="button"
-                        matButton="text"
-                        [attr.aria-label]="'Leave out ' + o.name"
-                        (click)="leaveOut(o.name)"
-                      >
-                        Leave out
-                      </button>
-                    }
-                  </h2>
-                  <hy-icon-array [outcome]="o" />
-                  <p class="rooted">{{ says.rooted(o.rooted, 'rooted') }}</p>
-                  <p>{{ says.others(o) }}</p>
-                  <p>{{ says.days(o) }}</p>
-                  <p class="quiet">
-                    {{ words.rounded(o.waterings, 0) }} waterings,
-                    {{ words.volume(o.litres * 1000) }}
-                  </p>
-                </article>
-              }
-            </div>
-            <section aria-labelledby="apart">
-              <h2 id="apart" class="ruled">Set against each other</h2>
-              <ul>
-                @for (line of differences(); track line) {
-                  <li>{{ line }}</li>
-                }
-              </ul>
-              <p class="quiet small">
-                Leaf and root: rooted. Leaf alone: still without roots. Dashed: dried up. Cross:
-                rotted. {{ p.cuttings < most ? 'A first small run; it firms up.' : '' }} Ranges are
-                what chance alone may do in this play, not what nobody knows of plants.
-              </p>
-            </section>
-            @if (matters().length > 0) {
-              <section aria-labelledby="matters">
-                <h2 id="matters" class="ruled">What matters most here</h2>
-                <ol>
-                  @for (line of matters(); track line) {
-                    <li>{{ line }}</li>
-                  }
-                </ol>
-              </section>
-            }
-          } @else {
-            <p class="problem" role="alert">{{ whyNot(p) }}</p>
-          }
-        } @else if (mine()) {
-          <mat-progress-bar mode="indeterminate" aria-label="Playing" />
-        }
-        @if (failed()) {
-          <p class="problem" role="alert">{{ failed() }}</p>
-        }
-      </div>
+      <hy-played
+        [played]="played()"
+        [waits]="mine() !== null"
+        [removable]="keptNames()"
+        (leaveOut)="leaveOut($event)"
+      />
       @if (mine(); as m) {
         <fieldset>
           <legend>What if, in this plan</legend>
@@ -204,6 +137,31 @@ const HERE = 40;
                 (valueChange)="warmer.set($event)"
             /></mat-slider>
           </label>
+          <label
+            >{{ damper() === 0 ? 'As damp as it is' : damperSays() }}
+            <mat-slider min="-30" max="30" step="5"
+              ><input
+                matSliderThumb
+                aria-label="Damper or drier"
+                [value]="damper()"
+                (valueChange)="damper.set($event)"
+            /></mat-slider>
+          </label>
+          <hy-field label="In another mix">
+            <mat-select [value]="otherMix()" (selectionChange)="otherMix.set($event.value)">
+              <mat-option value="">as planned</mat-option>
+              @for (x of desk.mixes(); track x.id) {
+                <mat-option [value]="x.id">{{ x.name }}</mat-option>
+              }
+            </mat-select>
+          </hy-field>
+          <hy-field label="Played with">
+            <mat-select [value]="playing.size()" (selectionChange)="playing.size.set($event.value)">
+              @for (n of sizes; track n) {
+                <mat-option [value]="n">{{ words.number(n) }} cuttings</mat-option>
+              }
+            </mat-select>
+          </hy-field>
           <div class="row">
             @if (kept().length < mostKept) {
               <button type="button" matButton="outlined" (click)="keepBeside()">
@@ -213,6 +171,26 @@ const HERE = 40;
             <button type="button" matButton="text" (click)="undo()">Undo my what-ifs</button>
           </div>
         </fieldset>
+        <section aria-labelledby="forecast">
+          <h2 id="forecast" class="ruled">Hold it to its word</h2>
+          @if (desk.draft().forecast; as f) {
+            <p role="status">{{ forecastSays(f) }} Kept with this plan.</p>
+            <button type="button" matButton="text" (click)="desk.put({ forecast: null })">
+              Do not keep it
+            </button>
+          } @else {
+            <p class="quiet">
+              Kept with the plan as it stands, without what-ifs, and held against what comes of it,
+              in Results. Changing the plan drops it.
+            </p>
+            <button type="button" matButton="outlined" (click)="keepForecast()">
+              Keep a forecast with the plan
+            </button>
+          }
+        </section>
+      }
+      @if (counted(); as c) {
+        <hy-what-counts [of]="c" />
       }
       <hy-cut-terms />
     }
@@ -241,35 +219,8 @@ const HERE = 40;
       gap: 0.6rem;
       grid-column: 1 / -1;
     }
-    .ways {
-      margin-top: 1rem;
-      display: grid;
-      grid-template-columns: repeat(auto-fill, minmax(15rem, 1fr));
-      gap: 1rem 1.6rem;
-    }
-    article {
-      border-top: 3px solid var(--line);
-      padding-top: 0.5rem;
-    }
-    article.best {
-      border-top-color: var(--living);
-    }
-    article h2 {
-      font-size: 1.05rem;
-      margin: 0 0 0.4rem;
-    }
-    article p {
-      margin: 0.15rem 0;
-    }
-    .rooted {
-      font: 650 1.15rem/1.2 var(--head-face);
-    }
     section {
       margin-top: 1.4rem;
-    }
-    .problem {
-      color: var(--do);
-      font-weight: 600;
     }
   `,
 })
@@ -277,16 +228,19 @@ export class RehearsePage {
   protected readonly desk = inject(PlanDesk);
   private readonly cut = inject(PlanCut);
   protected readonly words = inject(Words);
+  protected readonly playing = inject(Playing);
   private readonly worker = inject(REHEARSE_WORKER);
+  private readonly rot = inject(OwnRot).rot;
   readonly mother = input<string>();
 
-  protected readonly most = RUNS[1];
-  protected readonly says = { rooted: ofHundred, others: othersText, days: rootDaysText };
+  protected readonly sizes = SIZES;
   protected readonly width = signal<number | null>(null);
   protected readonly dryDays = signal<number | null>(null);
   protected readonly first = signal<number | null>(null);
   protected readonly warmer = signal(0);
-  protected readonly failed = signal('');
+  /** Points of relative humidity. */
+  protected readonly damper = signal(0);
+  protected readonly otherMix = signal('');
 
   constructor() {
     effect(() => this.desk.asked.set(this.mother()));
@@ -315,25 +269,28 @@ export class RehearsePage {
   });
 
   /** The plan as it stands, or why it cannot be played. */
-  private readonly planned = computed(() => {
-    const figures = this.cut.figures();
-    if (!figures || this.desk.space() === '' || this.desk.cutOnProblem()) return null;
-    const fields = this.cut.fieldsOf({ method: figures.method, taken: 1 });
-    const [container, mix] = [this.pot()?.id, this.mix()?.id];
-    return strategyOf(
-      this.desk.state(),
-      'This plan',
-      { ...fields, ...(container ? { container } : {}), ...(mix ? { mix } : {}) },
-      DAYS,
-    );
-  });
+  private readonly planned = computed(() => this.inMix(this.mix()?.id));
   protected readonly problem = computed(() => {
     const planned = this.planned();
     return planned && 'problem' in planned ? REHEARSAL_PROBLEM[planned.problem] : '';
   });
 
+  private inMix(mix: string | undefined) {
+    const figures = this.cut.figures();
+    if (!figures || this.desk.space() === '' || this.desk.cutOnProblem()) return null;
+    const fields = this.cut.fieldsOf({ method: figures.method, taken: 1 });
+    const container = this.pot()?.id;
+    const made = strategyOf(
+      this.desk.state(),
+      'This plan',
+      { ...fields, ...(container ? { container } : {}), ...(mix ? { mix } : {}) },
+      DAYS,
+    );
+    return 'problem' in made ? made : { ...made, rotPace: this.rot().factor };
+  }
+
   protected readonly mine = computed<Strategy | null>(() => {
-    const planned = this.planned();
+    const planned = this.otherMix() ? this.inMix(this.otherMix()) : this.planned();
     if (!planned || 'problem' in planned) return null;
     const [width, dry, first, warmer] = [this.width(), this.dryDays(), this.first(), this.warmer()];
     const dryDays = dry ?? planned.dryDays;
@@ -348,7 +305,7 @@ export class RehearsePage {
           : 'day' in planned.first
             ? { day: Math.max(planned.first.day, dryDays) }
             : planned.first,
-      place: warmed(planned.place, warmer),
+      place: moistened(warmed(planned.place, warmer), this.damper() / 100),
     };
   });
 
@@ -370,88 +327,53 @@ export class RehearsePage {
     ];
   });
 
-  protected readonly played = toSignal(
-    toObservable(this.strategies).pipe(
-      switchMap((strategies) => timer(REST_MS).pipe(map(() => strategies))),
-      switchMap((strategies) =>
-        strategies.length === 0
-          ? of(null)
-          : concat(...RUNS.map((cuttings) => this.play(strategies, cuttings))),
-      ),
-    ),
-    { initialValue: null },
+  private readonly weather = computed(() => weatherIn(this.desk.state(), this.desk.space()));
+  protected readonly played = this.playing.follow(
+    computed((): PlayAsk | null => {
+      const strategies = this.strategies();
+      return strategies.length === 0 ? null : { strategies, days: DAYS, weather: this.weather() };
+    }),
   );
+  protected readonly counted = computed((): Counted | null => {
+    const strategy = this.mine();
+    const pot = this.pot();
+    return strategy && pot
+      ? {
+          strategy,
+          days: DAYS,
+          weather: this.weather(),
+          columns: mixColumns(this.desk.state(), pot.id),
+          rot: this.rot(),
+        }
+      : null;
+  });
 
-  private play(strategies: readonly Strategy[], cuttings: number): Observable<Rehearsal | null> {
-    const weather = weatherIn(this.desk.state(), this.desk.space());
-    this.failed.set('');
-    return defer(() =>
-      this.worker.ask((w) => w.play({ strategies, cuttings, days: DAYS, seed: SEED, weather })),
-    ).pipe(catchError((error: unknown) => this.here(error, strategies, weather)));
-  }
+  protected readonly forecastSays = forecastText;
 
-  /** Where no worker starts, a small run is played on the screen's own thread, and that is said. */
-  private here(
-    error: unknown,
-    strategies: readonly Strategy[],
-    weather: Weather,
-  ): Observable<Rehearsal | null> {
-    console.error('the rehearsal', error);
+  /** What is said of the plan beforehand, kept with it. */
+  protected readonly keepForecast = oneAtATime(async (): Promise<void> => {
+    const strategy = this.planned();
+    if (!strategy || 'problem' in strategy) return;
+    const count = Number(this.cut.count());
+    const cuttings = Number.isInteger(count) && count > 0 ? count : USUAL_COUNT;
     try {
-      const played = rehearse({ strategies, cuttings: HERE, days: DAYS, seed: SEED, weather });
-      this.failed.set(
-        `Only ${HERE} cuttings: this browser plays no more of them beside the page. Reload for the whole.`,
+      const forecast = await this.worker.ask((w) =>
+        w.forecast({
+          strategy,
+          cuttings,
+          days: DAYS,
+          seed: SEED,
+          weather: this.weather(),
+          rot: this.rot(),
+        }),
       );
-      return of(played);
-    } catch {
-      this.failed.set('It could not be played here. Reload, and try once more.');
-      return of(null);
+      this.desk.put({ forecast });
+    } catch (error) {
+      console.error('the forecast', error);
+      this.playing.failed.set('The forecast could not be played. Reload, and try once more.');
     }
-  }
-
-  /** The two choices that do most, once the play itself stands. */
-  protected readonly matters = toSignal(
-    toObservable(this.mine).pipe(
-      switchMap((mine) => timer(MATTERS_MS).pipe(map(() => mine))),
-      switchMap((mine) =>
-        mine === null
-          ? of<readonly string[]>([])
-          : defer(() =>
-              this.worker.ask((w) =>
-                w.matters({
-                  strategy: mine,
-                  days: DAYS,
-                  seed: SEED,
-                  weather: weatherIn(this.desk.state(), this.desk.space()),
-                }),
-              ),
-            ).pipe(
-              map((matters) => matters.slice(0, 2).map((m) => matterText(m, this.words.speech()))),
-              // What matters is an extra: without it the play still stands.
-              catchError(() => of<readonly string[]>([])),
-            ),
-      ),
-    ),
-    { initialValue: [] },
-  );
-
-  protected readonly best = computed(() => {
-    const played = this.played();
-    if (!played?.ok) return -1;
-    const shares = played.outcomes.map((o) => o.rooted.share);
-    return shares.indexOf(Math.max(...shares));
-  });
-  protected readonly differences = computed(() => {
-    const played = this.played();
-    if (!played?.ok) return [];
-    return played.differences
-      .filter((d) => d.a === 0)
-      .map((d) => differenceText(d, played.outcomes[0]!.name, played.outcomes[d.b]!.name));
   });
 
-  protected whyNot(played: Rehearsal): string {
-    return played.ok ? '' : REHEARSAL_PROBLEM[played.problem];
-  }
   protected firstDay({ first }: Strategy): number {
     return 'day' in first ? first.day : 60;
   }
@@ -462,23 +384,34 @@ export class RehearsePage {
     const n = this.warmer();
     return `${warmthStep(Math.abs(n), this.words.speech())} ${n > 0 ? 'warmer' : 'cooler'}`;
   }
-  /** Ways of one's own, kept to be set against the plan as it is changed further. */
+  protected damperSays(): string {
+    const n = this.damper();
+    return `${Math.abs(n)} points of humidity ${n > 0 ? 'more' : 'less'}`;
+  }
+  /** Ways of one’s own, kept to be set against the plan as it is changed further. */
   protected readonly kept = linkedSignal<string, readonly Strategy[]>({
     source: () => this.desk.draft().mother,
     computation: () => [],
   });
   protected readonly mostKept = MOST_KEPT;
 
+  protected readonly keptNames = computed(() => this.kept().map((k) => k.name));
+
   protected keepBeside(): void {
     const mine = this.mine();
     if (!mine) return;
     const warm = this.warmer() === 0 ? [] : [this.warmerSays()];
-    const parts = [`dried ${mine.dryDays} d`, `water ${this.firstSays(mine)}`, ...warm];
+    const damp = this.damper() === 0 ? [] : [this.damperSays()];
+    const mix = this.desk.mixes().find((m) => m.id === this.otherMix())?.name;
+    const parts = [
+      `dried ${mine.dryDays} d`,
+      `water ${this.firstSays(mine)}`,
+      ...warm,
+      ...damp,
+      ...(mix ? [`in ${mix}`] : []),
+    ];
     const name = parts.join(', ').replace(/^./, (c) => c.toUpperCase());
     this.kept.update((kept) => [...kept.filter((k) => k.name !== name), { ...mine, name }]);
-  }
-  protected isKept(name: string): boolean {
-    return this.kept().some((k) => k.name === name);
   }
   protected leaveOut(name: string): void {
     this.kept.update((kept) => kept.filter((k) => k.name !== name));
@@ -489,5 +422,7 @@ export class RehearsePage {
     this.dryDays.set(null);
     this.first.set(null);
     this.warmer.set(0);
+    this.damper.set(0);
+    this.otherMix.set('');
   }
 }

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
 import { MatDialog } from '@angular/material/dialog';
 import { batchTitle } from '@hypogeon/core/bench';
@@ -22,11 +23,17 @@ interface Row {
 /** Every batch with what it teaches, or why it does not; one that went wrong for a reason of its own can be left out. */
 @Component({
   selector: 'hy-learned-batches',
-  imports: [CellOf, MatButton, Table],
+  imports: [CellOf, MatButton, RouterLink, Table],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <hy-table name="Batches it rests on" [columns]="columns" [rows]="rows()">
       <ng-template hyCell="act" [of]="rows()" let-row>
+        <a
+          matButton="text"
+          [routerLink]="['/bench', row.batch.id, 'what-if']"
+          [attr.aria-label]="'What if, ' + row.name"
+          >What if</a
+        >
         @if (row.teaching.kind === 'left-out') {
           <button
             type="button"
@@ -86,7 +93,7 @@ export class LearnedBatches {
       text: (r) => teachingText(r.teaching),
       sort: (r) => r.teaching.kind,
     },
-    { key: 'act', head: 'Leave out, or take in', text: () => '', act: true },
+    { key: 'act', head: 'Ask, or leave out', text: () => '', act: true },
   ];
 
   protected async leaveOut({ batch, name }: Row): Promise<void> {

@@ -7,6 +7,7 @@ import { isDay } from '@hypogeon/core/days';
 import { SETTINGS_KEY, type SettingsFields } from '@hypogeon/core/journal';
 import { successBelief } from '@hypogeon/core/plan';
 import { successRange } from '@hypogeon/core/stats';
+import { rotCalibrationText } from '@hypogeon/words';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
@@ -17,6 +18,7 @@ import { Chart } from '../charts/chart';
 import { rangesChart, rangesTall, type RangeRow } from '../charts/ranges-chart';
 import { LearnedBatches } from './learned-batches';
 import { LedgerTabs } from './ledger-tabs';
+import { OwnRot } from '../rehearse/own-rot';
 import { CellOf, type Column } from '../ui/column';
 import { Table } from '../ui/table';
 
@@ -58,6 +60,10 @@ interface Learned {
     <section aria-labelledby="wounds">
       <h2 id="wounds" class="ruled">Wounds</h2>
       <p>{{ wounds() }}</p>
+    </section>
+    <section aria-labelledby="rot">
+      <h2 id="rot" class="ruled">Rot</h2>
+      <p>{{ rot() }}</p>
     </section>
     <section aria-labelledby="ways">
       <h2 id="ways" class="ruled">Success and roots</h2>
@@ -149,6 +155,7 @@ export class LearnedPage {
   private readonly actions = inject(Actions);
   protected readonly words = inject(Words);
   protected readonly today = inject(Today).day;
+  private readonly ownRot = inject(OwnRot).rot;
   protected readonly freshProblem = signal('');
   protected readonly since = computed(() => {
     const { learnFrom, learnWhy } = this.state().settings;
@@ -165,6 +172,10 @@ export class LearnedPage {
         : `Wounds close here ${Math.abs(percent)} % ${percent > 0 ? 'slower' : 'sooner'} than modelled`;
     return `${pace} (${this.words.decimal(low, 2)} to ${this.words.decimal(high, 2)} times the days, eight times in ten), by ${looks === 1 ? 'one look' : `${looks} looks`} at ${wounds === 1 ? 'one wound' : `${wounds} wounds`}.`;
   });
+
+  protected readonly rot = computed(() =>
+    rotCalibrationText(this.ownRot(), (n) => this.words.decimal(n, 1)),
+  );
 
   /** One of every plant and way that anything was counted of. */
   private readonly seen = computed(() =>

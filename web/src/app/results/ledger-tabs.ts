@@ -22,6 +22,7 @@ export class LedgerTabs {
     { path: '/results/trials', name: 'Trials' },
     { path: '/results/money', name: 'Money and time' },
     { path: '/results/learned', name: 'Learned' },
+    { path: '/results/forecasts', name: 'Forecasts' },
     { path: '/results/report', name: 'Report' },
   ];
 }

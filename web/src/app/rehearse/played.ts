@@ -1,0 +1,163 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatProgressBar } from '@angular/material/progress-bar';
+import type { Outcome, Rehearsal } from '@hypogeon/core/rehearse';
+import {
+  differenceText,
+  ofHundred,
+  othersText,
+  REHEARSAL_PROBLEM,
+  rootDaysText,
+} from '@hypogeon/words';
+import { Words } from '../data/words';
+import { IconArray } from './icon-array';
+import { Playing } from './playing';
+
+/** What came of a play: the ways side by side, set against the first, and how sure that is. */
+@Component({
+  selector: 'hy-played',
+  imports: [IconArray, MatButton, MatProgressBar],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div aria-live="polite">
+      @if (played(); as p) {
+        @if (p.ok) {
+          <div class="ways">
+            @for (o of p.outcomes; track $index) {
+              <article [class.best]="$index === best()">
+                <h2>
+                  {{ nameOf(o) }}
+                  @if (removable().includes(o.name)) {
+                    <button
+                      type="button"
+                      matButton="text"
+                      [attr.aria-label]="'Leave out ' + nameOf(o)"
+                      (click)="leaveOut.emit(o.name)"
+                    >
+                      Leave out
+                    </button>
+                  }
+                </h2>
+                <hy-icon-array [outcome]="o" />
+                <p class="rooted">{{ says.rooted(o.rooted, 'rooted') }}</p>
+                <p>{{ says.others(o) }}</p>
+                <p>{{ says.days(o) }}</p>
+                <p class="quiet">
+                  {{ words.rounded(o.waterings, 0) }} waterings,
+                  {{ words.volume(o.litres * 1000) }}, {{ words.rounded(o.minutes, 0) }} min of
+                  hands for 100
+                </p>
+              </article>
+            }
+          </div>
+          <section aria-labelledby="apart">
+            <h2 id="apart" class="ruled">Set against each other</h2>
+            <ul>
+              @for (line of differences(); track line) {
+                <li>{{ line }}</li>
+              }
+            </ul>
+            <p class="quiet small">
+              Leaf and root: rooted. Leaf alone: still without roots. Dashed: dried up. Cross:
+              rotted. Ranges are what chance alone may do in this play of
+              {{ words.number(p.cuttings) }} cuttings, not what nobody knows of plants.
+            </p>
+          </section>
+        } @else {
+          <p class="problem" role="alert">{{ problem[p.problem] }}</p>
+        }
+      } @else if (waits() && !playing.stopped()) {
+        <mat-progress-bar mode="indeterminate" aria-label="Playing" />
+      }
+      @if (playing.failed()) {
+        <p class="problem" role="alert">{{ playing.failed() }}</p>
+      }
+    </div>
+    @if (playing.far(); as far) {
+      <div class="far">
+        <mat-progress-bar
+          mode="determinate"
+          [value]="100 * far"
+          [attr.aria-label]="'Playing ' + words.number(playing.size()) + ' cuttings'"
+        />
+        <button type="button" matButton="outlined" (click)="playing.stop()">Stop</button>
+      </div>
+    } @else if (playing.stopped()) {
+      <p class="quiet">
+        Stopped: what stands here is of {{ played()?.ok ? 'the small first run' : 'no run' }}.
+        Change something and it plays again.
+      </p>
+    }
+  `,
+  styles: `
+    :host {
+      display: block;
+    }
+    .ways {
+      margin-top: 1rem;
+      display: grid;
+      grid-template-columns: repeat(auto-fill, minmax(15rem, 1fr));
+      gap: 1rem 1.6rem;
+    }
+    article {
+      border-top: 3px solid var(--line);
+      padding-top: 0.5rem;
+    }
+    article.best {
+      border-top-color: var(--living);
+    }
+    article h2 {
+      font-size: 1.05rem;
+      margin: 0 0 0.4rem;
+    }
+    article p {
+      margin: 0.15rem 0;
+    }
+    .rooted {
+      font: 650 1.15rem/1.2 var(--head-face);
+    }
+    section {
+      margin-top: 1.4rem;
+    }
+    .far {
+      display: grid;
+      grid-template-columns: 1fr auto;
+      align-items: center;
+      gap: 1rem;
+    }
+  `,
+})
+export class Played {
+  protected readonly words = inject(Words);
+  protected readonly playing = inject(Playing);
+  readonly played = input.required<Rehearsal | null>();
+  /** Something is asked, though nothing came yet. */
+  readonly waits = input(false);
+  /** What a way is called, where that is not its own name. */
+  readonly naming = input<(name: string) => string>((name) => name);
+  /** Names of ways that may be left out again. */
+  readonly removable = input<readonly string[]>([]);
+  readonly leaveOut = output<string>();
+
+  protected readonly says = { rooted: ofHundred, others: othersText, days: rootDaysText };
+  protected readonly problem = REHEARSAL_PROBLEM;
+
+  protected nameOf({ name }: Outcome): string {
+    return this.naming()(name);
+  }
+  protected readonly best = computed(() => {
+    const played = this.played();
+    if (!played?.ok) return -1;
+    const shares = played.outcomes.map((o) => o.rooted.share);
+    return shares.indexOf(Math.max(...shares));
+  });
+  protected readonly differences = computed(() => {
+    const played = this.played();
+    if (!played?.ok) return [];
+    return played.differences
+      .filter((d) => d.a === 0)
+      .map((d) =>
+        differenceText(d, this.nameOf(played.outcomes[0]!), this.nameOf(played.outcomes[d.b]!)),
+      );
+  });
+}

@@ -1,0 +1,195 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { MatButton } from '@angular/material/button';
+import { batchTitle } from '@hypogeon/core/bench';
+import { daysBetween } from '@hypogeon/core/days';
+import { weatherIn, whatIf } from '@hypogeon/core/rehearse';
+import { forecastText, WHAT_IF_PROBLEM, whatIfName } from '@hypogeon/words';
+import { Actions } from '../data/actions';
+import { Journal } from '../data/journal';
+import { oneAtATime } from '../data/one-at-a-time';
+import { Today } from '../data/today';
+import { Words } from '../data/words';
+import { REHEARSE_WORKER } from '../data/workers';
+import { forecastEntry } from './forecast-entry';
+import { OwnRot } from './own-rot';
+import { Played } from './played';
+import { Playing, SEED, type PlayAsk } from './playing';
+import { WhatCounts, type Counted } from './what-counts';
+
+/** What a batch may still come to by what is done from today on; of one that is over, what else it might have come to. */
+@Component({
+  selector: 'hy-what-if-page',
+  imports: [MatButton, Played, RouterLink, WhatCounts],
+  providers: [Playing],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="page-head">
+      <h1>What if</h1>
+      <p class="quiet">{{ title() }}</p>
+      @if (batch(); as b) {
+        <div class="push">
+          <a matButton="outlined" [routerLink]="['/bench', b.id]">Back to the batch</a>
+        </div>
+      }
+    </div>
+    @if (!batch()) {
+      <p>There is no such batch. <a routerLink="/bench">All batches</a></p>
+    } @else if (problem()) {
+      <p role="alert">{{ problem() }}</p>
+    } @else if (asked(); as a) {
+      <p>{{ told(a) }}</p>
+      @if (came()) {
+        <p class="came">{{ came() }}</p>
+      }
+      <hy-played [played]="played()" [waits]="true" [naming]="naming()" />
+      @if (!a.came && batch()!.cut) {
+        <section aria-labelledby="forecast">
+          <h2 id="forecast" class="ruled">Hold it to its word</h2>
+          @if (last(); as f) {
+            <p role="status">
+              {{ forecastSays(f) }} Kept {{ words.near(f.day) }};
+              <a routerLink="/results/forecasts">Forecasts</a> holds it against what comes.
+            </p>
+          }
+          <button type="button" matButton="outlined" (click)="keepForecast()">
+            {{ last() ? 'Keep one more, as it stands today' : 'Keep a forecast of its course' }}
+          </button>
+          @if (failed()) {
+            <p class="problem" role="alert">{{ failed() }}</p>
+          }
+        </section>
+      }
+      @if (counted(); as c) {
+        <hy-what-counts [of]="c" [choices]="false" />
+      }
+    }
+  `,
+  styles: `
+    .came {
+      font: 650 1.15rem/1.3 var(--head-face);
+    }
+    section {
+      margin-top: 1.4rem;
+    }
+  `,
+})
+export class WhatIfPage {
+  protected readonly words = inject(Words);
+  protected readonly playing = inject(Playing);
+  private readonly state = inject(Journal).state;
+  private readonly today = inject(Today).day;
+  private readonly rot = inject(OwnRot).rot;
+  private readonly worker = inject(REHEARSE_WORKER);
+  private readonly actions = inject(Actions);
+  readonly id = input.required<string>();
+
+  protected readonly batch = computed(() => this.state().batches.get(this.id()) ?? null);
+  protected readonly title = computed(() => {
+    const batch = this.batch();
+    return batch ? batchTitle(this.state(), batch) : '';
+  });
+
+  private readonly answer = computed(() => {
+    const batch = this.batch();
+    return batch ? whatIf(this.state(), batch, this.today()) : null;
+  });
+  protected readonly asked = computed(() => {
+    const answer = this.answer();
+    if (!answer || 'problem' in answer) return null;
+    const rotPace = this.rot().factor;
+    return { ...answer, strategies: answer.strategies.map((s) => ({ ...s, rotPace })) };
+  });
+  protected readonly problem = computed(() => {
+    const answer = this.answer();
+    return answer && 'problem' in answer ? WHAT_IF_PROBLEM[answer.problem] : '';
+  });
+
+  private readonly weather = computed(() => weatherIn(this.state(), this.batch()?.space ?? ''));
+  protected readonly played = this.playing.follow(
+    computed((): PlayAsk | null => {
+      const asked = this.asked();
+      if (!asked) return null;
+      const { strategies, days, since } = asked;
+      return { strategies, days, since, weather: this.weather() };
+    }),
+  );
+  protected readonly counted = computed((): Counted | null => {
+    const asked = this.asked();
+    return (
+      asked && {
+        strategy: asked.strategies[0]!,
+        days: asked.days,
+        since: asked.since,
+        weather: this.weather(),
+        columns: [],
+        rot: this.rot(),
+      }
+    );
+  });
+  protected readonly naming = computed(() => {
+    const told = this.asked()?.came != null;
+    return (name: string): string => whatIfName(name, told);
+  });
+
+  protected told({
+    came,
+    since,
+    pieces,
+    days,
+  }: NonNullable<ReturnType<typeof this.asked>>): string {
+    const batch = this.batch()!;
+    if (came)
+      return `Its ${days} days told again with the same weather and luck: as it went, by its own course, and otherwise.`;
+    const left = days - since;
+    const today = since > 0 ? `, day ${daysBetween(batch.cutOn, this.today())}` : '';
+    return `Of the ${this.words.number(pieces)} that wait for roots today${today}: what they come to in ${this.words.days(left)}, by what is done from now on. What was done so far is the same in all.`;
+  }
+
+  /** What really came of it, for the play to be held against. */
+  protected readonly came = computed(() => {
+    const asked = this.asked();
+    if (!asked?.came) return '';
+    const { rooted, pupped, rotted, dried, lost } = asked.came;
+    const share = (n: number): string => this.words.percent(n / asked.pieces);
+    const others = [
+      [rotted, 'rotted'],
+      [dried, 'dried up'],
+      [lost, 'lost otherwise'],
+    ]
+      .filter(([n]) => (n as number) > 0)
+      .map(([n, word]) => `${n} ${word}`);
+    const living = rooted + pupped;
+    return `Really ${living} of ${asked.pieces} rooted (${share(living)})${others.length > 0 ? `, ${others.join(', ')}` : ''}.`;
+  });
+
+  protected readonly forecastSays = forecastText;
+  protected readonly last = computed(() => this.batch()?.forecasts.at(-1) ?? null);
+  protected readonly failed = signal('');
+
+  protected readonly keepForecast = oneAtATime(async (): Promise<void> => {
+    const asked = this.asked();
+    const batch = this.batch();
+    if (!asked || !batch || asked.pieces < 1) return;
+    this.failed.set('');
+    try {
+      const forecast = await this.worker.ask((w) =>
+        w.forecast({
+          strategy: asked.strategies[0]!,
+          cuttings: asked.pieces,
+          days: asked.days,
+          since: asked.since,
+          seed: SEED,
+          weather: this.weather(),
+          rot: this.rot(),
+        }),
+      );
+      const had = batch.counts.rooted + batch.counts.pupped;
+      const way = whatIfName('course', false);
+      await this.actions.record(forecastEntry(batch.id, forecast, { had, way }), 'Forecast kept');
+    } catch (error) {
+      console.error('the forecast', error);
+      this.failed.set('The forecast could not be played. Reload, and try once more.');
+    }
+  });
+}
