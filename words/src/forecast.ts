@@ -51,7 +51,7 @@ export function rotCalibrationText(
 
 /** What is asked of a batch. */
 export const whatIfName = (id: string, told: boolean): string =>
-  WHAT_IF[id as WhatIfId]?.[told ? 1 : 0] ?? id;
+  new Map(Object.entries(WHAT_IF)).get(id)?.[told ? 1 : 0] ?? id;
 
 const WHAT_IF: Readonly<Record<WhatIfId, readonly [open: string, told: string]>> = {
   went: ['As it went', 'As it went'],

@@ -44,12 +44,12 @@ const speech = {
 
 it('says what a choice does from one end to the other, and its part where it has one', () => {
   expect(matterText({ choice: 'first', low: 0.31, high: 0.88, share: 0.61 }, speech)).toBe(
-    'The first water: 31 of 100 root the day they are set, 88 three weeks later. By itself 61 % of what these choices can do.',
+    'The first water: on the day they are set 31 of 100 root, three weeks later 88. By itself 61 % of what these choices can do.',
   );
   expect(matterText({ choice: 'width', low: 0.8, high: 0.8, share: 0 }, speech)).toBe(
-    'The width of the wound: 80 of 100 root half as wide, 80 twice as wide.',
+    'The width of the wound: half as wide 80 of 100 root, twice as wide 80.',
   );
   expect(matterText({ choice: 'warmth', low: 0.2, high: 0.7, share: 0 }, speech)).toBe(
-    'Warmth: 20 of 100 root 11 °F cooler, 70 11 °F warmer.',
+    'Warmth: 11 °F cooler 20 of 100 root, 11 °F warmer 70.',
   );
 });

@@ -64,32 +64,31 @@ const CHOICE: Readonly<
 > = {
   width: ['The width of the wound', 'half as wide', 'twice as wide'],
   dry: ['How long they dry', 'set at once', 'after three weeks'],
-  first: ['The first water', 'the day they are set', 'three weeks later'],
-  air: ['Humidity', `with ${Math.round(100 * DAMPEST_BY)} points less`, 'with as many more'],
+  first: ['The first water', 'on the day they are set', 'three weeks later'],
+  air: ['Humidity', `${Math.round(100 * DAMPEST_BY)} points less`, 'as many more'],
   mix: ['The mix', 'in the one of yours that stays wettest', 'in the airiest'],
 };
 
-/** `The first water: 31 of 100 root with it the day they are set, 88 three weeks later. By itself 61 % of what these choices do.` */
+/** `The first water: on the day they are set 31 of 100 root, three weeks later 88. By itself 61 % of what these choices can do.` */
 export function matterText({ choice, low, high, share }: Matter, speech: Speech): string {
   const step = warmthStep(WARMEST_C, speech);
   const [name, atLow, atHigh] =
     choice === 'warmth' ? ['Warmth', `${step} cooler`, `${step} warmer`] : CHOICE[choice];
   const part = share >= 0.05 ? ` By itself ${percent(share)} of what these choices can do.` : '';
-  return `${name}: ${hundred(low)} of 100 root ${atLow}, ${hundred(high)} ${atHigh}.${part}`;
+  return `${name}: ${atLow} ${hundred(low)} of 100 root, ${atHigh} ${hundred(high)}.${part}`;
 }
 
 /** What the play would say, were wounds the least and the most ready to rot that makes sense. */
 export function reachText(
   low: Estimate,
   high: Estimate,
-  { batches, ...range }: RotCalibration,
+  range: RotCalibration,
   figure: (n: number) => string,
 ): string {
-  const source = batches === 0 ? 'what is assumed' : 'what is assumed, which your own leave open';
   const [few, many] = [hundred(high.share), hundred(low.share)];
   return few === many
     ? `How ready wounds rot makes no difference here: ${many} of 100 root either way.`
-    : `How ready wounds rot nobody has measured: at ${figure(range.low)} times ${source} ${many} of 100 root, at ${figure(range.high)} times ${few}.`;
+    : `How ready wounds rot nobody has measured: at ${figure(range.low)} times what is assumed ${many} of 100 root, at ${figure(range.high)} times ${few}.`;
 }
 
 /** Why it cannot be rehearsed. */

@@ -53,7 +53,7 @@ import { Playing } from './playing';
           <section aria-labelledby="apart">
             <h2 id="apart" class="ruled">Set against each other</h2>
             <ul>
-              @for (line of differences(); track line) {
+              @for (line of differences(); track $index) {
                 <li>{{ line }}</li>
               }
             </ul>

@@ -87,11 +87,12 @@ export class Playing {
   private run(input: RehearsalInput): Observable<Rehearsal> {
     return new Observable((subscriber) => {
       const shown = performance.now() + SHOWN_MS;
+      const over = (): boolean => subscriber.closed;
       const play = async (): Promise<void> => {
         await this.worker.ask((w) => w.begin(input));
-        while (!subscriber.closed) {
+        while (!over()) {
           const { far, rehearsal } = await this.worker.ask((w) => w.more());
-          if (subscriber.closed) return;
+          if (over()) return;
           if (rehearsal) {
             subscriber.next(rehearsal);
             subscriber.complete();

@@ -1,5 +1,6 @@
 import { mount, type Bench } from '../../testing/mount';
 import { REHEARSE_WORKER } from '../data/workers';
+import { rehearse } from '../workers/rehearse';
 import { hundredOf } from './icon-array';
 import { RehearsePage } from './rehearse-page';
 
@@ -11,6 +12,11 @@ const played = async (page: Bench<RehearsePage>): Promise<readonly string[]> => 
   }
   return page.all('article').map((a) => a.textContent.replace(/\s+/g, ' '));
 };
+
+// What matters is hundreds of plays: asked only where it is looked at.
+let matters: jest.SpyInstance;
+beforeEach(() => (matters = jest.spyOn(rehearse, 'matters').mockReturnValue([])));
+afterEach(() => matters.mockRestore());
 
 describe('trying a plan first', () => {
   it('plays four ways on the same luck, in what is first at hand until one says what', async () => {
@@ -48,6 +54,7 @@ describe('trying a plan first', () => {
   });
 
   it('says which two choices matter most', async () => {
+    matters.mockRestore();
     const page = await open('m-aeon');
     await played(page);
     const list = (): HTMLElement[] => page.all('section[aria-labelledby=matters] li');
@@ -56,17 +63,83 @@ describe('trying a plan first', () => {
       await page.settle();
     }
     expect(list()).toHaveLength(2);
-    expect(list()[0]!.textContent).toMatch(/: \d+ of 100 root .*, \d+ .*\./);
+    expect(list()[0]!.textContent).toMatch(/: .* \d+ of 100 root, .* \d+\./);
   });
 
   it('plays a small run by itself where no worker starts, and says so', async () => {
     const log = jest.spyOn(console, 'error').mockImplementation(() => undefined);
     const page = await mount(RehearsePage, { mother: 'm-aeon' }, undefined, [
-      { provide: REHEARSE_WORKER, useValue: { ask: () => Promise.reject(new Error('blocked')) } },
+      {
+        provide: REHEARSE_WORKER,
+        useValue: { ask: () => Promise.reject(new Error('blocked')), stop: () => undefined },
+      },
     ]);
     expect(await played(page)).toHaveLength(4);
     expect(page.text).toContain('Only 40 cuttings: this browser plays no more of them');
     log.mockRestore();
+  });
+
+  it('a long play shows how far it is, and stops when told: what was played stays', async () => {
+    const page = await open('m-aeon');
+    await played(page);
+    // Between two slices a real worker's answer lets the screen take its turn.
+    const more = rehearse.more.bind(rehearse);
+    const slice = jest
+      .spyOn(rehearse, 'more')
+      .mockImplementation(
+        (() => new Promise((done) => setTimeout(() => done(more()), 5))) as unknown as typeof more,
+      );
+    await page.fill('Played with', '10000');
+    const stop = (): boolean => page.all('button').some((b) => b.textContent.trim() === 'Stop');
+    for (let i = 0; i < 200 && !stop(); i++) {
+      await new Promise((done) => setTimeout(done, 20));
+      await page.settle();
+    }
+    expect(page.all('.far mat-progress-bar')).toHaveLength(1);
+    await page.tap('Stop');
+    expect(page.text).toContain('Stopped: what stands here is of the small first run');
+    expect(page.all('article')).toHaveLength(4);
+    expect(page.all('mat-progress-bar')).toHaveLength(0);
+    slice.mockRestore();
+  });
+
+  it('another mix, damper air: the same plan otherwise, and all can be undone', async () => {
+    const page = await open('m-aeon');
+    await played(page);
+    await page.fill('In another mix', 'all-mineral');
+    const damper = page.root.querySelector<HTMLInputElement>(
+      'input[aria-label="Damper or drier"]',
+    )!;
+    damper.value = '20';
+    damper.dispatchEvent(new Event('input'));
+    damper.dispatchEvent(new Event('change'));
+    await page.settle();
+    expect(page.text).toContain('20 points of humidity more');
+    await page.tap('Keep this way beside the others');
+    for (let i = 0; i < 200 && page.all('article').length !== 5; i++) {
+      await new Promise((done) => setTimeout(done, 20));
+      await page.settle();
+    }
+    expect(page.all('article h2').at(-1)!.textContent).toMatch(
+      /20 points of humidity more, in All mineral/,
+    );
+    await page.tap('Undo my what-ifs');
+    expect(page.text).toContain('As damp as it is');
+    expect(page.shown('In another mix')).toBe('as planned');
+  });
+
+  it('keeps a forecast with the plan, drops it when the plan changes, and says what it rests on', async () => {
+    const page = await open('m-aeon');
+    await played(page);
+    expect(page.text).toContain('By 10 batches of yours wounds rot');
+    await page.tap('Keep a forecast with the plan');
+    for (let i = 0; i < 200 && !page.text.includes('Kept with this plan'); i++) {
+      await new Promise((done) => setTimeout(done, 20));
+      await page.settle();
+    }
+    expect(page.text).toMatch(/Forecast: \d+ % of \d+ with roots by day 120 \(\d+–\d+ %\)\. Kept/);
+    await page.fill('Goes into (optional)', 'pot-7');
+    expect(page.text).not.toContain('Kept with this plan');
   });
 
   it('asks whose cuttings they are', async () => {

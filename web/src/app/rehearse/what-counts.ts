@@ -29,7 +29,7 @@ export interface Counted {
       <section aria-labelledby="matters">
         <h2 id="matters" class="ruled">What matters most here</h2>
         <ol>
-          @for (line of matters(); track line) {
+          @for (line of matters(); track $index) {
             <li>{{ line }}</li>
           }
         </ol>

@@ -33,6 +33,9 @@ import { LedgerTabs } from './ledger-tabs';
         <section aria-labelledby="said">
           <h2 id="said" class="ruled">Said, and come true</h2>
           <hy-chart name="Said and come true" [tall]="tall()" [model]="chart()" />
+          <p class="quiet small">
+            Full: what came, with the range its number of batches leaves. Hollow: what was said.
+          </p>
           <ul>
             @for (bin of held().bins; track bin.from) {
               <li>{{ binSays(bin) }}</li>
