@@ -73,6 +73,7 @@ export async function runApp(only: 'app' | 'door' | 'places'): Promise<void> {
     for (const figure of await benchWork(browser, address, large, withJournal)) print(figure);
     for (const figure of await waterFrames(browser, address)) print(figure);
     for (const figure of await loggerImport(browser, address)) print(figure);
+    for (const figure of await rehearsed(browser, address)) print(figure);
   } finally {
     await browser.close();
     server.closeAllConnections();
@@ -254,5 +255,73 @@ async function loggerImport(browser: Browser, address: string): Promise<readonly
       target: 2000,
     },
     { name: 'all of it charted', value: chart, unit: 'ms' },
+  ];
+}
+
+/** Six ways played in the page: from a choice to the first answer and to the firm one, and the frames meanwhile. */
+async function rehearsed(browser: Browser, address: string): Promise<readonly Figure[]> {
+  const context = await browser.newContext();
+  const page = await context.newPage();
+  await page.addInitScript('globalThis.__name = (f) => f');
+  await page.goto(`${address}/#/plan/rehearse?mother=m-aeon`);
+  await page.getByText('this play of 2,000 cuttings').waitFor({ timeout: 30_000 });
+  for (const day of ['3', '9']) {
+    await page.getByLabel('Days to dry').fill(day);
+    await page.getByRole('button', { name: 'Keep this way beside the others' }).click();
+    await page.waitForTimeout(400);
+  }
+  // What matters most is reckoned once the sliders rest, and belongs to the quiet after.
+  await page.getByRole('heading', { name: 'What matters most here' }).waitFor({ timeout: 30_000 });
+  const takes = { first: [] as number[], firm: [] as number[] };
+  let gaps: number[] = [];
+  for (const day of ['5', '12', '6', '10', '4']) {
+    const taken = await page.evaluate(async (to) => {
+      const slider = document.querySelector<HTMLInputElement>('[aria-label="Days to dry"]')!;
+      const frames: number[] = [];
+      let [last, on] = [performance.now(), true];
+      const frame = (): void => {
+        const now = performance.now();
+        frames.push(now - last);
+        last = now;
+        if (on) requestAnimationFrame(frame);
+      };
+      requestAnimationFrame(frame);
+      const says = (): string =>
+        /this play of ([\d,]+) cuttings/.exec(document.body.textContent)?.[1] ?? '';
+      const begun = performance.now();
+      slider.value = to;
+      slider.dispatchEvent(new Event('input', { bubbles: true }));
+      slider.dispatchEvent(new Event('change', { bubbles: true }));
+      const until = (text: string): Promise<number> =>
+        new Promise((done) => {
+          const look = (): void =>
+            void (says() === text ? done(performance.now() - begun) : setTimeout(look, 5));
+          look();
+        });
+      const first = await until('200');
+      const firm = await until('2,000');
+      on = false;
+      return { first, firm, frames: frames.slice(1) };
+    }, day);
+    takes.first.push(taken.first);
+    takes.firm.push(taken.firm);
+    gaps = [...gaps, ...taken.frames];
+  }
+  await context.close();
+  return [
+    {
+      name: 'rehearsal: first answer, six ways',
+      value: median(takes.first),
+      unit: 'ms',
+      target: 300,
+    },
+    { name: 'rehearsal: firm with 2,000', value: median(takes.firm), unit: 'ms', target: 2000 },
+    { name: 'its longest frame meanwhile', value: Math.max(...gaps), unit: 'ms' },
+    {
+      name: 'its frames over 50 ms',
+      value: gaps.filter((g) => g > 50).length,
+      unit: '',
+      target: 0,
+    },
   ];
 }

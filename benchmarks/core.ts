@@ -29,7 +29,14 @@ import {
   stemRules,
   waysTo,
 } from '@hypogeon/core/plan';
-import { rehearse, strategyOf } from '@hypogeon/core/rehearse';
+import {
+  forecastOf,
+  rehearse,
+  rehearsing,
+  strategyOf,
+  whatMatters,
+  type Strategy,
+} from '@hypogeon/core/rehearse';
 import { careOf } from '@hypogeon/core/care';
 import { tasksAhead, roundOn } from '@hypogeon/core/round';
 import { aalenJohansen, kaplanMeier, turnbull, type Timed } from '@hypogeon/core/stats';
@@ -332,6 +339,36 @@ export const CORE_BENCHES: Readonly<Record<string, Bench>> = {
         unit: 'ms',
         target: 300,
       },
+      {
+        name: 'most memory held while 2,000 × 120 × 6 are played',
+        value: playMb(six, 2000),
+        unit: 'MB',
+        target: 150,
+      },
+      {
+        name: 'the same with 10,000 cuttings',
+        value: playMb(six, 10_000),
+        unit: 'MB',
+        target: 150,
+      },
+      {
+        name: 'forecast of a batch of 20',
+        value: medianMs(() =>
+          forecastOf({
+            strategy: planned,
+            cuttings: 20,
+            days: 120,
+            seed: 1,
+            rot: { factor: 1, low: 0.3, high: 3 },
+          }),
+        ),
+        unit: 'ms',
+      },
+      {
+        name: 'what matters, six choices',
+        value: medianMs(() => whatMatters({ strategy: planned, days: 120, seed: 1 }), 1),
+        unit: 'ms',
+      },
     ];
   },
   weather: () => {
@@ -477,4 +514,15 @@ export function runCore(name: string, pace: number): void {
   const figures = CORE_BENCHES[name]!();
   for (const figure of Array.isArray(figures) ? (figures as Figure[]) : [figures as Figure])
     print(figure, pace);
+}
+
+/** Most that a play holds beside what stood before, MB; looked at after every bench. */
+function playMb(strategies: readonly Strategy[], cuttings: number): number {
+  globalThis.gc?.();
+  const held = (): number => process.memoryUsage().heapUsed + process.memoryUsage().arrayBuffers;
+  const before = held();
+  let most = before;
+  const play = rehearsing({ strategies, cuttings, days: 120, seed: 1 });
+  while (!play.next().done) most = Math.max(most, held());
+  return (Math.max(most, held()) - before) / 1e6;
 }

@@ -137,10 +137,13 @@ function outcomeOf(
     }),
     days: rootedOn.length === 0 ? null : { early: at(0.1), half: at(0.5), late: at(0.9) },
     waterings,
-    litres: runs.reduce((s, r) => s + r.litres, 0) / runs.length,
+    litres: toTheDrop(runs.reduce((s, r) => s + r.litres, 0) / runs.length),
     minutes: 100 * MINUTES[method] + WATERING_MIN * waterings,
   };
 }
+
+/** Engines raise to a power a last digit apart: to a thousandth of a millilitre they agree. */
+const toTheDrop = (litres: number): number => Math.round(litres * 1e6) / 1e6;
 
 function differenceOf(a: number, b: number, runs: readonly (readonly BenchRun[])[]): Difference {
   const pairs = runs[a]!.map((run, i): [number, number] => [
