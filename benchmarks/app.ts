@@ -239,7 +239,7 @@ async function loggerImport(browser: Browser, address: string): Promise<readonly
   const taken = performance.now() - tapped;
   const drawn = performance.now();
   await page.getByRole('button', { name: 'All', exact: true }).click();
-  await page.getByRole('img', { name: /\d{5} readings/ }).waitFor();
+  await page.getByRole('img', { name: /[\d,]{5,} readings/ }).waitFor();
   await page.evaluate(
     () => new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve))),
   );
@@ -294,8 +294,10 @@ async function rehearsed(browser: Browser, address: string): Promise<readonly Fi
       slider.dispatchEvent(new Event('change', { bubbles: true }));
       const until = (text: string): Promise<number> =>
         new Promise((done) => {
-          const look = (): void =>
-            void (says() === text ? done(performance.now() - begun) : setTimeout(look, 5));
+          const look = (): void => {
+            if (says() === text) done(performance.now() - begun);
+            else setTimeout(look, 5);
+          };
           look();
         });
       const first = await until('200');

@@ -112,14 +112,7 @@ describe('the air of a place', () => {
 
   it('a usual year is taken once it is whole, and wrong months are named', async () => {
     const page = await open();
-    const cell = async (label: string, value: string): Promise<void> => {
-      const box = page
-        .all('input')
-        .find((i) => i.getAttribute('aria-label') === label) as HTMLInputElement;
-      box.value = value;
-      box.dispatchEvent(new Event('change'));
-      await page.settle();
-    };
+    const cell = (label: string, value: string): Promise<void> => page.fill(label, value);
     await cell('January, mean low', '12');
     await cell('January, mean high', '4');
     expect(page.text).toContain('January: a low and a high that a place can have');

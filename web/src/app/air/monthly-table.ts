@@ -11,7 +11,10 @@ import type { MonthAir, MonthlyClimate } from '@hypogeon/core/climate';
 import { readMonthly, readTable } from '@hypogeon/core/formats';
 import { temperatureIn } from '@hypogeon/core/units';
 import { Words } from '../data/words';
+import { Field, FieldControl } from '../forms/field';
 import { FilePick } from '../forms/file-pick';
+import { CellOf, type Column } from '../ui/column';
+import { Table } from '../ui/table';
 
 type Cell = 'min' | 'max' | 'rh';
 type Row = Readonly<Record<Cell, string>>;
@@ -23,41 +26,29 @@ const MONTHS = Array.from({ length: 12 }, (_, m) =>
 /** Twelve months of lows, highs and humidity, typed and kept once all of them make sense. */
 @Component({
   selector: 'hy-monthly-table',
-  imports: [FilePick],
+  imports: [CellOf, Field, FieldControl, FilePick, Table],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="scroll" tabindex="0" role="region" aria-label="The usual year by month">
-      <table>
-        <thead>
-          <tr>
-            <th scope="col">Month</th>
-            <th scope="col">Mean low, °{{ unit() }}</th>
-            <th scope="col">Mean high, °{{ unit() }}</th>
-            <th scope="col">Humidity, %</th>
-          </tr>
-        </thead>
-        <tbody>
-          @for (row of rows(); track $index; let m = $index) {
-            <tr>
-              <th scope="row">{{ months[m] }}</th>
-              @for (cell of cells; track cell) {
-                <td>
-                  <input
-                    type="text"
-                    inputmode="decimal"
-                    [attr.aria-label]="months[m] + ', ' + word[cell]"
-                    [attr.aria-invalid]="bad(row, cell) ? true : null"
-                    [value]="row[cell]"
-                    (change)="type(m, cell, box.value)"
-                    #box
-                  />
-                </td>
-              }
-            </tr>
-          }
-        </tbody>
-      </table>
-    </div>
+    <hy-table form name="The usual year by month" [columns]="columns" [rows]="months()">
+      @for (cell of cells; track cell) {
+        <ng-template [hyCell]="cell" [of]="months()" let-row>
+          <hy-field
+            unseen
+            [label]="row.name + ', ' + word[cell]"
+            [invalid]="bad(row, cell)"
+          >
+            <input
+              hyControl
+              inputmode="decimal"
+              autocomplete="off"
+              [value]="row[cell]"
+              (change)="type(row.month, cell, box.value)"
+              #box
+            />
+          </hy-field>
+        </ng-template>
+      }
+    </hy-table>
     <hy-file-pick
       look="outlined"
       label="Twelve months from a file"
@@ -69,19 +60,8 @@ const MONTHS = Array.from({ length: 12 }, (_, m) =>
     </p>
   `,
   styles: `
-    table {
+    hy-table {
       max-width: 40rem;
-    }
-    th,
-    td {
-      padding-block: 0.15rem;
-    }
-    tbody th {
-      font-weight: 500;
-    }
-    td input {
-      width: 6rem !important;
-      text-align: right;
     }
     .file {
       margin: 0.6rem 0;
@@ -97,13 +77,22 @@ export class MonthlyTable {
   readonly monthly = input.required<readonly MonthAir[] | null>();
   readonly changed = output<MonthAir[] | null>();
 
-  protected readonly months = MONTHS;
   protected readonly cells = ['min', 'max', 'rh'] as const;
   protected readonly word = { min: 'mean low', max: 'mean high', rh: 'humidity' } as const;
   protected readonly unit = this.words.temperatureUnit;
 
   private readonly typed = signal<readonly Row[] | null>(null);
   protected readonly rows = computed<readonly Row[]>(() => this.typed() ?? this.kept());
+
+  protected readonly months = computed(() =>
+    this.rows().map((row, month) => ({ ...row, month, name: MONTHS[month]! })),
+  );
+  protected readonly columns: readonly Column<ReturnType<typeof this.months>[number]>[] = [
+    { key: 'month', head: 'Month', text: (r) => r.name },
+    { key: 'min', head: `Mean low, °${this.unit()}`, number: true, text: (r) => r.min },
+    { key: 'max', head: `Mean high, °${this.unit()}`, number: true, text: (r) => r.max },
+    { key: 'rh', head: 'Humidity, %', number: true, text: (r) => r.rh },
+  ];
 
   private readonly refused = signal('');
   protected readonly problem = computed(() => {

@@ -18,6 +18,8 @@ import { oneAtATime } from '../data/one-at-a-time';
 import { numberFrom } from '../forms/number';
 import type { ReadWeatherFile } from '../workers/files';
 import { Field, FieldControl } from '../forms/field';
+import type { Column } from '../ui/column';
+import { Table } from '../ui/table';
 import { FilePick } from '../forms/file-pick';
 import { NumberPipe } from '../ui/number-pipe';
 
@@ -35,7 +37,7 @@ const MOST_BYTES = 40_000_000;
 /** A logger's or weather service's table into the readings of a place: columns told, result shown first. */
 @Component({
   selector: 'hy-weather-import',
-  imports: [FilePick, MatButton, MatOption, MatSelect, NumberPipe, Field, FieldControl],
+  imports: [Field, FieldControl, FilePick, MatButton, MatOption, MatSelect, NumberPipe, Table],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section aria-labelledby="import">
@@ -66,26 +68,7 @@ const MOST_BYTES = 40_000_000;
       @if (found(); as f) {
         <div class="offer">
           <h3>{{ name() }}: {{ f.rows | hyNumber }} rows</h3>
-          <div class="scroll" tabindex="0" role="region" aria-label="First rows of the file">
-            <table>
-              <thead>
-                <tr>
-                  @for (h of f.header; track $index) {
-                    <th scope="col">{{ h }}</th>
-                  }
-                </tr>
-              </thead>
-              <tbody>
-                @for (row of f.sample; track $index) {
-                  <tr>
-                    @for (cell of row; track $index) {
-                      <td>{{ cell }}</td>
-                    }
-                  </tr>
-                }
-              </tbody>
-            </table>
-          </div>
+          <hy-table form name="First rows of the file" [columns]="sampled()" [rows]="f.sample" />
           <div class="fields">
             <hy-field label="Date">
               <mat-select [value]="f.mapping.date" (selectionChange)="map({ date: +$event.value })">
@@ -283,6 +266,13 @@ export class WeatherImport {
     const read = this.read();
     return read?.ok ? read : null;
   });
+  protected readonly sampled = computed((): readonly Column<readonly string[]>[] =>
+    (this.found()?.header ?? []).map((head, i) => ({
+      key: `${i}`,
+      head,
+      text: (row) => row[i] ?? '',
+    })),
+  );
 
   protected async choose(file: File | undefined): Promise<void> {
     if (!file) return;

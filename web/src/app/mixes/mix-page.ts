@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 import { MatOption, MatSelect } from '@angular/material/select';
 import {
   average,
@@ -19,13 +20,18 @@ import { Field, FieldControl } from '../forms/field';
 import { numberFrom } from '../forms/number';
 import { MixDesk } from './mix-desk';
 import { MixTabs } from './mix-tabs';
+import { CellOf, type Column } from '../ui/column';
 import { NumberPipe } from '../ui/number-pipe';
+import { Table } from '../ui/table';
 
 /** A mix as layers beside the pot it makes: parts by figures or by dragging, and what becomes of them. */
 @Component({
   selector: 'hy-mix-page',
   imports: [
+    CellOf,
     MatButton,
+    MatButtonToggle,
+    MatButtonToggleGroup,
     MatOption,
     MatSelect,
     NumberPipe,
@@ -34,6 +40,7 @@ import { NumberPipe } from '../ui/number-pipe';
     MixTabs,
     PotSection,
     StrataColumn,
+    Table,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './mix-page.html',
@@ -51,12 +58,18 @@ export class MixPage {
   protected readonly rows = computed(() => {
     const parts = this.desk.parts();
     const sum = parts.reduce((total, p) => total + p.parts, 0);
-    return parts.map((p) => ({
+    return parts.map((p, index) => ({
       ...p,
+      index,
       tone: toneOf(p.component.id, p.component.kind),
       percent: sum > 0 ? (p.parts / sum) * 100 : 0,
     }));
   });
+  protected readonly columns: readonly Column<ReturnType<typeof this.rows>[number]>[] = [
+    { key: 'component', head: 'Component', text: (r) => r.component.name },
+    { key: 'share', head: 'Share', number: true, text: (r) => this.shown(r.parts, r.percent) },
+    { key: 'act', head: 'Remove', text: () => '', act: true },
+  ];
   protected readonly others = computed(() => {
     const used = new Set(this.desk.draft().parts.map((p) => p.component));
     return this.desk.components().filter((c) => !used.has(c.id));

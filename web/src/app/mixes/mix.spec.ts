@@ -9,18 +9,6 @@ import { ShelfPage } from './shelf-page';
 import { SolvePage } from './solve-page';
 
 const open = <T>(type: Type<T>, entries?: []): Promise<Bench<T>> => mount(type, {}, entries);
-const named = (page: Bench<unknown>, label: string): HTMLInputElement => {
-  const found = page.all('input').find((i) => i.getAttribute('aria-label') === label);
-  if (!found) throw new Error(`no ${label}`);
-  return found as HTMLInputElement;
-};
-async function type(page: Bench<unknown>, label: string, value: string): Promise<void> {
-  const control = named(page, label);
-  control.value = value;
-  control.dispatchEvent(new Event('input'));
-  control.dispatchEvent(new Event('change'));
-  await page.settle();
-}
 
 describe('a mix on the table', () => {
   it('opens with the grower’s own mix, as layers beside its pot', async () => {
@@ -53,7 +41,7 @@ describe('a mix on the table', () => {
       await page.settle();
       expect(edge().getAttribute('aria-valuenow')).toBe(value);
     }
-    expect(named(page, 'Parts of Coir').value).toBe('30');
+    expect(page.field('Parts of Coir').value).toBe('30');
     expect(page.text).toContain('Changed since.');
     // A test of the old mix says nothing of the new.
     expect(page.text).not.toContain('Corrected by');
@@ -61,11 +49,11 @@ describe('a mix on the table', () => {
 
   it('takes parts and per cent, adds and removes, and says when nothing is left', async () => {
     const page = await open(MixPage);
-    await type(page, 'Parts of Pumice 3–6 mm', '8');
+    await page.fill('Parts of Pumice 3–6 mm', '8');
     expect(page.text).toContain('80 %');
-    await page.tap('Parts; switch to per cent');
-    await type(page, 'Per cent of Coir', '50');
-    expect(named(page, 'Per cent of Pumice 3–6 mm').value).toBe('44.4');
+    await page.tap('per cent');
+    await page.fill('Per cent of Coir', '50');
+    expect(page.field('Per cent of Pumice 3–6 mm').value).toBe('44.4');
     await page.fill('Add from the shelf', 'lava');
     expect(page.all('hy-strata-column .ground')).toHaveLength(4);
     for (const name of ['Lava 3–8 mm', 'Coir', 'Pumice 3–6 mm', 'Silica sand 0.8–1.6 mm'])
@@ -126,7 +114,7 @@ describe('solving', () => {
 
   it('finds a mix that does it and says what is just met', async () => {
     const page = await open(SolvePage);
-    await type(page, 'Air after draining, at least', '24');
+    await page.fill('Air after draining, at least', '24');
     await solve(page);
     expect(page.text).toContain('This does it');
     expect(page.text).toContain('Checked with the full model.');
@@ -137,7 +125,7 @@ describe('solving', () => {
 
   it('says what cannot be, and by how much', async () => {
     const page = await open(SolvePage);
-    await type(page, 'Water after draining, at least', '80');
+    await page.fill('Water after draining, at least', '80');
     await solve(page);
     expect(page.text).toContain('Nothing does all of it; this comes nearest');
     expect(page.text).toMatch(/at least 80 %: missed by [\d.]+ points/);
@@ -155,9 +143,9 @@ describe('solving', () => {
 
   it('asks about bounds that cannot both be', async () => {
     const page = await open(SolvePage);
-    await type(page, 'Air after draining, at most', '10');
+    await page.fill('Air after draining, at most', '10');
     expect(page.text).toContain('at least 25 and at most 10 cannot both be');
-    await type(page, 'Air after draining, at most', 'much');
+    await page.fill('Air after draining, at most', 'much');
     expect(page.text).toContain('per cent from 0 to 100');
   });
 });

@@ -26,7 +26,7 @@ import { Field, FieldControl } from '../forms/field';
 import { numberFrom } from '../forms/number';
 import { MixDesk } from './mix-desk';
 import { MixTabs } from './mix-tabs';
-import type { Column } from '../ui/column';
+import { CellOf, type Column } from '../ui/column';
 import { Table } from '../ui/table';
 import { NumberPipe } from '../ui/number-pipe';
 
@@ -57,6 +57,7 @@ const NAME: Readonly<Record<TargetName, string>> = {
 @Component({
   selector: 'hy-solve-page',
   imports: [
+    CellOf,
     MatCheckbox,
     MatButton,
     MatOption,
@@ -101,38 +102,31 @@ const NAME: Readonly<Record<TargetName, string>> = {
             />
           </hy-field>
         </div>
-        <table>
-          <caption class="unseen">
-            What is asked of the mix, in per cent
-          </caption>
-          <thead>
-            <tr>
-              <th scope="col">Asked, %</th>
-              <th scope="col">at least</th>
-              <th scope="col">at most</th>
-            </tr>
-          </thead>
-          <tbody>
-            @for (t of targets; track t) {
-              <tr>
-                <th scope="row">{{ name[t] }}</th>
-                @for (side of sides; track side) {
-                  <td>
-                    <input
-                      type="text"
-                      inputmode="decimal"
-                      [attr.aria-label]="name[t] + (side === 'min' ? ', at least' : ', at most')"
-                      [attr.aria-invalid]="bad(t, side) ? true : null"
-                      [value]="draft().bounds[t + '-' + side] ?? ''"
-                      (input)="bound(t, side, box.value)"
-                      #box
-                    />
-                  </td>
-                }
-              </tr>
-            }
-          </tbody>
-        </table>
+        <hy-table
+          form
+          name="What is asked of the mix, in per cent"
+          [columns]="asks"
+          [rows]="targets"
+        >
+          @for (side of sides; track side) {
+            <ng-template [hyCell]="side" [of]="targets" let-t>
+              <hy-field
+                unseen
+                [label]="name[t] + (side === 'min' ? ', at least' : ', at most')"
+                [invalid]="bad(t, side)"
+              >
+                <input
+                  hyControl
+                  inputmode="decimal"
+                  autocomplete="off"
+                  [value]="draft().bounds[t + '-' + side] ?? ''"
+                  (input)="bound(t, side, box.value)"
+                  #box
+                />
+              </hy-field>
+            </ng-template>
+          }
+        </hy-table>
         @if (boundProblem()) {
           <p class="problem" role="alert">{{ boundProblem() }}</p>
         }
@@ -243,15 +237,6 @@ const NAME: Readonly<Record<TargetName, string>> = {
       grid-template-columns: 2fr 1fr;
       gap: 1rem;
     }
-    td input {
-      width: 5rem !important;
-      text-align: right;
-    }
-    td,
-    tbody th {
-      padding-block: 0.25rem;
-      font-weight: 500;
-    }
     .choices {
       display: grid;
       grid-template-columns: repeat(auto-fill, minmax(13rem, 1fr));
@@ -320,6 +305,21 @@ export class SolvePage {
       number: true,
       text: (p) => this.words.percent(p.parts),
       sort: (p) => p.parts,
+    },
+  ];
+  protected readonly asks: readonly Column<TargetName>[] = [
+    { key: 'target', head: 'Asked, %', text: (t) => NAME[t] },
+    {
+      key: 'min',
+      head: 'at least',
+      number: true,
+      text: (t) => this.draft().bounds[`${t}-min`] ?? '',
+    },
+    {
+      key: 'max',
+      head: 'at most',
+      number: true,
+      text: (t) => this.draft().bounds[`${t}-max`] ?? '',
     },
   ];
   private readonly journal = inject(Journal);

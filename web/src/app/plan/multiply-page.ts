@@ -20,7 +20,8 @@ import { numberFrom } from '../forms/number';
 import { planMother } from './plan-mother';
 import { MotherPick } from './mother-pick';
 import { PlanTabs } from './plan-tabs';
-import { NumberPipe } from '../ui/number-pipe';
+import { CellOf, type Column } from '../ui/column';
+import { Table } from '../ui/table';
 
 interface Typed {
   readonly start: string;
@@ -32,14 +33,28 @@ interface Typed {
 
 const BLANK: Typed = { start: '1', pieces: '4', target: '100', method: '', stay: true };
 
+/** A round of the plan, and where it lies on the drawing, per cent. */
+interface Round {
+  readonly number: number;
+  readonly low: number;
+  readonly likely: number;
+  readonly high: number;
+  readonly day: string;
+  readonly there: boolean;
+  readonly from: number;
+  readonly wide: number;
+  readonly at: number;
+}
+
 /** Cuttings from cuttings: how many rounds a stock takes, with dates and ranges. */
 @Component({
   selector: 'hy-multiply-page',
   imports: [
+    CellOf,
     MatCheckbox,
     MatOption,
     MatSelect,
-    NumberPipe,
+    Table,
     Field,
     FieldControl,
     MotherPick,
@@ -104,34 +119,20 @@ const BLANK: Typed = { start: '1', pieces: '4', target: '100', method: '', stay:
         <p class="gives" aria-live="polite">
           {{ v.says }} <span>{{ v.range }}</span>
         </p>
-        <div class="scroll" tabindex="0" role="region" aria-label="Plants after every round">
-          <table>
-            <thead>
-              <tr>
-                <th scope="col">Round</th>
-                <th scope="col">Plants stand by</th>
-                <th scope="col" class="number">Likely</th>
-                <th scope="col" class="number">Eight times in ten</th>
-                <th scope="col"><span class="unseen">Drawn</span></th>
-              </tr>
-            </thead>
-            <tbody>
-              @for (row of v.rows; track row.number) {
-                <tr [class.there]="row.there">
-                  <th scope="row">{{ row.number === 0 ? 'now' : row.number }}</th>
-                  <td>{{ row.day }}</td>
-                  <td class="number">{{ row.likely | hyNumber }}</td>
-                  <td class="number">{{ row.low | hyNumber }} – {{ row.high | hyNumber }}</td>
-                  <td class="bar" aria-hidden="true">
-                    <i class="span" [style.left.%]="row.from" [style.width.%]="row.wide"></i>
-                    <i class="dot" [style.left.%]="row.at"></i>
-                    <i class="aim" [style.left.%]="v.aim"></i>
-                  </td>
-                </tr>
-              }
-            </tbody>
-          </table>
-        </div>
+        <hy-table
+          name="Plants after every round"
+          [columns]="columns"
+          [rows]="v.rows"
+          [marked]="there"
+        >
+          <ng-template hyCell="drawn" [of]="v.rows" let-row>
+            <span class="bar" aria-hidden="true">
+              <i class="span" [style.left.%]="row.from" [style.width.%]="row.wide"></i>
+              <i class="dot" [style.left.%]="row.at"></i>
+              <i class="aim" [style.left.%]="v.aim"></i>
+            </span>
+          </ng-template>
+        </hy-table>
         <p class="quiet">
           {{ v.rests }} A round ends when nine in ten can be cut again, in the air of {{ v.place }}.
           The scale is by powers of ten.
@@ -159,16 +160,11 @@ const BLANK: Typed = { start: '1', pieces: '4', target: '100', method: '', stay:
       font-weight: 600;
       margin-top: 1rem;
     }
-    table {
-      min-width: 34rem;
-    }
-    .there th,
-    .there td {
-      font-weight: 650;
-    }
     .bar {
       position: relative;
-      width: 45%;
+      display: block;
+      width: clamp(9rem, 34vw, 26rem);
+      height: 24px;
     }
     .bar i {
       position: absolute;
@@ -190,7 +186,7 @@ const BLANK: Typed = { start: '1', pieces: '4', target: '100', method: '', stay:
       height: 100%;
       background: var(--do);
     }
-    .scroll + p {
+    hy-table + p {
       margin-top: 0.8rem;
     }
   `,
@@ -257,7 +253,7 @@ export class MultiplyPage {
         reached.likely === null
           ? 'Take more from each, or choose a surer way.'
           : `${reached.best === null ? '' : `At best ${rounds(reached.best)}`}, at worst ${reached.worst === null ? 'more than twelve' : rounds(reached.worst)}; eight times in ten between.`,
-      rows: reached.generations.map((g) => ({
+      rows: reached.generations.map((g): Round => ({
         ...g,
         day: day(g.number),
         there: g.number === reached.likely,
@@ -270,6 +266,20 @@ export class MultiplyPage {
       place: state.spaces.get(space)?.name ?? 'a plain room',
     };
   });
+
+  protected readonly there = (row: Round): boolean => row.there;
+  protected readonly columns: readonly Column<Round>[] = [
+    { key: 'round', head: 'Round', text: (r) => (r.number === 0 ? 'now' : `${r.number}`) },
+    { key: 'day', head: 'Plants stand by', text: (r) => r.day },
+    { key: 'likely', head: 'Likely', number: true, text: (r) => this.words.number(r.likely) },
+    {
+      key: 'range',
+      head: 'Eight times in ten',
+      number: true,
+      text: (r) => `${this.words.number(r.low)} – ${this.words.number(r.high)}`,
+    },
+    { key: 'drawn', head: 'Drawn', text: () => '', act: true },
+  ];
 
   protected set(over: Partial<Typed>): void {
     this.typed.update((t) => ({ ...t, ...over }));

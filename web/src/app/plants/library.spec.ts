@@ -67,13 +67,7 @@ describe('the library', () => {
 
   it('own figures stand over the library’s, each with a sentence where it is wrong', async () => {
     const page = await mount(OwnFigures, { id: 'echeveria-elegans' }, []);
-    const type = async (label: string, value: string) => {
-      const input = page.all(`[aria-label="${label}"]`)[0] as HTMLInputElement;
-      input.value = value;
-      input.dispatchEvent(new Event('input'));
-      input.dispatchEvent(new Event('change'));
-      await page.settle();
-    };
+    const type = (label: string, value: string): Promise<void> => page.fill(label, value);
     await type('Leaf: success, per cent', '120');
     await type('Crown: days to roots', 'soon');
     await type('Division: success, per cent', '90');

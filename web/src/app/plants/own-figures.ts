@@ -16,6 +16,8 @@ import { touchedFields } from '../data/touched';
 import { Words } from '../data/words';
 import { DraftNote } from '../forms/draft-note';
 import { Field, FieldControl } from '../forms/field';
+import { CellOf, type Column } from '../ui/column';
+import { Table } from '../ui/table';
 
 /** A way as typed; empty is as the guide has it. */
 interface WayDraft {
@@ -69,7 +71,17 @@ const plantTypedSchema: z.ZodType<PlantTyped> = z
 /** A plant of one's own, or one's own figures over those of the library. */
 @Component({
   selector: 'hy-own-figures',
-  imports: [MatButton, MatOption, MatSelect, DraftNote, Field, FieldControl, RouterLink],
+  imports: [
+    CellOf,
+    DraftNote,
+    Field,
+    FieldControl,
+    MatButton,
+    MatOption,
+    MatSelect,
+    RouterLink,
+    Table,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './own-figures.html',
   styles: `
@@ -83,18 +95,6 @@ const plantTypedSchema: z.ZodType<PlantTyped> = z
       display: grid;
       grid-template-columns: repeat(auto-fit, minmax(13rem, 1fr));
       gap: 1rem;
-    }
-    table {
-      min-width: 58rem;
-    }
-    td input {
-      min-width: 5.5rem;
-    }
-    td select {
-      min-width: 9.5rem;
-    }
-    th[scope='row'] {
-      white-space: nowrap;
     }
     .row {
       display: flex;
@@ -144,6 +144,23 @@ export class OwnFigures {
       const known = this.base()?.methods.find((m) => m.method === id) ?? null;
       return { id, name: METHOD[id].name, known, typed: this.draft().ways[id] ?? BLANK_WAY };
     }),
+  );
+  protected readonly figures = [
+    { key: 'success', says: 'success, per cent' },
+    { key: 'roots', says: 'days to roots' },
+    { key: 'pups', says: 'days to pups' },
+    { key: 'width', says: 'width of the wound' },
+  ] as const;
+  protected readonly columns = computed(
+    (): readonly Column<ReturnType<typeof this.ways>[number]>[] => [
+      { key: 'way', head: 'Way', text: (w) => w.name },
+      { key: 'worth', head: 'Takes it', text: (w) => w.typed.worth },
+      { key: 'success', head: 'Success, %', text: (w) => w.typed.success },
+      { key: 'roots', head: 'Roots, days', text: (w) => w.typed.roots },
+      { key: 'pups', head: 'Pups, days', text: (w) => w.typed.pups },
+      { key: 'width', head: `Wound, ${this.words.lengthUnit()}`, text: (w) => w.typed.width },
+      { key: 'why', head: 'Why', text: (w) => w.typed.why },
+    ],
   );
   protected readonly usual = computed(() => {
     const season = this.base()?.season;

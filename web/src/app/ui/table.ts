@@ -44,14 +44,16 @@ const MANY = 100;
       @if (heading()) {
         <h2 class="ruled">{{ name() }}</h2>
       }
-      <button
-        matIconButton
-        class="no-print"
-        [attr.aria-label]="name() + ': copy or save'"
-        [matMenuTriggerFor]="out"
-      >
-        <svg viewBox="0 0 24 24" aria-hidden="true"><path [attr.d]="dots" /></svg>
-      </button>
+      @if (!form()) {
+        <button
+          matIconButton
+          class="no-print"
+          [attr.aria-label]="name() + ': copy or save'"
+          [matMenuTriggerFor]="out"
+        >
+          <svg viewBox="0 0 24 24" aria-hidden="true"><path [attr.d]="dots" /></svg>
+        </button>
+      }
       <mat-menu #out="matMenu">
         <button mat-menu-item (click)="copy()">Copy the table</button>
         <button mat-menu-item (click)="save()">Save as CSV</button>
@@ -94,6 +96,8 @@ export class Table<R> {
   readonly name = input.required<string>();
   /** Whether the name stands over the table as a heading. */
   readonly heading = input(false, { transform: booleanAttribute });
+  /** Its cells are typed into: it is not copied or saved. */
+  readonly form = input(false, { transform: booleanAttribute });
   readonly columns = input.required<readonly Column<R>[]>();
   readonly rows = input.required<readonly R[]>();
   /** Rows that stand out: the chosen, the best. */
