@@ -120,3 +120,25 @@ test('a trial is designed, cut, counted through the bench, and judged as agreed'
   await page.goto(trial);
   await expect(page.getByText('Ground cinnamon rooted more often than nothing.')).toBeVisible();
 });
+
+test('on paper a chart is whole, whatever the sheet, and nothing of the screen is printed', async ({
+  page,
+}) => {
+  await page.goto('/#/results/report');
+  const drawn = page.locator('hy-chart svg').first();
+  await expect(drawn).toBeVisible();
+  for (const wide of [718, 740]) {
+    await page.emulateMedia({ media: 'print' });
+    // A4 and Letter between their margins, CSS pixels.
+    await page.setViewportSize({ width: wide, height: 1000 });
+    const edge = await drawn.evaluate((svg) => [
+      svg.getBoundingClientRect().right,
+      Math.max(...[...svg.querySelectorAll('text')].map((t) => t.getBoundingClientRect().right)),
+    ]);
+    for (const right of edge) expect(right).toBeLessThanOrEqual(wide);
+    await expect(page.getByRole('link', { name: 'To the page' })).toBeHidden();
+    await page.emulateMedia({ media: 'screen' });
+    await page.setViewportSize({ width: 1280, height: 800 });
+    await expect(drawn).not.toHaveAttribute('viewBox', /./);
+  }
+});

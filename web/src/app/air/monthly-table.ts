@@ -32,11 +32,7 @@ const MONTHS = Array.from({ length: 12 }, (_, m) =>
     <hy-table form name="The usual year by month" [columns]="columns" [rows]="months()">
       @for (cell of cells; track cell) {
         <ng-template [hyCell]="cell" [of]="months()" let-row>
-          <hy-field
-            unseen
-            [label]="row.name + ', ' + word[cell]"
-            [invalid]="bad(row, cell)"
-          >
+          <hy-field unseen [label]="row.name + ', ' + word[cell]" [invalid]="bad(row, cell)">
             <input
               hyControl
               inputmode="decimal"

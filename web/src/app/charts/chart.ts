@@ -84,9 +84,15 @@ const KEYS: Readonly<Record<string, (at: number, last: number) => number>> = {
       margin-top: 0.8rem;
     }
     @media print {
+      .place {
+        height: auto !important;
+        break-inside: avoid;
+      }
       .place ::ng-deep > div,
       .place ::ng-deep svg {
-        max-width: 100%;
+        position: static !important;
+        width: 100% !important;
+        height: auto !important;
       }
     }
   `,
@@ -146,6 +152,15 @@ export class Chart {
       true,
     );
     this.chart?.getZr().flush();
+    // A sheet is as wide as it is: the drawing shrinks to it as a whole.
+    const svg = this.place().nativeElement.querySelector('svg');
+    if (!svg) return;
+    if (this.paper.matches)
+      svg.setAttribute(
+        'viewBox',
+        `0 0 ${svg.getAttribute('width') ?? 0} ${svg.getAttribute('height') ?? 0}`,
+      );
+    else svg.removeAttribute('viewBox');
   };
   private sizes: ResizeObserver | null = null;
 
@@ -165,6 +180,8 @@ export class Chart {
     const element = this.place().nativeElement;
     const chart = begin(element, null, { renderer: 'svg' });
     this.sizes = new ResizeObserver(() => {
+      // On paper it is scaled as a whole.
+      if (this.paper.matches) return;
       chart.resize();
       this.wide.set(element.clientWidth);
     });

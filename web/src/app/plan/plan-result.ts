@@ -72,7 +72,7 @@ import { NumberPipe } from '../ui/number-pipe';
                 water
               }
             </span>
-            <hy-field label="The bottle holds, %" [problem]="d.problem">
+            <hy-field class="no-print" label="The bottle holds, %" [problem]="d.problem">
               <input
                 hyControl
                 type="text"

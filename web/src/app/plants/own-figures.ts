@@ -96,6 +96,9 @@ const plantTypedSchema: z.ZodType<PlantTyped> = z
       grid-template-columns: repeat(auto-fit, minmax(13rem, 1fr));
       gap: 1rem;
     }
+    .worth {
+      min-width: 9.5rem;
+    }
     .row {
       display: flex;
       flex-wrap: wrap;
