@@ -15,7 +15,7 @@ const SHOTS = [
   ['today', '/today', 'Leave alone', 'noon', WIDE],
   ['today-lamp', '/today', 'Leave alone', 'lamp', WIDE],
   ['today-phone', '/today', 'Lean-to', 'noon', PHONE],
-  ['ways', '/plan?mother=m-eche', 'Plan a batch', 'noon', WIDE, { 'Plants wanted': '24' }],
+  ['rehearse', '/plan/rehearse?mother=m-eche', 'What matters most here', 'noon', WIDE],
   ['mother', '/mothers/m-gra2', 'What came of her', 'noon', WIDE],
   ['plan', '/plan?mother=m-gast', 'What changes that date', 'noon', WIDE],
   ['bench', '/bench', 'Warm shelf', 'noon', WIDE],

@@ -1,5 +1,5 @@
 import { mount, type Bench } from '../../testing/mount';
-import { REHEARSE_WORKER } from '../data/workers';
+import { REHEARSE_WORKER, WorkerLine } from '../data/workers';
 import { rehearse } from '../workers/rehearse';
 import { hundredOf } from './icon-array';
 import { RehearsePage } from './rehearse-page';
@@ -140,6 +140,15 @@ describe('trying a plan first', () => {
     expect(page.text).toMatch(/Forecast: \d+ % of \d+ with roots by day 120 \(\d+–\d+ %\)\. Kept/);
     await page.fill('Goes into (optional)', 'pot-7');
     expect(page.text).not.toContain('Kept with this plan');
+  });
+
+  it('stops its worker when the page is left', async () => {
+    const stop = jest.spyOn(WorkerLine.prototype, 'stop');
+    const page = await open('m-aeon');
+    await played(page);
+    page.fixture.destroy();
+    expect(stop).toHaveBeenCalledTimes(1);
+    stop.mockRestore();
   });
 
   it('asks whose cuttings they are', async () => {
