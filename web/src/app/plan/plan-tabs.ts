@@ -13,6 +13,7 @@ export class PlanTabs {
   protected readonly params = computed(() => (this.mother() ? { mother: this.mother() } : {}));
   protected readonly tabs = [
     { path: '/plan', name: 'Batch' },
+    { path: '/plan/rehearse', name: 'Try it first' },
     { path: '/plan/stem', name: 'Cut map' },
     { path: '/plan/straps', name: 'Leaf sections' },
     { path: '/plan/clump', name: 'Pups' },
