@@ -2,7 +2,6 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { RouterLink } from '@angular/router';
 import {
   batchCode,
-  batchTitle,
   familyOf,
   familyRows,
   pieceOf,
@@ -13,6 +12,7 @@ import {
 import type { Piece } from '@hypogeon/core/botany';
 import { hierarchy, tree } from 'd3-hierarchy';
 import { Journal } from '../data/journal';
+import { piecesText } from '@hypogeon/words';
 import { Words } from '../data/words';
 import { CuttingMark } from '../marks/cutting-mark';
 import { FRESH, type MarkState } from '../marks/mark-state';
@@ -211,7 +211,7 @@ export class FamilyTree {
     return {
       key,
       link: ['/bench', id],
-      name: `${batch.count} ${batchTitle(state, batch).split(' ').slice(1).join(' ')}`,
+      name: piecesText(batch.method, batch.count),
       says: `${this.words.day(batch.cutOn)}, ${alive} rooted`,
       piece: pieceOf(state, batch),
       mark: {

@@ -16,7 +16,6 @@ import { Journal } from '../data/journal';
 import { Field, FieldControl } from '../forms/field';
 import type { PlanDraft } from './plan-draft';
 
-/** Ways of doing it under a name: one fills in the plan, and the plan as it stands may become one. */
 /** Of a routine kept again only what is different now: the rest may have been changed elsewhere. */
 function changedFrom(kept: object | undefined, now: Omit<ProtocolFields, 'name'>): ProtocolFields {
   const before = new Map(Object.entries(kept ?? {}));
@@ -25,6 +24,7 @@ function changedFrom(kept: object | undefined, now: Omit<ProtocolFields, 'name'>
   );
 }
 
+/** Ways of doing it under a name: one fills in the plan, and the plan as it stands may become one. */
 @Component({
   selector: 'hy-protocols',
   imports: [MatButton, MatOption, MatSelect, Field, FieldControl],
