@@ -373,7 +373,7 @@ export class DevicesPage {
       case 'illuminance':
         return { shown: `${this.words.number(value)} lx`, word: told };
       case 'weight':
-        return { shown: `${value.toFixed(1)} g`, word: told };
+        return { shown: this.words.weight(value), word: told };
       default:
         return { shown: `${value} ${unit}`, word: told };
     }

@@ -18,7 +18,6 @@ import { Field, FieldControl } from '../forms/field';
 import { numberFrom } from '../forms/number';
 import { MixDesk } from './mix-desk';
 import { MixTabs } from './mix-tabs';
-import { NumberPipe } from '../ui/number-pipe';
 import type { Column } from '../ui/column';
 import { Table } from '../ui/table';
 
@@ -37,7 +36,7 @@ interface Amount {
 /** How much of everything fills so many pots, and what is still to buy. */
 @Component({
   selector: 'hy-amounts-page',
-  imports: [Table, MatOption, MatSelect, NumberPipe, Field, FieldControl, MixTabs],
+  imports: [Table, MatOption, MatSelect, Field, FieldControl, MixTabs],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
@@ -110,8 +109,8 @@ interface Amount {
         }
       </p>
       <p [class.warn]="a.load.wet > lift">
-        All of it weighs {{ a.load.dry | hyNumber: 1 : true }} kg filled,
-        {{ a.load.wet | hyNumber: 1 : true }} kg after watering{{
+        All of it weighs {{ words.weight(a.load.dry * 1000) }} filled,
+        {{ words.weight(a.load.wet * 1000) }} after watering{{
           a.load.wet > lift ? ': lift with a second pair of hands.' : '.'
         }}
       </p>

@@ -13,7 +13,6 @@ import { PotSection } from '../marks/pot-section';
 import { Field } from '../forms/field';
 import { MixDesk } from './mix-desk';
 import { MixTabs } from './mix-tabs';
-import { NumberPipe } from '../ui/number-pipe';
 
 interface Beside {
   readonly vary: 'pots' | 'mixes';
@@ -34,7 +33,7 @@ const MOST = 5;
 /** One mix in several pots, or several mixes in one pot, drawn to one scale. */
 @Component({
   selector: 'hy-beside-page',
-  imports: [MatButton, MatOption, MatSelect, NumberPipe, Field, MixTabs, PotSection],
+  imports: [MatButton, MatOption, MatSelect, Field, MixTabs, PotSection],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
@@ -101,8 +100,7 @@ const MOST = 5;
       </hy-field>
     </div>
     <p class="small quiet">
-      In {{ air().where }}: {{ air().says }}, a wet surface loses
-      {{ air().mm | hyNumber: 1 : true }} mm a day.
+      In {{ air().where }}: {{ air().says }}, a wet surface loses {{ words.evaporation(air().mm) }}.
     </p>
 
     <ul class="columns" [style.--n]="columns().length">
@@ -128,7 +126,7 @@ const MOST = 5;
               <dd>{{ c.third }}</dd>
             </div>
             <div>
-              <dt>Top 2.5 cm dry</dt>
+              <dt>Top {{ words.length(25) }} dry</dt>
               <dd>{{ c.top }}</dd>
             </div>
             <div>

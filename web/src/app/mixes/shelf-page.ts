@@ -236,7 +236,7 @@ export class ShelfPage {
       key: 'weight',
       head: 'A litre',
       number: true,
-      text: (r) => `${r.weight} g`,
+      text: (r) => this.words.weight(r.weight),
       sort: (r) => r.weight,
     },
     {

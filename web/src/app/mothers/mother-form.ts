@@ -88,7 +88,7 @@ const HAS: Readonly<Record<MethodId, string>> = {
   'leaf-section': 'Whole straps',
   crown: 'Heads',
   segment: 'Stems',
-  trailing: 'Trails of 10 cm and more',
+  trailing: 'Trails longer than a hand',
   branch: 'Side branches',
   pad: 'Pads',
   column: 'Columns',

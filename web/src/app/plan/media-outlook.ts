@@ -54,7 +54,7 @@ export class MediaOutlook {
     },
     { key: 'air', head: 'Air', number: true, text: (r) => r.air },
     { key: 'third', head: 'A third gone', number: true, text: (r) => r.third },
-    { key: 'top', head: 'Dry to 2.5 cm', number: true, text: (r) => r.top },
+    { key: 'top', head: `Dry to ${this.words.length(25)}`, number: true, text: (r) => r.top },
   ];
   protected readonly isChosen = computed(() => {
     const chosen = this.chosen();
