@@ -30,13 +30,13 @@ describe('the air of a place', () => {
 
   it('says what a wet surface loses there, and where the figures come from', async () => {
     const page = await open('leanto');
-    expect(page.text).toMatch(/[\d.]+ mma wet surface loses a day/);
+    expect(page.text).toMatch(/[\d.]+ mm a day ?a wet surface loses/);
     expect(page.text).toContain('From: reading.');
   });
 
   it('moves with light, lamps, mat and lid', async () => {
     const page = await open();
-    const mm = (): number => Number(/([\d.]+) mma wet surface/.exec(page.text)![1]);
+    const mm = (): number => Number(/([\d.]+) mm a day ?a wet surface/.exec(page.text)![1]);
     const plain = mm();
     await page.fill('Light', 'open-sun');
     expect(mm()).toBeGreaterThan(3 * plain);
