@@ -87,12 +87,7 @@ describe('a form opened and saved without a touch changes nothing stored', () =>
     await page.tap('Keep the figures');
     expect(written(page)).toEqual([]);
     const again = await mount(OwnFigures, { id: 'echeveria-elegans' }, ENTRIES);
-    const roots = again
-      .all('input')
-      .find((i) => i.getAttribute('aria-label') === 'Leaf: days to roots') as HTMLInputElement;
-    roots.value = '9-15';
-    roots.dispatchEvent(new Event('input'));
-    await again.settle();
+    await again.fill('Leaf: days to roots', '9-15');
     await again.tap('Keep the figures');
     expect(written(again)).toEqual([
       { methods: [{ method: 'leaf', roots: [9, 15], success: 0.4567, widthMm: 3.55 }] },
