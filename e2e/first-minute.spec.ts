@@ -48,3 +48,10 @@ test('a demo looked round is no journal: starting one’s own from its strip beg
   await page.goto('/#/bench');
   await expect(page.getByText('Jelly beans')).toBeHidden();
 });
+
+test('a form begins under its title, also where a note may stand above it', async ({ page }) => {
+  await page.goto('/#/mothers/new');
+  const title = await page.getByRole('heading', { name: 'Add a mother' }).boundingBox();
+  const first = await page.getByRole('combobox', { name: 'Plant' }).boundingBox();
+  expect(first!.x - title!.x).toBeLessThan(40);
+});

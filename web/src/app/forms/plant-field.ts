@@ -36,6 +36,7 @@ const MOST = 8;
   `,
   styles: `
     .also {
+      margin-left: 0.5rem;
       color: var(--ink2);
       font-size: 0.875rem;
     }

@@ -178,6 +178,10 @@ const USUAL_COUNT = 10;
             <button type="button" matButton="text" (click)="desk.put({ forecast: null })">
               Do not keep it
             </button>
+          } @else if (cut.parts().length > 1) {
+            <p class="quiet">
+              Of several ways together no forecast is kept yet: choose one of them.
+            </p>
           } @else {
             <p class="quiet">
               Kept with the plan as it stands, without what-ifs, and held against what comes of it,
@@ -226,7 +230,7 @@ const USUAL_COUNT = 10;
 })
 export class RehearsePage {
   protected readonly desk = inject(PlanDesk);
-  private readonly cut = inject(PlanCut);
+  protected readonly cut = inject(PlanCut);
   protected readonly words = inject(Words);
   protected readonly playing = inject(Playing);
   private readonly worker = inject(REHEARSE_WORKER);
@@ -354,8 +358,9 @@ export class RehearsePage {
   protected readonly keepForecast = oneAtATime(async (): Promise<void> => {
     const strategy = this.planned();
     if (!strategy || 'problem' in strategy) return;
-    const count = Number(this.cut.count());
-    const cuttings = Number.isInteger(count) && count > 0 ? count : USUAL_COUNT;
+    const [part] = this.cut.parts();
+    const cuttings =
+      part && Number.isInteger(part.taken) && part.taken > 0 ? part.taken : USUAL_COUNT;
     try {
       const forecast = await this.worker.ask((w) =>
         w.forecast({

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
-import { batchTitle } from '@hypogeon/core/bench';
+import { batchTitle, containersOf, mixesOf } from '@hypogeon/core/bench';
 import { daysBetween } from '@hypogeon/core/days';
 import { weatherIn, whatIf } from '@hypogeon/core/rehearse';
 import { forecastText, WHAT_IF_PROBLEM, whatIfName } from '@hypogeon/words';
@@ -39,6 +39,11 @@ import { WhatCounts, type Counted } from './what-counts';
       <p role="alert">{{ problem() }}</p>
     } @else if (asked(); as a) {
       <p>{{ told(a) }}</p>
+      @if (stands()) {
+        <p class="quiet">
+          {{ stands() }} <a [routerLink]="['/bench', id(), 'water']">Say it now</a>
+        </p>
+      }
       @if (came()) {
         <p class="came">{{ came() }}</p>
       }
@@ -90,9 +95,33 @@ export class WhatIfPage {
     return batch ? batchTitle(this.state(), batch) : '';
   });
 
-  private readonly answer = computed(() => {
+  /** What it stands in where nobody said: what is first at hand, and then it is said. */
+  private readonly assumed = computed(() => {
     const batch = this.batch();
-    return batch ? whatIf(this.state(), batch, this.today()) : null;
+    if (!batch || (batch.container !== undefined && batch.mix !== undefined)) return null;
+    const [pot] = containersOf(this.state());
+    const [mix] = mixesOf(this.state());
+    return pot && mix ? { pot, mix } : null;
+  });
+  protected readonly stands = computed(() => {
+    const [batch, assumed] = [this.batch(), this.assumed()];
+    if (!batch || !assumed) return '';
+    const { pot, mix } = assumed;
+    const of = (told: string | undefined, name: string): string => (told === undefined ? name : '');
+    const parts = [of(batch.container, pot.name), of(batch.mix, mix.name)].filter(Boolean);
+    return `Played with ${parts.join(' and ')}, until you say what it stands in.`;
+  });
+  private readonly answer = computed(() => {
+    const [batch, assumed] = [this.batch(), this.assumed()];
+    if (!batch) return null;
+    const stands = assumed
+      ? {
+          ...batch,
+          container: batch.container ?? assumed.pot.id,
+          mix: batch.mix ?? assumed.mix.id,
+        }
+      : batch;
+    return whatIf(this.state(), stands, this.today());
   });
   protected readonly asked = computed(() => {
     const answer = this.answer();

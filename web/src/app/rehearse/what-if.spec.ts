@@ -57,7 +57,12 @@ describe('what if, of a batch', () => {
   });
 
   it('says why not, and where there is none', async () => {
-    expect((await mount(WhatIfPage, { id: 'b-01' })).text).toContain('Say what it stands in');
+    const bare = await mount(WhatIfPage, { id: 'b-01' });
+    expect(bare.text).toMatch(
+      /Played with .* and .*, until you say what it stands in\. Say it now/,
+    );
+    expect((await played(bare))[0]).toBe('As it went');
+    expect((await mount(WhatIfPage, { id: 'b-10' })).text).toContain('Really 17 of 18 rooted');
     expect((await mount(WhatIfPage, { id: 'nobody' })).text).toContain('There is no such batch');
   });
 });
