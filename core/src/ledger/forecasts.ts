@@ -122,4 +122,4 @@ function hold(
 
 /** Rounded to whole cuttings: of nine none can be seven tenths. */
 const within = (came: number, of: number, low: number, high: number): boolean =>
-  came >= Math.floor(low * of + 1e-9) && came <= Math.ceil(high * of - 1e-9);
+  came >= Math.round(low * of) && came <= Math.round(high * of);

@@ -66,12 +66,14 @@ export function forecastOf(input: ForecastInput): Forecast | { readonly problem:
   const on = fates
     .flatMap((bench) => bench.filter(lives).map((f) => f.rooted))
     .sort((a, b) => a - b);
+  const rooted = share(lives);
   return {
     days,
     cuttings,
-    rooted: share(lives),
-    low: at(0.1),
-    high: at(0.9),
+    rooted,
+    // Of one or two the range is all or nothing: it holds what is said at least.
+    low: Math.min(at(0.1), rooted),
+    high: Math.max(at(0.9), rooted),
     rotted: share((f) => f.rotted >= 0),
     dried: share((f) => f.dried >= 0),
     half: on[Math.floor(on.length / 2)] ?? null,

@@ -303,6 +303,10 @@ describe('a forecast', () => {
     expect(known.high).toBeGreaterThanOrEqual(known.rooted);
     expect(guessed.high - guessed.low).toBeGreaterThanOrEqual(known.high - known.low);
     expect(known.rooted + known.rotted + known.dried).toBeLessThanOrEqual(1 + 1e-9);
+    const one = forecastOf({ ...input, cuttings: 1 });
+    if ('problem' in one) throw new Error('it can be');
+    expect(one.low).toBeLessThanOrEqual(one.rooted);
+    expect(one.high).toBeGreaterThanOrEqual(one.rooted);
     expect(forecastOf(input)).toEqual(known);
     expect(forecastOf({ ...input, strategy: { ...strategy, first: { day: 1 } } })).toEqual({
       problem: 'water before it is set',
