@@ -21,6 +21,7 @@ import {
   weatherIn,
   type Strategy,
 } from '@hypogeon/core/rehearse';
+import type { BatchFields } from '@hypogeon/core/journal';
 import { forecastText, REHEARSAL_PROBLEM, warmthStep } from '@hypogeon/words';
 import { oneAtATime } from '../data/one-at-a-time';
 import { Words } from '../data/words';
@@ -162,6 +163,20 @@ const USUAL_COUNT = 10;
               }
             </mat-select>
           </hy-field>
+          @if (routines().length > 0 && kept().length < mostKept) {
+            <hy-field label="Beside it, my routine" [problem]="routineProblem()">
+              <mat-select
+                value=""
+                (selectionChange)="besideRoutine($event.value); pick.value = ''"
+                #pick
+              >
+                <mat-option value="">choose one</mat-option>
+                @for (r of routines(); track r.id) {
+                  <mat-option [value]="r.id">{{ r.name }}</mat-option>
+                }
+              </mat-select>
+            </hy-field>
+          }
           <div class="row">
             @if (kept().length < mostKept) {
               <button type="button" matButton="outlined" (click)="keepBeside()">
@@ -279,15 +294,15 @@ export class RehearsePage {
     return planned && 'problem' in planned ? REHEARSAL_PROBLEM[planned.problem] : '';
   });
 
-  private inMix(mix: string | undefined) {
+  private inMix(mix: string | undefined, name = 'This plan', over: BatchFields = {}) {
     const figures = this.cut.figures();
     if (!figures || this.desk.space() === '' || this.desk.cutOnProblem()) return null;
     const fields = this.cut.fieldsOf({ method: figures.method, taken: 1 });
     const container = this.pot()?.id;
     const made = strategyOf(
       this.desk.state(),
-      'This plan',
-      { ...fields, ...(container ? { container } : {}), ...(mix ? { mix } : {}) },
+      name,
+      { ...fields, ...(container ? { container } : {}), ...(mix ? { mix } : {}), ...over },
       DAYS,
     );
     return 'problem' in made ? made : { ...made, rotPace: this.rot().factor };
@@ -418,6 +433,21 @@ export class RehearsePage {
     const name = parts.join(', ').replace(/^./, (c) => c.toUpperCase());
     this.kept.update((kept) => [...kept.filter((k) => k.name !== name), { ...mine, name }]);
   }
+  protected readonly routines = computed(() => [...this.desk.state().protocols.values()]);
+  protected readonly routineProblem = signal('');
+
+  /** A routine of one's own as one more way of doing this plan. */
+  protected besideRoutine(id: string): void {
+    const routine = this.desk.state().protocols.get(id);
+    if (!routine) return;
+    const { id: _id, name = 'My routine', ...fields } = routine;
+    const made = this.inMix(this.mix()?.id, name, fields);
+    if (!made) return;
+    if ('problem' in made) return this.routineProblem.set(REHEARSAL_PROBLEM[made.problem]);
+    this.routineProblem.set('');
+    this.kept.update((kept) => [...kept.filter((k) => k.name !== name), made]);
+  }
+
   protected leaveOut(name: string): void {
     this.kept.update((kept) => kept.filter((k) => k.name !== name));
   }

@@ -103,6 +103,19 @@ describe('trying a plan first', () => {
     slice.mockRestore();
   });
 
+  it('a routine of one’s own stands beside the plan with one tap', async () => {
+    const page = await open('m-aeon');
+    await played(page);
+    await page.fill('Beside it, my routine', 'For the fair');
+    for (let i = 0; i < 200 && page.all('article').length !== 5; i++) {
+      await new Promise((done) => setTimeout(done, 20));
+      await page.settle();
+    }
+    expect(page.all('article h2').at(-1)!.textContent).toContain('For the fair');
+    expect(page.text).toMatch(/This plan (roots \d+ \w+ of 100 than|and) for the fair/);
+    expect(page.shown('Beside it, my routine')).toBe('choose one');
+  });
+
   it('another mix, damper air: the same plan otherwise, and all can be undone', async () => {
     const page = await open('m-aeon');
     await played(page);
