@@ -3,14 +3,16 @@ import type { Outcome } from '@hypogeon/core/rehearse';
 
 const STEP = 13;
 const PER_ROW = 20;
-type Kind = 'rooted' | 'waiting' | 'dried' | 'rotted';
+const BAR = 260;
+const KINDS = ['rooted', 'waiting', 'dried', 'rotted'] as const;
+type Kind = (typeof KINDS)[number];
 
-/** Of a hundred cuttings so many of each fate, told apart by shape: above the line leaves, below it roots. */
+/** Of a hundred cuttings so many of each fate, told apart by shape: above the line leaves, below it roots; and a bar. */
 @Component({
   selector: 'hy-icon-array',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <svg viewBox="0 0 262 90" aria-hidden="true">
+    <svg viewBox="0 0 262 104" aria-hidden="true">
       @for (one of marks(); track $index) {
         <g [attr.class]="one.kind" [attr.transform]="one.at">
           @switch (one.kind) {
@@ -29,6 +31,15 @@ type Kind = 'rooted' | 'waiting' | 'dried' | 'rotted';
             }
           }
         </g>
+      }
+      @for (part of bar(); track part.kind) {
+        <rect
+          [attr.class]="part.kind"
+          y="93"
+          height="9"
+          [attr.x]="part.x"
+          [attr.width]="part.wide"
+        />
       }
     </svg>
   `,
@@ -53,6 +64,25 @@ type Kind = 'rooted' | 'waiting' | 'dried' | 'rotted';
     .root {
       stroke: var(--root);
     }
+    rect {
+      fill: none;
+      stroke: var(--ink2);
+    }
+    rect.rooted {
+      fill: var(--living);
+      stroke: var(--living);
+    }
+    rect.waiting {
+      fill: var(--living-soft);
+      stroke: var(--living);
+    }
+    rect.dried {
+      stroke-dasharray: 2 1.6;
+    }
+    rect.rotted {
+      fill: var(--rot);
+      stroke: var(--rot);
+    }
     .dried path {
       stroke-dasharray: 2 1.6;
     }
@@ -65,16 +95,27 @@ type Kind = 'rooted' | 'waiting' | 'dried' | 'rotted';
 export class IconArray {
   readonly outcome = input.required<Outcome>();
 
-  protected readonly marks = computed(() => {
+  private readonly counts = computed(() => {
     const { rooted, waiting, dried, rotted } = this.outcome();
-    const counts = hundredOf([rooted.share, waiting.share, dried.share, rotted.share]);
-    const kinds: readonly Kind[] = ['rooted', 'waiting', 'dried', 'rotted'];
-    return kinds
-      .flatMap((kind, i) => Array<Kind>(counts[i]!).fill(kind))
-      .map((kind, i) => ({
-        kind,
-        at: `translate(${(i % PER_ROW) * STEP + 7} ${Math.floor(i / PER_ROW) * 17 + 11})`,
-      }));
+    return hundredOf([rooted.share, waiting.share, dried.share, rotted.share]);
+  });
+
+  /** The same as one bar, in the same order. */
+  protected readonly bar = computed(() => {
+    let x = 1;
+    return KINDS.map((kind, i) => {
+      const part = { kind, x, wide: (BAR * this.counts()[i]!) / 100 };
+      x += part.wide;
+      return part;
+    }).filter((part) => part.wide > 0);
+  });
+
+  protected readonly marks = computed(() => {
+    const counts = this.counts();
+    return KINDS.flatMap((kind, i) => Array<Kind>(counts[i]!).fill(kind)).map((kind, i) => ({
+      kind,
+      at: `translate(${(i % PER_ROW) * STEP + 7} ${Math.floor(i / PER_ROW) * 17 + 11})`,
+    }));
   });
 }
 

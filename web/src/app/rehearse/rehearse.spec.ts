@@ -30,6 +30,10 @@ describe('trying a plan first', () => {
     expect(ways[0]).toMatch(/This plan.*\d+ of 100 rooted.*On day \d+–\d+, half by \d+/);
     expect(page.all('hy-icon-array')).toHaveLength(4);
     expect(page.all('hy-icon-array')[0]!.querySelectorAll('g')).toHaveLength(100);
+    const bar = [...page.all('hy-icon-array')[0]!.querySelectorAll('rect')];
+    const wide = bar.reduce((sum, r) => sum + Number(r.getAttribute('width')), 0);
+    expect(wide).toBeCloseTo(260, 6);
+    expect(bar[0]!.classList).toContain('rooted');
     expect(page.text).toMatch(
       /This plan (roots \d+ (more|fewer) of 100 than|and) set at once, watered weekly/,
     );
