@@ -13,6 +13,8 @@ export interface ForecastHeld {
   readonly until: string;
   readonly way: string | undefined;
   readonly cuttings: number;
+  /** The batch was left out of what is learned. */
+  readonly leftOut: boolean;
   readonly said: number;
   readonly low: number;
   readonly high: number;
@@ -112,6 +114,7 @@ function hold(
     until,
     way,
     cuttings,
+    leftOut: batch.excluded !== undefined,
     said: rooted,
     low,
     high,

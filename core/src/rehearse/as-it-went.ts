@@ -46,7 +46,8 @@ export function asItWent(
     ...standing(state, batch, plant.taxon, way, columnOf(pot)),
     name: 'went',
     dryDays,
-    first: { day: days },
+    // All of it is past: a first drink is none of this story's.
+    first: { day: Math.max(days, dryDays) },
     then: { school: waterSchoolOf(state, batch), unrooted: unrootedWaterOf(state, batch) },
     startWetness: batch.settings[0]?.wet ? SET_WET : AS_BOUGHT,
     place: placeOf(state, batch, days, (day) =>

@@ -47,8 +47,8 @@ const PRIOR_SD = 0.83;
  * Some rot for no reason that is played: how many is not known, and must not pass for readiness of wounds. About three
  * in a hundred, a third to three times as many. Working assumption.
  */
-const UNEXPLAINED = Array.from({ length: 13 }, (_, i) => {
-  const at = (i - 6) / 2;
+const UNEXPLAINED = Array.from({ length: 9 }, (_, i) => {
+  const at = (i - 4) / 1.6;
   return { share: 0.03 * Math.exp(0.9 * at), weight: Math.exp(-0.5 * at * at) };
 });
 /** So many of the last batches are asked: a bench changes. */
@@ -68,14 +68,18 @@ const NODES = [
 const STILL = { tempSd: 0, rhSd: 0, persistence: 0 };
 const kept = memoAround<Batch, RotCase | null>();
 
-/** The batches of a bench that tell something of rot, the last cut first. */
-export function rotCases(state: State): readonly RotCase[] {
-  const counted = [...state.batches.values()]
+/** The batches that may tell something of rot, the last cut first. */
+export const rotBatches = (state: State): readonly Batch[] =>
+  [...state.batches.values()]
     .filter((b) => b.cut !== null && b.stuck !== null && b.tallies.length > 0 && teaches(state, b))
     .sort((a, b) => (a.cutOn < b.cutOn ? 1 : -1))
     .slice(0, MOST_BATCHES);
-  return sparing(counted, (batch) => rotCase(state, batch) ?? []).results.flat();
-}
+
+/** What batches tell of rot; one that cannot be worked out is passed over. */
+export const rotCases = (
+  state: State,
+  batches: readonly Batch[] = rotBatches(state),
+): readonly RotCase[] => sparing(batches, (batch) => rotCase(state, batch) ?? []).results.flat();
 
 /** What a batch tells; null where it had no wound, or pot, mix or way are not told. */
 export function rotCase(state: State, batch: Batch): RotCase | null {
@@ -120,7 +124,7 @@ const immune = (days: number): BenchLuck => ({
 });
 
 /** ln of the factor: far enough for any bench. */
-const GRID = Array.from({ length: 121 }, (_, i) => -4 + i / 15);
+const GRID = Array.from({ length: 81 }, (_, i) => -4 + i / 10);
 
 /**
  * How ready wounds rot on this bench, from its own losses: rot among those watered early against late, each by what
@@ -132,9 +136,10 @@ const GRID = Array.from({ length: 121 }, (_, i) => -4 + i / 15);
 export function calibrateRot(cases: readonly RotCase[]): RotCalibration {
   const told = cases.filter((c) => c.cuttings > 0);
   const { sd, quantile } = gridPosterior(GRID, (ln) => {
+    const rots = told.map((one) => rotShare(one, Math.exp(ln)));
     const logs = UNEXPLAINED.map(
       ({ share, weight }) =>
-        Math.log(weight) + told.reduce((sum, one) => sum + likelihood(one, Math.exp(ln), share), 0),
+        Math.log(weight) + told.reduce((sum, one, i) => sum + likelihood(one, rots[i]!, share), 0),
     );
     const most = Math.max(...logs);
     const prior = -0.5 * (ln / PRIOR_SD) ** 2;
@@ -156,18 +161,18 @@ export function calibrateRot(cases: readonly RotCase[]): RotCalibration {
   };
 }
 
-/** ln likelihood of what rotted of a batch, were wounds so many times as ready to rot, and such a share rot anyway. */
-function likelihood(
-  { wounds, cuttings, rotted }: RotCase,
-  factor: number,
-  unexplained: number,
-): number {
+/** Share that the play lets rot, were wounds so many times as ready to. */
+function rotShare({ wounds }: RotCase, factor: number): number {
   const spared = wounds.reduce(
     (sum, { weight, wet, other }) => sum + weight * Math.exp(-(factor * wet + other)),
     0,
   );
-  const rots = unexplained + (1 - unexplained) * Math.min(1, Math.max(0, 1 - spared));
-  const p = Math.min(1 - 1e-9, rots);
+  return Math.min(1, Math.max(0, 1 - spared));
+}
+
+/** ln likelihood of what rotted of a batch, where such a share is played to rot and another rots anyway. */
+function likelihood({ cuttings, rotted }: RotCase, played: number, unexplained: number): number {
+  const p = Math.min(1 - 1e-9, unexplained + (1 - unexplained) * played);
   const weight = weightInCluster(cuttings, BATCH_CORRELATION);
   return weight * (rotted * Math.log(p) + (cuttings - rotted) * Math.log(1 - p));
 }

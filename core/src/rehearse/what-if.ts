@@ -111,7 +111,7 @@ function onward(
     strategies: [
       course,
       now,
-      { ...now, name: 'weekly', then: { everyDays: 7 } },
+      { ...now, name: 'weekly', first: { day: since }, then: { everyDays: 7 } },
       { ...course, name: 'roots', first: { once: 'roots' } },
     ],
     days,

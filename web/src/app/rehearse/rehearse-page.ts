@@ -296,7 +296,8 @@ export class RehearsePage {
 
   private inMix(mix: string | undefined, name = 'This plan', over: BatchFields = {}) {
     const figures = this.cut.figures();
-    if (!figures || this.desk.space() === '' || this.desk.cutOnProblem()) return null;
+    const rot = this.rot();
+    if (!figures || !rot || this.desk.space() === '' || this.desk.cutOnProblem()) return null;
     const fields = this.cut.fieldsOf({ method: figures.method, taken: 1 });
     const container = this.pot()?.id;
     const made = strategyOf(
@@ -305,7 +306,7 @@ export class RehearsePage {
       { ...fields, ...(container ? { container } : {}), ...(mix ? { mix } : {}), ...over },
       DAYS,
     );
-    return 'problem' in made ? made : { ...made, rotPace: this.rot().factor };
+    return 'problem' in made ? made : { ...made, rotPace: rot.factor };
   }
 
   protected readonly mine = computed<Strategy | null>(() => {
@@ -355,14 +356,14 @@ export class RehearsePage {
   );
   protected readonly counted = computed((): Counted | null => {
     const strategy = this.mine();
-    const pot = this.pot();
-    return strategy && pot
+    const [pot, rot] = [this.pot(), this.rot()];
+    return strategy && pot && rot
       ? {
           strategy,
           days: DAYS,
           weather: this.weather(),
           columns: mixColumns(this.desk.state(), pot.id),
-          rot: this.rot(),
+          rot,
         }
       : null;
   });
@@ -372,7 +373,8 @@ export class RehearsePage {
   /** What is said of the plan beforehand, kept with it. */
   protected readonly keepForecast = oneAtATime(async (): Promise<void> => {
     const strategy = this.planned();
-    if (!strategy || 'problem' in strategy) return;
+    const rot = this.rot();
+    if (!strategy || !rot || 'problem' in strategy) return;
     const [part] = this.cut.parts();
     const cuttings =
       part && Number.isInteger(part.taken) && part.taken > 0 ? part.taken : USUAL_COUNT;
@@ -384,7 +386,7 @@ export class RehearsePage {
           days: DAYS,
           seed: SEED,
           weather: this.weather(),
-          rot: this.rot(),
+          rot,
         }),
       );
       this.desk.put({ forecast });

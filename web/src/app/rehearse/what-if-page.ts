@@ -125,9 +125,10 @@ export class WhatIfPage {
   });
   protected readonly asked = computed(() => {
     const answer = this.answer();
-    if (!answer || 'problem' in answer) return null;
-    const rotPace = this.rot().factor;
-    return { ...answer, strategies: answer.strategies.map((s) => ({ ...s, rotPace })) };
+    const rot = this.rot();
+    if (!answer || !rot || 'problem' in answer) return null;
+    const strategies = answer.strategies.map((s) => ({ ...s, rotPace: rot.factor }));
+    return { ...answer, strategies, rot };
   });
   protected readonly problem = computed(() => {
     const answer = this.answer();
@@ -152,7 +153,7 @@ export class WhatIfPage {
         since: asked.since,
         weather: this.weather(),
         columns: [],
-        rot: this.rot(),
+        rot: asked.rot,
       }
     );
   });
@@ -210,7 +211,7 @@ export class WhatIfPage {
           since: asked.since,
           seed: SEED,
           weather: this.weather(),
-          rot: this.rot(),
+          rot: asked.rot,
         }),
       );
       const had = batch.counts.rooted + batch.counts.pupped;

@@ -58,11 +58,13 @@ describe('what if, of a batch', () => {
 
   it('says why not, and where there is none', async () => {
     const bare = await mount(WhatIfPage, { id: 'b-01' });
+    expect((await played(bare))[0]).toBe('As it went');
     expect(bare.text).toMatch(
       /Played with .* and .*, until you say what it stands in\. Say it now/,
     );
-    expect((await played(bare))[0]).toBe('As it went');
-    expect((await mount(WhatIfPage, { id: 'b-10' })).text).toContain('Really 17 of 18 rooted');
+    const done = await mount(WhatIfPage, { id: 'b-10' });
+    await played(done);
+    expect(done.text).toContain('Really 17 of 18 rooted');
     expect((await mount(WhatIfPage, { id: 'nobody' })).text).toContain('There is no such batch');
   });
 });

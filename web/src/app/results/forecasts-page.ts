@@ -76,6 +76,13 @@ export class ForecastsPage {
     ),
   );
 
+  private open({ leftOut, until }: ForecastHeld): string {
+    if (leftOut) return 'left out';
+    return until <= this.today()
+      ? `not counted since ${this.words.day(until)}`
+      : `open until ${this.words.day(until)}`;
+  }
+
   protected readonly columns: readonly Column<ForecastHeld>[] = [
     {
       key: 'batch',
@@ -97,7 +104,7 @@ export class ForecastsPage {
       number: true,
       text: (f) =>
         f.came === null
-          ? `open until ${this.words.day(f.until)}`
+          ? this.open(f)
           : `${f.came} of ${f.cuttings} (${this.words.percent(f.came / f.cuttings)})`,
       sort: (f) => (f.came === null ? -1 : f.came / f.cuttings),
     },

@@ -173,9 +173,10 @@ export class LearnedPage {
     return `${pace} (${this.words.decimal(low, 2)} to ${this.words.decimal(high, 2)} times the days, eight times in ten), by ${looks === 1 ? 'one look' : `${looks} looks`} at ${wounds === 1 ? 'one wound' : `${wounds} wounds`}.`;
   });
 
-  protected readonly rot = computed(() =>
-    rotCalibrationText(this.ownRot(), (n) => this.words.decimal(n, 1)),
-  );
+  protected readonly rot = computed(() => {
+    const rot = this.ownRot();
+    return rot ? rotCalibrationText(rot, (n) => this.words.decimal(n, 1)) : 'Being reckoned …';
+  });
 
   /** One of every plant and way that anything was counted of. */
   private readonly seen = computed(() =>
