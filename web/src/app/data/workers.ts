@@ -76,3 +76,5 @@ export const LEDGER_WORKER = line('ledger');
 export const PICTURES_WORKER = line('pictures');
 /** Cuttings played through. */
 export const REHEARSE_WORKER = line('rehearse');
+/** The long sums beside a play: one of its own, so that no answer waits for them. */
+export const MATTERS_WORKER = line('rehearse');

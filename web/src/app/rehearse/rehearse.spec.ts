@@ -164,7 +164,7 @@ describe('trying a plan first', () => {
     const page = await open('m-aeon');
     await played(page);
     page.fixture.destroy();
-    expect(stop).toHaveBeenCalledTimes(1);
+    expect(stop).toHaveBeenCalledTimes(2);
     stop.mockRestore();
   });
 

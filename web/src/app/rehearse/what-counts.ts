@@ -1,10 +1,17 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  inject,
+  input,
+} from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import type { RotCalibration, Strategy, Weather } from '@hypogeon/core/rehearse';
 import { matterText, reachText, rotCalibrationText } from '@hypogeon/words';
 import { catchError, defer, map, of, switchMap, timer } from 'rxjs';
 import { Words } from '../data/words';
-import { REHEARSE_WORKER } from '../data/workers';
+import { MATTERS_WORKER } from '../data/workers';
 import { SEED } from './playing';
 
 /** Reckoned once the sliders rest. */
@@ -54,7 +61,11 @@ export interface Counted {
 })
 export class WhatCounts {
   private readonly words = inject(Words);
-  private readonly worker = inject(REHEARSE_WORKER);
+  private readonly worker = inject(MATTERS_WORKER);
+  constructor() {
+    inject(DestroyRef).onDestroy(() => this.worker.stop());
+  }
+
   readonly of = input.required<Counted>();
   /** Whether choices are still open: of what is over none is. */
   readonly choices = input(true);
