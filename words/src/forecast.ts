@@ -36,7 +36,7 @@ export function rotCalibrationText(
 ): string {
   const range = `${figure(low)}–${figure(high)}`;
   if (batches === 0)
-    return `How ready wounds rot in wet mix is assumed: no batch of yours tells yet. A third to two and a half times as much may be true (${range}).`;
+    return `How ready wounds rot in wet mix is assumed: no batch of yours tells yet. It may be ${range} times as much, eight times in ten.`;
   const strength =
     told < HINT
       ? 'hardly more than the assumption'
@@ -71,5 +71,6 @@ export const WHAT_IF_PROBLEM: Readonly<Record<WhatIfProblem, string>> = {
     'Its cut does not close where it dries: move it somewhere warmer or drier.',
   'cut again': 'It was cut again on the way: such a story cannot be played yet.',
   'all have roots': 'All that live have roots: nothing is left to be tried.',
+  'a year past': 'It was cut more than a year ago: a play goes no further than a year.',
   'not seen': 'Nothing was counted yet, so there is nothing to hold a play against.',
 };

@@ -1,5 +1,6 @@
 import {
   DAMPEST_BY,
+  isApart,
   WARMEST_C,
   type Choice,
   type Difference,
@@ -46,13 +47,14 @@ export function rootDaysText({ days }: Outcome): string {
 }
 
 /** Two strategies against each other, in plain words with what chance alone may do. */
-export function differenceText({ rooted }: Difference, a: string, b: string): string {
+export function differenceText(difference: Difference, a: string, b: string): string {
+  const { rooted } = difference;
   const [low, high] = [
     hundred(rooted.share - Z * rooted.se),
     hundred(rooted.share + Z * rooted.se),
   ];
   const n = hundred(rooted.share);
-  if (low <= 0 && high >= 0) return `${a} and ${b.toLowerCase()}: no difference to speak of.`;
+  if (!isApart(difference)) return `${a} and ${b.toLowerCase()}: no difference to speak of.`;
   const more = n > 0;
   const [from, to] = more ? [low, high] : [-high, -low];
   const range = from === to ? '' : ` (${from}–${to})`;

@@ -15,7 +15,7 @@ const MEMORY_DAYS = 90;
 /** Medium out of the bag, against drained. Working assumption. */
 export const AS_BOUGHT = 0.08;
 /** Soaked coir or a moist mix, against drained. Working assumption; 0.7–1. */
-const WET_START = 0.9;
+export const WET_START = 0.9;
 /** Depth of stem or roots where nobody said. Common practice, no source. */
 const USUAL_STEM_MM = 25;
 const LAID_MM = 8;

@@ -241,7 +241,7 @@ function detailOf(e: Batch['entries'][number]): string | null {
     case 'note':
       return e.text;
     case 'forecast':
-      return `${e.rooted} of ${e.cuttings} rooted by day ${e.days}, ${e.low} to ${e.high}`;
+      return `of ${e.cuttings} a share of ${e.rooted} rooted by day ${e.days}, ${e.low} to ${e.high}`;
     case 'ended':
       return e.text ?? null;
     default:

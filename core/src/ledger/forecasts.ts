@@ -1,4 +1,4 @@
-import { addDays } from '../days';
+import { addDays, type Day } from '../days';
 import type { Batch, EntryOf, State } from '../journal';
 import { batchTitle } from '../bench';
 import { wilson, wilsonOf, type ShareInterval } from '../stats';
@@ -6,7 +6,6 @@ import { weightOf } from './evidence';
 
 /** A forecast that was kept, and what came of it. */
 export interface ForecastHeld {
-  readonly entry: string;
   readonly batch: string;
   readonly title: string;
   readonly day: string;
@@ -50,7 +49,7 @@ const EDGES = [0, 0.2, 0.4, 0.6, 0.8, 1] as const;
  * about so many were said to root, how many did.
  * @param today an open batch is settled once its forecast's last day is past and it was counted since
  */
-export function holdForecasts(state: State, today: string): ForecastsHeld {
+export function holdForecasts(state: State, today: Day): ForecastsHeld {
   const forecasts = [...state.batches.values()]
     .flatMap((batch) => batch.forecasts.map((forecast) => hold(state, batch, forecast, today)))
     .sort((a, b) => (a.day < b.day ? 1 : a.day > b.day ? -1 : 0));
@@ -89,13 +88,8 @@ function binOf(mine: readonly ForecastHeld[]): Omit<ForecastBin, 'from' | 'to'> 
   );
 }
 
-function hold(
-  state: State,
-  batch: Batch,
-  forecast: EntryOf<'forecast'>,
-  today: string,
-): ForecastHeld {
-  const { cuttings, rooted, low, high, days, had = 0, id, day, way } = forecast;
+function hold(state: State, batch: Batch, forecast: EntryOf<'forecast'>, today: Day): ForecastHeld {
+  const { cuttings, rooted, low, high, days, had = 0, day, way } = forecast;
   const until = addDays(batch.cutOn, days);
   const counted = batch.tallies.at(-1);
   const over =
@@ -107,7 +101,6 @@ function hold(
   // What joined the batch or left it since is none of what was said.
   const came = told ? Math.max(0, Math.min(cuttings, alive)) : null;
   return {
-    entry: id,
     batch: batch.id,
     title: batchTitle(state, batch),
     day,

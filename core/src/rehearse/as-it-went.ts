@@ -7,6 +7,7 @@ import {
   plantOf,
   unrootedWaterOf,
   waterSchoolOf,
+  WET_START,
 } from '../bench';
 import { daysBetween, addDays } from '../days';
 import { fillPot } from '../media';
@@ -17,9 +18,6 @@ import type { Strategy } from './strategy';
 
 /** Why a batch cannot be played. */
 export type BatchProblem = PlanProblem | 'cut again';
-
-/** The medium of a batch set in wet mix, against drained. Working assumption; 0.7–1. */
-const SET_WET = 0.9;
 
 /**
  * A batch as it went: set and watered on the days its journal tells, where it stood, in what it was set.
@@ -49,7 +47,7 @@ export function asItWent(
     // All of it is past: a first drink is none of this story's.
     first: { day: Math.max(days, dryDays) },
     then: { school: waterSchoolOf(state, batch), unrooted: unrootedWaterOf(state, batch) },
-    startWetness: batch.settings[0]?.wet ? SET_WET : AS_BOUGHT,
+    startWetness: batch.settings[0]?.wet ? WET_START : AS_BOUGHT,
     place: placeOf(state, batch, days, (day) =>
       spaceOn(batch, addDays(batch.cutOn, day), day >= dryDays),
     ),

@@ -63,3 +63,6 @@ export const TOO_THIRSTY = 0.2;
 export const ROOTS_DRY = 0.7;
 export const ROOTS_LOGGED = 0.4;
 export const BONE_DRY_STEM = 0.06;
+
+/** Eight times in ten lie within so many standard deviations of a normal. */
+export const Z80 = 1.2815515655446004;

@@ -11,6 +11,10 @@ export interface Fate {
   readonly dried: number;
 }
 
+/** Rooted, and alive at the end. */
+export const lives = ({ rooted, rotted, dried }: Fate): boolean =>
+  rooted >= 0 && rotted < 0 && dried < 0;
+
 /** Alive and without roots on the morning of a day. */
 export const waitsOn = ({ rooted, rotted, dried }: Fate, day: number): boolean =>
   day <= 0 || [rooted, rotted, dried].every((on) => on < 0 || on >= day);

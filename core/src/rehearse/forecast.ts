@@ -1,5 +1,6 @@
-import { runBench, waitsOn, type Fate } from './bench-run';
+import { lives, runBench, waitsOn, type Fate } from './bench-run';
 import { luckOf } from './luck';
+import { Z80 } from './assumptions';
 import type { RotCalibration } from './rot-calibration';
 import { strategyProblem, type Strategy, type StrategyProblem } from './strategy';
 import { USUAL_WEATHER, type Weather } from './weather-ahead';
@@ -34,7 +35,6 @@ export interface ForecastInput {
 const BENCHES = 200;
 /** More of a batch change its range no further. */
 const MOST = 100;
-const Z80 = 1.2815515655446004;
 
 /**
  * A forecast of one batch: two hundred such benches, each with weather, pace and readiness to rot of its own, so that
@@ -79,5 +79,3 @@ export function forecastOf(input: ForecastInput): Forecast | { readonly problem:
     half: on[Math.floor(on.length / 2)] ?? null,
   };
 }
-
-const lives = (f: Fate): boolean => f.rooted >= 0 && f.rotted < 0 && f.dried < 0;

@@ -1,6 +1,6 @@
 import type { MethodId } from '../botany';
 import { MINUTES } from '../plan';
-import { runBench, waitsOn, type BenchRun, type Fate } from './bench-run';
+import { lives, runBench, waitsOn, type BenchRun, type Fate } from './bench-run';
 import { luckOf } from './luck';
 import { strategyProblem, type Strategy, type StrategyProblem } from './strategy';
 import { USUAL_WEATHER, type Weather } from './weather-ahead';
@@ -105,8 +105,6 @@ export function* rehearsing(input: RehearsalInput): Generator<number, Rehearsal,
   };
 }
 
-const isRooted = (f: Fate): boolean => f.rooted >= 0 && f.rotted < 0 && f.dried < 0;
-
 function outcomeOf(
   name: string,
   method: MethodId,
@@ -117,7 +115,7 @@ function outcomeOf(
     estimateOf(runs.map((r) => [r.fates.filter(is).length, r.fates.length]));
   const fates = runs.flatMap((r) => r.fates);
   const rootedOn = fates
-    .filter(isRooted)
+    .filter(lives)
     .map((f) => f.rooted)
     .sort((a, b) => a - b);
   const at = (q: number): number =>
@@ -127,7 +125,7 @@ function outcomeOf(
   let next = 0;
   return {
     name,
-    rooted: share(isRooted),
+    rooted: share(lives),
     rotted: share((f) => f.rotted >= 0),
     dried: share((f) => f.dried >= 0),
     waiting: share((f) => f.rooted < 0 && f.rotted < 0 && f.dried < 0),
@@ -142,12 +140,29 @@ function outcomeOf(
   };
 }
 
+/** Ninety-five times in a hundred. */
+const Z95 = 1.96;
+
+/** More or fewer of a hundred than chance alone may make, in whole cuttings. */
+export function isApart({ rooted: { share, se } }: Difference): boolean {
+  return Math.round(100 * (share - Z95 * se)) > 0 || Math.round(100 * (share + Z95 * se)) < 0;
+}
+
+/** The way that roots the most, where that is no chance; else the first: what differs by luck is no reason to change. */
+export function bestOf({ outcomes, differences }: Extract<Rehearsal, { ok: true }>): number {
+  const better = differences.filter((d) => d.a === 0 && isApart(d) && d.rooted.share < 0);
+  return better.reduce(
+    (best, { b }) => (outcomes[b]!.rooted.share > outcomes[best]!.rooted.share ? b : best),
+    0,
+  );
+}
+
 /** Engines raise to a power a last digit apart: to a thousandth of a millilitre they agree. */
 const toTheDrop = (litres: number): number => Math.round(litres * 1e6) / 1e6;
 
 function differenceOf(a: number, b: number, runs: readonly (readonly BenchRun[])[]): Difference {
   const pairs = runs[a]!.map((run, i): [number, number] => [
-    run.fates.filter(isRooted).length - runs[b]![i]!.fates.filter(isRooted).length,
+    run.fates.filter(lives).length - runs[b]![i]!.fates.filter(lives).length,
     run.fates.length,
   ]);
   return { a, b, rooted: estimateOf(pairs) };

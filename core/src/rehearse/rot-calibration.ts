@@ -5,6 +5,7 @@ import type { Batch, State } from '../journal';
 import { memoAround } from '../memo';
 import { BATCH_CORRELATION } from '../plan';
 import { gridPosterior, weightInCluster } from '../stats';
+import { Z80 } from './assumptions';
 import { asItWent } from './as-it-went';
 import { playBench } from './bench-run';
 import type { BenchLuck } from './luck';
@@ -54,7 +55,6 @@ const UNEXPLAINED = Array.from({ length: 9 }, (_, i) => {
 /** So many of the last batches are asked: a bench changes. */
 const MOST_BATCHES = 120;
 const LONGEST_DAYS = 120;
-const Z80 = 1.2815515655446004;
 
 /** Gauss–Hermite, five points, for a standard normal. Source: Abramowitz & Stegun 1964, table 25.10. */
 const NODES = [

@@ -6,8 +6,7 @@ import { placeOf } from './from-plan';
 import type { Strategy } from './strategy';
 
 /** What may be asked of a batch: as it went, by its own course, or otherwise. */
-export const WHAT_IFS = ['went', 'course', 'now', 'weekly', 'roots'] as const;
-export type WhatIfId = (typeof WHAT_IFS)[number];
+export type WhatIfId = 'went' | 'course' | 'now' | 'weekly' | 'roots';
 
 export interface WhatIf {
   /** Named by their {@link WhatIfId}; the first is what the others are held against. */
@@ -21,7 +20,7 @@ export interface WhatIf {
   readonly came: Counts | null;
 }
 
-export type WhatIfProblem = BatchProblem | 'all have roots' | 'not seen';
+export type WhatIfProblem = BatchProblem | 'all have roots' | 'not seen' | 'a year past';
 
 const SHORTEST_DAYS = 30;
 /** An open batch is played on for so long. */
@@ -37,13 +36,9 @@ export function whatIf(
   batch: Batch,
   today: Day,
 ): WhatIf | { readonly problem: WhatIfProblem } {
-  const { counts, here, waiting } = batch;
-  const settled = batch.stage === 'done' || waiting === 0;
-  return settled
-    ? again(state, batch, counts)
-    : here.waiting === 0
-      ? { problem: 'all have roots' }
-      : onward(state, batch, today);
+  if (batch.stage === 'done' || batch.waiting === 0) return again(state, batch, batch.counts);
+  if (batch.here.waiting === 0) return { problem: 'all have roots' };
+  return onward(state, batch, today);
 }
 
 /** The story told again on the same days. */
@@ -84,7 +79,7 @@ function onward(
 ): WhatIf | { readonly problem: WhatIfProblem } {
   const since = Math.max(0, daysBetween(batch.cutOn, today));
   const days = Math.min(LONGEST_DAYS, since + AHEAD_DAYS);
-  if (days <= since) return { problem: 'not seen' };
+  if (days <= since) return { problem: 'a year past' };
   const went = asItWent(state, batch, days);
   if ('problem' in went) return went;
   const watered = went.past!.watered.filter((w) => w.day < since);
@@ -155,6 +150,3 @@ function notYet(batch: Batch): Batch {
     batch.entries.filter((e) => e.kind === 'cut'),
   )!;
 }
-
-/** The day after which an open batch is played no further. */
-export const playedUntil = ({ days }: WhatIf, batch: Batch): Day => addDays(batch.cutOn, days);

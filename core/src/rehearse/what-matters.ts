@@ -1,5 +1,5 @@
 import { sobolFirst } from '../stats';
-import { runBench, type Fate } from './bench-run';
+import { lives, runBench } from './bench-run';
 import { luckOf } from './luck';
 import type { Column } from '../water';
 import { moistened, warmed, type Strategy } from './strategy';
@@ -109,5 +109,3 @@ export function whatMatters({
     share: shares[i]!,
   })).sort((a, b) => Math.abs(b.high - b.low) - Math.abs(a.high - a.low));
 }
-
-const lives = (f: Fate): boolean => f.rooted >= 0 && f.rotted < 0 && f.dried < 0;

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
-import type { Outcome, Rehearsal } from '@hypogeon/core/rehearse';
+import { bestOf, type Outcome, type Rehearsal } from '@hypogeon/core/rehearse';
 import {
   differenceText,
   ofHundred,
@@ -147,9 +147,7 @@ export class Played {
   }
   protected readonly best = computed(() => {
     const played = this.played();
-    if (!played?.ok) return -1;
-    const shares = played.outcomes.map((o) => o.rooted.share);
-    return shares.indexOf(Math.max(...shares));
+    return played?.ok ? bestOf(played) : -1;
   });
   protected readonly differences = computed(() => {
     const played = this.played();

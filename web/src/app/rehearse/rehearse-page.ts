@@ -354,15 +354,19 @@ export class RehearsePage {
       return strategies.length === 0 ? null : { strategies, days: DAYS, weather: this.weather() };
     }),
   );
+  private readonly columns = computed(() => {
+    const pot = this.pot();
+    return pot ? mixColumns(this.desk.state(), pot.id) : [];
+  });
   protected readonly counted = computed((): Counted | null => {
     const strategy = this.mine();
-    const [pot, rot] = [this.pot(), this.rot()];
-    return strategy && pot && rot
+    const rot = this.rot();
+    return strategy && rot
       ? {
           strategy,
           days: DAYS,
           weather: this.weather(),
-          columns: mixColumns(this.desk.state(), pot.id),
+          columns: this.columns(),
           rot,
         }
       : null;
@@ -375,6 +379,7 @@ export class RehearsePage {
     const strategy = this.planned();
     const rot = this.rot();
     if (!strategy || !rot || 'problem' in strategy) return;
+    const plan = this.desk.draft();
     const [part] = this.cut.parts();
     const cuttings =
       part && Number.isInteger(part.taken) && part.taken > 0 ? part.taken : USUAL_COUNT;
@@ -389,7 +394,8 @@ export class RehearsePage {
           rot,
         }),
       );
-      this.desk.put({ forecast });
+      // A plan that was changed meanwhile is another plan.
+      if (this.desk.draft() === plan) this.desk.put({ forecast });
     } catch (error) {
       console.error('the forecast', error);
       this.playing.failed.set('The forecast could not be played. Reload, and try once more.');

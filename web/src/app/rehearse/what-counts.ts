@@ -9,7 +9,7 @@ import {
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import type { RotCalibration, Strategy, Weather } from '@hypogeon/core/rehearse';
 import { matterText, reachText, rotCalibrationText } from '@hypogeon/words';
-import { catchError, defer, map, of, switchMap, timer } from 'rxjs';
+import { catchError, defer, map, of, share, switchMap, tap, timer } from 'rxjs';
 import { Words } from '../data/words';
 import { MATTERS_WORKER } from '../data/workers';
 import { SEED } from './playing';
@@ -62,20 +62,23 @@ export interface Counted {
 export class WhatCounts {
   private readonly words = inject(Words);
   private readonly worker = inject(MATTERS_WORKER);
-  constructor() {
-    inject(DestroyRef).onDestroy(() => this.worker.stop());
-  }
-
   readonly of = input.required<Counted>();
   /** Whether choices are still open: of what is over none is. */
   readonly choices = input(true);
 
   private readonly rested$ = toObservable(this.of).pipe(
     switchMap((counted) => timer(REST_MS).pipe(map(() => counted))),
+    // What was asked before counts for nothing: it is not reckoned to its end.
+    tap(() => this.worker.stop()),
+    share(),
   );
   private readonly figure = (n: number): string => this.words.decimal(n, 1);
 
   protected readonly rests = computed(() => rotCalibrationText(this.of().rot, this.figure));
+
+  constructor() {
+    inject(DestroyRef).onDestroy(() => this.worker.stop());
+  }
 
   protected readonly matters = toSignal(
     this.rested$.pipe(

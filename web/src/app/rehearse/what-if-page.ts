@@ -38,7 +38,7 @@ import { WhatCounts, type Counted } from './what-counts';
     } @else if (problem()) {
       <p role="alert">{{ problem() }}</p>
     } @else if (asked(); as a) {
-      <p>{{ told(a) }}</p>
+      <p>{{ told(a) }} A play, not advice: what the day asks stands on Today.</p>
       @if (stands()) {
         <p class="quiet">
           {{ stands() }} <a [routerLink]="['/bench', id(), 'water']">Say it now</a>

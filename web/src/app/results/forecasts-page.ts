@@ -88,6 +88,7 @@ export class ForecastsPage {
       key: 'batch',
       head: 'Batch',
       text: (f) => f.title,
+      note: (f) => f.way ?? '',
       link: (f) => ['/bench', f.batch],
     },
     { key: 'day', head: 'Said', text: (f) => this.words.day(f.day), sort: (f) => f.day },
