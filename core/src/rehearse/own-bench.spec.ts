@@ -6,6 +6,7 @@ import { randomFrom } from '../stats';
 import { DAY, FIELDS, batchPut, written } from '../testing/entries';
 import {
   asItWent,
+  bestOf,
   calibrateRot,
   forecastOf,
   luckOf,
@@ -17,6 +18,7 @@ import {
   runBench,
   USUAL_WEATHER,
   whatIf,
+  type Outcome,
   type RotCase,
   type Strategy,
 } from '.';
@@ -246,6 +248,23 @@ describe('what if', () => {
     expect(played.outcomes[1]!.rotted.share).toBeLessThan(played.outcomes[0]!.rotted.share);
   });
 
+  it('one that waits for longer than a year is not played on', () => {
+    const state = bench(batch('b1', { set: 3 }));
+    expect(whatIf(state, state.batches.get('b1')!, addDays(DAY, 400))).toEqual({
+      problem: 'a year past',
+    });
+  });
+
+  it('watered today, then weekly: weekly also where its course waits for roots', () => {
+    const state = bench(batch('b1', { set: 3, fields: { firstWater: 'roots-show' } }));
+    const asked = whatIf(state, state.batches.get('b1')!, addDays(DAY, 10));
+    if ('problem' in asked) throw new Error(asked.problem);
+    const played = rehearse({ ...asked, cuttings: 100, seed: 1 });
+    if (!played.ok) throw new Error(played.problem);
+    // Ninety days of Sundays.
+    expect(played.outcomes[2]!.waterings).toBe(13);
+  });
+
   it('nothing to try, nothing counted: says so', () => {
     const of = (told: Told) => {
       const state = bench(batch('b1', told));
@@ -271,6 +290,22 @@ describe('what if', () => {
         const played = rehearse({ ...asked, cuttings: 20, seed: 1 });
         expect(played).toMatchObject({ ok: true });
       }
+  });
+});
+
+describe('the best of several ways', () => {
+  const way = (share: number) => ({ rooted: { share, se: 0.01 } }) as Outcome;
+  const apart = (b: number, share: number, se: number) => ({ a: 0, b, rooted: { share, se } });
+  const best = (outcomes: readonly Outcome[], ...differences: ReturnType<typeof apart>[]) =>
+    bestOf({ ok: true, cuttings: 100, outcomes, differences });
+
+  it('is the first, unless another is better by more than chance', () => {
+    expect(best([way(0.9), way(0.91)], apart(1, -0.01, 0.01))).toBe(0);
+    expect(best([way(0.7), way(0.91)], apart(1, -0.21, 0.02))).toBe(1);
+    expect(best([way(0.9), way(0.7)], apart(1, 0.2, 0.02))).toBe(0);
+    expect(best([way(0.6), way(0.8), way(0.9)], apart(1, -0.2, 0.02), apart(2, -0.3, 0.02))).toBe(
+      2,
+    );
   });
 });
 

@@ -187,7 +187,7 @@ const USUAL_COUNT = 10;
           </div>
         </fieldset>
         <section aria-labelledby="forecast">
-          <h2 id="forecast" class="ruled">Hold it to its word</h2>
+          <h2 id="forecast" class="ruled">Forecast</h2>
           @if (desk.draft().forecast; as f) {
             <p role="status">{{ forecastSays(f) }} Kept with this plan.</p>
             <button type="button" matButton="text" (click)="desk.put({ forecast: null })">

@@ -50,7 +50,7 @@ import { WhatCounts, type Counted } from './what-counts';
       <hy-played [played]="played()" [waits]="true" [naming]="naming()" />
       @if (!a.came && batch()!.cut) {
         <section aria-labelledby="forecast">
-          <h2 id="forecast" class="ruled">Hold it to its word</h2>
+          <h2 id="forecast" class="ruled">Forecast</h2>
           @if (last(); as f) {
             <p role="status">
               {{ forecastSays(f) }} Kept {{ words.near(f.day) }};
