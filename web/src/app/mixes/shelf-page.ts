@@ -11,7 +11,6 @@ import {
   type Component as MixComponent,
   type ComponentFigure,
 } from '@hypogeon/core/media';
-import { ML_PER_QUART } from '@hypogeon/core/units';
 import { Actions } from '../data/actions';
 import { freshId } from '../data/fresh-id';
 import { Journal } from '../data/journal';
@@ -230,16 +229,14 @@ export class ShelfPage {
   protected readonly figures = COMPONENT_FIGURES;
   protected readonly figureName = FIGURE;
 
-  /** What the weight is of, in litres. */
-  private readonly measureL = this.words.lengthUnit() === 'in' ? ML_PER_QUART / 1000 : 1;
   protected readonly columns: readonly Column<ShelfRow>[] = [
     { key: 'name', head: 'Component', text: (r) => r.name, sort: (r) => r.name },
     { key: 'grain', head: 'Grain', number: true, text: (r) => `${r.grain} mm` },
     {
       key: 'weight',
-      head: this.words.lengthUnit() === 'in' ? 'A quart' : 'A litre',
+      head: 'A litre',
       number: true,
-      text: (r) => this.words.weight(r.weight * this.measureL),
+      text: (r) => this.words.weight(r.weight),
       sort: (r) => r.weight,
     },
     {
