@@ -68,6 +68,25 @@ test('a walk cut off goes on at its stop, with the count under way', async ({ pa
   await expect(again.getByRole('button', { name: 'Save, next' })).toBeVisible();
 });
 
+test('a tap is kept though the tab is closed before the page hears so', async ({ page, context }) => {
+  await page.goto('/#/bench/b-19/count');
+  await expect(page.getByRole('button', { name: 'One more Rooted' })).toBeVisible();
+  // The page is held up for good as soon as what follows from the tap is done.
+  const held = page.evaluate(async () => {
+    document.querySelector<HTMLElement>('[aria-label="One more Rooted"]')!.click();
+    for (let i = 0; i < 200; i++) await Promise.resolve();
+    for (;;);
+  });
+  held.catch(() => undefined);
+  await new Promise((done) => setTimeout(done, 2000));
+  await page.close();
+
+  const again = await context.newPage();
+  await again.clock.setFixedTime(new Date(`${DAY}T10:00:00`));
+  await again.goto('/#/bench/b-19/count');
+  await expect(again.getByLabel('Rooted', { exact: true })).toHaveValue('9');
+});
+
 /**
  * Chromium, killed in the middle of a write, now and then finds its own database corrupt at the next start and throws
  * all of it away; it says so in the upgrade event. Such a run says nothing of the application and is done again.

@@ -33,7 +33,9 @@ const NAME = 'hypogeon';
 
 /**
  * A write is confirmed once it lies on the disk. Browsers say so before, unless they are asked: a browser killed a
- * second later had lost all it had confirmed, one time in four. localForage has no option for it.
+ * second later had lost all it had confirmed, one time in four. And a write is handed over whole at once: left to
+ * end by itself it waits for the page to hear of its success, and a tab closed in between takes it along.
+ * localForage, that asks for everything of a write as soon as it has begun one, has no option for either.
  */
 function confirmOnDisk(): void {
   if (typeof IDBDatabase === 'undefined') return;
@@ -41,8 +43,16 @@ function confirmOnDisk(): void {
   // eslint-disable-next-line @typescript-eslint/unbound-method -- called with the database it was asked of
   const begin = prototype.transaction;
   prototype.transaction = function (this: IDBDatabase, stores, mode, options) {
-    const strict = mode === 'readwrite' ? ({ durability: 'strict', ...options } as const) : options;
-    return begin.call(this, stores, mode, strict);
+    if (mode !== 'readwrite') return begin.call(this, stores, mode, options);
+    const write = begin.call(this, stores, mode, { durability: 'strict', ...options });
+    queueMicrotask(() => {
+      try {
+        write.commit();
+      } catch {
+        // It was taken back meanwhile, and says so itself.
+      }
+    });
+    return write;
   };
 }
 

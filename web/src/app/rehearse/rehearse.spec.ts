@@ -163,6 +163,7 @@ describe('trying a plan first', () => {
     const stop = jest.spyOn(WorkerLine.prototype, 'stop');
     const page = await open('m-aeon');
     await played(page);
+    stop.mockClear();
     page.fixture.destroy();
     expect(stop).toHaveBeenCalledTimes(2);
     stop.mockRestore();
