@@ -68,7 +68,10 @@ test('a walk cut off goes on at its stop, with the count under way', async ({ pa
   await expect(again.getByRole('button', { name: 'Save, next' })).toBeVisible();
 });
 
-test('a tap is kept though the tab is closed before the page hears so', async ({ page, context }) => {
+test('a tap is kept though the tab is closed before the page hears so', async ({
+  page,
+  context,
+}) => {
   await page.goto('/#/bench/b-19/count');
   await expect(page.getByRole('button', { name: 'One more Rooted' })).toBeVisible();
   // The page is held up for good as soon as what follows from the tap is done.
