@@ -230,17 +230,17 @@ function byHabit(
     return;
   }
   const misted = hasRoots ? school === 'mist' : unrooted === 'mist';
-  const days = misted
-    ? mistEvery(evaporationMm)
-    : habitDays(
-        hasRoots
-          ? rests(state, batch, facts, last)
-            ? HABIT_DAYS['bone-dry-rest']
-            : rootedHabit(batch, facts, day)
-          : UNROOTED_HABIT_DAYS[unrooted],
-        evaporationMm,
-      );
-  const due = addDays(last, days);
+  const resting = rests(state, batch, facts, last);
+  const habitOn = (on: Day): number =>
+    !hasRoots
+      ? UNROOTED_HABIT_DAYS[unrooted]
+      : resting
+        ? HABIT_DAYS['bone-dry-rest']
+        : rootedHabit(batch, facts, on);
+  const daysOn = (on: Day): number =>
+    misted ? mistEvery(evaporationMm) : habitDays(habitOn(on), evaporationMm);
+  const due = fellDue(last, day, daysOn);
+  const days = daysSince(last, due);
   const tapering = taper(batch, day);
   const reason: Reason = misted
     ? { why: 'mist', last, days, evaporationMm, missing }
@@ -261,6 +261,16 @@ function byHabit(
       reason,
       sure: { by: misted ? 'air' : 'habit' },
     });
+}
+
+/**
+ * When the next one falls due. Roots that are weaned are watered ever more seldom: what fell due by the habit of its
+ * day stays due after the habit has taken a step.
+ */
+function fellDue(last: Day, day: Day, daysOn: (on: Day) => number): Day {
+  for (let on = addDays(last, 1); on < day; on = addDays(on, 1))
+    if (addDays(last, daysOn(on)) <= on) return on;
+  return addDays(last, daysOn(day));
 }
 
 /** Days out of the jar, while roots from water are weaned. */

@@ -121,7 +121,15 @@ describe('the laws of care', () => {
     const asked = new Set<string>();
     for (let n = from; n < from + 60; n++)
       for (const a of careOf(state, batch, storyDay(n)).asks) asked.add(a.kind);
-    for (const { kind } of careOf(state, batch, storyDay(from)).leave) asked.add(kind);
+    // What is left alone counts too: at once, and as soon as a wound that was laid open again has closed.
+    let shut = from;
+    while (
+      careOf(state, batch, storyDay(shut)).leave.some((x) => x.kind === 'gate') &&
+      shut < from + 60
+    )
+      shut++;
+    for (const n of [from, shut])
+      for (const { kind } of careOf(state, batch, storyDay(n)).leave) asked.add(kind);
     expect(asked.size).toBeGreaterThan(0);
     const after = ['stick', 'water', 'mist', 'first-water', 'pot-water', 'pot-on', 'wean', 'light'];
     const more = ['feed', 'pups', 'jar-change', 'alive', 'grown', 'rest', 'postponed'];
@@ -159,6 +167,34 @@ describe('the laws of care', () => {
       { numRuns: RUNS, endOnFailure: true },
     );
   });
+});
+
+it('a drink that fell due while roots are weaned stays due when they are to be kept drier', () => {
+  const state = stateOf({
+    fields: {
+      taxon: 'kalanchoe-daigremontiana',
+      method: 'flower-stalk',
+      count: 10,
+      cutOn: '2026-03-01',
+      school: 'short-dry',
+      callusAt: 'rack',
+      space: 'bench',
+      unrootedWater: 'half',
+      containers: null,
+    },
+    deeds: [
+      [0, 'cut'],
+      [94, 'count 8r 1x 1d'],
+      [104, 'wean'],
+      [111, 'mist'],
+    ],
+    room: { tempC: 22, rh: 0.55 },
+  });
+  const water = (day: number): Ask | undefined =>
+    careOf(state, batchOf(state), storyDay(day)).asks.find((a) => a.kind === 'water');
+  expect(water(117)).toMatchObject({ since: storyDay(116), late: 1 });
+  // Two weeks out of the jar the habit goes from five days here to eight.
+  expect(water(118)).toMatchObject({ since: storyDay(116), late: 2, reason: { every: 5 } });
 });
 
 it('some potted on before half have roots are asked for their first drink', () => {

@@ -52,8 +52,14 @@ export function runPot(given: WaterCase, options: RunOptions): readonly PotDay[]
   const first = options.start?.at ?? 0;
   let wetness = options.start?.day.wetness ?? evenly(column, given.startWetness);
   let memory: Memory = options.start?.day.memory ?? { wateredAt: first, boneDryDays: 0 };
+  // While roots are weaned the school lets more dry by steps: what was asked before a step is still asked after it.
+  const weans = given.weanedAt !== null && options.school === undefined;
+  let owed = weans && (options.start?.day.asks ?? false);
   for (let at = first; at < options.until; at++) {
-    if (options.correction?.at === at) wetness = scaled(wetness, options.correction.by);
+    if (options.correction?.at === at) {
+      wetness = scaled(wetness, options.correction.by);
+      owed = false;
+    }
     const boneDry = isBoneDry(column, wetness);
     memory = { ...memory, boneDryDays: boneDry ? memory.boneDryDays + 1 : 0 };
     const school = options.school ?? schoolOn(given, at);
@@ -63,19 +69,22 @@ export function runPot(given: WaterCase, options: RunOptions): readonly PotDay[]
       stem: wetnessTo(column, now, given.stemMm),
       poolMl: now.poolMm3 / 1000,
       wetness: now,
-      asks: asksForWater(given, school, now, at, memory),
+      asks: owed || asksForWater(given, school, now, at, memory),
       memory,
     });
     const morning = told(wetness);
     const { asks } = morning;
+    owed = weans && asks;
     for (const { at: on, manner, ml } of given.waterings) {
       if (on !== at) continue;
       wetness = water(column, wetness, manner, ml).wetness;
       memory = { wateredAt: at, boneDryDays: 0 };
+      owed = false;
     }
     if (options.watersFrom !== undefined && at >= options.watersFrom && asks) {
       wetness = water(column, wetness, options.manner ?? mannerOf(school)).wetness;
       memory = { wateredAt: at, boneDryDays: 0 };
+      owed = false;
     }
     const drankMl = waterIn(column, wetness) / 1000 - morning.waterMl;
     days.push({ ...(options.settledOn === at ? told(wetness) : morning), drankMl });
@@ -83,7 +92,10 @@ export function runPot(given: WaterCase, options: RunOptions): readonly PotDay[]
     const rainMm = given.rainMm[at] ?? 0;
     if (rainMm > 0) {
       wetness = rain(column, wetness, rainMm).wetness;
-      if (rainMm > 2) memory = { ...memory, wateredAt: at };
+      if (rainMm > 2) {
+        memory = { ...memory, wateredAt: at };
+        owed = false;
+      }
     }
     // A pot that dries faster than modelled lives its days faster: air and medium alike. A warm medium
     // gives faster to the same air: a longer day with less asked of it.

@@ -3,6 +3,7 @@ import { fillPot, USUAL_CONTAINERS } from '../media';
 import { recipe } from '../testing/components';
 import {
   asksForWater,
+  BONE_DRY,
   capacityOf,
   columnOf,
   compareSchools,
@@ -160,6 +161,24 @@ describe('the verdict on a pot', () => {
       'bone-dry',
     ]);
     expect(judge(given({ ...weaned })).school).toBe('surface');
+  });
+
+  it('what was asked before a step of the weaning is still asked after it', () => {
+    const weaned = (today: number, ...waterings: number[]) =>
+      judge(
+        given({
+          weanedAt: 0,
+          school: 'bone-dry',
+          today,
+          waterings: waterings.map((at) => ({ at, manner: 'poured' })),
+        }),
+      );
+    // A third is gone on the last day of the weaning; from then on it would be let go bone dry.
+    expect(weaned(27, 25)).toMatchObject({ kind: 'water', school: 'third' });
+    expect(weaned(28, 25)).toMatchObject({ kind: 'water', school: 'bone-dry' });
+    expect(weaned(28, 25).fill.likely).toBeGreaterThan(BONE_DRY);
+    // Watered since, it waits until it is.
+    expect(weaned(29, 25, 28).kind).toBe('hold');
   });
 
   it('is done with rain where rain falls', () => {
