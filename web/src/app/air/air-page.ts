@@ -71,6 +71,7 @@ const SUN_WORD: Readonly<Record<SunSeen, string>> = {
     WeatherImport,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'grid grid-cols-1 gap-7.5' },
   templateUrl: './air-page.html',
   styleUrl: './air-page.scss',
 })

@@ -33,8 +33,9 @@ const FAULTS = [
   selector: 'hy-devices-page',
   imports: [MatButton, MatOption, MatSelect, NumberPipe, Field, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'grid grid-cols-1 gap-6.5' },
   template: `
-    <div class="page-head">
+    <div class="page-head -mb-3">
       <div>
         <p class="quiet small"><a routerLink="/settings">Settings</a></p>
         <h1>Devices</h1>
@@ -48,31 +49,34 @@ const FAULTS = [
 
     <section aria-labelledby="paired">
       <h2 id="paired" class="ruled">Paired</h2>
-      <ul>
+      <ul class="m-0 p-0 list-none">
         @for (row of rows(); track row.pairing.id) {
-          <li>
-            <div class="who">
+          <li
+            class="grid grid-cols-[minmax(14rem,1fr)_minmax(0,1.2fr)_auto] items-center gap-y-3 gap-x-6 py-3.5 border-b border-line narrow:grid-cols-1"
+          >
+            <div class="who grid">
               <strong>{{ row.pairing.name }}</strong>
               <span class="quiet small">{{ row.place }}</span>
               <span [class]="'status ' + row.tone" role="status">{{ row.says }}</span>
             </div>
-            <div class="values">
+            <div class="values flex flex-wrap gap-y-1.5 gap-x-7">
               @for (r of row.readings; track r.name) {
-                <div [class.doubted]="r.doubt" [class.old]="row.live.stale">
-                  <span class="value">{{ r.shown }}</span>
-                  <small>{{ r.word }}</small>
+                <div class="grid" [class.doubted]="r.doubt" [class.old]="row.live.stale">
+                  <span class="value font-bold text-xl leading-tight font-head">{{ r.shown }}</span>
+                  <small class="quiet">{{ r.word }}</small>
                 </div>
               } @empty {
                 <span class="quiet">nothing yet</span>
               }
               @if (row.live.battery !== null) {
-                <div [class.low]="row.live.battery < 15">
-                  <span class="value">{{ row.live.battery | hyNumber }} %</span
-                  ><small>battery{{ row.live.battery < 15 ? ', low' : '' }}</small>
+                <div class="grid" [class.low]="row.live.battery < 15">
+                  <span class="value font-bold text-xl leading-tight font-head"
+                    >{{ row.live.battery | hyNumber }} %</span
+                  ><small class="quiet">battery{{ row.live.battery < 15 ? ', low' : '' }}</small>
                 </div>
               }
             </div>
-            <div class="taps">
+            <div class="taps flex flex-wrap justify-end gap-1 max-w-100 narrow:justify-start">
               @if (row.pairing.kind === 'scale') {
                 <button matButton="outlined" (click)="keepWeight(row.pairing)">
                   Keep this weight
@@ -106,7 +110,11 @@ const FAULTS = [
             </div>
           </li>
         } @empty {
-          <li class="quiet">None. Pair one below; this browser listens as long as it is open.</li>
+          <li
+            class="quiet block grid-cols-[minmax(14rem,1fr)_minmax(0,1.2fr)_auto] items-center gap-y-3 gap-x-6 py-3.5 border-b border-line narrow:grid-cols-1"
+          >
+            None. Pair one below; this browser listens as long as it is open.
+          </li>
         }
       </ul>
     </section>
@@ -119,10 +127,12 @@ const FAULTS = [
         </button>
       </p>
       @if (unpaired(); as list) {
-        <ul>
+        <ul class="m-0 p-0 list-none">
           @for (d of list; track d.id) {
-            <li class="offer">
-              <div class="who">
+            <li
+              class="grid grid-cols-[minmax(12rem,1fr)_minmax(0,1fr)_auto] items-end gap-y-3 gap-x-6 py-3.5 border-b border-line narrow:grid-cols-1"
+            >
+              <div class="who grid">
                 <strong>{{ d.name }}</strong><span class="quiet small">{{ kindWord[d.kind] }}</span>
               </div>
               <hy-field [label]="d.kind === 'scale' ? 'Carries a pot of' : 'Hangs in'">
@@ -151,37 +161,6 @@ const FAULTS = [
     </section>
   `,
   styles: `
-    :host {
-      display: grid;
-      gap: 1.6rem;
-      grid-template-columns: minmax(0, 1fr);
-    }
-    .page-head {
-      margin-bottom: -0.8rem;
-    }
-    ul {
-      list-style: none;
-      margin: 0;
-      padding: 0;
-    }
-    li {
-      display: grid;
-      grid-template-columns: minmax(14rem, 1fr) minmax(0, 1.2fr) auto;
-      gap: 0.8rem 1.5rem;
-      align-items: center;
-      padding: 0.9rem 0;
-      border-bottom: 1px solid var(--line);
-    }
-    li.quiet {
-      display: block;
-    }
-    li.offer {
-      grid-template-columns: minmax(12rem, 1fr) minmax(0, 1fr) auto;
-      align-items: end;
-    }
-    .who {
-      display: grid;
-    }
     .status {
       font-size: 0.9rem;
     }
@@ -196,17 +175,6 @@ const FAULTS = [
       content: '▲ ';
       color: var(--do);
     }
-    .values {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.4rem 1.8rem;
-    }
-    .values div {
-      display: grid;
-    }
-    .value {
-      font: 650 1.4rem/1.15 var(--head-face);
-    }
     .doubted .value {
       text-decoration: line-through;
       text-decoration-thickness: 2px;
@@ -216,25 +184,6 @@ const FAULTS = [
     }
     .low {
       font-weight: 650;
-    }
-    small {
-      color: var(--ink2);
-    }
-    .taps {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.3rem;
-      justify-content: flex-end;
-      max-width: 25rem;
-    }
-    @media (max-width: 1000px) {
-      li,
-      li.offer {
-        grid-template-columns: minmax(0, 1fr);
-      }
-      .taps {
-        justify-content: flex-start;
-      }
     }
   `,
 })

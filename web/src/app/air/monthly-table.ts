@@ -29,7 +29,13 @@ const MONTHS = Array.from({ length: 12 }, (_, m) =>
   imports: [CellOf, Field, FieldControl, FilePick, Table],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <hy-table form name="The usual year by month" [columns]="columns" [rows]="months()">
+    <hy-table
+      class="max-w-160"
+      form
+      name="The usual year by month"
+      [columns]="columns"
+      [rows]="months()"
+    >
       @for (cell of cells; track cell) {
         <ng-template [hyCell]="cell" [of]="months()" let-row>
           <hy-field unseen [label]="row.name + ', ' + word[cell]" [invalid]="bad(row, cell)">
@@ -56,9 +62,6 @@ const MONTHS = Array.from({ length: 12 }, (_, m) =>
     </p>
   `,
   styles: `
-    hy-table {
-      max-width: 40rem;
-    }
     .file {
       margin: 0.6rem 0;
     }

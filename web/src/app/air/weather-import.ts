@@ -40,12 +40,12 @@ const MOST_BYTES = 40_000_000;
   imports: [Field, FieldControl, FilePick, MatButton, MatOption, MatSelect, NumberPipe, Table],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <section aria-labelledby="import">
+    <section class="grid grid-cols-1 gap-3" aria-labelledby="import">
       <h2 id="import" class="ruled">Import a table</h2>
       <p class="quiet">
         CSV of a logger or a weather service: dates of any kind, °C or °F, with or without humidity.
       </p>
-      <div class="row">
+      <div class="row flex flex-wrap gap-3">
         <hy-file-pick
           look="outlined"
           label="Choose a file"
@@ -66,10 +66,12 @@ const MOST_BYTES = 40_000_000;
         }
       </div>
       @if (found(); as f) {
-        <div class="offer">
+        <div class="grid grid-cols-1 gap-3 py-4 border-t-2 border-ink border-b-2">
           <h3>{{ name() }}: {{ f.rows | hyNumber }} rows</h3>
           <hy-table form name="First rows of the file" [columns]="sampled()" [rows]="f.sample" />
-          <div class="fields">
+          <div
+            class="fields grid grid-cols-[repeat(auto-fill,minmax(14rem,1fr))] gap-y-3.5 gap-x-5"
+          >
             <hy-field label="Date">
               <mat-select [value]="f.mapping.date" (selectionChange)="map({ date: +$event.value })">
                 @for (h of f.header; track $index) {
@@ -116,7 +118,7 @@ const MOST_BYTES = 40_000_000;
               </hy-field>
             }
             @for (c of columns; track c) {
-              <div class="column">
+              <div class="column grid grid-cols-[minmax(0,1fr)_auto] items-end gap-1.5">
                 <hy-field [label]="word[c]">
                   <mat-select
                     [value]="f.mapping.columns[c]?.index ?? ''"
@@ -184,13 +186,13 @@ const MOST_BYTES = 40_000_000;
             <p>
               <strong>{{ f.read.refused | hyNumber }} rows left out.</strong>
             </p>
-            <ul>
+            <ul class="m-0">
               @for (p of f.read.problems; track p.line) {
                 <li>Line {{ p.line }}: {{ p.sentence }}</li>
               }
             </ul>
           }
-          <div class="row">
+          <div class="row flex flex-wrap gap-3">
             <button
               matButton="filled"
               [disabled]="f.read.series.minutes.length === 0"
@@ -203,46 +205,6 @@ const MOST_BYTES = 40_000_000;
         </div>
       }
     </section>
-  `,
-  styles: `
-    section,
-    .offer {
-      display: grid;
-      grid-template-columns: minmax(0, 1fr);
-      gap: 0.8rem;
-    }
-    .offer {
-      padding: 1rem 0;
-      border-block: 2px solid var(--ink);
-    }
-    .row {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.75rem;
-    }
-    .file:focus-within {
-      outline: 3px solid var(--water);
-      outline-offset: 2px;
-    }
-    .fields {
-      display: grid;
-      grid-template-columns: repeat(auto-fill, minmax(14rem, 1fr));
-      gap: 0.9rem 1.2rem;
-    }
-    .column {
-      display: grid;
-      grid-template-columns: minmax(0, 1fr) auto;
-      gap: 0.4rem;
-      align-items: end;
-    }
-    td,
-    th {
-      white-space: nowrap;
-      padding-block: 0.25rem;
-    }
-    ul {
-      margin: 0;
-    }
   `,
 })
 export class WeatherImport {

@@ -17,15 +17,19 @@ import { namePage } from '../shell/page-title';
   selector: 'hy-batch-head',
   imports: [CuttingMark, RouterLink, Tabs],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'grid grid-cols-1 gap-3.5' },
   template: `
     @let v = view();
-    <div class="head">
+    <div class="head flex flex-wrap items-center gap-y-2.5 gap-x-4">
       <hy-mark [piece]="v.piece" [state]="v.mark" [size]="76" />
-      <div class="who">
+      <div class="who flex-[1_1_16rem]">
         <p class="quiet small">
-          <a routerLink="/bench">Bench</a> › {{ v.space }}
+          <a class="inline-block -my-2.5 py-2.5" routerLink="/bench">Bench</a> › {{ v.space }}
           @if (batch().tray) {
-            › <a [routerLink]="['/bench/trays', batch().tray]">{{ v.place }}</a>
+            ›
+            <a class="inline-block -my-2.5 py-2.5" [routerLink]="['/bench/trays', batch().tray]">{{
+              v.place
+            }}</a>
           } @else if (v.place) {
             › {{ v.place }}
           }
@@ -39,36 +43,12 @@ import { namePage } from '../shell/page-title';
           <span class="code">{{ v.code }}</span>
         </p>
       </div>
-      <div class="taps no-print"><ng-content /></div>
+      <div class="taps no-print flex flex-wrap gap-2"><ng-content /></div>
     </div>
     <ng-content select="[headline]" />
     <hy-tabs [label]="'Pages of ' + v.title" [tabs]="tabs()" />
   `,
   styles: `
-    :host {
-      display: grid;
-      grid-template-columns: minmax(0, 1fr);
-      gap: 0.9rem;
-    }
-    .head {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.6rem 1rem;
-      align-items: center;
-    }
-    .who {
-      flex: 1 1 16rem;
-    }
-    .small a {
-      display: inline-block;
-      padding-block: 0.6rem;
-      margin-block: -0.6rem;
-    }
-    .taps {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.5rem;
-    }
     .code {
       font-weight: 600;
       letter-spacing: 0.03em;

@@ -82,7 +82,7 @@ const COUNTED: ReadonlySet<string> = new Set(['roots', 'pups', 'overdue']);
     TrayMap,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { '(keydown.escape)': 'open(null)' },
+  host: { class: 'grid grid-cols-1 gap-5', '(keydown.escape)': 'open(null)' },
   templateUrl: './batch-page.html',
   styleUrl: './batch-page.scss',
 })

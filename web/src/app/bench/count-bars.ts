@@ -6,12 +6,12 @@ import type { Batch } from '@hypogeon/core/journal';
   selector: 'hy-count-bars',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <dl>
+    <dl class="grid grid-cols-[auto_minmax(0,1fr)] items-center gap-y-1.5 gap-x-4">
       @for (row of rows(); track row.id) {
         <dt>{{ row.name }}</dt>
-        <dd>
-          <span class="bar" aria-hidden="true"
-            ><i [class]="row.id" [style.width.%]="row.share"></i
+        <dd class="grid grid-cols-[minmax(0,1fr)_2.5rem] items-center gap-3">
+          <span class="bar h-3.5 border border-line bg-face" aria-hidden="true"
+            ><i class="block h-full" [class]="row.id" [style.width.%]="row.share"></i
           ></span>
           <b>{{ row.n }}</b>
         </dd>
@@ -19,29 +19,6 @@ import type { Batch } from '@hypogeon/core/journal';
     </dl>
   `,
   styles: `
-    dl {
-      display: grid;
-      grid-template-columns: auto minmax(0, 1fr);
-      gap: 0.35rem 1rem;
-      margin: 0;
-      align-items: center;
-    }
-    dd {
-      display: grid;
-      grid-template-columns: minmax(0, 1fr) 2.5rem;
-      gap: 0.8rem;
-      align-items: center;
-      margin: 0;
-    }
-    .bar {
-      height: 14px;
-      border: 1px solid var(--line);
-      background: var(--face);
-    }
-    i {
-      display: block;
-      height: 100%;
-    }
     .rooted {
       background: var(--root);
     }

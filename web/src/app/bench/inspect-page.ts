@@ -46,6 +46,7 @@ const seenSchema: z.ZodType<Seen> = z.partialRecord(
   selector: 'hy-inspect-page',
   imports: [MatButton, DraftNote, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'grid grid-cols-1 gap-2.5' },
   template: `
     @if (batch(); as b) {
       <p class="quiet small">
@@ -53,18 +54,21 @@ const seenSchema: z.ZodType<Seen> = z.partialRecord(
       </p>
       <h1>What do you see?</h1>
       <hy-draft-note [at]="left()" (afresh)="startOver()" />
-      <div class="sides">
+      <div class="sides grid grid-cols-2 items-start gap-9.5 mt-3 phone:grid-cols-1">
         <section aria-label="Signs">
-          <ul>
+          <ul class="m-0 p-0 list-none">
             @for (s of signs(); track s.id) {
-              <li [class.next]="s.next">
+              <li
+                class="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-3 py-2 pl-3 border-b border-b-line border-l-4 border-l-transparent"
+                [class.next]="s.next"
+              >
                 <span
                   ><strong>{{ s.asks }}</strong>
-                  <small
+                  <small class="block quiet small"
                     >{{ s.how }}{{ s.next ? ' Look at this first: it tells most.' : '' }}</small
                   ></span
                 >
-                <span class="answers" role="group" [attr.aria-label]="s.asks">
+                <span class="answers flex gap-1.5" role="group" [attr.aria-label]="s.asks">
                   <button
                     type="button"
                     matButton="outlined"
@@ -86,15 +90,19 @@ const seenSchema: z.ZodType<Seen> = z.partialRecord(
             }
           </ul>
         </section>
-        <section aria-live="polite" aria-labelledby="likely" class="likely">
+        <section
+          aria-live="polite"
+          aria-labelledby="likely"
+          class="likely sticky top-4 grid grid-cols-1 gap-3 phone:static phone:row-start-1"
+        >
           <h2 id="likely" class="ruled">Likely</h2>
           @if (looked() === 0) {
             <p>Answer what you have looked at; leave the rest open. The first line tells most.</p>
           } @else {
-            <ol>
+            <ol class="grid gap-3.5 m-0 p-0 list-none">
               @for (c of causes(); track c.name) {
                 <li>
-                  <p class="cause">
+                  <p class="cause font-bold text-lg leading-snug font-head">
                     {{ c.name }} <span class="quiet">{{ c.chance }}</span>
                   </p>
                   <span class="bar" aria-hidden="true"><i [style.width.%]="c.percent"></i></span>
@@ -121,7 +129,7 @@ const seenSchema: z.ZodType<Seen> = z.partialRecord(
                 Not sure yet. Look at this next: <strong>{{ unsure() }}</strong>
               </p>
             }
-            <div class="row">
+            <div class="row flex flex-wrap items-center gap-2.5">
               <button type="button" matButton="filled" (click)="note()">Note it</button>
               @if (recut()) {
                 <a
@@ -158,63 +166,13 @@ const seenSchema: z.ZodType<Seen> = z.partialRecord(
     }
   `,
   styles: `
-    :host {
-      display: grid;
-      gap: 0.6rem;
-      grid-template-columns: minmax(0, 1fr);
-    }
-    .sides {
-      display: grid;
-      grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-      gap: 2.4rem;
-      align-items: start;
-      margin-top: 0.8rem;
-    }
-    .likely {
-      position: sticky;
-      top: 1rem;
-      display: grid;
-      gap: 0.8rem;
-      grid-template-columns: minmax(0, 1fr);
-    }
-    ul,
-    ol {
-      list-style: none;
-      margin: 0;
-      padding: 0;
-    }
-    ul li {
-      display: grid;
-      grid-template-columns: minmax(0, 1fr) auto;
-      gap: 0.8rem;
-      align-items: center;
-      padding: 0.45rem 0 0.45rem 0.7rem;
-      border-bottom: 1px solid var(--line);
-      border-left: 4px solid transparent;
-    }
     ul li.next {
       border-left-color: var(--water);
-    }
-    small {
-      display: block;
-      color: var(--ink2);
-      font-size: 0.875rem;
-    }
-    .answers {
-      display: flex;
-      gap: 0.4rem;
     }
     [aria-pressed='true'] {
       background: var(--living-soft);
       border-color: var(--living);
       box-shadow: inset 0 0 0 1px var(--living);
-    }
-    ol {
-      display: grid;
-      gap: 0.9rem;
-    }
-    .cause {
-      font: 650 1.15rem/1.25 var(--head-face);
     }
     ol li:first-child .cause {
       font-size: 1.6rem;
@@ -231,21 +189,6 @@ const seenSchema: z.ZodType<Seen> = z.partialRecord(
       height: 100%;
       border-radius: 3px;
       background: var(--living);
-    }
-    .row {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.6rem;
-      align-items: center;
-    }
-    @media (max-width: 760px) {
-      .sides {
-        grid-template-columns: minmax(0, 1fr);
-      }
-      .likely {
-        position: static;
-        grid-row: 1;
-      }
     }
   `,
 })

@@ -16,10 +16,16 @@ import { BatchHead } from './batch-head';
   template: `
     @if (batch(); as b) {
       <hy-batch-head [batch]="b" />
-      <ul>
+      <ul class="max-w-208 mt-2 mb-0 mx-0 p-0 list-none">
         @for (line of lines(); track line.entry.id) {
-          <li>
-            <time [attr.datetime]="line.entry.day">{{ words.day(line.entry.day) }}</time>
+          <li
+            class="grid grid-cols-[9rem_minmax(0,1fr)_auto] items-center gap-y-0 gap-x-3 min-h-11.5 border-b border-line wrap-anywhere phone:grid-cols-[minmax(0,1fr)_auto]"
+          >
+            <time
+              class="quiet phone:mt-1.5 phone:col-span-full phone:small"
+              [attr.datetime]="line.entry.day"
+              >{{ words.day(line.entry.day) }}</time
+            >
             <span>{{ line.text }}</span>
             <button
               type="button"
@@ -32,42 +38,16 @@ import { BatchHead } from './batch-head';
             </button>
           </li>
         } @empty {
-          <li class="quiet">Nothing yet.</li>
+          <li
+            class="quiet grid grid-cols-[9rem_minmax(0,1fr)_auto] items-center gap-y-0 gap-x-3 min-h-11.5 border-b border-line wrap-anywhere phone:grid-cols-[minmax(0,1fr)_auto]"
+          >
+            Nothing yet.
+          </li>
         }
       </ul>
     } @else {
       <h1>No such batch</h1>
       <p>It may live in another journal. <a routerLink="/bench">To the bench</a></p>
-    }
-  `,
-  styles: `
-    ul {
-      max-width: 52rem;
-      margin: 0.5rem 0 0;
-      padding: 0;
-      list-style: none;
-    }
-    li {
-      display: grid;
-      grid-template-columns: 9rem minmax(0, 1fr) auto;
-      gap: 0 0.75rem;
-      align-items: center;
-      min-height: 46px;
-      border-bottom: 1px solid var(--line);
-      overflow-wrap: anywhere;
-    }
-    time {
-      color: var(--ink2);
-    }
-    @media (max-width: 760px) {
-      li {
-        grid-template-columns: minmax(0, 1fr) auto;
-      }
-      time {
-        grid-column: 1 / -1;
-        margin-top: 0.4rem;
-        font-size: 0.875rem;
-      }
     }
   `,
 })

@@ -126,6 +126,7 @@ const partSchema: z.ZodType<PartDraft> = z.object({
     RouterLink,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'grid grid-cols-1 gap-4 max-w-192' },
   templateUrl: './part-page.html',
   styleUrl: './part-page.scss',
 })

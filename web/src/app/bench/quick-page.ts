@@ -24,8 +24,8 @@ import { firstWrong } from '../forms/zod-problems';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p class="quiet small"><a routerLink="/bench">Bench</a></p>
-    <h1>Add cuttings you already have</h1>
-    <form novalidate (submit)="$event.preventDefault(); save()">
+    <h1 class="mb-3">Add cuttings you already have</h1>
+    <form class="grid gap-4 max-w-104" novalidate (submit)="$event.preventDefault(); save()">
       <hy-plant-field
         hint="By any name: jade plant, Crassula ovata."
         [plants]="taxa()"
@@ -58,7 +58,7 @@ import { firstWrong } from '../forms/zod-problems';
         [max]="today()"
         (valueChange)="day.set($event)"
       />
-      <div class="row">
+      <div class="row flex flex-wrap items-center gap-3">
         <button matButton="filled" type="submit">Put it on the bench</button>
         <a matButton="text" routerLink="/plan">Plan it instead</a>
       </div>
@@ -66,22 +66,6 @@ import { firstWrong } from '../forms/zod-problems';
         Pot, mix, drying and water can be told on its page; until then they go by habit.
       </p>
     </form>
-  `,
-  styles: `
-    h1 {
-      margin-bottom: 0.8rem;
-    }
-    form {
-      display: grid;
-      gap: 1rem;
-      max-width: 26rem;
-    }
-    .row {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.75rem;
-      align-items: center;
-    }
   `,
 })
 export class QuickPage {

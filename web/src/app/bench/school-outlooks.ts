@@ -34,14 +34,14 @@ interface HabitRow {
       [marked]="isChosen"
     >
       <ng-template hyCell="saw" [of]="rows()" let-row>
-        <svg viewBox="0 0 150 34" width="150" height="34" aria-hidden="true">
+        <svg class="block" viewBox="0 0 150 34" width="150" height="34" aria-hidden="true">
           <path class="soil" d="M0 1H150" />
           <path class="water" [attr.d]="row.saw" />
         </svg>
       </ng-template>
       <ng-template hyCell="use" [of]="rows()" let-row>
         @if (row.id === chosen()) {
-          <span class="mine">in use</span>
+          <span class="mine px-2.5 font-bold">in use</span>
         } @else {
           <button
             matButton="text"
@@ -55,9 +55,6 @@ interface HabitRow {
     </hy-table>
   `,
   styles: `
-    svg {
-      display: block;
-    }
     .soil {
       stroke: var(--ink);
       stroke-width: 1.4;
@@ -65,10 +62,6 @@ interface HabitRow {
     .water {
       fill: var(--water);
       opacity: 0.75;
-    }
-    .mine {
-      font-weight: 650;
-      padding-inline: 0.6rem;
     }
   `,
 })

@@ -76,18 +76,28 @@ export function afterStep(batch: Batch, counts: Counts, { outcome, by }: CountSt
   selector: 'hy-tally-keys',
   imports: [CuttingMark, Field, FieldControl, MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'grid justify-items-start gap-1.5' },
   template: `
-    <ol>
+    <ol class="w-full m-0 p-0 border-t border-line list-none">
       @for (key of shown(); track key.outcome) {
-        <li>
+        <li
+          class="grid grid-cols-[46px_minmax(0,1fr)_64px_76px_84px] items-center gap-2 py-1.5 border-b border-line phone:gap-1.5 phone:grid-cols-[40px_minmax(0,1fr)_52px_60px_68px]"
+        >
           <hy-mark [piece]="piece()" [state]="key.mark" [size]="46" />
-          <div class="name">
+          <div class="name grid leading-tight">
             <strong
-              >{{ key.name }} <kbd aria-hidden="true">{{ keyOf(key) }}</kbd></strong
+              >{{ key.name }}
+              <kbd
+                class="py-0.5 px-1.5 border border-ink2 border-b-2 rounded-sm quiet font-medium text-xs leading-none font-text"
+                aria-hidden="true"
+                >{{ keyOf(key) }}</kbd
+              ></strong
             >
-            <span>{{ key.says }}</span>
+            <span class="quiet small phone:text-xs">{{ key.says }}</span>
             @if (counts()[key.outcome] !== batch().counts[key.outcome]) {
-              <span class="was">was {{ batch().counts[key.outcome] }}</span>
+              <span class="text-ink small font-semibold phone:text-xs"
+                >was {{ batch().counts[key.outcome] }}</span
+              >
             }
           </div>
           <button
@@ -126,7 +136,7 @@ export function afterStep(batch: Batch, counts: Counts, { outcome, by }: CountSt
     @if (hidden(); as names) {
       <button type="button" matButton="text" (click)="all.set(true)">More: {{ names }}</button>
     }
-    <p class="still" role="status">
+    <p class="quiet" role="status">
       <strong>{{ open() }}</strong> of {{ batch().count }} still waiting
     </p>
   `,

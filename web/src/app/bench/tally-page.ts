@@ -37,9 +37,8 @@ const tallySchema: z.ZodType<TallyDraft> = z.object({
   selector: 'hy-tally-page',
   imports: [Ago, DayField, MatButton, RouterLink, TallyKeys, WhyChips],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { '(document:keydown)': 'key($event)' },
+  host: { class: 'block max-w-216', '(document:keydown)': 'key($event)' },
   templateUrl: './tally-page.html',
-  styleUrl: './tally-page.scss',
 })
 export class TallyPage {
   private readonly actions = inject(Actions);

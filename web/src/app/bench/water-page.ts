@@ -79,6 +79,7 @@ const AHEAD_DAYS = 21;
     SchoolOutlooks,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'grid grid-cols-1 gap-7' },
   templateUrl: './water-page.html',
   styleUrl: './water-page.scss',
 })

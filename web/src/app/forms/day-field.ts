@@ -25,6 +25,7 @@ import { Field, FieldControl } from './field';
   imports: [Field, FieldControl, MatDatepicker, MatDatepickerInput, MatDatepickerToggle],
   providers: [DAY_ADAPTER],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'block min-w-44' },
   template: `
     <hy-field suffixed [label]="label()" [hint]="hint()" [problem]="said()">
       <input
@@ -40,12 +41,6 @@ import { Field, FieldControl } from './field';
       <mat-datepicker-toggle hySuffix [for]="picker" />
       <mat-datepicker #picker />
     </hy-field>
-  `,
-  styles: `
-    :host {
-      display: block;
-      min-width: 11rem;
-    }
   `,
 })
 export class DayField {

@@ -46,6 +46,7 @@ export class Holds {
   selector: 'hy-field',
   imports: [Holds, MatError, MatFormField, MatHint, MatLabel, MatSuffix],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'block min-w-0' },
   // A select opens under its whole field and is named by the field's label.
   providers: [{ provide: MAT_FORM_FIELD, useExisting: forwardRef(() => Field) }],
   template: `
@@ -69,10 +70,6 @@ export class Holds {
     </mat-form-field>
   `,
   styles: `
-    :host {
-      display: block;
-      min-width: 0;
-    }
     mat-form-field {
       width: 100%;
     }

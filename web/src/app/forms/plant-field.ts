@@ -28,18 +28,11 @@ const MOST = 8;
         @for (taxon of found(); track taxon.id) {
           <mat-option [value]="taxon.name">
             <i>{{ taxon.name }}</i>
-            <span class="also">{{ also(taxon) }}</span>
+            <span class="also ml-2 quiet small">{{ also(taxon) }}</span>
           </mat-option>
         }
       </mat-autocomplete>
     </hy-field>
-  `,
-  styles: `
-    .also {
-      margin-left: 0.5rem;
-      color: var(--ink2);
-      font-size: 0.875rem;
-    }
   `,
 })
 export class PlantField {

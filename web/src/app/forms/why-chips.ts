@@ -7,6 +7,7 @@ import { Field, FieldControl } from './field';
   selector: 'hy-why-chips',
   imports: [Field, FieldControl, MatChipListbox, MatChipOption],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'grid gap-1.5' },
   template: `
     <span [id]="id">{{ label() }}</span>
     <mat-chip-listbox [attr.aria-labelledby]="id" (change)="value.set($event.value ?? '')">
@@ -27,12 +28,6 @@ import { Field, FieldControl } from './field';
         #own
       />
     </hy-field>
-  `,
-  styles: `
-    :host {
-      display: grid;
-      gap: 0.4rem;
-    }
   `,
 })
 export class WhyChips {

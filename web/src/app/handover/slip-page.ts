@@ -23,7 +23,7 @@ import { Field, FieldControl } from '../forms/field';
         <a routerLink="/bench">Bench</a> · <a [routerLink]="['/bench', id()]">{{ title() }}</a>
       </p>
       <h1 class="no-print">Care slip</h1>
-      <div class="row no-print">
+      <div class="row no-print flex flex-wrap items-end gap-3 mb-5">
         <hy-field label="How many go" [problem]="problem()">
           <input
             hyControl
@@ -44,13 +44,13 @@ import { Field, FieldControl } from '../forms/field';
         </button>
         <a matButton="text" [routerLink]="['/bench', id(), 'part']">Hand some over</a>
       </div>
-      <article aria-label="The slip">
-        <h2>{{ s.title }}</h2>
+      <article class="max-w-136 py-4.5 px-5 border border-ink2 bg-face" aria-label="The slip">
+        <h2 class="mb-2.5 text-lg">{{ s.title }}</h2>
         @for (line of s.lines; track line) {
-          <p>{{ line }}</p>
+          <p class="my-2">{{ line }}</p>
         }
         @if (s.cautions.length > 0) {
-          <ul>
+          <ul class="mt-3 mb-0 mx-0 pt-2.5 pl-4.5 border-t border-line">
             @for (c of s.cautions; track c) {
               <li>{{ c }}</li>
             }
@@ -60,34 +60,6 @@ import { Field, FieldControl } from '../forms/field';
     } @else {
       <h1>No such batch</h1>
       <p>It may live in another journal. <a routerLink="/bench">To the bench</a></p>
-    }
-  `,
-  styles: `
-    .row {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.75rem;
-      align-items: end;
-      margin-bottom: 1.25rem;
-    }
-    article {
-      max-width: 34rem;
-      border: 1px solid var(--ink2);
-      background: var(--face);
-      padding: 1.1rem 1.3rem;
-    }
-    h2 {
-      margin: 0 0 0.6rem;
-      font-size: 1.2rem;
-    }
-    article p {
-      margin: 0.45rem 0;
-    }
-    ul {
-      margin: 0.8rem 0 0;
-      padding-left: 1.1rem;
-      border-top: 1px solid var(--line);
-      padding-top: 0.6rem;
     }
   `,
 })

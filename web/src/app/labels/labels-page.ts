@@ -65,6 +65,7 @@ const OWN_FIELDS = [
   selector: 'hy-labels-page',
   imports: [MatCheckbox, MatButton, MatOption, MatSelect, BenchTabs, Field, FieldControl],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'block' },
   templateUrl: './labels-page.html',
   styleUrl: './labels-page.scss',
 })

@@ -27,9 +27,9 @@ const LOOK_EVERY_MS = 180;
   template: `
     <div class="page-head"><h1>Scan a label</h1></div>
     <hy-bench-tabs />
-    <div class="ways">
-      <section aria-labelledby="cam">
-        <h2 id="cam" class="ruled">By camera</h2>
+    <div class="ways grid grid-cols-[repeat(auto-fit,minmax(17rem,1fr))] gap-8">
+      <section class="grid content-start justify-items-start gap-3" aria-labelledby="cam">
+        <h2 id="cam" class="ruled w-full">By camera</h2>
         <video
           muted
           playsinline
@@ -44,8 +44,8 @@ const LOOK_EVERY_MS = 180;
         }
         <p class="quiet small">Nothing of what it sees leaves this device.</p>
       </section>
-      <section aria-labelledby="pic">
-        <h2 id="pic" class="ruled">On a picture</h2>
+      <section class="grid content-start justify-items-start gap-3" aria-labelledby="pic">
+        <h2 id="pic" class="ruled w-full">On a picture</h2>
         <hy-file-pick
           look="outlined"
           label="Choose a picture"
@@ -53,9 +53,9 @@ const LOOK_EVERY_MS = 180;
           (picked)="picture($event[0])"
         />
       </section>
-      <section aria-labelledby="eye">
-        <h2 id="eye" class="ruled">By eye</h2>
-        <form (submit)="$event.preventDefault(); typed(code.value)">
+      <section class="grid content-start justify-items-start gap-3" aria-labelledby="eye">
+        <h2 id="eye" class="ruled w-full">By eye</h2>
+        <form class="flex items-end gap-2.5" (submit)="$event.preventDefault(); typed(code.value)">
           <hy-field label="Code on the label">
             <input
               hyControl
@@ -70,42 +70,15 @@ const LOOK_EVERY_MS = 180;
         </form>
       </section>
     </div>
-    <p class="problem" role="alert">{{ problem() }}</p>
+    <p class="problem mt-4 text-do font-semibold" role="alert">{{ problem() }}</p>
   `,
   styles: `
-    .ways {
-      display: grid;
-      grid-template-columns: repeat(auto-fit, minmax(17rem, 1fr));
-      gap: 2rem;
-    }
-    section {
-      display: grid;
-      gap: 0.8rem;
-      align-content: start;
-      justify-items: start;
-    }
-    h2 {
-      width: 100%;
-    }
     video {
       width: 100%;
       background: #000;
     }
     video[hidden] {
       display: none;
-    }
-    .file:focus-within {
-      outline: 3px solid var(--water);
-    }
-    form {
-      display: flex;
-      gap: 0.6rem;
-      align-items: end;
-    }
-    .problem {
-      color: var(--do);
-      font-weight: 600;
-      margin-top: 1rem;
     }
   `,
 })

@@ -38,13 +38,14 @@ interface Amount {
   selector: 'hy-amounts-page',
   imports: [Table, MatOption, MatSelect, Field, FieldControl, MixTabs],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'grid grid-cols-1 gap-4.5' },
   template: `
-    <div class="page-head">
+    <div class="page-head mb-0">
       <h1>Amounts</h1>
       <p class="quiet">{{ desk.name() }}</p>
     </div>
-    <hy-mix-tabs />
-    <div class="fields">
+    <hy-mix-tabs class="-mb-1.5" />
+    <div class="fields grid grid-cols-[repeat(auto-fit,minmax(12rem,1fr))] gap-4">
       <hy-field label="Mix">
         <mat-select [value]="desk.draft().from" (selectionChange)="desk.open($event.value)">
           @for (m of desk.mixes(); track m.id) {
@@ -89,9 +90,11 @@ interface Amount {
     </div>
 
     @if (amounts(); as a) {
-      <p class="total">
+      <p class="font-bold text-2xl leading-tight font-head">
         {{ words.volume(a.quantity.litres * 1000) }} of mix
-        <span>{{ percent(spill) }} spilt on the way counted in</span>
+        <span class="font-normal text-base leading-normal font-text quiet"
+          >{{ percent(spill) }} spilt on the way counted in</span
+        >
       </p>
       <hy-table name="Amounts" [columns]="columns" [rows]="a.rows" />
       @if (a.handier) {
@@ -125,42 +128,15 @@ interface Amount {
         </section>
       }
       @for (caution of a.dust; track caution) {
-        <p class="care small">{{ caution }}</p>
+        <p class="small pl-3 border-l-4 border-callus">{{ caution }}</p>
       }
     } @else {
       <p class="problem" role="alert">{{ desk.problem() }}</p>
     }
   `,
   styles: `
-    :host {
-      display: grid;
-      gap: 1.1rem;
-      grid-template-columns: minmax(0, 1fr);
-    }
-    .page-head {
-      margin-bottom: 0;
-    }
-    hy-mix-tabs {
-      margin-bottom: -0.4rem;
-    }
-    .fields {
-      display: grid;
-      grid-template-columns: repeat(auto-fit, minmax(12rem, 1fr));
-      gap: 1rem;
-    }
-    .total {
-      font: 650 1.7rem/1.2 var(--head-face);
-    }
-    .total span {
-      font: 400 0.95rem var(--text-face);
-      color: var(--ink2);
-    }
     .warn {
       font-weight: 650;
-    }
-    .care {
-      padding-left: 0.8rem;
-      border-left: 4px solid var(--callus);
     }
   `,
 })

@@ -47,7 +47,7 @@ const MOST = 5;
       </p>
     </div>
     <hy-mix-tabs />
-    <div class="fields no-print">
+    <div class="fields no-print grid grid-cols-[repeat(auto-fit,minmax(12rem,1fr))] gap-4 mb-3">
       <hy-field label="Compare">
         <mat-select
           [value]="set().vary"
@@ -103,35 +103,40 @@ const MOST = 5;
       In {{ air().where }}: {{ air().says }}, a wet surface loses {{ words.evaporation(air().mm) }}.
     </p>
 
-    <ul class="columns" [style.--n]="columns().length">
+    <ul
+      class="columns grid grid-cols-[repeat(var(--n),minmax(0,1fr))] gap-6 mt-5 mb-0 mx-0 p-0 list-none max-[900px]:grid-cols-1"
+      [style.--n]="columns().length"
+    >
       @for (c of columns(); track c.id) {
-        <li>
-          <h2>{{ c.name }}</h2>
+        <li
+          class="grid grid-rows-[2.6rem_1fr_auto_auto] items-end gap-2 max-[900px]:grid-rows-none"
+        >
+          <h2 class="self-start text-lg">{{ c.name }}</h2>
           <hy-pot-section [pot]="c.pot" [scaleMm]="widest()" [widestMm]="120" />
           <dl>
-            <div>
-              <dt>Water</dt>
-              <dd>{{ words.percent(c.pot.water) }}</dd>
+            <div class="flex justify-between gap-2 py-1 border-b border-line">
+              <dt class="quiet small">Water</dt>
+              <dd class="font-semibold whitespace-nowrap">{{ words.percent(c.pot.water) }}</dd>
             </div>
-            <div>
-              <dt>Air</dt>
-              <dd>{{ words.percent(c.pot.air) }}</dd>
+            <div class="flex justify-between gap-2 py-1 border-b border-line">
+              <dt class="quiet small">Air</dt>
+              <dd class="font-semibold whitespace-nowrap">{{ words.percent(c.pot.air) }}</dd>
             </div>
-            <div>
-              <dt>Wet foot</dt>
-              <dd>{{ words.length(c.pot.footMm) }}</dd>
+            <div class="flex justify-between gap-2 py-1 border-b border-line">
+              <dt class="quiet small">Wet foot</dt>
+              <dd class="font-semibold whitespace-nowrap">{{ words.length(c.pot.footMm) }}</dd>
             </div>
-            <div>
-              <dt>A third gone</dt>
-              <dd>{{ c.third }}</dd>
+            <div class="flex justify-between gap-2 py-1 border-b border-line">
+              <dt class="quiet small">A third gone</dt>
+              <dd class="font-semibold whitespace-nowrap">{{ c.third }}</dd>
             </div>
-            <div>
-              <dt>Top {{ words.length(25) }} dry</dt>
-              <dd>{{ c.top }}</dd>
+            <div class="flex justify-between gap-2 py-1 border-b border-line">
+              <dt class="quiet small">Top {{ words.length(25) }} dry</dt>
+              <dd class="font-semibold whitespace-nowrap">{{ c.top }}</dd>
             </div>
-            <div>
-              <dt>Drained weight</dt>
-              <dd>{{ words.weight(c.pot.wetG) }}</dd>
+            <div class="flex justify-between gap-2 py-1 border-b border-line">
+              <dt class="quiet small">Drained weight</dt>
+              <dd class="font-semibold whitespace-nowrap">{{ words.weight(c.pot.wetG) }}</dd>
             </div>
           </dl>
           @if (columns().length > 2) {
@@ -147,59 +152,6 @@ const MOST = 5;
         </li>
       }
     </ul>
-  `,
-  styles: `
-    .fields {
-      display: grid;
-      grid-template-columns: repeat(auto-fit, minmax(12rem, 1fr));
-      gap: 1rem;
-      margin-bottom: 0.8rem;
-    }
-    .columns {
-      list-style: none;
-      margin: 1.2rem 0 0;
-      padding: 0;
-      display: grid;
-      grid-template-columns: repeat(var(--n), minmax(0, 1fr));
-      gap: 1.5rem;
-    }
-    li {
-      display: grid;
-      grid-template-rows: 2.6rem 1fr auto auto;
-      gap: 0.5rem;
-      align-items: end;
-    }
-    h2 {
-      align-self: start;
-      font-size: 1.05rem;
-    }
-    dl {
-      margin: 0;
-    }
-    dl div {
-      display: flex;
-      justify-content: space-between;
-      gap: 0.5rem;
-      border-bottom: 1px solid var(--line);
-      padding: 0.3rem 0;
-    }
-    dt {
-      color: var(--ink2);
-      font-size: 0.9rem;
-    }
-    dd {
-      margin: 0;
-      font-weight: 600;
-      white-space: nowrap;
-    }
-    @media (max-width: 900px) {
-      .columns {
-        grid-template-columns: minmax(0, 1fr);
-      }
-      li {
-        grid-template-rows: none;
-      }
-    }
   `,
 })
 export class BesidePage {

@@ -65,8 +65,8 @@ interface Measured {
       <p class="quiet">what your mix really holds</p>
     </div>
     <hy-mix-tabs />
-    <div class="sides">
-      <form novalidate (submit)="$event.preventDefault(); save()">
+    <div class="sides grid grid-cols-2 gap-y-8 gap-x-12 narrow:grid-cols-1">
+      <form class="grid content-start gap-4" novalidate (submit)="$event.preventDefault(); save()">
         <hy-field label="Mix to test">
           <mat-select [value]="desk.draft().from" (selectionChange)="desk.open($event.value)">
             @for (m of desk.mixes(); track m.id) {
@@ -74,13 +74,13 @@ interface Measured {
             }
           </mat-select>
         </hy-field>
-        <ol>
+        <ol class="grid gap-5 m-0 pl-5.5">
           <li>
-            <p>
+            <p class="mb-2">
               Tape the holes of a pot shut. Fill it with water to where the mix will stand, and
               measure both.
             </p>
-            <div class="two">
+            <div class="grid grid-cols-2 gap-4">
               <hy-field label="Volume, {{ words.volumeUnit() }}" [problem]="show('potMl')">
                 <input
                   hyControl
@@ -105,7 +105,9 @@ interface Measured {
             </div>
           </li>
           <li>
-            <p>Pour it out, fill in the dry mix, tap twice. With a scale, weigh the filling.</p>
+            <p class="mb-2">
+              Pour it out, fill in the dry mix, tap twice. With a scale, weigh the filling.
+            </p>
             <hy-field
               label="Dry weight, {{ words.weightUnit() }} (optional)"
               [problem]="show('dryG')"
@@ -121,7 +123,7 @@ interface Measured {
             </hy-field>
           </li>
           <li>
-            <p>
+            <p class="mb-2">
               Pour water slowly until it stands at the surface. Wait half an hour, top up, add both.
             </p>
             <hy-field label="Water it took, {{ words.volumeUnit() }}" [problem]="show('soakedMl')">
@@ -136,10 +138,10 @@ interface Measured {
             </hy-field>
           </li>
           <li>
-            <p>
+            <p class="mb-2">
               Over a jug, pull the tape and start the clock. Stop it when the water on top is gone.
             </p>
-            <div class="clock">
+            <div class="clock flex flex-wrap items-end gap-4">
               <button
                 type="button"
                 [matButton]="running() ? 'filled' : 'outlined'"
@@ -161,7 +163,7 @@ interface Measured {
             </div>
           </li>
           <li>
-            <p>Let it drip for ten minutes. What is in the jug?</p>
+            <p class="mb-2">Let it drip for ten minutes. What is in the jug?</p>
             <hy-field
               label="Water that ran out, {{ words.volumeUnit() }}"
               [problem]="show('drainedMl')"
@@ -180,7 +182,7 @@ interface Measured {
         <div><button matButton="filled" type="submit">Keep the test</button></div>
       </form>
 
-      <section aria-label="What it says" aria-live="polite">
+      <section class="grid content-start gap-4" aria-label="What it says" aria-live="polite">
         @if (result(); as r) {
           <hy-table name="This test" heading [columns]="columns" [rows]="r" />
         }
@@ -194,9 +196,9 @@ interface Measured {
             }}{{ m.air.spread === null ? '' : ' ± ' + (m.air.spread * 100 | hyNumber: 1) }}. It now
             stands in for the model, in every pot.
           </p>
-          <ul>
+          <ul class="m-0 p-0 list-none">
             @for (t of tests(); track t.entry.id) {
-              <li>
+              <li class="flex justify-between items-center min-h-11 border-b border-line">
                 <span
                   >{{ words.day(t.entry.day) }}: water {{ words.percent(t.water) }}, air
                   {{ words.percent(t.air)
@@ -223,61 +225,13 @@ interface Measured {
     </div>
   `,
   styles: `
-    .sides {
-      display: grid;
-      grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-      gap: 2rem 3rem;
-    }
-    form,
-    section {
-      display: grid;
-      gap: 1rem;
-      align-content: start;
-    }
-    ol {
-      margin: 0;
-      padding-left: 1.4rem;
-      display: grid;
-      gap: 1.2rem;
-    }
     li::marker {
       font-weight: 700;
       font-family: var(--head-face);
     }
-    ol p {
-      margin-bottom: 0.5rem;
-    }
-    .two {
-      display: grid;
-      grid-template-columns: repeat(2, minmax(0, 1fr));
-      gap: 1rem;
-    }
-    .clock {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 1rem;
-      align-items: end;
-    }
     .time {
       font: 650 1.6rem/44px var(--head-face);
       min-width: 5.5rem;
-    }
-    ul {
-      list-style: none;
-      margin: 0;
-      padding: 0;
-    }
-    ul li {
-      display: flex;
-      justify-content: space-between;
-      align-items: center;
-      border-bottom: 1px solid var(--line);
-      min-height: 44px;
-    }
-    @media (max-width: 1000px) {
-      .sides {
-        grid-template-columns: minmax(0, 1fr);
-      }
     }
   `,
 })

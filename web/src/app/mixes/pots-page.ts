@@ -101,8 +101,12 @@ interface PotRow {
     </div>
     <hy-mix-tabs />
     @if (form(); as f) {
-      <form class="panel" novalidate (submit)="$event.preventDefault(); save()">
-        <h2>{{ f.id ? f.name : 'A pot of your own' }}</h2>
+      <form
+        class="panel grid grid-cols-[repeat(auto-fill,minmax(13rem,1fr))] gap-4 mb-4 pt-4 pb-6.5 border-b-2 border-ink"
+        novalidate
+        (submit)="$event.preventDefault(); save()"
+      >
+        <h2 class="col-span-full">{{ f.id ? f.name : 'A pot of your own' }}</h2>
         <hy-field label="Name" [problem]="show(f.name.trim() ? '' : 'What do you call it?')">
           <input
             hyControl
@@ -205,16 +209,16 @@ interface PotRow {
           >Drain holes</mat-checkbox
         >
         @if (f.holes) {
-          <p class="quiet small note">
+          <p class="quiet small note col-span-full">
             A bit of mesh or cloth over the holes keeps the grit in; it drains neither better nor
             worse. Gravel at the bottom only lifts the wet foot.
           </p>
         } @else {
-          <p class="warn small">
+          <p class="small col-span-full font-semibold">
             Without holes water pools at the base and drowns roots: measure every drink.
           </p>
         }
-        <div class="row">
+        <div class="row flex gap-2.5 col-span-full">
           <button matButton="filled" type="submit">Save</button>
           <button matButton="text" type="button" (click)="form.set(null)">Cancel</button>
         </div>
@@ -227,29 +231,6 @@ interface PotRow {
         </button>
       </ng-template>
     </hy-table>
-  `,
-  styles: `
-    .panel {
-      display: grid;
-      grid-template-columns: repeat(auto-fill, minmax(13rem, 1fr));
-      gap: 1rem;
-      padding: 1rem 0 1.6rem;
-      margin-bottom: 1rem;
-      border-bottom: 2px solid var(--ink);
-    }
-    .panel h2,
-    .row,
-    .note,
-    .warn {
-      grid-column: 1 / -1;
-    }
-    .row {
-      display: flex;
-      gap: 0.6rem;
-    }
-    .warn {
-      font-weight: 600;
-    }
   `,
 })
 export class PotsPage {

@@ -92,8 +92,12 @@ interface ShelfRow {
     </div>
     <hy-mix-tabs />
     @if (form(); as f) {
-      <form class="panel" novalidate (submit)="$event.preventDefault(); save()">
-        <h2>{{ f.id ? f.name : 'A component of your own' }}</h2>
+      <form
+        class="panel grid grid-cols-[repeat(auto-fill,minmax(13rem,1fr))] gap-4 mb-4 pt-4 pb-6.5 border-b-2 border-ink"
+        novalidate
+        (submit)="$event.preventDefault(); save()"
+      >
+        <h2 class="col-span-full">{{ f.id ? f.name : 'A component of your own' }}</h2>
         @if (!f.shipped) {
           <hy-field label="Name" [problem]="show(problems().name)">
             <input
@@ -161,7 +165,7 @@ interface ShelfRow {
             #price
           />
         </hy-field>
-        <div class="row">
+        <div class="row flex gap-2.5 col-span-full">
           <button matButton="filled" type="submit">Save</button>
           <button matButton="text" type="button" (click)="form.set(null)">Cancel</button>
         </div>
@@ -170,7 +174,7 @@ interface ShelfRow {
     <hy-table name="Components of mixes" [columns]="columns" [rows]="rows()">
       <ng-template hyCell="name" [of]="rows()" let-r>
         <i class="chip" [style.background]="r.tone"></i>{{ r.name }}
-        <span class="quiet small block">{{ r.says }}</span>
+        <span class="quiet small block pl-5.5 font-normal">{{ r.says }}</span>
       </ng-template>
       <ng-template hyCell="evidence" [of]="rows()" let-r>
         <hy-evidence [of]="r.name" [text]="r.evidence" />
@@ -188,22 +192,6 @@ interface ShelfRow {
     </p>
   `,
   styles: `
-    .panel {
-      display: grid;
-      grid-template-columns: repeat(auto-fill, minmax(13rem, 1fr));
-      gap: 1rem;
-      padding: 1rem 0 1.6rem;
-      margin-bottom: 1rem;
-      border-bottom: 2px solid var(--ink);
-    }
-    .panel h2,
-    .row {
-      grid-column: 1 / -1;
-    }
-    .row {
-      display: flex;
-      gap: 0.6rem;
-    }
     .chip {
       display: inline-block;
       width: 13px;
@@ -212,11 +200,6 @@ interface ShelfRow {
       border: 1px solid var(--ink2);
       border-radius: 50%;
       vertical-align: -1px;
-    }
-    .block {
-      display: block;
-      font-weight: 400;
-      padding-left: 1.35rem;
     }
   `,
 })

@@ -76,9 +76,15 @@ const NAME: Readonly<Record<TargetName, string>> = {
       <h1>Solve for a mix</h1>
     </div>
     <hy-mix-tabs />
-    <div class="sides">
-      <form novalidate (submit)="$event.preventDefault(); solve()">
-        <div class="two">
+    <div
+      class="sides grid grid-cols-[minmax(0,1fr)_minmax(0,1.15fr)] gap-y-8 gap-x-12 max-[1100px]:grid-cols-1"
+    >
+      <form
+        class="grid content-start gap-4.5"
+        novalidate
+        (submit)="$event.preventDefault(); solve()"
+      >
+        <div class="grid grid-cols-[2fr_1fr] gap-4">
           <hy-field label="For">
             <mat-select
               [value]="desk.container().id"
@@ -130,8 +136,8 @@ const NAME: Readonly<Record<TargetName, string>> = {
         @if (boundProblem()) {
           <p class="problem" role="alert">{{ boundProblem() }}</p>
         }
-        <div class="row">
-          <hy-field label="Wanted">
+        <div class="row flex items-end gap-4">
+          <hy-field class="flex-1" label="Wanted">
             <mat-select
               [value]="draft().aim"
               (selectionChange)="put({ aim: $event.value === 'cheapest' ? 'cheapest' : 'closest' })"
@@ -155,7 +161,9 @@ const NAME: Readonly<Record<TargetName, string>> = {
             #only
             >only what is in the shed</mat-checkbox
           >
-          <div class="choices">
+          <div
+            class="choices grid grid-cols-[repeat(auto-fill,minmax(13rem,1fr))] max-h-76 border-t border-line border-b overflow-y-auto max-[480px]:grid-cols-1"
+          >
             @for (c of candidates(); track c.component.id) {
               <mat-checkbox
                 [checked]="!draft().without.includes(c.component.id)"
@@ -170,14 +178,18 @@ const NAME: Readonly<Record<TargetName, string>> = {
         </fieldset>
       </form>
 
-      <section aria-label="The mix found" aria-live="polite">
+      <section
+        class="sticky top-4 grid content-start gap-4.5"
+        aria-label="The mix found"
+        aria-live="polite"
+      >
         @if (found(); as f) {
           @if (f.mix; as m) {
             <h2>
               {{ m.feasible ? 'This does it' : 'Nothing does all of it; this comes nearest' }}
             </h2>
             @if (m.binding.length > 0) {
-              <ul class="binding">
+              <ul class="m-0 pl-4.5">
                 @for (b of m.binding; track b.what) {
                   <li [class.missed]="b.missedBy > 0">
                     {{ b.what
@@ -190,9 +202,11 @@ const NAME: Readonly<Record<TargetName, string>> = {
                 }
               </ul>
             }
-            <div class="found">
+            <div
+              class="found grid grid-cols-[7.5rem_minmax(11rem,1fr)_minmax(0,1fr)] items-start gap-5 max-[480px]:grid-cols-[6.5rem_minmax(0,1fr)]"
+            >
               <hy-strata-column [parts]="m.parts" />
-              <div>
+              <div class="grid gap-3">
                 <hy-table name="Shares of the mix found" [columns]="columns" [rows]="m.parts" />
                 <p class="small quiet">
                   Water {{ words.percent(m.pot.water) }}, air {{ words.percent(m.pot.air) }},
@@ -202,7 +216,7 @@ const NAME: Readonly<Record<TargetName, string>> = {
                 </p>
                 <button matButton="outlined" (click)="take(m)">Take it to the table</button>
               </div>
-              <hy-pot-section [pot]="m.pot" />
+              <hy-pot-section class="max-[480px]:col-span-full" [pot]="m.pot" />
             </div>
           } @else {
             <h2>Not enough in the shed</h2>
@@ -221,73 +235,8 @@ const NAME: Readonly<Record<TargetName, string>> = {
     </div>
   `,
   styles: `
-    .sides {
-      display: grid;
-      grid-template-columns: minmax(0, 1fr) minmax(0, 1.15fr);
-      gap: 2rem 3rem;
-    }
-    form,
-    section {
-      display: grid;
-      gap: 1.1rem;
-      align-content: start;
-    }
-    .two {
-      display: grid;
-      grid-template-columns: 2fr 1fr;
-      gap: 1rem;
-    }
-    .choices {
-      display: grid;
-      grid-template-columns: repeat(auto-fill, minmax(13rem, 1fr));
-      max-height: 19rem;
-      overflow-y: auto;
-      border-block: 1px solid var(--line);
-    }
-    .row {
-      display: flex;
-      gap: 1rem;
-      align-items: end;
-    }
-    .row hy-field {
-      flex: 1;
-    }
-    .binding {
-      margin: 0;
-      padding-left: 1.1rem;
-    }
     .missed {
       font-weight: 650;
-    }
-    .found {
-      display: grid;
-      grid-template-columns: 7.5rem minmax(11rem, 1fr) minmax(0, 1fr);
-      gap: 1.2rem;
-      align-items: start;
-    }
-    section {
-      position: sticky;
-      top: 1rem;
-    }
-    .found > div {
-      display: grid;
-      gap: 0.7rem;
-    }
-    @media (max-width: 1100px) {
-      .sides {
-        grid-template-columns: minmax(0, 1fr);
-      }
-    }
-    @media (max-width: 480px) {
-      .found {
-        grid-template-columns: 6.5rem minmax(0, 1fr);
-      }
-      .found hy-pot-section {
-        grid-column: 1 / -1;
-      }
-      .choices {
-        grid-template-columns: minmax(0, 1fr);
-      }
     }
   `,
 })

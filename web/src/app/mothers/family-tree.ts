@@ -45,14 +45,20 @@ interface Kin {
   template: `
     @if (view(); as v) {
       <div class="scroll" tabindex="0" role="region" aria-label="Family tree">
-        <div class="tree" [style.width.px]="v.width" [style.height.px]="v.height">
-          <svg [attr.width]="v.width" [attr.height]="v.height" aria-hidden="true">
+        <div class="tree relative" [style.width.px]="v.width" [style.height.px]="v.height">
+          <svg
+            class="absolute top-0 right-0 bottom-0 left-0"
+            [attr.width]="v.width"
+            [attr.height]="v.height"
+            aria-hidden="true"
+          >
             @for (d of v.lines; track $index) {
               <path [attr.d]="d" />
             }
           </svg>
           @for (node of v.nodes; track node.kin.key) {
             <a
+              class="absolute flex items-center gap-2 w-59 h-13.5 rounded-sm bg-paper text-ink no-underline"
               [routerLink]="node.kin.link"
               [class.mother]="node.kin.mother"
               [class.here]="node.kin.here"
@@ -65,9 +71,11 @@ interface Kin {
                 [state]="node.kin.mark"
                 [size]="node.kin.mother ? 50 : 38"
               />
-              <span
-                ><strong>{{ node.kin.name }}</strong
-                ><small>{{ node.kin.says }}</small></span
+              <span class="grid min-w-0 leading-tight"
+                ><strong class="overflow-hidden font-medium text-ellipsis whitespace-nowrap">{{
+                  node.kin.name
+                }}</strong
+                ><small class="quiet text-xs">{{ node.kin.says }}</small></span
               >
             </a>
           }
@@ -75,55 +83,28 @@ interface Kin {
       </div>
       <details>
         <summary>As a table</summary>
-        <hy-table name="Family" [columns]="columns" [rows]="v.rows">
+        <hy-table class="max-w-176" name="Family" [columns]="columns" [rows]="v.rows">
           <ng-template hyCell="who" [of]="v.rows" let-row>
-            <a [routerLink]="row.kin.link" [style.padding-left.rem]="row.depth * 1.2">{{
-              row.kin.name
-            }}</a>
+            <a
+              class="inline-flex items-center min-h-11"
+              [routerLink]="row.kin.link"
+              [style.padding-left.rem]="row.depth * 1.2"
+              >{{ row.kin.name }}</a
+            >
           </ng-template>
         </hy-table>
       </details>
     }
   `,
   styles: `
-    .tree {
-      position: relative;
-    }
-    svg {
-      position: absolute;
-      inset: 0;
-    }
     path {
       fill: none;
       stroke: var(--root);
       stroke-width: 1.6;
       stroke-linecap: round;
     }
-    .tree a {
-      position: absolute;
-      width: 236px;
-      height: 54px;
-      display: flex;
-      align-items: center;
-      gap: 0.5rem;
-      color: var(--ink);
-      text-decoration: none;
-      background: var(--paper);
-      border-radius: 4px;
-    }
     .tree a:hover strong {
       text-decoration: underline;
-    }
-    .tree span {
-      display: grid;
-      line-height: 1.2;
-      min-width: 0;
-    }
-    .tree strong {
-      font-weight: 500;
-      overflow: hidden;
-      text-overflow: ellipsis;
-      white-space: nowrap;
     }
     .mother strong {
       font-weight: 650;
@@ -131,18 +112,6 @@ interface Kin {
     .here {
       box-shadow: inset 3px 0 0 var(--do);
       padding-left: 6px;
-    }
-    small {
-      color: var(--ink2);
-      font-size: 0.82rem;
-    }
-    hy-table {
-      max-width: 44rem;
-    }
-    hy-table a {
-      display: inline-flex;
-      align-items: center;
-      min-height: 44px;
     }
   `,
 })

@@ -170,7 +170,6 @@ function hasFrom(typed: MotherDraft['has']): Partial<Record<MethodId, number>> |
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './mother-form.html',
-  styleUrl: './mother-form.scss',
 })
 export class MotherForm {
   private readonly toFirstWrong = firstWrong();

@@ -39,11 +39,15 @@ const QUESTIONS: readonly {
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <form novalidate (submit)="$event.preventDefault(); save()">
+    <form
+      class="grid grid-cols-[repeat(auto-fit,minmax(9.5rem,1fr))] items-end gap-y-4 gap-x-5.5"
+      novalidate
+      (submit)="$event.preventDefault(); save()"
+    >
       @for (q of questions; track q.id) {
         <div>
-          <strong [id]="'q-' + q.id">{{ q.asks }}</strong>
-          <span class="hint">{{ q.hint }}</span>
+          <strong class="font-semibold" [id]="'q-' + q.id">{{ q.asks }}</strong>
+          <span class="block mb-1.5 quiet text-xs">{{ q.hint }}</span>
           <mat-button-toggle-group
             hideSingleSelectionIndicator
             [attr.aria-labelledby]="'q-' + q.id"
@@ -55,8 +59,8 @@ const QUESTIONS: readonly {
           </mat-button-toggle-group>
         </div>
       }
-      <div class="wide">
-        <strong id="q-reasons">Why cut her</strong>
+      <div class="wide col-span-full">
+        <strong class="font-semibold" id="q-reasons">Why cut her</strong>
         <mat-chip-listbox
           multiple
           aria-labelledby="q-reasons"
@@ -90,26 +94,6 @@ const QUESTIONS: readonly {
         <p class="problem" role="alert">Answer one question at least.</p>
       }
     </form>
-  `,
-  styles: `
-    form {
-      display: grid;
-      grid-template-columns: repeat(auto-fit, minmax(9.5rem, 1fr));
-      gap: 1rem 1.4rem;
-      align-items: end;
-    }
-    .hint {
-      display: block;
-      color: var(--ink2);
-      font-size: 0.82rem;
-      margin-bottom: 0.35rem;
-    }
-    strong {
-      font-weight: 600;
-    }
-    .wide {
-      grid-column: 1 / -1;
-    }
   `,
 })
 export class MotherLook {

@@ -52,9 +52,10 @@ import { namePage } from '../shell/page-title';
     StockSteppers,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'grid grid-cols-1 gap-7' },
   template: `
     @if (view(); as v) {
-      <div class="page-head">
+      <div class="page-head m-0">
         <h1>{{ v.mother.name }}</h1>
         <p class="quiet">
           <i>{{ v.plant?.name ?? 'unknown plant' }}</i>
@@ -70,26 +71,30 @@ import { namePage } from '../shell/page-title';
 
       <section class="condition" aria-labelledby="condition">
         <div>
-          <h2 id="condition" class="verdict" [class]="'verdict ' + v.condition.verdict">
+          <h2
+            id="condition"
+            class="verdict mb-3 text-3xl"
+            [class]="'verdict ' + v.condition.verdict"
+          >
             {{ v.verdict }}
           </h2>
-          <ul class="notes-list">
+          <ul class="notes-list grid gap-2 mt-0 mb-2.5 mx-0 p-0 list-none">
             @for (note of v.condition.notes; track note.says) {
-              <li [class]="note.weight">
+              <li class="pl-3 border-l-4 border-line" [class]="note.weight">
                 <strong>{{ note.says }}.</strong> {{ note.then }}
               </li>
             }
             @for (line of v.where; track line) {
-              <li>{{ line }}</li>
+              <li class="pl-3 border-l-4 border-line">{{ line }}</li>
             }
           </ul>
           @if (v.looked) {
             <p class="quiet small">{{ v.looked }}</p>
           }
           @if (v.care.asks.length + v.care.leave.length > 0) {
-            <ul class="care" aria-label="After what was done to her">
+            <ul class="my-3 mx-0 p-0 list-none" aria-label="After what was done to her">
               @for (ask of v.care.asks; track ask.kind) {
-                <li>
+                <li class="flex justify-between items-center gap-4 py-2 border-b border-line">
                   <span
                     ><strong>{{ words.motherAsk(ask) }}.</strong>
                     {{ words.reason(ask.reason) }}</span
@@ -100,7 +105,7 @@ import { namePage } from '../shell/page-title';
                 </li>
               }
               @for (l of v.care.leave; track l.reason.why) {
-                <li>
+                <li class="flex justify-between items-center gap-4 py-2 border-b border-line">
                   <span
                     ><strong>{{ words.motherLeave(l) }}.</strong> {{ words.reason(l.reason) }}</span
                   >
@@ -108,7 +113,11 @@ import { namePage } from '../shell/page-title';
               }
             </ul>
           }
-          <div class="deeds no-print" role="group" aria-label="What was done to her">
+          <div
+            class="no-print flex flex-wrap gap-2 my-3"
+            role="group"
+            aria-label="What was done to her"
+          >
             <button
               type="button"
               matButton="outlined"
@@ -128,7 +137,9 @@ import { namePage } from '../shell/page-title';
             <button type="button" matButton="text" (click)="mothered('watered')">Watered</button>
           </div>
           @if (panel() === 'repotted') {
-            <div class="panel">
+            <div
+              class="panel grid justify-items-start gap-3 max-w-104 mb-3 py-3.5 px-4 border border-line bg-face"
+            >
               <p class="quiet small">{{ words.repotting() }}</p>
               <hy-field label="Into (optional)">
                 <mat-select value="" #pot>
@@ -163,7 +174,9 @@ import { namePage } from '../shell/page-title';
             </div>
           }
           @if (panel() === 'divided') {
-            <div class="panel">
+            <div
+              class="panel grid justify-items-start gap-3 max-w-104 mb-3 py-3.5 px-4 border border-line bg-face"
+            >
               <hy-field label="Parts, herself among them (optional)" [problem]="problem()">
                 <input hyControl inputmode="numeric" #parts />
               </hy-field>
@@ -177,10 +190,10 @@ import { namePage } from '../shell/page-title';
               </button>
             </div>
           }
-          <dl>
+          <dl class="flex flex-wrap gap-y-3 gap-x-10 mt-5.5">
             @for (fact of v.facts; track fact.name) {
               <div>
-                <dt>{{ fact.name }}</dt>
+                <dt class="quiet small">{{ fact.name }}</dt>
                 <dd [class.warn]="fact.warn">
                   {{ fact.says }}
                   @if (fact.note) {
@@ -192,13 +205,13 @@ import { namePage } from '../shell/page-title';
           </dl>
         </div>
         <div>
-          <h3>Check the plant</h3>
+          <h3 class="mb-2.5">Check the plant</h3>
           <hy-mother-look [mother]="v.mother.id" />
         </div>
       </section>
 
       @if (v.mother.notes) {
-        <p class="notes">{{ v.mother.notes }}</p>
+        <p class="notes whitespace-pre-wrap wrap-anywhere">{{ v.mother.notes }}</p>
       }
 
       @if (v.plant; as plant) {
@@ -216,22 +229,28 @@ import { namePage } from '../shell/page-title';
         <section aria-labelledby="ways">
           <h2 id="ways" class="ruled">Ways to propagate her</h2>
           <hy-stock-steppers [mother]="v.mother" [taxon]="plant.taxon" />
-          <ul class="ways">
+          <ul
+            class="ways grid grid-cols-[repeat(auto-fill,minmax(19rem,1fr))] gap-y-0 gap-x-8 m-0 p-0 list-none"
+          >
             @for (way of v.ways; track way.method) {
-              <li>
+              <li
+                class="grid grid-cols-[48px_minmax(0,1fr)] items-center gap-3 py-3 border-b border-line"
+              >
                 <hy-mark [piece]="way.piece" [size]="48" />
                 <div>
                   <strong>{{ way.name }}</strong>
                   @if (way.spare) {
-                    <span class="spare">{{ way.spare }}</span>
+                    <span class="ml-1.5 text-living font-semibold small">{{ way.spare }}</span>
                   }
                   <p class="small">{{ way.says }}</p>
                 </div>
               </li>
             }
             @for (no of plant.taxon.not; track no.method) {
-              <li class="no">
-                <span class="cross" aria-hidden="true">no</span>
+              <li
+                class="no grid grid-cols-[48px_minmax(0,1fr)] items-center gap-3 py-3 border-b border-line"
+              >
+                <span class="cross text-center quiet font-bold" aria-hidden="true">no</span>
                 <div>
                   <strong>Not from {{ no.method === 'leaf' ? 'a leaf' : no.method }}</strong>
                   <p class="small">{{ no.why }}</p>
@@ -254,9 +273,9 @@ import { namePage } from '../shell/page-title';
       @if (v.plant) {
         <section aria-labelledby="care">
           <h2 id="care" class="ruled">Take care</h2>
-          <ul class="care">
+          <ul class="my-3 mx-0 p-0 list-none">
             @for (caution of v.cautions; track caution.title) {
-              <li>
+              <li class="py-2 border-b border-line">
                 <strong>{{ caution.title }}.</strong> {{ caution.advice }}
               </li>
             }
@@ -269,120 +288,18 @@ import { namePage } from '../shell/page-title';
     }
   `,
   styles: `
-    :host {
-      display: grid;
-      grid-template-columns: minmax(0, 1fr);
-      gap: 1.75rem;
-    }
-    .page-head {
-      margin: 0;
-    }
-    .care {
-      list-style: none;
-      margin: 0.8rem 0;
-      padding: 0;
-    }
-    .care li {
-      display: flex;
-      gap: 1rem;
-      justify-content: space-between;
-      align-items: center;
-      padding: 0.4rem 0;
-      border-bottom: 1px solid var(--line);
-    }
-    .deeds {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.5rem;
-      margin: 0.8rem 0;
-    }
-    .panel {
-      display: grid;
-      gap: 0.8rem;
-      max-width: 26rem;
-      justify-items: start;
-      padding: 0.9rem 1rem;
-      margin-bottom: 0.8rem;
-      background: var(--face);
-      border: 1px solid var(--line);
-    }
-    .condition dl {
-      margin-top: 1.4rem;
-    }
-    dl {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.75rem 2.5rem;
-      margin: 0;
-    }
-    dt {
-      color: var(--ink2);
-      font-size: 0.875rem;
-    }
-    dd {
-      margin: 0;
-    }
-    dd .small {
-      display: block;
-    }
     .warn {
       color: var(--do);
       font-weight: 600;
-    }
-    .notes {
-      white-space: pre-wrap;
-      overflow-wrap: anywhere;
-    }
-    ul {
-      list-style: none;
-      margin: 0;
-      padding: 0;
-    }
-    .ways {
-      display: grid;
-      grid-template-columns: repeat(auto-fill, minmax(19rem, 1fr));
-      gap: 0 2rem;
-    }
-    .ways li {
-      display: grid;
-      grid-template-columns: 48px minmax(0, 1fr);
-      gap: 0.8rem;
-      align-items: center;
-      padding: 0.7rem 0;
-      border-bottom: 1px solid var(--line);
-    }
-    .cross {
-      text-align: center;
-      color: var(--ink2);
-      font-weight: 700;
-    }
-    .care li {
-      padding: 0.5rem 0;
     }
     .condition {
       display: grid;
       grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr);
       gap: 1.5rem 3rem;
     }
-    .verdict {
-      font-size: 1.9rem;
-      margin-bottom: 0.7rem;
-    }
     .verdict.stop,
     .verdict.wait {
       color: var(--do);
-    }
-    .condition h3 {
-      margin-bottom: 0.6rem;
-    }
-    .notes-list {
-      display: grid;
-      gap: 0.5rem;
-      margin-bottom: 0.6rem;
-    }
-    .notes-list li {
-      padding-left: 0.8rem;
-      border-left: 4px solid var(--line);
     }
     .notes-list .stop {
       border-left-color: var(--do);
@@ -392,12 +309,6 @@ import { namePage } from '../shell/page-title';
     }
     .notes-list .good {
       border-left-color: var(--living);
-    }
-    .spare {
-      color: var(--living);
-      font-weight: 600;
-      font-size: 0.9rem;
-      margin-left: 0.4rem;
     }
     #family + p {
       margin: 0.6rem 0;

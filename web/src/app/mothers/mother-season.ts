@@ -13,6 +13,7 @@ import { seasonChart } from '../charts/season-chart';
   selector: 'hy-mother-season',
   imports: [RouterLink, Chart],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'grid grid-cols-1 gap-2.5' },
   template: `
     @if (view(); as v) {
       <p>
@@ -26,13 +27,6 @@ import { seasonChart } from '../charts/season-chart';
         <a [routerLink]="['/settings/air', space()]">{{ v.place }}</a>, {{ v.rests }}; the green
         band is what the plant grows in. {{ v.lightNote }}
       </p>
-    }
-  `,
-  styles: `
-    :host {
-      display: grid;
-      gap: 0.6rem;
-      grid-template-columns: minmax(0, 1fr);
     }
   `,
 })

@@ -24,7 +24,7 @@ const SEASON_WORD: Readonly<Record<SeasonState, string>> = {
   template: `
     <div class="page-head">
       <h1>Mother plants</h1>
-      <p class="quiet">the stock plants, where they came from and what they gave</p>
+      <p class="quiet small">the stock plants, where they came from and what they gave</p>
       <a matButton="filled" class="push" routerLink="/mothers/new">Add a mother</a>
     </div>
     @if (mothers().length === 0) {
@@ -36,26 +36,29 @@ const SEASON_WORD: Readonly<Record<SeasonState, string>> = {
         </p>
       </div>
     } @else {
-      <ul>
+      <ul class="m-0 p-0 border-t border-line list-none">
         @for (m of mothers(); track m.id) {
           <li>
-            <a [routerLink]="['/mothers', m.id]">
+            <a
+              class="grid grid-cols-[56px_minmax(10rem,1.1fr)_minmax(10rem,1.2fr)_minmax(8rem,0.8fr)_minmax(10rem,1fr)] items-center gap-4 min-h-18 border-b border-line text-ink no-underline phone:py-2.5 phone:px-0 phone:gap-y-1 phone:grid-cols-[56px_minmax(0,1fr)]"
+              [routerLink]="['/mothers', m.id]"
+            >
               <hy-mark [piece]="m.piece" [state]="whole" [size]="56" />
               <span class="who">
                 <strong>{{ m.name }}</strong>
-                <i>{{ m.plant }}</i>
+                <i class="quiet small">{{ m.plant }}</i>
               </span>
               <span class="from">
                 <span>{{ m.provenance }}</span>
-                <span class="quiet">{{ m.permission }}</span>
+                <span class="quiet small">{{ m.permission }}</span>
               </span>
               <span class="season">
                 <span [class]="m.season">{{ m.seasonWord }}</span>
-                <span class="quiet">{{ m.place }}</span>
+                <span class="quiet small">{{ m.place }}</span>
               </span>
               <span class="gave">
                 <span>{{ m.gave }}</span>
-                <span class="quiet">{{ m.last }}</span>
+                <span class="quiet small">{{ m.last }}</span>
               </span>
             </a>
           </li>
@@ -64,24 +67,6 @@ const SEASON_WORD: Readonly<Record<SeasonState, string>> = {
     }
   `,
   styles: `
-    ul {
-      list-style: none;
-      margin: 0;
-      padding: 0;
-      border-top: 1px solid var(--line);
-    }
-    li a {
-      display: grid;
-      grid-template-columns:
-        56px minmax(10rem, 1.1fr) minmax(10rem, 1.2fr) minmax(8rem, 0.8fr)
-        minmax(10rem, 1fr);
-      gap: 1rem;
-      align-items: center;
-      min-height: 72px;
-      border-bottom: 1px solid var(--line);
-      color: var(--ink);
-      text-decoration: none;
-    }
     li a:hover strong {
       text-decoration: underline;
     }
@@ -111,17 +96,7 @@ const SEASON_WORD: Readonly<Record<SeasonState, string>> = {
     .season .marginal::before {
       background: linear-gradient(90deg, var(--living) 50%, transparent 50%);
     }
-    .who i,
-    .quiet {
-      color: var(--ink2);
-      font-size: 0.9rem;
-    }
     @media (max-width: 760px) {
-      li a {
-        grid-template-columns: 56px minmax(0, 1fr);
-        padding: 0.6rem 0;
-        row-gap: 0.2rem;
-      }
       .from,
       .season,
       .gave {

@@ -43,6 +43,7 @@ import { Field, FieldControl } from '../forms/field';
     <hy-bench-tabs />
     @if (adding()) {
       <form
+        class="grid grid-cols-[repeat(auto-fill,minmax(12rem,1fr))] items-start gap-y-3 gap-x-4 mb-4"
         novalidate
         (submit)="$event.preventDefault(); add(who.value, plant.value, count.value, by.value())"
       >
@@ -63,20 +64,20 @@ import { Field, FieldControl } from '../forms/field';
       </form>
       <p class="problem" role="alert">{{ problem() }}</p>
     }
-    <ul>
+    <ul class="m-0 p-0 list-none">
       @for (o of open(); track o.order.id) {
-        <li>
-          <div class="head">
+        <li class="grid gap-2 py-4 border-b border-line">
+          <div class="head flex flex-wrap items-baseline gap-y-1 gap-x-4">
             <h2>{{ o.order.who ?? 'Somebody' }}</h2>
             <span
               >{{ o.order.count }} <i>{{ o.plant }}</i></span
             >
-            <span class="by" [class.late]="o.late">{{ o.by }}</span>
+            <span class="by ml-auto" [class.late]="o.late">{{ o.by }}</span>
           </div>
-          <div class="bar" role="img" [attr.aria-label]="o.says">
-            <i class="ready" [style.flex-grow]="o.stands.ready"></i>
-            <i class="growing" [style.flex-grow]="o.stands.growing"></i>
-            <i class="short" [style.flex-grow]="o.stands.short"></i>
+          <div class="bar flex h-3.5 border border-ink2" role="img" [attr.aria-label]="o.says">
+            <i class="ready flex-[0_0_0] bg-living" [style.flex-grow]="o.stands.ready"></i>
+            <i class="growing flex-[0_0_0] bg-living-soft" [style.flex-grow]="o.stands.growing"></i>
+            <i class="short flex-[0_0_0]" [style.flex-grow]="o.stands.short"></i>
           </div>
           <p>{{ o.says }}</p>
           @if (o.from.length > 0) {
@@ -87,7 +88,7 @@ import { Field, FieldControl } from '../forms/field';
               }
             </p>
           }
-          <div class="row">
+          <div class="row flex flex-wrap gap-2">
             @if (o.couldServe) {
               <button type="button" matButton="outlined" (click)="aside(o.order)">
                 Set aside what there is
@@ -139,7 +140,7 @@ import { Field, FieldControl } from '../forms/field';
           </div>
         </li>
       } @empty {
-        <li class="none">
+        <li class="none grid gap-2 py-4 border-b border-line">
           <p>
             No order is open. Write down who wants what by when, and Plan works out what to cut.
           </p>
@@ -148,79 +149,24 @@ import { Field, FieldControl } from '../forms/field';
     </ul>
     @if (done().length > 0) {
       <details>
-        <summary>
+        <summary class="flex items-center min-h-11 cursor-pointer">
           {{ done().length === 1 ? 'One order' : done().length + ' orders' }} done or cancelled
         </summary>
-        <ul>
+        <ul class="m-0 p-0 list-none">
           @for (o of done(); track o.id) {
-            <li class="past">{{ o.says }}</li>
+            <li class="past grid gap-2 py-4 border-b border-line">{{ o.says }}</li>
           }
         </ul>
       </details>
     }
   `,
   styles: `
-    form {
-      display: grid;
-      grid-template-columns: repeat(auto-fill, minmax(12rem, 1fr));
-      gap: 0.75rem 1rem;
-      align-items: start;
-      margin-bottom: 1rem;
-    }
-    form .act {
-      margin-top: 1.6rem;
-    }
-    ul {
-      list-style: none;
-      margin: 0;
-      padding: 0;
-    }
-    li {
-      padding: 1rem 0;
-      border-bottom: 1px solid var(--line);
-      display: grid;
-      gap: 0.5rem;
-    }
-    .head {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.2rem 1rem;
-      align-items: baseline;
-    }
-    .by {
-      margin-left: auto;
-    }
     .late {
       color: var(--do);
       font-weight: 650;
     }
-    .bar {
-      display: flex;
-      height: 14px;
-      border: 1px solid var(--ink2);
-    }
-    .bar i {
-      flex: 0 0 0;
-    }
-    .ready {
-      background: var(--living);
-    }
-    .growing {
-      background: var(--living-soft);
-    }
     .short {
       background: repeating-linear-gradient(45deg, var(--do) 0 2px, transparent 2px 6px);
-    }
-    .row {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.5rem;
-    }
-    summary {
-      min-height: 44px;
-      display: flex;
-      align-items: center;
-      cursor: pointer;
     }
     .problem:not(:empty) {
       color: var(--do);

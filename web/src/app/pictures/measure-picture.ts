@@ -28,9 +28,10 @@ type Step = 'scale' | 'along';
   selector: 'hy-measure-picture',
   imports: [MatButton, MatOption, MatSelect, Field, FieldControl, Picture],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'grid grid-cols-1 gap-3' },
   template: `
     <p role="status">{{ asks() }}</p>
-    <div class="stage" #stage>
+    <div class="stage relative max-w-208" #stage>
       <hy-picture
         [picture]="photo().picture"
         [width]="photo().width"
@@ -38,6 +39,7 @@ type Step = 'scale' | 'along';
         alt="The picture that is measured on"
       />
       <svg
+        class="absolute top-0 right-0 bottom-0 left-0 w-full h-full cursor-crosshair touch-manipulation"
         [attr.viewBox]="'0 0 ' + photo().width + ' ' + photo().height"
         tabindex="0"
         role="application"
@@ -60,7 +62,7 @@ type Step = 'scale' | 'along';
         }
       </svg>
     </div>
-    <div class="row">
+    <div class="row flex flex-wrap items-end gap-y-2.5 gap-x-4">
       <hy-field label="The known length is" [problem]="lengthProblem()">
         <input
           hyControl
@@ -82,7 +84,8 @@ type Step = 'scale' | 'along';
       </hy-field>
       @if (result(); as r) {
         <p class="result" role="status">
-          <strong>{{ words.length(r.mm) }}</strong> ± {{ words.length(r.errorMm) }}
+          <strong class="font-bold text-xl leading-none font-head">{{ words.length(r.mm) }}</strong>
+          ± {{ words.length(r.errorMm) }}
         </p>
         <button
           type="button"
@@ -101,23 +104,6 @@ type Step = 'scale' | 'along';
     </p>
   `,
   styles: `
-    :host {
-      display: grid;
-      grid-template-columns: minmax(0, 1fr);
-      gap: 0.7rem;
-    }
-    .stage {
-      position: relative;
-      max-width: 52rem;
-    }
-    svg {
-      position: absolute;
-      inset: 0;
-      width: 100%;
-      height: 100%;
-      cursor: crosshair;
-      touch-action: manipulation;
-    }
     polyline {
       fill: none;
     }
@@ -137,15 +123,6 @@ type Step = 'scale' | 'along';
       stroke: #fff;
       fill: none;
       mix-blend-mode: difference;
-    }
-    .row {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.6rem 1rem;
-      align-items: end;
-    }
-    .result strong {
-      font: 650 1.4rem/1 var(--head-face);
     }
   `,
 })

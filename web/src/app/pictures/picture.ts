@@ -7,17 +7,15 @@ import { Pictures } from '../data/pictures';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (url(); as u) {
-      <img [src]="u" [alt]="alt()" [width]="width()" [height]="height()" />
+      <img
+        class="block w-full h-auto bg-line"
+        [src]="u"
+        [alt]="alt()"
+        [width]="width()"
+        [height]="height()"
+      />
     } @else if (missing()) {
       <p class="quiet small">This picture lies on another device. Import its zip to see it here.</p>
-    }
-  `,
-  styles: `
-    img {
-      display: block;
-      width: 100%;
-      height: auto;
-      background: var(--line);
     }
   `,
 })

@@ -32,10 +32,11 @@ import { FilePick } from '../forms/file-pick';
     RouterLink,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'grid grid-cols-1 gap-5' },
   template: `
     @if (batch(); as b) {
       <hy-batch-head [batch]="b" />
-      <div class="take no-print">
+      <div class="take no-print flex flex-wrap items-end gap-y-2.5 gap-x-4">
         <hy-day
           label="Taken on"
           [problem]="dayProblem()"
@@ -67,16 +68,16 @@ import { FilePick } from '../forms/file-pick';
         @if (pair(); as two) {
           <section aria-labelledby="beside">
             <h2 id="beside" class="ruled">Side by side</h2>
-            <div class="pair">
+            <div class="pair grid grid-cols-2 gap-1 mt-2.5">
               @for (p of two; track p.photo.id) {
-                <figure>
+                <figure class="m-0">
                   <hy-picture
                     [picture]="p.photo.picture"
                     [width]="p.photo.width"
                     [height]="p.photo.height"
                     [alt]="p.says"
                   />
-                  <figcaption>{{ p.says }}</figcaption>
+                  <figcaption class="py-1.5 px-0 small">{{ p.says }}</figcaption>
                 </figure>
               }
             </div>
@@ -94,19 +95,21 @@ import { FilePick } from '../forms/file-pick';
         }
         <section aria-labelledby="all">
           <h2 id="all" class="ruled">Over time</h2>
-          <ul>
+          <ul
+            class="grid grid-cols-[repeat(auto-fill,minmax(15rem,1fr))] gap-5.5 m-0 p-0 list-none"
+          >
             @for (p of photos(); track p.photo.id) {
               <li>
-                <figure>
+                <figure class="m-0">
                   <hy-picture
                     [picture]="p.photo.picture"
                     [width]="p.photo.width"
                     [height]="p.photo.height"
                     [alt]="p.says"
                   />
-                  <figcaption>{{ p.says }}</figcaption>
+                  <figcaption class="py-1.5 px-0 small">{{ p.says }}</figcaption>
                 </figure>
-                <div class="row">
+                <div class="row flex flex-wrap items-end gap-y-2.5 gap-x-4">
                   <button
                     type="button"
                     matButton="text"
@@ -144,43 +147,6 @@ import { FilePick } from '../forms/file-pick';
     }
   `,
   styles: `
-    :host {
-      display: grid;
-      grid-template-columns: minmax(0, 1fr);
-      gap: 1.2rem;
-    }
-    .take,
-    .row {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.6rem 1rem;
-      align-items: end;
-    }
-    .file:focus-within {
-      outline: 3px solid var(--water);
-      outline-offset: 2px;
-    }
-    ul {
-      list-style: none;
-      margin: 0;
-      padding: 0;
-      display: grid;
-      grid-template-columns: repeat(auto-fill, minmax(15rem, 1fr));
-      gap: 1.4rem;
-    }
-    figure {
-      margin: 0;
-    }
-    figcaption {
-      padding: 0.35rem 0;
-      font-size: 0.9rem;
-    }
-    .pair {
-      display: grid;
-      grid-template-columns: repeat(2, minmax(0, 1fr));
-      gap: 4px;
-      margin-top: 0.6rem;
-    }
     [aria-pressed='true'] {
       background: var(--living-soft);
       font-weight: 650;

@@ -81,7 +81,9 @@ const MOST_ROWS = 60;
         <a routerLink="/plan" [queryParams]="{ mother: mother() }">plan</a> has its ways.
       </p>
     } @else if (plant()) {
-      <div class="sides">
+      <div
+        class="sides grid grid-cols-[minmax(0,1fr)_minmax(0,26rem)] gap-y-8 gap-x-12 narrow:grid-cols-1"
+      >
         <div>
           <div class="fields">
             <hy-field
@@ -104,10 +106,10 @@ const MOST_ROWS = 60;
               />
             </hy-field>
           </div>
-          <ol>
+          <ol class="mt-5 mb-3 mx-0 p-0 list-none">
             @for (row of rows(); track $index) {
-              <li [class]="row.verdict?.is ?? ''">
-                <span class="nr">{{ $index + 1 }}</span>
+              <li class="pl-3 border-l-4 border-callus" [class]="row.verdict?.is ?? ''">
+                <span class="nr font-bold">{{ $index + 1 }}</span>
                 <hy-field [label]="noun() + ' ' + ($index + 1)" unseen [problem]="row.problem">
                   <input
                     hyControl
@@ -119,14 +121,20 @@ const MOST_ROWS = 60;
                   />
                 </hy-field>
                 @if (!pads()) {
-                  <mat-checkbox [checked]="row.roots" (change)="setRoots($index, own.checked)" #own
+                  <mat-checkbox
+                    class="phone:col-start-3"
+                    [checked]="row.roots"
+                    (change)="setRoots($index, own.checked)"
+                    #own
                     >own roots</mat-checkbox
                   >
                 }
                 <span class="verdict"
-                  ><strong>{{ row.says }}</strong> <small>{{ row.verdict?.reason }}</small></span
+                  ><strong>{{ row.says }}</strong>
+                  <small class="block quiet">{{ row.verdict?.reason }}</small></span
                 >
                 <button
+                  class="col-start-5 phone:col-start-4 phone:row-start-1"
                   type="button"
                   matButton="text"
                   [attr.aria-label]="'Off the list: ' + ($index + 1)"
@@ -150,17 +158,17 @@ const MOST_ROWS = 60;
           @if (problem()) {
             <p class="problem" role="alert">{{ problem() }}</p>
           } @else {
-            <section aria-live="polite" aria-label="What to take">
-              <p class="gives">{{ answer().says }}</p>
+            <section class="grid gap-3 mt-5.5" aria-live="polite" aria-label="What to take">
+              <p class="font-bold text-3xl leading-tight font-head">{{ answer().says }}</p>
               @if (answer().total > 0) {
                 <hy-cut-terms />
                 <div class="row">
                   <button matButton="filled" (click)="take()">Cut: put them on the bench</button>
                 </div>
               }
-              <ul>
+              <ul class="grid gap-2 m-0 p-0 list-none">
                 @for (c of cautions(); track c.title) {
-                  <li [class]="c.weight">
+                  <li class="pl-3 border-l-4 border-callus" [class]="c.weight">
                     <strong>{{ c.title }}.</strong> {{ c.advice }}
                   </li>
                 }
@@ -176,11 +184,6 @@ const MOST_ROWS = 60;
   `,
   styleUrl: './pieces-page.scss',
   styles: `
-    ol {
-      list-style: none;
-      margin: 1.2rem 0 0.8rem;
-      padding: 0;
-    }
     ol li {
       display: grid;
       grid-template-columns: 1.4rem 6rem 9rem minmax(0, 1fr) 56px;
@@ -190,18 +193,8 @@ const MOST_ROWS = 60;
       border-bottom: 1px solid var(--line);
       padding: 0.4rem 0;
     }
-    .nr {
-      font-weight: 650;
-    }
     .verdict {
       grid-column: 4;
-    }
-    ol li > button {
-      grid-column: 5;
-    }
-    .verdict small {
-      display: block;
-      color: var(--ink2);
     }
     .take .verdict strong {
       color: var(--living);
@@ -210,13 +203,6 @@ const MOST_ROWS = 60;
       ol li {
         grid-template-columns: 1.4rem 5.5rem minmax(0, 1fr) 56px;
         gap: 0.4rem;
-      }
-      mat-checkbox {
-        grid-column: 3;
-      }
-      ol li > button {
-        grid-column: 4;
-        grid-row: 1;
       }
       .verdict {
         grid-column: 1 / -1;

@@ -103,7 +103,9 @@ const COLUMN: StemDraft = { ...BLANK, length: '800', nodes: '0', width: '60' };
         <a routerLink="/plan" [queryParams]="{ mother: mother() }">plan</a> has its ways.
       </p>
     } @else if (plant()) {
-      <div class="sides">
+      <div
+        class="sides grid grid-cols-[minmax(0,1fr)_minmax(0,26rem)] gap-y-8 gap-x-12 narrow:grid-cols-1"
+      >
         <div>
           <div class="fields">
             <hy-field
@@ -182,10 +184,12 @@ const COLUMN: StemDraft = { ...BLANK, length: '800', nodes: '0', width: '60' };
             <p class="problem" role="alert">{{ problem() }}</p>
           }
           @if (view(); as v) {
-            <section aria-live="polite" aria-label="What the cuts give">
-              <p class="gives">
+            <section class="grid gap-3 mt-5.5" aria-live="polite" aria-label="What the cuts give">
+              <p class="font-bold text-3xl leading-tight font-head">
                 About {{ words.rounded(v.plants.likely, 1) }} plants
-                <span>{{ v.plants.low }}–{{ v.plants.high }}, eight times in ten</span>
+                <span class="font-normal text-base leading-normal font-text quiet"
+                  >{{ v.plants.low }}–{{ v.plants.high }}, eight times in ten</span
+                >
               </p>
               <p class="quiet">
                 {{ v.names }}, {{ v.cuts.length === 1 ? 'one cut' : v.cuts.length + ' cuts' }}; a
@@ -228,9 +232,9 @@ const COLUMN: StemDraft = { ...BLANK, length: '800', nodes: '0', width: '60' };
                   One piece would not do: move its cut, or go back to the best.
                 </p>
               }
-              <ul>
+              <ul class="grid gap-2 m-0 p-0 list-none">
                 @for (c of cautions(); track c.title) {
-                  <li [class]="c.weight">
+                  <li class="pl-3 border-l-4 border-callus" [class]="c.weight">
                     <strong>{{ c.title }}.</strong> {{ c.advice }}
                   </li>
                 }

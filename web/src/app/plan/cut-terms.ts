@@ -11,6 +11,7 @@ import { DISINFECTANT_WORD } from './plan-draft';
   selector: 'hy-cut-terms',
   imports: [DayField, Field, MatOption, MatSelect],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'grid grid-cols-[repeat(auto-fill,minmax(11rem,1fr))] gap-3 my-3.5' },
   template: `
     <hy-day
       label="Cut on"
@@ -65,14 +66,6 @@ import { DISINFECTANT_WORD } from './plan-draft';
         }
       </mat-select>
     </hy-field>
-  `,
-  styles: `
-    :host {
-      display: grid;
-      grid-template-columns: repeat(auto-fill, minmax(11rem, 1fr));
-      gap: 0.8rem;
-      margin-block: 0.9rem;
-    }
   `,
 })
 export class CutTerms {

@@ -72,15 +72,17 @@ const MOST_PARTS = 30;
         <a routerLink="/plan" [queryParams]="{ mother: mother() }">plan</a> has its ways.
       </p>
     } @else if (plant()) {
-      <div class="sides">
+      <div
+        class="sides grid grid-cols-[minmax(0,1fr)_minmax(0,26rem)] gap-y-8 gap-x-12 narrow:grid-cols-1"
+      >
         <div>
           <p>
             Out of the pot, old mix shaken off: look where it parts by itself before you take the
             knife. A row for each part.
           </p>
-          <ol>
+          <ol class="grid gap-4 my-3 mx-0 p-0 list-none">
             @for (row of rows(); track $index) {
-              <li [class]="row.verdict?.is ?? ''">
+              <li class="pl-3 border-l-4 border-callus" [class]="row.verdict?.is ?? ''">
                 <hy-division-part
                   [nr]="$index + 1"
                   [part]="row.draft"
@@ -100,8 +102,8 @@ const MOST_PARTS = 30;
           >
             Add a part
           </button>
-          <section aria-live="polite" aria-label="What to take">
-            <p class="gives">{{ gives() }}</p>
+          <section class="grid gap-3 mt-5.5" aria-live="polite" aria-label="What to take">
+            <p class="font-bold text-3xl leading-tight font-head">{{ gives() }}</p>
             @if (groups().length > 0) {
               <hy-cut-terms />
               <div class="row">
@@ -109,12 +111,12 @@ const MOST_PARTS = 30;
               </div>
             }
             <h2 class="ruled">The mother</h2>
-            <ul>
+            <ul class="grid gap-2 m-0 p-0 list-none">
               @for (line of after; track line) {
-                <li>{{ line }}</li>
+                <li class="pl-3 border-l-4 border-callus">{{ line }}</li>
               }
               @for (c of cautions(); track c.title) {
-                <li [class]="c.weight">
+                <li class="pl-3 border-l-4 border-callus" [class]="c.weight">
                   <strong>{{ c.title }}.</strong> {{ c.advice }}
                 </li>
               }
@@ -129,13 +131,6 @@ const MOST_PARTS = 30;
   `,
   styleUrl: './pieces-page.scss',
   styles: `
-    ol {
-      list-style: none;
-      margin: 0.8rem 0;
-      padding: 0;
-      display: grid;
-      gap: 1rem;
-    }
     ol li {
       border-left: 4px solid var(--living);
       margin: 0;

@@ -29,8 +29,8 @@ export type PartDraft = z.infer<typeof partDraftSchema>;
   imports: [MatButton, MatCheckbox, MatOption, MatSelect, Field, FieldControl],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <fieldset>
-      <legend>Part {{ nr() }}</legend>
+    <fieldset class="grid grid-cols-[repeat(auto-fill,minmax(8.6rem,1fr))] items-start gap-3 m-0">
+      <legend class="mb-1 font-bold">Part {{ nr() }}</legend>
       <hy-field label="Growing points" [problem]="problem()">
         <input
           hyControl
@@ -94,6 +94,7 @@ export type PartDraft = z.infer<typeof partDraftSchema>;
         >old roots come off</mat-checkbox
       >
       <button
+        class="justify-self-start"
         type="button"
         matButton="text"
         [attr.aria-label]="'Off the list: part ' + nr()"
@@ -102,24 +103,6 @@ export type PartDraft = z.infer<typeof partDraftSchema>;
         Off the list
       </button>
     </fieldset>
-  `,
-  styles: `
-    fieldset {
-      display: grid;
-      grid-template-columns: repeat(auto-fill, minmax(8.6rem, 1fr));
-      gap: 0.7rem;
-      align-items: start;
-      border: 0;
-      margin: 0;
-      padding: 0;
-    }
-    legend {
-      font-weight: 650;
-      margin-bottom: 0.3rem;
-    }
-    button {
-      justify-self: start;
-    }
   `,
 })
 export class DivisionPart {

@@ -15,88 +15,64 @@ export interface GateRange {
 @Component({
   selector: 'hy-gate-ranges',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'block' },
   template: `
-    <table>
+    <table class="table-fixed">
       <caption class="unseen">
         {{
           name()
         }}: days from the cut until water may touch the wound
       </caption>
       <colgroup>
-        <col class="name" />
+        <col class="name w-32 phone:w-26" />
         <col />
-        <col class="gate-day" />
+        <col class="w-28 phone:w-20" />
       </colgroup>
       <thead class="unseen">
         <tr>
-          <th>{{ name() }}</th>
-          <th>Range</th>
-          <th>Safe to water from</th>
+          <th class="py-1 px-0 border-0 font-normal quiet wrap-anywhere leading-tight">
+            {{ name() }}
+          </th>
+          <th class="py-1 px-0 border-0 font-normal quiet wrap-anywhere leading-tight">Range</th>
+          <th class="py-1 px-0 border-0 font-normal quiet wrap-anywhere leading-tight">
+            Safe to water from
+          </th>
         </tr>
       </thead>
       <tbody>
         @for (row of rows(); track row.name) {
           <tr [class.chosen]="row.chosen">
-            <th scope="row">
+            <th
+              class="py-1 px-0 border-0 font-normal quiet wrap-anywhere leading-tight"
+              scope="row"
+            >
               {{ row.name }}
               @if (row.chosen) {
                 <span class="unseen">, chosen</span>
               }
             </th>
-            <td class="bar" aria-hidden="true">
+            <td class="bar relative h-7.5 py-1 px-0 border-0" aria-hidden="true">
               @if (row.opens !== null) {
-                <i class="shut" [style.width.%]="at(row.from)"></i>
+                <i class="shut absolute top-[9px] h-3" [style.width.%]="at(row.from)"></i>
                 <i
-                  class="fade"
+                  class="fade absolute top-[9px] h-3"
                   [style.left.%]="at(row.from)"
                   [style.width.%]="at(row.to - row.from)"
                 ></i>
-                <i class="gate" [style.left.%]="at(row.opens)"></i>
+                <i class="gate absolute top-[9px] h-3" [style.left.%]="at(row.opens)"></i>
               }
             </td>
-            <td class="number">{{ row.says }}</td>
+            <td class="number py-1 px-0 border-0">{{ row.says }}</td>
           </tr>
         }
       </tbody>
     </table>
   `,
   styles: `
-    :host {
-      display: block;
-    }
-    table {
-      table-layout: fixed;
-    }
-    th,
-    td {
-      border: 0;
-      padding: 0.2rem 0;
-    }
-    .name {
-      width: 8rem;
-    }
-    .gate-day {
-      width: 7rem;
-    }
-    th {
-      font-weight: 400;
-      color: var(--ink2);
-      overflow-wrap: anywhere;
-      line-height: 1.2;
-    }
     .chosen th,
     .chosen .number {
       color: var(--ink);
       font-weight: 700;
-    }
-    .bar {
-      position: relative;
-      height: 30px;
-    }
-    i {
-      position: absolute;
-      top: 9px;
-      height: 12px;
     }
     .shut {
       left: 0;
@@ -116,14 +92,6 @@ export interface GateRange {
     }
     .chosen .gate {
       background: var(--water);
-    }
-    @media (max-width: 760px) {
-      .name {
-        width: 6.5rem;
-      }
-      .gate-day {
-        width: 5rem;
-      }
     }
   `,
 })

@@ -10,9 +10,10 @@ import { Field } from '../forms/field';
   selector: 'hy-mother-pick',
   imports: [Field, MatButton, MatOption, MatSelect, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'block mb-5' },
   template: `
     @if (mothers().length > 0) {
-      <hy-field label="Mother">
+      <hy-field class="max-w-80" label="Mother">
         <mat-select [value]="mother() ?? ''" (selectionChange)="turn($event.value)">
           @if (!mother()) {
             <mat-option value="">choose</mat-option>
@@ -28,15 +29,6 @@ import { Field } from '../forms/field';
     } @else {
       <p>There is no mother yet.</p>
       <a matButton="filled" routerLink="/mothers/new">Add a mother</a>
-    }
-  `,
-  styles: `
-    :host {
-      display: block;
-      margin-bottom: 1.2rem;
-    }
-    hy-field {
-      max-width: 20rem;
     }
   `,
 })

@@ -69,7 +69,7 @@ interface Round {
     <hy-plan-tabs [mother]="mother()" />
     <hy-mother-pick [mother]="mother()" />
     @if (plant()) {
-      <div class="fields">
+      <div class="fields grid grid-cols-[repeat(auto-fit,minmax(11rem,1fr))] items-end gap-4">
         <hy-field label="Plants to begin with">
           <input
             hyControl
@@ -114,10 +114,11 @@ interface Round {
         >
       </div>
       @if (problem()) {
-        <p class="problem" role="alert">{{ problem() }}</p>
+        <p class="problem mt-4 text-do font-semibold" role="alert">{{ problem() }}</p>
       } @else if (view(); as v) {
-        <p class="gives" aria-live="polite">
-          {{ v.says }} <span>{{ v.range }}</span>
+        <p class="mt-5.5 mb-4 font-bold text-3xl leading-tight font-head" aria-live="polite">
+          {{ v.says }}
+          <span class="font-normal text-base leading-normal font-text quiet">{{ v.range }}</span>
         </p>
         <hy-table
           name="Plants after every round"
@@ -126,10 +127,14 @@ interface Round {
           [marked]="there"
         >
           <ng-template hyCell="drawn" [of]="v.rows" let-row>
-            <span class="bar" aria-hidden="true">
-              <i class="span" [style.left.%]="row.from" [style.width.%]="row.wide"></i>
-              <i class="dot" [style.left.%]="row.at"></i>
-              <i class="aim" [style.left.%]="v.aim"></i>
+            <span class="bar relative block w-[clamp(9rem,34vw,26rem)] h-6" aria-hidden="true">
+              <i
+                class="span h-3 border border-living bg-living-soft"
+                [style.left.%]="row.from"
+                [style.width.%]="row.wide"
+              ></i>
+              <i class="w-1 h-5 bg-living" [style.left.%]="row.at"></i>
+              <i class="w-0.5 h-full bg-do" [style.left.%]="v.aim"></i>
             </span>
           </ng-template>
         </hy-table>
@@ -141,50 +146,10 @@ interface Round {
     }
   `,
   styles: `
-    .fields {
-      display: grid;
-      grid-template-columns: repeat(auto-fit, minmax(11rem, 1fr));
-      gap: 1rem;
-      align-items: end;
-    }
-    .gives {
-      font: 650 1.9rem/1.15 var(--head-face);
-      margin: 1.4rem 0 1rem;
-    }
-    .gives span {
-      font: 400 1rem var(--text-face);
-      color: var(--ink2);
-    }
-    .problem {
-      color: var(--do);
-      font-weight: 600;
-      margin-top: 1rem;
-    }
-    .bar {
-      position: relative;
-      display: block;
-      width: clamp(9rem, 34vw, 26rem);
-      height: 24px;
-    }
     .bar i {
       position: absolute;
       top: 50%;
       translate: 0 -50%;
-    }
-    .span {
-      height: 12px;
-      background: var(--living-soft);
-      border: 1px solid var(--living);
-    }
-    .dot {
-      width: 4px;
-      height: 20px;
-      background: var(--living);
-    }
-    .aim {
-      width: 2px;
-      height: 100%;
-      background: var(--do);
     }
     hy-table + p {
       margin-top: 0.8rem;

@@ -15,18 +15,21 @@ import { PlanResult } from './plan-result';
   selector: 'hy-plan-after',
   imports: [FirstWaters, GateRanges, MediaOutlook, PlanResult],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: {
+    class: 'grid grid-cols-[minmax(0,1fr)_minmax(0,1.05fr)] gap-y-6.5 gap-x-12 narrow:grid-cols-1',
+  },
   template: `
-    <div class="column">
+    <div class="column grid grid-cols-1 content-start gap-5.5">
       <section aria-labelledby="cautions">
         <h2 id="cautions" class="ruled">Before you cut</h2>
-        <ul>
+        <ul class="grid gap-2 m-0 pt-1.5 pb-0 px-0 list-none">
           @if (unasked()) {
-            <li class="danger">
+            <li class="danger pl-3 border-l-4 border-callus">
               <strong>Permission.</strong> Not asked yet. Take cuttings only with the owner’s leave.
             </li>
           }
           @for (c of cautions(); track c.title) {
-            <li [class]="c.weight">
+            <li class="pl-3 border-l-4 border-callus" [class]="c.weight">
               <strong>{{ c.title }}.</strong> {{ c.advice }}
             </li>
           }
@@ -43,12 +46,12 @@ import { PlanResult } from './plan-result';
         <hy-plan-result [batch]="b" />
       }
     </div>
-    <div class="column">
+    <div class="column grid grid-cols-1 content-start gap-5.5">
       @if (moves(); as m) {
         <section aria-labelledby="moves">
           <h2 id="moves" class="ruled">What changes that date</h2>
           @for (group of m.groups; track group.name) {
-            <h3>{{ group.name }}</h3>
+            <h3 class="mt-3 mb-0.5 small">{{ group.name }}</h3>
             <hy-gate-ranges [name]="group.name" [rows]="group.rows" [horizon]="m.horizon" />
           }
         </section>
@@ -70,33 +73,7 @@ import { PlanResult } from './plan-result';
     </div>
   `,
   styles: `
-    :host {
-      display: grid;
-      grid-template-columns: minmax(0, 1fr) minmax(0, 1.05fr);
-      gap: 1.6rem 3rem;
-    }
-    .column {
-      display: grid;
-      gap: 1.4rem;
-      align-content: start;
-      grid-template-columns: minmax(0, 1fr);
-    }
-    h3 {
-      margin: 0.8rem 0 0.1rem;
-      font-size: 0.9rem;
-    }
-    ul {
-      list-style: none;
-      margin: 0;
-      padding: 0.4rem 0 0;
-      display: grid;
-      gap: 0.55rem;
-    }
     li {
-      margin: 0;
-      padding-left: 0.8rem;
-      border-left: 4px solid var(--callus);
-
       &.danger {
         border-left-color: var(--do);
       }
@@ -106,11 +83,6 @@ import { PlanResult } from './plan-result';
     }
     ul + p {
       margin-top: 0.6rem;
-    }
-    @media (max-width: 1000px) {
-      :host {
-        grid-template-columns: minmax(0, 1fr);
-      }
     }
   `,
 })

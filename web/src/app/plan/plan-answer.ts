@@ -23,16 +23,29 @@ import { PlanWish } from './plan-wish';
   selector: 'hy-plan-answer',
   imports: [MatButton, CuttingMark, DayField, Field, FieldControl, PlanDefaults, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: {
+    class:
+      'grid grid-cols-[minmax(0,1fr)_minmax(16rem,20rem)] gap-y-5.5 gap-x-9.5 pt-4 border-t-2 border-ink max-[900px]:grid-cols-1',
+  },
   template: `
-    <div class="says" aria-live="polite" role="region" aria-label="What the plan means">
+    <div
+      class="says grid content-start gap-4"
+      aria-live="polite"
+      role="region"
+      aria-label="What the plan means"
+    >
       @for (a of answers(); track a.method) {
-        <div class="answer">
+        <div class="answer flex items-start gap-4">
           <hy-mark [piece]="a.piece" [state]="mark" [size]="64" />
           <div>
             @if (a.name) {
               <small>{{ a.name }}</small>
             }
-            <p class="sentence">{{ a.says }}</p>
+            <p
+              class="sentence max-w-none mb-1 font-bold text-2xl leading-snug font-head tracking-tight max-[900px]:text-lg"
+            >
+              {{ a.says }}
+            </p>
             <p class="quiet">{{ a.range }}</p>
             @if (a.outlook) {
               <p class="quiet">{{ a.outlook }}</p>
@@ -42,8 +55,12 @@ import { PlanWish } from './plan-wish';
       }
       <hy-plan-defaults />
     </div>
-    <form novalidate (submit)="$event.preventDefault(); save.emit()">
-      <div class="two">
+    <form
+      class="grid content-start gap-3.5"
+      novalidate
+      (submit)="$event.preventDefault(); save.emit()"
+    >
+      <div class="grid grid-cols-[repeat(auto-fit,minmax(8.8rem,1fr))] gap-3">
         @if (!wish.together()) {
           <hy-field label="How many" [problem]="desk.tried() ? cut.problems().count : ''">
             <input
@@ -91,55 +108,6 @@ import { PlanWish } from './plan-wish';
         <p class="quiet">{{ w }}</p>
       }
     </form>
-  `,
-  styles: `
-    :host {
-      display: grid;
-      grid-template-columns: minmax(0, 1fr) minmax(16rem, 20rem);
-      gap: 1.4rem 2.4rem;
-      padding-top: 1rem;
-      border-top: 2px solid var(--ink);
-    }
-    .says {
-      display: grid;
-      gap: 1rem;
-      align-content: start;
-    }
-    .answer {
-      display: flex;
-      gap: 1rem;
-      align-items: flex-start;
-    }
-    .sentence {
-      margin: 0 0 0.2rem;
-      font: 650 1.45rem/1.25 var(--head-face);
-      letter-spacing: -0.01em;
-      max-width: none;
-    }
-    .answer p.quiet {
-      margin: 0;
-    }
-    form {
-      display: grid;
-      gap: 0.9rem;
-      align-content: start;
-    }
-    .two {
-      display: grid;
-      grid-template-columns: repeat(auto-fit, minmax(8.8rem, 1fr));
-      gap: 0.8rem;
-    }
-    form p {
-      margin: 0;
-    }
-    @media (max-width: 900px) {
-      :host {
-        grid-template-columns: minmax(0, 1fr);
-      }
-      .sentence {
-        font-size: 1.2rem;
-      }
-    }
   `,
 })
 export class PlanAnswer {

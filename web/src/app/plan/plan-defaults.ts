@@ -42,16 +42,6 @@ import { Protocols } from './protocols';
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './plan-defaults.html',
   styles: `
-    .two {
-      display: grid;
-      grid-template-columns: repeat(auto-fill, minmax(13rem, 1fr));
-      gap: 1.1rem 1rem;
-    }
-    .hint {
-      color: var(--ink2);
-      font-size: 0.875rem;
-      display: block;
-    }
     mat-panel-title {
       flex: none;
       color: var(--living);
@@ -61,10 +51,6 @@ import { Protocols } from './protocols';
       color: var(--ink2);
       font-size: 0.9rem;
       line-height: 1.3;
-    }
-    hy-protocols {
-      display: block;
-      margin-bottom: 1rem;
     }
   `,
 })

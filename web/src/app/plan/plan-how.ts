@@ -57,12 +57,13 @@ const LAID_OUT: Partial<
     WayCards,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'grid gap-3' },
   template: `
     <section aria-labelledby="ways">
       <h2 id="ways" class="ruled">{{ title() }}</h2>
       <hy-way-cards [cards]="cards()" [chosen]="chosen()" (choose)="choose($event)" />
       @if (says(); as s) {
-        <p class="why" role="status">
+        <p class="why max-w-[80ch] mt-2.5" role="status">
           @if (s.short) {
             <strong>{{ s.short }}</strong>
           }
@@ -70,7 +71,7 @@ const LAID_OUT: Partial<
         </p>
       }
       @if (cut.method(); as m) {
-        <p class="why quiet">
+        <p class="why quiet max-w-[80ch] mt-2.5">
           {{ words.rule(cut.figures()?.why ?? m.rule) }}
           @if (laidOut(); as to) {
             <a [routerLink]="to.at" [queryParams]="{ mother: desk.draft().mother }">{{
@@ -89,26 +90,13 @@ const LAID_OUT: Partial<
         </mat-expansion-panel-header>
         <ng-template matExpansionPanelContent>
           <hy-chart
-            class="curve"
+            class="max-w-184"
             name="How many to take by the day of cutting"
             [tall]="230"
             [model]="c"
           />
         </ng-template>
       </mat-expansion-panel>
-    }
-  `,
-  styles: `
-    :host {
-      display: grid;
-      gap: 0.8rem;
-    }
-    .why {
-      margin: 0.6rem 0 0;
-      max-width: 80ch;
-    }
-    .curve {
-      max-width: 46rem;
     }
   `,
 })

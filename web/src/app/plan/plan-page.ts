@@ -48,7 +48,7 @@ import { PlanWish } from './plan-wish';
         <a matButton="filled" routerLink="/mothers/new">Add a mother</a>
       </div>
     } @else {
-      <div class="questions">
+      <div class="grid grid-cols-1 gap-5.5">
         <hy-plan-what (turn)="turnTo($event)" />
         @if (desk.plant()) {
           <hy-plan-how />
@@ -60,13 +60,6 @@ import { PlanWish } from './plan-wish';
           </p>
         }
       </div>
-    }
-  `,
-  styles: `
-    .questions {
-      display: grid;
-      grid-template-columns: minmax(0, 1fr);
-      gap: 1.4rem;
     }
   `,
 })

@@ -17,19 +17,27 @@ import { NumberPipe } from '../ui/number-pipe';
   selector: 'hy-plan-result',
   imports: [MatButton, NumberPipe, Field, FieldControl],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'grid grid-cols-1 gap-5.5' },
   template: `
     <section aria-labelledby="steps">
       <h2 id="steps" class="ruled">What to do when</h2>
-      <ol>
+      <ol class="mt-2 mb-3.5 mx-0 p-0 list-none">
         @for (step of steps(); track step.id) {
-          <li>
-            <span class="when">{{ words.span(step.from, step.to) }}</span>
+          <li
+            class="grid grid-cols-[8.5rem_minmax(0,1fr)] gap-3 py-1.5 border-b border-line max-[480px]:gap-0.5 max-[480px]:grid-cols-1"
+          >
+            <span class="max-[480px]:font-semibold">{{ words.span(step.from, step.to) }}</span>
             <span
-              ><strong>{{ step.title }}</strong> <small>{{ step.why }}</small></span
+              ><strong>{{ step.title }}</strong>
+              <small class="block quiet small">{{ step.why }}</small></span
             >
           </li>
         } @empty {
-          <li class="quiet">Nothing lies ahead.</li>
+          <li
+            class="quiet grid grid-cols-[8.5rem_minmax(0,1fr)] gap-3 py-1.5 border-b border-line max-[480px]:gap-0.5 max-[480px]:grid-cols-1"
+          >
+            Nothing lies ahead.
+          </li>
         }
       </ol>
       @if (steps().length > 0) {
@@ -40,31 +48,33 @@ import { NumberPipe } from '../ui/number-pipe';
     </section>
     <section aria-labelledby="materials">
       <h2 id="materials" class="ruled">What to lay ready</h2>
-      <ul>
+      <ul class="mt-2 mb-3.5 mx-0 p-0 list-none">
         @if (materials().medium; as m) {
-          <li>
+          <li class="py-1">
             <strong>{{ m.litres | hyNumber: 1 : true }} L of {{ m.name }}</strong
             >, dry:
             {{ parts() }}
           </li>
         }
         @if (materials().containers; as c) {
-          <li>
+          <li class="py-1">
             <strong>{{ c.count }} × {{ c.name }}</strong>
           </li>
         }
-        <li>
+        <li class="py-1">
           <strong>{{
             materials().labels === 1 ? 'A label' : materials().labels + ' labels'
           }}</strong>: name, date, code, arrow up
         </li>
         @for (item of materials().list; track item.what) {
-          <li>
+          <li class="py-1">
             <strong>{{ item.what }}</strong>: {{ item.why }}
           </li>
         }
         @if (materials().disinfectant; as d) {
-          <li class="disinfectant">
+          <li
+            class="disinfectant grid grid-cols-[minmax(0,1fr)_11rem] items-center gap-4 py-1 max-[480px]:gap-0.5 max-[480px]:grid-cols-1"
+          >
             <span>
               <strong>{{ d.kind === 'alcohol' ? 'Alcohol, 70 %' : 'Bleach, 0.5 %' }}</strong>
               @if (d.dilution; as mix) {
@@ -98,50 +108,6 @@ import { NumberPipe } from '../ui/number-pipe';
         </p>
       }
     </section>
-  `,
-  styles: `
-    :host {
-      display: grid;
-      gap: 1.4rem;
-      grid-template-columns: minmax(0, 1fr);
-    }
-    ol,
-    ul {
-      list-style: none;
-      padding: 0;
-      margin: 0.5rem 0 0.9rem;
-    }
-    ol li {
-      display: grid;
-      grid-template-columns: 8.5rem minmax(0, 1fr);
-      gap: 0.8rem;
-      padding: 0.4rem 0;
-      border-bottom: 1px solid var(--line);
-    }
-    ul li {
-      padding: 0.2rem 0;
-    }
-    small {
-      display: block;
-      color: var(--ink2);
-      font-size: 0.875rem;
-    }
-    .disinfectant {
-      display: grid;
-      grid-template-columns: minmax(0, 1fr) 11rem;
-      gap: 1rem;
-      align-items: center;
-    }
-    @media (max-width: 480px) {
-      ol li,
-      .disinfectant {
-        grid-template-columns: minmax(0, 1fr);
-        gap: 0.1rem;
-      }
-      .when {
-        font-weight: 600;
-      }
-    }
   `,
 })
 export class PlanResult {

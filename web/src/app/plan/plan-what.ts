@@ -29,9 +29,14 @@ import { StockSteppers } from './stock-steppers';
     StockSteppers,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'grid gap-3' },
   template: `
     <div class="fields">
-      <hy-field label="Mother" class="mother" [problem]="desk.tried() ? cut.problems().mother : ''">
+      <hy-field
+        label="Mother"
+        class="mother max-[1180px]:col-span-2"
+        [problem]="desk.tried() ? cut.problems().mother : ''"
+      >
         <mat-select [value]="draft().mother" (selectionChange)="turn.emit($event.value)">
           <mat-option value="">choose</mat-option>
           @for (m of desk.mothers(); track m.id) {
@@ -40,6 +45,7 @@ import { StockSteppers } from './stock-steppers';
         </mat-select>
       </hy-field>
       <mat-button-toggle-group
+        class="max-[1180px]:col-span-2"
         aria-label="What for"
         hideSingleSelectionIndicator
         [value]="draft().purpose"
@@ -106,7 +112,7 @@ import { StockSteppers } from './stock-steppers';
       }
     </div>
     @if (condition(); as c) {
-      <p [class]="'condition ' + c.verdict">
+      <p class="max-w-none" [class]="'condition ' + c.verdict">
         @if (desk.plant(); as p) {
           <i>{{ p.name }}</i>{{ p.like ? ' (figures of ' + p.like + ')' : '' }} ·
         }
@@ -118,14 +124,12 @@ import { StockSteppers } from './stock-steppers';
       <hy-stock-steppers [mother]="desk.mother()!" [taxon]="desk.plant()!.taxon" />
     }
     @if (wish.wrong()) {
-      <p class="quiet" role="status">Put the marked field right, and the ways are shown.</p>
+      <p class="quiet max-w-none" role="status">
+        Put the marked field right, and the ways are shown.
+      </p>
     }
   `,
   styles: `
-    :host {
-      display: grid;
-      gap: 0.7rem;
-    }
     .fields {
       display: grid;
       grid-template-columns:
@@ -138,10 +142,6 @@ import { StockSteppers } from './stock-steppers';
     hy-day {
       min-width: 0;
     }
-    p {
-      margin: 0;
-      max-width: none;
-    }
     .condition.stop strong,
     .condition.wait strong {
       color: var(--do);
@@ -149,10 +149,6 @@ import { StockSteppers } from './stock-steppers';
     @media (max-width: 1180px) {
       .fields {
         grid-template-columns: repeat(4, minmax(0, 1fr));
-      }
-      .mother,
-      mat-button-toggle-group {
-        grid-column: span 2;
       }
     }
     @media (max-width: 700px) {

@@ -45,7 +45,7 @@ function changedFrom(kept: object | undefined, now: Omit<ProtocolFields, 'name'>
     }
     <details>
       <summary>Save as my routine</summary>
-      <div>
+      <div class="grid grid-cols-[minmax(0,1fr)_auto] items-end gap-4">
         <hy-field label="Its name" [problem]="problem()">
           <input
             hyControl
@@ -59,14 +59,6 @@ function changedFrom(kept: object | undefined, now: Omit<ProtocolFields, 'name'>
         <button type="button" matButton="outlined" (click)="keep()">Save</button>
       </div>
     </details>
-  `,
-  styles: `
-    div {
-      display: grid;
-      grid-template-columns: minmax(0, 1fr) auto;
-      gap: 1rem;
-      align-items: end;
-    }
   `,
 })
 export class Protocols {

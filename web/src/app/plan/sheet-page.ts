@@ -17,9 +17,10 @@ import { namePage } from '../shell/page-title';
   selector: 'hy-sheet-page',
   imports: [MatButton, CuttingMark, PlanResult, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'grid grid-cols-1 gap-5.5 max-w-216 print:gap-3' },
   template: `
     @if (view(); as v) {
-      <div class="head">
+      <div class="head flex flex-wrap items-center gap-4">
         <hy-mark [piece]="v.piece" [state]="fresh" [size]="84" />
         <div>
           <p class="quiet small">
@@ -33,18 +34,20 @@ import { namePage } from '../shell/page-title';
             }}, {{ v.school }}, {{ v.space }}
           </p>
         </div>
-        <button type="button" matButton="filled" class="no-print" (click)="print()">Print</button>
+        <button type="button" matButton="filled" class="no-print ml-auto" (click)="print()">
+          Print
+        </button>
       </div>
-      <p class="up">
+      <p class="up flex items-center gap-3 font-semibold">
         <svg viewBox="0 0 24 40" width="24" height="40" aria-hidden="true">
           <path d="M12 38V4M4 12L12 4l8 8" />
         </svg>
         {{ v.polarity }}
       </p>
       <hy-plan-result [batch]="v.batch" />
-      <section aria-labelledby="care">
+      <section class="print:break-inside-avoid" aria-labelledby="care">
         <h2 id="care" class="ruled">Take care</h2>
-        <ul>
+        <ul class="my-2 mx-0 pl-4.5">
           @for (c of v.cautions; track c.title) {
             <li>
               <strong>{{ c.title }}.</strong> {{ c.advice }}
@@ -53,26 +56,26 @@ import { namePage } from '../shell/page-title';
         </ul>
         <p class="quiet small">Product labels, local law, doctors and vets have the last word.</p>
       </section>
-      <section aria-labelledby="pencil">
+      <section class="print:break-inside-avoid" aria-labelledby="pencil">
         <h2 id="pencil" class="ruled">Counted by pencil</h2>
         <div class="scroll" tabindex="0" role="region" aria-label="Room to count by pencil">
           <table>
             <thead>
               <tr>
-                <th scope="col">Day</th>
+                <th class="w-[14%]" scope="col">Day</th>
                 @for (c of columns; track c) {
-                  <th scope="col">{{ c }}</th>
+                  <th class="w-[14%]" scope="col">{{ c }}</th>
                 }
               </tr>
             </thead>
             <tbody>
               @for (line of lines; track line) {
                 <tr>
-                  <th scope="row">
+                  <th class="h-8.5 border-l border-line" scope="row">
                     <span class="unseen">Look {{ line }}</span>
                   </th>
                   @for (c of columns; track c) {
-                    <td></td>
+                    <td class="h-8.5 border-l border-line"></td>
                   }
                 </tr>
               }
@@ -86,53 +89,12 @@ import { namePage } from '../shell/page-title';
     }
   `,
   styles: `
-    :host {
-      display: grid;
-      gap: 1.4rem;
-      grid-template-columns: minmax(0, 1fr);
-      max-width: 54rem;
-    }
-    .head {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 1rem;
-      align-items: center;
-    }
-    .head button {
-      margin-left: auto;
-    }
-    .up {
-      display: flex;
-      gap: 0.8rem;
-      align-items: center;
-      font-weight: 600;
-    }
     .up path {
       fill: none;
       stroke: var(--ink);
       stroke-width: 3;
       stroke-linecap: round;
       stroke-linejoin: round;
-    }
-    ul {
-      padding-left: 1.1rem;
-      margin: 0.5rem 0;
-    }
-    tbody td,
-    tbody th {
-      height: 2.1rem;
-      border-left: 1px solid var(--line);
-    }
-    thead th {
-      width: 14%;
-    }
-    @media print {
-      :host {
-        gap: 0.8rem;
-      }
-      section {
-        break-inside: avoid;
-      }
     }
   `,
 })

@@ -30,13 +30,16 @@ type Has = Readonly<Partial<Record<MethodId, number>>>;
   imports: [MatIconButton, CuttingMark, Field, FieldControl],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <ul [attr.aria-label]="'What she has'">
-      <li class="lead">She has</li>
+    <ul
+      class="flex flex-wrap items-center gap-y-1.5 gap-x-5.5 m-0 p-0 list-none"
+      [attr.aria-label]="'What she has'"
+    >
+      <li class="lead flex items-center gap-2 quiet">She has</li>
       @for (row of rows(); track row.method) {
-        <li>
+        <li class="flex items-center gap-2">
           <hy-mark [piece]="row.piece" [size]="34" />
           <span>{{ row.name }}</span>
-          <span class="stepper">
+          <span class="stepper flex items-center max-[700px]:ml-auto">
             <button
               type="button"
               matIconButton
@@ -46,7 +49,12 @@ type Has = Readonly<Partial<Record<MethodId, number>>>;
             >
               −
             </button>
-            <hy-field unseen [label]="'She has, ' + row.name" [problem]="wrong()[row.method] ?? ''">
+            <hy-field
+              class="w-18.5"
+              unseen
+              [label]="'She has, ' + row.name"
+              [problem]="wrong()[row.method] ?? ''"
+            >
               <input
                 hyControl
                 inputmode="numeric"
@@ -69,36 +77,13 @@ type Has = Readonly<Partial<Record<MethodId, number>>>;
         </li>
       }
       @if (guessed()) {
-        <li class="quiet small">~ by her build, not counted: count what you want to take.</li>
+        <li class="quiet small flex items-center gap-2">
+          ~ by her build, not counted: count what you want to take.
+        </li>
       }
     </ul>
   `,
   styles: `
-    ul {
-      list-style: none;
-      margin: 0;
-      padding: 0;
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.4rem 1.4rem;
-      align-items: center;
-    }
-    li {
-      display: flex;
-      align-items: center;
-      gap: 0.45rem;
-      margin: 0;
-    }
-    .lead {
-      color: var(--ink2);
-    }
-    .stepper {
-      display: flex;
-      align-items: center;
-    }
-    .stepper hy-field {
-      width: 4.6rem;
-    }
     .stepper input {
       text-align: center;
     }
@@ -108,9 +93,6 @@ type Has = Readonly<Partial<Record<MethodId, number>>>;
     @media (max-width: 700px) {
       li:not(.lead, .small) {
         width: 100%;
-      }
-      .stepper {
-        margin-left: auto;
       }
     }
   `,

@@ -62,7 +62,9 @@ const BLANK: StrapDraft = { lengths: '400 360', section: '75', width: '' };
         <a routerLink="/plan" [queryParams]="{ mother: mother() }">plan</a> has its ways.
       </p>
     } @else if (plant()) {
-      <div class="sides">
+      <div
+        class="sides grid grid-cols-[minmax(0,1fr)_minmax(0,26rem)] gap-y-8 gap-x-12 narrow:grid-cols-1"
+      >
         <div>
           <div class="fields">
             <hy-field
@@ -106,10 +108,10 @@ const BLANK: StrapDraft = { lengths: '400 360', section: '75', width: '' };
             <p class="problem" role="alert">{{ problem() }}</p>
           }
           @if (view(); as v) {
-            <section aria-live="polite" aria-label="What the cuts give">
-              <p class="gives">
+            <section class="grid gap-3 mt-5.5" aria-live="polite" aria-label="What the cuts give">
+              <p class="font-bold text-3xl leading-tight font-head">
                 {{ v.plan.sections.length }} sections
-                <span
+                <span class="font-normal text-base leading-normal font-text quiet"
                   >about {{ words.number(v.plants.likely) }} plants, {{ v.plants.low }}–{{
                     v.plants.high
                   }}
@@ -129,9 +131,9 @@ const BLANK: StrapDraft = { lengths: '400 360', section: '75', width: '' };
               <div class="row">
                 <button matButton="filled" (click)="take()">Cut: put them on the bench</button>
               </div>
-              <ul>
+              <ul class="grid gap-2 m-0 p-0 list-none">
                 @for (c of cautions(); track c.title) {
-                  <li [class]="c.weight">
+                  <li class="pl-3 border-l-4 border-callus" [class]="c.weight">
                     <strong>{{ c.title }}.</strong> {{ c.advice }}
                   </li>
                 }

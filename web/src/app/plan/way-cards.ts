@@ -24,6 +24,9 @@ export interface WayCard {
   selector: 'hy-way-cards',
   imports: [CuttingMark, MatRipple],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: {
+    class: 'grid grid-cols-[repeat(auto-fill,minmax(13.5rem,1fr))] gap-3 max-[480px]:grid-cols-1',
+  },
   template: `
     @for (card of cards(); track card.id) {
       <button
@@ -33,7 +36,7 @@ export interface WayCard {
         [attr.aria-pressed]="card.id === chosen()"
         (click)="choose.emit(card)"
       >
-        <span class="top">
+        <span class="top flex items-center gap-1 w-full min-h-10">
           @for (piece of card.pieces; track $index) {
             <hy-mark [piece]="piece" [size]="38" />
           }
@@ -41,18 +44,18 @@ export interface WayCard {
             <small class="badge" [class.best]="card.badge !== 'poor'">{{ card.badge }}</small>
           }
         </span>
-        <strong>{{ card.name }}</strong>
+        <strong class="font-bold text-base leading-tight font-head">{{ card.name }}</strong>
         @if (card.take) {
-          <b>{{ card.take }}</b>
+          <b class="font-bold text-2xl leading-tight font-head">{{ card.take }}</b>
         }
         @for (line of card.lines; track $index) {
           <span>{{ line }}</span>
         }
         @if (card.ready) {
-          <span class="ready">{{ card.ready }}</span>
+          <span class="ready mt-1">{{ card.ready }}</span>
         }
         @if (card.refused) {
-          <span class="why">{{ card.refused }}</span>
+          <span class="why text-do small">{{ card.refused }}</span>
         }
         @if (card.quiet) {
           <small>{{ card.quiet }}</small>
@@ -61,11 +64,6 @@ export interface WayCard {
     }
   `,
   styles: `
-    :host {
-      display: grid;
-      grid-template-columns: repeat(auto-fill, minmax(13.5rem, 1fr));
-      gap: 0.8rem;
-    }
     button {
       display: flex;
       flex-direction: column;
@@ -90,13 +88,6 @@ export interface WayCard {
       background: transparent;
       border-style: dashed;
     }
-    .top {
-      display: flex;
-      width: 100%;
-      min-height: 40px;
-      align-items: center;
-      gap: 0.2rem;
-    }
     .badge {
       margin-left: auto;
       padding: 0.1rem 0.6rem;
@@ -109,15 +100,6 @@ export interface WayCard {
       color: var(--living);
       font-weight: 650;
     }
-    strong {
-      font: 650 1.02rem/1.2 var(--head-face);
-    }
-    b {
-      font: 650 1.5rem/1.1 var(--head-face);
-    }
-    .ready {
-      margin-top: 0.3rem;
-    }
     span:not(.top, .ready, .why),
     small {
       color: var(--ink2);
@@ -125,15 +107,6 @@ export interface WayCard {
     }
     button[aria-pressed='true'] :is(span, small):not(.badge) {
       color: var(--ink);
-    }
-    .why {
-      color: var(--do);
-      font-size: 0.9rem;
-    }
-    @media (max-width: 480px) {
-      :host {
-        grid-template-columns: minmax(0, 1fr);
-      }
     }
   `,
 })

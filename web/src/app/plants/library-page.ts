@@ -39,7 +39,7 @@ import { Field, FieldControl } from '../forms/field';
       <a matButton="text" class="push" routerLink="/marks">The marks</a>
       <a matButton="outlined" routerLink="/plants/new">Add a plant</a>
     </div>
-    <hy-field label="Find a plant" class="find">
+    <hy-field label="Find a plant" class="find max-w-96 mb-4">
       <input
         hyControl
         type="search"
@@ -49,8 +49,8 @@ import { Field, FieldControl } from '../forms/field';
         #find
       />
     </hy-field>
-    <div class="filters">
-      <hy-field label="Way">
+    <div class="filters flex flex-wrap items-center gap-3 mb-1.5">
+      <hy-field class="flex-[0_1_11rem] min-w-32" label="Way">
         <mat-select [value]="way()" (selectionChange)="way.set($event.value)">
           <mat-option value="">any</mat-option>
           @for (w of waysKnown; track w.id) {
@@ -58,7 +58,7 @@ import { Field, FieldControl } from '../forms/field';
           }
         </mat-select>
       </hy-field>
-      <hy-field label="Family">
+      <hy-field class="flex-[0_1_11rem] min-w-32" label="Family">
         <mat-select [value]="family()" (selectionChange)="family.set($event.value)">
           <mat-option value="">any</mat-option>
           @for (f of families(); track f) {
@@ -66,7 +66,7 @@ import { Field, FieldControl } from '../forms/field';
           }
         </mat-select>
       </hy-field>
-      <hy-field label="Light">
+      <hy-field class="flex-[0_1_11rem] min-w-32" label="Light">
         <mat-select [value]="light()" (selectionChange)="light.set($event.value)">
           <mat-option value="">any</mat-option>
           <mat-option value="sun">sun</mat-option>
@@ -81,78 +81,41 @@ import { Field, FieldControl } from '../forms/field';
       </mat-chip-listbox>
     </div>
     <p class="quiet" role="status">{{ rows().length }} plants</p>
-    <ul>
+    <ul class="m-0 p-0 list-none">
       @for (row of rows(); track row.id) {
         <li>
-          <a [routerLink]="['/plants', row.id]">
+          <a
+            class="grid grid-cols-[52px_minmax(12rem,1.3fr)_9rem_minmax(10rem,1.4fr)] items-center gap-4 min-h-16 border-b border-line text-ink no-underline phone:py-2 phone:px-0 phone:gap-y-0 phone:grid-cols-[52px_minmax(0,1fr)]"
+            [routerLink]="['/plants', row.id]"
+          >
             <hy-mark [piece]="row.piece" [state]="whole" [size]="52" />
-            <span class="who">
+            <span class="who grid leading-snug">
               <strong
                 ><i>{{ row.name }}</i></strong
               >
-              <span>{{ row.names }}</span>
+              <span class="quiet small">{{ row.names }}</span>
             </span>
             <span>{{ row.family }}</span>
-            <span class="ways">{{ row.ways }}</span>
+            <span class="ways quiet small">{{ row.ways }}</span>
           </a>
         </li>
       } @empty {
         <li class="quiet">
-          None {{ query() ? 'by that name' : 'like that' }}. <a routerLink="/plants/new">Add it</a>:
-          it borrows the figures of a plant it is like until you have your own.
+          None {{ query() ? 'by that name' : 'like that' }}.
+          <a
+            class="grid grid-cols-[52px_minmax(12rem,1.3fr)_9rem_minmax(10rem,1.4fr)] items-center gap-4 min-h-16 border-b border-line text-ink no-underline phone:py-2 phone:px-0 phone:gap-y-0 phone:grid-cols-[52px_minmax(0,1fr)]"
+            routerLink="/plants/new"
+            >Add it</a
+          >: it borrows the figures of a plant it is like until you have your own.
         </li>
       }
     </ul>
   `,
   styles: `
-    .find {
-      max-width: 24rem;
-      margin-bottom: 1rem;
-    }
-    .filters {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.8rem;
-      align-items: center;
-      margin-bottom: 0.4rem;
-    }
-    .filters hy-field {
-      flex: 0 1 11rem;
-      min-width: 8rem;
-    }
-    ul {
-      list-style: none;
-      margin: 0;
-      padding: 0;
-    }
-    li a {
-      display: grid;
-      grid-template-columns: 52px minmax(12rem, 1.3fr) 9rem minmax(10rem, 1.4fr);
-      gap: 1rem;
-      align-items: center;
-      min-height: 64px;
-      border-bottom: 1px solid var(--line);
-      color: var(--ink);
-      text-decoration: none;
-    }
     li a:hover strong {
       text-decoration: underline;
     }
-    .who {
-      display: grid;
-      line-height: 1.3;
-    }
-    .who span,
-    .ways {
-      color: var(--ink2);
-      font-size: 0.9rem;
-    }
     @media (max-width: 760px) {
-      li a {
-        grid-template-columns: 52px minmax(0, 1fr);
-        padding: 0.5rem 0;
-        row-gap: 0;
-      }
       li a > span:not(.who) {
         grid-column: 2;
       }

@@ -45,19 +45,21 @@ const STATES: readonly { readonly name: string; readonly state: MarkState }[] = 
       <h1>The marks</h1>
       <p class="quiet">one sign for one cutting, above and below the soil line</p>
     </div>
-    <ul class="rules">
+    <ul class="rules flex flex-wrap gap-y-1 gap-x-8 mt-0 mb-5 mx-0 p-0 list-none quiet">
       <li>Above the line: the piece, and its pups.</li>
       <li>On the line: the wound, a ring that closes while it calluses.</li>
       <li>Below it: roots, by length. A pot once it is potted on.</li>
       <li>Rot is hatched from the base up. Drying leaves an empty outline.</li>
     </ul>
     <div class="scroll" tabindex="0" role="region" aria-label="All marks in all states">
-      <table>
+      <table class="min-w-248">
         <thead>
           <tr>
-            <th scope="col"><span class="unseen">Piece</span></th>
+            <th class="w-19 align-bottom leading-tight" scope="col">
+              <span class="unseen">Piece</span>
+            </th>
             @for (s of states; track s.name) {
-              <th scope="col">{{ s.name }}</th>
+              <th class="w-19 align-bottom leading-tight" scope="col">{{ s.name }}</th>
             }
           </tr>
         </thead>
@@ -66,7 +68,7 @@ const STATES: readonly { readonly name: string; readonly state: MarkState }[] = 
             <tr>
               <th scope="row">{{ names[piece] }}</th>
               @for (s of states; track s.name) {
-                <td>
+                <td class="py-1.5 pl-0 pr-1.5">
                   <hy-mark
                     [piece]="piece"
                     [state]="s.state"
@@ -82,23 +84,6 @@ const STATES: readonly { readonly name: string; readonly state: MarkState }[] = 
     </div>
   `,
   styles: `
-    .rules {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.3rem 2rem;
-      list-style: none;
-      padding: 0;
-      margin: 0 0 1.25rem;
-      color: var(--ink2);
-    }
-    table {
-      min-width: 62rem;
-    }
-    thead th {
-      vertical-align: bottom;
-      line-height: 1.15;
-      width: 76px;
-    }
     th[scope='row'] {
       font-weight: 600;
       font-size: 0.9rem;
@@ -106,9 +91,6 @@ const STATES: readonly { readonly name: string; readonly state: MarkState }[] = 
       position: sticky;
       left: 0;
       background: var(--paper);
-    }
-    td {
-      padding: 0.35rem 0.4rem 0.35rem 0;
     }
   `,
 })

@@ -84,27 +84,6 @@ const plantTypedSchema: z.ZodType<PlantTyped> = z
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './own-figures.html',
-  styles: `
-    form {
-      display: grid;
-      grid-template-columns: minmax(0, 1fr);
-      gap: 1.4rem;
-      max-width: 62rem;
-    }
-    .pair {
-      display: grid;
-      grid-template-columns: repeat(auto-fit, minmax(13rem, 1fr));
-      gap: 1rem;
-    }
-    .worth {
-      min-width: 9.5rem;
-    }
-    .row {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.7rem;
-    }
-  `,
 })
 export class OwnFigures {
   private readonly actions = inject(Actions);

@@ -37,9 +37,10 @@ const GROWER = {
   selector: 'hy-taxon-page',
   imports: [EvidenceMark, MatButton, RouterLink, CuttingMark],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'grid grid-cols-1 gap-7' },
   template: `
     @if (taxon(); as t) {
-      <div class="page-head">
+      <div class="page-head m-0">
         <h1>
           <i>{{ plant()?.name }}</i>
         </h1>
@@ -48,7 +49,7 @@ const GROWER = {
         <a matButton="outlined" [routerLink]="['/plants', id(), 'own']">Your own figures</a>
       </div>
 
-      <p class="lead">{{ more() }}</p>
+      <p class="lead max-w-[60ch] mb-2 font-bold text-xl leading-snug font-head">{{ more() }}</p>
       <p>
         {{ grower() }} Band: {{ words.temperature(t.season.fromC) }} to
         {{ words.temperature(t.season.toC) }}
@@ -58,10 +59,10 @@ const GROWER = {
 
       <section aria-labelledby="ways">
         <h2 id="ways" class="ruled">Ways</h2>
-        <p class="quiet small legend">
+        <p class="quiet small legend flex flex-wrap gap-y-0 gap-x-2 max-w-none">
           <span>Figures are where most growers’ would lie. The mark says what each rests on:</span>
           @for (l of legend; track l.id) {
-            <span class="no-break">
+            <span class="whitespace-nowrap">
               <svg viewBox="0 0 18 18" aria-hidden="true" [class]="l.id">
                 <path fill-rule="evenodd" [attr.d]="l.path" />
               </svg>
@@ -70,7 +71,9 @@ const GROWER = {
           }
         </p>
         @for (way of ways(); track way.id) {
-          <article>
+          <article
+            class="grid grid-cols-[72px_minmax(12rem,1fr)_minmax(18rem,1.3fr)] items-center gap-5 py-3.5 border-b border-line narrow:grid-cols-[72px_minmax(0,1fr)]"
+          >
             <hy-mark [piece]="way.piece" [state]="whole" [size]="72" />
             <div>
               <h3>
@@ -81,10 +84,10 @@ const GROWER = {
               </h3>
               <p class="small">{{ way.rule }}</p>
             </div>
-            <dl>
+            <dl class="grid gap-1 narrow:col-span-full">
               @for (figure of way.figures; track figure.name) {
-                <div>
-                  <dt>{{ figure.name }}</dt>
+                <div class="grid grid-cols-[8rem_minmax(0,1fr)] gap-3">
+                  <dt class="quiet">{{ figure.name }}</dt>
                   <dd>
                     {{ figure.value }}
                     <hy-evidence [of]="way.name + ', ' + figure.name" [text]="figure.evidence" />
@@ -94,11 +97,13 @@ const GROWER = {
             </dl>
           </article>
         }
-        <h3 class="nots">Not by</h3>
-        <dl class="no">
+        <h3 class="mt-4.5 mb-1.5">Not by</h3>
+        <dl
+          class="grid grid-cols-[repeat(auto-fill,minmax(24rem,1fr))] gap-y-1 gap-x-8 quiet narrow:col-span-full phone:grid-cols-1"
+        >
           @for (no of nots(); track no.name) {
-            <div>
-              <dt>{{ no.name }}</dt>
+            <div class="grid grid-cols-[8rem_minmax(0,1fr)] gap-3">
+              <dt class="quiet">{{ no.name }}</dt>
               <dd>{{ no.why }}</dd>
             </div>
           }
@@ -107,10 +112,12 @@ const GROWER = {
 
       <section aria-labelledby="light">
         <h2 id="light" class="ruled">Light after roots</h2>
-        <ol class="steps">
+        <ol
+          class="steps grid grid-cols-[repeat(auto-fit,minmax(11rem,1fr))] gap-y-1.5 gap-x-6 m-0 py-2.5 px-0 list-none"
+        >
           @for (step of light(); track step.afterDays) {
-            <li>
-              <strong>{{
+            <li class="mb-1.5 pt-1.5 border-t-3 border-callus">
+              <strong class="block">{{
                 step.afterDays === 0 ? 'At first' : 'From day ' + step.afterDays
               }}</strong>
               {{ places[step.to] }}
@@ -120,13 +127,13 @@ const GROWER = {
       </section>
 
       @if (own()?.notes) {
-        <p class="notes">{{ own()?.notes }}</p>
+        <p class="notes whitespace-pre-wrap wrap-anywhere">{{ own()?.notes }}</p>
       }
       <section aria-labelledby="care">
         <h2 id="care" class="ruled">Take care</h2>
-        <ul>
+        <ul class="pl-4.5">
           @for (c of cautions(); track c.title) {
-            <li>
+            <li class="mb-1.5">
               <strong>{{ c.title }}.</strong> {{ c.advice }}
             </li>
           }
@@ -139,25 +146,6 @@ const GROWER = {
     }
   `,
   styles: `
-    .lead {
-      font: 650 1.25rem/1.3 var(--head-face);
-      max-width: 60ch;
-      margin: 0 0 0.5rem;
-    }
-    :host {
-      display: grid;
-      grid-template-columns: minmax(0, 1fr);
-      gap: 1.75rem;
-    }
-    .page-head {
-      margin: 0;
-    }
-    .legend {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0 0.5rem;
-      max-width: none;
-    }
     .legend svg {
       width: 16px;
       vertical-align: -3px;
@@ -171,79 +159,6 @@ const GROWER = {
       stroke: var(--ink2);
       stroke-width: 1.8;
       stroke-dasharray: 2 2;
-    }
-    .no-break {
-      white-space: nowrap;
-    }
-    article {
-      display: grid;
-      grid-template-columns: 72px minmax(12rem, 1fr) minmax(18rem, 1.3fr);
-      gap: 1.25rem;
-      align-items: center;
-      padding: 0.9rem 0;
-      border-bottom: 1px solid var(--line);
-    }
-    dl {
-      margin: 0;
-      display: grid;
-      gap: 0.2rem;
-    }
-    dl div {
-      display: grid;
-      grid-template-columns: 8rem minmax(0, 1fr);
-      gap: 0.75rem;
-    }
-    dt {
-      color: var(--ink2);
-    }
-    dd {
-      margin: 0;
-    }
-    .nots {
-      margin: 1.1rem 0 0.4rem;
-    }
-    dl.no {
-      color: var(--ink2);
-      grid-template-columns: repeat(auto-fill, minmax(24rem, 1fr));
-      gap: 0.2rem 2rem;
-    }
-    .steps {
-      display: grid;
-      grid-template-columns: repeat(auto-fit, minmax(11rem, 1fr));
-      gap: 0.4rem 1.5rem;
-      list-style: none;
-      padding: 0.6rem 0;
-      margin: 0;
-    }
-    .steps li {
-      border-top: 3px solid var(--callus);
-      padding-top: 0.4rem;
-    }
-    .steps strong {
-      display: block;
-    }
-    .notes {
-      white-space: pre-wrap;
-      overflow-wrap: anywhere;
-    }
-    ul {
-      padding-left: 1.1rem;
-    }
-    li {
-      margin-bottom: 0.4rem;
-    }
-    @media (max-width: 760px) {
-      dl.no {
-        grid-template-columns: minmax(0, 1fr);
-      }
-    }
-    @media (max-width: 1000px) {
-      article {
-        grid-template-columns: 72px minmax(0, 1fr);
-      }
-      dl {
-        grid-column: 1 / -1;
-      }
     }
   `,
 })

@@ -52,7 +52,7 @@ const BELOW = {
   template: `
     @if (scenario(); as s) {
       @let p = played()!;
-      <div class="page-head">
+      <div class="page-head m-0">
         <div>
           <p class="quiet small"><a routerLink="/plan/practice">Practice</a></p>
           <h1>{{ s.title }}</h1>
@@ -61,21 +61,23 @@ const BELOW = {
           From the start
         </button>
       </div>
-      <p class="quiet told">{{ s.told }}</p>
+      <p class="quiet told max-w-[70ch]">{{ s.told }}</p>
       @if (ended()) {
         <hy-practice-ending [played]="p" />
-        <div class="row">
+        <div class="row flex flex-wrap gap-2.5">
           <button matButton="filled" (click)="again()">Play it again</button>
           <a matButton="outlined" routerLink="/plan/practice">Another bench</a>
         </div>
       } @else {
         <section class="bench" aria-label="The bench">
-          <p class="day" role="status">
+          <p class="day max-w-[80ch] min-h-[3em]" role="status">
             <strong>Day {{ p.day }}</strong> of {{ s.days }}. {{ today() }}
           </p>
-          <ul class="pieces">
+          <ul
+            class="pieces grid grid-cols-[repeat(auto-fill,minmax(6.2rem,1fr))] gap-2.5 max-w-248 mt-2.5 mb-0 mx-0 p-0 list-none"
+          >
             @for (piece of pieces(); track $index) {
-              <li>
+              <li class="grid justify-items-center text-center small">
                 <hy-mark [piece]="drawn()" [state]="piece.state" [size]="56" [label]="piece.says" />
                 <span>{{ piece.looks }}</span>
                 @if (piece.below) {
@@ -85,8 +87,12 @@ const BELOW = {
             }
           </ul>
         </section>
-        <div class="acts" role="group" aria-label="What you do">
-          <div class="row">
+        <div
+          class="acts grid gap-3 pt-3 border-t-2 border-ink"
+          role="group"
+          aria-label="What you do"
+        >
+          <div class="row flex flex-wrap gap-2.5">
             @for (act of hands(); track act.id) {
               <button
                 matButton="outlined"
@@ -95,14 +101,24 @@ const BELOW = {
                 [attr.aria-keyshortcuts]="act.key"
                 (click)="does(act.id)"
               >
-                {{ act.says }} <kbd aria-hidden="true">{{ act.key }}</kbd>
+                {{ act.says }}
+                <kbd
+                  class="ml-1.5 font-normal text-xs leading-normal font-text opacity-80 phone:hidden"
+                  aria-hidden="true"
+                  >{{ act.key }}</kbd
+                >
               </button>
             }
           </div>
-          <div class="row">
+          <div class="row flex flex-wrap gap-2.5">
             @for (act of waits; track act.id) {
               <button matButton="filled" [attr.aria-keyshortcuts]="act.key" (click)="does(act.id)">
-                {{ act.says }} <kbd aria-hidden="true">{{ act.key }}</kbd>
+                {{ act.says }}
+                <kbd
+                  class="ml-1.5 font-normal text-xs leading-normal font-text opacity-80 phone:hidden"
+                  aria-hidden="true"
+                  >{{ act.key }}</kbd
+                >
               </button>
             }
             <button matButton="text" (click)="stopped.set(true)">
@@ -118,62 +134,11 @@ const BELOW = {
     }
   `,
   styles: `
-    :host {
-      display: grid;
-      gap: 1rem;
-      grid-template-columns: minmax(0, 1fr);
-    }
-    .page-head {
-      margin: 0;
-    }
-    .told {
-      max-width: 70ch;
-    }
-    .day {
-      max-width: 80ch;
-      min-height: 3em;
-    }
-    .pieces {
-      display: grid;
-      grid-template-columns: repeat(auto-fill, minmax(6.2rem, 1fr));
-      gap: 0.6rem;
-      list-style: none;
-      margin: 0.6rem 0 0;
-      padding: 0;
-      max-width: 62rem;
-    }
-    .pieces li {
-      display: grid;
-      justify-items: center;
-      text-align: center;
-      font-size: 0.9rem;
-    }
-    .acts {
-      display: grid;
-      gap: 0.7rem;
-      padding-top: 0.8rem;
-      border-top: 2px solid var(--ink);
-    }
-    .row {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.6rem;
-    }
     [aria-pressed='true'] {
       background: var(--callus-soft);
     }
-    kbd {
-      margin-left: 0.4rem;
-      font: 0.8rem var(--text-face);
-      opacity: 0.8;
-    }
-    @media (max-width: 760px) {
-      kbd {
-        display: none;
-      }
-    }
   `,
-  host: { '(document:keydown)': 'key($event)' },
+  host: { class: 'grid grid-cols-1 gap-4', '(document:keydown)': 'key($event)' },
 })
 export class PlayPage {
   private readonly store = inject(PracticeStore);

@@ -18,6 +18,7 @@ interface Row {
   selector: 'hy-practice-ending',
   imports: [Chart, Table],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'grid grid-cols-1 gap-5' },
   template: `
     @let e = ending();
     <p class="words" role="status">
@@ -31,7 +32,7 @@ interface Row {
             : e.needless + ' needless acts'
       }}.
     </p>
-    <ol>
+    <ol class="grid gap-1.5 max-w-[72ch] m-0 pl-5">
       @for (line of lessons(); track line) {
         <li>{{ line }}</li>
       }
@@ -44,20 +45,6 @@ interface Row {
       <h2 id="habits" class="ruled">The same luck by other habits</h2>
       <hy-table name="The same luck" [columns]="columns" [rows]="rows()" [marked]="mine" />
     </section>
-  `,
-  styles: `
-    :host {
-      display: grid;
-      gap: 1.2rem;
-      grid-template-columns: minmax(0, 1fr);
-    }
-    ol {
-      margin: 0;
-      padding-left: 1.3rem;
-      max-width: 72ch;
-      display: grid;
-      gap: 0.4rem;
-    }
   `,
 })
 export class PracticeEnding {

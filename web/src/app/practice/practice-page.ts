@@ -11,72 +11,34 @@ import { Confirm } from '../ui/confirm';
   selector: 'hy-practice-page',
   imports: [MatButton, PlanTabs, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'grid grid-cols-1 justify-items-start gap-4' },
   template: `
-    <div class="page-head">
+    <div class="page-head justify-self-stretch m-0">
       <h1>Practice</h1>
       <p class="quiet">play a bench day by day; nothing of it touches your journal</p>
     </div>
-    <hy-plan-tabs />
+    <hy-plan-tabs class="justify-self-stretch" />
     <p class="words">
       You see what a grower sees, and no more. At the end the truth is laid open, and the same luck
       is played again under other habits.
     </p>
-    <ol>
+    <ol class="w-full max-w-240 m-0 p-0 list-none">
       @for (row of rows(); track row.id) {
-        <li>
+        <li class="flex items-center justify-between gap-y-1.5 gap-x-6 py-2.5 border-b border-line">
           <div>
-            <a [routerLink]="['/plan/practice', row.id]">{{ row.title }}</a>
-            <span class="quiet">{{ row.told }}</span>
+            <a
+              class="inline-flex items-center min-h-11 font-bold text-lg"
+              [routerLink]="['/plan/practice', row.id]"
+              >{{ row.title }}</a
+            >
+            <span class="quiet block max-w-[64ch]">{{ row.told }}</span>
           </div>
-          <span class="state">{{ row.state }}</span>
+          <span class="state whitespace-nowrap font-semibold">{{ row.state }}</span>
         </li>
       }
     </ol>
     @if (any()) {
       <button matButton="text" class="no-print" (click)="wipe()">Wipe my practice</button>
-    }
-  `,
-  styles: `
-    :host {
-      display: grid;
-      gap: 1rem;
-      grid-template-columns: minmax(0, 1fr);
-      justify-items: start;
-    }
-    .page-head,
-    hy-plan-tabs {
-      justify-self: stretch;
-      margin: 0;
-    }
-    ol {
-      list-style: none;
-      margin: 0;
-      padding: 0;
-      width: 100%;
-      max-width: 60rem;
-    }
-    li {
-      display: flex;
-      gap: 0.4rem 1.5rem;
-      align-items: center;
-      justify-content: space-between;
-      padding: 0.6rem 0;
-      border-bottom: 1px solid var(--line);
-    }
-    li a {
-      display: inline-flex;
-      align-items: center;
-      min-height: 44px;
-      font-weight: 650;
-      font-size: 1.05rem;
-    }
-    li .quiet {
-      display: block;
-      max-width: 64ch;
-    }
-    .state {
-      white-space: nowrap;
-      font-weight: 600;
     }
   `,
 })

@@ -12,7 +12,7 @@ type Kind = (typeof KINDS)[number];
   selector: 'hy-icon-array',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <svg viewBox="0 0 262 104" aria-hidden="true">
+    <svg class="block w-full h-auto" viewBox="0 0 262 104" aria-hidden="true">
       @for (one of marks(); track $index) {
         <g [attr.class]="one.kind" [attr.transform]="one.at">
           @switch (one.kind) {
@@ -44,11 +44,6 @@ type Kind = (typeof KINDS)[number];
     </svg>
   `,
   styles: `
-    svg {
-      display: block;
-      width: 100%;
-      height: auto;
-    }
     path {
       fill: none;
       stroke: var(--ink2);

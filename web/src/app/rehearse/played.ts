@@ -18,14 +18,17 @@ import { Playing } from './playing';
   selector: 'hy-played',
   imports: [IconArray, MatButton, MatProgressBar],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'block' },
   template: `
     <div aria-live="polite">
       @if (played(); as p) {
         @if (p.ok) {
-          <div class="ways">
+          <div
+            class="ways grid grid-cols-[repeat(auto-fill,minmax(15rem,1fr))] gap-y-4 gap-x-6.5 mt-4"
+          >
             @for (o of p.outcomes; track $index) {
-              <article [class.best]="$index === best()">
-                <h2>
+              <article class="pt-2 border-t-3 border-line" [class.best]="$index === best()">
+                <h2 class="mb-1.5 text-lg">
                   {{ nameOf(o) }}
                   @if (removable().includes(o.name)) {
                     <button
@@ -39,10 +42,12 @@ import { Playing } from './playing';
                   }
                 </h2>
                 <hy-icon-array [outcome]="o" />
-                <p class="rooted">{{ says.rooted(o.rooted, 'rooted') }}</p>
-                <p>{{ says.others(o) }}</p>
-                <p>{{ says.days(o) }}</p>
-                <p class="quiet">
+                <p class="rooted my-0.5 font-bold text-lg leading-tight font-head">
+                  {{ says.rooted(o.rooted, 'rooted') }}
+                </p>
+                <p class="my-0.5">{{ says.others(o) }}</p>
+                <p class="my-0.5">{{ says.days(o) }}</p>
+                <p class="quiet my-0.5">
                   {{ words.rounded(o.waterings, 0) }} waterings,
                   {{ words.volume(o.litres * 1000) }}, {{ words.rounded(o.minutes, 0) }} min of
                   hands for 100
@@ -50,7 +55,7 @@ import { Playing } from './playing';
               </article>
             }
           </div>
-          <section aria-labelledby="apart">
+          <section class="mt-5.5" aria-labelledby="apart">
             <h2 id="apart" class="ruled">Set against each other</h2>
             <ul>
               @for (line of differences(); track $index) {
@@ -74,7 +79,7 @@ import { Playing } from './playing';
       }
     </div>
     @if (playing.far(); as far) {
-      <div class="far">
+      <div class="far grid grid-cols-[1fr_auto] items-center gap-4">
         <mat-progress-bar
           mode="determinate"
           [value]="100 * far"
@@ -90,40 +95,8 @@ import { Playing } from './playing';
     }
   `,
   styles: `
-    :host {
-      display: block;
-    }
-    .ways {
-      margin-top: 1rem;
-      display: grid;
-      grid-template-columns: repeat(auto-fill, minmax(15rem, 1fr));
-      gap: 1rem 1.6rem;
-    }
-    article {
-      border-top: 3px solid var(--line);
-      padding-top: 0.5rem;
-    }
     article.best {
       border-top-color: var(--living);
-    }
-    article h2 {
-      font-size: 1.05rem;
-      margin: 0 0 0.4rem;
-    }
-    article p {
-      margin: 0.15rem 0;
-    }
-    .rooted {
-      font: 650 1.15rem/1.2 var(--head-face);
-    }
-    section {
-      margin-top: 1.4rem;
-    }
-    .far {
-      display: grid;
-      grid-template-columns: 1fr auto;
-      align-items: center;
-      gap: 1rem;
     }
   `,
 })

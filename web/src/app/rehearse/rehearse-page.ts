@@ -94,8 +94,10 @@ const USUAL_COUNT = 10;
         (leaveOut)="leaveOut($event)"
       />
       @if (mine(); as m) {
-        <fieldset>
-          <legend>What if, in this plan</legend>
+        <fieldset
+          class="grid grid-cols-[repeat(auto-fill,minmax(14rem,1fr))] gap-y-1.5 gap-x-6.5 mt-5.5 mb-4 mx-0 pt-2.5 border-t border-line"
+        >
+          <legend class="pr-2.5 font-bold">What if, in this plan</legend>
           @if (m.widthMm !== null) {
             <label
               >Wound {{ words.length(m.widthMm) }}
@@ -177,7 +179,7 @@ const USUAL_COUNT = 10;
               </mat-select>
             </hy-field>
           }
-          <div class="row">
+          <div class="row flex flex-wrap gap-2.5 col-span-full">
             @if (kept().length < mostKept) {
               <button type="button" matButton="outlined" (click)="keepBeside()">
                 Keep this way beside the others
@@ -186,7 +188,7 @@ const USUAL_COUNT = 10;
             <button type="button" matButton="text" (click)="undo()">Undo my what-ifs</button>
           </div>
         </fieldset>
-        <section aria-labelledby="forecast">
+        <section class="mt-5.5" aria-labelledby="forecast">
           <h2 id="forecast" class="ruled">Forecast</h2>
           @if (desk.draft().forecast; as f) {
             <p role="status">{{ forecastSays(f) }} Kept with this plan.</p>
@@ -215,31 +217,9 @@ const USUAL_COUNT = 10;
     }
   `,
   styles: `
-    fieldset {
-      display: grid;
-      grid-template-columns: repeat(auto-fill, minmax(14rem, 1fr));
-      gap: 0.4rem 1.6rem;
-      border: 0;
-      border-top: 1px solid var(--line);
-      margin: 1.4rem 0 1rem;
-      padding: 0.6rem 0 0;
-    }
-    legend {
-      font-weight: 650;
-      padding-right: 0.6rem;
-    }
     mat-slider {
       --mat-slider-inactive-track-color: var(--ink2);
       width: calc(100% - 16px);
-    }
-    .row {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.6rem;
-      grid-column: 1 / -1;
-    }
-    section {
-      margin-top: 1.4rem;
     }
   `,
 })

@@ -33,7 +33,7 @@ export interface Counted {
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (matters().length > 0) {
-      <section aria-labelledby="matters">
+      <section class="mt-5.5" aria-labelledby="matters">
         <h2 id="matters" class="ruled">What matters most here</h2>
         <ol>
           @for (line of matters(); track $index) {
@@ -42,21 +42,13 @@ export interface Counted {
         </ol>
       </section>
     }
-    <section aria-labelledby="rests">
+    <section class="mt-5.5" aria-labelledby="rests">
       <h2 id="rests" class="ruled">What it rests on</h2>
-      <p>{{ rests() }}</p>
+      <p class="my-1">{{ rests() }}</p>
       @if (reach()) {
-        <p>{{ reach() }}</p>
+        <p class="my-1">{{ reach() }}</p>
       }
     </section>
-  `,
-  styles: `
-    section {
-      margin-top: 1.4rem;
-    }
-    p {
-      margin: 0.3rem 0;
-    }
   `,
 })
 export class WhatCounts {

@@ -45,11 +45,11 @@ import { WhatCounts, type Counted } from './what-counts';
         </p>
       }
       @if (came()) {
-        <p class="came">{{ came() }}</p>
+        <p class="came font-bold text-lg leading-snug font-head">{{ came() }}</p>
       }
       <hy-played [played]="played()" [waits]="true" [naming]="naming()" />
       @if (!a.came && batch()!.cut) {
-        <section aria-labelledby="forecast">
+        <section class="mt-5.5" aria-labelledby="forecast">
           <h2 id="forecast" class="ruled">Forecast</h2>
           @if (last(); as f) {
             <p role="status">
@@ -68,14 +68,6 @@ import { WhatCounts, type Counted } from './what-counts';
       @if (counted(); as c) {
         <hy-what-counts [of]="c" [choices]="false" />
       }
-    }
-  `,
-  styles: `
-    .came {
-      font: 650 1.15rem/1.3 var(--head-face);
-    }
-    section {
-      margin-top: 1.4rem;
     }
   `,
 })

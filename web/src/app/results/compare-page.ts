@@ -44,13 +44,13 @@ interface Side {
   imports: [Table, MatOption, MatSelect, Field, LedgerFilterBar, LedgerTabs, Chart],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="page-head">
+    <div class="page-head m-0">
       <h1>Compare ways</h1>
       <p class="quiet">which way roots more, and how sure that is</p>
     </div>
-    <hy-ledger-tabs />
+    <hy-ledger-tabs class="-mb-3" />
     <hy-ledger-filter />
-    <div class="fields">
+    <div class="fields grid grid-cols-[repeat(auto-fit,minmax(11rem,1fr))] gap-4">
       <hy-field label="By">
         <mat-select [value]="chosen().by" (selectionChange)="setBy($event.value)">
           @for (g of groupings; track g) {
@@ -80,17 +80,20 @@ interface Side {
       </hy-field>
     </div>
     @if (view(); as v) {
-      <section aria-live="polite" aria-label="What came of it">
-        <p class="words">{{ v.answer }}</p>
+      <section class="grid grid-cols-1 gap-3" aria-live="polite" aria-label="What came of it">
+        <p class="words max-w-[44ch] font-bold text-xl leading-snug font-head">{{ v.answer }}</p>
         <p>{{ v.figures }}</p>
         @for (line of v.more; track $index) {
           <p class="quiet">{{ line }}</p>
         }
       </section>
       @if (v.c.confounded.length > 0) {
-        <section class="mind" aria-labelledby="mind">
+        <section
+          class="grid grid-cols-1 gap-3 pl-4 border-l-4 border-callus"
+          aria-labelledby="mind"
+        >
           <h2 id="mind">They differ in other things too</h2>
-          <ul>
+          <ul class="m-0 pl-4.5">
             @for (line of v.c.confounded; track $index) {
               <li>{{ line }}</li>
             }
@@ -102,12 +105,12 @@ interface Side {
       } @else {
         <p>{{ v.trial }}</p>
       }
-      <section aria-labelledby="plate">
+      <section class="grid grid-cols-1 gap-3" aria-labelledby="plate">
         <h2 id="plate" class="ruled">Roots above, losses below</h2>
         <hy-chart [name]="v.c.a.name + ' against ' + v.c.b.name" [model]="v.chart" />
       </section>
       @if (all().length > 0) {
-        <section aria-labelledby="all">
+        <section class="grid grid-cols-1 gap-3" aria-labelledby="all">
           <h2 id="all" class="ruled">All of them</h2>
           <hy-table name="All groups side by side" [columns]="columns()" [rows]="all()" />
           <p class="quiet small">Corrected by Holm’s method for the number of groups.</p>
@@ -127,21 +130,6 @@ interface Side {
     }
   `,
   styleUrl: './pages.scss',
-  styles: `
-    .fields {
-      display: grid;
-      grid-template-columns: repeat(auto-fit, minmax(11rem, 1fr));
-      gap: 1rem;
-    }
-    .mind {
-      border-left: 4px solid var(--callus);
-      padding-left: 1rem;
-    }
-    ul {
-      margin: 0;
-      padding-left: 1.1rem;
-    }
-  `,
 })
 export class ComparePage {
   private readonly ledger = inject(Ledger);

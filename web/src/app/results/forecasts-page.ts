@@ -17,11 +17,11 @@ import { LedgerTabs } from './ledger-tabs';
   imports: [Chart, LedgerTabs, RouterLink, Table],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="page-head">
+    <div class="page-head m-0">
       <h1>Forecasts</h1>
       <p class="quiet">what was said beforehand, held against what came</p>
     </div>
-    <hy-ledger-tabs />
+    <hy-ledger-tabs class="-mb-3" />
     @if (held().forecasts.length === 0) {
       <p>
         No forecast was kept yet. Keep one in <a routerLink="/plan/rehearse">Try it first</a>, or
@@ -30,7 +30,7 @@ import { LedgerTabs } from './ledger-tabs';
     } @else {
       <p>{{ ranges() }}</p>
       @if (held().bins.length > 0) {
-        <section aria-labelledby="said">
+        <section class="grid grid-cols-1 gap-3" aria-labelledby="said">
           <h2 id="said" class="ruled">Said, and come true</h2>
           <hy-chart name="Said and come true" [tall]="tall()" [model]="chart()" />
           <p class="quiet small">

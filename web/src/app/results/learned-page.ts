@@ -52,20 +52,20 @@ interface Learned {
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="page-head">
+    <div class="page-head m-0">
       <h1>What it has learned</h1>
       <p class="quiet">what this bench has taught, beside what the guide came with</p>
     </div>
-    <hy-ledger-tabs />
-    <section aria-labelledby="wounds">
+    <hy-ledger-tabs class="-mb-3" />
+    <section class="grid grid-cols-1 gap-3" aria-labelledby="wounds">
       <h2 id="wounds" class="ruled">Wounds</h2>
       <p>{{ wounds() }}</p>
     </section>
-    <section aria-labelledby="rot">
+    <section class="grid grid-cols-1 gap-3" aria-labelledby="rot">
       <h2 id="rot" class="ruled">Rot</h2>
       <p>{{ rot() }}</p>
     </section>
-    <section aria-labelledby="ways">
+    <section class="grid grid-cols-1 gap-3" aria-labelledby="ways">
       <h2 id="ways" class="ruled">Success and roots</h2>
       @if (rows().length === 0) {
         <p>Nothing yet: a batch teaches once roots or losses were counted.</p>
@@ -80,12 +80,12 @@ interface Learned {
             <a [routerLink]="['/plants', row.taxon]"
               ><i>{{ row.plant }}</i></a
             >
-            <span class="quiet way">{{ row.method }}</span>
+            <span class="quiet way block font-normal">{{ row.method }}</span>
           </ng-template>
         </hy-table>
       }
     </section>
-    <section aria-labelledby="afresh">
+    <section class="grid grid-cols-1 gap-3" aria-labelledby="afresh">
       <h2 id="afresh" class="ruled">Start afresh</h2>
       @if (since(); as s) {
         <p>
@@ -101,18 +101,25 @@ interface Learned {
           After a new bench, a new water or another hand, what was learned before may not hold. The
           records stay; only the learning begins on a day.
         </p>
-        <div class="afresh">
+        <div
+          class="afresh grid grid-cols-[14rem_minmax(12rem,26rem)_auto] items-start gap-4 phone:grid-cols-1"
+        >
           <hy-day label="Learn from batches cut since" [max]="today()" [value]="today()" #from />
           <hy-field label="Why" [problem]="freshProblem()">
             <input hyControl type="text" maxlength="400" #why />
           </hy-field>
-          <button type="button" matButton="outlined" (click)="learnFrom(from.value(), why.value)">
+          <button
+            class="justify-self-start mt-6.5 phone:mt-0"
+            type="button"
+            matButton="outlined"
+            (click)="learnFrom(from.value(), why.value)"
+          >
             Start afresh
           </button>
         </div>
       }
     </section>
-    <section aria-labelledby="batches">
+    <section class="grid grid-cols-1 gap-3" aria-labelledby="batches">
       <h2 id="batches" class="ruled">Batches it rests on</h2>
       <p class="quiet">
         Settled ones teach wholly, open ones as far as they have come. One that went wrong for a
@@ -122,33 +129,6 @@ interface Learned {
     </section>
   `,
   styleUrl: './pages.scss',
-  styles: `
-    section > .plain {
-      justify-self: start;
-    }
-    .afresh {
-      display: grid;
-      grid-template-columns: 14rem minmax(12rem, 26rem) auto;
-      gap: 1rem;
-      align-items: start;
-    }
-    .afresh > button {
-      margin-top: 1.65rem;
-      justify-self: start;
-    }
-    .way {
-      display: block;
-      font-weight: 400;
-    }
-    @media (max-width: 760px) {
-      .afresh {
-        grid-template-columns: minmax(0, 1fr);
-      }
-      .afresh > button {
-        margin-top: 0;
-      }
-    }
-  `,
 })
 export class LearnedPage {
   private readonly state = inject(Journal).state;

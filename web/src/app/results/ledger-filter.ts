@@ -11,9 +11,14 @@ import { Field } from '../forms/field';
   selector: 'hy-ledger-filter',
   imports: [MatButton, MatOption, MatSelect, Field],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'grid gap-2.5' },
   template: `
-    <div class="row" role="group" aria-label="Only some batches">
-      <hy-field label="Only by">
+    <div
+      class="row flex flex-wrap items-end gap-y-2.5 gap-x-3.5"
+      role="group"
+      aria-label="Only some batches"
+    >
+      <hy-field class="flex-[0_1_14rem] min-w-36 max-[480px]:flex-[1_1_9rem]" label="Only by">
         <mat-select [value]="chosen() ?? ''" (selectionChange)="choose($event.value)">
           <mat-option value="">all batches</mat-option>
           @for (g of groupings; track g) {
@@ -22,7 +27,10 @@ import { Field } from '../forms/field';
         </mat-select>
       </hy-field>
       @if (chosen(); as g) {
-        <hy-field [label]="'Which ' + nameOf[g].toLowerCase()">
+        <hy-field
+          class="flex-[0_1_14rem] min-w-36 max-[480px]:flex-[1_1_9rem]"
+          [label]="'Which ' + nameOf[g].toLowerCase()"
+        >
           <mat-select value="" (selectionChange)="only(g, $event.value)">
             <mat-option value="">choose</mat-option>
             @for (c of choices() ?? []; track c.name) {
@@ -52,27 +60,13 @@ import { Field } from '../forms/field';
       </p>
     }
     @if (ledger.progress(); as p) {
-      <p class="reading" role="status">
+      <p class="reading flex items-center gap-3 quiet" role="status">
         <progress [value]="p.done" [max]="p.of" aria-label="Batches read"></progress>
         Reading {{ p.done }} of {{ p.of }} batches
       </p>
     }
   `,
   styles: `
-    :host {
-      display: grid;
-      gap: 0.6rem;
-    }
-    .row {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.6rem 0.9rem;
-      align-items: end;
-    }
-    hy-field {
-      flex: 0 1 14rem;
-      min-width: 9rem;
-    }
     .chip {
       background: var(--living-soft);
       border-color: var(--living);
@@ -81,19 +75,8 @@ import { Field } from '../forms/field';
       stroke: currentColor;
       stroke-width: 1.8;
     }
-    .reading {
-      display: flex;
-      gap: 0.8rem;
-      align-items: center;
-      color: var(--ink2);
-    }
     progress {
       accent-color: var(--living);
-    }
-    @media (max-width: 480px) {
-      hy-field {
-        flex: 1 1 9rem;
-      }
     }
   `,
 })

@@ -48,6 +48,7 @@ const FEW = 40;
     LedgerTabs,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'grid grid-cols-1 gap-6.5' },
   templateUrl: './ledger-page.html',
   styleUrl: './ledger-page.scss',
 })

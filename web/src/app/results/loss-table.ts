@@ -9,6 +9,7 @@ import { Table } from '../ui/table';
   selector: 'hy-loss-table',
   imports: [CellOf, Table],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'grid grid-cols-1 gap-1.5' },
   template: `
     @if (rows().length === 0) {
       <h2 class="ruled">{{ heading() }}</h2>
@@ -17,44 +18,21 @@ import { Table } from '../ui/table';
       <hy-table heading [name]="heading()" [columns]="columns" [rows]="rows()">
         <ng-template hyCell="lost" [of]="rows()" let-row>
           @if (row.lost; as s) {
-            <span class="whisker" aria-hidden="true">
-              <i [style.left.%]="s.low * 100" [style.right.%]="100 - s.high * 100"></i>
-              <em [style.left.%]="s.share * 100"></em>
+            <span class="relative block h-3 min-w-18 border-b border-line" aria-hidden="true">
+              <i
+                class="absolute top-1 h-1 min-w-0.5 bg-rot opacity-45"
+                [style.left.%]="s.low * 100"
+                [style.right.%]="100 - s.high * 100"
+              ></i>
+              <em
+                class="absolute top-0 w-[3px] h-[11px] -ml-px bg-rot"
+                [style.left.%]="s.share * 100"
+              ></em>
             </span>
             {{ words.percentSpan(s) }}
           }
         </ng-template>
       </hy-table>
-    }
-  `,
-  styles: `
-    :host {
-      display: grid;
-      gap: 0.4rem;
-      grid-template-columns: minmax(0, 1fr);
-    }
-    .whisker {
-      position: relative;
-      display: block;
-      height: 12px;
-      min-width: 4.5rem;
-      border-bottom: 1px solid var(--line);
-    }
-    i {
-      position: absolute;
-      top: 4px;
-      height: 4px;
-      min-width: 2px;
-      background: var(--rot);
-      opacity: 0.45;
-    }
-    em {
-      position: absolute;
-      top: 0;
-      width: 3px;
-      height: 11px;
-      margin-left: -1px;
-      background: var(--rot);
     }
   `,
 })

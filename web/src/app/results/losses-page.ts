@@ -22,21 +22,23 @@ const STRENGTH = {
   imports: [LedgerFilterBar, LedgerTabs, LossTable, Chart, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="page-head">
+    <div class="page-head m-0">
       <h1>Losses</h1>
       <p class="quiet">where and when this bench loses cuttings</p>
     </div>
-    <hy-ledger-tabs />
+    <hy-ledger-tabs class="-mb-3" />
     <hy-ledger-filter />
     @if (lost(); as v) {
       @if (v.weeks.length === 0) {
         <p>Nothing lost yet, or nothing counted.</p>
       } @else {
-        <section aria-labelledby="stands-out">
+        <section class="grid grid-cols-1 gap-3" aria-labelledby="stands-out">
           <h2 id="stands-out" class="ruled">What stands out</h2>
           @for (f of found().findings; track f.words) {
-            <article>
-              <p class="words">{{ f.words }}</p>
+            <article class="grid gap-1 py-1.5">
+              <p class="words max-w-[44ch] font-bold text-xl leading-snug font-head">
+                {{ f.words }}
+              </p>
               <p>{{ f.strength }}, {{ f.looked }}. {{ f.range }}</p>
               <p class="quiet small">
                 Behind it:
@@ -46,7 +48,9 @@ const STRENGTH = {
               </p>
             </article>
           } @empty {
-            <p class="words">Nothing stands out from chance.</p>
+            <p class="words max-w-[44ch] font-bold text-xl leading-snug font-head">
+              Nothing stands out from chance.
+            </p>
             <p>
               {{
                 found().looked === 0
@@ -60,15 +64,17 @@ const STRENGTH = {
             </p>
           }
         </section>
-        <section aria-labelledby="weeks">
+        <section class="grid grid-cols-1 gap-3" aria-labelledby="weeks">
           <h2 id="weeks" class="ruled">By weeks since the cut</h2>
           <hy-chart name="Losses by weeks since the cut" [tall]="260" [model]="charts()!.weeks" />
         </section>
-        <section aria-labelledby="year">
+        <section class="grid grid-cols-1 gap-3" aria-labelledby="year">
           <h2 id="year" class="ruled">By week of the year</h2>
           <hy-chart name="Losses by week of the year" [tall]="260" [model]="charts()!.year" />
         </section>
-        <div class="pair">
+        <div
+          class="pair grid grid-cols-[repeat(auto-fit,minmax(min(26rem,100%),1fr))] items-start gap-y-6.5 gap-x-9.5"
+        >
           <hy-loss-table heading="By days from cut to first water" [rows]="v.byWater" />
           <hy-loss-table heading="By first water: before it was safe, or after" [rows]="v.byGate" />
           <hy-loss-table
@@ -89,19 +95,6 @@ const STRENGTH = {
     }
   `,
   styleUrl: './pages.scss',
-  styles: `
-    article {
-      display: grid;
-      gap: 0.2rem;
-      padding: 0.4rem 0;
-    }
-    .pair {
-      display: grid;
-      grid-template-columns: repeat(auto-fit, minmax(min(26rem, 100%), 1fr));
-      gap: 1.6rem 2.4rem;
-      align-items: start;
-    }
-  `,
 })
 export class LossesPage {
   private readonly ledger = inject(Ledger);

@@ -38,11 +38,11 @@ const GROUPED_BY: readonly Grouping[] = ['method', 'mix', 'plant', 'school', 'sp
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="page-head">
+    <div class="page-head m-0">
       <h1>Money and time</h1>
       <p class="quiet">what a finished plant cost, and what the losses were worth</p>
     </div>
-    <hy-ledger-tabs />
+    <hy-ledger-tabs class="-mb-3" />
     <hy-ledger-filter />
     @if (money(); as m) {
       @if (m.all.batches === 0) {
@@ -50,8 +50,8 @@ const GROUPED_BY: readonly Grouping[] = ['method', 'mix', 'plant', 'school', 'sp
           No batch is settled yet: what still grows has cost its minutes and gives no plant yet.
         </p>
       } @else {
-        <section aria-label="Over all">
-          <p class="words">
+        <section class="grid grid-cols-1 gap-3" aria-label="Over all">
+          <p class="words max-w-[44ch] font-bold text-xl leading-snug font-head">
             @if (m.all.perPlant; as p) {
               A finished plant cost {{ words.money(p.value) }}{{ inBrackets(moneySpan(p)) }}
             } @else {
@@ -77,10 +77,10 @@ const GROUPED_BY: readonly Grouping[] = ['method', 'mix', 'plant', 'school', 'sp
             </p>
           }
         </section>
-        <section aria-labelledby="rows">
-          <div class="head">
+        <section class="grid grid-cols-1 gap-3" aria-labelledby="rows">
+          <div class="head flex flex-wrap items-end justify-between gap-y-2 gap-x-6">
             <h2 id="rows">Row by row</h2>
-            <hy-field label="A row for each">
+            <hy-field class="w-40" label="A row for each">
               <mat-select [value]="grouping()" (selectionChange)="choose($event.value)">
                 @for (g of groupings; track g) {
                   <mat-option [value]="g">
@@ -104,22 +104,6 @@ const GROUPED_BY: readonly Grouping[] = ['method', 'mix', 'plant', 'school', 'sp
     }
   `,
   styleUrl: './pages.scss',
-  styles: `
-    .head hy-field {
-      width: 10rem;
-    }
-    .head {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.5rem 1.5rem;
-      align-items: end;
-      justify-content: space-between;
-    }
-    .words .quiet {
-      font-weight: 400;
-      font-size: 1.05rem;
-    }
-  `,
 })
 export class MoneyPage {
   private readonly journal = inject(Journal);

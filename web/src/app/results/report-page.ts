@@ -25,15 +25,15 @@ import { Table } from '../ui/table';
   imports: [Table, MatButton, DayField, CountedTable, NumberPipe, LedgerTabs, LossTable, Chart],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="page-head">
+    <div class="page-head m-0">
       <h1>Season report</h1>
       <p class="quiet">{{ between() }}</p>
       <button type="button" matButton="filled" class="push no-print" (click)="print()">
         Print, or save as PDF
       </button>
     </div>
-    <hy-ledger-tabs />
-    <div class="fields no-print">
+    <hy-ledger-tabs class="-mb-3" />
+    <div class="fields no-print grid grid-cols-[repeat(auto-fill,minmax(11rem,14rem))] gap-4">
       <hy-day
         label="Cut from"
         [problem]="problem()"
@@ -47,8 +47,8 @@ import { Table } from '../ui/table';
         <p>Nothing was cut between these days. Choose others.</p>
       } @else {
         @let o = r.overall;
-        <section aria-label="In short">
-          <p class="words">
+        <section class="grid grid-cols-1 gap-3 print:break-inside-avoid" aria-label="In short">
+          <p class="words max-w-[44ch] font-bold text-xl leading-snug font-head">
             {{ r.batches }} {{ r.batches === 1 ? 'batch' : 'batches' }},
             {{ o.count.stuck }} cuttings set: {{ o.count.rooted }} have rooted,
             {{ share(o.shares.rooted) }}.
@@ -73,27 +73,34 @@ import { Table } from '../ui/table';
           }
         </section>
         @if (plate(); as c) {
-          <section aria-labelledby="plate">
+          <section class="grid grid-cols-1 gap-3 print:break-inside-avoid" aria-labelledby="plate">
             <h2 id="plate" class="ruled">Emergence</h2>
             <hy-chart name="Emergence of the season" [model]="c" />
           </section>
         }
-        <hy-counted-table heading="By method" [rows]="r.methods" />
-        <hy-counted-table heading="By plant" [rows]="r.plants" />
+        <hy-counted-table class="print:break-inside-avoid" heading="By method" [rows]="r.methods" />
+        <hy-counted-table class="print:break-inside-avoid" heading="By plant" [rows]="r.plants" />
         @if (losses(); as c) {
-          <section aria-labelledby="losses">
+          <section class="grid grid-cols-1 gap-3 print:break-inside-avoid" aria-labelledby="losses">
             <h2 id="losses" class="ruled">Losses by weeks since the cut</h2>
             <hy-chart name="Losses of the season" [tall]="260" [model]="c" />
           </section>
         }
-        <hy-loss-table heading="Losses by days from cut to first water" [rows]="r.byWater" />
-        <section aria-label="Money and time">
+        <hy-loss-table
+          class="print:break-inside-avoid"
+          heading="Losses by days from cut to first water"
+          [rows]="r.byWater"
+        />
+        <section
+          class="grid grid-cols-1 gap-3 print:break-inside-avoid"
+          aria-label="Money and time"
+        >
           <hy-table name="Money and time" heading [columns]="moneyColumns" [rows]="r.money" />
         </section>
         @if (trials().length > 0) {
-          <section aria-labelledby="trials">
+          <section class="grid grid-cols-1 gap-3 print:break-inside-avoid" aria-labelledby="trials">
             <h2 id="trials" class="ruled">Trials</h2>
-            <ul>
+            <ul class="m-0 pl-4.5">
               @for (t of trials(); track t.id) {
                 <li>
                   <strong>{{ t.name }}.</strong> {{ t.says }}
@@ -112,24 +119,6 @@ import { Table } from '../ui/table';
     }
   `,
   styleUrl: './pages.scss',
-  styles: `
-    .fields {
-      display: grid;
-      grid-template-columns: repeat(auto-fill, minmax(11rem, 14rem));
-      gap: 1rem;
-    }
-    ul {
-      margin: 0;
-      padding-left: 1.1rem;
-    }
-    @media print {
-      section,
-      hy-counted-table,
-      hy-loss-table {
-        break-inside: avoid;
-      }
-    }
-  `,
 })
 export class ReportPage {
   protected readonly moneyColumns: readonly Column<MoneyRow>[] = [

@@ -77,32 +77,6 @@ const WORTH = 0.2;
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './trial-form.html',
   styleUrl: './pages.scss',
-  styles: `
-    form {
-      display: grid;
-      gap: 1.8rem;
-      grid-template-columns: minmax(0, 1fr);
-    }
-    .fields {
-      display: grid;
-      grid-template-columns: repeat(auto-fit, minmax(12rem, 1fr));
-      gap: 1rem;
-    }
-    .wide {
-      grid-column: 1 / -1;
-      max-width: 40rem;
-    }
-    ul {
-      margin: 0;
-      padding-left: 1.1rem;
-      max-width: 68ch;
-    }
-    .row {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.8rem;
-    }
-  `,
 })
 export class TrialForm {
   private readonly actions = inject(Actions);

@@ -43,10 +43,10 @@ interface ArmRow {
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (view(); as v) {
-      <div class="page-head">
+      <div class="page-head m-0">
         <h1>{{ v.name }}</h1>
         <p class="quiet">{{ v.about }}</p>
-        <span class="push no-print">
+        <span class="push no-print inline-flex gap-1.5">
           <a matButton="text" routerLink="/results/trials">Trials</a>
           <button type="button" matButton="outlined" (click)="print()">Print the report</button>
         </span>
@@ -54,35 +54,42 @@ interface ArmRow {
       @if (v.question) {
         <p>{{ v.question }}</p>
       }
-      <section aria-live="polite" aria-label="The answer">
-        <p class="words">{{ v.verdict }}</p>
+      <section
+        class="grid grid-cols-1 gap-3 print:break-inside-avoid"
+        aria-live="polite"
+        aria-label="The answer"
+      >
+        <p class="words max-w-[44ch] font-bold text-xl leading-snug font-head">{{ v.verdict }}</p>
         @for (line of v.figures; track $index) {
           <p>{{ line }}</p>
         }
       </section>
       @if (v.departures.length > 0) {
-        <section class="mind" aria-labelledby="mind">
+        <section
+          class="grid grid-cols-1 gap-3 pl-4 border-l-4 border-callus print:break-inside-avoid"
+          aria-labelledby="mind"
+        >
           <h2 id="mind">Not run as designed</h2>
-          <ul>
+          <ul class="max-w-[68ch] m-0 pl-4.5">
             @for (line of v.departures; track line) {
               <li>{{ line }}</li>
             }
           </ul>
         </section>
       }
-      <section aria-label="Arms">
+      <section class="grid grid-cols-1 gap-3 print:break-inside-avoid" aria-label="Arms">
         <hy-table name="Arms" heading [columns]="columns" [rows]="v.arms" />
       </section>
-      <section aria-labelledby="tray">
+      <section class="grid grid-cols-1 gap-3 print:break-inside-avoid" aria-labelledby="tray">
         <h2 id="tray" class="ruled">The tray, as the lot fell</h2>
         <hy-trial-map [cells]="v.cells" [columns]="v.columns" [piece]="v.piece" />
         <p class="quiet small">
           Every row is a block: each arm as often as the others, places by lot. Seed {{ v.seed }}.
         </p>
       </section>
-      <section aria-labelledby="agreed">
+      <section class="grid grid-cols-1 gap-3 print:break-inside-avoid" aria-labelledby="agreed">
         <h2 id="agreed" class="ruled">Agreed before the first cut</h2>
-        <ul>
+        <ul class="max-w-[68ch] m-0 pl-4.5">
           <li>{{ v.size }}</li>
           @for (rule of v.rules; track rule) {
             <li>{{ rule }}</li>
@@ -90,10 +97,13 @@ interface ArmRow {
         </ul>
       </section>
       @if (v.open) {
-        <section aria-labelledby="give-up" class="no-print">
+        <section
+          aria-labelledby="give-up"
+          class="no-print grid grid-cols-1 gap-3 print:break-inside-avoid"
+        >
           <h2 id="give-up" class="ruled">Give it up</h2>
-          <div class="row">
-            <hy-field label="Why" [problem]="problem()">
+          <div class="row flex flex-wrap items-end gap-4">
+            <hy-field class="flex-[0_1_26rem]" label="Why" [problem]="problem()">
               <input hyControl type="text" maxlength="400" #why />
             </hy-field>
             <button type="button" matButton="outlined" (click)="giveUp(why.value)">
@@ -109,35 +119,6 @@ interface ArmRow {
     }
   `,
   styleUrl: './pages.scss',
-  styles: `
-    ul {
-      margin: 0;
-      padding-left: 1.1rem;
-      max-width: 68ch;
-    }
-    .push {
-      display: inline-flex;
-      gap: 0.4rem;
-    }
-    .mind {
-      border-left: 4px solid var(--callus);
-      padding-left: 1rem;
-    }
-    .row {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 1rem;
-      align-items: end;
-    }
-    .row hy-field {
-      flex: 0 1 26rem;
-    }
-    @media print {
-      section {
-        break-inside: avoid;
-      }
-    }
-  `,
 })
 export class TrialPage {
   private readonly journal = inject(Journal);

@@ -13,12 +13,12 @@ import { LedgerTabs } from './ledger-tabs';
   imports: [MatButton, LedgerTabs, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="page-head">
+    <div class="page-head m-0">
       <h1>Trials</h1>
       <p class="quiet">one question, ways drawn by lot, judged as agreed beforehand</p>
       <a matButton="filled" class="push" routerLink="/results/trials/new">Design a trial</a>
     </div>
-    <hy-ledger-tabs />
+    <hy-ledger-tabs class="-mb-3" />
     @if (rows().length === 0) {
       <div class="empty">
         <h2>No trial yet</h2>
@@ -28,9 +28,11 @@ import { LedgerTabs } from './ledger-tabs';
         </p>
       </div>
     } @else {
-      <ul>
+      <ul class="m-0 p-0 list-none">
         @for (row of rows(); track row.id) {
-          <li>
+          <li
+            class="grid grid-cols-[minmax(10rem,1fr)_minmax(10rem,1.2fr)_minmax(12rem,1.6fr)_10rem] items-center gap-y-1 gap-x-5 min-h-14 py-1.5 border-b border-line phone:grid-cols-1"
+          >
             <a [routerLink]="['/results/trials', row.id]">{{ row.name }}</a>
             <span class="quiet">{{ row.arms }}</span>
             <span>{{ row.says }}</span>
@@ -42,30 +44,11 @@ import { LedgerTabs } from './ledger-tabs';
   `,
   styleUrl: './pages.scss',
   styles: `
-    ul {
-      list-style: none;
-      margin: 0;
-      padding: 0;
-    }
-    li {
-      display: grid;
-      grid-template-columns: minmax(10rem, 1fr) minmax(10rem, 1.2fr) minmax(12rem, 1.6fr) 10rem;
-      gap: 0.3rem 1.2rem;
-      align-items: center;
-      min-height: 56px;
-      padding: 0.4rem 0;
-      border-bottom: 1px solid var(--line);
-    }
     a:not(.act) {
       display: inline-flex;
       align-items: center;
       min-height: 44px;
       font-weight: 650;
-    }
-    @media (max-width: 760px) {
-      li {
-        grid-template-columns: minmax(0, 1fr);
-      }
     }
   `,
 })

@@ -17,6 +17,7 @@ import { RestoreOffer } from './restore-offer';
   selector: 'hy-backup',
   imports: [FilePick, MatButton, RestoreOffer],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'grid justify-items-start gap-3.5' },
   template: `
     <p>
       {{ journal.state().size }} entries, {{ journal.state().batches.size }} batches,
@@ -25,7 +26,7 @@ import { RestoreOffer } from './restore-offer';
         <strong>{{ text }}</strong>
       }
     </p>
-    <div class="row">
+    <div class="row flex flex-wrap gap-2.5">
       <button matButton="outlined" (click)="saveFile()">Save a backup file</button>
       <hy-file-pick
         look="outlined"
@@ -85,18 +86,6 @@ import { RestoreOffer } from './restore-offer';
         <hy-restore-offer [name]="o.name" [read]="o.read" (done)="offered.set(null)" />
       }
     </div>
-  `,
-  styles: `
-    :host {
-      display: grid;
-      gap: 0.9rem;
-      justify-items: start;
-    }
-    .row {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.6rem;
-    }
   `,
 })
 export class Backup {

@@ -18,6 +18,7 @@ import { Backup } from './backup';
   selector: 'hy-data-page',
   imports: [Backup, MatButton, MatOption, MatSelect, Field, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'grid grid-cols-1 gap-5.5 max-w-232' },
   template: `
     <p class="quiet small"><a routerLink="/settings">Settings</a></p>
     <h1>Data in and out</h1>
@@ -29,8 +30,10 @@ import { Backup } from './backup';
       <h2 id="out" class="ruled">Out</h2>
       <dl>
         @for (way of ways; track way.name) {
-          <div>
-            <dt>{{ way.name }}</dt>
+          <div
+            class="grid grid-cols-[8rem_minmax(0,1fr)_9.5rem] items-center gap-y-1 gap-x-5 py-2.5 border-b border-line phone:grid-cols-1"
+          >
+            <dt class="font-bold">{{ way.name }}</dt>
             <dd>{{ way.says }}</dd>
             <dd>
               <button
@@ -48,7 +51,10 @@ import { Backup } from './backup';
       @if (errand.problem()) {
         <p class="problem" role="alert">{{ errand.problem() }}</p>
       }
-      <form (submit)="$event.preventDefault(); table(which.value)">
+      <form
+        class="flex flex-wrap items-end gap-3 mt-4"
+        (submit)="$event.preventDefault(); table(which.value)"
+      >
         <hy-field label="A single table">
           <mat-select [value]="tables()[0]?.name" #which>
             @for (t of tables(); track t.name) {
@@ -61,7 +67,7 @@ import { Backup } from './backup';
     </section>
     <section aria-labelledby="in">
       <h2 id="in" class="ruled">In</h2>
-      <ul>
+      <ul class="pl-4.5 leading-[1.9]">
         <li>
           <a routerLink="/settings/paper">An old paper log</a>: a CSV with a row for every batch,
           columns as you have them
@@ -79,47 +85,6 @@ import { Backup } from './backup';
         <li><a routerLink="/settings/devices">Sensors and scales</a>: readings as they come</li>
       </ul>
     </section>
-  `,
-  styles: `
-    :host {
-      display: grid;
-      grid-template-columns: minmax(0, 1fr);
-      gap: 1.4rem;
-      max-width: 58rem;
-    }
-    dl {
-      margin: 0;
-    }
-    dl div {
-      display: grid;
-      grid-template-columns: 8rem minmax(0, 1fr) 9.5rem;
-      gap: 0.3rem 1.2rem;
-      align-items: center;
-      padding: 0.6rem 0;
-      border-bottom: 1px solid var(--line);
-    }
-    dt {
-      font-weight: 650;
-    }
-    dd {
-      margin: 0;
-    }
-    form {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.8rem;
-      align-items: end;
-      margin-top: 1rem;
-    }
-    ul {
-      padding-left: 1.1rem;
-      line-height: 1.9;
-    }
-    @media (max-width: 760px) {
-      dl div {
-        grid-template-columns: minmax(0, 1fr);
-      }
-    }
   `,
 })
 export class DataPage {

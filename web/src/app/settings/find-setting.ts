@@ -84,6 +84,7 @@ const SETTINGS: readonly Setting[] = [
   selector: 'hy-find-setting',
   imports: [Field, FieldControl, MatAutocomplete, MatAutocompleteTrigger, MatOption],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'block max-w-104' },
   template: `
     <hy-field label="Find a setting">
       <input
@@ -106,12 +107,6 @@ const SETTINGS: readonly Setting[] = [
     </mat-autocomplete>
     @if (typed().trim() !== '' && found().length === 0) {
       <p class="quiet" role="status">No setting is called so. Try another word.</p>
-    }
-  `,
-  styles: `
-    :host {
-      display: block;
-      max-width: 26rem;
     }
   `,
 })

@@ -36,19 +36,24 @@ export const LICENCES = new InjectionToken<() => Promise<unknown>>('licences', {
       </p>
     } @else if (licences.value(); as all) {
       <p>Hypogeon itself is under the MIT licence. It ships with {{ all.length }} packages.</p>
-      <ul>
+      <ul class="max-w-208 p-0 list-none">
         @for (p of all; track p.name + p.version) {
-          <li>
+          <li class="border-b border-line">
             @if (p.text) {
               <details>
-                <summary>
-                  <strong>{{ p.name }}</strong> {{ p.version }} <span>{{ p.licence }}</span>
+                <summary class="min-h-11 m-0 py-2.5 px-0 cursor-pointer">
+                  <strong class="mr-2">{{ p.name }}</strong> {{ p.version }}
+                  <span class="mx-2 quiet">{{ p.licence }}</span>
                 </summary>
-                <pre tabindex="0">{{ p.text }}</pre>
+                <pre
+                  class="max-h-88 p-3 bg-face overflow-auto whitespace-pre-wrap wrap-anywhere small"
+                  tabindex="0"
+                  >{{ p.text }}</pre>
               </details>
             } @else {
-              <p>
-                <strong>{{ p.name }}</strong> {{ p.version }} <span>{{ p.licence }}</span>
+              <p class="min-h-11 py-2.5">
+                <strong class="mr-2">{{ p.name }}</strong> {{ p.version }}
+                <span class="mx-2 quiet">{{ p.licence }}</span>
               </p>
             }
           </li>
@@ -56,42 +61,6 @@ export const LICENCES = new InjectionToken<() => Promise<unknown>>('licences', {
       </ul>
     } @else {
       <p class="quiet" role="status">Reading the list …</p>
-    }
-  `,
-  styles: `
-    ul {
-      list-style: none;
-      padding: 0;
-      max-width: 52rem;
-    }
-    li {
-      border-bottom: 1px solid var(--line);
-    }
-    summary,
-    li > p {
-      min-height: 44px;
-      margin: 0;
-      padding: 0.6rem 0;
-    }
-    summary {
-      cursor: pointer;
-    }
-    summary > *,
-    li > p > * {
-      margin-right: 0.5rem;
-    }
-    span {
-      color: var(--ink2);
-      margin-left: 0.5rem;
-    }
-    pre {
-      white-space: pre-wrap;
-      overflow-wrap: anywhere;
-      max-height: 22rem;
-      overflow: auto;
-      padding: 0.8rem;
-      background: var(--face);
-      font-size: 0.85rem;
     }
   `,
 })

@@ -46,6 +46,7 @@ const SHOWN = 100;
     RouterLink,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'grid grid-cols-1 gap-4 max-w-248' },
   templateUrl: './paper-page.html',
   styleUrl: './paper-page.scss',
 })

@@ -22,8 +22,9 @@ const MOST = 1e6;
   selector: 'hy-prices',
   imports: [MatOption, MatSelect, Field, FieldControl],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'grid grid-cols-1 gap-2.5 w-full' },
   template: `
-    <div class="fields">
+    <div class="fields grid grid-cols-[repeat(auto-fit,minmax(13rem,1fr))] gap-4">
       <hy-field label="Currency">
         <mat-select
           [value]="settings().currency ?? ''"
@@ -74,19 +75,6 @@ const MOST = 1e6;
       }
     </div>
     <p class="quiet small">What components cost stands on the shelf.</p>
-  `,
-  styles: `
-    :host {
-      display: grid;
-      gap: 0.6rem;
-      grid-template-columns: minmax(0, 1fr);
-      width: 100%;
-    }
-    .fields {
-      display: grid;
-      grid-template-columns: repeat(auto-fit, minmax(13rem, 1fr));
-      gap: 1rem;
-    }
   `,
 })
 export class Prices {

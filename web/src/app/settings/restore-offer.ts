@@ -12,10 +12,11 @@ import { JournalFile, type OfferedFile } from '../data/journal-file';
   selector: 'hy-restore-offer',
   imports: [MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'grid grid-cols-1 gap-9 max-w-240' },
   template: `
     @let r = read();
     @if (r.ok) {
-      <div class="offer">
+      <div class="grid gap-3 pl-3.5 border-l-4 border-water">
         <p>
           <strong>{{ name() }}</strong> would add {{ r.preview.fresh }}
           {{ r.preview.fresh === 1 ? 'entry' : 'entries' }}: {{ r.preview.newBatches }} new batches,
@@ -38,7 +39,7 @@ import { JournalFile, type OfferedFile } from '../data/journal-file';
         @if (inDemo()) {
           <p><strong>This is the demo.</strong> What you add here goes when the demo is cleared.</p>
         }
-        <div class="row">
+        <div class="row flex flex-wrap gap-2.5">
           @if (inDemo()) {
             <button matButton="filled" (click)="takeHome(r.entries, r.pictures)">
               Add to my own journal
@@ -56,7 +57,7 @@ import { JournalFile, type OfferedFile } from '../data/journal-file';
         </div>
       </div>
     } @else {
-      <div class="offer refused">
+      <div class="refused grid gap-3 pl-3.5 border-l-4 border-water border-l-do">
         <p>
           <strong>{{ name() }} was refused, and nothing was changed.</strong>
         </p>
@@ -68,7 +69,6 @@ import { JournalFile, type OfferedFile } from '../data/journal-file';
       </div>
     }
   `,
-  styleUrl: './settings-page.scss',
 })
 export class RestoreOffer {
   private readonly actions = inject(Actions);

@@ -50,8 +50,8 @@ const PLACE_FEEDS = {
   selector: 'hy-settings-page',
   imports: [FindSetting, MatButton, MatOption, MatSelect, Field, FieldControl, RouterLink, Prices],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'grid grid-cols-1 gap-9 max-w-240' },
   templateUrl: './settings-page.html',
-  styleUrl: './settings-page.scss',
 })
 export class SettingsPage {
   private readonly actions = inject(Actions);

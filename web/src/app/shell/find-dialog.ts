@@ -30,6 +30,9 @@ const KIND_WORD: Readonly<Record<Findable['kind'], string>> = {
 @Component({
   selector: 'hy-find-dialog',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: {
+    class: 'grid grid-cols-1 grid-rows-[auto_minmax(0,1fr)_auto] gap-2.5 h-[min(34rem,80vh)] p-4',
+  },
   template: `
     <h2 class="unseen" id="find-title">Find</h2>
     <input
@@ -46,9 +49,10 @@ const KIND_WORD: Readonly<Record<Findable['kind'], string>> = {
       (keydown)="key($event)"
       #query
     />
-    <ul id="find-list" role="listbox" aria-label="Found">
+    <ul class="m-0 p-0 list-none overflow-y-auto" id="find-list" role="listbox" aria-label="Found">
       @for (item of found(); track item.kind + item.id) {
         <li
+          class="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-y-0 gap-x-4 min-h-12 py-1.5 px-2.5 border-l-4 border-transparent cursor-pointer"
           role="option"
           [id]="'find-' + $index"
           [attr.aria-selected]="$index === at()"
@@ -59,8 +63,8 @@ const KIND_WORD: Readonly<Record<Findable['kind'], string>> = {
           tabindex="-1"
         >
           <strong>{{ item.title }}</strong>
-          <span>{{ item.says }}</span>
-          <small>{{ word[item.kind] }}</small>
+          <span class="col-start-1 small quiet">{{ item.says }}</span>
+          <small class="col-start-2 row-start-1 quiet">{{ word[item.kind] }}</small>
         </li>
       }
     </ul>
@@ -75,48 +79,14 @@ const KIND_WORD: Readonly<Record<Findable['kind'], string>> = {
     </p>
   `,
   styles: `
-    :host {
-      display: grid;
-      grid-template-columns: minmax(0, 1fr);
-      grid-template-rows: auto minmax(0, 1fr) auto;
-      gap: 0.6rem;
-      padding: 1rem;
-      height: min(34rem, 80vh);
-    }
     input {
       width: 100%;
       min-height: 52px;
       font-size: 1.15rem;
     }
-    ul {
-      list-style: none;
-      margin: 0;
-      padding: 0;
-      overflow-y: auto;
-    }
-    li {
-      display: grid;
-      grid-template-columns: minmax(0, 1fr) auto;
-      gap: 0 1rem;
-      padding: 0.4rem 0.6rem;
-      min-height: 48px;
-      align-items: center;
-      border-left: 4px solid transparent;
-      cursor: pointer;
-    }
     li.at {
       background: var(--living-soft);
       border-left-color: var(--living);
-    }
-    li span {
-      grid-column: 1;
-      font-size: 0.875rem;
-      color: var(--ink2);
-    }
-    small {
-      grid-column: 2;
-      grid-row: 1;
-      color: var(--ink2);
     }
     li.at span,
     li.at small {

@@ -43,10 +43,10 @@ const KEYS: readonly {
     <mat-dialog-content>
       @for (group of groups; track group.where) {
         <h3>{{ group.where }}</h3>
-        <dl>
+        <dl class="grid grid-cols-[7rem_minmax(0,1fr)] gap-y-1 gap-x-4 mt-1.5 mb-4">
           @for (key of group.keys; track key[0]) {
             <dt>
-              <kbd>{{ key[0] }}</kbd>
+              <kbd class="font-bold text-base leading-none font-text">{{ key[0] }}</kbd>
             </dt>
             <dd>{{ key[1] }}</dd>
           }
@@ -56,20 +56,6 @@ const KEYS: readonly {
     <mat-dialog-actions>
       <button type="button" matButton="outlined" mat-dialog-close>Close</button>
     </mat-dialog-actions>
-  `,
-  styles: `
-    dl {
-      display: grid;
-      grid-template-columns: 7rem minmax(0, 1fr);
-      gap: 0.3rem 1rem;
-      margin: 0.4rem 0 1rem;
-    }
-    dd {
-      margin: 0;
-    }
-    kbd {
-      font: 650 0.95rem/1 var(--text-face);
-    }
   `,
 })
 export class KeysDialog {

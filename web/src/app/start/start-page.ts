@@ -53,10 +53,11 @@ const startSchema = z.object({
     RouterLink,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'grid gap-3 max-w-120' },
   template: `
     <h1>Where do your cuttings stand?</h1>
     <p class="quiet">One place is enough to begin. All of this can be changed later.</p>
-    <form novalidate [formGroup]="form" (ngSubmit)="begin()">
+    <form class="grid gap-3.5" novalidate [formGroup]="form" (ngSubmit)="begin()">
       <hy-field label="Place" [problem]="sentence('place')">
         <input
           hyControl
@@ -73,7 +74,7 @@ const startSchema = z.object({
           }
         </mat-select>
       </hy-field>
-      <div class="choice">
+      <div class="choice grid justify-items-start gap-1 quiet text-base">
         <span id="room">Air there</span>
         <mat-button-toggle-group
           aria-labelledby="room"
@@ -86,7 +87,7 @@ const startSchema = z.object({
         </mat-button-toggle-group>
         <small>Reckoned as {{ reckoned() }}, until you tell its air in Settings.</small>
       </div>
-      <div class="choice">
+      <div class="choice grid justify-items-start gap-1 quiet text-base">
         <span id="units">Units</span>
         <mat-button-toggle-group
           aria-labelledby="units"
@@ -97,33 +98,11 @@ const startSchema = z.object({
           <mat-button-toggle value="inches">inches, °F, fl oz</mat-button-toggle>
         </mat-button-toggle-group>
       </div>
-      <div class="row">
+      <div class="row flex gap-2.5">
         <button type="submit" matButton="filled">Start</button>
         <a matButton="text" routerLink="/settings">I have a saved journal</a>
       </div>
     </form>
-  `,
-  styles: `
-    :host {
-      display: grid;
-      gap: 0.8rem;
-      max-width: 30rem;
-    }
-    form,
-    .choice {
-      display: grid;
-      gap: 0.9rem;
-    }
-    .choice {
-      gap: 0.3rem;
-      justify-items: start;
-      color: var(--ink2);
-      font-size: 0.9375rem;
-    }
-    .row {
-      display: flex;
-      gap: 0.6rem;
-    }
   `,
 })
 export class StartPage {

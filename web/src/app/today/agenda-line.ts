@@ -29,9 +29,13 @@ const LOUD: ReadonlySet<Line['kind']> = new Set(['water', 'first-water', 'pot-wa
   selector: 'hy-agenda-line',
   imports: [MatButton, MatIconButton, AgendaMore, AskTaps, CuttingMark],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'block border-b border-line' },
   template: `
     @let first = line().items[0];
-    <div class="line" [class.open]="open()">
+    <div
+      class="line grid grid-cols-[40px_minmax(0,1fr)_auto_44px] items-center gap-y-0 gap-x-2.5 min-h-12 phone:gap-y-0 phone:gap-x-1.5 phone:grid-cols-[40px_minmax(0,1fr)_auto_36px] phone:min-h-13"
+      [class.open]="open()"
+    >
       <hy-mark [piece]="piece()" [state]="mark()" [size]="40" />
       <button
         type="button"
@@ -40,11 +44,11 @@ const LOUD: ReadonlySet<Line['kind']> = new Set(['water', 'first-water', 'pot-wa
         [attr.aria-controls]="id"
         (click)="open.set(!open())"
       >
-        <span class="title">{{ title() }}</span>
-        <span class="who"
-          ><span class="name">{{ who() }}</span>
+        <span class="title font-bold phone:leading-tight">{{ title() }}</span>
+        <span class="who flex gap-1.5 min-w-0 quiet small whitespace-nowrap"
+          ><span class="name overflow-hidden text-ellipsis">{{ who() }}</span>
           @if (late(); as l) {
-            <span class="late">{{ l }}</span>
+            <span class="late flex-none text-ink font-semibold">{{ l }}</span>
           }
         </span>
       </button>

@@ -14,17 +14,22 @@ import { PostponeForm } from './postpone-form';
   imports: [MatButton, RouterLink, AskTaps, PostponeForm],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <ul>
+    <ul class="grid gap-2 mt-0 mb-2 ml-5 mr-0 py-1 pl-4.5 pr-0 border-l-3 border-line list-none">
       @for (item of items(); track item.batch.id) {
         <li>
-          <div class="row">
+          <div class="row flex flex-wrap items-center gap-y-1 gap-x-2.5">
             <a [routerLink]="['/bench', item.batch.id]">{{ title(item.batch) }}</a>
             <span class="quiet">{{ place(item.batch) }}</span>
             @if (items().length > 1) {
-              <hy-ask-taps [ask]="item" [name]="title(item.batch)" (tapped)="tapped.emit()" />
+              <hy-ask-taps
+                class="ml-auto"
+                [ask]="item"
+                [name]="title(item.batch)"
+                (tapped)="tapped.emit()"
+              />
             }
           </div>
-          <p>
+          <p class="text-base">
             @if (items().length > 1) {
               {{ words.askLine(item) }}
             }
@@ -42,6 +47,7 @@ import { PostponeForm } from './postpone-form';
             }
           } @else {
             <button
+              class="-ml-2.5"
               type="button"
               matButton="text"
               [attr.aria-label]="'Postpone or skip: ' + title(item.batch)"
@@ -55,34 +61,11 @@ import { PostponeForm } from './postpone-form';
     </ul>
   `,
   styles: `
-    ul {
-      display: grid;
-      gap: 0.5rem;
-      margin: 0 0 0.5rem 20px;
-      padding: 0.2rem 0 0.2rem 1.1rem;
-      border-left: 3px solid var(--line);
-      list-style: none;
-    }
-    .row {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.2rem 0.6rem;
-      align-items: center;
-    }
     .row a:first-child {
       display: inline-flex;
       align-items: center;
       min-height: 44px;
       font-weight: 600;
-    }
-    hy-ask-taps {
-      margin-left: auto;
-    }
-    p {
-      font-size: 0.9375rem;
-    }
-    button {
-      margin-left: -0.6rem;
     }
   `,
 })

@@ -15,12 +15,18 @@ const FULL_MM = 4;
   selector: 'hy-air-strip',
   imports: [RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'grid grid-cols-[repeat(auto-fill,minmax(7.6rem,1fr))] gap-2.5 pt-1.5' },
   template: `
     @for (bench of benches(); track bench.id) {
-      <a [routerLink]="['/settings/air', bench.id]" [class.warn]="bench.warn">
+      <a
+        class="grid content-start text-ink leading-snug no-underline"
+        [routerLink]="['/settings/air', bench.id]"
+        [class.warn]="bench.warn"
+      >
         <strong>{{ bench.name }}</strong>
         <span>{{ bench.temperature }} · {{ bench.humidity }}</span>
         <svg
+          class="block w-full h-5.5 my-1"
           viewBox="0 0 216 30"
           preserveAspectRatio="none"
           role="img"
@@ -38,34 +44,20 @@ const FULL_MM = 4;
             />
           }
         </svg>
-        <small>{{ bench.says }}</small>
+        <small class="quiet text-xs">{{ bench.says }}</small>
       </a>
     } @empty {
-      <p class="quiet">No places yet. <a routerLink="/settings">Add one in Settings</a>.</p>
+      <p class="quiet">
+        No places yet.
+        <a class="grid content-start text-ink leading-snug no-underline" routerLink="/settings"
+          >Add one in Settings</a
+        >.
+      </p>
     }
   `,
   styles: `
-    :host {
-      display: grid;
-      grid-template-columns: repeat(auto-fill, minmax(7.6rem, 1fr));
-      gap: 0.6rem;
-      padding-top: 0.4rem;
-    }
-    a {
-      display: grid;
-      align-content: start;
-      color: var(--ink);
-      line-height: 1.3;
-      text-decoration: none;
-    }
     a:hover strong {
       text-decoration: underline;
-    }
-    svg {
-      display: block;
-      width: 100%;
-      height: 22px;
-      margin: 0.2rem 0;
     }
     rect {
       fill: var(--callus-soft);
@@ -80,10 +72,6 @@ const FULL_MM = 4;
     }
     .soil {
       stroke: var(--soil);
-    }
-    small {
-      color: var(--ink2);
-      font-size: 0.8125rem;
     }
     .warn small {
       color: var(--ink);

@@ -27,6 +27,7 @@ interface WayOn {
   selector: 'hy-ask-taps',
   imports: [MatButton, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'flex gap-1.5' },
   template: `
     @if (word(); as w) {
       <button
@@ -73,10 +74,6 @@ interface WayOn {
     }
   `,
   styles: `
-    :host {
-      display: flex;
-      gap: 0.4rem;
-    }
     [matButton] {
       --mat-button-outlined-horizontal-padding: 0.7rem;
       --mat-button-filled-horizontal-padding: 0.8rem;

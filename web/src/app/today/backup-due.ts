@@ -14,22 +14,13 @@ import { oneAtATime } from '../data/one-at-a-time';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (says(); as text) {
-      <p class="due no-print">
+      <p
+        class="due no-print flex flex-wrap items-center gap-y-1.5 gap-x-3 mt-4 py-1.5 pl-3 border-l-4 border-callus"
+      >
         {{ text }}
         <button matButton="outlined" (click)="save()">Save a file now</button>
         <a matButton="text" routerLink="/settings/data">More</a>
       </p>
-    }
-  `,
-  styles: `
-    .due {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.4rem 0.8rem;
-      align-items: center;
-      margin: 1rem 0 0;
-      padding: 0.4rem 0 0.4rem 0.8rem;
-      border-left: 4px solid var(--callus);
     }
   `,
 })

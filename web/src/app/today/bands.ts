@@ -16,17 +16,14 @@ export type Band = 'do' | 'look' | 'leave';
       [value]="band()"
       (change)="band.set($event.value)"
     >
-      <mat-button-toggle value="do">Do {{ n.do }}</mat-button-toggle>
-      <mat-button-toggle value="look">Look {{ n.look }}</mat-button-toggle>
-      <mat-button-toggle value="leave">Leave {{ n.leave }}</mat-button-toggle>
+      <mat-button-toggle class="flex-1" value="do">Do {{ n.do }}</mat-button-toggle>
+      <mat-button-toggle class="flex-1" value="look">Look {{ n.look }}</mat-button-toggle>
+      <mat-button-toggle class="flex-1" value="leave">Leave {{ n.leave }}</mat-button-toggle>
     </mat-button-toggle-group>
   `,
   styles: `
     mat-button-toggle-group {
       display: flex;
-    }
-    mat-button-toggle {
-      flex: 1;
     }
   `,
 })

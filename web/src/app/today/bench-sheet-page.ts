@@ -43,11 +43,12 @@ const sheetSchema: z.ZodType<SheetDraft> = z.object({
   selector: 'hy-bench-sheet-page',
   imports: [MatButton, DayField, DraftNote, Field, FieldControl, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'grid grid-cols-1 gap-5' },
   template: `
     <div class="page-head">
       <h1>{{ typing() ? 'Type the sheet in' : 'Pencil sheet' }}</h1>
       <p class="quiet">{{ words.longDay(today()) }}, in the order you walk</p>
-      <div class="push row no-print">
+      <div class="push row no-print flex flex-wrap items-end gap-y-2.5 gap-x-4">
         <button type="button" [matButton]="typing() ? 'outlined' : 'filled'" (click)="print()">
           Print
         </button>
@@ -69,29 +70,34 @@ const sheetSchema: z.ZodType<SheetDraft> = z.object({
     @for (bench of benches(); track bench.name) {
       <section [attr.aria-label]="bench.name">
         <h2 class="ruled">{{ bench.name }}</h2>
-        <div class="scroll" tabindex="0" role="region" [attr.aria-label]="'Counts, ' + bench.name">
-          <table>
+        <div
+          class="scroll overflow-x-auto"
+          tabindex="0"
+          role="region"
+          [attr.aria-label]="'Counts, ' + bench.name"
+        >
+          <table class="w-full min-w-208">
             <thead>
-              <tr>
+              <tr class="print:break-inside-avoid">
                 <th scope="col">Tray</th>
                 <th scope="col">Batch</th>
                 <th scope="col" class="number">In all</th>
                 @for (key of keys; track key.outcome) {
                   <th scope="col">{{ key.name }}</th>
                 }
-                <th scope="col" class="look">Look at</th>
+                <th scope="col" class="look min-w-48 pl-3 small">Look at</th>
               </tr>
             </thead>
             <tbody>
               @for (row of bench.rows; track row.batch.id) {
-                <tr>
+                <tr class="print:break-inside-avoid">
                   <th scope="row">{{ row.tray }}</th>
                   <td>
                     {{ row.title }} <span class="code quiet">{{ row.code }}</span>
                   </td>
                   <td class="number">{{ row.batch.count }}</td>
                   @for (key of keys; track key.outcome) {
-                    <td class="cell">
+                    <td class="cell w-18.5 py-0.5 px-1 border border-line text-right align-bottom">
                       @if (typing()) {
                         <hy-field
                           unseen
@@ -113,12 +119,15 @@ const sheetSchema: z.ZodType<SheetDraft> = z.object({
                       }
                     </td>
                   }
-                  <td class="look">
+                  <td class="look min-w-48 pl-3 small">
                     {{ row.asks }}
                     @if (row.problem && typing()) {
-                      <span class="problem" role="alert" [id]="'p-' + row.batch.id">{{
-                        row.problem
-                      }}</span>
+                      <span
+                        class="problem block text-do font-semibold"
+                        role="alert"
+                        [id]="'p-' + row.batch.id"
+                        >{{ row.problem }}</span
+                      >
                     }
                   </td>
                 </tr>
@@ -131,7 +140,7 @@ const sheetSchema: z.ZodType<SheetDraft> = z.object({
       <p>Nothing stands on the benches to be counted.</p>
     }
     @if (typing() && benches().length > 0) {
-      <div class="row no-print">
+      <div class="row no-print flex flex-wrap items-end gap-y-2.5 gap-x-4">
         <hy-day
           label="Counted on"
           [problem]="dayProblem()"
@@ -161,43 +170,8 @@ const sheetSchema: z.ZodType<SheetDraft> = z.object({
     </p>
   `,
   styles: `
-    :host {
-      display: grid;
-      gap: 1.2rem;
-      grid-template-columns: minmax(0, 1fr);
-    }
-    .row {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.6rem 1rem;
-      align-items: end;
-    }
-    .scroll {
-      overflow-x: auto;
-    }
-    table {
-      width: 100%;
-      min-width: 52rem;
-    }
-    .cell {
-      width: 4.6rem;
-      border: 1px solid var(--line);
-      text-align: right;
-      vertical-align: bottom;
-      padding: 2px 4px;
-    }
     .cell input {
       text-align: right;
-    }
-    .look {
-      min-width: 12rem;
-      padding-left: 0.8rem;
-      font-size: 0.875rem;
-    }
-    .problem {
-      display: block;
-      color: var(--do);
-      font-weight: 600;
     }
     @media print {
       table {
@@ -208,9 +182,6 @@ const sheetSchema: z.ZodType<SheetDraft> = z.object({
         height: 9mm;
         width: 14mm;
         border-color: #000;
-      }
-      tr {
-        break-inside: avoid;
       }
     }
   `,

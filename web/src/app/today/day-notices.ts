@@ -12,23 +12,33 @@ import { Words } from '../data/words';
   selector: 'hy-day-notices',
   imports: [MatButton, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'grid gap-2' },
   template: `
     @for (group of groups(); track group.kind) {
       @let only = group.items.length === 1 ? group.items[0] : null;
       @if (only) {
-        <p class="notice">
-          <a [routerLink]="link(only)">{{ group.title }}</a>
-          <span>{{ group.says }}</span>
+        <p
+          class="notice flex flex-wrap items-center gap-y-0 gap-x-2.5 max-w-none min-h-11 px-3 border-l-4 border-callus bg-face"
+        >
+          <a
+            class="inline-flex items-center min-h-11 text-ink font-bold"
+            [routerLink]="link(only)"
+            >{{ group.title }}</a
+          >
+          <span class="quiet text-base">{{ group.says }}</span>
         </p>
       } @else {
-        <details class="notice">
-          <summary>
-            <strong>{{ group.title }}</strong> <span>{{ group.says }}</span>
+        <details class="notice max-w-none py-0 px-3 border-l-4 border-callus bg-face">
+          <summary class="flex-wrap gap-y-0 gap-x-2 w-auto no-underline">
+            <strong>{{ group.title }}</strong> <span class="quiet text-base">{{ group.says }}</span>
           </summary>
-          <ul>
+          <ul class="m-0 pt-0 pb-2 px-0 list-none">
             @for (n of group.items; track n.id) {
-              <li>
-                <a [routerLink]="link(n)">{{ n.title }}</a> <span>{{ words.near(n.day) }}</span>
+              <li class="flex flex-wrap items-center gap-y-0 gap-x-2.5">
+                <a class="inline-flex items-center min-h-11" [routerLink]="link(n)">{{
+                  n.title
+                }}</a>
+                <span class="quiet text-base">{{ words.near(n.day) }}</span>
               </li>
             }
           </ul>
@@ -36,15 +46,15 @@ import { Words } from '../data/words';
       }
     }
     @if (round().mothers.length > 0) {
-      <details class="notice">
-        <summary>
+      <details class="notice max-w-none py-0 px-3 border-l-4 border-callus bg-face">
+        <summary class="flex-wrap gap-y-0 gap-x-2 w-auto no-underline">
           <strong>{{ mothers() }}</strong>
-          <span>after a cut, a division or repotting</span>
+          <span class="quiet text-base">after a cut, a division or repotting</span>
         </summary>
-        <ul>
+        <ul class="m-0 pt-0 pb-2 px-0 list-none">
           @for (m of round().mothers; track m.mother.id + m.kind) {
-            <li>
-              <a [routerLink]="['/mothers', m.mother.id]"
+            <li class="flex flex-wrap items-center gap-y-0 gap-x-2.5">
+              <a class="inline-flex items-center min-h-11" [routerLink]="['/mothers', m.mother.id]"
                 >{{ words.motherAsk(m) }}: {{ m.mother.name ?? 'a mother' }}</a
               >
               <button
@@ -55,62 +65,46 @@ import { Words } from '../data/words';
               >
                 {{ done[m.kind] }}
               </button>
-              <span>{{ words.reason(m.reason) }}</span>
+              <span class="quiet text-base">{{ words.reason(m.reason) }}</span>
             </li>
           }
         </ul>
       </details>
     }
     @for (b of round().broken; track b.of.id) {
-      <p class="notice trouble">
-        <a [routerLink]="['/bench', b.of.id]">{{ b.of.place ?? b.of.taxon }}</a>
-        <span>cannot be worked out: {{ b.reason }}. The others are not touched by it.</span>
+      <p
+        class="notice flex flex-wrap items-center gap-y-0 gap-x-2.5 max-w-none min-h-11 px-3 border-l-4 border-callus border-l-do bg-face"
+      >
+        <a
+          class="inline-flex items-center min-h-11 text-ink font-bold"
+          [routerLink]="['/bench', b.of.id]"
+          >{{ b.of.place ?? b.of.taxon }}</a
+        >
+        <span class="quiet text-base"
+          >cannot be worked out: {{ b.reason }}. The others are not touched by it.</span
+        >
       </p>
     }
     @if (waterSlow()) {
-      <p class="notice">
+      <p
+        class="notice flex flex-wrap items-center gap-y-0 gap-x-2.5 max-w-none min-h-11 px-3 border-l-4 border-callus bg-face"
+      >
         <strong>The pots are still being worked out.</strong>
-        <span>What they ask for joins the list by itself; the rest stands already.</span>
+        <span class="quiet text-base"
+          >What they ask for joins the list by itself; the rest stands already.</span
+        >
       </p>
     }
     @if (waterFailed(); as why) {
-      <p class="notice trouble">
+      <p
+        class="notice flex flex-wrap items-center gap-y-0 gap-x-2.5 max-w-none min-h-11 px-3 border-l-4 border-callus border-l-do bg-face"
+      >
         <strong>Water could not be judged.</strong>
-        <span>{{ why }}. It is tried again with the next entry.</span>
+        <span class="quiet text-base">{{ why }}. It is tried again with the next entry.</span>
       </p>
     }
   `,
   styles: `
-    :host {
-      display: grid;
-      gap: 0.5rem;
-    }
-    .notice {
-      max-width: none;
-      padding: 0 0.8rem;
-      border-left: 4px solid var(--callus);
-      background: var(--face);
-    }
-    p.notice {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0 0.6rem;
-      align-items: center;
-      min-height: 44px;
-    }
-    p.notice a {
-      display: inline-flex;
-      align-items: center;
-      min-height: 44px;
-      color: var(--ink);
-      font-weight: 650;
-    }
-    summary {
-      flex-wrap: wrap;
-      gap: 0 0.5rem;
-      width: auto;
-      text-decoration: none;
-    }
     summary::after {
       content: '▾';
       margin-left: auto;
@@ -118,29 +112,6 @@ import { Words } from '../data/words';
     }
     details[open] summary::after {
       content: '▴';
-    }
-    ul {
-      margin: 0;
-      padding: 0 0 0.5rem;
-      list-style: none;
-    }
-    li {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0 0.6rem;
-      align-items: center;
-    }
-    li a {
-      display: inline-flex;
-      align-items: center;
-      min-height: 44px;
-    }
-    span {
-      color: var(--ink2);
-      font-size: 0.9375rem;
-    }
-    .trouble {
-      border-left-color: var(--do);
     }
   `,
 })

@@ -26,13 +26,14 @@ const USUAL = [1, 3, 7] as const;
   selector: 'hy-postpone-form',
   imports: [DayField, MatButton, MatChipListbox, MatChipOption],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'grid gap-2 py-1.5' },
   template: `
     <mat-chip-listbox aria-label="Why" [value]="why()" (change)="why.set($event.value ?? why())">
       @for (reason of reasons; track reason) {
         <mat-chip-option [value]="reason">{{ reason }}</mat-chip-option>
       }
     </mat-chip-listbox>
-    <div class="row" role="group" aria-label="Postpone until">
+    <div class="row flex flex-wrap items-center gap-1.5" role="group" aria-label="Postpone until">
       @for (day of usual(); track day.day) {
         <button type="button" matButton="outlined" (click)="until(day.day)">{{ day.says }}</button>
       }
@@ -44,19 +45,6 @@ const USUAL = [1, 3, 7] as const;
       <button type="button" matButton="text" (click)="skip()">Do not ask again</button>
       <button type="button" matButton="text" (click)="cancelled.emit()">Cancel</button>
     </div>
-  `,
-  styles: `
-    :host {
-      display: grid;
-      gap: 0.5rem;
-      padding: 0.4rem 0;
-    }
-    .row {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.4rem;
-      align-items: center;
-    }
   `,
 })
 export class PostponeForm {

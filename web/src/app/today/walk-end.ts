@@ -11,6 +11,7 @@ import { Table } from '../ui/table';
   selector: 'hy-walk-end',
   imports: [Table, MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'grid grid-cols-1 gap-5' },
   template: `
     <div class="page-head"><h1>Walked through</h1></div>
     <p>
@@ -20,10 +21,11 @@ import { Table } from '../ui/table';
     </p>
     <section aria-labelledby="since">
       <h2 id="since" class="ruled">{{ heading() }}</h2>
-      <p class="sums">
+      <p class="flex flex-wrap gap-y-1.5 gap-x-6.5 my-2.5">
         @for (sum of sums(); track sum.name) {
           <span
-            ><b>{{ sum.n }}</b> {{ sum.name }}</span
+            ><b class="font-bold text-2xl leading-none font-head">{{ sum.n }}</b>
+            {{ sum.name }}</span
           >
         }
       </p>
@@ -33,33 +35,12 @@ import { Table } from '../ui/table';
         <p>Nothing changed.</p>
       }
     </section>
-    <div class="row">
+    <div class="row flex flex-wrap gap-2.5">
       <button type="button" matButton="filled" (click)="finished.emit()">Finish the walk</button>
       <button type="button" matButton="outlined" (click)="back.emit()">
         Back to the last stop
       </button>
     </div>
-  `,
-  styles: `
-    :host {
-      display: grid;
-      grid-template-columns: minmax(0, 1fr);
-      gap: 1.2rem;
-    }
-    .sums {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.4rem 1.6rem;
-      margin: 0.6rem 0;
-    }
-    b {
-      font: 650 1.5rem/1 var(--head-face);
-    }
-    .row {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.6rem;
-    }
   `,
 })
 export class WalkEnd {

@@ -11,55 +11,35 @@ import { FRESH } from '../marks/mark-state';
   selector: 'hy-welcome',
   imports: [CuttingMark, MatButton, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'grid justify-items-start gap-4 max-w-176 pt-[clamp(1rem,8vh,5rem)]' },
   template: `
-    <div class="stages" aria-hidden="true">
+    <div class="flex flex-wrap" aria-hidden="true">
       @for (stage of stages; track $index) {
         <hy-mark [piece]="stage.piece" [state]="stage.state" [size]="84" />
       }
     </div>
     @if (started()) {
       <h1>Your bench is ready. What is on it?</h1>
-      <p>
+      <p class="text-lg">
         Write down one batch: what it is, how many, and the day it was cut. Then this page says each
         day what to water, what to look at and what to leave alone.
       </p>
-      <div class="row">
+      <div class="row flex flex-wrap gap-2.5">
         <a matButton="filled" routerLink="/bench/new">Add cuttings you already have</a>
         <a matButton="outlined" routerLink="/mothers/new">Add a mother plant</a>
         <a matButton="text" routerLink="/settings/paper">An old paper log</a>
       </div>
     } @else {
       <h1>Hypogeon keeps succulent and cactus cuttings alive until they root.</h1>
-      <p>
+      <p class="text-lg">
         It says each day what to leave dry, what to look at and what to water, and learns from what
         rooted. Everything stays in this browser.
       </p>
-      <div class="row">
+      <div class="row flex flex-wrap gap-2.5">
         <a matButton="filled" routerLink="/start">Start my own</a>
         <button type="button" matButton="outlined" (click)="demo()">Look round the demo</button>
         <a matButton="text" routerLink="/settings">I have a saved journal</a>
       </div>
-    }
-  `,
-  styles: `
-    :host {
-      display: grid;
-      gap: 1rem;
-      justify-items: start;
-      max-width: 44rem;
-      padding-top: clamp(1rem, 8vh, 5rem);
-    }
-    .stages {
-      display: flex;
-      flex-wrap: wrap;
-    }
-    p {
-      font-size: 1.1rem;
-    }
-    .row {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.6rem;
     }
   `,
 })

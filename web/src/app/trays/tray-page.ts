@@ -54,6 +54,7 @@ import { namePage } from '../shell/page-title';
     RouterLink,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'block' },
   templateUrl: './tray-page.html',
   styleUrl: './tray-page.scss',
 })

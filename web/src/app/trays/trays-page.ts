@@ -38,6 +38,7 @@ export const KIND_WORD: Readonly<Record<TrayKind, string>> = {
     <hy-bench-tabs />
     @if (adding()) {
       <form
+        class="grid grid-cols-[repeat(auto-fill,minmax(11rem,1fr))] items-end gap-y-3 gap-x-4 mb-6"
         novalidate
         (submit)="
           $event.preventDefault();
@@ -71,17 +72,19 @@ export const KIND_WORD: Readonly<Record<TrayKind, string>> = {
       </form>
     }
     @for (bench of benches(); track bench.id) {
-      <section [attr.aria-label]="bench.name">
+      <section class="mb-6.5" [attr.aria-label]="bench.name">
         <h2 class="ruled">{{ bench.name }}</h2>
-        <ol>
+        <ol class="m-0 p-0 list-none">
           @for (t of bench.trays; track t.tray.id) {
-            <li>
-              <a [routerLink]="['/bench/trays', t.tray.id]"
+            <li
+              class="grid grid-cols-[minmax(7rem,1fr)_minmax(9rem,1.2fr)_minmax(10rem,2fr)_auto] items-center gap-y-1 gap-x-4 min-h-14 border-b border-line phone:py-1 phone:px-0 phone:grid-cols-[minmax(0,1fr)_auto]"
+            >
+              <a class="flex items-center min-h-11" [routerLink]="['/bench/trays', t.tray.id]"
                 ><strong>{{ t.tray.name }}</strong></a
               >
               <span class="quiet">{{ word[t.tray.kind ?? 'tray'] }}{{ t.sides }}</span>
               <span>{{ t.holds }}</span>
-              <span class="turns">
+              <span class="flex phone:col-start-2 phone:row-[1_/_4]">
                 <button
                   type="button"
                   matButton="text"
@@ -117,50 +120,11 @@ export const KIND_WORD: Readonly<Record<TrayKind, string>> = {
     }
   `,
   styles: `
-    form {
-      display: grid;
-      grid-template-columns: repeat(auto-fill, minmax(11rem, 1fr));
-      gap: 0.75rem 1rem;
-      align-items: end;
-      margin-bottom: 1.5rem;
-    }
-    section {
-      margin-bottom: 1.6rem;
-    }
-    ol {
-      list-style: none;
-      margin: 0;
-      padding: 0;
-    }
-    li {
-      display: grid;
-      grid-template-columns: minmax(7rem, 1fr) minmax(9rem, 1.2fr) minmax(10rem, 2fr) auto;
-      gap: 0.2rem 1rem;
-      align-items: center;
-      min-height: 56px;
-      border-bottom: 1px solid var(--line);
-    }
-    li a {
-      min-height: 44px;
-      display: flex;
-      align-items: center;
-    }
-    .turns {
-      display: flex;
-    }
     @media (max-width: 760px) {
-      li {
-        grid-template-columns: minmax(0, 1fr) auto;
-        padding: 0.3rem 0;
-      }
       li > span:nth-of-type(1),
       li > span:nth-of-type(2) {
         grid-column: 1;
         font-size: 0.9rem;
-      }
-      .turns {
-        grid-column: 2;
-        grid-row: 1 / 4;
       }
     }
   `,

@@ -33,9 +33,11 @@ export function groundOf(text: string): Ground {
   selector: 'hy-evidence',
   imports: [MatIconButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'inline-flex flex-wrap items-center align-middle' },
   template: `
     @if (text()) {
       <button
+        class="-my-3 -mx-2"
         type="button"
         matIconButton
         [attr.aria-label]="of() + ': what it rests on'"
@@ -48,20 +50,11 @@ export function groundOf(text: string): Ground {
         </svg>
       </button>
       @if (open()) {
-        <span class="words" role="status">{{ text() }}</span>
+        <span class="words ml-1.5 quiet small" role="status">{{ text() }}</span>
       }
     }
   `,
   styles: `
-    :host {
-      display: inline-flex;
-      align-items: center;
-      flex-wrap: wrap;
-      vertical-align: middle;
-    }
-    button {
-      margin: -12px -8px;
-    }
     svg {
       width: 16px;
       fill: var(--ink2);
@@ -74,11 +67,6 @@ export function groundOf(text: string): Ground {
       stroke: var(--ink2);
       stroke-width: 1.8;
       stroke-dasharray: 2 2;
-    }
-    .words {
-      margin-left: 0.4rem;
-      color: var(--ink2);
-      font-size: 0.875rem;
     }
   `,
 })

@@ -39,15 +39,16 @@ const MANY = 100;
     TableRows,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'relative grid grid-cols-1' },
   template: `
-    <div class="head">
+    <div class="head flex items-end">
       @if (heading()) {
-        <h2 class="ruled">{{ name() }}</h2>
+        <h2 class="ruled flex-1">{{ name() }}</h2>
       }
       @if (!form()) {
         <button
           matIconButton
-          class="no-print"
+          class="no-print -mb-1.5 ml-auto"
           [attr.aria-label]="name() + ': copy or save'"
           [matMenuTriggerFor]="out"
         >
@@ -55,12 +56,13 @@ const MANY = 100;
         </button>
       }
       <mat-menu #out="matMenu">
-        <button mat-menu-item (click)="copy()">Copy the table</button>
-        <button mat-menu-item (click)="save()">Save as CSV</button>
+        <button class="-mb-1.5 ml-auto" mat-menu-item (click)="copy()">Copy the table</button>
+        <button class="-mb-1.5 ml-auto" mat-menu-item (click)="save()">Save as CSV</button>
       </mat-menu>
     </div>
     @if (many()) {
       <cdk-virtual-scroll-viewport
+        class="h-[min(70vh,44rem)]"
         itemSize="56"
         tabindex="0"
         role="region"

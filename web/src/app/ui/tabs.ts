@@ -12,6 +12,7 @@ export interface Tab {
   selector: 'hy-tabs',
   imports: [MatTabLink, MatTabNav, MatTabNavPanel, RouterLink, RouterLinkActive],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'block mb-5' },
   template: `
     <nav
       mat-tab-nav-bar
@@ -36,10 +37,6 @@ export interface Tab {
     <mat-tab-nav-panel #panel />
   `,
   styles: `
-    :host {
-      display: block;
-      margin-bottom: 1.25rem;
-    }
     a {
       min-width: 0;
       padding-inline: 0.75rem;

@@ -53,8 +53,8 @@ interface Tray {
   template: `
     <h1>Workbench</h1>
     <hy-tabs label="Pages of a place" [tabs]="tabs" />
-    <section>
-      <h2 class="ruled">Buttons</h2>
+    <section class="flex flex-wrap items-center gap-3 mb-6">
+      <h2 class="ruled basis-full">Buttons</h2>
       <button matButton="filled">What is to be done now</button>
       <button matButton="outlined">What can be done</button>
       <button matButton="text">What leads on</button>
@@ -67,8 +67,8 @@ interface Tray {
       </mat-button-toggle-group>
       <p role="status">{{ told() }}</p>
     </section>
-    <section [formGroup]="form">
-      <h2 class="ruled">Fields</h2>
+    <section class="flex flex-wrap items-center gap-3 mb-6" [formGroup]="form">
+      <h2 class="ruled basis-full">Fields</h2>
       <hy-field label="Text" hint="A hint under it." [problem]="sentence('text')">
         <input hyControl formControlName="text" />
       </hy-field>
@@ -89,11 +89,11 @@ interface Tray {
       <mat-checkbox>Yes or no</mat-checkbox>
       <hy-why-chips label="A reason" [reasons]="['rain', 'no time', 'away']" />
     </section>
-    <section class="whole">
+    <section class="whole block flex-wrap items-center gap-3 mb-6">
       <hy-table name="Trays" heading [columns]="columns" [rows]="rows" />
     </section>
-    <section>
-      <h2 class="ruled">Marks</h2>
+    <section class="flex flex-wrap items-center gap-3 mb-6">
+      <h2 class="ruled basis-full">Marks</h2>
       <p>
         14–28 days <hy-evidence of="Roots" text="common practice, no source" /> 0.66 kPa
         <hy-evidence of="Deficit" text="FAO-56 (Allen et al. 1998), eqs 11 and 17" />
@@ -102,21 +102,6 @@ interface Tray {
         <hy-mark [piece]="piece" [state]="fresh" [size]="64" />
       }
     </section>
-  `,
-  styles: `
-    section {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.8rem;
-      align-items: center;
-      margin-bottom: 1.5rem;
-    }
-    h2 {
-      flex-basis: 100%;
-    }
-    .whole {
-      display: block;
-    }
   `,
 })
 export class WorkbenchPage {

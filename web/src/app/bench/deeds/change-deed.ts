@@ -16,8 +16,14 @@ type Problems = Partial<Record<'count' | 'width', string>>;
   selector: 'hy-change-deed',
   imports: [Field, FieldControl, MatButton, MatOption, MatSelect, Quantity, ReactiveFormsModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'grid gap-y-3 gap-x-4' },
   template: `
-    <form novalidate [formGroup]="form" (ngSubmit)="change()">
+    <form
+      class="grid grid-cols-[repeat(auto-fit,minmax(13rem,1fr))] gap-y-3 gap-x-4"
+      novalidate
+      [formGroup]="form"
+      (ngSubmit)="change()"
+    >
       <hy-field label="How many cuttings" [problem]="problems().count ?? ''">
         <input hyControl inputmode="numeric" formControlName="count" />
       </hy-field>
@@ -39,10 +45,11 @@ type Problems = Partial<Record<'count' | 'width', string>>;
       <hy-field label="Tray or place">
         <input hyControl type="text" maxlength="80" formControlName="place" />
       </hy-field>
-      <div class="row"><button type="submit" matButton="filled">Save</button></div>
+      <div class="row flex flex-wrap gap-2 col-span-full">
+        <button type="submit" matButton="filled">Save</button>
+      </div>
     </form>
   `,
-  styleUrl: './deed.scss',
 })
 export class ChangeDeed extends Deed implements OnInit {
   protected readonly words = inject(Words);

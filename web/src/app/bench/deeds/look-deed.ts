@@ -33,9 +33,20 @@ const SEEN = [
     ReactiveFormsModule,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'grid gap-y-3 gap-x-4' },
   template: `
-    <form novalidate [formGroup]="form" (ngSubmit)="look('fine')">
-      <mat-chip-listbox class="wide" multiple aria-label="Signs seen" formControlName="signs">
+    <form
+      class="grid grid-cols-[repeat(auto-fit,minmax(13rem,1fr))] gap-y-3 gap-x-4"
+      novalidate
+      [formGroup]="form"
+      (ngSubmit)="look('fine')"
+    >
+      <mat-chip-listbox
+        class="wide col-span-full"
+        multiple
+        aria-label="Signs seen"
+        formControlName="signs"
+      >
         @for (sign of signs; track sign) {
           <mat-chip-option [value]="sign">{{ signName[sign] }}</mat-chip-option>
         }
@@ -54,14 +65,13 @@ const SEEN = [
       <hy-field label="What else was seen (optional)">
         <input hyControl type="text" maxlength="400" formControlName="text" />
       </hy-field>
-      <div class="row">
+      <div class="row flex flex-wrap gap-2 col-span-full">
         @for (s of seen; track s.seen) {
           <button type="button" matButton="outlined" (click)="look(s.seen)">{{ s.name }}</button>
         }
       </div>
     </form>
   `,
-  styleUrl: './deed.scss',
 })
 export class LookDeed extends Deed {
   protected readonly words = inject(Words);

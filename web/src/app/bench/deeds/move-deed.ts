@@ -12,8 +12,14 @@ import { Deed } from './deed';
   selector: 'hy-move-deed',
   imports: [Field, FieldControl, MatButton, MatOption, MatSelect, ReactiveFormsModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'grid gap-y-3 gap-x-4' },
   template: `
-    <form novalidate [formGroup]="form" (ngSubmit)="move()">
+    <form
+      class="grid grid-cols-[repeat(auto-fit,minmax(13rem,1fr))] gap-y-3 gap-x-4"
+      novalidate
+      [formGroup]="form"
+      (ngSubmit)="move()"
+    >
       <hy-field label="To">
         <mat-select formControlName="space">
           @for (space of spaces(); track space.id) {
@@ -24,10 +30,11 @@ import { Deed } from './deed';
       <hy-field label="Tray or place (optional)">
         <input hyControl type="text" maxlength="80" formControlName="place" />
       </hy-field>
-      <div class="row"><button type="submit" matButton="filled">Moved</button></div>
+      <div class="row flex flex-wrap gap-2 col-span-full">
+        <button type="submit" matButton="filled">Moved</button>
+      </div>
     </form>
   `,
-  styleUrl: './deed.scss',
 })
 export class MoveDeed extends Deed implements OnInit {
   private readonly state = inject(Journal).state;

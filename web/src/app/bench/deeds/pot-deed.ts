@@ -20,8 +20,14 @@ const ROOTS: Readonly<Record<RootState, string>> = {
   selector: 'hy-pot-deed',
   imports: [Field, FieldControl, MatButton, MatCheckbox, MatOption, MatSelect, ReactiveFormsModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'grid gap-y-3 gap-x-4' },
   template: `
-    <form novalidate [formGroup]="form" (ngSubmit)="pot()">
+    <form
+      class="grid grid-cols-[repeat(auto-fit,minmax(13rem,1fr))] gap-y-3 gap-x-4"
+      novalidate
+      [formGroup]="form"
+      (ngSubmit)="pot()"
+    >
       <hy-field label="How many went into pots" [problem]="problem()">
         <input hyControl inputmode="numeric" formControlName="count" />
       </hy-field>
@@ -56,10 +62,11 @@ const ROOTS: Readonly<Record<RootState, string>> = {
         </mat-select>
       </hy-field>
       <mat-checkbox formControlName="wet">The mix was wet already</mat-checkbox>
-      <div class="row"><button type="submit" matButton="filled">Potted on</button></div>
+      <div class="row flex flex-wrap gap-2 col-span-full">
+        <button type="submit" matButton="filled">Potted on</button>
+      </div>
     </form>
   `,
-  styleUrl: './deed.scss',
 })
 export class PotDeed extends Deed implements OnInit {
   private readonly state = inject(Journal).state;

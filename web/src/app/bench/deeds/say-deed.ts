@@ -9,6 +9,7 @@ import { Deed } from './deed';
   selector: 'hy-say-deed',
   imports: [Field, FieldControl, MatButton, ReactiveFormsModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'grid gap-y-3 gap-x-4' },
   template: `
     @if (what() === 'ended') {
       <p>An ended batch leaves Today and stays in Results. It can be undone.</p>
@@ -16,11 +17,10 @@ import { Deed } from './deed';
     <hy-field [label]="label()" [problem]="problem()">
       <textarea hyControl rows="2" [formControl]="text"></textarea>
     </hy-field>
-    <div class="row">
+    <div class="row flex flex-wrap gap-2 col-span-full">
       <button type="button" matButton="filled" (click)="say()">{{ word() }}</button>
     </div>
   `,
-  styleUrl: './deed.scss',
 })
 export class SayDeed extends Deed {
   readonly what = input.required<'note' | 'ended'>();

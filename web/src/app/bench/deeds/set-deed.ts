@@ -12,8 +12,14 @@ import { Deed } from './deed';
   selector: 'hy-set-deed',
   imports: [Field, FieldControl, MatButton, MatCheckbox, ReactiveFormsModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'grid gap-y-3 gap-x-4' },
   template: `
-    <form novalidate [formGroup]="form" (ngSubmit)="set()">
+    <form
+      class="grid grid-cols-[repeat(auto-fit,minmax(13rem,1fr))] gap-y-3 gap-x-4"
+      novalidate
+      [formGroup]="form"
+      (ngSubmit)="set()"
+    >
       <hy-field
         label="How many were set"
         [hint]="'of ' + unset() + ' not set yet'"
@@ -23,10 +29,11 @@ import { Deed } from './deed';
       </hy-field>
       <mat-checkbox formControlName="wet">The mix was wet already</mat-checkbox>
       <mat-checkbox formControlName="torn">The cut was torn open again</mat-checkbox>
-      <div class="row"><button type="submit" matButton="filled">Set them</button></div>
+      <div class="row flex flex-wrap gap-2 col-span-full">
+        <button type="submit" matButton="filled">Set them</button>
+      </div>
     </form>
   `,
-  styleUrl: './deed.scss',
 })
 export class SetDeed extends Deed {
   private readonly state = inject(Journal).state;
