@@ -91,8 +91,9 @@ export function readTable(text: string): Table | null {
 }
 
 const LOOKS_LIKE: Readonly<Record<SeriesColumn, RegExp>> = {
-  minC: /min.*t(emp)?|t(emp)?.*min|^tmin|low/i,
-  maxC: /max.*t(emp)?|t(emp)?.*max|^tmax|high/i,
+  // `min`, `T min`, `temp_min`, `minimum temperature`, but no minutes.
+  minC: /(?<![a-z])(t|temp)?min(imum)?(temp)?(?![a-z])|low/i,
+  maxC: /(?<![a-z])(t|temp)?max(imum)?(temp)?(?![a-z])|high/i,
   tempC: /temp|°\s*[cf]|^t$|^t[ (_]|celsius|fahrenheit/i,
   rh: /hum|^r\.?h|rel.*feucht|%\s*rh/i,
   windMps: /wind(?!.*dir)/i,

@@ -191,6 +191,21 @@ describe('twelve months of a climate table', () => {
     expect(read.ok && read.monthly).toHaveLength(12);
   });
 
+  it.each([
+    ['min', 'max'],
+    ['T min', 'T max'],
+    ['temp_min', 'temp_max'],
+    ['Minimum temperature', 'Maximum temperature'],
+    ['mintemp', 'maxtemp'],
+    ['TMIN (°C)', 'TMAX (°C)'],
+    ['mean low', 'mean high'],
+  ])('are found under %s and %s', (low, high) => {
+    const rows = year.map((_, m) => `${m + 1},${m},${m + 10}`);
+    expect(readMonthly(readTable([`Month,${low},${high}`, ...rows].join('\n'))!).ok).toBe(true);
+    const logged = ['minutes,temp', '0,10', '10,11'].join('\n');
+    expect(guessMapping(readTable(logged)!).columns).not.toHaveProperty('minC');
+  });
+
   it('or are refused with a sentence', () => {
     const problem = (rows: readonly string[]): string => {
       const read = readMonthly(table(rows));

@@ -49,20 +49,20 @@ const FAULTS = [
 
     <section aria-labelledby="paired">
       <h2 id="paired" class="ruled">Paired</h2>
-      <ul class="m-0 p-0 list-none">
+      <ul class="bare">
         @for (row of rows(); track row.pairing.id) {
           <li
             class="grid grid-cols-[minmax(14rem,1fr)_minmax(0,1.2fr)_auto] items-center gap-y-3 gap-x-6 py-3.5 border-b border-line narrow:grid-cols-1"
           >
-            <div class="who grid">
+            <div class="grid">
               <strong>{{ row.pairing.name }}</strong>
               <span class="quiet small">{{ row.place }}</span>
               <span [class]="'status ' + row.tone" role="status">{{ row.says }}</span>
             </div>
-            <div class="values flex flex-wrap gap-y-1.5 gap-x-7">
+            <div class="flex flex-wrap gap-y-1.5 gap-x-7">
               @for (r of row.readings; track r.name) {
                 <div class="grid" [class.doubted]="r.doubt" [class.old]="row.live.stale">
-                  <span class="value font-bold text-xl leading-tight font-head">{{ r.shown }}</span>
+                  <span class="value headline text-xl">{{ r.shown }}</span>
                   <small class="quiet">{{ r.word }}</small>
                 </div>
               } @empty {
@@ -70,13 +70,12 @@ const FAULTS = [
               }
               @if (row.live.battery !== null) {
                 <div class="grid" [class.low]="row.live.battery < 15">
-                  <span class="value font-bold text-xl leading-tight font-head"
-                    >{{ row.live.battery | hyNumber }} %</span
+                  <span class="value headline text-xl">{{ row.live.battery | hyNumber }} %</span
                   ><small class="quiet">battery{{ row.live.battery < 15 ? ', low' : '' }}</small>
                 </div>
               }
             </div>
-            <div class="taps flex flex-wrap justify-end gap-1 max-w-100 narrow:justify-start">
+            <div class="flex flex-wrap justify-end gap-1 max-w-100 narrow:justify-start">
               @if (row.pairing.kind === 'scale') {
                 <button matButton="outlined" (click)="keepWeight(row.pairing)">
                   Keep this weight
@@ -127,12 +126,12 @@ const FAULTS = [
         </button>
       </p>
       @if (unpaired(); as list) {
-        <ul class="m-0 p-0 list-none">
+        <ul class="bare">
           @for (d of list; track d.id) {
             <li
               class="grid grid-cols-[minmax(12rem,1fr)_minmax(0,1fr)_auto] items-end gap-y-3 gap-x-6 py-3.5 border-b border-line narrow:grid-cols-1"
             >
-              <div class="who grid">
+              <div class="grid">
                 <strong>{{ d.name }}</strong><span class="quiet small">{{ kindWord[d.kind] }}</span>
               </div>
               <hy-field [label]="d.kind === 'scale' ? 'Carries a pot of' : 'Hangs in'">

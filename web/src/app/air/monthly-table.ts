@@ -61,15 +61,6 @@ const MONTHS = Array.from({ length: 12 }, (_, m) =>
       {{ problem() || status() }}
     </p>
   `,
-  styles: `
-    .file {
-      margin: 0.6rem 0;
-    }
-    .file:focus-within {
-      outline: 3px solid var(--water);
-      outline-offset: 2px;
-    }
-  `,
 })
 export class MonthlyTable {
   private readonly words = inject(Words);

@@ -69,9 +69,7 @@ const MOST_BYTES = 40_000_000;
         <div class="grid grid-cols-1 gap-3 py-4 border-t-2 border-ink border-b-2">
           <h3>{{ name() }}: {{ f.rows | hyNumber }} rows</h3>
           <hy-table form name="First rows of the file" [columns]="sampled()" [rows]="f.sample" />
-          <div
-            class="fields grid grid-cols-[repeat(auto-fill,minmax(14rem,1fr))] gap-y-3.5 gap-x-5"
-          >
+          <div class="grid auto-fill-56 gap-y-3.5 gap-x-5">
             <hy-field label="Date">
               <mat-select [value]="f.mapping.date" (selectionChange)="map({ date: +$event.value })">
                 @for (h of f.header; track $index) {
@@ -118,7 +116,7 @@ const MOST_BYTES = 40_000_000;
               </hy-field>
             }
             @for (c of columns; track c) {
-              <div class="column grid grid-cols-[minmax(0,1fr)_auto] items-end gap-1.5">
+              <div class="grid grid-cols-[minmax(0,1fr)_auto] items-end gap-1.5">
                 <hy-field [label]="word[c]">
                   <mat-select
                     [value]="f.mapping.columns[c]?.index ?? ''"

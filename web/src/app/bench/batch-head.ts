@@ -22,7 +22,7 @@ import { namePage } from '../shell/page-title';
     @let v = view();
     <div class="head flex flex-wrap items-center gap-y-2.5 gap-x-4">
       <hy-mark [piece]="v.piece" [state]="v.mark" [size]="76" />
-      <div class="who flex-[1_1_16rem]">
+      <div class="flex-[1_1_16rem]">
         <p class="quiet small">
           <a class="inline-block -my-2.5 py-2.5" routerLink="/bench">Bench</a> › {{ v.space }}
           @if (batch().tray) {
@@ -43,7 +43,7 @@ import { namePage } from '../shell/page-title';
           <span class="code">{{ v.code }}</span>
         </p>
       </div>
-      <div class="taps no-print flex flex-wrap gap-2"><ng-content /></div>
+      <div class="no-print flex flex-wrap gap-2"><ng-content /></div>
     </div>
     <ng-content select="[headline]" />
     <hy-tabs [label]="'Pages of ' + v.title" [tabs]="tabs()" />

@@ -54,9 +54,9 @@ const seenSchema: z.ZodType<Seen> = z.partialRecord(
       </p>
       <h1>What do you see?</h1>
       <hy-draft-note [at]="left()" (afresh)="startOver()" />
-      <div class="sides grid grid-cols-2 items-start gap-9.5 mt-3 phone:grid-cols-1">
+      <div class="grid grid-cols-2 items-start gap-9.5 mt-3 phone:grid-cols-1">
         <section aria-label="Signs">
-          <ul class="m-0 p-0 list-none">
+          <ul class="bare">
             @for (s of signs(); track s.id) {
               <li
                 class="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-3 py-2 pl-3 border-b border-b-line border-l-4 border-l-transparent"
@@ -93,16 +93,16 @@ const seenSchema: z.ZodType<Seen> = z.partialRecord(
         <section
           aria-live="polite"
           aria-labelledby="likely"
-          class="likely sticky top-4 grid grid-cols-1 gap-3 phone:static phone:row-start-1"
+          class="sticky top-4 grid grid-cols-1 gap-3 phone:static phone:row-start-1"
         >
           <h2 id="likely" class="ruled">Likely</h2>
           @if (looked() === 0) {
             <p>Answer what you have looked at; leave the rest open. The first line tells most.</p>
           } @else {
-            <ol class="grid gap-3.5 m-0 p-0 list-none">
+            <ol class="grid gap-3.5 bare">
               @for (c of causes(); track c.name) {
                 <li>
-                  <p class="cause font-bold text-lg leading-snug font-head">
+                  <p class="cause headline text-lg">
                     {{ c.name }} <span class="quiet">{{ c.chance }}</span>
                   </p>
                   <span class="bar" aria-hidden="true"><i [style.width.%]="c.percent"></i></span>

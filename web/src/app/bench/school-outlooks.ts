@@ -41,7 +41,7 @@ interface HabitRow {
       </ng-template>
       <ng-template hyCell="use" [of]="rows()" let-row>
         @if (row.id === chosen()) {
-          <span class="mine px-2.5 font-bold">in use</span>
+          <span class="px-2.5 font-bold">in use</span>
         } @else {
           <button
             matButton="text"

@@ -78,7 +78,7 @@ export function afterStep(batch: Batch, counts: Counts, { outcome, by }: CountSt
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'grid justify-items-start gap-1.5' },
   template: `
-    <ol class="w-full m-0 p-0 border-t border-line list-none">
+    <ol class="w-full bare border-t border-line">
       @for (key of shown(); track key.outcome) {
         <li
           class="grid grid-cols-[46px_minmax(0,1fr)_64px_76px_84px] items-center gap-2 py-1.5 border-b border-line phone:gap-1.5 phone:grid-cols-[40px_minmax(0,1fr)_52px_60px_68px]"

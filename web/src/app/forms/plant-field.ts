@@ -28,7 +28,7 @@ const MOST = 8;
         @for (taxon of found(); track taxon.id) {
           <mat-option [value]="taxon.name">
             <i>{{ taxon.name }}</i>
-            <span class="also ml-2 quiet small">{{ also(taxon) }}</span>
+            <span class="ml-2 quiet small">{{ also(taxon) }}</span>
           </mat-option>
         }
       </mat-autocomplete>

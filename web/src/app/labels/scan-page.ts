@@ -27,7 +27,7 @@ const LOOK_EVERY_MS = 180;
   template: `
     <div class="page-head"><h1>Scan a label</h1></div>
     <hy-bench-tabs />
-    <div class="ways grid grid-cols-[repeat(auto-fit,minmax(17rem,1fr))] gap-8">
+    <div class="ways grid auto-fit-68 gap-8">
       <section class="grid content-start justify-items-start gap-3" aria-labelledby="cam">
         <h2 id="cam" class="ruled w-full">By camera</h2>
         <video

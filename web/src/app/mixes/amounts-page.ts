@@ -45,7 +45,7 @@ interface Amount {
       <p class="quiet">{{ desk.name() }}</p>
     </div>
     <hy-mix-tabs class="-mb-1.5" />
-    <div class="fields grid grid-cols-[repeat(auto-fit,minmax(12rem,1fr))] gap-4">
+    <div class="grid auto-fit-48 gap-4">
       <hy-field label="Mix">
         <mat-select [value]="desk.draft().from" (selectionChange)="desk.open($event.value)">
           @for (m of desk.mixes(); track m.id) {
@@ -90,11 +90,9 @@ interface Amount {
     </div>
 
     @if (amounts(); as a) {
-      <p class="font-bold text-2xl leading-tight font-head">
+      <p class="headline text-2xl">
         {{ words.volume(a.quantity.litres * 1000) }} of mix
-        <span class="font-normal text-base leading-normal font-text quiet"
-          >{{ percent(spill) }} spilt on the way counted in</span
-        >
+        <span class="plain text-base quiet">{{ percent(spill) }} spilt on the way counted in</span>
       </p>
       <hy-table name="Amounts" [columns]="columns" [rows]="a.rows" />
       @if (a.handier) {
@@ -118,7 +116,7 @@ interface Amount {
         }}
       </p>
       @if (a.shopping.length > 0) {
-        <section class="shopping" aria-labelledby="buy">
+        <section aria-labelledby="buy">
           <h2 id="buy" class="ruled">To buy</h2>
           <ul>
             @for (line of a.shopping; track line) {

@@ -47,7 +47,7 @@ const MOST = 5;
       </p>
     </div>
     <hy-mix-tabs />
-    <div class="fields no-print grid grid-cols-[repeat(auto-fit,minmax(12rem,1fr))] gap-4 mb-3">
+    <div class="no-print grid auto-fit-48 gap-4 mb-3">
       <hy-field label="Compare">
         <mat-select
           [value]="set().vary"

@@ -65,7 +65,7 @@ interface Measured {
       <p class="quiet">what your mix really holds</p>
     </div>
     <hy-mix-tabs />
-    <div class="sides grid grid-cols-2 gap-y-8 gap-x-12 narrow:grid-cols-1">
+    <div class="grid grid-cols-2 gap-y-8 gap-x-12 narrow:grid-cols-1">
       <form class="grid content-start gap-4" novalidate (submit)="$event.preventDefault(); save()">
         <hy-field label="Mix to test">
           <mat-select [value]="desk.draft().from" (selectionChange)="desk.open($event.value)">
@@ -196,7 +196,7 @@ interface Measured {
             }}{{ m.air.spread === null ? '' : ' ± ' + (m.air.spread * 100 | hyNumber: 1) }}. It now
             stands in for the model, in every pot.
           </p>
-          <ul class="m-0 p-0 list-none">
+          <ul class="bare">
             @for (t of tests(); track t.entry.id) {
               <li class="flex justify-between items-center min-h-11 border-b border-line">
                 <span

@@ -93,7 +93,7 @@ interface ShelfRow {
     <hy-mix-tabs />
     @if (form(); as f) {
       <form
-        class="panel grid grid-cols-[repeat(auto-fill,minmax(13rem,1fr))] gap-4 mb-4 pt-4 pb-6.5 border-b-2 border-ink"
+        class="panel grid auto-fill-52 gap-4 mb-4 pt-4 pb-6.5 border-b-2 border-ink"
         novalidate
         (submit)="$event.preventDefault(); save()"
       >

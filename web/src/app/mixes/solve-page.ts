@@ -77,7 +77,7 @@ const NAME: Readonly<Record<TargetName, string>> = {
     </div>
     <hy-mix-tabs />
     <div
-      class="sides grid grid-cols-[minmax(0,1fr)_minmax(0,1.15fr)] gap-y-8 gap-x-12 max-[1100px]:grid-cols-1"
+      class="grid grid-cols-[minmax(0,1fr)_minmax(0,1.15fr)] gap-y-8 gap-x-12 max-[1100px]:grid-cols-1"
     >
       <form
         class="grid content-start gap-4.5"
@@ -162,7 +162,7 @@ const NAME: Readonly<Record<TargetName, string>> = {
             >only what is in the shed</mat-checkbox
           >
           <div
-            class="choices grid grid-cols-[repeat(auto-fill,minmax(13rem,1fr))] max-h-76 border-t border-line border-b overflow-y-auto max-[480px]:grid-cols-1"
+            class="grid auto-fill-52 max-h-76 border-t border-line border-b overflow-y-auto max-[480px]:grid-cols-1"
           >
             @for (c of candidates(); track c.component.id) {
               <mat-checkbox
@@ -203,7 +203,7 @@ const NAME: Readonly<Record<TargetName, string>> = {
               </ul>
             }
             <div
-              class="found grid grid-cols-[7.5rem_minmax(11rem,1fr)_minmax(0,1fr)] items-start gap-5 max-[480px]:grid-cols-[6.5rem_minmax(0,1fr)]"
+              class="grid grid-cols-[7.5rem_minmax(11rem,1fr)_minmax(0,1fr)] items-start gap-5 max-[480px]:grid-cols-[6.5rem_minmax(0,1fr)]"
             >
               <hy-strata-column [parts]="m.parts" />
               <div class="grid gap-3">

@@ -40,7 +40,7 @@ const QUESTIONS: readonly {
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <form
-      class="grid grid-cols-[repeat(auto-fit,minmax(9.5rem,1fr))] items-end gap-y-4 gap-x-5.5"
+      class="grid auto-fit-38 items-end gap-y-4 gap-x-5.5"
       novalidate
       (submit)="$event.preventDefault(); save()"
     >

@@ -229,9 +229,7 @@ import { namePage } from '../shell/page-title';
         <section aria-labelledby="ways">
           <h2 id="ways" class="ruled">Ways to propagate her</h2>
           <hy-stock-steppers [mother]="v.mother" [taxon]="plant.taxon" />
-          <ul
-            class="ways grid grid-cols-[repeat(auto-fill,minmax(19rem,1fr))] gap-y-0 gap-x-8 m-0 p-0 list-none"
-          >
+          <ul class="ways grid auto-fill-76 gap-y-0 gap-x-8 bare">
             @for (way of v.ways; track way.method) {
               <li
                 class="grid grid-cols-[48px_minmax(0,1fr)] items-center gap-3 py-3 border-b border-line"
@@ -248,7 +246,7 @@ import { namePage } from '../shell/page-title';
             }
             @for (no of plant.taxon.not; track no.method) {
               <li
-                class="no grid grid-cols-[48px_minmax(0,1fr)] items-center gap-3 py-3 border-b border-line"
+                class="grid grid-cols-[48px_minmax(0,1fr)] items-center gap-3 py-3 border-b border-line"
               >
                 <span class="cross text-center quiet font-bold" aria-hidden="true">no</span>
                 <div>

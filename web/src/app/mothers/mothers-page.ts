@@ -36,7 +36,7 @@ const SEASON_WORD: Readonly<Record<SeasonState, string>> = {
         </p>
       </div>
     } @else {
-      <ul class="m-0 p-0 border-t border-line list-none">
+      <ul class="bare border-t border-line">
         @for (m of mothers(); track m.id) {
           <li>
             <a

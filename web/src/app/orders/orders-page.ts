@@ -43,7 +43,7 @@ import { Field, FieldControl } from '../forms/field';
     <hy-bench-tabs />
     @if (adding()) {
       <form
-        class="grid grid-cols-[repeat(auto-fill,minmax(12rem,1fr))] items-start gap-y-3 gap-x-4 mb-4"
+        class="grid auto-fill-48 items-start gap-y-3 gap-x-4 mb-4"
         novalidate
         (submit)="$event.preventDefault(); add(who.value, plant.value, count.value, by.value())"
       >
@@ -64,10 +64,10 @@ import { Field, FieldControl } from '../forms/field';
       </form>
       <p class="problem" role="alert">{{ problem() }}</p>
     }
-    <ul class="m-0 p-0 list-none">
+    <ul class="bare">
       @for (o of open(); track o.order.id) {
         <li class="grid gap-2 py-4 border-b border-line">
-          <div class="head flex flex-wrap items-baseline gap-y-1 gap-x-4">
+          <div class="flex flex-wrap items-baseline gap-y-1 gap-x-4">
             <h2>{{ o.order.who ?? 'Somebody' }}</h2>
             <span
               >{{ o.order.count }} <i>{{ o.plant }}</i></span
@@ -75,8 +75,8 @@ import { Field, FieldControl } from '../forms/field';
             <span class="by ml-auto" [class.late]="o.late">{{ o.by }}</span>
           </div>
           <div class="bar flex h-3.5 border border-ink2" role="img" [attr.aria-label]="o.says">
-            <i class="ready flex-[0_0_0] bg-living" [style.flex-grow]="o.stands.ready"></i>
-            <i class="growing flex-[0_0_0] bg-living-soft" [style.flex-grow]="o.stands.growing"></i>
+            <i class="flex-[0_0_0] bg-living" [style.flex-grow]="o.stands.ready"></i>
+            <i class="flex-[0_0_0] bg-living-soft" [style.flex-grow]="o.stands.growing"></i>
             <i class="short flex-[0_0_0]" [style.flex-grow]="o.stands.short"></i>
           </div>
           <p>{{ o.says }}</p>
@@ -140,7 +140,7 @@ import { Field, FieldControl } from '../forms/field';
           </div>
         </li>
       } @empty {
-        <li class="none grid gap-2 py-4 border-b border-line">
+        <li class="grid gap-2 py-4 border-b border-line">
           <p>
             No order is open. Write down who wants what by when, and Plan works out what to cut.
           </p>
@@ -152,9 +152,9 @@ import { Field, FieldControl } from '../forms/field';
         <summary class="flex items-center min-h-11 cursor-pointer">
           {{ done().length === 1 ? 'One order' : done().length + ' orders' }} done or cancelled
         </summary>
-        <ul class="m-0 p-0 list-none">
+        <ul class="bare">
           @for (o of done(); track o.id) {
-            <li class="past grid gap-2 py-4 border-b border-line">{{ o.says }}</li>
+            <li class="grid gap-2 py-4 border-b border-line">{{ o.says }}</li>
           }
         </ul>
       </details>

@@ -36,7 +36,7 @@ import { FilePick } from '../forms/file-pick';
   template: `
     @if (batch(); as b) {
       <hy-batch-head [batch]="b" />
-      <div class="take no-print flex flex-wrap items-end gap-y-2.5 gap-x-4">
+      <div class="no-print flex flex-wrap items-end gap-y-2.5 gap-x-4">
         <hy-day
           label="Taken on"
           [problem]="dayProblem()"
@@ -68,7 +68,7 @@ import { FilePick } from '../forms/file-pick';
         @if (pair(); as two) {
           <section aria-labelledby="beside">
             <h2 id="beside" class="ruled">Side by side</h2>
-            <div class="pair grid grid-cols-2 gap-1 mt-2.5">
+            <div class="grid grid-cols-2 gap-1 mt-2.5">
               @for (p of two; track p.photo.id) {
                 <figure class="m-0">
                   <hy-picture
@@ -95,9 +95,7 @@ import { FilePick } from '../forms/file-pick';
         }
         <section aria-labelledby="all">
           <h2 id="all" class="ruled">Over time</h2>
-          <ul
-            class="grid grid-cols-[repeat(auto-fill,minmax(15rem,1fr))] gap-5.5 m-0 p-0 list-none"
-          >
+          <ul class="grid auto-fill-60 gap-5.5 bare">
             @for (p of photos(); track p.photo.id) {
               <li>
                 <figure class="m-0">

@@ -82,7 +82,7 @@ const MOST_ROWS = 60;
       </p>
     } @else if (plant()) {
       <div
-        class="sides grid grid-cols-[minmax(0,1fr)_minmax(0,26rem)] gap-y-8 gap-x-12 narrow:grid-cols-1"
+        class="grid grid-cols-[minmax(0,1fr)_minmax(0,26rem)] gap-y-8 gap-x-12 narrow:grid-cols-1"
       >
         <div>
           <div class="fields">
@@ -159,14 +159,14 @@ const MOST_ROWS = 60;
             <p class="problem" role="alert">{{ problem() }}</p>
           } @else {
             <section class="grid gap-3 mt-5.5" aria-live="polite" aria-label="What to take">
-              <p class="font-bold text-3xl leading-tight font-head">{{ answer().says }}</p>
+              <p class="headline text-3xl">{{ answer().says }}</p>
               @if (answer().total > 0) {
                 <hy-cut-terms />
                 <div class="row">
                   <button matButton="filled" (click)="take()">Cut: put them on the bench</button>
                 </div>
               }
-              <ul class="grid gap-2 m-0 p-0 list-none">
+              <ul class="grid gap-2 bare">
                 @for (c of cautions(); track c.title) {
                   <li class="pl-3 border-l-4 border-callus" [class]="c.weight">
                     <strong>{{ c.title }}.</strong> {{ c.advice }}

@@ -104,7 +104,7 @@ const COLUMN: StemDraft = { ...BLANK, length: '800', nodes: '0', width: '60' };
       </p>
     } @else if (plant()) {
       <div
-        class="sides grid grid-cols-[minmax(0,1fr)_minmax(0,26rem)] gap-y-8 gap-x-12 narrow:grid-cols-1"
+        class="grid grid-cols-[minmax(0,1fr)_minmax(0,26rem)] gap-y-8 gap-x-12 narrow:grid-cols-1"
       >
         <div>
           <div class="fields">
@@ -185,9 +185,9 @@ const COLUMN: StemDraft = { ...BLANK, length: '800', nodes: '0', width: '60' };
           }
           @if (view(); as v) {
             <section class="grid gap-3 mt-5.5" aria-live="polite" aria-label="What the cuts give">
-              <p class="font-bold text-3xl leading-tight font-head">
+              <p class="headline text-3xl">
                 About {{ words.rounded(v.plants.likely, 1) }} plants
-                <span class="font-normal text-base leading-normal font-text quiet"
+                <span class="plain text-base quiet"
                   >{{ v.plants.low }}–{{ v.plants.high }}, eight times in ten</span
                 >
               </p>
@@ -232,7 +232,7 @@ const COLUMN: StemDraft = { ...BLANK, length: '800', nodes: '0', width: '60' };
                   One piece would not do: move its cut, or go back to the best.
                 </p>
               }
-              <ul class="grid gap-2 m-0 p-0 list-none">
+              <ul class="grid gap-2 bare">
                 @for (c of cautions(); track c.title) {
                   <li class="pl-3 border-l-4 border-callus" [class]="c.weight">
                     <strong>{{ c.title }}.</strong> {{ c.advice }}

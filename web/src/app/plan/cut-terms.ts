@@ -11,7 +11,7 @@ import { DISINFECTANT_WORD } from './plan-draft';
   selector: 'hy-cut-terms',
   imports: [DayField, Field, MatOption, MatSelect],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { class: 'grid grid-cols-[repeat(auto-fill,minmax(11rem,1fr))] gap-3 my-3.5' },
+  host: { class: 'grid auto-fill-44 gap-3 my-3.5' },
   template: `
     <hy-day
       label="Cut on"

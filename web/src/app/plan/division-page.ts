@@ -73,7 +73,7 @@ const MOST_PARTS = 30;
       </p>
     } @else if (plant()) {
       <div
-        class="sides grid grid-cols-[minmax(0,1fr)_minmax(0,26rem)] gap-y-8 gap-x-12 narrow:grid-cols-1"
+        class="grid grid-cols-[minmax(0,1fr)_minmax(0,26rem)] gap-y-8 gap-x-12 narrow:grid-cols-1"
       >
         <div>
           <p>
@@ -103,7 +103,7 @@ const MOST_PARTS = 30;
             Add a part
           </button>
           <section class="grid gap-3 mt-5.5" aria-live="polite" aria-label="What to take">
-            <p class="font-bold text-3xl leading-tight font-head">{{ gives() }}</p>
+            <p class="headline text-3xl">{{ gives() }}</p>
             @if (groups().length > 0) {
               <hy-cut-terms />
               <div class="row">
@@ -111,7 +111,7 @@ const MOST_PARTS = 30;
               </div>
             }
             <h2 class="ruled">The mother</h2>
-            <ul class="grid gap-2 m-0 p-0 list-none">
+            <ul class="grid gap-2 bare">
               @for (line of after; track line) {
                 <li class="pl-3 border-l-4 border-callus">{{ line }}</li>
               }

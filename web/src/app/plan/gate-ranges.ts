@@ -30,28 +30,23 @@ export interface GateRange {
       </colgroup>
       <thead class="unseen">
         <tr>
-          <th class="py-1 px-0 border-0 font-normal quiet wrap-anywhere leading-tight">
+          <th>
             {{ name() }}
           </th>
-          <th class="py-1 px-0 border-0 font-normal quiet wrap-anywhere leading-tight">Range</th>
-          <th class="py-1 px-0 border-0 font-normal quiet wrap-anywhere leading-tight">
-            Safe to water from
-          </th>
+          <th>Range</th>
+          <th>Safe to water from</th>
         </tr>
       </thead>
       <tbody>
         @for (row of rows(); track row.name) {
           <tr [class.chosen]="row.chosen">
-            <th
-              class="py-1 px-0 border-0 font-normal quiet wrap-anywhere leading-tight"
-              scope="row"
-            >
+            <th scope="row">
               {{ row.name }}
               @if (row.chosen) {
                 <span class="unseen">, chosen</span>
               }
             </th>
-            <td class="bar relative h-7.5 py-1 px-0 border-0" aria-hidden="true">
+            <td class="relative h-7.5" aria-hidden="true">
               @if (row.opens !== null) {
                 <i class="shut absolute top-[9px] h-3" [style.width.%]="at(row.from)"></i>
                 <i
@@ -62,13 +57,24 @@ export interface GateRange {
                 <i class="gate absolute top-[9px] h-3" [style.left.%]="at(row.opens)"></i>
               }
             </td>
-            <td class="number py-1 px-0 border-0">{{ row.says }}</td>
+            <td class="number">{{ row.says }}</td>
           </tr>
         }
       </tbody>
     </table>
   `,
   styles: `
+    th,
+    td {
+      padding: 0.25rem 0;
+      border: 0;
+    }
+    th {
+      color: var(--ink2);
+      font-weight: 400;
+      line-height: 1.15;
+      overflow-wrap: anywhere;
+    }
     .chosen th,
     .chosen .number {
       color: var(--ink);

@@ -69,7 +69,7 @@ interface Round {
     <hy-plan-tabs [mother]="mother()" />
     <hy-mother-pick [mother]="mother()" />
     @if (plant()) {
-      <div class="fields grid grid-cols-[repeat(auto-fit,minmax(11rem,1fr))] items-end gap-4">
+      <div class="grid auto-fit-44 items-end gap-4">
         <hy-field label="Plants to begin with">
           <input
             hyControl
@@ -116,9 +116,9 @@ interface Round {
       @if (problem()) {
         <p class="problem mt-4 text-do font-semibold" role="alert">{{ problem() }}</p>
       } @else if (view(); as v) {
-        <p class="mt-5.5 mb-4 font-bold text-3xl leading-tight font-head" aria-live="polite">
+        <p class="mt-5.5 mb-4 headline text-3xl" aria-live="polite">
           {{ v.says }}
-          <span class="font-normal text-base leading-normal font-text quiet">{{ v.range }}</span>
+          <span class="plain text-base quiet">{{ v.range }}</span>
         </p>
         <hy-table
           name="Plants after every round"
@@ -129,7 +129,7 @@ interface Round {
           <ng-template hyCell="drawn" [of]="v.rows" let-row>
             <span class="bar relative block w-[clamp(9rem,34vw,26rem)] h-6" aria-hidden="true">
               <i
-                class="span h-3 border border-living bg-living-soft"
+                class="h-3 border border-living bg-living-soft"
                 [style.left.%]="row.from"
                 [style.width.%]="row.wide"
               ></i>

@@ -19,7 +19,7 @@ import { PlanResult } from './plan-result';
     class: 'grid grid-cols-[minmax(0,1fr)_minmax(0,1.05fr)] gap-y-6.5 gap-x-12 narrow:grid-cols-1',
   },
   template: `
-    <div class="column grid grid-cols-1 content-start gap-5.5">
+    <div class="grid grid-cols-1 content-start gap-5.5">
       <section aria-labelledby="cautions">
         <h2 id="cautions" class="ruled">Before you cut</h2>
         <ul class="grid gap-2 m-0 pt-1.5 pb-0 px-0 list-none">
@@ -46,7 +46,7 @@ import { PlanResult } from './plan-result';
         <hy-plan-result [batch]="b" />
       }
     </div>
-    <div class="column grid grid-cols-1 content-start gap-5.5">
+    <div class="grid grid-cols-1 content-start gap-5.5">
       @if (moves(); as m) {
         <section aria-labelledby="moves">
           <h2 id="moves" class="ruled">What changes that date</h2>

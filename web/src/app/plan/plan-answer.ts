@@ -35,14 +35,14 @@ import { PlanWish } from './plan-wish';
       aria-label="What the plan means"
     >
       @for (a of answers(); track a.method) {
-        <div class="answer flex items-start gap-4">
+        <div class="flex items-start gap-4">
           <hy-mark [piece]="a.piece" [state]="mark" [size]="64" />
           <div>
             @if (a.name) {
               <small>{{ a.name }}</small>
             }
             <p
-              class="sentence max-w-none mb-1 font-bold text-2xl leading-snug font-head tracking-tight max-[900px]:text-lg"
+              class="sentence max-w-none mb-1 headline text-2xl tracking-tight max-[900px]:text-lg"
             >
               {{ a.says }}
             </p>
@@ -60,7 +60,7 @@ import { PlanWish } from './plan-wish';
       novalidate
       (submit)="$event.preventDefault(); save.emit()"
     >
-      <div class="grid grid-cols-[repeat(auto-fit,minmax(8.8rem,1fr))] gap-3">
+      <div class="grid auto-fit-35.2 gap-3">
         @if (!wish.together()) {
           <hy-field label="How many" [problem]="desk.tried() ? cut.problems().count : ''">
             <input
@@ -92,7 +92,7 @@ import { PlanWish } from './plan-wish';
           <a matButton="text" routerLink="/settings">Give my own</a>
         </div>
       }
-      <button matButton="filled" type="submit" class="save">
+      <button matButton="filled" type="submit">
         {{ desk.cutOn() > desk.today() ? 'Plan it' : 'Cut: put it on the bench' }}
       </button>
       <a

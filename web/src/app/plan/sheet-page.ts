@@ -20,7 +20,7 @@ import { namePage } from '../shell/page-title';
   host: { class: 'grid grid-cols-1 gap-5.5 max-w-216 print:gap-3' },
   template: `
     @if (view(); as v) {
-      <div class="head flex flex-wrap items-center gap-4">
+      <div class="flex flex-wrap items-center gap-4">
         <hy-mark [piece]="v.piece" [state]="fresh" [size]="84" />
         <div>
           <p class="quiet small">

@@ -31,7 +31,7 @@ type Has = Readonly<Partial<Record<MethodId, number>>>;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ul
-      class="flex flex-wrap items-center gap-y-1.5 gap-x-5.5 m-0 p-0 list-none"
+      class="flex flex-wrap items-center gap-y-1.5 gap-x-5.5 bare"
       [attr.aria-label]="'What she has'"
     >
       <li class="lead flex items-center gap-2 quiet">She has</li>

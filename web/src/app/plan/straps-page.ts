@@ -63,7 +63,7 @@ const BLANK: StrapDraft = { lengths: '400 360', section: '75', width: '' };
       </p>
     } @else if (plant()) {
       <div
-        class="sides grid grid-cols-[minmax(0,1fr)_minmax(0,26rem)] gap-y-8 gap-x-12 narrow:grid-cols-1"
+        class="grid grid-cols-[minmax(0,1fr)_minmax(0,26rem)] gap-y-8 gap-x-12 narrow:grid-cols-1"
       >
         <div>
           <div class="fields">
@@ -109,9 +109,9 @@ const BLANK: StrapDraft = { lengths: '400 360', section: '75', width: '' };
           }
           @if (view(); as v) {
             <section class="grid gap-3 mt-5.5" aria-live="polite" aria-label="What the cuts give">
-              <p class="font-bold text-3xl leading-tight font-head">
+              <p class="headline text-3xl">
                 {{ v.plan.sections.length }} sections
-                <span class="font-normal text-base leading-normal font-text quiet"
+                <span class="plain text-base quiet"
                   >about {{ words.number(v.plants.likely) }} plants, {{ v.plants.low }}–{{
                     v.plants.high
                   }}
@@ -131,7 +131,7 @@ const BLANK: StrapDraft = { lengths: '400 360', section: '75', width: '' };
               <div class="row">
                 <button matButton="filled" (click)="take()">Cut: put them on the bench</button>
               </div>
-              <ul class="grid gap-2 m-0 p-0 list-none">
+              <ul class="grid gap-2 bare">
                 @for (c of cautions(); track c.title) {
                   <li class="pl-3 border-l-4 border-callus" [class]="c.weight">
                     <strong>{{ c.title }}.</strong> {{ c.advice }}

@@ -44,9 +44,9 @@ export interface WayCard {
             <small class="badge" [class.best]="card.badge !== 'poor'">{{ card.badge }}</small>
           }
         </span>
-        <strong class="font-bold text-base leading-tight font-head">{{ card.name }}</strong>
+        <strong class="headline text-base">{{ card.name }}</strong>
         @if (card.take) {
-          <b class="font-bold text-2xl leading-tight font-head">{{ card.take }}</b>
+          <b class="headline text-2xl">{{ card.take }}</b>
         }
         @for (line of card.lines; track $index) {
           <span>{{ line }}</span>

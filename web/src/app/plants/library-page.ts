@@ -49,7 +49,7 @@ import { Field, FieldControl } from '../forms/field';
         #find
       />
     </hy-field>
-    <div class="filters flex flex-wrap items-center gap-3 mb-1.5">
+    <div class="flex flex-wrap items-center gap-3 mb-1.5">
       <hy-field class="flex-[0_1_11rem] min-w-32" label="Way">
         <mat-select [value]="way()" (selectionChange)="way.set($event.value)">
           <mat-option value="">any</mat-option>
@@ -81,7 +81,7 @@ import { Field, FieldControl } from '../forms/field';
       </mat-chip-listbox>
     </div>
     <p class="quiet" role="status">{{ rows().length }} plants</p>
-    <ul class="m-0 p-0 list-none">
+    <ul class="bare">
       @for (row of rows(); track row.id) {
         <li>
           <a

@@ -45,7 +45,7 @@ const STATES: readonly { readonly name: string; readonly state: MarkState }[] = 
       <h1>The marks</h1>
       <p class="quiet">one sign for one cutting, above and below the soil line</p>
     </div>
-    <ul class="rules flex flex-wrap gap-y-1 gap-x-8 mt-0 mb-5 mx-0 p-0 list-none quiet">
+    <ul class="flex flex-wrap gap-y-1 gap-x-8 mt-0 mb-5 mx-0 p-0 list-none quiet">
       <li>Above the line: the piece, and its pups.</li>
       <li>On the line: the wound, a ring that closes while it calluses.</li>
       <li>Below it: roots, by length. A pot once it is potted on.</li>

@@ -49,7 +49,7 @@ const GROWER = {
         <a matButton="outlined" [routerLink]="['/plants', id(), 'own']">Your own figures</a>
       </div>
 
-      <p class="lead max-w-[60ch] mb-2 font-bold text-xl leading-snug font-head">{{ more() }}</p>
+      <p class="lead max-w-[60ch] mb-2 headline text-xl">{{ more() }}</p>
       <p>
         {{ grower() }} Band: {{ words.temperature(t.season.fromC) }} to
         {{ words.temperature(t.season.toC) }}
@@ -98,9 +98,7 @@ const GROWER = {
           </article>
         }
         <h3 class="mt-4.5 mb-1.5">Not by</h3>
-        <dl
-          class="grid grid-cols-[repeat(auto-fill,minmax(24rem,1fr))] gap-y-1 gap-x-8 quiet narrow:col-span-full phone:grid-cols-1"
-        >
+        <dl class="grid auto-fill-96 gap-y-1 gap-x-8 quiet narrow:col-span-full phone:grid-cols-1">
           @for (no of nots(); track no.name) {
             <div class="grid grid-cols-[8rem_minmax(0,1fr)] gap-3">
               <dt class="quiet">{{ no.name }}</dt>
@@ -112,9 +110,7 @@ const GROWER = {
 
       <section aria-labelledby="light">
         <h2 id="light" class="ruled">Light after roots</h2>
-        <ol
-          class="steps grid grid-cols-[repeat(auto-fit,minmax(11rem,1fr))] gap-y-1.5 gap-x-6 m-0 py-2.5 px-0 list-none"
-        >
+        <ol class="steps grid auto-fit-44 gap-y-1.5 gap-x-6 m-0 py-2.5 px-0 list-none">
           @for (step of light(); track step.afterDays) {
             <li class="mb-1.5 pt-1.5 border-t-3 border-callus">
               <strong class="block">{{

@@ -61,7 +61,7 @@ const BELOW = {
           From the start
         </button>
       </div>
-      <p class="quiet told max-w-[70ch]">{{ s.told }}</p>
+      <p class="quiet max-w-[70ch]">{{ s.told }}</p>
       @if (ended()) {
         <hy-practice-ending [played]="p" />
         <div class="row flex flex-wrap gap-2.5">
@@ -69,13 +69,11 @@ const BELOW = {
           <a matButton="outlined" routerLink="/plan/practice">Another bench</a>
         </div>
       } @else {
-        <section class="bench" aria-label="The bench">
+        <section aria-label="The bench">
           <p class="day max-w-[80ch] min-h-[3em]" role="status">
             <strong>Day {{ p.day }}</strong> of {{ s.days }}. {{ today() }}
           </p>
-          <ul
-            class="pieces grid grid-cols-[repeat(auto-fill,minmax(6.2rem,1fr))] gap-2.5 max-w-248 mt-2.5 mb-0 mx-0 p-0 list-none"
-          >
+          <ul class="pieces grid auto-fill-24.8 gap-2.5 max-w-248 mt-2.5 mb-0 mx-0 p-0 list-none">
             @for (piece of pieces(); track $index) {
               <li class="grid justify-items-center text-center small">
                 <hy-mark [piece]="drawn()" [state]="piece.state" [size]="56" [label]="piece.says" />
@@ -87,11 +85,7 @@ const BELOW = {
             }
           </ul>
         </section>
-        <div
-          class="acts grid gap-3 pt-3 border-t-2 border-ink"
-          role="group"
-          aria-label="What you do"
-        >
+        <div class="grid gap-3 pt-3 border-t-2 border-ink" role="group" aria-label="What you do">
           <div class="row flex flex-wrap gap-2.5">
             @for (act of hands(); track act.id) {
               <button
@@ -102,11 +96,9 @@ const BELOW = {
                 (click)="does(act.id)"
               >
                 {{ act.says }}
-                <kbd
-                  class="ml-1.5 font-normal text-xs leading-normal font-text opacity-80 phone:hidden"
-                  aria-hidden="true"
-                  >{{ act.key }}</kbd
-                >
+                <kbd class="ml-1.5 plain text-xs opacity-80 phone:hidden" aria-hidden="true">{{
+                  act.key
+                }}</kbd>
               </button>
             }
           </div>
@@ -114,11 +106,9 @@ const BELOW = {
             @for (act of waits; track act.id) {
               <button matButton="filled" [attr.aria-keyshortcuts]="act.key" (click)="does(act.id)">
                 {{ act.says }}
-                <kbd
-                  class="ml-1.5 font-normal text-xs leading-normal font-text opacity-80 phone:hidden"
-                  aria-hidden="true"
-                  >{{ act.key }}</kbd
-                >
+                <kbd class="ml-1.5 plain text-xs opacity-80 phone:hidden" aria-hidden="true">{{
+                  act.key
+                }}</kbd>
               </button>
             }
             <button matButton="text" (click)="stopped.set(true)">

@@ -22,7 +22,7 @@ import { Confirm } from '../ui/confirm';
       You see what a grower sees, and no more. At the end the truth is laid open, and the same luck
       is played again under other habits.
     </p>
-    <ol class="w-full max-w-240 m-0 p-0 list-none">
+    <ol class="w-full max-w-240 bare">
       @for (row of rows(); track row.id) {
         <li class="flex items-center justify-between gap-y-1.5 gap-x-6 py-2.5 border-b border-line">
           <div>

@@ -23,9 +23,7 @@ import { Playing } from './playing';
     <div aria-live="polite">
       @if (played(); as p) {
         @if (p.ok) {
-          <div
-            class="ways grid grid-cols-[repeat(auto-fill,minmax(15rem,1fr))] gap-y-4 gap-x-6.5 mt-4"
-          >
+          <div class="ways grid auto-fill-60 gap-y-4 gap-x-6.5 mt-4">
             @for (o of p.outcomes; track $index) {
               <article class="pt-2 border-t-3 border-line" [class.best]="$index === best()">
                 <h2 class="mb-1.5 text-lg">
@@ -42,7 +40,7 @@ import { Playing } from './playing';
                   }
                 </h2>
                 <hy-icon-array [outcome]="o" />
-                <p class="rooted my-0.5 font-bold text-lg leading-tight font-head">
+                <p class="rooted my-0.5 headline text-lg">
                   {{ says.rooted(o.rooted, 'rooted') }}
                 </p>
                 <p class="my-0.5">{{ says.others(o) }}</p>

@@ -95,7 +95,7 @@ const USUAL_COUNT = 10;
       />
       @if (mine(); as m) {
         <fieldset
-          class="grid grid-cols-[repeat(auto-fill,minmax(14rem,1fr))] gap-y-1.5 gap-x-6.5 mt-5.5 mb-4 mx-0 pt-2.5 border-t border-line"
+          class="grid auto-fill-56 gap-y-1.5 gap-x-6.5 mt-5.5 mb-4 mx-0 pt-2.5 border-t border-line"
         >
           <legend class="pr-2.5 font-bold">What if, in this plan</legend>
           @if (m.widthMm !== null) {

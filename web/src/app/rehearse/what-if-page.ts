@@ -45,7 +45,7 @@ import { WhatCounts, type Counted } from './what-counts';
         </p>
       }
       @if (came()) {
-        <p class="came font-bold text-lg leading-snug font-head">{{ came() }}</p>
+        <p class="came headline text-lg">{{ came() }}</p>
       }
       <hy-played [played]="played()" [waits]="true" [naming]="naming()" />
       @if (!a.came && batch()!.cut) {

@@ -50,7 +50,7 @@ interface Side {
     </div>
     <hy-ledger-tabs class="-mb-3" />
     <hy-ledger-filter />
-    <div class="fields grid grid-cols-[repeat(auto-fit,minmax(11rem,1fr))] gap-4">
+    <div class="grid auto-fit-44 gap-4">
       <hy-field label="By">
         <mat-select [value]="chosen().by" (selectionChange)="setBy($event.value)">
           @for (g of groupings; track g) {
@@ -81,7 +81,7 @@ interface Side {
     </div>
     @if (view(); as v) {
       <section class="grid grid-cols-1 gap-3" aria-live="polite" aria-label="What came of it">
-        <p class="words max-w-[44ch] font-bold text-xl leading-snug font-head">{{ v.answer }}</p>
+        <p class="words max-w-[44ch] headline text-xl">{{ v.answer }}</p>
         <p>{{ v.figures }}</p>
         @for (line of v.more; track $index) {
           <p class="quiet">{{ line }}</p>

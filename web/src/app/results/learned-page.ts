@@ -102,7 +102,7 @@ interface Learned {
           records stay; only the learning begins on a day.
         </p>
         <div
-          class="afresh grid grid-cols-[14rem_minmax(12rem,26rem)_auto] items-start gap-4 phone:grid-cols-1"
+          class="grid grid-cols-[14rem_minmax(12rem,26rem)_auto] items-start gap-4 phone:grid-cols-1"
         >
           <hy-day label="Learn from batches cut since" [max]="today()" [value]="today()" #from />
           <hy-field label="Why" [problem]="freshProblem()">

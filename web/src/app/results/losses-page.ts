@@ -36,7 +36,7 @@ const STRENGTH = {
           <h2 id="stands-out" class="ruled">What stands out</h2>
           @for (f of found().findings; track f.words) {
             <article class="grid gap-1 py-1.5">
-              <p class="words max-w-[44ch] font-bold text-xl leading-snug font-head">
+              <p class="words max-w-[44ch] headline text-xl">
                 {{ f.words }}
               </p>
               <p>{{ f.strength }}, {{ f.looked }}. {{ f.range }}</p>
@@ -48,9 +48,7 @@ const STRENGTH = {
               </p>
             </article>
           } @empty {
-            <p class="words max-w-[44ch] font-bold text-xl leading-snug font-head">
-              Nothing stands out from chance.
-            </p>
+            <p class="words max-w-[44ch] headline text-xl">Nothing stands out from chance.</p>
             <p>
               {{
                 found().looked === 0
@@ -73,7 +71,7 @@ const STRENGTH = {
           <hy-chart name="Losses by week of the year" [tall]="260" [model]="charts()!.year" />
         </section>
         <div
-          class="pair grid grid-cols-[repeat(auto-fit,minmax(min(26rem,100%),1fr))] items-start gap-y-6.5 gap-x-9.5"
+          class="grid grid-cols-[repeat(auto-fit,minmax(min(26rem,100%),1fr))] items-start gap-y-6.5 gap-x-9.5"
         >
           <hy-loss-table heading="By days from cut to first water" [rows]="v.byWater" />
           <hy-loss-table heading="By first water: before it was safe, or after" [rows]="v.byGate" />

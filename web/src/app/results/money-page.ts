@@ -51,7 +51,7 @@ const GROUPED_BY: readonly Grouping[] = ['method', 'mix', 'plant', 'school', 'sp
         </p>
       } @else {
         <section class="grid grid-cols-1 gap-3" aria-label="Over all">
-          <p class="words max-w-[44ch] font-bold text-xl leading-snug font-head">
+          <p class="words max-w-[44ch] headline text-xl">
             @if (m.all.perPlant; as p) {
               A finished plant cost {{ words.money(p.value) }}{{ inBrackets(moneySpan(p)) }}
             } @else {
@@ -78,7 +78,7 @@ const GROUPED_BY: readonly Grouping[] = ['method', 'mix', 'plant', 'school', 'sp
           }
         </section>
         <section class="grid grid-cols-1 gap-3" aria-labelledby="rows">
-          <div class="head flex flex-wrap items-end justify-between gap-y-2 gap-x-6">
+          <div class="flex flex-wrap items-end justify-between gap-y-2 gap-x-6">
             <h2 id="rows">Row by row</h2>
             <hy-field class="w-40" label="A row for each">
               <mat-select [value]="grouping()" (selectionChange)="choose($event.value)">

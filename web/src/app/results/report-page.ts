@@ -33,7 +33,7 @@ import { Table } from '../ui/table';
       </button>
     </div>
     <hy-ledger-tabs class="-mb-3" />
-    <div class="fields no-print grid grid-cols-[repeat(auto-fill,minmax(11rem,14rem))] gap-4">
+    <div class="no-print grid grid-cols-[repeat(auto-fill,minmax(11rem,14rem))] gap-4">
       <hy-day
         label="Cut from"
         [problem]="problem()"
@@ -48,7 +48,7 @@ import { Table } from '../ui/table';
       } @else {
         @let o = r.overall;
         <section class="grid grid-cols-1 gap-3 print:break-inside-avoid" aria-label="In short">
-          <p class="words max-w-[44ch] font-bold text-xl leading-snug font-head">
+          <p class="words max-w-[44ch] headline text-xl">
             {{ r.batches }} {{ r.batches === 1 ? 'batch' : 'batches' }},
             {{ o.count.stuck }} cuttings set: {{ o.count.rooted }} have rooted,
             {{ share(o.shares.rooted) }}.

@@ -59,7 +59,7 @@ interface ArmRow {
         aria-live="polite"
         aria-label="The answer"
       >
-        <p class="words max-w-[44ch] font-bold text-xl leading-snug font-head">{{ v.verdict }}</p>
+        <p class="words max-w-[44ch] headline text-xl">{{ v.verdict }}</p>
         @for (line of v.figures; track $index) {
           <p>{{ line }}</p>
         }

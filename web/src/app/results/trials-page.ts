@@ -28,7 +28,7 @@ import { LedgerTabs } from './ledger-tabs';
         </p>
       </div>
     } @else {
-      <ul class="m-0 p-0 list-none">
+      <ul class="bare">
         @for (row of rows(); track row.id) {
           <li
             class="grid grid-cols-[minmax(10rem,1fr)_minmax(10rem,1.2fr)_minmax(12rem,1.6fr)_10rem] items-center gap-y-1 gap-x-5 min-h-14 py-1.5 border-b border-line phone:grid-cols-1"

@@ -24,7 +24,7 @@ const MOST = 1e6;
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'grid grid-cols-1 gap-2.5 w-full' },
   template: `
-    <div class="fields grid grid-cols-[repeat(auto-fit,minmax(13rem,1fr))] gap-4">
+    <div class="grid auto-fit-52 gap-4">
       <hy-field label="Currency">
         <mat-select
           [value]="settings().currency ?? ''"

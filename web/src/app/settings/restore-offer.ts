@@ -57,7 +57,7 @@ import { JournalFile, type OfferedFile } from '../data/journal-file';
         </div>
       </div>
     } @else {
-      <div class="refused grid gap-3 pl-3.5 border-l-4 border-water border-l-do">
+      <div class="grid gap-3 pl-3.5 border-l-4 border-water border-l-do">
         <p>
           <strong>{{ name() }} was refused, and nothing was changed.</strong>
         </p>

@@ -49,7 +49,7 @@ const KIND_WORD: Readonly<Record<Findable['kind'], string>> = {
       (keydown)="key($event)"
       #query
     />
-    <ul class="m-0 p-0 list-none overflow-y-auto" id="find-list" role="listbox" aria-label="Found">
+    <ul class="bare overflow-y-auto" id="find-list" role="listbox" aria-label="Found">
       @for (item of found(); track item.kind + item.id) {
         <li
           class="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-y-0 gap-x-4 min-h-12 py-1.5 px-2.5 border-l-4 border-transparent cursor-pointer"

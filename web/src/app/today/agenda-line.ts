@@ -45,7 +45,7 @@ const LOUD: ReadonlySet<Line['kind']> = new Set(['water', 'first-water', 'pot-wa
         (click)="open.set(!open())"
       >
         <span class="title font-bold phone:leading-tight">{{ title() }}</span>
-        <span class="who flex gap-1.5 min-w-0 quiet small whitespace-nowrap"
+        <span class="flex gap-1.5 min-w-0 quiet small whitespace-nowrap"
           ><span class="name overflow-hidden text-ellipsis">{{ who() }}</span>
           @if (late(); as l) {
             <span class="late flex-none text-ink font-semibold">{{ l }}</span>

@@ -15,7 +15,7 @@ const FULL_MM = 4;
   selector: 'hy-air-strip',
   imports: [RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { class: 'grid grid-cols-[repeat(auto-fill,minmax(7.6rem,1fr))] gap-2.5 pt-1.5' },
+  host: { class: 'grid auto-fill-30.4 gap-2.5 pt-1.5' },
   template: `
     @for (bench of benches(); track bench.id) {
       <a
@@ -49,9 +49,7 @@ const FULL_MM = 4;
     } @empty {
       <p class="quiet">
         No places yet.
-        <a class="grid content-start text-ink leading-snug no-underline" routerLink="/settings"
-          >Add one in Settings</a
-        >.
+        <a routerLink="/settings">Add one in Settings</a>.
       </p>
     }
   `,

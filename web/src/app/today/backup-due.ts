@@ -15,7 +15,7 @@ import { oneAtATime } from '../data/one-at-a-time';
   template: `
     @if (says(); as text) {
       <p
-        class="due no-print flex flex-wrap items-center gap-y-1.5 gap-x-3 mt-4 py-1.5 pl-3 border-l-4 border-callus"
+        class="no-print flex flex-wrap items-center gap-y-1.5 gap-x-3 mt-4 py-1.5 pl-3 border-l-4 border-callus"
       >
         {{ text }}
         <button matButton="outlined" (click)="save()">Save a file now</button>

@@ -38,7 +38,7 @@ export const KIND_WORD: Readonly<Record<TrayKind, string>> = {
     <hy-bench-tabs />
     @if (adding()) {
       <form
-        class="grid grid-cols-[repeat(auto-fill,minmax(11rem,1fr))] items-end gap-y-3 gap-x-4 mb-6"
+        class="grid auto-fill-44 items-end gap-y-3 gap-x-4 mb-6"
         novalidate
         (submit)="
           $event.preventDefault();
@@ -74,7 +74,7 @@ export const KIND_WORD: Readonly<Record<TrayKind, string>> = {
     @for (bench of benches(); track bench.id) {
       <section class="mb-6.5" [attr.aria-label]="bench.name">
         <h2 class="ruled">{{ bench.name }}</h2>
-        <ol class="m-0 p-0 list-none">
+        <ol class="bare">
           @for (t of bench.trays; track t.tray.id) {
             <li
               class="grid grid-cols-[minmax(7rem,1fr)_minmax(9rem,1.2fr)_minmax(10rem,2fr)_auto] items-center gap-y-1 gap-x-4 min-h-14 border-b border-line phone:py-1 phone:px-0 phone:grid-cols-[minmax(0,1fr)_auto]"

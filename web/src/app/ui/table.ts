@@ -41,7 +41,7 @@ const MANY = 100;
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'relative grid grid-cols-1' },
   template: `
-    <div class="head flex items-end">
+    <div class="flex items-end">
       @if (heading()) {
         <h2 class="ruled flex-1">{{ name() }}</h2>
       }
@@ -56,8 +56,8 @@ const MANY = 100;
         </button>
       }
       <mat-menu #out="matMenu">
-        <button class="-mb-1.5 ml-auto" mat-menu-item (click)="copy()">Copy the table</button>
-        <button class="-mb-1.5 ml-auto" mat-menu-item (click)="save()">Save as CSV</button>
+        <button mat-menu-item (click)="copy()">Copy the table</button>
+        <button mat-menu-item (click)="save()">Save as CSV</button>
       </mat-menu>
     </div>
     @if (many()) {

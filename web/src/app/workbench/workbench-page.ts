@@ -89,7 +89,7 @@ interface Tray {
       <mat-checkbox>Yes or no</mat-checkbox>
       <hy-why-chips label="A reason" [reasons]="['rain', 'no time', 'away']" />
     </section>
-    <section class="whole block flex-wrap items-center gap-3 mb-6">
+    <section class="block flex-wrap items-center gap-3 mb-6">
       <hy-table name="Trays" heading [columns]="columns" [rows]="rows" />
     </section>
     <section class="flex flex-wrap items-center gap-3 mb-6">

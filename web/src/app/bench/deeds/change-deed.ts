@@ -19,7 +19,7 @@ type Problems = Partial<Record<'count' | 'width', string>>;
   host: { class: 'grid gap-y-3 gap-x-4' },
   template: `
     <form
-      class="grid grid-cols-[repeat(auto-fit,minmax(13rem,1fr))] gap-y-3 gap-x-4"
+      class="grid auto-fit-52 gap-y-3 gap-x-4"
       novalidate
       [formGroup]="form"
       (ngSubmit)="change()"

@@ -36,7 +36,7 @@ const SEEN = [
   host: { class: 'grid gap-y-3 gap-x-4' },
   template: `
     <form
-      class="grid grid-cols-[repeat(auto-fit,minmax(13rem,1fr))] gap-y-3 gap-x-4"
+      class="grid auto-fit-52 gap-y-3 gap-x-4"
       novalidate
       [formGroup]="form"
       (ngSubmit)="look('fine')"

@@ -22,12 +22,7 @@ const ROOTS: Readonly<Record<RootState, string>> = {
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'grid gap-y-3 gap-x-4' },
   template: `
-    <form
-      class="grid grid-cols-[repeat(auto-fit,minmax(13rem,1fr))] gap-y-3 gap-x-4"
-      novalidate
-      [formGroup]="form"
-      (ngSubmit)="pot()"
-    >
+    <form class="grid auto-fit-52 gap-y-3 gap-x-4" novalidate [formGroup]="form" (ngSubmit)="pot()">
       <hy-field label="How many went into pots" [problem]="problem()">
         <input hyControl inputmode="numeric" formControlName="count" />
       </hy-field>

@@ -14,12 +14,7 @@ import { Deed } from './deed';
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'grid gap-y-3 gap-x-4' },
   template: `
-    <form
-      class="grid grid-cols-[repeat(auto-fit,minmax(13rem,1fr))] gap-y-3 gap-x-4"
-      novalidate
-      [formGroup]="form"
-      (ngSubmit)="set()"
-    >
+    <form class="grid auto-fit-52 gap-y-3 gap-x-4" novalidate [formGroup]="form" (ngSubmit)="set()">
       <hy-field
         label="How many were set"
         [hint]="'of ' + unset() + ' not set yet'"
