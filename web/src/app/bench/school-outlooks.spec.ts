@@ -9,6 +9,7 @@ const outlook = (over: Partial<SchoolOutlook>): SchoolOutlook => ({
   latest: '2026-04-14',
   everyDays: 8.4,
   ml: 90,
+  waterings: ['2026-04-12'],
   wetShare: 0.35,
   fill: [1, 0.5, 0],
   ...over,
@@ -66,8 +67,9 @@ describe('all watering habits on one pot', () => {
     const chosen: string[] = [];
     page.fixture.componentInstance.choose.subscribe((id) => chosen.push(id));
     page
-      .all('button')
-      .filter((b) => b.textContent.trim() === 'Use')[0]!
+      .all('tbody tr')
+      .find((tr) => tr.textContent.includes('4 days'))!
+      .querySelector('button')!
       .click();
     expect(chosen).toEqual(['surface']);
   });

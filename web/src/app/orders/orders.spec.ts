@@ -38,4 +38,48 @@ describe('orders', () => {
     expect(page.text).toContain('8 gone, 0 ready, 15 without roots yet, 7 short');
     expect(page.text).not.toContain('done or cancelled');
   });
+
+  it('refuse a plant, a number or a day that cannot be, and keep what was typed', async () => {
+    const page = await mount(OrdersPage);
+    await page.tap('Add an order');
+    await page.fill('Who', 'Mira');
+    await page.fill('Plant', 'aeonium-arboreum');
+    await page.fill('How many', '2.5');
+    await page.tap('Add it');
+    expect(page.text).toContain('A whole number of 1 or more.');
+    await page.fill('How many', '2');
+    await page.fill('By', '31 Feb');
+    await page.tap('Add it');
+    expect(page.recorded()).toEqual([]);
+    expect(page.field('Who').value).toBe('Mira');
+    expect(page.field('How many').value).toBe('2');
+  });
+
+  it('set plants aside where there are some, and each says from which batch', async () => {
+    const page = await mount(OrdersPage);
+    const before = page.recorded().length;
+    const [aside] = page
+      .all('button')
+      .filter((b) => b.textContent.trim() === 'Set aside what there is');
+    if (!aside) throw new Error('the demo has nothing to set aside');
+    aside.click();
+    await page.settle();
+    expect(page.recorded().length).toBeGreaterThan(before);
+    const from = page
+      .all('li a')
+      .filter((a) => /^\/bench\/b-\d+$/.test(a.getAttribute('href') ?? ''));
+    expect(from.length).toBeGreaterThan(0);
+    expect(page.text).toContain('Set aside:');
+  });
+
+  it('that are cancelled go below, with their plants free again', async () => {
+    const page = await mount(OrdersPage);
+    const many = page.all('h2').length;
+    await page.tap('Cancel the order');
+    expect(page.recorded()).toMatchObject([
+      { kind: 'put', record: 'order', fields: { calledOff: 'cancelled' } },
+    ]);
+    expect(page.all('h2')).toHaveLength(many - 1);
+    expect(page.text).toContain('One order done or cancelled');
+  });
 });

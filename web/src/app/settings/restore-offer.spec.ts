@@ -1,5 +1,6 @@
 import { demoJournal } from '@hypogeon/core/demo';
 import { readJournal } from '@hypogeon/core/formats';
+import { fold } from '@hypogeon/core/journal';
 import { DAY, mount, type Bench } from '../../testing/mount';
 import type { OfferedFile } from '../data/journal-file';
 import { RestoreOffer } from './restore-offer';
@@ -44,7 +45,7 @@ describe('a file that is offered', () => {
   });
 
   it('that is refused says why, and that nothing was changed', async () => {
-    const read = readJournal('{"format":"hypogeon-journal"}') as unknown as OfferedFile;
+    const read = readJournal('{"format":"other"}', fold([]), 0) as unknown as OfferedFile;
     const { page } = await open(read);
     expect(page.text).toContain('bench.json was refused, and nothing was changed.');
     expect(page.all('li').length).toBeGreaterThan(0);

@@ -77,4 +77,55 @@ describe('a tray', () => {
     expect(trays.get('t-mat')!.space).toBe('shelf');
     expect(['b-19', 'b-20'].map((id) => batches.get(id)!.space)).toEqual(['shelf', 'shelf']);
   });
+
+  it('is walked by the arrows, no further than its edge', async () => {
+    const page = await open();
+    const press = async (from: string, key: string): Promise<string> => {
+      cell(page, from).dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }));
+      await page.settle();
+      const at = document.activeElement?.getAttribute('aria-label') ?? '';
+      return at.split(',')[0]!;
+    };
+    cell(page, 'A1').focus();
+    expect(await press('A1', 'ArrowRight')).toBe('A2');
+    expect(await press('A2', 'ArrowDown')).toBe('B2');
+    expect(await press('B2', 'ArrowLeft')).toBe('B1');
+    expect(await press('B1', 'ArrowUp')).toBe('A1');
+    expect(await press('A1', 'ArrowUp')).toBe('A1');
+  });
+
+  it('two cuttings change places where both cells are taken', async () => {
+    const page = await open();
+    const said = (name: string): string => cell(page, name).getAttribute('aria-label')!.slice(4);
+    const taken = page
+      .all('[data-cell]')
+      .map((c) => c.getAttribute('aria-label')!)
+      .filter((label) => !label.endsWith('free'))
+      .map((label) => label.split(',')[0]!);
+    const [one] = taken;
+    const other = taken.find((name) => said(name) !== said(one!))!;
+    const [a, b] = [said(one!), said(other)];
+    cell(page, one!).click();
+    await page.settle();
+    cell(page, other).click();
+    await page.settle();
+    expect([said(one!), said(other)]).toEqual([b, a]);
+  });
+
+  it('takes a batch in from its first free cell on', async () => {
+    const page = await open();
+    const free = (): number =>
+      page.all('[data-cell]').filter((c) => c.getAttribute('aria-label')!.endsWith('free')).length;
+    const before = free();
+    const put = page
+      .all('button')
+      .map((b) => b.getAttribute('aria-label') ?? '')
+      .filter((n) => /^Put in: /.test(n));
+    for (const name of put) {
+      await page.tap(name);
+      if (free() < before) break;
+    }
+    expect(free()).toBeLessThan(before);
+    expect(page.recorded().length).toBeGreaterThan(0);
+  });
 });
