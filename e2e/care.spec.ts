@@ -53,7 +53,7 @@ test('leaves on a bare rack: those with roots are set, the rest stay', async ({ 
   await page.getByRole('radio', { name: /^Bare until roots/ }).check();
   await wakeOn(page, '2026-04-24');
   await page.goto('/#/bench/b-25/count');
-  await page.getByRole('heading', { level: 1 }).click();
+  await page.getByRole('heading', { level: 1, name: /^Count / }).click();
   for (let i = 0; i < 6; i++) await page.keyboard.press('1');
   await page.getByRole('button', { name: 'Save the count' }).click();
   const today = page.getByRole('region', { name: 'Today' });

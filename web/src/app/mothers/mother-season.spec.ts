@@ -1,5 +1,6 @@
 import { seasonNow, seasonYear } from '@hypogeon/core/bench';
 import { CATALOGUE } from '@hypogeon/core/botany';
+import { SETTINGS_KEY } from '@hypogeon/core/journal';
 import { DAY, mount, type Bench } from '../../testing/mount';
 import { MotherSeason } from './mother-season';
 
@@ -30,15 +31,13 @@ describe('the season of a mother where she stands', () => {
   });
 
   it('says what would tell more: a latitude, for the hours of light', async () => {
-    const page = await open('gasteria-carinata', 'shelf');
-    expect(page.text).toMatch(
-      /hours of light(,| from)|Give the place’s latitude in its air for the hours of light/,
-    );
+    const page = await open('gasteria-carinata', 'porch');
+    expect(page.text).toContain('Under the line: hours of light from the sun.');
     await page.journal.record({
       kind: 'put',
-      record: 'space',
-      key: 'shelf',
-      fields: { latitude: null, lampHours: null },
+      record: 'settings',
+      key: SETTINGS_KEY,
+      fields: { latitude: null },
     });
     await page.settle();
     expect(page.text).toContain('Give the place’s latitude in its air for the hours of light.');

@@ -1,4 +1,4 @@
-import { Component, computed, inject, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { agendaOn, roundOn, type AgendaLine as Line } from '@hypogeon/core/round';
 import { DAY, mount, type Bench } from '../../testing/mount';
 import { Journal } from '../data/journal';
@@ -8,6 +8,7 @@ import { AgendaLine } from './agenda-line';
 @Component({
   selector: 'hy-line-test',
   imports: [AgendaLine],
+  changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (line(); as l) {
       <hy-agenda-line [line]="l" [state]="state()" (tapped)="taps = taps + 1" />

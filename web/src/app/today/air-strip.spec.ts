@@ -1,4 +1,4 @@
-import { Component, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { closureRate, MOULD_RH, referenceClosureDays } from '@hypogeon/core/wound';
 import { airOf } from '@hypogeon/core/bench';
 import type { Entry } from '@hypogeon/core/journal';
@@ -10,6 +10,7 @@ import { AirStrip } from './air-strip';
 @Component({
   selector: 'hy-strip-test',
   imports: [AirStrip],
+  changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<hy-air-strip [state]="state()" [today]="today" />`,
 })
 class StripTest {

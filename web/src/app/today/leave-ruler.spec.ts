@@ -1,6 +1,6 @@
 import { careOf, type Leave } from '@hypogeon/core/care';
 import { addDays, type Day } from '@hypogeon/core/days';
-import { Component, inject, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
 import { DAY, mount, type Bench } from '../../testing/mount';
 import { Journal } from '../data/journal';
 import { LeaveRuler } from './leave-ruler';
@@ -11,6 +11,7 @@ type Change = (gate: Leave, all: readonly Leave[]) => readonly Leave[];
 @Component({
   selector: 'hy-ruler-test',
   imports: [LeaveRuler],
+  changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<hy-leave-ruler [items]="items()" [state]="state()" [today]="today" />`,
 })
 class RulerTest {
