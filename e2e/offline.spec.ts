@@ -1,4 +1,4 @@
-import { expect, test as base } from '@playwright/test';
+import { expect, test as base, type Page } from '@playwright/test';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { DAY } from './bench-test';
 
@@ -29,6 +29,13 @@ const test = base.extend<{ server: () => Promise<ChildProcess> }>({
 
 test.use({ serviceWorkers: 'allow' });
 
+/** Whether what the page asks for is answered by the worker. */
+async function byWorker(page: Page): Promise<boolean> {
+  const asked = page.waitForResponse('**/favicon.svg?probe');
+  await page.evaluate(() => fetch('favicon.svg?probe'));
+  return (await asked).fromServiceWorker();
+}
+
 test('after the first visit all else goes without a network', async ({ page, server }) => {
   test.slow();
   const running = await server();
@@ -36,8 +43,10 @@ test('after the first visit all else goes without a network', async ({ page, ser
   await page.goto(`http://localhost:${PORT}/#/today`);
   await expect(page.locator('h1')).toHaveText('Thursday 9 April');
   // The worker waits until the round has been drawn, then keeps everything.
-  await page.evaluate(() => navigator.serviceWorker.register('ngsw-worker.js'));
+  await page.evaluate(() => navigator.serviceWorker.register('offline-worker.js'));
   await page.evaluate(() => navigator.serviceWorker.ready);
+  // Meanwhile no page waits for it.
+  expect(await byWorker(page)).toBe(false);
   await expect
     .poll(
       () =>
@@ -54,6 +63,7 @@ test('after the first visit all else goes without a network', async ({ page, ser
       { timeout: 60_000 },
     )
     .toBe(true);
+  await expect.poll(() => byWorker(page)).toBe(true);
 
   running.kill();
   await expect

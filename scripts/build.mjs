@@ -11,6 +11,7 @@ const wanted = fingerprint([
   'words',
   'web',
   'angular.json',
+  '.postcssrc.json',
   'package-lock.json',
   'tsconfig.base.json',
 ]);

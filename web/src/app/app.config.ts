@@ -36,7 +36,7 @@ export const appConfig: ApplicationConfig = {
       withInMemoryScrolling({ scrollPositionRestoration: 'enabled' }),
     ),
     // It fetches everything once: not while the first round is drawn and the first taps are made.
-    provideServiceWorker('ngsw-worker.js', {
+    provideServiceWorker('offline-worker.js', {
       enabled: !isDevMode(),
       registrationStrategy: 'registerWithDelay:12000',
     }),

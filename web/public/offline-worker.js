@@ -1,0 +1,30 @@
+/*
+ * Keeps the application for days without a network. The library's worker fetches all of it when it is first started,
+ * and lets every page wait until it has: seconds in which no tap leads anywhere. Until all is fetched pages are served
+ * by the network, as before; from then on, and whenever this worker is woken again, by the library.
+ */
+const MOST_LOOKS = 600;
+let fetching = false;
+
+self.addEventListener('install', () => {
+  fetching = true;
+  void allFetched().finally(() => (fetching = false));
+});
+// Heard before the library's own listener: whom it stops, the browser serves by itself.
+self.addEventListener('fetch', (event) => {
+  if (fetching) event.stopImmediatePropagation();
+});
+
+async function allFetched() {
+  const { assetGroups } = await (await fetch('ngsw.json')).json();
+  const whole = assetGroups.find(({ name }) => name === 'application').urls.length;
+  for (let look = 0; look < MOST_LOOKS; look++) {
+    await new Promise((next) => setTimeout(next, 500));
+    for (const name of await caches.keys()) {
+      if (!name.includes('assets:application:cache')) continue;
+      if ((await (await caches.open(name)).keys()).length >= whole) return;
+    }
+  }
+}
+
+importScripts('./ngsw-worker.js');
