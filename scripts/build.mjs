@@ -19,7 +19,8 @@ const have = existsSync(stamp) ? readFileSync(stamp, 'utf8') : '';
 if (have === wanted && existsSync('dist/web/browser/index.html')) {
   console.log('Nothing changed since the last build.');
 } else {
-  const env = { ...process.env, NG_CLI_ANALYTICS: 'false' };
+  // What is always fetched together becomes one file: half the requests of the first screen, and less to fetch.
+  const env = { ...process.env, NG_CLI_ANALYTICS: 'false', NG_BUILD_OPTIMIZE_CHUNKS: 'true' };
   const gathered = spawnSync(process.execPath, ['scripts/licences.mjs'], { stdio: 'inherit' });
   if (gathered.status !== 0) process.exit(1);
   const { status } = spawnSync('npx', ['ng', 'build', '--progress=false'], {
