@@ -29,7 +29,7 @@ export type PartDraft = z.infer<typeof partDraftSchema>;
   imports: [MatButton, MatCheckbox, MatOption, MatSelect, Field, FieldControl],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <fieldset class="grid auto-fill-34.4 items-start gap-3 m-0">
+    <fieldset class="grid auto-fill-34 items-start gap-3 m-0">
       <legend class="mb-1 font-bold">Part {{ nr() }}</legend>
       <hy-field label="Growing points" [problem]="problem()">
         <input

@@ -60,7 +60,7 @@ import { PlanWish } from './plan-wish';
       novalidate
       (submit)="$event.preventDefault(); save.emit()"
     >
-      <div class="grid auto-fit-35.2 gap-3">
+      <div class="grid auto-fit-35 gap-3">
         @if (!wish.together()) {
           <hy-field label="How many" [problem]="desk.tried() ? cut.problems().count : ''">
             <input

@@ -73,7 +73,7 @@ const BELOW = {
           <p class="day max-w-[80ch] min-h-[3em]" role="status">
             <strong>Day {{ p.day }}</strong> of {{ s.days }}. {{ today() }}
           </p>
-          <ul class="pieces grid auto-fill-24.8 gap-2.5 max-w-248 mt-2.5 mb-0 mx-0 p-0 list-none">
+          <ul class="pieces grid auto-fill-25 gap-2.5 max-w-248 mt-2.5 mb-0 mx-0 p-0 list-none">
             @for (piece of pieces(); track $index) {
               <li class="grid justify-items-center text-center small">
                 <hy-mark [piece]="drawn()" [state]="piece.state" [size]="56" [label]="piece.says" />

@@ -15,7 +15,7 @@ const FULL_MM = 4;
   selector: 'hy-air-strip',
   imports: [RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { class: 'grid auto-fill-30.4 gap-2.5 pt-1.5' },
+  host: { class: 'grid auto-fill-30 gap-2.5 pt-1.5' },
   template: `
     @for (bench of benches(); track bench.id) {
       <a
