@@ -8,7 +8,10 @@ let fetching = false;
 
 self.addEventListener('install', () => {
   fetching = true;
-  void allFetched().finally(() => (fetching = false));
+  // Where that cannot be told the library serves at once, as it does by itself.
+  void allFetched()
+    .catch((error) => console.warn('the offline worker', error))
+    .finally(() => (fetching = false));
 });
 // Heard before the library's own listener: whom it stops, the browser serves by itself.
 self.addEventListener('fetch', (event) => {

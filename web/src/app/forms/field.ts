@@ -51,6 +51,7 @@ export class Holds {
   providers: [{ provide: MAT_FORM_FIELD, useExisting: forwardRef(() => Field) }],
   template: `
     <mat-form-field
+      class="w-full"
       appearance="fill"
       floatLabel="always"
       subscriptSizing="dynamic"
@@ -68,11 +69,6 @@ export class Holds {
         <mat-hint>{{ hint() }}</mat-hint>
       }
     </mat-form-field>
-  `,
-  styles: `
-    mat-form-field {
-      width: 100%;
-    }
   `,
 })
 export class Field {

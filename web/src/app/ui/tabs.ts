@@ -24,6 +24,7 @@ export interface Tab {
       @for (tab of tabs(); track tab.path) {
         <a
           mat-tab-link
+          class="min-w-0! px-3!"
           [routerLink]="tab.path"
           [queryParams]="params()"
           routerLinkActive
@@ -34,16 +35,7 @@ export interface Tab {
         >
       }
     </nav>
-    <mat-tab-nav-panel #panel />
-  `,
-  styles: `
-    a {
-      min-width: 0;
-      padding-inline: 0.75rem;
-    }
-    mat-tab-nav-panel {
-      display: none;
-    }
+    <mat-tab-nav-panel class="hidden" #panel />
   `,
 })
 export class Tabs {
