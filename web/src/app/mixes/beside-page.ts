@@ -114,27 +114,27 @@ const MOST = 5;
           <h2 class="self-start text-lg">{{ c.name }}</h2>
           <hy-pot-section [pot]="c.pot" [scaleMm]="widest()" [widestMm]="120" />
           <dl>
-            <div class="flex justify-between gap-2 py-1 border-b border-line">
+            <div>
               <dt class="quiet small">Water</dt>
               <dd class="font-semibold whitespace-nowrap">{{ words.percent(c.pot.water) }}</dd>
             </div>
-            <div class="flex justify-between gap-2 py-1 border-b border-line">
+            <div>
               <dt class="quiet small">Air</dt>
               <dd class="font-semibold whitespace-nowrap">{{ words.percent(c.pot.air) }}</dd>
             </div>
-            <div class="flex justify-between gap-2 py-1 border-b border-line">
+            <div>
               <dt class="quiet small">Wet foot</dt>
               <dd class="font-semibold whitespace-nowrap">{{ words.length(c.pot.footMm) }}</dd>
             </div>
-            <div class="flex justify-between gap-2 py-1 border-b border-line">
+            <div>
               <dt class="quiet small">A third gone</dt>
               <dd class="font-semibold whitespace-nowrap">{{ c.third }}</dd>
             </div>
-            <div class="flex justify-between gap-2 py-1 border-b border-line">
+            <div>
               <dt class="quiet small">Top {{ words.length(25) }} dry</dt>
               <dd class="font-semibold whitespace-nowrap">{{ c.top }}</dd>
             </div>
-            <div class="flex justify-between gap-2 py-1 border-b border-line">
+            <div>
               <dt class="quiet small">Drained weight</dt>
               <dd class="font-semibold whitespace-nowrap">{{ words.weight(c.pot.wetG) }}</dd>
             </div>
@@ -152,6 +152,15 @@ const MOST = 5;
         </li>
       }
     </ul>
+  `,
+  styles: `
+    dl div {
+      display: flex;
+      justify-content: space-between;
+      gap: 0.5rem;
+      padding-block: 0.25rem;
+      border-bottom: 1px solid var(--line);
+    }
   `,
 })
 export class BesidePage {
