@@ -239,7 +239,8 @@ function byHabit(
         : rootedHabit(batch, facts, on);
   const daysOn = (on: Day): number =>
     misted ? mistEvery(evaporationMm) : habitDays(habitOn(on), evaporationMm);
-  const due = fellDue(last, day, daysOn);
+  const weans = hasRoots && batch.rootedInWater && batch.stuck !== null;
+  const due = weans ? fellDue(last, day, daysOn) : addDays(last, daysOn(day));
   const days = daysSince(last, due);
   const tapering = taper(batch, day);
   const reason: Reason = misted
