@@ -131,6 +131,16 @@ export class Bench<T> {
     await this.settle();
   }
 
+  /** Chooses a file of such a text where the page takes one first. */
+  async pick(text: string, name = 'log.csv', size = text.length): Promise<void> {
+    const [box] = this.all('input[type=file]') as HTMLInputElement[];
+    if (!box) throw new Error(`no file is asked for in: ${this.text}`);
+    const file = { name, size, text: () => Promise.resolve(text) };
+    Object.defineProperty(box, 'files', { value: [file], configurable: true });
+    box.dispatchEvent(new Event('change'));
+    await this.settle();
+  }
+
   async settle(): Promise<void> {
     await this.fixture.whenStable();
     // Storage answers in a microtask or two.

@@ -10,14 +10,6 @@ const SEATTLE = readFileSync(
 
 const open = (id = 'porch'): Promise<Bench<AirPage>> => mount(AirPage, { id });
 
-async function choose(page: Bench<AirPage>, text: string): Promise<void> {
-  const file = page.all('input[type=file]')[0] as HTMLInputElement;
-  const chosen = { name: 'log.csv', size: text.length, text: () => Promise.resolve(text) };
-  Object.defineProperty(file, 'files', { value: [chosen], configurable: true });
-  file.dispatchEvent(new Event('change'));
-  await page.settle();
-}
-
 describe('the air of a place', () => {
   beforeAll(() => {
     globalThis.ResizeObserver = class {
@@ -52,7 +44,7 @@ describe('the air of a place', () => {
 
   it('reads the open Seattle table, fills the humidity and makes a usual year of it', async () => {
     const page = await open();
-    await choose(page, SEATTLE);
+    await page.pick(SEATTLE);
     expect(page.text).toContain('log.csv: 1,461 rows');
     expect(page.text).toContain(
       '1,461 readings from Sun 1 Jan 2012 to Thu 31 Dec 2015, one every day',
@@ -71,8 +63,7 @@ describe('the air of a place', () => {
 
   it('shows duplicates, gaps and broken rows before it takes anything', async () => {
     const page = await open();
-    await choose(
-      page,
+    await page.pick(
       'date,temp\n2026-04-01 00:00,10\n2026-04-01 01:00,11\n2026-04-01 01:00,12\nbroken,1\n2026-04-01 02:00,11\n2026-04-03 02:00,9\n',
     );
     expect(page.text).toContain('1 of them twice: the later one stands');
@@ -85,7 +76,7 @@ describe('the air of a place', () => {
 
   it('lets columns and units be put right', async () => {
     const page = await open();
-    await choose(page, 'when,a,b\n4/9/2026,50,0.6\n5/9/2026,52,0.7\n');
+    await page.pick('when,a,b\n4/9/2026,50,0.6\n5/9/2026,52,0.7\n');
     expect(page.text).toContain('Nothing in it can be read so.');
     await page.fill('Temperature', '1');
     await page.fill('Temperature, unit', '°F');
@@ -106,7 +97,7 @@ describe('the air of a place', () => {
 
   it('a file without a table changes nothing', async () => {
     const page = await open();
-    await choose(page, '');
+    await page.pick('');
     expect(page.text).toContain('There is no table in this file:');
   });
 

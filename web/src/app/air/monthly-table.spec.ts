@@ -63,18 +63,11 @@ describe('the usual year by month', () => {
 
   it('comes from a file of twelve months, and says why it does not', async () => {
     const { page, told } = await open(null);
-    const choose = async (text: string): Promise<void> => {
-      const box = page.all('input[type=file]')[0] as HTMLInputElement;
-      const file = { name: 'year.csv', size: text.length, text: () => Promise.resolve(text) };
-      Object.defineProperty(box, 'files', { value: [file], configurable: true });
-      box.dispatchEvent(new Event('change'));
-      await page.settle();
-    };
-    await choose('month,low,high\n1,2');
+    await page.pick('month,low,high\n1,2');
     expect(page.all('[role=alert]')).toHaveLength(1);
     expect(told).toEqual([]);
     const rows = YEAR.map((y, m) => `${m + 1},${y.minC},${y.maxC},60`);
-    await choose(['month,min,max,rh', ...rows].join('\n'));
+    await page.pick(['month,min,max,rh', ...rows].join('\n'));
     expect(told.at(-1)).toHaveLength(12);
     expect(told.at(-1)![6]).toMatchObject({ minC: 11, maxC: 21, rh: 0.6 });
   });

@@ -115,28 +115,28 @@ const MOST = 5;
           <hy-pot-section [pot]="c.pot" [scaleMm]="widest()" [widestMm]="120" />
           <dl>
             <div>
-              <dt class="quiet small">Water</dt>
-              <dd class="font-semibold whitespace-nowrap">{{ words.percent(c.pot.water) }}</dd>
+              <dt>Water</dt>
+              <dd>{{ words.percent(c.pot.water) }}</dd>
             </div>
             <div>
-              <dt class="quiet small">Air</dt>
-              <dd class="font-semibold whitespace-nowrap">{{ words.percent(c.pot.air) }}</dd>
+              <dt>Air</dt>
+              <dd>{{ words.percent(c.pot.air) }}</dd>
             </div>
             <div>
-              <dt class="quiet small">Wet foot</dt>
-              <dd class="font-semibold whitespace-nowrap">{{ words.length(c.pot.footMm) }}</dd>
+              <dt>Wet foot</dt>
+              <dd>{{ words.length(c.pot.footMm) }}</dd>
             </div>
             <div>
-              <dt class="quiet small">A third gone</dt>
-              <dd class="font-semibold whitespace-nowrap">{{ c.third }}</dd>
+              <dt>A third gone</dt>
+              <dd>{{ c.third }}</dd>
             </div>
             <div>
-              <dt class="quiet small">Top {{ words.length(25) }} dry</dt>
-              <dd class="font-semibold whitespace-nowrap">{{ c.top }}</dd>
+              <dt>Top {{ words.length(25) }} dry</dt>
+              <dd>{{ c.top }}</dd>
             </div>
             <div>
-              <dt class="quiet small">Drained weight</dt>
-              <dd class="font-semibold whitespace-nowrap">{{ words.weight(c.pot.wetG) }}</dd>
+              <dt>Drained weight</dt>
+              <dd>{{ words.weight(c.pot.wetG) }}</dd>
             </div>
           </dl>
           @if (columns().length > 2) {
@@ -160,6 +160,14 @@ const MOST = 5;
       gap: 0.5rem;
       padding-block: 0.25rem;
       border-bottom: 1px solid var(--line);
+    }
+    dt {
+      color: var(--ink2);
+      font-size: 0.875rem;
+    }
+    dd {
+      font-weight: 600;
+      white-space: nowrap;
     }
   `,
 })
