@@ -60,9 +60,13 @@ import { PlanWish } from './plan-wish';
       novalidate
       (submit)="$event.preventDefault(); save.emit()"
     >
-      <div class="grid auto-fit-35 gap-3">
+      <div class="flex flex-wrap gap-3">
         @if (!wish.together()) {
-          <hy-field label="How many" [problem]="desk.tried() ? cut.problems().count : ''">
+          <hy-field
+            class="flex-1"
+            label="How many"
+            [problem]="desk.tried() ? cut.problems().count : ''"
+          >
             <input
               hyControl
               inputmode="numeric"
@@ -74,6 +78,7 @@ import { PlanWish } from './plan-wish';
           </hy-field>
         }
         <hy-day
+          class="flex-1"
           label="Cut on"
           [problem]="cut.problems().cutOn"
           [value]="desk.cutOn()"
