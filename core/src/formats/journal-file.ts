@@ -2,15 +2,16 @@ import { parseTree, type Node, type ParseError } from 'jsonc-parser';
 import '../zod-setup';
 import * as z from 'zod';
 import {
+  bringBack,
   canonical,
   everHeld,
   fold,
   isAhead,
   isKind,
   isKnown,
+  isPlausibleClock,
   MOST_EVER,
   preferred,
-  stampMs,
   subjectOf,
   sumCounts,
   unite,
@@ -20,30 +21,39 @@ import {
 import { depthProblem, lineAt } from './bounded-json';
 import { JOURNAL_VERSION, migrateEntry } from './migrate';
 import type { Problem } from './problem';
-import { readEntry, type EntryProblem } from './read-entry';
+import { readEntry } from './read-entry';
 import { sizeProblem } from './size';
 
 const FORMAT = 'hypogeon-journal';
 /** Enough to mend a file by; a thousand would be read by nobody. */
 const MOST_PROBLEMS = 20;
 /** A bench of a lifetime has a tenth of it. */
-const MOST_ENTRIES = 1_000_000;
+const MOST_ENTRIES = 4_000_000;
 
 export type ReadJournal =
-  | { readonly ok: true; readonly entries: readonly Entry[] }
+  | {
+      readonly ok: true;
+      readonly entries: readonly Entry[];
+      /** So many of them were stamped ahead of this device's clock, and are stamped anew. */
+      readonly ahead: number;
+    }
   | { readonly ok: false; readonly problems: readonly Problem[] };
 
 /** The journal as a file, an entry a line, so that a problem can be found by its line. */
 export function writeJournal(entries: readonly Entry[]): string {
-  const head = `{"format":"${FORMAT}","version":${JOURNAL_VERSION},"entries":[`;
-  return `${head}\n${entries.map((e) => JSON.stringify(e)).join(',\n')}\n]}\n`;
+  return `${headLine(JOURNAL_VERSION)}\n${entries.map((e) => JSON.stringify(e)).join(',\n')}\n${FOOT_LINE}\n`;
 }
+
+const headLine = (version: number): string =>
+  `{"format":"${FORMAT}","version":${version},"entries":[`;
+const HEAD_LINE = /^\{"format":"hypogeon-journal","version":(\d{1,6}),"entries":\[$/;
+const FOOT_LINE = ']}';
 
 /**
  * Reads a journal file of any past version. Either every entry is good, or nothing is taken and the
  * problems say which line and field.
  * @param known the state it will be merged into: tallies are held against its batches too
- * @param nowMs this device's clock, ms since 1970: what was stamped far ahead of it is refused
+ * @param nowMs this device's clock, ms since 1970: what was stamped far ahead of it is stamped anew
  */
 export function readJournal(text: string, known: State, nowMs: number): ReadJournal {
   const unreadable = sizeProblem(text.length) ?? depthProblem(text);
@@ -57,32 +67,144 @@ export function readJournal(text: string, known: State, nowMs: number): ReadJour
   const head = headSchema.safeParse(raw);
   if (!head.success) return refuse([headProblem(raw)]);
   const { version, entries: rawEntries } = head.data;
-  if (version > JOURNAL_VERSION)
-    return refuse([
-      {
+  const unwanted = versionProblem(version) ?? numberProblem(rawEntries.length);
+  if (unwanted) return refuse([unwanted]);
+  const reading = new Reading(version);
+  for (const rawEntry of rawEntries) if (!reading.takes(rawEntry)) break;
+  const read = reading.end(known, nowMs);
+  return read.found.length > 0 ? refuse(located(read.found, text)) : read.journal;
+}
+
+/**
+ * Reads a journal file as it was written here, line by line: of a file of hundreds of megabytes no second copy is
+ * made. Hand in its lines one after the other, then ask for the end.
+ */
+export class JournalLines {
+  private reading: Reading | null = null;
+  private problem: Problem | null = null;
+  private line = 0;
+  private ended = false;
+
+  /** @returns whether more lines are wanted */
+  take(line: string): boolean {
+    this.line++;
+    this.problem ??= this.problemOf(line);
+    return this.problem === null;
+  }
+
+  /** What the lines came to. */
+  end(known: State, nowMs: number): ReadJournal {
+    if (!this.reading) return refuse([this.problem ?? { sentence: CUT_OFF }]);
+    const read = this.reading.end(known, nowMs);
+    if (read.found.length > 0)
+      return refuse(
+        read.found.slice(0, MOST_PROBLEMS).map(({ index, path, sentence }) => ({
+          line: index + LINES_BEFORE,
+          ...(path.length > 0 ? { field: path.join('.') } : {}),
+          sentence,
+        })),
+      );
+    if (this.problem) return refuse([this.problem]);
+    return this.ended ? read.journal : refuse([{ line: this.line, sentence: CUT_OFF }]);
+  }
+
+  private problemOf(line: string): Problem | null {
+    if (!this.reading) {
+      const version = Number(HEAD_LINE.exec(line)?.[1]);
+      if (!version) return { line: 1, sentence: 'is not laid out as Hypogeon writes it.' };
+      this.reading = new Reading(version);
+      return versionProblem(version);
+    }
+    if (line === '') return null;
+    if (line === FOOT_LINE) {
+      this.ended = true;
+      return null;
+    }
+    if (this.ended) return { line: this.line, sentence: 'stands behind the end of the journal.' };
+    const entry = line.endsWith(',') ? line.slice(0, -1) : line;
+    const deep = depthProblem(entry);
+    if (deep) return { ...deep, line: this.line };
+    try {
+      if (this.reading.takes(JSON.parse(entry))) return numberProblem(this.reading.size);
+      // What was found is told at the end.
+      return { line: this.line, sentence: '' };
+    } catch {
+      return { line: this.line, sentence: `no entry can be read here: ${CUT_OFF}` };
+    }
+  }
+
+  /** Whether the first line was one of ours: otherwise the file must be read as a whole. */
+  static fits(firstLine: string): boolean {
+    return HEAD_LINE.test(firstLine);
+  }
+}
+
+/** The head stands in line 1, the first entry in line 2. */
+const LINES_BEFORE = 2;
+const CUT_OFF =
+  'the file ends in the middle: it was cut off while it was saved or copied. Save it again and import the new one.';
+
+const versionProblem = (version: number): Problem | null =>
+  version <= JOURNAL_VERSION
+    ? null
+    : {
         field: 'version',
         sentence: `the file is of version ${version}, newer than this Hypogeon, which reads up to ${JOURNAL_VERSION}. Update Hypogeon first, then import again.`,
-      },
-    ]);
-  if (rawEntries.length > MOST_ENTRIES)
-    return refuse([
-      {
-        field: 'entries',
-        sentence: `the file has ${rawEntries.length} entries; ${MOST_ENTRIES} are the most that can be taken at once.`,
-      },
-    ]);
+      };
 
-  const found: Found[] = [];
-  const entries: Entry[] = [];
-  for (const [index, rawEntry] of rawEntries.entries()) {
-    const read = readEntry(migrateEntry(rawEntry, version));
-    if (!read.ok) found.push(...read.issues.map((p) => ({ ...p, index })));
-    else if (isAhead(read.entry.at, nowMs)) found.push({ index, ...aheadOf(read.entry, nowMs) });
-    else entries.push(read.entry);
-    if (found.length >= MOST_PROBLEMS) break;
+const numberProblem = (entries: number): Problem | null =>
+  entries <= MOST_ENTRIES
+    ? null
+    : {
+        field: 'entries',
+        sentence: `the file has more than ${MOST_ENTRIES} entries, which are the most that can be taken at once.`,
+      };
+
+/** Entries as they are read, and what is wrong with those that are none. */
+class Reading {
+  private readonly found: Found[] = [];
+  private readonly entries: Entry[] = [];
+  /** Entries that were handed in. */
+  size = 0;
+
+  constructor(private readonly version: number) {}
+
+  /** @returns whether more is wanted: of a file that is refused twenty problems are enough */
+  takes(raw: unknown): boolean {
+    const index = this.size++;
+    const read = readEntry(migrateEntry(raw, this.version));
+    if (read.ok) this.entries.push(read.entry);
+    else this.found.push(...read.issues.map((p) => ({ ...p, index })));
+    return this.found.length < MOST_PROBLEMS;
   }
-  if (found.length === 0) found.push(...batchProblems(entries, known));
-  return found.length > 0 ? refuse(located(found, text)) : { ok: true, entries };
+
+  end(
+    known: State,
+    nowMs: number,
+  ): { readonly found: readonly Found[]; readonly journal: ReadJournal } {
+    const { found, entries } = this;
+    if (found.length === 0) found.push(...batchProblems(entries, known));
+    return { found, journal: { ok: true, ...inOrder(entries, known, nowMs) } };
+  }
+}
+
+/**
+ * What was written while a clock stood far ahead comes back in its order, as it would have where it was written: a
+ * backup of one's own is never refused for it. Of what is here already the one that is here stands.
+ */
+function inOrder(
+  entries: readonly Entry[],
+  known: State,
+  nowMs: number,
+): { readonly entries: readonly Entry[]; readonly ahead: number } {
+  if (!isPlausibleClock(nowMs) || !entries.some((e) => isAhead(e.at, nowMs)))
+    return { entries, ahead: 0 };
+  const here = entriesById(known);
+  const { entries: back, moved } = bringBack(
+    entries.filter((e) => !here.has(e.id) || !isAhead(e.at, nowMs)),
+    nowMs,
+  );
+  return { entries: back, ahead: moved.size };
 }
 
 const headSchema = z.looseObject({
@@ -99,14 +221,6 @@ interface Found {
 
 function refuse(problems: readonly Problem[]): ReadJournal {
   return { ok: false, problems };
-}
-
-function aheadOf({ at }: Entry, nowMs: number): EntryProblem {
-  const days = Math.ceil((stampMs(at) - nowMs) / 86_400_000);
-  return {
-    path: ['at'],
-    sentence: `was written ${days} days ahead of this device’s clock. Set whichever clock is wrong, open Hypogeon there once more, save the file again and import that.`,
-  };
 }
 
 /** More than the most cuttings a batch ever had, here or there: such a tally was never counted. */
@@ -204,7 +318,7 @@ function brokenJson(text: string): Problem {
   return {
     line: lineAt(text, offset),
     sentence: cut
-      ? 'the file ends in the middle: it was cut off while it was saved or copied. Save it again and import the new one.'
+      ? CUT_OFF
       : 'this is not JSON. Choose the file that Hypogeon saved, unchanged.',
   };
 }

@@ -1,13 +1,26 @@
 import type { Problem } from './problem';
 
-/** A journal of a bench's whole life stays far under this; a larger file is something else. */
-export const MAX_JOURNAL_BYTES = 48_000_000;
+/**
+ * The most that is read, and the most that is written: four loggers of five minutes come to 45 MB in five years, and
+ * an engine's longest text is a little over this. A larger file is something else.
+ */
+export const MAX_JOURNAL_BYTES = 400_000_000;
+/** From this share of the most on a grower is told, years before it is met. */
+const WARN_SHARE = 0.75;
+
+/** A sentence where a file comes near the most that can be read back; empty otherwise. */
+export function sizeWarning(bytes: number): string {
+  return bytes < MAX_JOURNAL_BYTES * WARN_SHARE
+    ? ''
+    : `The file has ${megabytes(bytes)} of the ${megabytes(MAX_JOURNAL_BYTES)} MB that can be read back: nearly all of it are readings. A logger that reads every quarter of an hour needs a third of one that reads every five minutes.`;
+}
+
+const megabytes = (bytes: number): string => (bytes / 1e6).toFixed(0);
 
 /** Refuses a file by its size alone, before any of it is read. */
 export function sizeProblem(bytes: number): Problem | null {
   if (bytes <= MAX_JOURNAL_BYTES) return null;
-  const mb = (n: number): string => (n / 1e6).toFixed(0);
   return {
-    sentence: `This file has ${mb(bytes)} MB; a journal has ${mb(MAX_JOURNAL_BYTES)} MB at most. Choose the file that Hypogeon saved.`,
+    sentence: `This file has ${megabytes(bytes)} MB; a journal has ${megabytes(MAX_JOURNAL_BYTES)} MB at most. Choose the file that Hypogeon saved.`,
   };
 }

@@ -1,6 +1,12 @@
 import { compareEntries, type Entry } from './entry';
 import { isAhead, laterStamp, nextStamp, type Stamp } from './stamp';
 
+/** A clock that stands before this application was written is wrong, whatever else is. */
+const CLOCK_FLOOR_MS = Date.UTC(2026, 0, 1);
+
+/** Whether a clock can be right at all: one that stands before this application was written judges no entry. */
+export const isPlausibleClock = (nowMs: number): boolean => nowMs >= CLOCK_FLOOR_MS;
+
 export interface BroughtBack {
   readonly entries: readonly Entry[];
   /** Ids of the entries that were stamped anew. */

@@ -1,5 +1,6 @@
+import { Subject } from 'rxjs';
 import { BOOKS, type BlobStore, type Book, type Stores } from '../app/data/book';
-import type { KeyValueStore } from '../app/data/chunk-store';
+import type { KeyValueStore } from '../app/data/store/chunk-store';
 
 /** Stores that live as long as a test, and can be told to refuse. */
 export class MemoryStores implements Stores {
@@ -8,6 +9,7 @@ export class MemoryStores implements Stores {
   readonly kept = perBook();
   readonly blobs = new Map<string, Blob>();
   refuses: Error | null = null;
+  readonly taken$ = new Subject<void>();
   private readonly here = new Map<string, unknown>([['book', 'own']]);
 
   readonly device = {
@@ -32,6 +34,15 @@ export class MemoryStores implements Stores {
 
   pictures(): BlobStore {
     return this.over(this.blobs);
+  }
+
+  /** The browser throws all of it away under an open tab. */
+  empty(): void {
+    for (const books of [this.books, this.snapshots, this.kept])
+      for (const book of BOOKS) books[book].clear();
+    this.blobs.clear();
+    this.here.clear();
+    this.taken$.next();
   }
 
   /** What a form kept, as it lies in the store. */

@@ -1,6 +1,7 @@
 import { InjectionToken } from '@angular/core';
-import localforage from 'localforage';
-import type { KeyValueStore } from './chunk-store';
+import type { Observable } from 'rxjs';
+import type { KeyValueStore } from './store/chunk-store';
+import { storesOn } from './store/disk-driver';
 
 /** The grower's own journal and the demo lie in two books and never mix. */
 export const BOOKS = ['own', 'demo'] as const;
@@ -19,6 +20,8 @@ export interface Stores {
     getItem(key: string): Promise<unknown>;
     setItem(key: string, value: unknown): Promise<unknown>;
   };
+  /** The whole database went away under this tab. */
+  readonly taken$: Observable<void>;
 }
 
 /** The few calls of localForage that pictures need. */
@@ -30,45 +33,26 @@ export interface BlobStore {
 }
 
 const NAME = 'hypogeon';
-
-/**
- * A write is confirmed once it lies on the disk. Browsers say so before, unless they are asked: a browser killed a
- * second later had lost all it had confirmed, one time in four. And a write is handed over whole at once: left to
- * end by itself it waits for the page to hear of its success, and a tab closed in between takes it along.
- * localForage, that asks for everything of a write as soon as it has begun one, has no option for either.
- */
-function confirmOnDisk(): void {
-  if (typeof IDBDatabase === 'undefined') return;
-  const { prototype } = IDBDatabase;
-  // eslint-disable-next-line @typescript-eslint/unbound-method -- called with the database it was asked of
-  const begin = prototype.transaction;
-  prototype.transaction = function (this: IDBDatabase, stores, mode, options) {
-    if (mode !== 'readwrite') return begin.call(this, stores, mode, options);
-    const write = begin.call(this, stores, mode, { durability: 'strict', ...options });
-    queueMicrotask(() => {
-      try {
-        write.commit();
-      } catch {
-        // It was taken back meanwhile, and says so itself.
-      }
-    });
-    return write;
-  };
-}
+const DEVICE = 'device';
 
 export const STORES = new InjectionToken<Stores>('stores', {
   providedIn: 'root',
   factory: () => {
-    confirmOnDisk();
+    const { disk, store } = storesOn(NAME, [
+      DEVICE,
+      ...PER_BOOK.flatMap((what) => BOOKS.map((book) => `${what}_${book}`)),
+    ]);
     return {
-      journal: (book) => localforage.createInstance({ name: NAME, storeName: `journal_${book}` }),
-      snapshot: (book) => localforage.createInstance({ name: NAME, storeName: `snapshot_${book}` }),
-      drafts: (book) => localforage.createInstance({ name: NAME, storeName: `drafts_${book}` }),
-      pictures: (book) => localforage.createInstance({ name: NAME, storeName: `pictures_${book}` }),
-      device: localforage.createInstance({ name: NAME, storeName: 'device' }),
+      journal: (book) => store(`journal_${book}`),
+      snapshot: (book) => store(`snapshot_${book}`),
+      drafts: (book) => store(`drafts_${book}`),
+      pictures: (book) => store(`pictures_${book}`),
+      device: store(DEVICE),
+      taken$: disk.taken$,
     };
   },
 });
+const PER_BOOK = ['journal', 'snapshot', 'drafts', 'pictures'] as const;
 
 /** The build that runs, by the name of its first script: another build may fold otherwise. */
 export const BUILD = new InjectionToken<string>('build', {

@@ -1,7 +1,7 @@
 import { inject, Injectable } from '@angular/core';
 import * as z from 'zod';
 import { STORES, type Book } from './book';
-import type { KeyValueStore } from './chunk-store';
+import type { KeyValueStore } from './store/chunk-store';
 
 /** What a grower was typing survives a reload: kept per book, form and record until it is handed in. */
 export interface DraftKeeper<T> {
@@ -67,6 +67,12 @@ export class Drafts {
         this.dropping = this.write(this.writing, (store) => store.removeItem(form));
       },
     };
+  }
+
+  /** Lays down again what is in memory, where the store was emptied. */
+  writeAgain(): void {
+    for (const [form, kept] of this.kept)
+      void this.write(this.dropping, (store) => store.setItem(form, JSON.stringify(kept)));
   }
 
   /** Resolves when everything typed so far lies in the store, or could not be laid there. */

@@ -1,16 +1,18 @@
 import { inject, Injectable } from '@angular/core';
 import {
   sizeProblem,
+  sizeWarning,
   writeJournal,
   type ImportPreview,
   type Problem,
 } from '@hypogeon/core/formats';
-import { entriesOf, type Entry } from '@hypogeon/core/journal';
+import { unite, type Entry } from '@hypogeon/core/journal';
 import { Journal } from './journal';
 import { LastFile } from './last-file';
 import { Pictures } from './pictures';
 import { saveText } from './save-text';
 import { Today } from './today';
+import type { ReadFile } from '../workers/files';
 import { FILES_WORKER } from './workers';
 
 /** A file as it was read, with the pictures that came along. */
@@ -18,6 +20,8 @@ export type OfferedFile =
   | {
       readonly ok: true;
       readonly entries: readonly Entry[];
+      /** So many were written while a clock stood ahead, and are stamped anew. */
+      readonly ahead: number;
       readonly preview: ImportPreview;
       readonly pictures: ReadonlyMap<string, Blob>;
       /** Files of a zip that are no pictures, or that nothing names: not taken. */
@@ -34,20 +38,26 @@ export class JournalFile {
   private readonly pictures = inject(Pictures);
   private readonly last = inject(LastFile);
 
-  async save(): Promise<void> {
-    const name = `hypogeon-${this.journal.book()}-${this.today.day()}.json`;
-    saveText(name, await this.text(), 'application/json');
+  /** @returns a sentence where the file comes near the largest that can be read back; empty otherwise */
+  async save(): Promise<string> {
+    const text = await this.textOf(this.entries());
+    saveText(this.name(), text, 'application/json');
     await this.last.saved();
+    return sizeWarning(text.length);
   }
 
-  /** The whole journal, as its file has it. */
-  text(): Promise<string> {
+  name(): string {
+    return `hypogeon-${this.journal.book()}-${this.today.day()}.json`;
+  }
+
+  /** Entries as a journal's file has them. */
+  textOf(entries: readonly Entry[]): Promise<string> {
     // The file is the last resort where all else fails: without a worker it is written here.
     return this.worker
-      .ask((w) => w.write(this.entries()))
+      .ask((w) => w.write(entries))
       .catch((error: unknown) => {
         console.error('writing the file in the worker', error);
-        return writeJournal(entriesOf(this.journal.state()));
+        return writeJournal(unite(entries));
       });
   }
 
@@ -56,8 +66,7 @@ export class JournalFile {
     if (/\.zip$/i.test(file.name) || file.type === 'application/zip') return this.readZip(file);
     const tooLarge = sizeProblem(file.size);
     if (tooLarge) return { ok: false, problems: [tooLarge] };
-    const text = await file.text();
-    const read = await this.worker.ask((w) => w.read(text, this.entries(), Date.now()));
+    const read = await this.readText(file);
     return read.ok ? { ...read, pictures: new Map(), leftOut: 0 } : read;
   }
 
@@ -69,6 +78,14 @@ export class JournalFile {
   /** Puts the pictures of an imported file beside those that are here. */
   restore(pictures: ReadonlyMap<string, Blob>): Promise<number> {
     return this.pictures.restore(pictures);
+  }
+
+  /** A large file is read line by line where it lies. */
+  private async readText(file: File): Promise<ReadFile> {
+    const known = this.entries();
+    if (file.size > LARGE_FILE) return this.worker.ask((w) => w.readLarge(file, known, Date.now()));
+    const text = await file.text();
+    return this.worker.ask((w) => w.read(text, known, Date.now()));
   }
 
   private async readZip(file: File): Promise<OfferedFile> {
@@ -91,5 +108,7 @@ export class JournalFile {
   }
 }
 
+/** From here on no second copy of a file is made. */
+const LARGE_FILE = 30_000_000;
 /** More than a browser holds in one piece. */
 const MOST_ZIP_BYTES = 1_000_000_000;

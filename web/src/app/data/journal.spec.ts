@@ -1,5 +1,5 @@
 import { JOURNAL_VERSION, readJournal, writeJournal } from '@hypogeon/core/formats';
-import { fold, nextStamp, EMPTY_STATE, type Entry } from '@hypogeon/core/journal';
+import { fold, isAhead, nextStamp, EMPTY_STATE, type Entry } from '@hypogeon/core/journal';
 import { TestBed } from '@angular/core/testing';
 import { MemoryStores } from '../../testing/stores';
 import { STORES } from './book';
@@ -232,6 +232,69 @@ describe('the journal of a device', () => {
     const entries = [...again.state().log.values()].flat();
     expect(entries).toHaveLength(3);
     expect(readJournal(writeJournal(entries), EMPTY_STATE, Date.now()).ok).toBe(true);
+  });
+
+  it('asks which clock is wrong where most of it lies ahead, and does as it is told', async () => {
+    const { journal, stores } = await setUp();
+    await journal.record(mother('Before'));
+    const now = jest.spyOn(Date, 'now').mockReturnValue(Date.now() + 2 * 365 * 86_400_000);
+    for (let n = 0; n < 25; n++) await journal.record(mother(`Ahead ${n}`));
+    now.mockRestore();
+    const { journal: again } = await setUp(stores);
+    expect(again.clockDoubt()).toBe(25);
+    expect(again.broughtBack()).toBe(0);
+    // As it stands, its file is taken elsewhere all the same.
+    const entries = [...again.state().log.values()].flat();
+    expect(readJournal(writeJournal(entries), EMPTY_STATE, Date.now())).toMatchObject({
+      ok: true,
+      ahead: 25,
+    });
+    again.clockIsRight();
+    expect(again.clockDoubt()).toBe(0);
+    expect(again.broughtBack()).toBe(25);
+    const [after] = (await again.record(mother('After'))).entries;
+    expect(isAhead(after!.at, Date.now())).toBe(false);
+    expect(again.state().mothers.get('m')!.name).toBe('After');
+    const { journal: third } = await setUp(stores);
+    expect(third.clockDoubt()).toBe(0);
+    expect(third.state()).toEqual(again.state());
+  });
+
+  it('drops nothing unsaved by looking at the demo', async () => {
+    const log = quiet();
+    const { journal, stores } = await setUp();
+    await journal.record(mother('Saved'));
+    await journal.openDemo();
+    await journal.openOwn();
+    stores.refuses = new DOMException('full', 'QuotaExceededError');
+    await journal.record(mother('Only here'));
+    await journal.openDemo();
+    expect(journal.book()).toBe('demo');
+    expect(journal.leftBehind()).toBe(1);
+    await journal.openOwn();
+    expect(journal.leftBehind()).toBe(0);
+    expect(journal.state().mothers.get('m')!.name).toBe('Only here');
+    expect(journal.saving()).toMatchObject({ is: 'failed', unsaved: 1 });
+    stores.refuses = null;
+    await journal.openDemo();
+    await journal.openOwn();
+    expect(journal.saving().is).toBe('saved');
+    const { journal: again } = await setUp(stores);
+    expect(again.state().mothers.get('m')!.name).toBe('Only here');
+    log.mockRestore();
+  });
+
+  it('writes everything again from memory where the store is emptied under it, and says so', async () => {
+    const { journal, stores } = await setUp();
+    for (let n = 0; n < 10; n++) await journal.record(mother(`${n}`));
+    stores.empty();
+    await journal.record(mother('Meanwhile'));
+    await new Promise((resolve) => setTimeout(resolve, 400));
+    expect(journal.rewritten()).toBe(10);
+    expect(journal.saving().is).toBe('saved');
+    const { journal: again } = await setUp(stores);
+    expect(again.state()).toEqual(journal.state());
+    expect(again.state().size).toBe(11);
   });
 
   it('of one id with other content keeps the one that every device keeps, also after reopening', async () => {

@@ -2,37 +2,32 @@ import { inject, Injectable, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { entriesToStore, problemText, readEntry } from '@hypogeon/core/formats';
 import {
-  append,
   appendAll,
-  bringBack,
   EMPTY_STATE,
   entriesOf,
   fold,
-  isAhead,
   nextStamp,
   subjectOf,
   type Entry,
   type EntryDraft,
   type State,
 } from '@hypogeon/core/journal';
-import { BehaviorSubject } from 'rxjs';
+import { BehaviorSubject, debounceTime, filter } from 'rxjs';
 import * as z from 'zod';
 import { BOOKS, BUILD, STORES, type Book } from './book';
-import { ChunkStore, GATHER_AT, readChunks, type SetAside, type StoredChunk } from './chunk-store';
 import { Drafts } from './drafts';
 import { freshId } from './fresh-id';
-import { loadSnapshot, openSnapshot, saveSnapshot } from './snapshot-store';
-import { forgetSeen, lastSeen, rememberSeen, type LastSeen } from './last-seen';
-import { storeReason } from './store-reason';
+import { ChunkStore, GATHER_AT, refusingStore, type SetAside } from './store/chunk-store';
+import { checkClock } from './store/clock';
+import { Housekeeping } from './store/housekeeping';
+import { forgetSeen, lastSeen, rememberSeen, type LastSeen } from './store/last-seen';
+import { openFrom } from './store/opener';
+import { loadSnapshot, saveSnapshot } from './store/snapshot-store';
+import { storeReason } from './store/store-reason';
+import { Tabs } from './store/tabs';
+import { SLOW_MS, Writer } from './store/writer';
 import { Today } from './today';
 import { FILES_WORKER } from './workers';
-
-/** How the store stands. What is not saved stays in memory and is said at once. */
-export type Saving =
-  | { readonly is: 'opening'; readonly slow: boolean }
-  | { readonly is: 'saved' }
-  | { readonly is: 'saving'; readonly slow: boolean }
-  | { readonly is: 'failed'; readonly reason: string; readonly unsaved: number };
 
 /** An entry as a screen hands it in; the journal adds who, when and, unless given, today. */
 export type Draft = EntryDraft;
@@ -45,18 +40,8 @@ export interface Recorded {
   readonly refused: string;
 }
 
-/** The store should have answered by now: it is said, and waited on. */
-const SLOW_MS = 6000;
-/** Below so many signs of chunks everything is read on the spot: a worker would cost more than it saves. */
-const LARGE = 1_000_000;
-/** So long after opening a snapshot is made, off the screen's thread. */
-const SNAPSHOT_AFTER_MS = 12_000;
-/** Before it, so that the snapshot is of the chunks that stay. */
-const GATHER_AFTER_MS = 6_000;
-/** So many signs since the last snapshot are read at every opening without one. */
-const SNAPSHOT_SINCE = 300_000;
-/** A clock that stands before this application was written is wrong, whatever else is. */
-const CLOCK_FLOOR_MS = Date.UTC(2026, 0, 1);
+/** A browser that throws its database away is given so long to be done with it. */
+const TAKEN_REST_MS = 300;
 
 /**
  * The journal of this device: entries in, folded state out. An entry is in the state at once, and
@@ -69,21 +54,22 @@ export class Journal {
   private readonly drafts = inject(Drafts);
   private readonly worker = inject(FILES_WORKER);
   private readonly build = inject(BUILD);
+  private readonly writer = new Writer();
+  private readonly tabs = new Tabs();
+  private readonly housekeeping = new Housekeeping();
   private readonly subject = new BehaviorSubject<State>(EMPTY_STATE);
-  private chunks!: ChunkStore;
   private device = '';
-  private unsaved: Entry[] = [];
-  private writing: Promise<boolean> = Promise.resolve(true);
-  private channel: BroadcastChannel | null = null;
   private persistAsked = false;
   /** The book could not be opened: what is recorded lives in this tab only, until it can. */
   private stranded = false;
-  private snapshotTimer: ReturnType<typeof setTimeout> | undefined;
-  private gatherTimer: ReturnType<typeof setTimeout> | undefined;
+  /** The grower has said that this device's clock is right. */
+  private sureOfClock = false;
 
   readonly state$ = this.subject.asObservable();
   readonly state = toSignal(this.state$, { requireSync: true });
-  readonly saving = signal<Saving>({ is: 'opening', slow: false });
+  readonly saving = this.writer.saving;
+  /** Entries of the book that is not open, and that lie in this tab only. */
+  readonly leftBehind = this.writer.leftBehind.asReadonly();
   readonly book = signal<Book>('own');
   /** Whether there is an own journal to go back to from the demo. */
   readonly ownBegun = signal(false);
@@ -91,9 +77,27 @@ export class Journal {
   readonly setAside = signal<readonly SetAside[]>([]);
   /** Entries that were stamped anew because a clock had stood far ahead while they were written. */
   readonly broughtBack = signal(0);
-
+  /** So many entries, most of the journal, lie ahead of this clock: only the grower knows which is wrong. */
+  readonly clockDoubt = signal(0);
+  /** Entries that were written again from memory, after the store was emptied under this tab. */
+  readonly rewritten = signal(0);
   /** The own journal was here, and the browser has it no more. */
   readonly gone = signal<LastSeen | null>(null);
+
+  constructor() {
+    this.writer.written$.subscribe(({ book, entries }) => {
+      this.tabs.tell({ book, is: 'saved', entries });
+      if (book === 'own') rememberSeen({ entries: this.state().size, day: this.today.day() });
+      this.askToPersist();
+    });
+    this.tabs.news$.pipe(filter(({ book }) => book === this.book())).subscribe((news) => {
+      if (news.is === 'cleared') void this.openOwn();
+      else this.subject.next(appendAll(this.state(), news.entries));
+    });
+    this.stores.taken$
+      .pipe(debounceTime(TAKEN_REST_MS))
+      .subscribe(() => void this.writeAgain().catch((e: unknown) => console.error('again', e)));
+  }
 
   /** Opens the book last used; where the demo is served and nothing is here yet, the demo. */
   async open(): Promise<void> {
@@ -109,9 +113,9 @@ export class Journal {
     } catch (error) {
       // A browser that refuses all storage can still be used, and the file be saved by hand.
       this.stranded = true;
-      this.chunks = refusingStore(error);
+      this.writer.into(this.book(), refusingStore(error));
       this.device ||= freshId();
-      const { length: unsaved } = this.unsaved;
+      const { length: unsaved } = this.writer.unsavedOf(this.book());
       this.saving.set({ is: 'failed', reason: storeReason(error, 'open'), unsaved });
     } finally {
       clearTimeout(slow);
@@ -135,7 +139,7 @@ export class Journal {
       entries.push(read);
     }
     this.subject.next(appendAll(this.state(), entries));
-    return { entries, saved: await this.save(entries), refused: '' };
+    return { entries, saved: await this.writer.save(entries), refused: '' };
   }
 
   /** Takes entries out of the account by further entries. */
@@ -156,7 +160,8 @@ export class Journal {
         ? fold([...entriesOf(state), ...fresh])
         : appendAll(state, fresh),
     );
-    return this.save(fresh);
+    this.setClockRight();
+    return this.writer.save(fresh);
   }
 
   async openDemo(): Promise<void> {
@@ -180,14 +185,15 @@ export class Journal {
   }
 
   private async clear(book: Book): Promise<void> {
-    await this.writing;
+    await this.writer.settled();
+    this.writer.forget(book);
     await new ChunkStore(this.stores.journal(book), freshId).clear();
     await Promise.all([
       this.stores.pictures(book).clear(),
       this.stores.snapshot(book).clear(),
       this.stores.drafts(book).clear(),
     ]);
-    this.tell({ book, cleared: true });
+    this.tabs.tell({ book, is: 'cleared' });
     await this.openOwn();
   }
 
@@ -198,96 +204,53 @@ export class Journal {
 
   /** Tries again what the store refused: to save, or to open at all. */
   async retry(): Promise<boolean> {
-    if (!this.stranded) return this.save([]);
-    const kept = this.unsaved;
+    if (!this.stranded) return this.writer.save([]);
     this.saving.set({ is: 'opening', slow: false });
     await this.open();
-    if (this.isStranded()) return false;
-    this.subject.next(appendAll(this.state(), kept));
-    return this.save(kept);
+    return this.saving().is === 'saved';
   }
 
-  private isStranded(): boolean {
-    return this.stranded;
-  }
-
+  /** What the store of a book did not take while it was open before is in it again, and tried again. */
   private async openBook(book: Book): Promise<void> {
-    await this.writing;
-    clearTimeout(this.snapshotTimer);
+    await this.writer.settled();
+    this.housekeeping.callOff();
     this.saving.set({ is: 'opening', slow: false });
     const chunks = new ChunkStore(this.stores.journal(book), freshId);
+    const snapshots = this.stores.snapshot(book);
     const [lying, kept, ownIsEmpty] = await Promise.all([
       chunks.chunks(),
-      loadSnapshot(this.stores.snapshot(book)).catch(() => null),
+      loadSnapshot(snapshots).catch(() => null),
       book === 'demo' ? this.ownIsEmpty() : false,
       this.drafts.open(book),
     ]);
-    this.ownBegun.set(!ownIsEmpty);
-    const { state, setAside, stale } = await this.openChunks(book, lying, kept);
+    const { worker, build } = this;
+    const opened = await openFrom({ lying, kept, snapshots, worker, build });
+    this.ownBegun.set(!ownIsEmpty || this.writer.unsavedOf('own').length > 0);
     this.stranded = false;
-    this.chunks = chunks;
+    this.writer.into(book, chunks);
     this.book.set(book);
-    this.setAside.set(setAside);
-    this.unsaved = [];
-    this.subject.next(state);
-    this.saving.set({ is: 'saved' });
-    this.listen(book);
+    this.setAside.set(opened.setAside);
+    const unsaved = this.writer.unsavedOf(book);
+    this.subject.next(unsaved.length > 0 ? appendAll(opened.state, unsaved) : opened.state);
+    if (unsaved.length > 0) await this.writer.save([]);
+    else this.saving.set({ is: 'saved' });
     this.setClockRight();
-    if (lying.length >= GATHER_AT) this.gatherLater(chunks);
-    if (stale) this.makeSnapshotLater(book);
+    if (lying.length >= GATHER_AT) this.housekeeping.gather(() => chunks.gather());
+    if (opened.stale)
+      this.housekeeping.snapshot(async () => {
+        const now = await chunks.chunks();
+        await saveSnapshot(snapshots, await worker.ask((w) => w.snapshot(now, build)));
+      });
   }
 
-  /** From the snapshot and what came since; where there is none to be trusted, from all entries. */
-  private async openChunks(
-    book: Book,
-    lying: readonly StoredChunk[],
-    kept: unknown,
-  ): Promise<Reading> {
-    const signs = signsIn(lying);
-    let opened = openSnapshot(kept, lying, this.build);
-    const trusted = opened !== null;
-    if (!opened && signs > LARGE) opened = await this.foldElsewhere(book, lying);
-    if (!opened) {
-      const { entries, setAside } = readChunks(lying);
-      return { state: fold(entries), setAside, stale: signs > SNAPSHOT_SINCE };
-    }
-    const since = readChunks(opened.since ?? []);
-    return {
-      state: appendAll(opened.state, since.entries),
-      setAside: [...opened.setAside, ...since.setAside],
-      stale: trusted && signsIn(opened.since ?? []) > SNAPSHOT_SINCE,
-    };
-  }
-
-  /** A large journal is read and folded off the screen's thread; what comes back is a snapshot. */
-  private async foldElsewhere(book: Book, lying: readonly StoredChunk[]) {
-    try {
-      const text = await this.worker.ask((w) => w.snapshot(lying, this.build));
-      void saveSnapshot(this.stores.snapshot(book), text).catch(() => undefined);
-      return openSnapshot(text, lying, this.build);
-    } catch (error) {
-      console.error('folding in the worker', error);
-      return null;
-    }
-  }
-
-  /** Tidying waits until the day's work has been seen. */
-  private gatherLater(chunks: ChunkStore): void {
-    clearTimeout(this.gatherTimer);
-    this.gatherTimer = setTimeout(() => {
-      if (this.chunks !== chunks) return;
-      void chunks.gather().catch((error: unknown) => console.error('gathering chunks', error));
-    }, GATHER_AFTER_MS);
-  }
-
-  private makeSnapshotLater(book: Book): void {
-    this.snapshotTimer = setTimeout(() => {
-      void (async () => {
-        const lying = await this.chunks.chunks();
-        const text = await this.worker.ask((w) => w.snapshot(lying, this.build));
-        await saveSnapshot(this.stores.snapshot(book), text);
-      })().catch((error: unknown) => console.error('making a snapshot', error));
-    }, SNAPSHOT_AFTER_MS);
+  /** The browser's store was emptied while this tab had the journal open: it is written again from memory. */
+  private async writeAgain(): Promise<void> {
+    if (this.stranded || this.saving().is === 'opening') return;
+    await this.stores.device.setItem('id', this.device);
+    await this.stores.device.setItem('book', this.book());
+    const missing = await this.writer.restore(this.state());
+    this.drafts.writeAgain();
+    if (missing > 0) this.rewritten.set(missing);
   }
 
   /** A draft as an entry that any reader of ours takes, or a sentence that says why it is none. */
@@ -315,72 +278,19 @@ export class Journal {
     return `Nothing was changed: ${problemText({ field: path.join('.'), sentence })}`;
   }
 
-  /**
-   * What was written while a clock stood far ahead is stamped anew once it is set right: left alone it would stand
-   * after everything written for years, and no other device would take the file. A clock that is itself far behind,
-   * so that most of the journal seems to lie ahead, moves nothing.
-   */
+  /** The grower's answer to {@link clockDoubt}. */
+  clockIsRight(): void {
+    this.sureOfClock = true;
+    this.setClockRight();
+  }
+
   private setClockRight(): void {
-    const now = Date.now();
-    const state = this.state();
-    if (state.lastStamp === null || now < CLOCK_FLOOR_MS || !isAhead(state.lastStamp, now)) return;
-    const entries = entriesOf(state);
-    const { entries: back, moved } = bringBack(entries, now);
-    if (moved.size > entries.length / 2 && moved.size > 20) return;
-    this.subject.next(fold(back));
-    this.broughtBack.set(moved.size);
-    const anew = back.filter((e) => moved.has(e.id));
-    const { chunks } = this;
-    this.unsaved = this.unsaved.map((e) => anew.find((a) => a.id === e.id) ?? e);
-    this.writing = this.writing
-      .then(() => chunks.restamp(anew))
-      .then(() => true)
-      .catch((error: unknown) => {
-        console.error('stamping anew', error);
-        return false;
-      });
-  }
-
-  /** Writes stand in a queue, so that what failed before goes first. Nothing breaks the queue. */
-  private save(entries: readonly Entry[]): Promise<boolean> {
-    this.unsaved.push(...entries);
-    this.saving.set({ is: 'saving', slow: false });
-    const flush = (): Promise<boolean> => this.flush();
-    this.writing = this.writing.then(flush, flush);
-    return this.writing;
-  }
-
-  private async flush(): Promise<boolean> {
-    const entries = [...this.unsaved];
-    const slow = setTimeout(() => this.saving.set({ is: 'saving', slow: true }), SLOW_MS);
-    try {
-      if (entries.length > 0) await this.chunks.write(entries);
-    } catch (error) {
-      const reason = storeReason(error, 'save');
-      this.saving.set({ is: 'failed', reason, unsaved: this.unsaved.length });
-      return false;
-    } finally {
-      clearTimeout(slow);
-    }
-    const written = new Set(entries);
-    this.unsaved = this.unsaved.filter((e) => !written.has(e));
-    if (entries.length > 0) {
-      this.tell({ book: this.book(), entries });
-      if (this.book() === 'own')
-        rememberSeen({ entries: this.state().size, day: this.today.day() });
-    }
-    this.saving.set(this.unsaved.length === 0 ? { is: 'saved' } : { is: 'saving', slow: false });
-    this.askToPersist();
-    return true;
-  }
-
-  /** Other tabs hear of what is saved; that one cannot be told harms nothing that is. */
-  private tell(message: TabMessage): void {
-    try {
-      this.channel?.postMessage(message);
-    } catch (error) {
-      console.error('telling other tabs', error);
-    }
+    const check = checkClock(this.state(), Date.now(), this.sureOfClock);
+    this.clockDoubt.set(check.is === 'doubt' ? check.ahead : 0);
+    if (check.is !== 'back') return;
+    this.subject.next(fold(check.all));
+    this.broughtBack.set(check.anew.length);
+    this.writer.restamp(check.anew);
   }
 
   /** Asks the browser once not to throw the store away when space runs short. */
@@ -390,24 +300,6 @@ export class Journal {
     // Not there on plain http, where a phone reaches the bench's laptop.
     const storage = navigator.storage as StorageManager | undefined;
     void storage?.persist().catch(() => false);
-  }
-
-  /** Hears what other tabs of this browser have saved. */
-  private listen(book: Book): void {
-    this.channel?.close();
-    if (typeof BroadcastChannel === 'undefined') return;
-    this.channel = new BroadcastChannel('hypogeon-journal');
-    this.channel.onmessage = ({ data }: MessageEvent<unknown>) => {
-      const message = tabMessage.safeParse(data);
-      if (!message.success || message.data.book !== book) return;
-      const { cleared, entries = [] } = message.data;
-      if (cleared) return void this.openOwn();
-      const good = entries.flatMap((e) => {
-        const read = readEntry(e);
-        return read.ok ? [read.entry] : [];
-      });
-      this.subject.next(good.reduce(append, this.state()));
-    };
   }
 
   private async deviceId(): Promise<string> {
@@ -446,30 +338,6 @@ export class Journal {
   }
 }
 
-interface Reading {
-  readonly state: State;
-  readonly setAside: readonly SetAside[];
-  /** A snapshot made anew would make the next opening quicker. */
-  readonly stale: boolean;
-}
-
 const bookSchema = z.enum(BOOKS);
 const deviceSchema = z.string().min(1).max(80);
 const startSchema = z.looseObject({ demo: z.literal(true) });
-const tabMessage = z.object({
-  book: bookSchema,
-  entries: z.array(z.unknown()).optional(),
-  cleared: z.boolean().optional(),
-});
-type TabMessage = z.infer<typeof tabMessage>;
-
-const signsIn = (chunks: readonly StoredChunk[]): number =>
-  chunks.reduce((sum, { text }) => sum + text.length, 0);
-
-function refusingStore(reason: unknown): ChunkStore {
-  const refuse = () => Promise.reject(reason instanceof Error ? reason : new Error('no storage'));
-  return new ChunkStore(
-    { getItem: refuse, setItem: refuse, removeItem: refuse, iterate: refuse, clear: refuse },
-    freshId,
-  );
-}

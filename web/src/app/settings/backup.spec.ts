@@ -1,9 +1,8 @@
-import { TestBed } from '@angular/core/testing';
 import { writeJournal } from '@hypogeon/core/formats';
 import { EMPTY_STATE, type Entry } from '@hypogeon/core/journal';
+import { DiskFile } from '../../testing/kept-file';
 import { DAY, mount, type Bench } from '../../testing/mount';
 import type { FileHandle } from '../data/kept-file';
-import { LastFile } from '../data/last-file';
 import { Backup } from './backup';
 
 jest.mock('../data/save-text', () => ({ saveText: jest.fn(), saveBlob: jest.fn() }));
@@ -43,13 +42,13 @@ describe('a backup', () => {
     expect(() => page.button('Add them')).toThrow();
   });
 
-  it('refuses a bad file and one of 50 MB, unread', async () => {
+  it('refuses a bad file and one of 410 MB, unread', async () => {
     const page = await open([]);
     await choose(page, writeJournal([{ ...mother, day: '2026-02-30' }]));
     expect(page.text).toContain('given.json was refused, and nothing was changed.');
     expect(page.text).toContain('Line 2, day: is not a day of the calendar');
-    await choose(page, '', 50_000_000);
-    expect(page.text).toContain('This file has 50 MB');
+    await choose(page, '', 410_000_000);
+    expect(page.text).toContain('This file has 410 MB');
     expect(page.journal.state()).toEqual(EMPTY_STATE);
   });
 
@@ -70,30 +69,18 @@ describe('a backup', () => {
 });
 
 describe('a file that is kept by itself', () => {
-  const written: string[] = [];
-  const handle = (may: PermissionState, fails = ''): FileHandle => {
-    let now = may;
-    return {
-      name: 'journal.json',
-      queryPermission: () => Promise.resolve(now),
-      requestPermission: () => Promise.resolve((now = 'granted')),
-      createWritable: () =>
-        fails === ''
-          ? Promise.resolve({
-              write: (text: string) => Promise.resolve(void written.push(text)),
-              close: () => Promise.resolve(),
-            })
-          : Promise.reject(new Error(fails)),
-    };
-  };
   const browser = globalThis as unknown as { showSaveFilePicker?: () => Promise<FileHandle> };
-
-  beforeEach(() => {
-    written.length = 0;
-  });
   afterEach(() => {
     delete browser.showSaveFilePicker;
   });
+  const keeping = async (file: DiskFile, entries: readonly Entry[] = [mother]) => {
+    browser.showSaveFilePicker = () => Promise.resolve(file);
+    const page = await open(entries);
+    await page.tap('Keep a file up to date by itself');
+    await page.settle();
+    await page.settle();
+    return page;
+  };
 
   it('is offered only where the browser can', async () => {
     const page = await open([mother]);
@@ -101,28 +88,27 @@ describe('a file that is kept by itself', () => {
   });
 
   it('is written when it is chosen, says so, and can be stopped', async () => {
-    browser.showSaveFilePicker = () => Promise.resolve(handle('granted'));
-    const page = await open([mother]);
-    await page.tap('Keep a file up to date by itself');
-    await page.settle();
+    const file = new DiskFile();
+    const page = await keeping(file);
     expect(page.text).toContain('journal.json is kept up to date, last at');
-    expect(written).toHaveLength(1);
-    expect(written[0]).toContain('From a file');
+    expect(file.writes).toBe(1);
+    expect(file.text).toContain('From a file');
     await page.tap('Stop');
     expect(page.text).toContain('Keep a file up to date by itself');
   });
 
   it('says why where it fails, and asks where the browser wants to be asked', async () => {
     const log = jest.spyOn(console, 'error').mockImplementation(() => undefined);
-    browser.showSaveFilePicker = () => Promise.resolve(handle('granted', 'the disk is full'));
-    const page = await open([mother]);
-    await page.tap('Keep a file up to date by itself');
-    await page.settle();
+    const full = new DiskFile();
+    full.fails = 'the disk is full';
+    const page = await keeping(full);
     expect(page.text).toContain(
       'could not be written: the disk is full. The journal itself is safe',
     );
-    browser.showSaveFilePicker = () => Promise.resolve(handle('prompt'));
-    await page.tap('Choose a file');
+    const asks = new DiskFile();
+    asks.may = 'prompt';
+    browser.showSaveFilePicker = () => Promise.resolve(asks);
+    await page.tap('Keep a new file');
     await page.settle();
     expect(page.text).toContain('the browser asks again');
     await page.tap('Allow');
@@ -131,27 +117,15 @@ describe('a file that is kept by itself', () => {
     log.mockRestore();
   });
 
-  it('is never written over by a journal that is not its own', async () => {
-    browser.showSaveFilePicker = () => Promise.resolve(handle('granted'));
-    const page = await open([mother, { ...mother, id: 'm2', key: 'm2' }]);
-    await page.tap('Keep a file up to date by itself');
-    await page.settle();
-    expect(written).toHaveLength(1);
-    await page.journal.clearOwn();
-    jest.useFakeTimers();
-    await page.journal.record({
-      kind: 'put',
-      record: 'mother',
-      key: 'x',
-      fields: { name: 'Alone' },
-    });
-    // A small file saved by hand does not make the kept one any smaller.
-    await TestBed.inject(LastFile).saved();
-    TestBed.tick();
-    await jest.advanceTimersByTimeAsync(6_000);
-    jest.useRealTimers();
-    await page.settle();
-    expect(written).toHaveLength(1);
-    expect(page.text).toContain('it holds entries that the journal here has not');
+  it('that holds more, or another journal, says so and what can be done', async () => {
+    const other = { ...mother, id: 'm2', key: 'm2' };
+    const more = await keeping(new DiskFile(writeJournal([mother, other])));
+    expect(more.text).toContain('It also holds one entry that is not here');
+    await more.tap('Add to this journal');
+    await more.settle();
+    expect(more.journal.state().mothers.size).toBe(2);
+    const another = await keeping(new DiskFile(writeJournal([other])));
+    expect(another.text).toContain('holds another journal, one entry of which none is here');
+    expect(another.button('Keep a new file instead')).toBeTruthy();
   });
 });

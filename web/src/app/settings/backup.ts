@@ -45,6 +45,9 @@ import { RestoreOffer } from './restore-offer';
             </p>
           } @else if (journal.book() === 'own') {
             <button matButton="text" (click)="keep()">Keep a file up to date by itself</button>
+            @if (kept.canOpen) {
+              <button matButton="text" (click)="keepExisting()">Keep a file I have</button>
+            }
           }
         }
         @case ('kept') {
@@ -52,6 +55,11 @@ import { RestoreOffer } from './restore-offer';
             <strong>{{ k.name }}</strong> is kept up to date{{
               k.at ? ', last at ' + time(k.at) : ''
             }}.
+            @if (k.more > 0) {
+              It also holds {{ k.more === 1 ? 'one entry that is' : k.more + ' entries that are' }}
+              not here, from another device or from before.
+              <button matButton="outlined" (click)="takeIn()">Add to this journal</button>
+            }
             <button matButton="text" (click)="leaveIt()">Stop</button>
           </p>
         }
@@ -63,10 +71,23 @@ import { RestoreOffer } from './restore-offer';
             <button matButton="text" (click)="leaveIt()">Stop</button>
           </p>
         }
+        @case ('other') {
+          <p class="problem">
+            <strong>{{ k.name }}</strong> holds another journal,
+            {{ k.entries === 1 ? 'one entry' : k.entries + ' entries' }} of which none is here. It is
+            left as it is, and nothing is kept up to date.
+            <button matButton="outlined" (click)="takeIn()">Add to this journal</button>
+            <button matButton="text" (click)="keep()">Keep a new file instead</button>
+            <button matButton="text" (click)="leaveIt()">Stop</button>
+          </p>
+        }
         @case ('failed') {
           <p class="problem">
             {{ k.name }} could not be written: {{ k.why }}. The journal itself is safe here.
-            <button matButton="outlined" (click)="keep()">Choose a file</button>
+            <button matButton="outlined" (click)="keep()">Keep a new file</button>
+            @if (kept.canOpen) {
+              <button matButton="text" (click)="keepExisting()">Keep a file I have</button>
+            }
             <button matButton="text" (click)="leaveIt()">Stop</button>
           </p>
         }
@@ -120,11 +141,13 @@ export class Backup {
   });
 
   protected readonly saveFile = oneAtATime(() => this.writeFile());
-  protected readonly keep = oneAtATime(() => this.kept.choose());
+  protected readonly keep = oneAtATime(() => this.kept.choose(this.file.name()));
+  protected readonly keepExisting = oneAtATime(() => this.kept.chooseExisting());
+  protected readonly takeIn = oneAtATime(() => this.kept.takeIn());
 
   private async writeFile(): Promise<void> {
-    await this.file.save();
-    this.actions.say('The journal is in your downloads.');
+    const warning = await this.file.save();
+    this.actions.say(`The journal is in your downloads. ${warning}`.trim());
   }
 
   protected async choose(file: File | undefined): Promise<void> {

@@ -6,6 +6,7 @@ import { counted, NOUN } from '@hypogeon/words';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { JournalFile, type OfferedFile } from '../data/journal-file';
+import { Words } from '../data/words';
 
 /** What a file would change, said before it does; or why it was refused. */
 @Component({
@@ -27,6 +28,11 @@ import { JournalFile, type OfferedFile } from '../data/journal-file';
           @if (r.preview.clashing > 0) {
             {{ r.preview.clashing }} of those have other content here: of each the same one is kept
             on every device.
+          }
+          @if (r.ahead > 0) {
+            {{ r.ahead }} were written by a clock that stood ahead of this device’s, which says
+            {{ now() }}: they take their place as of now, in their order, and keep their days. Is
+            this clock wrong? Set it right first.
           }
           @if (r.pictures.size > 0) {
             {{ r.pictures.size }} pictures come along.
@@ -74,6 +80,7 @@ export class RestoreOffer {
   private readonly actions = inject(Actions);
   private readonly file = inject(JournalFile);
   private readonly journal = inject(Journal);
+  private readonly words = inject(Words);
   readonly name = input.required<string>();
   readonly read = input.required<OfferedFile>();
   /** Taken, or left. */
@@ -106,6 +113,13 @@ export class RestoreOffer {
   ): Promise<void> {
     await this.journal.openOwn();
     await this.take(entries, pictures);
+  }
+
+  protected now(): string {
+    return new Date().toLocaleString(this.words.style().locale, {
+      dateStyle: 'medium',
+      timeStyle: 'short',
+    });
   }
 
   protected leave(): void {

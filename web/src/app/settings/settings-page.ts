@@ -18,6 +18,7 @@ import { Words } from '../data/words';
 import { oneAtATime } from '../data/one-at-a-time';
 import { Field, FieldControl } from '../forms/field';
 import { Confirm } from '../ui/confirm';
+import { DemoDoor } from '../ui/demo-door';
 import { FindSetting } from './find-setting';
 import { Prices } from './prices';
 
@@ -55,6 +56,7 @@ const PLACE_FEEDS = {
 })
 export class SettingsPage {
   private readonly actions = inject(Actions);
+  private readonly door = inject(DemoDoor);
   private readonly confirm = inject(Confirm);
   private readonly router = inject(Router);
   private readonly file = inject(JournalFile);
@@ -188,7 +190,7 @@ export class SettingsPage {
   }
 
   protected async demo(): Promise<void> {
-    await this.journal.openDemo();
+    await this.door.enter();
   }
 
   protected async own(): Promise<void> {

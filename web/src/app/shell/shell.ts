@@ -107,7 +107,11 @@ export class Shell {
   /** A tab that holds what the store has not confirmed does not close without asking. */
   protected warn(event: BeforeUnloadEvent): void {
     const saving = this.journal.saving();
-    if (saving.is === 'saving' || (saving.is === 'failed' && saving.unsaved > 0))
+    if (
+      saving.is === 'saving' ||
+      (saving.is === 'failed' && saving.unsaved > 0) ||
+      this.journal.leftBehind() > 0
+    )
       event.preventDefault();
   }
 
@@ -120,6 +124,10 @@ export class Shell {
     event.preventDefault();
     if (event.key === '/') this.find();
     else void this.openDialog(() => import('./keys-dialog').then((m) => m.KeysDialog));
+  }
+
+  protected now(): string {
+    return new Date().toLocaleString(this.locale, { dateStyle: 'medium', timeStyle: 'short' });
   }
 
   protected home(): void {

@@ -40,7 +40,7 @@ describe('a file that is due', () => {
 
   it('is saved from there with one tap, or more is told about it', async () => {
     const page = await open(60, null);
-    const save = jest.spyOn(JournalFile.prototype, 'save').mockResolvedValue(undefined);
+    const save = jest.spyOn(JournalFile.prototype, 'save').mockResolvedValue('');
     await page.tap('Save a file now');
     expect(save).toHaveBeenCalledTimes(1);
     expect(page.button('More').getAttribute('href')).toBe('/settings/data');

@@ -3,6 +3,7 @@ import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { placesIn } from '@hypogeon/core/bench';
 import { Journal } from '../data/journal';
+import { DemoDoor } from '../ui/demo-door';
 import { CuttingMark } from '../marks/cutting-mark';
 import { FRESH } from '../marks/mark-state';
 
@@ -45,6 +46,7 @@ import { FRESH } from '../marks/mark-state';
 })
 export class Welcome {
   private readonly journal = inject(Journal);
+  private readonly door = inject(DemoDoor);
   protected readonly stages = [
     { piece: 'crown', state: FRESH },
     { piece: 'crown', state: { ...FRESH, closure: 1 } },
@@ -58,6 +60,6 @@ export class Welcome {
   }
 
   protected demo(): void {
-    void this.journal.openDemo();
+    void this.door.enter();
   }
 }

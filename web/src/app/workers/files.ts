@@ -4,6 +4,7 @@ import {
   dataPackage,
   guessPaper,
   guessMapping,
+  JournalLines,
   MAX_JOURNAL_BYTES,
   possibleOrders,
   previewImport,
@@ -22,14 +23,20 @@ import {
 import { entriesOf, fold, isKind, type Entry } from '@hypogeon/core/journal';
 import { tasksAhead, type Verdicts } from '@hypogeon/core/round';
 import { calendarText, speechFor, type DayStyle } from '@hypogeon/words';
-import { strFromU8, strToU8, zipSync, type Zippable } from 'fflate';
-import type { StoredChunk } from '../data/chunk-store';
-import { makeSnapshot } from '../data/snapshot-store';
+import { strToU8, zipSync, type Zippable } from 'fflate';
+import type { StoredChunk } from '../data/store/chunk-store';
+import { makeSnapshot } from '../data/store/snapshot-store';
 import { pictureType } from './picture-type';
+import { linesOf } from './lines-of';
 import { unpack } from './unzip';
 
 export type ReadFile =
-  | { readonly ok: true; readonly entries: readonly Entry[]; readonly preview: ImportPreview }
+  | {
+      readonly ok: true;
+      readonly entries: readonly Entry[];
+      readonly ahead: number;
+      readonly preview: ImportPreview;
+    }
   | { readonly ok: false; readonly problems: readonly Problem[] };
 
 export interface NamedBytes {
@@ -74,6 +81,19 @@ export const files = {
   read(text: string, known: readonly Entry[], nowMs: number): ReadFile {
     const state = fold(known);
     const read = readJournal(text, state, nowMs);
+    return read.ok ? { ...read, preview: previewImport(state, read.entries) } : read;
+  },
+  /** A file too large to hold twice: line by line, as it is written here; laid out otherwise, as a whole. */
+  async readLarge(file: Blob, known: readonly Entry[], nowMs: number): Promise<ReadFile> {
+    const state = fold(known);
+    const lines = new JournalLines();
+    let first = true;
+    for await (const line of linesOf(file)) {
+      if (first && !JournalLines.fits(line)) return files.read(await file.text(), known, nowMs);
+      first = false;
+      if (!lines.take(line)) break;
+    }
+    const read = lines.end(state, nowMs);
     return read.ok ? { ...read, preview: previewImport(state, read.entries) } : read;
   },
   weather(text: string, given: WeatherMapping | null): ReadWeatherFile {
@@ -128,7 +148,7 @@ export const files = {
     return calendarOf('Hypogeon', events, writtenAt);
   },
   /** A zip of ours: its journal as of a file by itself, and the pictures that entries here or there name. */
-  readZip(bytes: Uint8Array, known: readonly Entry[], nowMs: number): ReadZip {
+  async readZip(bytes: Uint8Array, known: readonly Entry[], nowMs: number): Promise<ReadZip> {
     const unpacked = unpack(bytes, (name) =>
       name === 'journal.json' ? MAX_JOURNAL_BYTES : PICTURE.test(name) ? MOST_PICTURE : null,
     );
@@ -136,7 +156,8 @@ export const files = {
     const journal = unpacked.files.get('journal.json');
     if (!journal)
       return refused('There is no journal.json in this zip. Choose a zip that Hypogeon saved.');
-    const read = files.read(strFromU8(journal), known, nowMs);
+    const file = new Blob([journal as Uint8Array<ArrayBuffer>]);
+    const read = await files.readLarge(file, known, nowMs);
     if (!read.ok) return read;
     const named = new Set([...read.entries, ...known].filter(isPhoto).map((e) => e.picture));
     const pictures: (NamedBytes & { type: string })[] = [];

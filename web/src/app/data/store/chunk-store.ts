@@ -118,6 +118,15 @@ export class ChunkStore {
   }
 }
 
+/** Where nothing can be stored: every write is refused with this reason. */
+export function refusingStore(reason: unknown): ChunkStore {
+  const refuse = () => Promise.reject(reason instanceof Error ? reason : new Error('no storage'));
+  return new ChunkStore(
+    { getItem: refuse, setItem: refuse, removeItem: refuse, iterate: refuse, clear: refuse },
+    () => '',
+  );
+}
+
 const chunkSchema = z.object({ version: z.int().min(1), entries: z.array(z.unknown()) });
 
 /** Reads chunks entry by entry: a bad one is set aside, named and kept, and the rest opens. */

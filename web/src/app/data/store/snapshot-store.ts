@@ -48,8 +48,8 @@ type Cover = z.infer<typeof coverSchema>;
 export interface Opened {
   readonly state: State;
   readonly setAside: readonly SetAside[];
-  /** Chunks that came after the snapshot; null where there was none, or none to be trusted. */
-  readonly since: readonly StoredChunk[] | null;
+  /** Chunks that came after the snapshot. */
+  readonly since: readonly StoredChunk[];
 }
 
 /** Takes up a snapshot on the chunks that it was made of; null at the slightest doubt. */

@@ -1,5 +1,5 @@
 import type { Entry } from '@hypogeon/core/journal';
-import { MemoryStores } from '../../testing/stores';
+import { MemoryStores } from '../../../testing/stores';
 import { ChunkStore } from './chunk-store';
 
 const entry = (n: number): Entry => ({
