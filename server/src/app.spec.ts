@@ -1,4 +1,4 @@
-import { mkdtempSync, writeFileSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
 import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
@@ -12,7 +12,22 @@ describe('the server', () => {
   beforeAll((done) => {
     const folder = mkdtempSync(join(tmpdir(), 'hypogeon-'));
     writeFileSync(join(folder, 'index.html'), '<title>Hypogeon</title>');
+    mkdirSync(join(folder, 'media'));
+    mkdirSync(join(folder, 'icons'));
     writeFileSync(join(folder, 'chunk-ABCDEFGH.js'), 'export {};'.repeat(500));
+    for (const name of [
+      'chunk-46MXmf6t.js',
+      'chunk-B1m2XYh_.js',
+      'chunk-12JT-4YF.js',
+      'main-Dv8aB3x9.js',
+      'styles-AbCdEf12.css',
+      'worker-QRSTUVWX.js',
+      'media/text-latin-AbCd_f-2.woff2',
+      'offline-worker.js',
+      'ngsw.json',
+      'icons/icon-192.png',
+    ])
+      writeFileSync(join(folder, name), 'x');
     server = createApp({ folder, demo: true }).listen(0, () => {
       address = `http://localhost:${(server.address() as AddressInfo).port}`;
       done();
@@ -40,6 +55,26 @@ describe('the server', () => {
     expect(answer.headers.get('content-encoding')).toBe('br');
   });
 
+  it.each([
+    ['chunk-46MXmf6t.js', true],
+    ['chunk-B1m2XYh_.js', true],
+    ['chunk-12JT-4YF.js', true],
+    ['main-Dv8aB3x9.js', true],
+    ['styles-AbCdEf12.css', true],
+    ['worker-QRSTUVWX.js', true],
+    ['media/text-latin-AbCd_f-2.woff2', true],
+    ['offline-worker.js', false],
+    ['index.html', false],
+    ['ngsw.json', false],
+    ['icons/icon-192.png', false],
+  ])('%s is kept for good: %s', async (name, forGood) => {
+    const answer = await fetch(`${address}/${name}`);
+    expect(answer.status).toBe(200);
+    expect(answer.headers.get('cache-control')).toBe(
+      forGood ? 'public, max-age=31536000, immutable' : 'no-cache',
+    );
+  });
+
   it('says that a file is not there, and lets no page run foreign script', async () => {
     const answer = await fetch(`${address}/missing.js`);
     expect(answer.status).toBe(404);
@@ -55,9 +90,10 @@ describe('the server', () => {
   it('keeps the headers of a page that trusts nobody', async () => {
     const { headers } = await fetch(address);
     expect(headers.get('content-security-policy')).toBe(
-      "default-src 'self';style-src 'self' 'unsafe-inline';img-src 'self' data: blob:;object-src 'none';base-uri 'self';frame-ancestors 'none'",
+      "default-src 'self';style-src 'self' 'unsafe-inline';img-src 'self' data: blob:;object-src 'none';base-uri 'self';form-action 'self';frame-ancestors 'none'",
     );
     expect(headers.get('x-content-type-options')).toBe('nosniff');
+    expect(headers.get('x-frame-options')).toBe('DENY');
     expect(headers.get('referrer-policy')).toBe('no-referrer');
     expect(headers.get('x-powered-by')).toBeNull();
   });

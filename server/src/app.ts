@@ -80,8 +80,11 @@ function statusOf(error: unknown): number {
   return typeof status === 'number' && status >= 400 && status < 600 ? status : 500;
 }
 
+/** As the build names what never changes: a word, then eight signs of its own alphabet; fonts have a folder. */
+const HASHED = /[\\/](chunk|main|styles|polyfills|worker|media[\\/].+)-[\w-]{8}\.\w+(\.br)?$/;
+
 /** A hashed name never changes its content; everything else is asked for again. */
 function cacheByName(response: ServerResponse, path: string): void {
-  const hashed = /-[A-Z0-9]{8}\.\w+(\.br)?$/.test(path);
+  const hashed = HASHED.test(path);
   response.setHeader('Cache-Control', hashed ? 'public, max-age=31536000, immutable' : 'no-cache');
 }

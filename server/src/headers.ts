@@ -10,9 +10,11 @@ export const headers = helmet({
       imgSrc: ["'self'", 'data:', 'blob:'],
       objectSrc: ["'none'"],
       baseUri: ["'self'"],
+      formAction: ["'self'"],
       frameAncestors: ["'none'"],
     },
   },
+  xFrameOptions: { action: 'deny' },
   // A phone reaches the bench's laptop by plain http, where browsers ignore these and complain of them.
   strictTransportSecurity: false,
   crossOriginOpenerPolicy: false,

@@ -10,13 +10,19 @@ export function ownPageOnly(host: string): RequestHandler {
   return (request, response, next) => {
     const asked = request.headers.host ?? '';
     const { origin } = request.headers;
-    if (isOurs(asked, host) && (origin === undefined || hostOf(origin) === asked)) next();
+    // A picture or a script that a foreign page asks for carries no origin, but says from where it is asked.
+    const site = request.headers['sec-fetch-site'] ?? 'none';
+    const own = origin === undefined ? OWN_SITES.includes(String(site)) : hostOf(origin) === asked;
+    if (isOurs(asked, host) && own) next();
     else
       response
         .status(403)
-        .json({ problem: 'Devices are steered from the page of this server only.' });
+        .json({ problem: 'Devices answer the page of this server only.' });
   };
 }
+
+/** Asked by our own page, or by hand. */
+const OWN_SITES = ['same-origin', 'none'];
 
 /** Loopback by name, an address as numbers, or the name it listens on: none of these can be rebound. */
 function isOurs(asked: string, host: string): boolean {

@@ -19,6 +19,7 @@ export * from './slips';
 export * from './ways';
 export * from './plan-sentence';
 export * from './cut-map';
+export * from './months';
 export * from './division';
 export * from './cut-reasons';
 export * from './more-of-it';

@@ -16,6 +16,10 @@ export const TROUBLE_NAME: Readonly<Record<Trouble, string>> = {
 /** How the place of a batch begins that is kept apart from the others. */
 export const APART = 'Apart';
 
+/** A place of that name or one that begins with it as a word: an apartment window keeps nothing apart. */
+const isApart = (place: string | undefined): boolean =>
+  place !== undefined && new RegExp(`^${APART}\\b`).test(place);
+
 /** From this share of losses on, of three at least. Working assumption; 0.2–0.5. */
 const MANY = 0.3;
 const LEAST_LOST = 3;
@@ -35,6 +39,6 @@ export function troublesOf(batch: Batch, today: Day): readonly Trouble[] {
   if (soft) troubles.push('soft');
   if (batch.here.waiting > 0 && daysBetween(looked, today) > LONG_DAYS) troubles.push('late');
   if (batch.conflicts.length > 0) troubles.push('disagree');
-  if (batch.place?.startsWith(APART)) troubles.push('apart');
+  if (isApart(batch.place)) troubles.push('apart');
   return troubles;
 }

@@ -1,6 +1,7 @@
 import { dayNumber, type Day } from '../days';
 import type { AirReading, Weather } from './weather';
 import { saturationVapourPressure } from './humidity';
+import { isPlausible } from './plausible';
 import { dayOfYear } from './sun';
 
 /** One month of a place's usual year. */
@@ -10,6 +11,19 @@ export interface MonthAir {
   /** Mean relative humidity, 0–1. */
   readonly rh: number;
   readonly windMps?: number | undefined;
+}
+
+/** What is wrong with a month of a usual year. */
+export type MonthProblem = 'low' | 'high' | 'crossed' | 'humidity' | 'wind';
+
+/** The first of its figures that no place can have; null where a place can have it. */
+export function monthProblem({ minC, maxC, rh, windMps }: Partial<MonthAir>): MonthProblem | null {
+  if (minC !== undefined && !isPlausible('minC', minC)) return 'low';
+  if (maxC !== undefined && !isPlausible('maxC', maxC)) return 'high';
+  if (minC !== undefined && maxC !== undefined && minC > maxC) return 'crossed';
+  if (rh !== undefined && !isPlausible('rh', rh)) return 'humidity';
+  if (windMps !== undefined && !isPlausible('windMps', windMps)) return 'wind';
+  return null;
 }
 
 /** Day of the year on which the sun stands highest in the north. */

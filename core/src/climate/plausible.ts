@@ -1,7 +1,7 @@
 import type { SeriesColumn } from './series';
 
 /** What a bench can have at all; beyond it a sensor is wrong, not the weather. */
-const LIMITS: Readonly<Record<SeriesColumn, readonly [low: number, high: number]>> = {
+export const AIR_LIMITS: Readonly<Record<SeriesColumn, readonly [low: number, high: number]>> = {
   tempC: [-40, 60],
   minC: [-60, 60],
   maxC: [-60, 70],
@@ -15,7 +15,7 @@ const LIMITS: Readonly<Record<SeriesColumn, readonly [low: number, high: number]
 const JUMP: Readonly<Partial<Record<SeriesColumn, number>>> = { tempC: 8, rh: 0.35 };
 
 export function isPlausible(column: SeriesColumn, value: number): boolean {
-  const [low, high] = LIMITS[column];
+  const [low, high] = AIR_LIMITS[column];
   return value >= low && value <= high;
 }
 

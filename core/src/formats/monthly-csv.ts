@@ -1,9 +1,16 @@
-import { isPlausible, type MonthAir } from '../climate';
+import { monthProblem, type MonthAir, type MonthProblem } from '../climate';
 import { guessMapping, readNumber, toCore, type Table } from './weather-csv';
 
 export type ReadMonthly =
   | { readonly ok: true; readonly monthly: readonly MonthAir[] }
-  | { readonly ok: false; readonly problem: string };
+  | { readonly ok: false; readonly problem: MonthlyProblem };
+
+/** Why a table is no usual year. Months count from 0. */
+export type MonthlyProblem =
+  | { readonly is: 'rows'; readonly found: number }
+  | { readonly is: 'columns' }
+  | { readonly is: 'unread'; readonly row: number; readonly what: 'temperature' | 'humidity' }
+  | { readonly is: 'month'; readonly month: number; readonly problem: MonthProblem };
 
 /**
  * Twelve rows, January first, with a mean low and high and, if there is one, the humidity, as climate
@@ -11,11 +18,10 @@ export type ReadMonthly =
  */
 export function readMonthly(table: Table): ReadMonthly {
   if (table.rows.length !== 12)
-    return refuse(`Twelve rows were expected, a month each; here are ${table.rows.length}.`);
+    return refuse({ is: 'rows', found: table.rows.length });
   const { columns } = guessMapping(table);
   const { minC, maxC, rh, windMps } = columns;
-  if (!minC || !maxC)
-    return refuse('A column with the mean low and one with the mean high are needed (min, max).');
+  if (!minC || !maxC) return refuse({ is: 'columns' });
   const months: MonthAir[] = [];
   for (const [m, row] of table.rows.entries()) {
     const value = (column: { index: number; unit: string } | undefined): number | null => {
@@ -23,16 +29,18 @@ export function readMonthly(table: Table): ReadMonthly {
       return column && raw !== null ? toCore(raw, column.unit) : null;
     };
     const [low, high, damp, wind] = [value(minC), value(maxC), value(rh), value(windMps)];
-    if (low === null || high === null || !isPlausible('minC', low) || low > high)
-      return refuse(`Row ${m + 2}: the low and the high of a month cannot be read.`);
-    if (rh && (damp === null || !isPlausible('rh', damp)))
-      return refuse(`Row ${m + 2}: the humidity cannot be read.`);
-    months.push({
+    if (low === null || high === null)
+      return refuse({ is: 'unread', row: m + 2, what: 'temperature' });
+    if (rh && damp === null) return refuse({ is: 'unread', row: m + 2, what: 'humidity' });
+    const month = {
       minC: low,
       maxC: high,
       rh: damp ?? USUAL_RH,
       ...(wind === null ? {} : { windMps: wind }),
-    });
+    };
+    const problem = monthProblem(month);
+    if (problem) return refuse({ is: 'month', month: m, problem });
+    months.push(month);
   }
   return { ok: true, monthly: months };
 }
@@ -40,6 +48,6 @@ export function readMonthly(table: Table): ReadMonthly {
 /** Where a climate table says nothing of it. Working assumption, to be put right in the table. */
 const USUAL_RH = 0.7;
 
-function refuse(problem: string): ReadMonthly {
+function refuse(problem: MonthlyProblem): ReadMonthly {
   return { ok: false, problem };
 }

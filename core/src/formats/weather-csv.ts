@@ -152,6 +152,7 @@ function guessUnit(column: SeriesColumn, name: string, values: readonly number[]
     case 'tempC':
     case 'minC':
     case 'maxC':
+      if (/°\s*c\b|celsius/i.test(name)) return '°C';
       return /°?\s*f\b|fahren/i.test(name) || most > 55 ? '°F' : '°C';
     case 'rh':
       return most <= 1 ? '0–1' : '%';

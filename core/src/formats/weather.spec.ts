@@ -1,3 +1,5 @@
+import * as fc from 'fast-check';
+import { spaceFields } from '../journal';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { dailyReadings, minuteText, monthlyFrom } from '../climate';
@@ -206,16 +208,37 @@ describe('twelve months of a climate table', () => {
     expect(guessMapping(readTable(logged)!).columns).not.toHaveProperty('minC');
   });
 
-  it('or are refused with a sentence', () => {
-    const problem = (rows: readonly string[]): string => {
+  it('are taken by the door where they are taken here, and refused where they are refused', () => {
+    const limits = fc.record({
+      minC: fc.integer({ min: -70, max: 70 }),
+      maxC: fc.integer({ min: -70, max: 80 }),
+      windMps: fc.integer({ min: -1, max: 70 }),
+    });
+    fc.assert(
+      fc.property(limits, (month) => {
+        const rows = Array.from({ length: 12 }, () => `${month.minC},${month.maxC},${month.windMps}`);
+        const read = readMonthly(readTable(['min °C,max °C,wind m/s', ...rows].join('\n'))!);
+        const monthly = Array.from({ length: 12 }, () => ({ ...month, rh: 0.7 }));
+        expect(read.ok).toBe(spaceFields.safeParse({ monthly }).success);
+      }),
+    );
+  });
+
+  it('or are refused with a reason', () => {
+    const problem = (rows: readonly string[]) => {
       const read = readMonthly(table(rows));
-      return read.ok ? '' : read.problem;
+      return read.ok ? null : read.problem;
     };
-    expect(problem(year.slice(1))).toContain('here are 11');
-    expect(problem([...year.slice(1), '12,90,50,70'])).toContain('Row 13: the low and the high');
-    expect(problem([...year.slice(1), '12,30,50,wet'])).toContain('Row 13: the humidity');
+    const last = (row: string) => problem([...year.slice(1), row]);
+    expect(problem(year.slice(1))).toEqual({ is: 'rows', found: 11 });
+    expect(last('12,90,50,70')).toEqual({ is: 'month', month: 11, problem: 'crossed' });
+    expect(last('12,30,18000,70')).toEqual({ is: 'month', month: 11, problem: 'high' });
+    expect(last('12,-300,50,70')).toEqual({ is: 'month', month: 11, problem: 'low' });
+    expect(last('12,30,50,170')).toEqual({ is: 'month', month: 11, problem: 'humidity' });
+    expect(last('12,,50,70')).toEqual({ is: 'unread', row: 13, what: 'temperature' });
+    expect(last('12,30,50,wet')).toEqual({ is: 'unread', row: 13, what: 'humidity' });
     const read = readMonthly(readTable(['a,b', ...year.map(() => '1,2')].join('\n'))!);
-    expect(!read.ok && read.problem).toContain('mean low');
+    expect(!read.ok && read.problem).toEqual({ is: 'columns' });
   });
 });
 

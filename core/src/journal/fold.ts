@@ -103,8 +103,36 @@ export function appendAll(state: State, entries: readonly Entry[]): State {
   kept.set(ordered, places);
   const draft = draftOf({ ...state, log: ordered });
   for (const subject of touched.keys()) foldSubject(draft, subject, ordered.get(subject) ?? []);
-  return { ...draft, size, lastStamp };
+  return { ...(reordered ? inOrder(draft) : draft), size, lastStamp };
 }
+
+/** What was written first stands first on every device, whatever it met first. */
+function inOrder(draft: StateDraft): StateDraft {
+  const keys = new Map<string, number>();
+  for (const subject of draft.log.keys()) keys.set(subject, keys.size);
+  const sorted = (name: string, map: ReadonlyMap<string, unknown>): Map<string, unknown> => {
+    const nth = (key: string): number => keys.get(`${name}/${key}`) ?? keys.size;
+    return new Map([...map].sort(([a], [b]) => nth(a) - nth(b)));
+  };
+  const maps = FOLDED_MAPS.map(([name, into]) => [into, sorted(name, draft[into])]);
+  return { ...draft, ...(Object.fromEntries(maps) as Partial<StateDraft>) };
+}
+
+/** Of which subjects the maps of the state are. */
+const FOLDED_MAPS: readonly (readonly [SubjectName, MapName])[] = [
+  ...RECORD_NAMES.flatMap((name) => {
+    const { into } = RECORDS[name];
+    return into === null ? [] : [[name, into] as const];
+  }),
+  ['batch', 'batches'],
+  ['mother', 'examinations'],
+  ['mother', 'motherEvents'],
+  ['jug', 'jugs'],
+  ['air', 'air'],
+];
+type MapName = {
+  [K in keyof StateDraft]: StateDraft[K] extends Map<string, unknown> ? K : never;
+}[keyof StateDraft];
 
 /**
  * The subjects that an id ever lay under, in this state or in one that went another way from the same beginning:

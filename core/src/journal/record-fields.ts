@@ -4,7 +4,7 @@ import { COURSES, METHODS } from '../botany';
 import { TISSUES } from '../wound';
 import { AIDS } from '../wound';
 import { FIRST_WATERS } from '../water';
-import { LIGHT_LEVELS } from '../climate';
+import { AIR_LIMITS, LIGHT_LEVELS, type SeriesColumn } from '../climate';
 import { COMPONENT_KINDS } from '../media';
 import { CONTAINER_SHAPES, LEAST_FILL_MM, WALLS } from '../media';
 import { DISINFECTANTS } from '../safety';
@@ -138,6 +138,11 @@ export const trialFields = z.looseObject({
   stopped: clear(saidField(400)),
 });
 
+const plausible = (column: SeriesColumn): z.ZodNumber => {
+  const [low, high] = AIR_LIMITS[column];
+  return z.number().min(low).max(high);
+};
+
 export const spaceFields = z.looseObject({
   name: clear(nameField),
   /** What the space usually has, day's mean: °C, and relative humidity 0–1. */
@@ -168,10 +173,11 @@ export const spaceFields = z.looseObject({
       .array(
         z
           .looseObject({
-            minC: z.number().min(-60).max(60),
-            maxC: z.number().min(-60).max(70),
+            minC: plausible('minC'),
+            maxC: plausible('maxC'),
+            // A journal of before may have the driest there is.
             rh: z.number().min(0).max(1),
-            windMps: z.number().min(0).max(60).optional(),
+            windMps: plausible('windMps').optional(),
           })
           .refine(({ minC, maxC }) => minC <= maxC, 'has a low above its high'),
       )

@@ -145,7 +145,7 @@ describe('devices over HTTP', () => {
   ])('refuses %s with a sentence', async (path) => {
     const answer = await fetch(`${address}/hygro-1/${path}`);
     expect(answer.status).toBe(400);
-    expect(((await answer.json()) as { problem: string }).problem).toMatch(/from 1 to 336/);
+    expect(((await answer.json()) as { problem: string }).problem).toMatch(/from 1 to 48/);
   });
 
   it('many replays at once hold up nobody else', async () => {
@@ -153,7 +153,7 @@ describe('devices over HTTP', () => {
     const { signal } = abort;
     const all = await Promise.all(
       Array.from({ length: 30 }, () =>
-        fetch(`${address}/scale-1/stream?replay=336&speed=60`, { signal }),
+        fetch(`${address}/scale-1/stream?replay=48&speed=60`, { signal }),
       ),
     );
     expect(all.filter((a) => a.status === 200)).toHaveLength(24);
@@ -163,20 +163,32 @@ describe('devices over HTTP', () => {
   });
 
   it.each([
-    ['of a foreign page', { origin: 'http://evil.example' }, 403],
-    ['of a name that was bent to point here', { host: 'evil.example' }, 403],
-    ['of our own page', {}, 200],
-  ])('is steered only from its own page: %s', async (_name, headers, status) => {
+    ['of a foreign page', 'POST', { origin: 'http://evil.example' }, 403],
+    ['of a name that was bent to point here', 'POST', { host: 'evil.example' }, 403],
+    ['of our own page', 'POST', {}, 200],
+    ['read by a foreign page', 'GET', { origin: 'http://evil.example' }, 403],
+    ['read by a name bent to point here', 'GET', { host: 'evil.example' }, 403],
+    ['asked for as a picture by a foreign page', 'GET', { 'sec-fetch-site': 'cross-site' }, 403],
+    ['read by our own page', 'GET', {}, 200],
+    ['opened by hand', 'GET', { origin: undefined, 'sec-fetch-site': 'none' }, 200],
+  ])('answers its own page alone: %s', async (_name, method, headers, status) => {
     // fetch sets Host by itself; a plain request may say another.
     const { port } = server.address() as AddressInfo;
-    const own = { host: `localhost:${port}`, origin: `http://localhost:${port}` };
+    const whole: Record<string, string | undefined> = {
+      host: `localhost:${port}`,
+      origin: `http://localhost:${port}`,
+      ...headers,
+    };
+    const own = Object.fromEntries(
+      Object.entries(whole).filter((h): h is [string, string] => h[1] !== undefined),
+    );
     const answer = await new Promise<number>((resolve, reject) => {
       request(
         {
           port,
-          method: 'POST',
-          path: '/devices/light-1/fault/none',
-          headers: { ...own, ...headers },
+          method,
+          path: method === 'POST' ? '/devices/light-1/fault/none' : '/devices/scale-1/recording',
+          headers: own,
         },
         (response) => resolve(response.resume().statusCode ?? 0),
       )

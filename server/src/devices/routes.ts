@@ -11,12 +11,14 @@ export interface DevicesOptions {
 
 const FLOOD_MS = 15;
 const RECORD_STEP = 600;
+/** Two days of a device are some three hundred readings: sixty who ask at once are answered before anybody waits. */
+const MOST_HOURS = 48;
 /** What can be asked of a recording; beyond it the hand slipped, and a long one would hold up all others. */
 const askedSchema = z.object({
-  hours: z.coerce.number().min(1).max(336).default(24),
+  hours: z.coerce.number().min(1).max(MOST_HOURS).default(24),
 });
 const replaySchema = z.object({
-  replay: z.coerce.number().min(1).max(336).optional(),
+  replay: z.coerce.number().min(1).max(MOST_HOURS).optional(),
   speed: z.coerce.number().min(60).max(36_000).default(3600),
 });
 /** More listeners than a bench has tabs: the next is asked to wait. */
@@ -31,6 +33,8 @@ export function deviceRoutes({ now, everyMs }: DevicesOptions, ownPage: RequestH
   let streams = 0;
   const devices = new Map(DEVICES.map((info) => [info.id, new Device(info, now())]));
 
+  // What they tell is of the grower's bench: no foreign page reads it, nor steers them.
+  router.use(ownPage);
   router.use((_request, response, next) => {
     response.set('Cache-Control', 'no-store');
     next();
@@ -47,7 +51,7 @@ export function deviceRoutes({ now, everyMs }: DevicesOptions, ownPage: RequestH
     if (pack) response.type('application/senml+json').json(pack);
     else response.status(503).json({ problem: 'The device does not answer.' });
   });
-  router.post('/:id/fault/:fault', ownPage, (request, response) => {
+  router.post('/:id/fault/:fault', (request, response) => {
     const fault = FAULTS.find((f) => f === request.params.fault);
     if (!fault) {
       response.status(400).json({ problem: `One of: ${FAULTS.join(', ')}.` });
@@ -59,7 +63,7 @@ export function deviceRoutes({ now, everyMs }: DevicesOptions, ownPage: RequestH
   /** The last hours again, a reading every ten minutes. */
   router.get('/:id/recording', (request, response) => {
     const asked = askedSchema.safeParse(request.query);
-    if (!asked.success) return refuse(response, 'hours is a number from 1 to 336.');
+    if (!asked.success) return refuse(response, `hours is a number from 1 to ${MOST_HOURS}.`);
     const { info } = devices.get(request.params.id)!;
     const packs = [...recorded(info.id, asked.data.hours, now())];
     response.type('application/senml+json').json(packs.flat());
@@ -68,7 +72,10 @@ export function deviceRoutes({ now, everyMs }: DevicesOptions, ownPage: RequestH
     const device = devices.get(request.params.id)!;
     const asked = replaySchema.safeParse(request.query);
     if (!asked.success)
-      return refuse(response, 'replay is hours from 1 to 336, speed a number from 60 to 36000.');
+      return refuse(
+        response,
+        `replay is hours from 1 to ${MOST_HOURS}, speed a number from 60 to 36000.`,
+      );
     if (streams >= MOST_STREAMS)
       return void response.status(429).json({ problem: 'Too many listen already.' });
     const { replay: hours, speed } = asked.data;

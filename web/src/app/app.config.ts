@@ -11,16 +11,20 @@ import {
 import {
   provideRouter,
   TitleStrategy,
+  UrlSerializer,
   withComponentInputBinding,
   withHashLocation,
   withInMemoryScrolling,
+  withNavigationErrorHandler,
 } from '@angular/router';
 import { provideServiceWorker } from '@angular/service-worker';
 import { routes } from './app.routes';
 import { STORES, type Stores } from './data/book';
 import { Journal } from './data/journal';
 import { Theme } from './data/theme';
+import { isCodeGone, Updates } from './data/updates';
 import { PageTitle } from './shell/page-title';
+import { ReadableAddresses } from './shell/readable-addresses';
 import { SayErrors } from './shell/say-errors';
 
 export const appConfig: ApplicationConfig = {
@@ -34,12 +38,17 @@ export const appConfig: ApplicationConfig = {
       withHashLocation(),
       withComponentInputBinding(),
       withInMemoryScrolling({ scrollPositionRestoration: 'enabled' }),
+      withNavigationErrorHandler(({ error, url }) => {
+        if (!isCodeGone(error)) return;
+        void inject(Updates).missing(url);
+      }),
     ),
     // It fetches everything once: not while the first round is drawn and the first taps are made.
     provideServiceWorker('offline-worker.js', {
       enabled: !isDevMode(),
       registrationStrategy: 'registerWithDelay:12000',
     }),
+    { provide: UrlSerializer, useClass: ReadableAddresses },
     { provide: TitleStrategy, useClass: PageTitle },
     provideAppInitializer(() => {
       inject(Theme);

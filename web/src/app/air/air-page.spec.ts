@@ -106,7 +106,7 @@ describe('the air of a place', () => {
     const cell = (label: string, value: string): Promise<void> => page.fill(label, value);
     await cell('January, mean low', '12');
     await cell('January, mean high', '4');
-    expect(page.text).toContain('January: a low and a high that a place can have');
+    expect(page.text).toContain('January: the low is above the high');
     await cell('January, mean high', '18');
     await cell('January, humidity', '140');
     expect(page.text).toContain('January: humidity from 1 to 100 %.');

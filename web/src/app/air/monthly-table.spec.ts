@@ -40,7 +40,7 @@ describe('the usual year by month', () => {
     const { page, told } = await open(YEAR);
     expect(page.text).toContain('Whole: in use.');
     await page.fill('March, mean low', '40');
-    expect(page.text).toContain('March: a low and a high that a place can have');
+    expect(page.text).toContain('March: the low is above the high');
     expect(page.field('March, mean low').value).toBe('40');
     await page.fill('March, mean low', '7');
     await page.fill('May, humidity', '140');

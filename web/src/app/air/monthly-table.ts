@@ -7,9 +7,15 @@ import {
   output,
   signal,
 } from '@angular/core';
-import type { MonthAir, MonthlyClimate } from '@hypogeon/core/climate';
+import {
+  monthProblem,
+  type MonthAir,
+  type MonthlyClimate,
+  type MonthProblem,
+} from '@hypogeon/core/climate';
 import { readMonthly, readTable } from '@hypogeon/core/formats';
 import { temperatureIn } from '@hypogeon/core/units';
+import { monthlyProblemText, monthNames, monthProblemText } from '@hypogeon/words';
 import { Words } from '../data/words';
 import { Field, FieldControl } from '../forms/field';
 import { FilePick } from '../forms/file-pick';
@@ -19,9 +25,16 @@ import { Table } from '../ui/table';
 type Cell = 'min' | 'max' | 'rh';
 type Row = Readonly<Record<Cell, string>>;
 
-const MONTHS = Array.from({ length: 12 }, (_, m) =>
-  new Intl.DateTimeFormat('en', { month: 'long', timeZone: 'UTC' }).format(Date.UTC(2026, m, 15)),
-);
+const MONTHS = monthNames();
+
+/** The fields at which a problem stands. */
+const WRONG_AT: Readonly<Record<MonthProblem, readonly Cell[]>> = {
+  low: ['min'],
+  high: ['max'],
+  crossed: ['min', 'max'],
+  humidity: ['rh'],
+  wind: [],
+};
 
 /** Twelve months of lows, highs and humidity, typed and kept once all of them make sense. */
 @Component({
@@ -89,10 +102,8 @@ export class MonthlyTable {
     if (this.refused()) return this.refused();
     const rows = this.rows();
     for (const [m, row] of rows.entries()) {
-      const wrong = this.cells.find((c) => row[c].trim() !== '' && this.bad(row, c));
-      if (wrong === 'rh') return `${MONTHS[m]}: humidity from 1 to 100 %.`;
-      if (wrong)
-        return `${MONTHS[m]}: a low and a high that a place can have, the low not above the high.`;
+      const wrong = monthProblem(this.read(row));
+      if (wrong) return monthProblemText(MONTHS[m]!, wrong, this.unit());
     }
     return '';
   });
@@ -105,23 +116,33 @@ export class MonthlyTable {
   });
 
   protected bad(row: Row, cell: Cell): boolean {
-    const text = row[cell];
-    if (text.trim() === '') return false;
-    if (cell === 'rh') return !(this.words.share(text) >= 0.01);
-    const celsius = this.words.celsius(text);
-    if (!(celsius >= -50 && celsius <= 55)) return true;
-    return (
-      row.min.trim() !== '' &&
-      row.max.trim() !== '' &&
-      this.words.celsius(row.min) > this.words.celsius(row.max)
-    );
+    const wrong = row[cell].trim() === '' ? null : monthProblem(this.read(row));
+    return wrong !== null && WRONG_AT[wrong].includes(cell);
+  }
+
+  /** What of a month is told so far. */
+  private read(row: Row): Partial<MonthAir> {
+    const told = (text: string, read: (t: string) => number): number | undefined =>
+      text.trim() === '' ? undefined : read(text);
+    const celsius = (text: string): number => this.words.celsius(text);
+    return {
+      minC: told(row.min, celsius),
+      maxC: told(row.max, celsius),
+      rh: told(row.rh, (t) => this.words.share(t)),
+    } as Partial<MonthAir>;
   }
 
   protected async choose(file: File | undefined): Promise<void> {
     if (!file) return;
     const table = readTable(await file.text());
     const read = table ? readMonthly(table) : null;
-    this.refused.set(read?.ok ? '' : (read?.problem ?? 'There is no table in this file.'));
+    this.refused.set(
+      !read
+        ? 'There is no table in this file.'
+        : read.ok
+          ? ''
+          : monthlyProblemText(read.problem, this.unit()),
+    );
     if (!read?.ok) return;
     this.typed.set(null);
     this.changed.emit([...read.monthly]);

@@ -313,8 +313,8 @@ export class WeatherImport {
       };
     });
     const rows = found.read.series.minutes.length;
-    this.leave();
-    await this.actions.recordAll(drafts, `${this.words.number(rows)} readings taken`);
+    const said = `${this.words.number(rows)} readings taken`;
+    if (await this.actions.recordAll(drafts, said)) this.leave();
   }
 
   protected stop(): void {

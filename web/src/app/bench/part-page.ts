@@ -254,8 +254,8 @@ export class PartPage {
     if (!batch || this.dayProblem()) return;
     const made = this.entries(batch);
     if (typeof made === 'string') return this.problem.set(made);
-    const saved = await this.actions.recordAll(made.entries, made.said);
-    if (!saved) return;
+    const taken = await this.actions.recordAll(made.entries, made.said);
+    if (!taken) return;
     this.keeper().drop();
     this.edited.set(null);
     await this.router.navigate(['/bench', made.next]);

@@ -146,7 +146,7 @@ export class QuickPage {
     const wound = plant.taxon.methods.find((m) => m.method === method)?.wound;
     const usual = wound ? defaultSchool(wound.tissue).school : 'dry-to-touch';
     const space = placesIn(this.state())[0]?.id;
-    const saved = await this.actions.recordAll(
+    const taken = await this.actions.recordAll(
       [
         {
           kind: 'put',
@@ -166,6 +166,6 @@ export class QuickPage {
       ],
       `On the bench since ${this.words.day(day)}`,
     );
-    if (saved) await this.router.navigate(['/bench', key]);
+    if (taken) await this.router.navigate(['/bench', key]);
   }
 }

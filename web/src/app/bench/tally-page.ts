@@ -128,13 +128,13 @@ export class TallyPage {
     const batch = this.batch();
     if (!batch || !this.ready()) return;
     const recount = this.problems().length > 0 ? { recount: this.recount().trim() } : {};
-    const recording = this.actions.record(
+    const taken = await this.actions.record(
       { kind: 'tally', batch: batch.id, day: this.on(), counts: this.counts(), ...recount },
       `Counted ${this.title()}`,
     );
+    if (!taken) return;
     this.keeper().drop();
     this.edited.set(null);
-    await recording;
     await this.router.navigate(['/bench', batch.id]);
   }
 

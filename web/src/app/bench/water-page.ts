@@ -257,7 +257,7 @@ export class WaterPage {
     };
     const shut = gateShutOn(this.state(), batch, this.on());
     if (shut === null) {
-      await this.actions.record(entry, 'Watered');
+      if (!(await this.actions.record(entry, 'Watered'))) return;
     } else {
       const opens = shut.opens === null ? 'for now' : `until ${this.words.near(shut.opens)}`;
       const data: BreachQuestion = { title: this.title(), opens };
@@ -267,12 +267,13 @@ export class WaterPage {
       });
       const breach = await firstValueFrom(dialog.afterClosed());
       if (!breach) return;
-      await this.actions.record({ ...entry, breach }, 'Watered, and the breach remembered');
+      const told = 'Watered, and the breach remembered';
+      if (!(await this.actions.record({ ...entry, breach }, told))) return;
     }
     this.panel.set(null);
   }
 
-  protected weigh(text: string): void {
+  protected async weigh(text: string): Promise<void> {
     const batch = this.batch();
     const grams = this.words.grams(text);
     if (!batch || !this.dayGood()) return;
@@ -286,37 +287,34 @@ export class WaterPage {
       return this.problem.set(
         `Lighter than this pot without a drop of water (about ${this.words.weight(dry)}). Another pot, or a tray left off? Weigh again.`,
       );
-    void this.actions.record(
-      { kind: 'weighed', batch: batch.id, grams, day: this.on() },
-      'Weighed',
-    );
-    this.panel.set(null);
+    const weighed = { kind: 'weighed', batch: batch.id, grams, day: this.on() } as const;
+    if (await this.actions.record(weighed, 'Weighed')) this.panel.set(null);
   }
 
-  protected feel(depth: string, seen: Touch): void {
+  protected async feel(depth: string, seen: Touch): Promise<void> {
     const batch = this.batch();
     if (!batch || !this.dayGood()) return;
     const read = readLength(depth, this.words.lengthUnit());
     if (!read.ok) return this.problem.set(read.problem);
-    void this.actions.record(
+    const taken = await this.actions.record(
       { kind: 'felt', batch: batch.id, depthMm: Math.min(read.mm, 1000), seen, day: this.on() },
       'Felt',
     );
-    this.panel.set(null);
+    if (taken) this.panel.set(null);
   }
 
   protected choose(school: WaterSchoolId): void {
-    this.put({ waterSchool: school });
+    void this.put({ waterSchool: school });
   }
 
-  protected setUp(
+  protected async setUp(
     container: string,
     count: string,
     mix: string,
     depth: string,
     topDress: TopDressing | '',
     jar: boolean,
-  ): void {
+  ): Promise<void> {
     const containers = numberFrom(count);
     if (!Number.isInteger(containers) || containers < 1 || containers > 10_000)
       return this.problem.set('How many of them? A whole number of 1 or more.');
@@ -324,7 +322,7 @@ export class WaterPage {
       return this.problem.set('Choose a pot and a mix: the water hangs on both.');
     const read = readLength(depth, this.words.lengthUnit());
     if (!read.ok) return this.problem.set(read.problem);
-    this.put({
+    const taken = await this.put({
       container,
       containers,
       mix,
@@ -333,16 +331,16 @@ export class WaterPage {
       dressed: null,
       rootedInWater: jar || null,
     });
-    this.panel.set(null);
+    if (taken) this.panel.set(null);
   }
 
   protected depth(mm: number): string {
     return String(+lengthIn(mm, this.words.lengthUnit()).toFixed(2));
   }
 
-  private put(fields: BatchFields): void {
+  private put(fields: BatchFields): Promise<boolean> {
     this.problem.set('');
-    void this.actions.record({ kind: 'put', record: 'batch', key: this.id(), fields }, 'Changed');
+    return this.actions.record({ kind: 'put', record: 'batch', key: this.id(), fields }, 'Changed');
   }
 
   private dayGood(): boolean {

@@ -51,7 +51,9 @@ describe('the one writer', () => {
     expect(document.body.textContent).toContain('Nothing was changed: fields.name');
     expect(document.body.textContent).not.toContain('Long one added');
     page.stores.refuses = new DOMException('full', 'QuotaExceededError');
-    expect(await actions.record(add('Green'), 'Green added')).toBe(false);
+    // It is taken, so that no form offers it again; that it is not saved stands above the page.
+    expect(await actions.record(add('Green'), 'Green added')).toBe(true);
+    expect(page.journal.saving()).toMatchObject({ is: 'failed', unsaved: 1 });
     await page.settle();
     expect(document.body.textContent).not.toContain('Green added');
     log.mockRestore();

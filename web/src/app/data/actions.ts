@@ -2,7 +2,7 @@ import { inject, Injectable, Injector } from '@angular/core';
 import type { MatSnackBar } from '@angular/material/snack-bar';
 import { withGate } from '@hypogeon/core/bench';
 import type { Entry } from '@hypogeon/core/journal';
-import { Journal, type Draft, type Recorded } from './journal';
+import { Journal, type Draft } from './journal';
 
 /** A second tap within this time on the very same thing is a slip of the finger. */
 const SLIP_MS = 700;
@@ -17,7 +17,11 @@ export class Actions {
   private readonly injector = inject(Injector);
   private readonly lately = new Map<string, Promise<boolean>>();
 
-  /** @param said what was done, for the message with undo; empty where the screen itself shows it */
+  /**
+   * @param said what was done, for the message with undo; empty where the screen itself shows it
+   * @returns at once, whether it was taken: where not, a form keeps what was typed. Whether it is saved is said when
+   * the store has answered.
+   */
   record(draft: Draft, said: string): Promise<boolean> {
     return this.recordAll([draft], said);
   }
@@ -28,11 +32,18 @@ export class Actions {
     const under = this.lately.get(same);
     if (under) return under;
     const known = drafts.map((d) => withGate(this.journal.state(), d));
-    const doing = this.journal.recordAll(known).then((done) => this.tell(done, said));
-    this.lately.set(same, doing);
-    const forget = (): unknown => setTimeout(() => this.lately.delete(same), SLIP_MS);
-    void doing.then(forget, forget);
-    return doing;
+    const { entries, refused, saved } = this.journal.enter(known);
+    const taken = Promise.resolve(refused === '');
+    if (refused !== '') {
+      this.say(refused);
+      return taken;
+    }
+    this.lately.set(same, taken);
+    void saved.then((good) => {
+      if (good && said !== '') this.offerUndo(entries, said);
+      setTimeout(() => this.lately.delete(same), SLIP_MS);
+    });
+    return taken;
   }
 
   async retract(...entries: readonly Entry[]): Promise<void> {
@@ -42,12 +53,6 @@ export class Actions {
 
   say(text: string): void {
     void this.bar().then((bar) => bar.open(text, 'Close', { duration: 5000 }));
-  }
-
-  private tell({ entries, saved, refused }: Recorded, said: string): boolean {
-    if (refused !== '') this.say(refused);
-    else if (saved && said !== '') this.offerUndo(entries, said);
-    return saved;
   }
 
   /** The drafts as text, without the ids that a form makes anew at every tap. */

@@ -32,12 +32,18 @@ import { FILES_WORKER } from './workers';
 /** An entry as a screen hands it in; the journal adds who, when and, unless given, today. */
 export type Draft = EntryDraft;
 
-/** What became of drafts: in the state and confirmed, in the state only, or not taken at all. */
-export interface Recorded {
+/** What became of drafts: in the state, or not taken at all. That is known at once. */
+export interface Taken {
   readonly entries: readonly Entry[];
-  readonly saved: boolean;
   /** Why nothing was taken; empty otherwise. */
   readonly refused: string;
+  /** Whether the store has confirmed them. */
+  readonly saved: Promise<boolean>;
+}
+
+/** The same, once the store has answered. */
+export interface Recorded extends Omit<Taken, 'saved'> {
+  readonly saved: boolean;
 }
 
 /** A browser that throws its database away is given so long to be done with it. */
@@ -127,19 +133,25 @@ export class Journal {
     return this.recordAll([draft]);
   }
 
-  /** Entries that belong together: all are taken or none, and stored as one chunk. */
   async recordAll(drafts: readonly Draft[]): Promise<Recorded> {
+    const taken = this.enter(drafts);
+    return { ...taken, saved: await taken.saved };
+  }
+
+  /** Entries that belong together: all are taken or none, and stored as one chunk. */
+  enter(drafts: readonly Draft[]): Taken {
     this.setClockRight();
     let last = this.state().lastStamp;
     const entries: Entry[] = [];
     for (const draft of drafts) {
       const read = this.atTheDoor(draft, last);
-      if (typeof read === 'string') return { entries: [], saved: false, refused: read };
+      if (typeof read === 'string')
+        return { entries: [], saved: Promise.resolve(false), refused: read };
       last = read.at;
       entries.push(read);
     }
     this.subject.next(appendAll(this.state(), entries));
-    return { entries, saved: await this.writer.save(entries), refused: '' };
+    return { entries, saved: this.writer.save(entries), refused: '' };
   }
 
   /** Takes entries out of the account by further entries. */

@@ -35,6 +35,7 @@ export class Water {
   /** Whether the sum takes longer than anybody waits. */
   readonly slow = signal(false);
   private readonly journal = inject(Journal);
+  private newest: symbol | null = null;
   private readonly judged = signal<Book | null>(null);
   /** Whether the pots of the open book have been judged, or could not be. */
   readonly settled = computed(() => this.judged() === this.journal.book());
@@ -63,11 +64,13 @@ export class Water {
 
   private async judge(state: State, today: Day): Promise<Verdicts> {
     const late = setTimeout(() => this.slow.set(true), this.patience);
+    const judgement = (this.newest = Symbol());
     try {
       return await this.judgeAll(state, today);
     } finally {
       clearTimeout(late);
-      this.slow.set(false);
+      // One that was overtaken says nothing of the one that is under way.
+      if (this.newest === judgement) this.slow.set(false);
     }
   }
 

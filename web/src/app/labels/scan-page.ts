@@ -91,6 +91,8 @@ export class ScanPage {
   protected readonly looking = signal(false);
   protected readonly problem = signal('');
   private stream: MediaStream | null = null;
+  /** Which tap is being answered; none once it was called off. */
+  private asking: symbol | null = null;
   private timer: ReturnType<typeof setTimeout> | undefined;
 
   constructor() {
@@ -104,21 +106,36 @@ export class ScanPage {
       return this.problem.set(
         'This browser gives no camera to a page that is not served securely. Choose a picture instead, or type the code.',
       );
+    const asked = (this.asking = Symbol());
+    let stream: MediaStream;
     try {
-      this.stream = await devices.getUserMedia({ video: { facingMode: 'environment' } });
+      stream = await devices.getUserMedia({ video: { facingMode: 'environment' } });
     } catch {
+      if (this.asking !== asked) return;
       return this.problem.set(
         'No camera could be opened: none is here, or it was refused. Choose a picture instead, or type the code.',
       );
     }
+    // Left, or stopped, while the browser was asking: the camera must not stay on for nobody.
+    if (this.asking !== asked) return stream.getTracks().forEach((t) => t.stop());
+    this.stream = stream;
     const video = this.video().nativeElement;
-    video.srcObject = this.stream;
+    video.srcObject = stream;
     this.looking.set(true);
-    await video.play();
+    try {
+      await video.play();
+    } catch {
+      if (this.asking !== asked) return;
+      this.stop();
+      return this.problem.set(
+        'The camera is open, but its picture does not play here. Choose a picture instead, or type the code.',
+      );
+    }
     void this.look();
   }
 
   protected stop(): void {
+    this.asking = null;
     clearTimeout(this.timer);
     this.stream?.getTracks().forEach((t) => t.stop());
     this.stream = null;

@@ -353,7 +353,7 @@ export class JugPage {
     const mix = mixOf(this.journal.state(), this.desk.draft().from);
     if (!mix || Object.keys(this.problems()).length > 0) return;
     const { dryG, pondedSeconds, ...test } = this.test();
-    await this.actions.record(
+    const taken = await this.actions.record(
       {
         kind: 'jug',
         mix: mix.id,
@@ -363,6 +363,7 @@ export class JugPage {
       },
       'Test kept',
     );
+    if (!taken) return;
     this.tried.set(false);
     this.typed.set({ ...BLANK, potMl: this.typed().potMl, depthMm: this.typed().depthMm });
     this.keeper.drop();

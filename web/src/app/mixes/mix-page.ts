@@ -128,10 +128,11 @@ export class MixPage {
     const parts = this.desk
       .draft()
       .parts.map(({ component, parts: n }) => ({ component, parts: n }));
-    await this.actions.record(
+    const taken = await this.actions.record(
       { kind: 'put', record: 'mix', key, fields: { name: trimmed.slice(0, 120), parts } },
       `${trimmed} kept`,
     );
+    if (!taken) return;
     this.naming.set(false);
     this.desk.open(key);
   }

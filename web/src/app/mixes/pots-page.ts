@@ -385,14 +385,13 @@ export class PotsPage {
     const own = this.journal.state().containers.has(f.id);
     // One that ships is the grower's own from its first change on: then it is written whole.
     const fields = own ? touchedFields(this.touched, whole, POT_FEEDS) : whole;
+    const put = { kind: 'put', record: 'container', key: f.id || freshId(), fields } as const;
+    const said = USUAL_CONTAINERS.some((u) => u.id === f.id)
+      ? `${f.name.trim()} changed for this bench`
+      : `${f.name.trim()} kept`;
+    const changed = f.id === '' || this.touched.size > 0;
+    if (changed && !(await this.actions.record(put, said))) return;
     this.form.set(null);
-    if (f.id !== '' && this.touched.size === 0) return;
-    await this.actions.record(
-      { kind: 'put', record: 'container', key: f.id || freshId(), fields },
-      USUAL_CONTAINERS.some((u) => u.id === f.id)
-        ? `${f.name.trim()} changed for this bench`
-        : `${f.name.trim()} kept`,
-    );
   }
 
   private container(f: PotForm): Omit<Container, 'id' | 'name'> {

@@ -353,12 +353,10 @@ export class ShelfPage {
       pricePerL: f.price.trim() === '' ? null : numberFrom(f.price),
     };
     const fields = f.id === '' ? whole : touchedFields(this.touched, whole, FEEDS);
+    const put = { kind: 'put', record: 'component', key: f.id || freshId(), fields } as const;
+    const changed = Object.keys(fields).length > 0;
+    if (changed && !(await this.actions.record(put, `${f.name.trim()} kept`))) return;
     this.form.set(null);
-    if (Object.keys(fields).length === 0) return;
-    await this.actions.record(
-      { kind: 'put', record: 'component', key: f.id || freshId(), fields },
-      `${f.name.trim()} kept`,
-    );
   }
 }
 

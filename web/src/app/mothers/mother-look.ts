@@ -141,11 +141,11 @@ export class MotherLook {
       ...(this.wateredOn() ? { wateredOn: this.wateredOn() } : {}),
       ...(this.note().trim() ? { text: this.note().trim() } : {}),
     };
+    if (!(await this.actions.record(look, 'Looked over'))) return;
     this.answers.set({});
     this.wateredOn.set('');
     this.note.set('');
     this.reasons.set([]);
     this.tried.set(false);
-    await this.actions.record(look, 'Looked over');
   }
 }

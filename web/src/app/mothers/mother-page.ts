@@ -339,19 +339,19 @@ export class MotherPage {
     void this.actions.record({ kind: 'mothered', mother: this.id(), what }, this.doneWord[what]);
   }
 
-  protected repotted(container: string, mix: string, came: string): void {
+  protected async repotted(container: string, mix: string, came: string): Promise<void> {
     const roots = ROOT_STATES.find((r) => r === came) ?? 'whole';
     const into = { ...(container ? { container } : {}), ...(mix ? { mix } : {}) };
-    void this.actions.record({ kind: 'repotted', mother: this.id(), roots, ...into }, 'Repotted');
-    this.panel.set('');
+    const repotted = { kind: 'repotted', mother: this.id(), roots, ...into } as const;
+    if (await this.actions.record(repotted, 'Repotted')) this.panel.set('');
   }
 
-  protected divided(text: string, parted: boolean): void {
+  protected async divided(text: string, parted: boolean): Promise<void> {
     const pieces = Number(text);
     if (text.trim() !== '' && (!Number.isInteger(pieces) || pieces < 2))
       return this.problem.set('How many parts? 2 or more, or leave it empty.');
     this.problem.set('');
-    void this.actions.record(
+    const taken = await this.actions.record(
       {
         kind: 'divided',
         mother: this.id(),
@@ -360,7 +360,7 @@ export class MotherPage {
       },
       'Divided',
     );
-    this.panel.set('');
+    if (taken) this.panel.set('');
   }
 
   protected readonly words = inject(Words);

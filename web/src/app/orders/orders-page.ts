@@ -241,7 +241,7 @@ export class OrdersPage {
       return this.problem.set('How many? A whole number of 1 or more.');
     if (by !== '' && !isDay(by)) return this.problem.set('That is not a day of the calendar.');
     this.problem.set('');
-    const saved = await this.actions.record(
+    const taken = await this.actions.record(
       {
         kind: 'put',
         record: 'order',
@@ -255,7 +255,7 @@ export class OrdersPage {
       },
       'Order taken',
     );
-    if (saved) this.adding.set(false);
+    if (taken) this.adding.set(false);
   }
 
   protected aside(order: Order): void {

@@ -236,8 +236,7 @@ export class DivisionPage {
       const { count, ...told } = fields as BatchFields & { readonly count: number };
       return { way, count, told };
     });
-    await this.related.cut(this.desk, this.mother()!, plant.id, taken);
-    this.keeper().drop();
+    if (await this.related.cut(this.desk, this.mother()!, plant.id, taken)) this.keeper().drop();
   }
 
   /** A row as core reads it; null where something of it cannot be read. */

@@ -133,8 +133,9 @@ export class PlanPage {
     const works = { container, mix, waterSchool, aid, firstWater };
     const at = { space: this.desk.space(), callusSpace: this.desk.callusSpace() };
     const taken = parts.map((p) => piecesText(p.method, p.taken)).join(', ');
+    if (!(await this.actions.recordAll(drafts, `${taken} ${later ? 'planned' : 'on the bench'}`)))
+      return;
     this.desk.drop({ ...BLANK_PLAN, ...at, ...works });
-    await this.actions.recordAll(drafts, `${taken} ${later ? 'planned' : 'on the bench'}`);
     await this.router.navigate(keys.length === 1 ? ['/bench', keys[0]] : ['/bench']);
   }
 }

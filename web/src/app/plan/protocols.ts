@@ -88,7 +88,7 @@ export class Protocols {
     this.problem.set('');
     // The same name is the same protocol, changed.
     const same = this.protocols().find((p) => p.name?.toLowerCase() === name.toLowerCase());
-    await this.actions.record(
+    const taken = await this.actions.record(
       {
         kind: 'put',
         record: 'protocol',
@@ -97,6 +97,6 @@ export class Protocols {
       },
       `Protocol “${name}” kept`,
     );
-    this.name.set('');
+    if (taken) this.name.set('');
   }
 }

@@ -28,21 +28,30 @@ export class RelatedBatches {
   private readonly actions = inject(Actions);
   private readonly router = inject(Router);
 
-  /** Records the batches in one go, says so, and opens the first. */
-  async cut(desk: PlanDesk, mother: string, taxon: string, taken: readonly Taken[]): Promise<void> {
+  /**
+   * Records the batches in one go, says so, and opens the first.
+   * @returns whether they were taken
+   */
+  async cut(
+    desk: PlanDesk,
+    mother: string,
+    taxon: string,
+    taken: readonly Taken[],
+  ): Promise<boolean> {
     // What is wrong with the day stands at its field.
-    if (desk.cutOnProblem()) return;
+    if (desk.cutOnProblem()) return false;
     const some = taken.filter((t) => t.count > 0);
     const keys = some.map(() => freshId());
     const [first] = keys;
-    if (first === undefined) return;
+    if (first === undefined) return false;
     const drafts = some.flatMap((t, i) =>
       this.drafts(desk, keys[i]!, i === 0 ? undefined : first, mother, taxon, t),
     );
     const said = some.map((t) => piecesText(t.way.method, t.count)).join(', ');
     const later = desk.cutOn() > desk.today();
-    await this.actions.recordAll(drafts, `${said} ${later ? 'planned' : 'on the bench'}`);
-    await this.router.navigate(['/bench', first]);
+    if (!(await this.actions.recordAll(drafts, `${said} ${later ? 'planned' : 'on the bench'}`)))
+      return false;
+    return this.router.navigate(['/bench', first]).then(() => true);
   }
 
   private drafts(

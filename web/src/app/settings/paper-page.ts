@@ -199,11 +199,11 @@ export class PaperPage {
       ...paperEntries(this.state(), this.read(), space, freshId),
     ];
     const good = this.good();
-    const saved = await this.actions.recordAll(
+    const taken = await this.actions.recordAll(
       entries,
       `${good === 1 ? 'One batch' : `${good} batches`} taken in`,
     );
-    if (!saved) return;
+    if (!taken) return;
     this.table.set(null);
     await this.router.navigate(['/results']);
   }

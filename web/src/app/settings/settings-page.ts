@@ -175,18 +175,17 @@ export class SettingsPage {
     if (Object.values(this.formProblems()).some((p) => p !== '')) return;
     const tempC = +this.words.celsius(form.temperature).toFixed(2);
     const rh = +this.words.share(form.humidity).toFixed(4);
-    this.form.set(null);
     if (form.reading) {
-      await this.actions.record({ kind: 'air', space: form.id, tempC, rh }, 'Reading noted');
+      const reading = { kind: 'air', space: form.id, tempC, rh } as const;
+      if (await this.actions.record(reading, 'Reading noted')) this.form.set(null);
       return;
     }
     const whole = { name: form.name.trim(), tempC, rh, light: form.light.trim() || null };
     const fields = form.id ? touchedFields(this.touched, whole, PLACE_FEEDS) : whole;
-    if (Object.keys(fields).length === 0) return;
-    await this.actions.record(
-      { kind: 'put', record: 'space', key: form.id || freshId(), fields },
-      form.id ? 'Changed' : `${whole.name} added`,
-    );
+    const put = { kind: 'put', record: 'space', key: form.id || freshId(), fields } as const;
+    const said = form.id ? 'Changed' : `${whole.name} added`;
+    if (Object.keys(fields).length > 0 && !(await this.actions.record(put, said))) return;
+    this.form.set(null);
   }
 
   protected async demo(): Promise<void> {

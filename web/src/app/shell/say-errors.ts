@@ -1,6 +1,7 @@
 import { inject, Injectable, Injector, type ErrorHandler } from '@angular/core';
 import { reasonOf } from '@hypogeon/core/faults';
 import { Actions } from '../data/actions';
+import { isCodeGone, Updates } from '../data/updates';
 
 /** What a page did not catch is logged and said once; what is recorded is untouched by it. */
 @Injectable({ providedIn: 'root' })
@@ -10,6 +11,7 @@ export class SayErrors implements ErrorHandler {
 
   handleError(error: unknown): void {
     console.error(error);
+    if (isCodeGone(error)) return void this.injector.get(Updates).missing('');
     const reason = reasonOf(error);
     if (this.said.has(reason)) return;
     this.said.add(reason);

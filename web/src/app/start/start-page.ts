@@ -147,7 +147,7 @@ export class StartPage {
     await this.journal.openOwn();
     // Begun meanwhile, in another tab: what is there is not started over.
     if (placesIn(this.journal.state()).length > 0) return this.goOn();
-    const saved = await this.actions.recordAll(
+    const taken = await this.actions.recordAll(
       [
         {
           kind: 'put',
@@ -172,7 +172,7 @@ export class StartPage {
       ],
       `${place} is ready`,
     );
-    if (saved) await this.goOn();
+    if (taken) await this.goOn();
   }
 
   private async goOn(): Promise<void> {

@@ -276,7 +276,7 @@ export class BenchSheetPage {
 
   private async saveAll(): Promise<void> {
     const rows = this.told();
-    const saved = await this.actions.recordAll(
+    const taken = await this.actions.recordAll(
       rows.map(({ batch }) => ({
         kind: 'tally',
         batch: batch.id,
@@ -285,7 +285,7 @@ export class BenchSheetPage {
       })),
       rows.length === 1 ? 'One count typed in' : `${rows.length} counts typed in`,
     );
-    if (!saved) return;
+    if (!taken) return;
     this.keeper.drop();
     this.typed.set({});
     await this.router.navigate(['/today']);

@@ -71,18 +71,18 @@ export class PostponeForm {
   protected until(day: Day): void {
     if (!isDay(day)) return;
     if (day <= this.today()) return this.problem.set('Choose a day that is still to come.');
-    this.record({ until: day }, `Postponed to ${this.words.near(day)}`);
+    void this.record({ until: day }, `Postponed to ${this.words.near(day)}`);
   }
 
   protected skip(): void {
-    this.record({}, 'Not asked again for this batch');
+    void this.record({}, 'Not asked again for this batch');
   }
 
-  private record(until: { readonly until?: Day }, said: string): void {
-    void this.actions.record(
+  private async record(until: { readonly until?: Day }, said: string): Promise<void> {
+    const taken = await this.actions.record(
       { kind: 'put-off', batch: this.batch(), task: this.task(), ...until, text: this.why() },
       said,
     );
-    this.done.emit();
+    if (taken) this.done.emit();
   }
 }

@@ -242,21 +242,23 @@ export class WalkPage {
     const step = this.step();
     if (!step || this.blocked()) return;
     this.change({ counts: step.batch.counts });
-    this.next();
+    void this.next();
   }
 
-  protected next(): void {
+  protected async next(): Promise<void> {
     const walk = this.walk();
     const step = this.step();
     if (!walk || !step || this.blocked()) return;
     const { batch } = step;
     const recount = this.problems().length > 0 ? { recount: walk.recount.trim() } : {};
     // The screen goes on at once; the store confirms behind it and would be loud if it could not.
-    if (walk.counts)
-      void this.actions.record(
+    if (walk.counts) {
+      const taken = await this.actions.record(
         { kind: 'tally', batch: batch.id, day: this.on(), counts: walk.counts, ...recount },
         `Counted ${step.title}`,
       );
+      if (!taken) return;
+    }
     this.pass(walk, batch.id, walk.counts === null && !this.touched(walk, batch));
   }
 
@@ -270,13 +272,14 @@ export class WalkPage {
     this.counting.set(false);
   }
 
-  protected finish(): void {
+  protected async finish(): Promise<void> {
     const walk = this.walk();
     if (!walk) return;
-    void this.actions.record(
+    const taken = await this.actions.record(
       { kind: 'walked', day: this.on(), stops: walk.passed.length, skipped: walk.skipped.length },
       'The walk is done',
     );
+    if (!taken) return;
     this.keeper.drop();
     this.resumed.set(false);
     this.walk.set(null);
@@ -299,7 +302,7 @@ export class WalkPage {
       this.back();
     } else if (event.key === 'Enter' && target.tagName !== 'BUTTON' && target.tagName !== 'A') {
       event.preventDefault();
-      this.next();
+      void this.next();
     }
   }
 

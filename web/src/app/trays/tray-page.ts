@@ -177,10 +177,8 @@ export class TrayPage {
       return this.problem.set(
         'Something stands in it. Take it out first, or throw it out on its own page.',
       );
-    await this.actions.record(
-      { kind: 'put', record: 'tray', key: this.id(), fields: { away: true } },
-      'Put away',
-    );
+    const put = { kind: 'put', record: 'tray', key: this.id(), fields: { away: true } } as const;
+    if (!(await this.actions.record(put, 'Put away'))) return;
     await this.router.navigate(['/bench/trays']);
   }
 

@@ -177,7 +177,7 @@ export class TraysPage {
       Math.min(100, Math.max(1, Math.round(Number(text) || 1)));
     const key = freshId();
     const known = TRAY_KINDS.find((k) => k === kind) ?? 'tray';
-    const saved = await this.actions.record(
+    const taken = await this.actions.record(
       {
         kind: 'put',
         record: 'tray',
@@ -191,7 +191,7 @@ export class TraysPage {
       },
       'Tray added',
     );
-    if (saved) await this.router.navigate(['/bench/trays', key]);
+    if (taken) await this.router.navigate(['/bench/trays', key]);
   }
 
   private holds(tray: Tray): string {

@@ -14,13 +14,12 @@ export abstract class Deed {
   readonly done = output();
   protected readonly problem = signal('');
 
-  /** Records it and closes the form; one tap is one deed. */
+  /** Records it and closes the form, unless it was refused; one tap is one deed. */
   protected put(drafts: readonly Draft[], said: string): void {
     this.problem.set('');
-    void this.actions.recordAll(
-      drafts.map((d) => ({ ...d, day: this.on() })),
-      said,
-    );
-    this.done.emit();
+    const dated = drafts.map((d) => ({ ...d, day: this.on() }));
+    void this.actions.recordAll(dated, said).then((taken) => {
+      if (taken) this.done.emit();
+    });
   }
 }
