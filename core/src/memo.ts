@@ -53,5 +53,17 @@ export function memoBy<K extends object, V>(most: number): MemoBy<K, V> {
   return remember;
 }
 
+/**
+ * One object for things that stand together: the very same as long as each of them is, so that what hangs on all of
+ * them can be kept by it.
+ */
+export function togetherOf(): (parts: readonly unknown[]) => object {
+  let latest: { readonly parts: readonly unknown[]; readonly is: object } | null = null;
+  return (parts) => {
+    if (!latest || !sameParts(latest.parts, parts)) latest = { parts, is: {} };
+    return latest.is;
+  };
+}
+
 const sameParts = (a: readonly unknown[], b: readonly unknown[]): boolean =>
   a.length === b.length && a.every((part, i) => part === b[i]);

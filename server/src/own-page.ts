@@ -14,10 +14,7 @@ export function ownPageOnly(host: string): RequestHandler {
     const site = request.headers['sec-fetch-site'] ?? 'none';
     const own = origin === undefined ? OWN_SITES.includes(String(site)) : hostOf(origin) === asked;
     if (isOurs(asked, host) && own) next();
-    else
-      response
-        .status(403)
-        .json({ problem: 'Devices answer the page of this server only.' });
+    else response.status(403).json({ problem: 'Devices answer the page of this server only.' });
   };
 }
 

@@ -16,7 +16,7 @@ import {
   type LightLevelId,
 } from '../climate';
 import type { Day } from '../days';
-import { memoAround } from '../memo';
+import { memoAround, type MemoAround } from '../memo';
 import type { Space, State } from '../journal';
 
 /** Where nothing is known of a space: a plain room. Working assumption, shown as such. */
@@ -41,6 +41,27 @@ export const yearOf = (
 
 /** The air of a space on a day, as the cuttings feel it: under a lid it is damper. */
 export function airOf(state: State, space: string, day: Day): AirOnDay {
+  const days = bySpace(state, space, aired, () => new Map<Day, AirOnDay>());
+  let air = days.get(day);
+  if (!air) days.set(day, (air = airWorkedOut(state, space, day)));
+  return air;
+}
+
+const aired = memoAround<object, Map<Day, AirOnDay>>();
+const NO_RECORD: object = {};
+
+/** What is remembered of a space, as long as its record, its readings and the latitude are the same. */
+export function bySpace<V>(
+  state: State,
+  space: string,
+  kept: MemoAround<object, V>,
+  sum: () => V,
+): V {
+  const readings = state.air.get(space) ?? NONE;
+  return kept(state.spaces.get(space) ?? NO_RECORD, [readings, state.settings.latitude], sum);
+}
+
+function airWorkedOut(state: State, space: string, day: Day): AirOnDay {
   const record = state.spaces.get(space);
   const usual: Air = {
     tempC: record?.tempC ?? PLAIN_ROOM.tempC,

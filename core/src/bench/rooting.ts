@@ -1,19 +1,19 @@
-import { memoAround, memoBy } from '../memo';
-import {
-  growthOn,
-  logShareBetween,
-  shareBy,
-  slowed,
-  timeOf,
-  type Taxon,
-  type TaxonMethod,
-  type WeibullTime,
-} from '../botany';
+import { memo, memoAround, memoBy, togetherOf } from '../memo';
+import { timeOf, type Taxon, type TaxonMethod } from '../botany';
 import { addDays, daysBetween, type Day } from '../days';
 import { spaceOn, type Batch, type State } from '../journal';
-import { gridPosterior, weightInCluster } from '../stats';
+import {
+  PACE_SD,
+  paceFrom,
+  paceVector,
+  sumOf,
+  type PaceEvidence,
+  type PaceVector,
+  type SeenBetween,
+  type Waits,
+} from './pace-evidence';
 import { figuresOf, plantOf } from './plant';
-import { growingDay } from './season-of';
+import { growthIn } from './season-of';
 import { teaches } from './teaches';
 
 import { sparing } from '../faults';
@@ -32,113 +32,76 @@ export interface RootingPace {
   readonly genus: number;
 }
 
-/** Spread of the factor before any record, sd of the log. Working assumption; 0.2–0.6 make sense. */
-const PACE_SD = 0.4;
-/**
- * Cuttings of one batch share tray, weather and hand: each further one tells less. Working assumption,
- * correlation of their times within a batch; 0.05–0.4 make sense. Times are more alike than fates, for all wait for
- * the same look.
- */
-const ALIKE = 0.2;
-const POINTS = 121;
-/** How far the factor may lie from the window, in spreads: a bench six times as slow is still learned. */
-const REACH = 4.5;
-const GRID: readonly number[] = Array.from(
-  { length: POINTS },
-  (_, i) => -REACH * PACE_SD + (2 * REACH * PACE_SD * i) / (POINTS - 1),
-);
-
-/** Roots seen between two looks, as growth since the cut, for so many cuttings. */
-export interface SeenBetween {
-  readonly after: number;
-  readonly by: number;
-  readonly count: number;
-}
-
-/** Cuttings of a batch that is not settled and that had none at their last look: slow, or never to root. */
-export interface Waits {
-  readonly growth: number;
-  readonly count: number;
-  /** Share that is thought to root in the end, 0–1. */
-  readonly share: number;
-}
-
-/** What seen intervals make of the factor. @param groups by batch, with the weight of its evidence */
-export function paceFrom(
-  groups: readonly {
-    readonly seen: readonly SeenBetween[];
-    readonly weight: number;
-    /** The window of the group's own plant: each is measured by its own. */
-    readonly time: WeibullTime;
-    readonly waits?: Waits | null | undefined;
-  }[],
-): { readonly factor: number; readonly low: number; readonly high: number } {
-  const { mean, quantile } = gridPosterior(GRID, (x) => {
-    let sum = -0.5 * (x / PACE_SD) ** 2;
-    for (const { seen, weight, time, waits } of groups) {
-      const stretched = slowed(time, Math.exp(x));
-      const n = seen.reduce((all, s) => all + s.count, waits?.count ?? 0);
-      const tempered = weight * weightInCluster(n, ALIKE);
-      for (const { after, by, count } of seen) {
-        sum += tempered * count * logShareBetween(stretched, after, by);
-      }
-      if (waits)
-        sum +=
-          tempered * waits.count * Math.log(1 - waits.share * shareBy(stretched, waits.growth));
-    }
-    return sum;
-  });
-  return { factor: Math.exp(mean), low: Math.exp(quantile(0.1)), high: Math.exp(quantile(0.9)) };
-}
-
 /** What a batch has told. */
-interface Told {
+interface Told extends PaceEvidence {
   readonly taxon: string;
-  /** The window of its own plant. */
-  readonly time: WeibullTime;
-  readonly seen: readonly SeenBetween[];
-  readonly waits: Waits | null;
   readonly count: number;
+  readonly vector: PaceVector;
+}
+
+/** What batches of a genus and way have told: all of it, and of every plant. */
+interface ToldOfGenus {
+  readonly all: readonly Told[];
+  readonly sum: PaceVector;
+  readonly own: ReadonlyMap<string, { readonly told: readonly Told[]; readonly sum: PaceVector }>;
 }
 
 /** The pace of a plant's roots by a method on this bench. */
 export function rootingPace(state: State, taxon: string, way: TaxonMethod): RootingPace {
-  const told = toldIn(state).get(`${genusOf(state, taxon)}/${way.method}`) ?? [];
-  const key = `${taxon}/${way.method}`;
-  const known = paces.get(key);
-  // What is told by a batch stays the same object while nothing it hangs on changes.
-  if (
-    known?.way === way &&
-    known.told.length === told.length &&
-    known.told.every((t, i) => t === told[i])
+  const told = toldIn(state).get(`${genusOf(state, taxon)}/${way.method}`);
+  if (!told) return UNTOLD;
+  return learned(told, taxon, () => new Map()).get(way) ?? learn(told, taxon, way);
+}
+
+function learn(told: ToldOfGenus, taxon: string, way: TaxonMethod): RootingPace {
+  const time = timeOf(way);
+  const own = told.own.get(taxon);
+  // Its own batches are measured by the window that is asked for, which may be a planned one.
+  const measured = own?.told.every(
+    (t) => t.time.shape === time.shape && t.time.scale === time.scale,
   )
-    return known.pace;
-  const pace = learn(taxon, way, told);
-  paces.set(key, { way, told, pace });
+    ? own.sum
+    : sumOf((own?.told ?? []).map((t) => ({ vector: paceVector({ ...t, time }), weight: 1 })));
+  const sum = sumOf([
+    { vector: measured, weight: 1 },
+    { vector: told.sum, weight: GENUS_WEIGHT },
+    ...(own ? [{ vector: own.sum, weight: -GENUS_WEIGHT }] : []),
+  ]);
+  const counted = (all: readonly Told[]): number => all.reduce((n, t) => n + t.count, 0);
+  const count = { own: counted(own?.told ?? []), genus: 0 };
+  count.genus = counted(told.all) - count.own;
+  const pace = { ...paceFrom(sum), ...count };
+  learned(told, taxon, () => new Map()).set(way, pace);
   return pace;
 }
 
-const paces = new Map<
-  string,
-  { readonly way: TaxonMethod; readonly told: readonly Told[]; readonly pace: RootingPace }
->();
+/** Paces of the plants of a genus, as long as its batches tell the same. */
+const learned = memoBy<ToldOfGenus, Map<TaxonMethod, RootingPace>>(500);
+const UNTOLD: RootingPace = {
+  factor: 1,
+  low: Math.exp(-1.2816 * PACE_SD),
+  high: Math.exp(1.2816 * PACE_SD),
+  own: 0,
+  genus: 0,
+};
 const kept = memoAround<Batch, Told>();
-const gathered = memoBy<State['batches'], ReadonlyMap<string, readonly Told[]>>(1);
+const gathered = memoBy<State['batches'], ReadonlyMap<string, ToldOfGenus>>(1);
 
 /** Batches that were looked at, by genus and method. */
-function toldIn(state: State): ReadonlyMap<string, readonly Told[]> {
+function toldIn(state: State): ReadonlyMap<string, ToldOfGenus> {
   return gathered(state.batches, '', () => gatherTold(state));
 }
 
-/** All that batches have told, batch by batch: the same objects while they tell the same. */
-export const rootsTaught = (state: State): readonly unknown[] => [...toldIn(state).values()].flat();
-
-function gatherTold(state: State): ReadonlyMap<string, readonly Told[]> {
+function gatherTold(state: State): ReadonlyMap<string, ToldOfGenus> {
   const groups = new Map<string, Told[]>();
+  const world = worldOf([
+    state.settings.latitude,
+    ...[state.ownTaxa, state.spaces, state.air].flatMap((map) => [...map.values()]),
+  ]);
   const settled = sparing(state.batches.values(), (batch) =>
     // One that still waits teaches too: what it has seen, and that the rest had none by then.
     batch.lastLook !== null && teaches(state, batch) && figuresOf(state, batch)
-      ? [{ batch, told: toldBy(state, batch) }]
+      ? [{ batch, told: toldBy(state, batch, world) }]
       : [],
   );
   for (const { batch, told } of settled.results.flat()) {
@@ -148,10 +111,40 @@ function gatherTold(state: State): ReadonlyMap<string, readonly Told[]> {
     if (group) group.push(told);
     else groups.set(key, [told]);
   }
-  return groups;
+  return new Map([...groups].map(([key, all]) => [key, ofGenus(key, all)]));
 }
 
-function toldBy(state: State, batch: Batch): Told {
+/** The group of a genus from before, where its batches tell the very same. */
+function ofGenus(key: string, all: readonly Told[]): ToldOfGenus {
+  const before = latest.get(key);
+  if (before?.all.length === all.length && before.all.every((t, i) => t === all[i])) return before;
+  const byTaxon = new Map<string, Told[]>();
+  for (const told of all) byTaxon.set(told.taxon, [...(byTaxon.get(told.taxon) ?? []), told]);
+  const own = new Map(
+    [...byTaxon].map(([taxon, told]) => [taxon, { told, sum: sumOf(told.map(whole)) }]),
+  );
+  const sum = sumOf([...own.values()].map((o) => ({ vector: o.sum, weight: 1 })));
+  const group = { all, own, sum };
+  latest.set(key, group);
+  return group;
+}
+
+const latest = new Map<string, ToldOfGenus>();
+const whole = ({ vector }: Told) => ({ vector, weight: 1 });
+
+/** What a batch has told, the same object while neither it nor anything around it changed. */
+function toldBy(state: State, batch: Batch, world: object): Told {
+  const before = quick.get(batch);
+  if (before?.world === world) return before.told;
+  const told = toldIndeed(state, batch);
+  quick.set(batch, { world, told });
+  return told;
+}
+
+const quick = new WeakMap<Batch, { readonly world: object; readonly told: Told }>();
+const worldOf = togetherOf();
+
+function toldIndeed(state: State, batch: Batch): Told {
   const spaces = [...new Set([batch.standSpace, ...batch.moves.map((m) => m.space)])];
   const around = [
     plantOf(state, batch.taxon)?.taxon,
@@ -164,9 +157,30 @@ function toldBy(state: State, batch: Batch): Told {
     const figures = figuresOf(state, batch)!;
     const { seen, waits } = seenIn(state, batch, taxon, figures.success.mean);
     const count = seen.reduce((n, s) => n + s.count, 0);
-    return { taxon: batch.taxon, time: timeOf(figures), seen, waits, count };
+    const evidence = { time: timeOf(figures), seen, waits };
+    // A drink makes a batch another object that tells the very same of roots.
+    const before = lately.get(batch.id);
+    if (before?.taxon === batch.taxon && sameEvidence(before, evidence)) return before;
+    const told = { ...evidence, taxon: batch.taxon, count, vector: paceVector(evidence) };
+    lately.set(batch.id, told);
+    return told;
   });
 }
+
+/** What the batches told last, by their id. */
+const lately = new Map<string, Told>();
+
+const sameEvidence = (a: PaceEvidence, b: PaceEvidence): boolean =>
+  a.time.shape === b.time.shape &&
+  a.time.scale === b.time.scale &&
+  a.waits?.growth === b.waits?.growth &&
+  a.waits?.count === b.waits?.count &&
+  a.waits?.share === b.waits?.share &&
+  a.seen.length === b.seen.length &&
+  a.seen.every((s, i) => {
+    const o = b.seen[i]!;
+    return s.after === o.after && s.by === o.by && s.count === o.count;
+  });
 
 function readingsUntil(state: State, space: string, day: Day | null): number {
   const readings = state.air.get(space) ?? [];
@@ -181,26 +195,10 @@ function readingsUntil(state: State, space: string, day: Day | null): number {
 }
 
 function genusOf(state: State, taxon: string): string {
-  return plantOf(state, taxon)?.taxon.name.split(' ')[0] ?? taxon;
+  const plant = plantOf(state, taxon);
+  return plant ? genus(plant.taxon) : taxon;
 }
-
-function learn(taxon: string, way: TaxonMethod, told: readonly Told[]): RootingPace {
-  const count = { own: 0, genus: 0 };
-  for (const t of told) count[t.taxon === taxon ? 'own' : 'genus'] += t.count;
-  if (told.length === 0) return { factor: 1, ...spreadOf(), ...count };
-  const groups = told.map(({ seen, waits, time, taxon: of }) => ({
-    seen,
-    waits,
-    time: of === taxon ? timeOf(way) : time,
-    weight: of === taxon ? 1 : GENUS_WEIGHT,
-  }));
-  return { ...paceFrom(groups), ...count };
-}
-
-function spreadOf(): { low: number; high: number } {
-  const z = 1.2816;
-  return { low: Math.exp(-z * PACE_SD), high: Math.exp(z * PACE_SD) };
-}
+const genus = memo((taxon: Taxon): string => taxon.name.split(' ')[0]!);
 
 /** When its cuttings had what makes them plants, as growth at 22 °C in season. */
 function seenIn(
@@ -215,9 +213,7 @@ function seenIn(
     const days = Math.min(Math.max(daysBetween(batch.cutOn, day), 0), 1100);
     for (let n = growth.length; n <= days; n++) {
       const on = addDays(batch.cutOn, n - 1);
-      growth.push(
-        growth[n - 1]! + growthOn(taxon, growingDay(state, spaceOn(batch, on, true), on)),
-      );
+      growth.push(growth[n - 1]! + growthIn(state, taxon, spaceOn(batch, on, true), on));
     }
     return growth[days]!;
   };

@@ -1,8 +1,9 @@
-import { seasonAt, type NightAndNoon, type SeasonState, type Taxon } from '../botany';
+import { growthOn, seasonAt, type NightAndNoon, type SeasonState, type Taxon } from '../botany';
 import { dayLength } from '../climate';
 import { addDays, type Day } from '../days';
 import type { State } from '../journal';
-import { airOf } from './air-of';
+import { memoAround } from '../memo';
+import { airOf, bySpace } from './air-of';
 
 /** The air and light that plants of a space grow by. */
 export interface GrowingDay extends NightAndNoon {
@@ -33,6 +34,19 @@ export function growingDay(state: State, space: string, day: Day): GrowingDay {
     frost: (air.minC ?? air.tempC) < FROST_C,
     from: air.from,
   };
+}
+
+const grown = memoAround<object, Map<Taxon, Map<Day, number>>>();
+
+/** What a day in a space gives a plant towards roots, in days at 22 °C in season; many batches ask for the same. */
+export function growthIn(state: State, taxon: Taxon, space: string, day: Day): number {
+  const taxa = bySpace(state, space, grown, () => new Map<Taxon, Map<Day, number>>());
+  let days = taxa.get(taxon);
+  if (!days) taxa.set(taxon, (days = new Map<Day, number>()));
+  let growth = days.get(day);
+  if (growth === undefined)
+    days.set(day, (growth = growthOn(taxon, growingDay(state, space, day))));
+  return growth;
 }
 
 /** A day of a plant's year in a space. */

@@ -39,8 +39,13 @@ export function slowed({ shape, scale }: WeibullTime, pace: number): WeibullTime
 }
 
 /** Share that has it after so much growth, 0–1. */
-export function shareBy({ shape, scale }: WeibullTime, growth: number): number {
-  return growth <= 0 ? 0 : 1 - Math.exp(-((growth / scale) ** shape));
+export function shareBy(time: WeibullTime, growth: number): number {
+  return growth <= 0 ? 0 : 1 - Math.exp(-hazardBy(time, growth));
+}
+
+/** The cumulative hazard after so much growth: −ln of the share that has it not yet. */
+export function hazardBy({ shape, scale }: WeibullTime, growth: number): number {
+  return (Math.max(growth, 0) / scale) ** shape;
 }
 
 /**
@@ -49,11 +54,12 @@ export function shareBy({ shape, scale }: WeibullTime, growth: number): number {
  * @param after growth at the last look without it, ≥ 0
  * @param by growth at the first look with it, > after
  */
-export function logShareBetween({ shape, scale }: WeibullTime, after: number, by: number): number {
-  const [from, to] = [after, by].map((growth) => (Math.max(growth, 0) / scale) ** shape) as [
-    number,
-    number,
-  ];
+export function logShareBetween(time: WeibullTime, after: number, by: number): number {
+  return logShareOver(hazardBy(time, after), hazardBy(time, by));
+}
+
+/** The same by the cumulative hazards at the two looks. */
+export function logShareOver(from: number, to: number): number {
   return -from + Math.log(-Math.expm1(from - Math.max(to, from + 1e-12)));
 }
 

@@ -22,6 +22,7 @@ import {
   wetStart,
   type Drying,
   type FirstDrink,
+  type RootingPace,
 } from '../bench';
 import { windowAt, type CourseId, type Taxon, type TaxonMethod } from '../botany';
 import { daysBetween, type Day } from '../days';
@@ -76,20 +77,29 @@ export interface Facts {
   readonly lastTouch: Day;
 }
 
-const kept = new WeakMap<Batch, { readonly around: object; readonly facts: Facts }>();
+const kept = new WeakMap<
+  Batch,
+  { readonly around: object; readonly pace: RootingPace | null; readonly facts: Facts }
+>();
 
 /** The facts of a batch. */
 export function factsOf(state: State, batch: Batch): Facts {
   const around = surroundingsOf(state);
+  const figures = figuresOf(state, batch);
+  const learned = figures && rootingPace(state, batch.taxon, figures);
   const known = kept.get(batch);
-  if (known?.around === around) return known.facts;
-  const facts = workOut(state, batch);
-  kept.set(batch, { around, facts });
+  if (known?.around === around && known.pace === learned) return known.facts;
+  const facts = workOut(state, batch, figures, learned);
+  kept.set(batch, { around, pace: learned, facts });
   return facts;
 }
 
-function workOut(state: State, batch: Batch): Facts {
-  const figures = figuresOf(state, batch);
+function workOut(
+  state: State,
+  batch: Batch,
+  figures: TaxonMethod | null,
+  learned: RootingPace | null,
+): Facts {
   const course = courseOf(state, batch);
   const clock = clockOf(state, batch);
   const gate = gateClock(batch, clock);
@@ -99,7 +109,7 @@ function workOut(state: State, batch: Batch): Facts {
   const rooted = standing.filter(isRooted).length;
   const set = setCount(batch, standing.length);
   const { tempC } = airOf(state, batch.space, batch.cutOn);
-  const pace = figures ? rootingPace(state, batch.taxon, figures).factor : 1;
+  const pace = learned?.factor ?? 1;
   const roots =
     figures && windowAt(figures.roots, tempC, course === 'water' ? pace * WATER_PACE : pace);
   const pups = figures?.pups ? windowAt(figures.pups, tempC, pace) : null;

@@ -117,7 +117,11 @@ describe('a file read line by line', () => {
 
   it('that was cut off, or has something behind its end, is refused', () => {
     const text = writeJournal(good);
-    for (const cut of [text.slice(0, -6), text.slice(0, -30), text.slice(0, text.lastIndexOf(']}'))])
+    for (const cut of [
+      text.slice(0, -6),
+      text.slice(0, -30),
+      text.slice(0, text.lastIndexOf(']}')),
+    ])
       expect(byLines(cut)).toMatchObject({
         ok: false,
         problems: [{ sentence: expect.stringMatching(/ends in the middle/) }],
@@ -126,7 +130,9 @@ describe('a file read line by line', () => {
       problems: [{ line: 6, sentence: expect.stringMatching(/behind the end/) }],
     });
     const deep = text.replace('"id":"e1"', `"x":${'['.repeat(90)}${']'.repeat(90)},"id":"e1"`);
-    expect(byLines(deep)).toMatchObject({ problems: [{ line: 3, sentence: expect.stringMatching(/nested/) }] });
+    expect(byLines(deep)).toMatchObject({
+      problems: [{ line: 3, sentence: expect.stringMatching(/nested/) }],
+    });
   });
 
   it('laid out by another hand is left to be read as a whole', () => {

@@ -317,9 +317,7 @@ function brokenJson(text: string): Problem {
   const cut = text.slice(offset + begun).trim() === '';
   return {
     line: lineAt(text, offset),
-    sentence: cut
-      ? CUT_OFF
-      : 'this is not JSON. Choose the file that Hypogeon saved, unchanged.',
+    sentence: cut ? CUT_OFF : 'this is not JSON. Choose the file that Hypogeon saved, unchanged.',
   };
 }
 

@@ -17,8 +17,7 @@ export type MonthlyProblem =
  * tables give them. Columns and units are found by their names.
  */
 export function readMonthly(table: Table): ReadMonthly {
-  if (table.rows.length !== 12)
-    return refuse({ is: 'rows', found: table.rows.length });
+  if (table.rows.length !== 12) return refuse({ is: 'rows', found: table.rows.length });
   const { columns } = guessMapping(table);
   const { minC, maxC, rh, windMps } = columns;
   if (!minC || !maxC) return refuse({ is: 'columns' });

@@ -216,7 +216,10 @@ describe('twelve months of a climate table', () => {
     });
     fc.assert(
       fc.property(limits, (month) => {
-        const rows = Array.from({ length: 12 }, () => `${month.minC},${month.maxC},${month.windMps}`);
+        const rows = Array.from(
+          { length: 12 },
+          () => `${month.minC},${month.maxC},${month.windMps}`,
+        );
         const read = readMonthly(readTable(['min °C,max °C,wind m/s', ...rows].join('\n'))!);
         const monthly = Array.from({ length: 12 }, () => ({ ...month, rh: 0.7 }));
         expect(read.ok).toBe(spaceFields.safeParse({ monthly }).success);

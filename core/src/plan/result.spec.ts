@@ -5,8 +5,11 @@ import {
   figuresOf,
   GENUS_WEIGHT,
   paceFrom,
+  paceVector,
   paceWords,
   rootingPace,
+  sumOf,
+  type PaceEvidence,
 } from '../bench';
 import { CATALOGUE, methodOf, shareBy, timeOf, timeWithin, type MethodId } from '../botany';
 import { addDays, daysBetween } from '../days';
@@ -116,13 +119,66 @@ describe('what pieces give', () => {
   });
 });
 
+const paceOfAll = (groups: readonly (PaceEvidence & { readonly weight: number })[]) =>
+  paceFrom(sumOf(groups.map((g) => ({ vector: paceVector(g), weight: g.weight }))));
+
+describe('evidence of the pace adds up', () => {
+  const time = timeWithin({ from: 14, to: 28 });
+
+  it('to what was summed batch by batch at every pace', () => {
+    const groups = [
+      { seen: [{ after: 7, by: 14, count: 4 }], time, waits: { growth: 30, count: 6, share: 0.8 } },
+      { seen: [{ after: 20, by: 40, count: 9 }], time: timeWithin({ from: 21, to: 60 }) },
+    ];
+    const sum = sumOf(groups.map((g) => ({ vector: paceVector(g), weight: 1 })));
+    // Worked by hand at pace e^0.9, point 90 of a grid from -1.8 in steps of 0.03.
+    const x = 0.9;
+    const by = (t: typeof time, growth: number): number => shareBy(t, growth / Math.exp(x));
+    const first =
+      (1 / (1 + 9 * 0.2)) *
+      (4 * Math.log(by(time, 14) - by(time, 7)) + 6 * Math.log(1 - 0.8 * by(time, 30)));
+    const wide = groups[1]!.time;
+    const second = (9 / (1 + 8 * 0.2)) * Math.log(by(wide, 40) - by(wide, 20));
+    expect(sum[90]).toBeCloseTo(first + second, 9);
+  });
+
+  it('also where it is next to impossible at every pace', () => {
+    const day = timeWithin({ from: 20, to: 20 });
+    const slow = paceVector({ time: day, seen: [{ after: 90_000, by: 99_000, count: 3 }] });
+    const waits = { growth: 99_000, count: 5, share: 1 };
+    const never = paceVector({ time: day, seen: [], waits });
+    const sum = sumOf([
+      { vector: slow, weight: 1 },
+      { vector: never, weight: 0.3 },
+      { vector: never, weight: -0.3 },
+    ]);
+    expect(paceFrom(sum).factor).toBeGreaterThan(0);
+    expect([...sum].every(Number.isFinite)).toBe(true);
+  });
+
+  it('in any order, and what is taken away again leaves no trace', () => {
+    const one = paceVector({ time, seen: [{ after: 7, by: 14, count: 4 }] });
+    const two = paceVector({ time, seen: [{ after: 14, by: 30, count: 2 }] });
+    const both = sumOf([one, two].map((vector) => ({ vector, weight: 1 })));
+    const turned = sumOf([two, one].map((vector) => ({ vector, weight: 1 })));
+    const back = sumOf([
+      { vector: both, weight: 1 },
+      { vector: two, weight: -1 },
+    ]);
+    one.forEach((value, i) => {
+      expect(turned[i]).toBeCloseTo(both[i]!, 9);
+      expect(back[i]).toBeCloseTo(value, 9);
+    });
+  });
+});
+
 describe('the pace of roots, from a batch that waits', () => {
   const time = timeWithin({ from: 14, to: 28 });
   const waits = (growth: number) => ({ growth, count: 20, share: 0.9 });
 
   it('is slower the longer it waits, and says next to nothing while none could have roots', () => {
     const at = (growth: number): number =>
-      paceFrom([{ seen: [], weight: 1, time, waits: waits(growth) }]).factor;
+      paceOfAll([{ seen: [], weight: 1, time, waits: waits(growth) }]).factor;
     expect(at(5)).toBeCloseTo(1, 1);
     expect(at(28)).toBeGreaterThan(at(14));
     expect(at(60)).toBeGreaterThan(1.5);
@@ -130,8 +186,8 @@ describe('the pace of roots, from a batch that waits', () => {
 
   it('beside some that rooted early it keeps them from being taken for all', () => {
     const seen = [{ after: 7, by: 14, count: 4 }];
-    const alone = paceFrom([{ seen, weight: 1, time }]).factor;
-    const withRest = paceFrom([{ seen, weight: 1, time, waits: waits(28) }]).factor;
+    const alone = paceOfAll([{ seen, weight: 1, time }]).factor;
+    const withRest = paceOfAll([{ seen, weight: 1, time, waits: waits(28) }]).factor;
     expect(withRest).toBeGreaterThan(alone);
   });
 });
@@ -150,17 +206,17 @@ describe('the pace of roots, learned', () => {
     const groups = seen.flatMap((s) =>
       Array.from({ length: s.count }, () => ({ seen: [{ ...s, count: 1 }], weight: 1 })),
     );
-    const { factor, low, high } = paceFrom(groups.map((g) => ({ ...g, time })));
+    const { factor, low, high } = paceOfAll(groups.map((g) => ({ ...g, time })));
     expect(factor).toBeCloseTo(1.5, 1);
     expect(high / low).toBeLessThan(1.1);
     // As one batch they share tray and weather, and tell far less.
-    const one = paceFrom([{ seen, weight: 1, time }]);
+    const one = paceOfAll([{ seen, weight: 1, time }]);
     expect(one.high / one.low).toBeGreaterThan(1.15);
   });
 
   it('is learned from the slow as from the quick', () => {
     const seenBy = (by: number) =>
-      paceFrom([{ seen: [{ after: by - 10, by, count: 20 }], weight: 1, time }]).factor;
+      paceOfAll([{ seen: [{ after: by - 10, by, count: 20 }], weight: 1, time }]).factor;
     const factors = [20, 40, 60, 80, 90, 120].map(seenBy);
     for (const [i, f] of factors.entries()) if (i > 0) expect(f).toBeGreaterThan(factors[i - 1]!);
   });
@@ -171,7 +227,7 @@ describe('the pace of roots, learned', () => {
       const at = slow.scale * (-Math.log(1 - share)) ** (1 / slow.shape);
       return { after: at - 3, by: at + 3, count: 5 };
     });
-    expect(paceFrom([{ seen: asItsOwn, weight: 1, time: slow }]).factor).toBeCloseTo(1, 1);
+    expect(paceOfAll([{ seen: asItsOwn, weight: 1, time: slow }]).factor).toBeCloseTo(1, 1);
   });
 
   it('own window in, factor 1 out, for every pair of a genus and way', () => {
@@ -189,7 +245,7 @@ describe('the pace of roots, learned', () => {
           return { after: at * 0.96, by: at * 1.04, count: 4 };
         });
         // What it teaches is measured by its own window, whoever asks; the asker’s own window moves nothing.
-        const { factor } = paceFrom([{ seen, weight: GENUS_WEIGHT, time }]);
+        const { factor } = paceOfAll([{ seen, weight: GENUS_WEIGHT, time }]);
         expect([mate.id, way.method, Math.abs(factor - 1) < 0.06]).toEqual([
           mate.id,
           way.method,

@@ -168,7 +168,12 @@ describe('devices over HTTP', () => {
     ['of our own page', 'POST', {}, 200],
     ['read by a foreign page', 'GET', { origin: 'http://evil.example' }, 403],
     ['read by a name bent to point here', 'GET', { host: 'evil.example' }, 403],
-    ['asked for as a picture by a foreign page', 'GET', { 'sec-fetch-site': 'cross-site' }, 403],
+    [
+      'asked for as a picture by a foreign page',
+      'GET',
+      { origin: undefined, 'sec-fetch-site': 'cross-site' },
+      403,
+    ],
     ['read by our own page', 'GET', {}, 200],
     ['opened by hand', 'GET', { origin: undefined, 'sec-fetch-site': 'none' }, 200],
   ])('answers its own page alone: %s', async (_name, method, headers, status) => {

@@ -176,7 +176,10 @@ describe('a kept file', () => {
     let n = 0;
     file.meanwhile = () => file.put(writeJournal(notes(1, 50 + n++)));
     await record(journal, 'three');
-    expect(kept.kept()).toMatchObject({ is: 'failed', why: expect.stringMatching(/another device/) });
+    expect(kept.kept()).toMatchObject({
+      is: 'failed',
+      why: expect.stringMatching(/another device/),
+    });
     expect(file.aborted).toBe(3);
     file.meanwhile = () => undefined;
     await record(journal, 'four');

@@ -74,8 +74,8 @@ import { RestoreOffer } from './restore-offer';
         @case ('other') {
           <p class="problem">
             <strong>{{ k.name }}</strong> holds another journal,
-            {{ k.entries === 1 ? 'one entry' : k.entries + ' entries' }} of which none is here. It is
-            left as it is, and nothing is kept up to date.
+            {{ k.entries === 1 ? 'one entry' : k.entries + ' entries' }} of which none is here. It
+            is left as it is, and nothing is kept up to date.
             <button matButton="outlined" (click)="takeIn()">Add to this journal</button>
             <button matButton="text" (click)="keep()">Keep a new file instead</button>
             <button matButton="text" (click)="leaveIt()">Stop</button>

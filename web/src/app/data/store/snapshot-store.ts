@@ -40,7 +40,7 @@ const coverSchema = z.object({
   setAside: z.array(
     z.object({ chunk: z.string(), name: z.string(), reason: z.string(), newer: z.boolean() }),
   ),
-  snapshot: z.string(),
+  /** Of the packed state that follows. */
   sum: z.int(),
 });
 type Cover = z.infer<typeof coverSchema>;
@@ -60,8 +60,11 @@ export function openSnapshot(
 ): Opened | null {
   if (typeof text !== 'string') return null;
   try {
-    const cover = coverSchema.parse(JSON.parse(text));
-    if (cover.build !== build || cover.sum !== checksum(cover.snapshot)) return null;
+    // Two texts one behind the other: one within the other would be parsed twice.
+    const end = text.indexOf('\n');
+    const cover = coverSchema.parse(JSON.parse(text.slice(0, end)));
+    const packed = text.slice(end + 1);
+    if (cover.build !== build || cover.sum !== checksum(packed)) return null;
     const lying = new Map(chunks.map((c) => [c.key, c]));
     const covered: StoredChunk[] = [];
     for (const { key, length, sum } of cover.chunks) {
@@ -72,7 +75,7 @@ export function openSnapshot(
     }
     const all = coveredEntries(cover, covered);
     const entries = cover.twice ? distinct(all) : all;
-    const state = unpackState(JSON.parse(cover.snapshot) as Snapshot, entries);
+    const state = unpackState(JSON.parse(packed) as Snapshot, entries);
     return state && { state, setAside: cover.setAside, since: [...lying.values()] };
   } catch {
     // Whatever is wrong with it: it is a comfort, and the entries tell the same.
@@ -101,10 +104,9 @@ export function makeSnapshot(chunks: readonly StoredChunk[], build: string): str
     })),
     twice: entries.length < all.length,
     setAside: read.flatMap((r) => r.setAside),
-    snapshot,
     sum: checksum(snapshot),
   };
-  return JSON.stringify(cover);
+  return `${JSON.stringify(cover)}\n${snapshot}`;
 }
 
 export const loadSnapshot = (store: KeyValueStore): Promise<unknown> => store.getItem(KEY);
