@@ -3,6 +3,12 @@
  * forgotten with them.
  */
 
+/** A sum that is worked out when it is first asked for. */
+export function memoOnce<V>(sum: () => V): () => V {
+  let kept: { readonly is: V } | null = null;
+  return () => (kept ??= { is: sum() }).is;
+}
+
 /** A function that remembers its answer for every object it was asked about. */
 export function memo<K extends object, V>(sum: (key: K) => V): (key: K) => V {
   const kept = new WeakMap<K, { readonly is: V }>();

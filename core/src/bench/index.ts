@@ -14,6 +14,7 @@ export * from './condition';
 export * from './lineage';
 export * from './pace-of';
 export * from './rooting';
+export * from './root-evidence';
 export * from './pace-evidence';
 export * from './teaches';
 export * from './part';

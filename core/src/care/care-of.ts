@@ -3,6 +3,7 @@ import type { Batch, State } from '../journal';
 import type { WaterVerdict } from '../water';
 import { closureOn } from '../wound';
 import { Asker } from './asker';
+import { memoOnce } from '../memo';
 import type { Ask, Care, Leave } from './care';
 import { drinking } from './drink';
 import { daysSince, factsOf, type Facts } from './facts';
@@ -21,6 +22,7 @@ import { stepsOf } from './steps';
  * @param verdict on its pot, as judged on this day or before; without one a told pot is said to be unread
  */
 export function careOf(state: State, batch: Batch, day: Day, verdict?: WaterVerdict): Care {
+  if (batch.ended !== null) return over(state, batch, day);
   const facts = factsOf(state, batch);
   const near = rotNear(state, batch, day);
   const plumped = plumpedOn(state, batch, day);
@@ -32,20 +34,35 @@ export function careOf(state: State, batch: Batch, day: Day, verdict?: WaterVerd
     sameNear(known.near, near)
   )
     return known.care;
-  const { asks, leave } = isOver(batch, facts)
-    ? { asks: [], leave: [] }
-    : today(state, batch, facts, day, verdict, near);
-  let steps: Care['steps'] | undefined;
+  const { asks, leave } =
+    facts.living === 0 ? { asks: [], leave: [] } : today(state, batch, facts, day, verdict, near);
+  const steps = memoOnce(() => stepsOf(batch, facts, day, asks, plumped));
   const care: Care = {
     course: facts.course,
     asks,
     leave,
     get steps() {
-      return (steps ??= stepsOf(batch, facts, day, asks, plumped));
+      return steps();
     },
   };
   latest.set(facts, { day, verdict, near, plumped, care });
   return care;
+}
+
+/** What has ended asks nothing; its life is told where somebody looks at it. Most batches of a journal have ended. */
+function over(state: State, batch: Batch, day: Day): Care {
+  const facts = memoOnce(() => factsOf(state, batch));
+  const steps = memoOnce(() => stepsOf(batch, facts(), day, [], plumpedOn(state, batch, day)));
+  return {
+    asks: [],
+    leave: [],
+    get course() {
+      return facts().course;
+    },
+    get steps() {
+      return steps();
+    },
+  };
 }
 
 /** The answer of the day that was asked about last: after a tap on one batch the others need no second one. */
@@ -62,9 +79,6 @@ const latest = new WeakMap<
 
 const sameNear = (a: Neighbour | null, b: Neighbour | null): boolean =>
   a?.batch === b?.batch && a?.day === b?.day && a?.link === b?.link;
-
-/** Ended, or nothing of it lives here any more. */
-const isOver = (batch: Batch, { living }: Facts): boolean => batch.ended !== null || living === 0;
 
 function today(
   state: State,

@@ -66,6 +66,7 @@ export function append(state: State, entry: Entry): State {
 
 /** The state after more entries, whatever their order; the same as folding all of them. */
 export function appendAll(state: State, entries: readonly Entry[]): State {
+  if (entries.length === 0) return state;
   const places = placesOf(state);
   const touched = new Map<string, Map<string, Entry>>();
   const groupOf = (subject: string): Map<string, Entry> => {

@@ -25,7 +25,8 @@ describe('a snapshot', () => {
         const all = fold([...entries, ...since]);
         expect(opened).toEqual(all);
         expect([...opened.log.keys()]).toEqual([...all.log.keys()]);
-        expect([...opened.batches.keys()].sort()).toEqual([...all.batches.keys()].sort());
+        expect([...opened.batches.keys()]).toEqual([...all.batches.keys()]);
+        expect([...opened.mothers.keys()]).toEqual([...all.mothers.keys()]);
       }),
     );
   });

@@ -1,3 +1,4 @@
+import { packRoots, recallRoots, type PackedRoots } from '@hypogeon/core/bench';
 import {
   distinct,
   fold,
@@ -40,7 +41,7 @@ const coverSchema = z.object({
   setAside: z.array(
     z.object({ chunk: z.string(), name: z.string(), reason: z.string(), newer: z.boolean() }),
   ),
-  /** Of the packed state that follows. */
+  /** Of the packed state and of what its roots have taught, which follow. */
   sum: z.int(),
 });
 type Cover = z.infer<typeof coverSchema>;
@@ -60,10 +61,11 @@ export function openSnapshot(
 ): Opened | null {
   if (typeof text !== 'string') return null;
   try {
-    // Two texts one behind the other: one within the other would be parsed twice.
+    // Texts one behind the other: one within the other would be parsed twice.
     const end = text.indexOf('\n');
     const cover = coverSchema.parse(JSON.parse(text.slice(0, end)));
     const packed = text.slice(end + 1);
+    const middle = packed.indexOf('\n');
     if (cover.build !== build || cover.sum !== checksum(packed)) return null;
     const lying = new Map(chunks.map((c) => [c.key, c]));
     const covered: StoredChunk[] = [];
@@ -75,7 +77,8 @@ export function openSnapshot(
     }
     const all = coveredEntries(cover, covered);
     const entries = cover.twice ? distinct(all) : all;
-    const state = unpackState(JSON.parse(packed) as Snapshot, entries);
+    const state = unpackState(JSON.parse(packed.slice(0, middle)) as Snapshot, entries);
+    if (state) recallRoots(state, JSON.parse(packed.slice(middle + 1)) as PackedRoots);
     return state && { state, setAside: cover.setAside, since: [...lying.values()] };
   } catch {
     // Whatever is wrong with it: it is a comfort, and the entries tell the same.
@@ -93,7 +96,8 @@ export function makeSnapshot(chunks: readonly StoredChunk[], build: string): str
   const read = chunks.map((chunk) => readChunks([chunk]));
   const all = read.flatMap((r) => r.entries);
   const entries = distinct(all);
-  const snapshot = JSON.stringify(packState(fold(entries), entries));
+  const state = fold(entries);
+  const packed = `${JSON.stringify(packState(state, entries))}\n${JSON.stringify(packRoots(state))}`;
   const cover: Cover = {
     build,
     chunks: chunks.map(({ key, text }, i) => ({
@@ -104,9 +108,9 @@ export function makeSnapshot(chunks: readonly StoredChunk[], build: string): str
     })),
     twice: entries.length < all.length,
     setAside: read.flatMap((r) => r.setAside),
-    sum: checksum(snapshot),
+    sum: checksum(packed),
   };
-  return `${JSON.stringify(cover)}\n${snapshot}`;
+  return `${JSON.stringify(cover)}\n${packed}`;
 }
 
 export const loadSnapshot = (store: KeyValueStore): Promise<unknown> => store.getItem(KEY);

@@ -1,0 +1,38 @@
+import { chromium } from '@playwright/test';
+import { writeJournal } from '@hypogeon/core/formats';
+import { writeFileSync } from 'node:fs';
+import type { AddressInfo } from 'node:net';
+import { createApp } from '../server/src/app';
+import { largeJournal } from './large-journal';
+const TODAY = new Date().toISOString().slice(0, 10);
+const folder = process.argv[2]!;
+const server = createApp({ folder, demo: true }).listen(0);
+await new Promise((r) => setTimeout(r, 300));
+const address = `http://localhost:${(server.address() as AddressInfo).port}`;
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
+const context = await browser.newContext();
+const page = await context.newPage();
+await page.goto(`${address}/#/settings`);
+writeFileSync('/tmp/large.json', writeJournal(largeJournal(TODAY)));
+await page.getByRole('button', { name: 'To my own journal' }).click();
+await page.goto(`${address}/#/settings/data`);
+await page.getByLabel('Restore or add a backup').setInputFiles('/tmp/large.json');
+await page.getByRole('button', { name: 'Add them' }).click({ timeout: 120_000 });
+await page.getByText('All saved in this browser').waitFor({ timeout: 120_000 });
+await page.waitForTimeout(4000);
+await page.close();
+for (let i = 0; i < 3; i++) {
+  const fresh = await context.newPage();
+  const cdp = await context.newCDPSession(fresh);
+  await cdp.send('Profiler.enable');
+  await cdp.send('Profiler.setSamplingInterval', { interval: 500 });
+  await cdp.send('Profiler.start');
+  await fresh.goto(`${address}/#/today`, { waitUntil: 'commit' });
+  await fresh.getByRole('heading', { name: 'Leave alone' }).waitFor();
+  const { profile } = await cdp.send('Profiler.stop');
+  writeFileSync(`/tmp/prof/open.cpuprofile`, JSON.stringify(profile));
+  console.log(await fresh.evaluate(() => performance.now()));
+  await fresh.close();
+}
+await browser.close();
+server.closeAllConnections(); server.close();

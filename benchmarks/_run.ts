@@ -1,0 +1,2 @@
+import { runApp } from './_app';
+await runApp('app');
