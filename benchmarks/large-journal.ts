@@ -3,8 +3,17 @@ import { addDays, type Day } from '@hypogeon/core/days';
 import type { BatchFields, Entry } from '@hypogeon/core/journal';
 import { randomFrom } from '@hypogeon/core/stats';
 
-/** A made journal: 2,000 batches of several years with 50 entries each, seeded. */
-export function largeJournal(today: Day, batches = 2000, each = 50): readonly Entry[] {
+/**
+ * A made journal: 2,000 batches of several years with 50 entries each, seeded.
+ * @param living so many of the youngest live today; the rest have ended, as in a grower's own journal. All live where
+ * it is left out: more than any bench holds
+ */
+export function largeJournal(
+  today: Day,
+  batches = 2000,
+  each = 50,
+  living = batches,
+): readonly Entry[] {
   const random = randomFrom(42);
   const entries: Entry[] = [];
   let n = 0;
@@ -31,6 +40,7 @@ export function largeJournal(today: Day, batches = 2000, each = 50): readonly En
     const way = taxon.methods[b % taxon.methods.length]!;
     const count = 12 + Math.floor(random() * 60);
     // Most batches are old; the last fifth is on the bench now.
+    const over = b < batches - living;
     const ago = b < batches * 0.8 ? 200 + Math.floor(random() * 1250) : Math.floor(random() * 120);
     const cutOn = addDays(today, -ago);
     const batch = `made-b${b}`;
@@ -49,6 +59,10 @@ export function largeJournal(today: Day, batches = 2000, each = 50): readonly En
     add(addDays(cutOn, Math.min(ago, 4)), { kind: 'stuck', batch });
     const counts = { rooted: 0, pupped: 0, rotted: 0, dried: 0, lost: 0 };
     for (let e = 3; e < each; e++) {
+      if (over && e === each - 1) {
+        add(addDays(cutOn, Math.min(ago, 6 + e * 3)), { kind: 'ended', batch, reason: 'done' });
+        continue;
+      }
       const day = addDays(cutOn, Math.min(ago, 6 + Math.floor(e * 3)));
       if (e % 3 !== 0) {
         add(day, { kind: 'watered', batch, how: 'poured' });

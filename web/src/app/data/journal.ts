@@ -21,7 +21,7 @@ import { ChunkStore, GATHER_AT, refusingStore, type SetAside } from './store/chu
 import { checkClock } from './store/clock';
 import { Housekeeping } from './store/housekeeping';
 import { forgetSeen, lastSeen, rememberSeen, type LastSeen } from './store/last-seen';
-import { openFrom } from './store/opener';
+import { openFrom, signsIn, SNAPSHOT_SINCE } from './store/opener';
 import { loadSnapshot, saveSnapshot } from './store/snapshot-store';
 import { storeReason } from './store/store-reason';
 import { Tabs } from './store/tabs';
@@ -167,13 +167,12 @@ export class Journal {
     const state = this.state();
     const fresh = entriesToStore(state, entries);
     if (fresh.length === 0) return true;
-    this.subject.next(
-      fresh.length > state.size / 4
-        ? fold([...entriesOf(state), ...fresh])
-        : appendAll(state, fresh),
-    );
+    const large = fresh.length > state.size / 4;
+    this.subject.next(large ? fold([...entriesOf(state), ...fresh]) : appendAll(state, fresh));
     this.setClockRight();
-    return this.writer.save(fresh);
+    const saved = await this.writer.save(fresh);
+    if (large && saved) this.layDownSnapshot();
+    return saved;
   }
 
   async openDemo(): Promise<void> {
@@ -248,11 +247,20 @@ export class Journal {
     else this.saving.set({ is: 'saved' });
     this.setClockRight();
     if (lying.length >= GATHER_AT) this.housekeeping.gather(() => chunks.gather());
-    if (opened.stale)
-      this.housekeeping.snapshot(async () => {
-        const now = await chunks.chunks();
-        await saveSnapshot(snapshots, await worker.ask((w) => w.snapshot(now, build)));
-      });
+    if (opened.stale) this.housekeeping.snapshot(() => this.makeSnapshot());
+  }
+
+  private async makeSnapshot(): Promise<void> {
+    const book = this.book();
+    const lying = await new ChunkStore(this.stores.journal(book), freshId).chunks();
+    if (signsIn(lying) < SNAPSHOT_SINCE) return;
+    const text = await this.worker.ask((w) => w.snapshot(lying, this.build));
+    await saveSnapshot(this.stores.snapshot(book), text);
+  }
+
+  /** After much was taken in the next opening would read all of it. */
+  private layDownSnapshot(): void {
+    void this.makeSnapshot().catch((error: unknown) => console.error('a snapshot', error));
   }
 
   /** The browser's store was emptied while this tab had the journal open: it is written again from memory. */

@@ -7,7 +7,7 @@ import { openSnapshot, saveSnapshot, type Opened } from './snapshot-store';
 /** Below so many signs of chunks everything is read on the spot: a worker would cost more than it saves. */
 const LARGE = 1_000_000;
 /** So many signs since the last snapshot are read at every opening without one. */
-const SNAPSHOT_SINCE = 300_000;
+export const SNAPSHOT_SINCE = 300_000;
 
 /** A book as it was read. */
 export interface OpenedBook {
@@ -49,6 +49,8 @@ async function foldElsewhere({ lying, snapshots, worker, build }: Shelf): Promis
   try {
     const text = await worker.ask((w) => w.snapshot(lying, build));
     void saveSnapshot(snapshots, text).catch(() => undefined);
+    // Handed over before the screen's thread is taken: a tab closed at its first screen would fold again next time.
+    await new Promise((resolve) => setTimeout(resolve));
     return openSnapshot(text, lying, build);
   } catch (error) {
     console.error('folding in the worker', error);
@@ -56,5 +58,5 @@ async function foldElsewhere({ lying, snapshots, worker, build }: Shelf): Promis
   }
 }
 
-const signsIn = (chunks: readonly StoredChunk[]): number =>
+export const signsIn = (chunks: readonly StoredChunk[]): number =>
   chunks.reduce((sum, { text }) => sum + text.length, 0);
