@@ -19,7 +19,9 @@ const pace = nodePace();
 console.log(`Node takes ${pace.toFixed(2)} times as long as the reference`);
 for (const name of wanted.length > 0 ? wanted : names) {
   if (name === 'app' || name === 'door' || name === 'places') {
-    const build = spawnSync(process.execPath, ['scripts/build.mjs'], { stdio: 'inherit' });
+    const build = spawnSync(process.execPath, ['scripts/build.mjs', '--release'], {
+      stdio: 'inherit',
+    });
     if (build.status !== 0) process.exit(1);
     await runApp(name);
   } else runCore(name, pace);

@@ -15,7 +15,7 @@ const begun = Date.now();
 
 const [built] = await Promise.all([
   lane(
-    ['build', process.execPath, ['scripts/build.mjs']],
+    ['build', process.execPath, ['scripts/build.mjs', '--checked']],
     ['format', 'npm', ['run', '--silent', 'format:check']],
     ['arrows', 'npm', ['run', '--silent', 'arrows']],
     ['types', 'npm', ['run', '--silent', 'types']],

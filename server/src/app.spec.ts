@@ -39,12 +39,23 @@ describe('the server', () => {
     server.close();
   });
 
-  it('serves the app for every path without an extension, and never from a stale cache', async () => {
-    for (const path of ['/', '/round', '/bench/b-1']) {
-      const answer = await fetch(address + path);
-      expect(await answer.text()).toContain('Hypogeon');
-      expect(answer.headers.get('cache-control')).toBe('no-cache');
+  it('serves the app, and never from a stale cache', async () => {
+    const answer = await fetch(`${address}/`);
+    expect(await answer.text()).toContain('Hypogeon');
+    expect(answer.headers.get('cache-control')).toBe('no-cache');
+  });
+
+  it('leads an address without a # where it says', async () => {
+    for (const path of ['/plan', '/bench/b-1', '/plan?mother=m-1']) {
+      const answer = await fetch(address + path, { redirect: 'manual' });
+      expect(answer.status).toBe(302);
+      expect(answer.headers.get('location')).toBe(`/#${path}`);
     }
+    // No other site can be led to by it.
+    const foreign = await fetch(`${address}//evil.example/x`, { redirect: 'manual' });
+    expect(new URL(foreign.headers.get('location') ?? '/', address).host).toBe(
+      new URL(address).host,
+    );
   });
 
   it('keeps hashed files for good, and compresses them', async () => {

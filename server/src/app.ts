@@ -2,7 +2,7 @@ import compression from 'compression';
 import staticGzip from 'express-static-gzip';
 import express, { type ErrorRequestHandler, type Express } from 'express';
 import type { ServerResponse } from 'node:http';
-import { extname, join } from 'node:path';
+import { extname } from 'node:path';
 import { deviceRoutes, type DevicesOptions } from './devices/routes';
 import { headers } from './headers';
 import { ownPageOnly } from './own-page';
@@ -57,7 +57,9 @@ export function createApp({
   );
   app.get('/{*path}', (request, response) => {
     if (extname(request.path)) response.status(404).type('text').send('No such file.');
-    else response.set('Cache-Control', 'no-cache').sendFile(join(folder, 'index.html'));
+    // An address without “#”, as one types or passes it on, leads where it says: the pages live behind it, so that
+    // they are found wherever the files are served from.
+    else response.set('Cache-Control', 'no-cache').redirect(`/#${request.originalUrl}`);
   });
   app.use(sayWhat);
   return app;

@@ -13,6 +13,16 @@ self.addEventListener('install', () => {
     .catch((error) => console.warn('the offline worker', error))
     .finally(() => (fetching = false));
 });
+// An address without “#”, as one types or passes it on: it leads where it says. The server does the same.
+self.addEventListener('fetch', (event) => {
+  const { mode, url } = event.request;
+  const { pathname, search } = new URL(url);
+  const scope = new URL(self.registration.scope);
+  const page = pathname.startsWith(scope.pathname) ? pathname.slice(scope.pathname.length) : '';
+  if (mode !== 'navigate' || page === '' || /\.\w+$/.test(page)) return;
+  event.respondWith(Response.redirect(`${scope.href}#/${page}${search}`));
+  event.stopImmediatePropagation();
+});
 // Heard before the library's own listener: whom it stops, the browser serves by itself.
 self.addEventListener('fetch', (event) => {
   if (fetching) event.stopImmediatePropagation();

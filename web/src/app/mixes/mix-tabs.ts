@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component } from '@angular/core';
+import { tabsOf } from '../shell/pages';
 import { Tabs } from '../ui/tabs';
 
 /** The pages of Mix. */
@@ -9,13 +10,5 @@ import { Tabs } from '../ui/tabs';
   template: `<hy-tabs label="Mix" [tabs]="tabs" />`,
 })
 export class MixTabs {
-  protected readonly tabs = [
-    { path: '/mixes', name: 'Mix' },
-    { path: '/mixes/amounts', name: 'Amounts' },
-    { path: '/mixes/solve', name: 'Solve' },
-    { path: '/mixes/jug', name: 'Jug test' },
-    { path: '/mixes/beside', name: 'Side by side' },
-    { path: '/mixes/shelf', name: 'Shelf' },
-    { path: '/mixes/pots', name: 'Pots' },
-  ];
+  protected readonly tabs = tabsOf('mixes');
 }

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component } from '@angular/core';
 import { fetchEngine } from '../charts/chart';
+import { tabsOf } from '../shell/pages';
 import { Tabs } from '../ui/tabs';
 
 /** The pages of Ledger. */
@@ -15,14 +16,5 @@ export class LedgerTabs {
     void fetchEngine();
   }
 
-  protected readonly tabs = [
-    { path: '/results', name: 'Overview' },
-    { path: '/results/compare', name: 'Compare ways' },
-    { path: '/results/losses', name: 'Losses' },
-    { path: '/results/trials', name: 'Trials' },
-    { path: '/results/money', name: 'Money and time' },
-    { path: '/results/learned', name: 'Learned' },
-    { path: '/results/forecasts', name: 'Forecasts' },
-    { path: '/results/report', name: 'Report' },
-  ];
+  protected readonly tabs = tabsOf('results');
 }

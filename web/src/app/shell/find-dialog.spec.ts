@@ -3,7 +3,7 @@ import { Router } from '@angular/router';
 import { TestBed } from '@angular/core/testing';
 import { mount, type Bench } from '../../testing/mount';
 import { FindDialog } from './find-dialog';
-import { PAGES } from './pages';
+import { FOUND_BY_NAME, PAGE_LIST } from './pages';
 import { routes } from '../app.routes';
 
 const close = jest.fn();
@@ -50,8 +50,17 @@ describe('finding', () => {
     expect(page.text).toContain('Nothing begins so. Try fewer letters.');
   });
 
-  it('knows only pages that are there', () => {
-    const paths = new Set(routes.map((r) => `/${r.path}`));
-    expect(PAGES.filter((p) => !paths.has(p.path))).toEqual([]);
+  it('knows every page that is not of one thing', () => {
+    const paths = routes.map((r) => `/${r.path}`).filter((p) => !/[:*]/.test(p) && p !== '/');
+    const known = new Set(FOUND_BY_NAME.map((p) => p.path));
+    const moved = routes.filter((r) => r.redirectTo !== undefined).map((r) => `/${r.path}`);
+    expect(paths.filter((p) => !known.has(p) && !moved.includes(p) && p !== '/workbench')).toEqual(
+      [],
+    );
+    expect(new Set(FOUND_BY_NAME.map((p) => p.title)).size).toBe(FOUND_BY_NAME.length);
+  });
+
+  it('every page says where tests look at it', () => {
+    expect(PAGE_LIST.filter((p) => p.seen.length === 0)).toEqual([]);
   });
 });

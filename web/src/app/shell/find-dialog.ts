@@ -12,7 +12,7 @@ import { Router } from '@angular/router';
 import { find, findables, type Findable } from '@hypogeon/core/find';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
-import { PAGES } from './pages';
+import { FOUND_BY_NAME } from './pages';
 
 const KIND_WORD: Readonly<Record<Findable['kind'], string>> = {
   batch: 'batch',
@@ -105,7 +105,7 @@ export class FindDialog {
   protected readonly typed = signal('');
   protected readonly at = signal(0);
   protected readonly found = computed(() =>
-    find(findables(this.state(), this.today(), PAGES), this.typed()),
+    find(findables(this.state(), this.today(), FOUND_BY_NAME), this.typed()),
   );
 
   protected type(text: string): void {

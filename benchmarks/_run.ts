@@ -1,2 +1,0 @@
-import { runApp } from './_app';
-await runApp('app');
