@@ -65,7 +65,9 @@ module.exports = {
       comment: 'Drawings may be used by every place, and know none.',
       severity: 'error',
       from: { path: '^web/src/app/(marks|data)/' },
-      to: { path: '^web/src/app/(round|mothers|plan|bench|ledger|library|store-room|shell)/' },
+      to: {
+        path: '^web/src/app/(air|bench|handover|labels|mixes|mothers|orders|pictures|plan|plants|practice|rehearse|results|settings|shell|start|today|trays)/',
+      },
     },
     {
       name: 'no-circles',

@@ -2,13 +2,14 @@ import type { Page } from '@playwright/test';
 import type { run } from 'axe-core';
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import { PAGE_LIST } from '../web/src/app/shell/pages';
+import { SEEN } from '../web/src/app/shell/pages-seen';
 import { expect, goTo, test } from './bench-test';
 
-/** Every screen by its heading. */
 /** Every page there is, as its list says, and where no page is. */
 const SCREENS = [
-  ...PAGE_LIST.flatMap(({ seen }) => seen.map(([name, path]) => [name, `/#/${path}`] as const)),
+  ...Object.values(SEEN)
+    .flat()
+    .map(([name, path]) => [name, `/#/${path}`] as const),
   ['Nothing grows here', '/#/nowhere'],
   ['Nothing grows here', '/#/bench/%ff'],
 ] as const;

@@ -53,8 +53,8 @@ describe('the one writer', () => {
     page.stores.refuses = new DOMException('full', 'QuotaExceededError');
     // It is taken, so that no form offers it again; that it is not saved stands above the page.
     expect(await actions.record(add('Green'), 'Green added')).toBe(true);
-    expect(page.journal.saving()).toMatchObject({ is: 'failed', unsaved: 1 });
     await page.settle();
+    expect(page.journal.saving()).toMatchObject({ is: 'failed', unsaved: 1 });
     expect(document.body.textContent).not.toContain('Green added');
     log.mockRestore();
   });

@@ -2,7 +2,7 @@ import { mount, type Bench } from '../../testing/mount';
 import { MotherLook } from '../mothers/mother-look';
 import { PlanPage } from '../plan/plan-page';
 import { SettingsPage } from '../settings/settings-page';
-import { Journal, type Taken } from './journal';
+import { Journal, type Taken } from '../data/journal';
 
 /** Whatever a form hands in is refused at the door, as what no reader of ours would take. */
 const REFUSED: Taken = {
@@ -26,6 +26,7 @@ describe('a form whose record is refused keeps what was typed', () => {
   it('a plan', async () => {
     const page = await mount(PlanPage, { mother: 'm-eche' });
     await page.fill('Wound width, mm', '4.5');
+    await page.fill('How many', '6');
     refuse();
     await page.tap(/put it on the bench/);
     await said(page);
