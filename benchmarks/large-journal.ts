@@ -60,7 +60,7 @@ export function largeJournal(
     const counts = { rooted: 0, pupped: 0, rotted: 0, dried: 0, lost: 0 };
     for (let e = 3; e < each; e++) {
       if (over && e === each - 1) {
-        add(addDays(cutOn, Math.min(ago, 6 + e * 3)), { kind: 'ended', batch, reason: 'done' });
+        add(addDays(cutOn, Math.min(ago, 6 + e * 3)), { kind: 'ended', batch, text: 'done' });
         continue;
       }
       const day = addDays(cutOn, Math.min(ago, 6 + Math.floor(e * 3)));

@@ -9,10 +9,10 @@ const folders = [...new Set(listed.stdout.split('\n'))].filter((f) => f.includes
 const packages = folders.flatMap((folder) => {
   const path = join(folder, 'package.json');
   if (!existsSync(path)) return [];
-  const { name, version, license } = JSON.parse(readFileSync(path, 'utf8'));
+  const { name, version, license, licenses } = JSON.parse(readFileSync(path, 'utf8'));
   const file = readdirSync(folder).find((f) => /^(licen[cs]e|copying)/i.test(f));
   const text = file ? readFileSync(join(folder, file), 'utf8').trim() : '';
-  return [{ name, version, licence: String(license ?? 'see text'), text }];
+  return [{ name, version, licence: String(license ?? licenses?.[0]?.type ?? 'see text'), text }];
 });
 if (packages.length === 0) {
   console.error('No packages were found: run npm ci first.');

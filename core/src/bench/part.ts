@@ -141,53 +141,52 @@ function inherited(batch: Batch): BatchFields {
 
 /** What was done to the whole batch is part of the story of each of its cuttings. */
 function retold(batch: Batch, id: string, rooted: boolean): readonly EntryDraft[] {
-  return batch.entries.flatMap((entry): EntryDraft[] => {
-    switch (entry.kind) {
-      case 'cut':
-        return [{ kind: 'cut', batch: id, day: entry.day }];
-      case 'stuck':
-        // Of a setting of some nobody knows which: those with roots were.
-        return entry.count !== undefined && !rooted
-          ? []
-          : [{ kind: 'stuck', batch: id, day: entry.day, ...(entry.wet ? { wet: true } : {}) }];
-      case 'reopened': {
-        const { why, widthMm, through, day } = entry;
-        return [
-          {
-            kind: 'reopened',
-            batch: id,
-            day,
-            why,
-            ...(widthMm === undefined ? {} : { widthMm }),
-            ...(through === undefined ? {} : { through }),
-          },
-        ];
-      }
-      case 'watered': {
-        const { how, ml, breach, gate, day } = entry;
-        return [
-          {
-            kind: 'watered',
-            batch: id,
-            day,
-            how,
-            ...(ml === undefined ? {} : { ml }),
-            ...(breach === undefined ? {} : { breach }),
-            ...(gate === undefined ? {} : { gate }),
-          },
-        ];
-      }
-      case 'moved':
-        return [{ kind: 'moved', batch: id, day: entry.day, space: entry.space }];
-      case 'inspected':
-        return entry.seen === 'tacky' || entry.seen === 'firm'
-          ? [{ kind: 'inspected', batch: id, day: entry.day, seen: entry.seen }]
-          : [];
-      default:
-        return [];
-    }
+  return batch.entries.flatMap((entry) => {
+    const tell = RETOLD[entry.kind] as Retell<BatchEntry['kind']> | null;
+    const told = tell?.(entry, rooted) ?? null;
+    return told === null
+      ? []
+      : [{ ...told, kind: entry.kind, batch: id, day: entry.day } as EntryDraft];
   });
 }
+
+/** What of an entry stands for each of the cuttings: its own fields, or null where it does not. */
+type Retell<K extends BatchEntry['kind']> = (
+  entry: EntryOf<K>,
+  rooted: boolean,
+) => Partial<EntryOf<K>> | null;
+
+/** Every kind says whether it goes with the cuttings that leave: a new one that says nothing does not compile. */
+const RETOLD: { readonly [K in BatchEntry['kind']]: Retell<K> | null } = {
+  cut: () => ({}),
+  // Of a setting of some nobody knows which: those with roots were.
+  stuck: ({ count, wet }, rooted) =>
+    count !== undefined && !rooted ? null : given({ wet: wet || undefined }),
+  reopened: ({ why, widthMm, through }) => given({ why, widthMm, through }),
+  watered: ({ how, ml, breach, gate }) => given({ how, ml, breach, gate }),
+  moved: ({ space }) => ({ space }),
+  inspected: ({ seen }) => (seen === 'tacky' || seen === 'firm' ? { seen } : null),
+  tended: ({ what }) => ({ what }),
+  'put-off': ({ task, until, text }) => given({ task, until, text }),
+  // Carried over as what the cuttings had come to.
+  tally: null,
+  // Of one pot, or of some: nobody knows whether of these.
+  weighed: null,
+  felt: null,
+  potted: null,
+  photo: null,
+  measured: null,
+  // Of the batch as a whole.
+  note: null,
+  parted: null,
+  joined: null,
+  forecast: null,
+  ended: null,
+};
+
+/** Only what is there: a missing figure is no field at all. */
+const given = <T extends object>(fields: T): T =>
+  Object.fromEntries(Object.entries(fields).filter(([, v]) => v !== undefined)) as T;
 
 const countedOn = (batch: Batch): Day => batch.tallies.at(-1) ?? batch.cutOn;
 

@@ -1,7 +1,7 @@
 import { daysBetween } from '../days';
 import { fold } from '../journal';
 import { DAY, written } from '../testing/entries';
-import { countedPieces, plannedClock, whatMoves, type PlannedWound, type Variant } from '.';
+import { plannedClock, whatMoves, type PlannedWound, type Variant } from '.';
 
 const space = (key: string, tempC: number, rh: number) =>
   ({ kind: 'put', record: 'space', day: DAY, key, fields: { name: key, tempC, rh } }) as const;
@@ -78,9 +78,4 @@ describe('what moves the gate', () => {
       opens({ clock: plannedClock(state, plan)! }),
     );
   });
-});
-
-it('counts pieces in words', () => {
-  expect(countedPieces('leaf', 1)).toBe('1 leaf');
-  expect(countedPieces('leaf', 12)).toBe('12 leaves');
 });

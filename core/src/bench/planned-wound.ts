@@ -1,5 +1,5 @@
 import { placesIn } from './empty-place';
-import { METHOD, methodOf, type CourseId, type MethodId } from '../botany';
+import { methodOf, type CourseId, type MethodId } from '../botany';
 import type { Day } from '../days';
 import type { State } from '../journal';
 import {
@@ -101,9 +101,4 @@ export function whatMoves(
       })),
     ),
   };
-}
-
-/** The title of a planned batch's pieces, `12 crowns`. */
-export function countedPieces(method: MethodId, count: number): string {
-  return `${count} ${count === 1 ? METHOD[method].one : METHOD[method].many}`;
 }

@@ -98,7 +98,6 @@ export const MOTHER_SHADE_DAYS = 10;
 export const MOTHER_FEED_DAYS = 28;
 /** New heads on a stump in three to six weeks; looked for again every two. */
 export const REGROWTH_FROM = 21;
-export const REGROWTH_TO = 42;
 export const REGROWTH_AGAIN = 14;
 /** A mother's course ends so long after what was done to her. */
 export const MOTHER_UNTIL = 84;

@@ -140,7 +140,6 @@ const storySchema = z
 export type DemoSpace = z.infer<typeof space>;
 export type DemoPot = z.infer<typeof pot>;
 export type DemoMother = z.infer<typeof mother>;
-export type DemoFate = z.infer<typeof fate>;
 export type DemoBatch = z.infer<typeof batch>;
 
 export const DEMO = storySchema.parse(story);

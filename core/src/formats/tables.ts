@@ -1,6 +1,6 @@
 import { batchCode, batchTitle, figuresOf, plantOf } from '../bench';
 import { METHOD } from '../botany';
-import { spaceOn, type Batch, type State } from '../journal';
+import { spaceOn, type Batch, type EntryOf, type State } from '../journal';
 import type { Day } from '../days';
 import type { Cell } from './csv';
 
@@ -212,58 +212,75 @@ function events(state: State): DataTable {
       column('by', 'string', 'The device it was written on'),
     ],
     rows: [...state.batches.values()].flatMap((b) =>
-      b.entries.map((e) => [e.id, b.id, e.day, e.kind, detailOf(e), amountOf(e), e.by]),
+      b.entries.map((e) => [e.id, b.id, e.day, e.kind, ...cellsOf(e), e.by]),
     ),
     links: [{ column: 'batch', table: 'batches', key: 'id' }],
   };
 }
 
-function detailOf(e: Batch['entries'][number]): string | null {
-  switch (e.kind) {
-    case 'watered':
-      return e.breach === undefined ? e.how : `${e.how}; before the gate: ${e.breach}`;
-    case 'inspected':
-      return e.text === undefined ? e.seen : `${e.seen}; ${e.text}`;
-    case 'felt':
-      return `${e.seen} at ${e.depthMm} mm`;
-    case 'parted':
-      return [e.why, e.cause, e.text].filter(Boolean).join('; ');
-    case 'tended':
-      return e.what;
-    case 'put-off':
-      return `${e.task}${e.until === undefined ? ' dropped' : ` until ${e.until}`}; ${e.text}`;
-    case 'measured':
-      return e.what;
-    case 'photo':
-      return e.text ?? e.name ?? null;
-    case 'moved':
-      return [e.space, e.place].filter(Boolean).join('; ');
-    case 'note':
-      return e.text;
-    case 'forecast':
-      return `of ${e.cuttings} a share of ${e.rooted} rooted by day ${e.days}, ${e.low} to ${e.high}`;
-    case 'ended':
-      return e.text ?? null;
-    default:
-      return null;
-  }
-}
+type BatchEntry = Batch['entries'][number];
+/** What of an entry stands in the table: every kind says so, and a new one that says nothing does not compile. */
+type Cells = {
+  readonly [K in BatchEntry['kind']]: {
+    readonly detail: (entry: EntryOf<K>) => string | null;
+    readonly amount: (entry: EntryOf<K>) => number | null;
+  };
+};
 
-function amountOf(e: Batch['entries'][number]): number | null {
-  switch (e.kind) {
-    case 'watered':
-      return e.ml ?? null;
-    case 'weighed':
-      return e.grams;
-    case 'measured':
-      return e.mm;
-    case 'potted':
-      return e.count;
-    case 'parted':
-      return Object.values(e.taken).reduce((sum, n) => sum + n, 0);
-    default:
-      return null;
-  }
+const none = (): null => null;
+const joined = (...parts: readonly (string | undefined)[]): string | null =>
+  parts.filter(Boolean).join('; ') || null;
+
+const CELLS: Cells = {
+  cut: { detail: none, amount: none },
+  stuck: { detail: (e) => (e.wet ? 'wet medium' : null), amount: (e) => e.count ?? null },
+  reopened: { detail: (e) => joined(e.why, e.through), amount: (e) => e.widthMm ?? null },
+  inspected: {
+    detail: (e) => joined(e.seen, e.roots, ...(e.signs ?? []), e.text),
+    amount: (e) => e.rootMm ?? null,
+  },
+  watered: {
+    detail: (e) => (e.breach === undefined ? e.how : `${e.how}; before the gate: ${e.breach}`),
+    amount: (e) => e.ml ?? null,
+  },
+  weighed: { detail: none, amount: (e) => e.grams },
+  felt: { detail: (e) => `${e.seen} at ${e.depthMm} mm`, amount: none },
+  // Counts have a table of their own.
+  tally: { detail: (e) => e.recount ?? null, amount: none },
+  potted: { detail: (e) => joined(e.container, e.mix, e.roots), amount: (e) => e.count },
+  moved: { detail: (e) => joined(e.space, e.place), amount: none },
+  note: { detail: (e) => e.text, amount: none },
+  parted: {
+    detail: (e) => joined(e.why, e.cause, e.text),
+    amount: (e) => Object.values(e.taken).reduce((sum, n) => sum + n, 0),
+  },
+  joined: {
+    detail: (e) => `from ${e.from}`,
+    amount: (e) => e.cuttings.reduce((sum, g) => sum + g.count, 0),
+  },
+  tended: { detail: (e) => joined(e.what, e.text), amount: none },
+  'put-off': {
+    detail: (e) =>
+      `${e.task}${e.until === undefined ? ' dropped' : ` until ${e.until}`}; ${e.text}`,
+    amount: none,
+  },
+  photo: { detail: (e) => e.text ?? e.name ?? null, amount: none },
+  measured: { detail: (e) => e.what, amount: (e) => e.mm },
+  forecast: {
+    detail: (e) =>
+      `of ${e.cuttings} a share of ${e.rooted} rooted by day ${e.days}, ${e.low} to ${e.high}`,
+    amount: none,
+  },
+  ended: { detail: (e) => e.text ?? null, amount: none },
+};
+
+/** The cells of an entry by its own kind. */
+function cellsOf(e: BatchEntry): readonly [detail: string | null, amount: number | null] {
+  const { detail, amount } = CELLS[e.kind] as {
+    readonly detail: (entry: BatchEntry) => string | null;
+    readonly amount: (entry: BatchEntry) => number | null;
+  };
+  return [detail(e), amount(e)];
 }
 
 function counts(state: State): DataTable {

@@ -248,10 +248,7 @@ describe('twelve months of a climate table', () => {
 // Daily weather of Seattle 2012–2015, NOAA, as packed in vega-datasets 3.2.1 (seattle-weather.csv).
 describe('the open Seattle weather table', () => {
   const out = read(
-    readFileSync(
-      join(__dirname, '../../../node_modules/vega-datasets/data/seattle-weather.csv'),
-      'utf8',
-    ),
+    readFileSync(join(__dirname, '../../../web/public/samples/seattle-weather.csv'), 'utf8'),
   );
   const days = dailyReadings(out.series);
 

@@ -47,7 +47,6 @@ export type RootState = (typeof ROOT_STATES)[number];
 
 /** Why a wound is open again. */
 export const REOPENINGS = ['recut', 'torn', 'roots-cut', 'broken'] as const;
-export type Reopening = (typeof REOPENINGS)[number];
 
 /** Why one would cut a mother, as seen on her. */
 export const CUT_REASONS = [

@@ -3,7 +3,6 @@ import * as z from 'zod';
 import { evidenceSchema } from '../botany';
 
 export const COMPONENT_KINDS = ['mineral', 'organic'] as const;
-export type ComponentKind = (typeof COMPONENT_KINDS)[number];
 
 /** The figures that a mix is worked out from. */
 export const COMPONENT_FIGURES = [

@@ -9,8 +9,6 @@ export interface Shape {
   readonly lines: readonly string[];
 }
 
-export const SOIL_Y = 36;
-
 export const SHAPE: Readonly<Record<Piece, Shape>> = {
   leaf: {
     body: ['M32 36C25.5 33 18.5 25 20 15.5C21 9 26 5.5 31 7.5C41.5 11.5 41.5 26 32 36Z'],
