@@ -1,4 +1,4 @@
-import { readFile, writeFile } from 'node:fs/promises';
+import { readFile, truncate, writeFile } from 'node:fs/promises';
 import { choose, cutABatch, DAY, expect, goTo, logged, more, test, toLog } from './bench-test';
 import { openCutBatch } from './seed';
 
@@ -63,9 +63,11 @@ test('a bad file is refused with line, field and a sentence, and changes nothing
   await page.getByRole('button', { name: 'Save a backup file' }).click();
   const good = await readFile(await (await download).path(), 'utf8');
   const before = await page.getByText(/entries, 30 batches/).textContent();
-  const offer = async (name: string, text: string | Buffer): Promise<void> => {
+  const offer = async (name: string, text: string, size?: number): Promise<void> => {
     const path = info.outputPath(name);
     await writeFile(path, text);
+    // A file with a hole in it: large, and nothing of it lies on the disk.
+    if (size !== undefined) await truncate(path, size);
     await page.getByLabel('Restore or add a backup').setInputFiles(path);
     await expect(page.getByText(`${name} was refused, and nothing was changed.`)).toBeVisible();
   };
@@ -76,8 +78,8 @@ test('a bad file is refused with line, field and a sentence, and changes nothing
   await expect(page.getByText(/Line \d+, counts.rooted: must be a whole number/)).toBeVisible();
   await offer('newer.json', good.replace(/"version":\d/, '"version":9'));
   await expect(page.getByText(/version: the file is of version 9, newer/)).toBeVisible();
-  await offer('huge.json', Buffer.alloc(50_000_000, 32));
-  await expect(page.getByText(/This file has 50 MB; a journal has 48 MB at most/)).toBeVisible();
+  await offer('huge.json', '', 410_000_000);
+  await expect(page.getByText(/This file has 410 MB; a journal has 400 MB at most/)).toBeVisible();
   await expect(page.getByText(/entries, 30 batches/)).toHaveText(before!);
 });
 

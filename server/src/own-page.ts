@@ -12,7 +12,7 @@ export function ownPageOnly(host: string): RequestHandler {
     const { origin } = request.headers;
     // A picture or a script that a foreign page asks for carries no origin, but says from where it is asked.
     const site = request.headers['sec-fetch-site'] ?? 'none';
-    const own = origin === undefined ? OWN_SITES.includes(String(site)) : hostOf(origin) === asked;
+    const own = origin === undefined ? OWN_SITES.includes(site) : hostOf(origin) === asked;
     if (isOurs(asked, host) && own) next();
     else response.status(403).json({ problem: 'Devices answer the page of this server only.' });
   };

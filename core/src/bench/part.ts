@@ -160,8 +160,7 @@ type Retell<K extends BatchEntry['kind']> = (
 const RETOLD: { readonly [K in BatchEntry['kind']]: Retell<K> | null } = {
   cut: () => ({}),
   // Of a setting of some nobody knows which: those with roots were.
-  stuck: ({ count, wet }, rooted) =>
-    count !== undefined && !rooted ? null : given({ wet: wet || undefined }),
+  stuck: ({ count, wet }, rooted) => (count !== undefined && !rooted ? null : wet ? { wet } : {}),
   reopened: ({ why, widthMm, through }) => given({ why, widthMm, through }),
   watered: ({ how, ml, breach, gate }) => given({ how, ml, breach, gate }),
   moved: ({ space }) => ({ space }),

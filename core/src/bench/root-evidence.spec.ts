@@ -1,5 +1,5 @@
 import { CATALOGUE } from '../botany';
-import { append, appendAll, fold, type Entry, type State } from '../journal';
+import { append, appendAll, fold, isKind, type Entry, type State } from '../journal';
 import { walkDeeds } from '../testing/deeds';
 import { rootingPace } from './rooting';
 import { packRoots, recallRoots, toldIn, type PackedRoots } from './root-evidence';
@@ -38,7 +38,7 @@ describe('evidence of roots', () => {
         state = append(state, entry);
         whole(state);
       }
-      const tally = entries.find((e) => e.kind === 'tally') as Extract<Entry, { batch: string }>;
+      const tally = entries.find(isKind('tally'));
       if (!tally) continue;
       state = append(state, {
         ...tally,
@@ -46,7 +46,7 @@ describe('evidence of roots', () => {
         at: state.lastStamp!,
         kind: 'retract',
         entry: tally.id,
-        subject: `batch/${(tally as unknown as { batch: string }).batch}`,
+        subject: `batch/${tally.batch}`,
       } as unknown as Entry);
       whole(state);
     }

@@ -255,7 +255,6 @@ export interface PackedRoots {
 
 export function packRoots(state: State): PackedRoots {
   const told = toldIn(state);
-  const known = new Set([...told.values()].flatMap(({ all }) => all));
   return {
     batches: [...state.batches].flatMap(([id, batch]) => {
       const is = quick.get(batch)?.told;

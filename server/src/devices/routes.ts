@@ -57,7 +57,7 @@ export function deviceRoutes({ now, everyMs }: DevicesOptions, ownPage: RequestH
       response.status(400).json({ problem: `One of: ${FAULTS.join(', ')}.` });
       return;
     }
-    devices.get(String(request.params.id))!.fault = fault;
+    devices.get(request.params.id)!.fault = fault;
     response.json({ fault });
   });
   /** The last hours again, a reading every ten minutes. */

@@ -129,7 +129,7 @@ export class MonthlyTable {
       minC: told(row.min, celsius),
       maxC: told(row.max, celsius),
       rh: told(row.rh, (t) => this.words.share(t)),
-    } as Partial<MonthAir>;
+    };
   }
 
   protected async choose(file: File | undefined): Promise<void> {

@@ -12,11 +12,12 @@ import {
   type EntryDraft,
   type State,
 } from '@hypogeon/core/journal';
-import { BehaviorSubject, debounceTime, filter } from 'rxjs';
+import { BehaviorSubject, filter } from 'rxjs';
 import * as z from 'zod';
 import { BOOKS, BUILD, STORES, type Book } from './book';
 import { Drafts } from './drafts';
 import { freshId } from './fresh-id';
+import { rested } from './rested';
 import { ChunkStore, GATHER_AT, refusingStore, type SetAside } from './store/chunk-store';
 import { checkClock } from './store/clock';
 import { Housekeeping } from './store/housekeeping';
@@ -101,7 +102,7 @@ export class Journal {
       else this.subject.next(appendAll(this.state(), news.entries));
     });
     this.stores.taken$
-      .pipe(debounceTime(TAKEN_REST_MS))
+      .pipe(rested(TAKEN_REST_MS))
       .subscribe(() => void this.writeAgain().catch((e: unknown) => console.error('again', e)));
   }
 

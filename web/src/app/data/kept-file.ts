@@ -3,11 +3,12 @@ import { toObservable } from '@angular/core/rxjs-interop';
 import { reasonOf } from '@hypogeon/core/faults';
 import { problemText, sizeProblem } from '@hypogeon/core/formats';
 import type { Entry } from '@hypogeon/core/journal';
-import { concatMap, debounceTime, distinctUntilChanged, filter, map, skip } from 'rxjs';
+import { concatMap, distinctUntilChanged, filter, map, skip } from 'rxjs';
 import { STORES } from './book';
 import { Journal } from './journal';
 import { JournalFile } from './journal-file';
 import { LastFile } from './last-file';
+import { rested } from './rested';
 import { FILES_WORKER } from './workers';
 
 /** The few calls of a file handle that are needed. Not all browsers have them, nor TypeScript all of them. */
@@ -89,7 +90,7 @@ export class KeptFile {
         map((state) => state.size),
         distinctUntilChanged(),
         skip(1),
-        debounceTime(REST_MS),
+        rested(REST_MS),
         concatMap(() => this.write()),
       )
       .subscribe();

@@ -42,7 +42,7 @@ export class Updates {
    */
   async missing(address: string): Promise<void> {
     this.gone.set(await whyGone(this.build));
-    this.wanted = address;
+    if (address !== '') this.wanted = address;
   }
 
   /** Goes where the page is. What is being typed is kept, and taken up there. */

@@ -1,5 +1,5 @@
 import localforage from 'localforage';
-import { Disk } from './disk';
+import { Disk, keyText } from './disk';
 
 const DRIVER = 'hypogeon-disk';
 
@@ -27,15 +27,18 @@ export function storesOn(
   };
 }
 
+/** Waited for by localForage, whatever its type says. */
+function begin(this: Instance, { storeName }: LocalForageOptions): Promise<void> {
+  this.storeName = storeName!;
+  return Promise.resolve();
+}
+
 function driverOn(disk: Disk): LocalForageDriver {
   const of = (instance: unknown): string => (instance as Instance).storeName!;
   const driver: LocalForageDriver = {
     _driver: DRIVER,
     _support: typeof indexedDB !== 'undefined',
-    _initStorage(this: Instance, { storeName }: LocalForageOptions) {
-      this.storeName = storeName!;
-      return Promise.resolve();
-    },
+    _initStorage: begin as LocalForageDriver['_initStorage'],
     async getItem<T>(key: string) {
       const value = await disk.read<unknown>(of(this), (s) => s.get(key) as IDBRequest<unknown>);
       return (value ?? null) as T | null;
@@ -55,17 +58,17 @@ function driverOn(disk: Disk): LocalForageDriver {
     },
     async keys() {
       const keys = await disk.read(of(this), (s) => s.getAllKeys());
-      return keys.map(String);
+      return keys.map(keyText);
     },
     async key(index: number) {
       const keys = await disk.read(of(this), (s) => s.getAllKeys());
-      return String(keys[index] ?? '');
+      return keyText(keys[index]);
     },
     /** All at once: a cursor asks for one after the other, and a journal has hundreds. */
-    async iterate<T, U>(each: (value: T, key: string, nth: number) => U) {
+    async iterate<U>(each: (value: never, key: string, nth: number) => U) {
       let last: U | undefined;
       (await disk.all(of(this))).forEach(([key, value], i) => {
-        last = each(value as T, key, i + 1);
+        last = each(value as never, key, i + 1);
       });
       return last as U;
     },

@@ -3,7 +3,10 @@ import { Disk } from './disk';
 import { storesOn } from './disk-driver';
 
 // jsdom hides what the stand-in for IndexedDB clones with.
-globalThis.structuredClone ??= <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
+if (!('structuredClone' in globalThis))
+  Object.assign(globalThis, {
+    structuredClone: (value: unknown): unknown => JSON.parse(JSON.stringify(value)),
+  });
 
 const deleted = (name: string): Promise<void> =>
   new Promise((resolve, reject) => {

@@ -34,7 +34,7 @@ export class Disk {
     const keys = from.getAllKeys();
     const values = from.getAll() as IDBRequest<unknown[]>;
     await ended(transaction);
-    return values.result.map((value, i) => [String(keys.result[i]), value]);
+    return values.result.map((value, i) => [keyText(keys.result[i]), value]);
   }
 
   private async run<T>(
@@ -113,3 +113,7 @@ const ended = (transaction: IDBTransaction): Promise<void> =>
 
 const reasonOf = (error: DOMException | null): DOMException =>
   error ?? new DOMException('the write was taken back', 'AbortError');
+
+/** Keys of ours are texts; what is none is named all the same. */
+export const keyText = (key: IDBValidKey | undefined): string =>
+  typeof key === 'string' ? key : JSON.stringify(key ?? '');

@@ -24,7 +24,7 @@ describe('the snapshot in the store', () => {
     const more = chunk('c', [later]);
     const opened = openSnapshot(SNAPSHOT, [...CHUNKS, more], 'build-1')!;
     expect(opened.since).toEqual([more]);
-    const { entries } = readChunks(opened.since!);
+    const { entries } = readChunks(opened.since);
     expect(appendAll(opened.state, entries)).toEqual(fold([...ENTRIES, later]));
   });
 
