@@ -51,7 +51,7 @@ test('a file that is kept holds what a damaged store has lost, and gives it back
             .objectStore('journal_own');
           const keys = store.getAllKeys();
           keys.onsuccess = () => {
-            const put = store.put('{"version":4,"entr', keys.result[0]!);
+            const put = store.put('{"version":4,"entr', keys.result[0]);
             put.onsuccess = () => {
               open.result.close();
               resolve();
@@ -94,7 +94,7 @@ test('a journal there is of another device is not written over', async ({ ownBoo
   await cutABatch(page, { name: 'Mine' });
   await page.goto('/#/settings/data');
   await page.getByRole('button', { name: 'Keep a file I have' }).click();
-  await expect(page.getByText('there.json holds another journal, 50 entries')).toBeVisible();
+  await expect(page.getByText('there.json holds another journal: 50 entries')).toBeVisible();
   expect(await textOf(page, 'there.json')).toBe(JSON.stringify(other));
   await page.getByRole('button', { name: 'Add to this journal' }).click();
   await expect(page.getByText(/there.json is kept up to date, last at/)).toBeVisible();

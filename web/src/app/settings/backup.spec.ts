@@ -125,7 +125,7 @@ describe('a file that is kept by itself', () => {
     await more.settle();
     expect(more.journal.state().mothers.size).toBe(2);
     const another = await keeping(new DiskFile(writeJournal([other])));
-    expect(another.text).toContain('holds another journal, one entry of which none is here');
+    expect(another.text).toContain('holds another journal: one entry, none of them here');
     expect(another.button('Keep a new file instead')).toBeTruthy();
   });
 });

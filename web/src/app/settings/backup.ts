@@ -58,38 +58,48 @@ import { RestoreOffer } from './restore-offer';
             @if (k.more > 0) {
               It also holds {{ k.more === 1 ? 'one entry that is' : k.more + ' entries that are' }}
               not here, from another device or from before.
+            }
+          </p>
+          <div class="flex flex-wrap items-center gap-2.5 mt-1">
+            @if (k.more > 0) {
               <button matButton="outlined" (click)="takeIn()">Add to this journal</button>
             }
             <button matButton="text" (click)="leaveIt()">Stop</button>
-          </p>
+          </div>
         }
         @case ('asks') {
           <p>
             <strong>{{ k.name }}</strong> is not kept up to date now: the browser asks again whether
             it may be written.
+          </p>
+          <div class="flex flex-wrap items-center gap-2.5 mt-1">
             <button matButton="outlined" (click)="kept.allow()">Allow</button>
             <button matButton="text" (click)="leaveIt()">Stop</button>
-          </p>
+          </div>
         }
         @case ('other') {
           <p class="problem">
-            <strong>{{ k.name }}</strong> holds another journal,
-            {{ k.entries === 1 ? 'one entry' : k.entries + ' entries' }} of which none is here. It
-            is left as it is, and nothing is kept up to date.
+            <strong>{{ k.name }}</strong> holds another journal:
+            {{ k.entries === 1 ? 'one entry' : k.entries + ' entries' }}, none of them here. It is
+            left as it is, and nothing is kept up to date.
+          </p>
+          <div class="flex flex-wrap items-center gap-2.5 mt-1">
             <button matButton="outlined" (click)="takeIn()">Add to this journal</button>
             <button matButton="text" (click)="keep()">Keep a new file instead</button>
             <button matButton="text" (click)="leaveIt()">Stop</button>
-          </p>
+          </div>
         }
         @case ('failed') {
           <p class="problem">
             {{ k.name }} could not be written: {{ k.why }}. The journal itself is safe here.
+          </p>
+          <div class="flex flex-wrap items-center gap-2.5 mt-1">
             <button matButton="outlined" (click)="keep()">Keep a new file</button>
             @if (kept.canOpen) {
               <button matButton="text" (click)="keepExisting()">Keep a file I have</button>
             }
             <button matButton="text" (click)="leaveIt()">Stop</button>
-          </p>
+          </div>
         }
       }
     </div>

@@ -94,7 +94,13 @@ export class RestoreOffer {
     pictures: ReadonlyMap<string, Blob>,
   ): Promise<void> {
     this.done.emit();
-    const batches = fold(entries).batches.size;
+    const { batches, mothers } = fold(entries);
+    const what =
+      batches.size > 0
+        ? counted(batches.size, NOUN.batch)
+        : mothers.size > 0
+          ? counted(mothers.size, NOUN.mother)
+          : counted(entries.length, NOUN.entry);
     try {
       // Before the entries that name them, as when they are taken.
       await this.file.restore(pictures);
@@ -103,7 +109,7 @@ export class RestoreOffer {
     }
     const saved = await this.journal.take(entries);
     const seen = pictures.size > 0 ? `, ${counted(pictures.size, NOUN.picture)}` : '';
-    if (saved) this.actions.say(`Added: ${counted(batches, NOUN.batch)}${seen} in the file.`);
+    if (saved) this.actions.say(`Added: ${what}${seen} in the file.`);
   }
 
   /** The file goes where it belongs, not into the demo that is cleared some day. */

@@ -38,7 +38,7 @@ function driverOn(disk: Disk): LocalForageDriver {
   const driver: LocalForageDriver = {
     _driver: DRIVER,
     _support: typeof indexedDB !== 'undefined',
-    _initStorage: begin as LocalForageDriver['_initStorage'],
+    _initStorage: begin,
     async getItem<T>(key: string) {
       const value = await disk.read<unknown>(of(this), (s) => s.get(key) as IDBRequest<unknown>);
       return (value ?? null) as T | null;
