@@ -27,10 +27,8 @@ export function storesOn(
   };
 }
 
-/** Waited for by localForage, whatever its type says. */
-function begin(this: Instance, { storeName }: LocalForageOptions): Promise<void> {
+function begin(this: Instance, { storeName }: LocalForageOptions): void {
   this.storeName = storeName!;
-  return Promise.resolve();
 }
 
 function driverOn(disk: Disk): LocalForageDriver {
