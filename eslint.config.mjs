@@ -2,6 +2,7 @@ import eslint from '@eslint/js';
 import angular from 'angular-eslint';
 import prettier from 'eslint-config-prettier';
 import tseslint from 'typescript-eslint';
+import { noProse } from './scripts/no-prose.mjs';
 
 export default tseslint.config(
   { ignores: ['dist/', 'node_modules/', '.angular/', 'test-results/', 'playwright-report/'] },
@@ -44,6 +45,13 @@ export default tseslint.config(
     // Inside the page, tests lay hands on what the browser owns.
     files: ['e2e/**/*.ts'],
     rules: { '@typescript-eslint/unbound-method': 'off' },
+  },
+  {
+    // Sentences are made in words/.
+    files: ['core/src/**/*.ts'],
+    ignores: ['**/*.spec.ts', 'core/src/testing/**'],
+    plugins: { hypogeon: { rules: { 'no-prose': noProse } } },
+    rules: { 'hypogeon/no-prose': 'error' },
   },
   {
     // The core has no clock and no randomness of its own.

@@ -4,6 +4,7 @@ import type { TaskAhead } from '@hypogeon/core/round';
 import { askText, ended, leaveText, reasonText, sureText } from './care';
 import type { Speech } from './speech';
 import { TASK_NAME } from './tasks';
+import { noticeReason, noticeSure, noticeTitle } from './notices';
 
 /** A task of the coming weeks as a calendar keeps it. */
 export interface CalendarText {
@@ -20,8 +21,9 @@ export function calendarText(state: State, task: TaskAhead, speech: Speech): Cal
   const then: Speech = { ...speech, today: from };
   switch (is.kind) {
     case 'notice': {
-      const { title, reason, sure } = is.notice;
-      return { uid, from, to, title, text: `${reason} (${sure})` };
+      const { notice } = is;
+      const text = `${noticeReason(notice)} (${noticeSure(notice)})`;
+      return { uid, from, to, title: noticeTitle(notice), text };
     }
     case 'leave':
       return {

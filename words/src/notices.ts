@@ -23,7 +23,7 @@ function line(kind: Notice['kind'], items: readonly Notice[], speech: Speech): N
   const soonest = items.reduce((day, n) => (n.day < day ? n.day : day), first.day);
   const near = nearDay(soonest, speech);
   if (items.length === 1)
-    return { kind, items, title: first.title, says: `${near}. ${first.reason}` };
+    return { kind, items, title: noticeTitle(first), says: `${near}. ${noticeReason(first)}` };
   switch (kind) {
     case 'season': {
       const title = counted(items.length, NOUN.mother);
@@ -40,3 +40,52 @@ function line(kind: Notice['kind'], items: readonly Notice[], speech: Speech): N
       return { kind, items, title: `${items.length} orders to make ready`, says: `from ${near}` };
   }
 }
+
+/** What one notice is about, in a few words. */
+export function noticeTitle(notice: Notice): string {
+  switch (notice.kind) {
+    case 'frost':
+      return `Frost may come: ${notice.place ?? 'a plain room'}`;
+    case 'order':
+      return `${notice.who ?? 'An order'}: ${notice.late ? 'late' : 'make ready'}`;
+    case 'season':
+      return `${notice.name}: her season ends`;
+  }
+}
+
+/** Why it is said, and what to do. */
+export function noticeReason(notice: Notice): string {
+  switch (notice.kind) {
+    case 'frost':
+      return `${notice.batches === 1 ? 'One batch stands' : `${notice.batches} batches stand`} there. Bring them in or cover them, and hold the can.`;
+    case 'order': {
+      const { count, ready, growing, short } = notice;
+      if (short + growing === 0) return `All ${count} are ready and set aside.`;
+      const parts = [
+        `${ready} ready`,
+        ...(growing > 0 ? [`${growing} without roots as yet`] : []),
+        ...(short > 0 ? [`${short} short`] : []),
+      ];
+      return `Of ${count}: ${parts.join(', ')}.`;
+    }
+    case 'season':
+      return 'Cut now or wait for the next: roots should stand before she rests.';
+  }
+}
+
+/** What it rests on. */
+export function noticeSure(notice: Notice): string {
+  switch (notice.kind) {
+    case 'order':
+      return 'by the order';
+    case 'frost':
+    case 'season':
+      return SURE[notice.by];
+  }
+}
+
+const SURE = {
+  reading: 'by its last reading',
+  year: 'by the usual year of the place',
+  air: 'by the usual air of the place',
+} as const;

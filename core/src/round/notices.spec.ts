@@ -37,9 +37,7 @@ describe('notices', () => {
       rh: 0.8,
       minC: 0,
     });
-    expect(noticesOn(state, d(4))).toMatchObject([
-      { kind: 'frost', day: d(4), sure: 'by its last reading' },
-    ]);
+    expect(noticesOn(state, d(4))).toMatchObject([{ kind: 'frost', day: d(4), by: 'reading' }]);
   });
 
   it('tell an order ten days before it is due, with what is short', () => {
@@ -52,7 +50,7 @@ describe('notices', () => {
     const state = stateOf(...batch(), rooted(d(20)), order([{ batch: 'b1', count: 8 }]));
     expect(noticesOn(state, d(29)).filter((n) => n.kind === 'order')).toEqual([]);
     expect(noticesOn(state, d(30))).toMatchObject([
-      { kind: 'order', day: d(40), reason: 'Of 12: 8 ready, 4 short.' },
+      { kind: 'order', day: d(40), count: 12, ready: 8, growing: 0, short: 4 },
     ]);
   });
 

@@ -6,18 +6,43 @@ import { spaceOn, type Space, type State } from '../journal';
 
 import { sparing } from '../faults';
 
-/** Something a day asks that concerns no single batch. */
-export interface Notice {
+/** Something a day asks that concerns no single batch; words/ says it. */
+export type Notice = Frost | OrderDue | SeasonEnds;
+
+interface About {
   /** Stable from day to day and from export to export. */
   readonly id: string;
-  readonly kind: 'frost' | 'season' | 'order';
-  readonly title: string;
-  readonly reason: string;
-  readonly sure: string;
   /** The day it is about. */
   readonly day: Day;
   /** The space, mother or order it is about. */
   readonly about: string;
+}
+
+interface Frost extends About {
+  readonly kind: 'frost';
+  /** Name of the place; null where it has none. */
+  readonly place: string | null;
+  /** Batches that stand there. */
+  readonly batches: number;
+  readonly by: 'reading' | 'year';
+}
+
+interface OrderDue extends About {
+  readonly kind: 'order';
+  readonly who: string | null;
+  readonly late: boolean;
+  readonly count: number;
+  readonly ready: number;
+  /** Set aside, and without roots as yet. */
+  readonly growing: number;
+  readonly short: number;
+}
+
+interface SeasonEnds extends About {
+  readonly kind: 'season';
+  /** The mother's name, or the plant's. */
+  readonly name: string;
+  readonly by: 'year' | 'air';
 }
 
 /** Nights ahead that are looked at for frost: what a reading and a usual year can bear. */
@@ -43,14 +68,13 @@ function frosts(state: State, today: Day): readonly Notice[] {
       const day = addDays(today, n);
       const air = growingDay(state, id, day);
       if (!air.frost) continue;
-      const name = state.spaces.get(id)?.name ?? 'a plain room';
       return [
         {
           id: `frost-${id}`,
           kind: 'frost' as const,
-          title: `Frost may come: ${name}`,
-          reason: `${batches === 1 ? 'One batch stands' : `${batches} batches stand`} there. Bring them in or cover them, and hold the can.`,
-          sure: air.from === 'reading' ? 'by its last reading' : 'by the usual year of the place',
+          place: state.spaces.get(id)?.name ?? null,
+          batches,
+          by: air.from === 'reading' ? ('reading' as const) : ('year' as const),
           day,
           about: id,
         },
@@ -70,18 +94,12 @@ function orders(state: State, today: Day): readonly Notice[] {
       {
         id: `order-${order.id}`,
         kind: 'order' as const,
-        title: `${order.who ?? 'An order'}: ${days < 0 ? 'late' : 'make ready'}`,
-        reason:
-          short + growing > 0
-            ? `Of ${order.count ?? 0}: ${[
-                `${ready} ready`,
-                growing > 0 ? `${growing} without roots as yet` : '',
-                short > 0 ? `${short} short` : '',
-              ]
-                .filter(Boolean)
-                .join(', ')}.`
-            : `All ${order.count ?? 0} are ready and set aside.`,
-        sure: 'by the order',
+        who: order.who ?? null,
+        late: days < 0,
+        count: order.count ?? 0,
+        ready,
+        growing,
+        short,
         day: order.by,
         about: order.id,
       },
@@ -100,9 +118,8 @@ function seasons(state: State, today: Day): readonly Notice[] {
       {
         id: `season-${mother.id}`,
         kind: 'season' as const,
-        title: `${mother.name ?? plant.name}: her season ends`,
-        reason: 'Cut now or wait for the next: roots should stand before she rests.',
-        sure: space.monthly ? 'by the usual year of the place' : 'by the usual air of the place',
+        name: mother.name ?? plant.name,
+        by: space.monthly ? ('year' as const) : ('air' as const),
         day: closes,
         about: mother.id,
       },

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { RouterLink } from '@angular/router';
 import type { MotherAsk } from '@hypogeon/core/care';
 import type { Notice, Round } from '@hypogeon/core/round';
-import { counted, MOTHER_DONE, noticeLines, NOUN } from '@hypogeon/words';
+import { counted, MOTHER_DONE, noticeLines, noticeTitle, NOUN } from '@hypogeon/words';
 import { MatButton } from '@angular/material/button';
 import { Actions } from '../data/actions';
 import { Words } from '../data/words';
@@ -36,7 +36,7 @@ import { Words } from '../data/words';
             @for (n of group.items; track n.id) {
               <li class="flex flex-wrap items-center gap-y-0 gap-x-2.5">
                 <a class="inline-flex items-center min-h-11" [routerLink]="link(n)">{{
-                  n.title
+                  title(n)
                 }}</a>
                 <span class="quiet text-base">{{ words.near(n.day) }}</span>
               </li>
@@ -123,6 +123,7 @@ export class DayNotices {
   readonly waterSlow = input(false);
 
   protected readonly done = MOTHER_DONE;
+  protected readonly title = noticeTitle;
   protected readonly mothers = computed(
     () =>
       `${counted(new Set(this.round().mothers.map((m) => m.mother.id)).size, NOUN.mother)} to see to`,
