@@ -32,11 +32,16 @@ describe('the one writer', () => {
 
   it('does what differs, and the same again later', async () => {
     const { page, actions } = await open();
+    jest.useFakeTimers();
     await Promise.all([actions.record(add('Blue'), ''), actions.record(add('Green'), '')]);
     expect(page.journal.state().mothers.size).toBe(2);
-    await new Promise((resolve) => setTimeout(resolve, 750));
+    await jest.advanceTimersByTimeAsync(650);
+    await actions.record(add('Blue'), '');
+    expect(page.journal.state().mothers.size).toBe(2);
+    await jest.advanceTimersByTimeAsync(100);
     await actions.record(add('Blue'), '');
     expect(page.journal.state().mothers.size).toBe(3);
+    jest.useRealTimers();
   });
 
   it('says saved when it is, with undo, and nothing but the reason when it is not taken', async () => {

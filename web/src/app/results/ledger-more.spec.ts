@@ -33,6 +33,10 @@ describe('ways compared', () => {
     async (by) => {
       const page = await mount(ComparePage);
       await page.fill('By', by);
+      // Two groups with their shares, or the sentence that there are none: never an empty page.
+      expect(page.text).toMatch(
+        /: \d+ of \d+ rooted, \d+–\d+ %; .*: \d+ of \d+ rooted|Two groups with counted batches/,
+      );
       expect(page.root.innerHTML).not.toMatch(/NaN|Infinity|undefined/);
     },
   );
