@@ -11,7 +11,7 @@ import {
   type Tray,
 } from '../journal';
 
-import { sparing } from '../faults';
+import { settleAll } from '../faults';
 import { batchCode, batchTitle, plantOf } from './plant';
 import { TROUBLE_NAME, troublesOf, type Trouble } from './trouble';
 
@@ -57,7 +57,7 @@ const kept = memoAround<Batch, BenchLine>();
 
 /** All lines of the bench, in the order of the journal. */
 export function benchLines(state: State, today: Day): readonly BenchLine[] {
-  return sparing(state.batches.values(), (batch) => lineOf(state, batch, today)).results;
+  return settleAll(state.batches.values(), (batch) => lineOf(state, batch, today)).results;
 }
 
 function lineOf(state: State, batch: Batch, today: Day): BenchLine {

@@ -15,7 +15,7 @@ import { plantOf } from './plant';
 import { teaches } from './teaches';
 import { woundInput } from './wound-input';
 
-import { sparing } from '../faults';
+import { settleAll } from '../faults';
 
 /** What looks at wounds have taught of this bench. */
 export interface PaceLearned extends BenchPace {
@@ -80,7 +80,7 @@ function gatherEvidence(state: State): Evidence {
   const of = new Map<string, BenchEvidence>();
   let total = NO_EVIDENCE;
   let looks = 0;
-  const looked = sparing(state.batches.values(), (batch) => {
+  const looked = settleAll(state.batches.values(), (batch) => {
     const is =
       batch.woundChecks.length > 0 && teaches(state, batch) ? evidenceOf(state, batch) : null;
     return is ? [{ batch, is }] : [];

@@ -1,6 +1,6 @@
 import { timeOf, type Taxon } from '../botany';
 import { addDays, daysBetween, type Day } from '../days';
-import { sparing } from '../faults';
+import { settleAll } from '../faults';
 import { spaceOn, type Batch, type State } from '../journal';
 import { memo, memoAround, memoBy, memoOnce, togetherOf } from '../memo';
 import {
@@ -21,7 +21,7 @@ import { teaches } from './teaches';
  */
 
 /** What a batch has told. */
-export interface Told extends PaceEvidence {
+export interface RootEvidence extends PaceEvidence {
   readonly taxon: string;
   /** Cuttings whose roots (or pups) were seen. */
   readonly count: number;
@@ -29,22 +29,22 @@ export interface Told extends PaceEvidence {
   readonly vector: PaceVector;
 }
 
-interface ToldOfTaxon {
-  readonly told: readonly Told[];
+interface TaxonEvidence {
+  readonly told: readonly RootEvidence[];
   readonly sum: PaceVector;
 }
 
 /** What batches of a genus and way have told: all of it, and of every plant. */
-export interface ToldOfGenus {
-  readonly all: readonly Told[];
+export interface GenusEvidence {
+  readonly all: readonly RootEvidence[];
   readonly sum: PaceVector;
-  readonly own: ReadonlyMap<string, ToldOfTaxon>;
+  readonly own: ReadonlyMap<string, TaxonEvidence>;
 }
 
-const gathered = memoBy<State['batches'], ReadonlyMap<string, ToldOfGenus>>(1);
+const gathered = memoBy<State['batches'], ReadonlyMap<string, GenusEvidence>>(1);
 
 /** What batches that were looked at have told, by genus and way. */
-export function toldIn(state: State): ReadonlyMap<string, ToldOfGenus> {
+export function toldIn(state: State): ReadonlyMap<string, GenusEvidence> {
   return gathered(state.batches, '', () => {
     const world = worldIn(state);
     const groups = grouped(state, (batch) => toldBy(state, batch, world));
@@ -58,14 +58,17 @@ export function genusOf(state: State, taxon: string): string {
 }
 const genus = memo((taxon: Taxon): string => taxon.name.split(' ')[0]!);
 
-function grouped(state: State, tell: (batch: Batch) => Told): ReadonlyMap<string, readonly Told[]> {
-  const settled = sparing(state.batches.values(), (batch) =>
+function grouped(
+  state: State,
+  tell: (batch: Batch) => RootEvidence,
+): ReadonlyMap<string, readonly RootEvidence[]> {
+  const settled = settleAll(state.batches.values(), (batch) =>
     // One that still waits teaches too: what it has seen, and that the rest had none by then.
     batch.lastLook !== null && teaches(state, batch) && figuresOf(state, batch)
       ? { batch, told: tell(batch) }
       : null,
   );
-  const groups = new Map<string, Told[]>();
+  const groups = new Map<string, RootEvidence[]>();
   for (const is of settled.results) {
     if (!is || is.told.count === 0) continue;
     const key = `${genusOf(state, is.batch.taxon)}/${is.batch.method}`;
@@ -77,10 +80,10 @@ function grouped(state: State, tell: (batch: Batch) => Told): ReadonlyMap<string
 }
 
 /** The group of a genus from before, where its batches tell the very same. */
-function ofGenus(key: string, all: readonly Told[]): ToldOfGenus {
+function ofGenus(key: string, all: readonly RootEvidence[]): GenusEvidence {
   const before = latest.get(key);
   if (before && same(before.all, all)) return before;
-  const byTaxon = new Map<string, Told[]>();
+  const byTaxon = new Map<string, RootEvidence[]>();
   for (const told of all) {
     const own = byTaxon.get(told.taxon);
     if (own) own.push(told);
@@ -92,13 +95,13 @@ function ofGenus(key: string, all: readonly Told[]): ToldOfGenus {
   return remember(key, all, own);
 }
 
-const latest = new Map<string, ToldOfGenus>();
+const latest = new Map<string, GenusEvidence>();
 
 function remember(
   key: string,
-  all: readonly Told[],
-  own: ReadonlyMap<string, ToldOfTaxon>,
-): ToldOfGenus {
+  all: readonly RootEvidence[],
+  own: ReadonlyMap<string, TaxonEvidence>,
+): GenusEvidence {
   const sum = sumOf([...own.values()].map((o) => ({ vector: o.sum, weight: 1 })));
   const group = { all, own, sum };
   latest.set(key, group);
@@ -106,7 +109,7 @@ function remember(
 }
 
 /** The sum from before, with what is told anew and without what is told no longer. */
-function ofTaxon(told: readonly Told[], before: ToldOfTaxon | undefined): ToldOfTaxon {
+function ofTaxon(told: readonly RootEvidence[], before: TaxonEvidence | undefined): TaxonEvidence {
   if (before && same(before.told, told)) return before;
   const then = new Set(before?.told);
   const now = new Set(told);
@@ -122,7 +125,7 @@ function ofTaxon(told: readonly Told[], before: ToldOfTaxon | undefined): ToldOf
   return { told, sum };
 }
 
-const same = (a: readonly Told[], b: readonly Told[]): boolean =>
+const same = (a: readonly RootEvidence[], b: readonly RootEvidence[]): boolean =>
   a.length === b.length && a.every((t, i) => t === b[i]);
 
 /** All beside a batch that its evidence may hang on, as one object. */
@@ -133,13 +136,13 @@ const worldIn = (state: State): object =>
   ]);
 const worldOf = togetherOf();
 
-const quick = new WeakMap<Batch, { readonly world: object; readonly told: Told }>();
-const kept = memoAround<Batch, Told>();
+const quick = new WeakMap<Batch, { readonly world: object; readonly told: RootEvidence }>();
+const kept = memoAround<Batch, RootEvidence>();
 /** What the batches told last, by their id: a drink makes a batch another object that tells the very same. */
-const lately = new Map<string, Told>();
+const lately = new Map<string, RootEvidence>();
 
 /** What a batch has told, the same object while neither it nor anything around it changed. */
-function toldBy(state: State, batch: Batch, world: object): Told {
+function toldBy(state: State, batch: Batch, world: object): RootEvidence {
   const before = quick.get(batch);
   if (before?.world === world) return before.told;
   const told = kept(batch, around(state, batch), () => ask(state, batch));
@@ -157,7 +160,7 @@ function around(state: State, batch: Batch): readonly unknown[] {
   ];
 }
 
-function ask(state: State, batch: Batch): Told {
+function ask(state: State, batch: Batch): RootEvidence {
   const { taxon } = plantOf(state, batch.taxon)!;
   const figures = figuresOf(state, batch)!;
   const evidence = {
@@ -169,9 +172,9 @@ function ask(state: State, batch: Batch): Told {
   return tell(batch, evidence);
 }
 
-function tell(batch: Batch, evidence: PaceEvidence): Told {
+function tell(batch: Batch, evidence: PaceEvidence): RootEvidence {
   const vector = memoOnce(() => paceVector(evidence));
-  const told: Told = {
+  const told: RootEvidence = {
     ...evidence,
     taxon: batch.taxon,
     count: evidence.seen.reduce((n, s) => n + s.count, 0),
@@ -280,7 +283,7 @@ export function recallRoots(state: State, packed: PackedRoots): void {
   }
   const sums = new Map(packed.sums.map(([key, taxon, sum]) => [`${key}/${taxon}`, sum]));
   for (const [key, all] of grouped(state, (batch) => toldBy(state, batch, world))) {
-    const byTaxon = new Map<string, Told[]>();
+    const byTaxon = new Map<string, RootEvidence[]>();
     for (const told of all) byTaxon.set(told.taxon, [...(byTaxon.get(told.taxon) ?? []), told]);
     const own = [...byTaxon].map(([taxon, told]) => {
       const sum = sums.get(`${key}/${taxon}`);

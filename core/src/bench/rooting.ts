@@ -2,7 +2,7 @@ import { timeOf, type TaxonMethod } from '../botany';
 import type { State } from '../journal';
 import { memoBy } from '../memo';
 import { PACE_SD, paceFrom, paceVector, sumOf } from './pace-evidence';
-import { genusOf, toldIn, type Told, type ToldOfGenus } from './root-evidence';
+import { genusOf, toldIn, type RootEvidence, type GenusEvidence } from './root-evidence';
 
 /** What other plants of the genus weigh against the plant's own records. Working assumption; 0.1–0.5. */
 export const GENUS_WEIGHT = 0.3;
@@ -25,7 +25,7 @@ export function rootingPace(state: State, taxon: string, way: TaxonMethod): Root
   return learned(told, taxon, () => new Map()).get(way) ?? learn(told, taxon, way);
 }
 
-function learn(told: ToldOfGenus, taxon: string, way: TaxonMethod): RootingPace {
+function learn(told: GenusEvidence, taxon: string, way: TaxonMethod): RootingPace {
   const time = timeOf(way);
   const own = told.own.get(taxon);
   // Its own batches are measured by the window that is asked for, which may be a planned one.
@@ -39,7 +39,7 @@ function learn(told: ToldOfGenus, taxon: string, way: TaxonMethod): RootingPace 
     { vector: told.sum, weight: GENUS_WEIGHT },
     ...(own ? [{ vector: own.sum, weight: -GENUS_WEIGHT }] : []),
   ]);
-  const counted = (all: readonly Told[]): number => all.reduce((n, t) => n + t.count, 0);
+  const counted = (all: readonly RootEvidence[]): number => all.reduce((n, t) => n + t.count, 0);
   const count = { own: counted(own?.told ?? []), genus: 0 };
   count.genus = counted(told.all) - count.own;
   const pace = { ...paceFrom(sum), ...count };
@@ -48,7 +48,7 @@ function learn(told: ToldOfGenus, taxon: string, way: TaxonMethod): RootingPace 
 }
 
 /** Paces of the plants of a genus, as long as its batches tell the same. */
-const learned = memoBy<ToldOfGenus, Map<TaxonMethod, RootingPace>>(500);
+const learned = memoBy<GenusEvidence, Map<TaxonMethod, RootingPace>>(500);
 const UNTOLD: RootingPace = {
   factor: 1,
   low: Math.exp(-1.2816 * PACE_SD),

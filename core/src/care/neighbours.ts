@@ -1,6 +1,6 @@
 import { daysBetween, type Day } from '../days';
 import type { Batch, State } from '../journal';
-import { sparing } from '../faults';
+import { settleAll } from '../faults';
 import { memo, memoBy } from '../memo';
 import { HELD_DAYS, NEIGHBOUR_DAYS } from './rhythm';
 
@@ -54,7 +54,7 @@ const gathered = memoBy<State['batches'], Rotted>(1);
 function rottedIn({ batches }: State): Rotted {
   return gathered(batches, '', () => {
     // A batch that cannot be read costs itself a sentence where it is asked, and none of its neighbours.
-    const seen = sparing(batches.values(), (batch) => {
+    const seen = settleAll(batches.values(), (batch) => {
       const day = rotSeen(batch);
       return day === null ? [] : [{ batch, day }];
     });

@@ -1,1 +1,1 @@
-export * from './sparing';
+export * from './settle-all';

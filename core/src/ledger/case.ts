@@ -8,7 +8,7 @@ import { batchCost, type BatchCost } from './batch-cost';
 import { GROUPINGS, groupOf, type Grouping } from './grouping';
 import { fateRows } from './rows';
 
-import { sparing } from '../faults';
+import { settleAll } from '../faults';
 
 /**
  * One batch as the ledger sees it: plain data without the state around it, so that the sums can be done in a
@@ -60,7 +60,7 @@ export function ledgerCases(
   state: State,
   batches: Iterable<Batch> = state.batches.values(),
 ): readonly LedgerCase[] {
-  return sparing(batches, (batch) => ledgerCase(state, batch) ?? [])
+  return settleAll(batches, (batch) => ledgerCase(state, batch) ?? [])
     .results.flat()
     .sort((a, b) => (a.cutOn < b.cutOn ? 1 : a.cutOn > b.cutOn ? -1 : 0));
 }

@@ -1,6 +1,6 @@
 import { figuresOf, teaches, wateredEarly } from '../bench';
 import { daysBetween } from '../days';
-import { sparing } from '../faults';
+import { settleAll } from '../faults';
 import type { Batch, State } from '../journal';
 import { memoAround } from '../memo';
 import { BATCH_CORRELATION } from '../plan';
@@ -79,7 +79,7 @@ export const rotBatches = (state: State): readonly Batch[] =>
 export const rotCases = (
   state: State,
   batches: readonly Batch[] = rotBatches(state),
-): readonly RotCase[] => sparing(batches, (batch) => rotCase(state, batch) ?? []).results.flat();
+): readonly RotCase[] => settleAll(batches, (batch) => rotCase(state, batch) ?? []).results.flat();
 
 /** What a batch tells; null where it had no wound, or pot, mix or way are not told. */
 export function rotCase(state: State, batch: Batch): RotCase | null {

@@ -1,6 +1,6 @@
 import { careOf, type Ask, type Leave } from '../care';
 import { addDays, type Day } from '../days';
-import { sparing } from '../faults';
+import { settleAll } from '../faults';
 import type { Batch, State } from '../journal';
 import { noticesOn, type Notice } from './notices';
 import type { Verdicts } from './round';
@@ -30,7 +30,7 @@ export function tasksAhead(
   today: Day,
   verdicts: Verdicts = new Map(),
 ): readonly TaskAhead[] {
-  const tasks = sparing(state.batches.values(), (b) =>
+  const tasks = settleAll(state.batches.values(), (b) =>
     batchTasks(state, b, today, verdicts),
   ).results.flat();
   const notices = noticesOn(state, today).map((notice): TaskAhead => ({

@@ -4,7 +4,7 @@ import { addDays, daysBetween, type Day } from '../days';
 import { shortfall } from '../order';
 import { spaceOn, type Space, type State } from '../journal';
 
-import { sparing } from '../faults';
+import { settleAll } from '../faults';
 
 /** Something a day asks that concerns no single batch; words/ says it. */
 export type Notice = Frost | OrderDue | SeasonEnds;
@@ -53,7 +53,7 @@ const SEASON_AHEAD = 28;
 const ORDER_AHEAD = 10;
 
 export function noticesOn(state: State, today: Day): readonly Notice[] {
-  return sparing([frosts, orders, seasons], (ask) => ask(state, today)).results.flat();
+  return settleAll([frosts, orders, seasons], (ask) => ask(state, today)).results.flat();
 }
 
 function frosts(state: State, today: Day): readonly Notice[] {
@@ -63,7 +63,7 @@ function frosts(state: State, today: Day): readonly Notice[] {
     const space = spaceOn(batch, today, batch.stuck !== null);
     stand.set(space, (stand.get(space) ?? 0) + 1);
   }
-  return sparing(stand, ([id, batches]) => {
+  return settleAll(stand, ([id, batches]) => {
     for (let n = 0; n < FROST_AHEAD; n++) {
       const day = addDays(today, n);
       const air = growingDay(state, id, day);
@@ -85,7 +85,7 @@ function frosts(state: State, today: Day): readonly Notice[] {
 }
 
 function orders(state: State, today: Day): readonly Notice[] {
-  return sparing(state.orders.values(), (order) => {
+  return settleAll(state.orders.values(), (order) => {
     if (order.doneOn !== undefined || order.calledOff !== undefined || !order.by) return [];
     const days = daysBetween(today, order.by);
     if (days > ORDER_AHEAD) return [];
@@ -108,7 +108,7 @@ function orders(state: State, today: Day): readonly Notice[] {
 }
 
 function seasons(state: State, today: Day): readonly Notice[] {
-  return sparing(state.mothers.values(), (mother) => {
+  return settleAll(state.mothers.values(), (mother) => {
     const plant = mother.taxon === undefined ? null : plantOf(state, mother.taxon);
     const space = mother.space === undefined ? undefined : state.spaces.get(mother.space);
     if (!plant || !space) return [];

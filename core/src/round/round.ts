@@ -10,7 +10,7 @@ import {
   type MotherAsk,
 } from '../care';
 import type { Day } from '../days';
-import { sparing, type Broken } from '../faults';
+import { settleAll, type Broken } from '../faults';
 import type { Batch, State } from '../journal';
 import { judge, type WaterVerdict } from '../water';
 import { noticesOn, type Notice } from './notices';
@@ -34,7 +34,7 @@ export interface Round {
 /** The verdicts on all batches whose pot and mix are told. */
 export function verdictsOn(state: State, today: Day): Verdicts {
   const drying = spaceDrying(state);
-  const { results } = sparing(state.batches.values(), (b) => {
+  const { results } = settleAll(state.batches.values(), (b) => {
     const given = waterCaseOf(state, b, today, undefined, drying);
     return given ? [judge(given)] : [];
   });
@@ -43,11 +43,11 @@ export function verdictsOn(state: State, today: Day): Verdicts {
 
 /** The care of every batch, by band: what to leave alone, to look at, to do. */
 export function roundOn(state: State, today: Day, verdicts: Verdicts = new Map()): Round {
-  const { results, broken } = sparing(state.batches.values(), (b) =>
+  const { results, broken } = settleAll(state.batches.values(), (b) =>
     careOf(state, b, today, verdicts.get(b.id)),
   );
   const asks = results.flatMap((c) => c.asks);
-  const mothers = sparing(state.mothers.values(), (m) => motherCareOf(state, m, today).asks);
+  const mothers = settleAll(state.mothers.values(), (m) => motherCareOf(state, m, today).asks);
   return {
     leave: results.flatMap((c) => hardest(c.leave)).sort(byRank),
     look: asks.filter((a): a is Look => a.band === 'look').sort(latestFirst),

@@ -10,7 +10,7 @@ import {
   type WeatherMapping,
 } from '@hypogeon/core/formats';
 import { Actions } from '../data/actions';
-import { Errand } from '../data/errand';
+import { AsyncTask } from '../data/async-task';
 import { FILES_WORKER } from '../data/workers';
 import { Journal, type Draft } from '../data/journal';
 import { Words } from '../data/words';
@@ -55,7 +55,7 @@ const MOST_BYTES = 40_000_000;
         <button matButton="text" (click)="sample()">Try the open Seattle weather table</button>
       </div>
       <div aria-live="polite">
-        @if (errand.under()) {
+        @if (task.under()) {
           <p class="quiet">
             Reading {{ name() }} …
             <button type="button" matButton="text" (click)="stop()">Stop</button>
@@ -207,7 +207,7 @@ const MOST_BYTES = 40_000_000;
 })
 export class WeatherImport {
   private readonly worker = inject(FILES_WORKER);
-  protected readonly errand = new Errand();
+  protected readonly task = new AsyncTask();
   private readonly journal = inject(Journal);
   private readonly actions = inject(Actions);
   protected readonly words = inject(Words);
@@ -334,10 +334,10 @@ export class WeatherImport {
 
   private async look(text: string, mapping: WeatherMapping | null): Promise<void> {
     this.text.set(text);
-    const read = await this.errand.run('Reading', () =>
+    const read = await this.task.run('Reading', () =>
       this.worker.ask((w) => w.weather(text, mapping)),
     );
-    if (read === undefined) return this.problem.set(this.errand.problem());
+    if (read === undefined) return this.problem.set(this.task.problem());
     this.read.set(read);
     if (!read.ok) this.problem.set(read.problem);
   }

@@ -68,7 +68,7 @@ export class Journal {
   private device = '';
   private persistAsked = false;
   /** The book could not be opened: what is recorded lives in this tab only, until it can. */
-  private stranded = false;
+  private storageUnavailable = false;
   /** The grower has said that this device's clock is right. */
   private sureOfClock = false;
 
@@ -119,7 +119,7 @@ export class Journal {
       await this.noticeLoss();
     } catch (error) {
       // A browser that refuses all storage can still be used, and the file be saved by hand.
-      this.stranded = true;
+      this.storageUnavailable = true;
       this.writer.into(this.book(), refusingStore(error));
       this.device ||= freshId();
       const { length: unsaved } = this.writer.unsavedOf(this.book());
@@ -145,7 +145,7 @@ export class Journal {
     let last = this.state().lastStamp;
     const entries: Entry[] = [];
     for (const draft of drafts) {
-      const read = this.atTheDoor(draft, last);
+      const read = this.validateDraft(draft, last);
       if (typeof read === 'string')
         return { entries: [], saved: Promise.resolve(false), refused: read };
       last = read.at;
@@ -216,7 +216,7 @@ export class Journal {
 
   /** Tries again what the store refused: to save, or to open at all. */
   async retry(): Promise<boolean> {
-    if (!this.stranded) return this.writer.save([]);
+    if (!this.storageUnavailable) return this.writer.save([]);
     this.saving.set({ is: 'opening', slow: false });
     await this.open();
     return this.saving().is === 'saved';
@@ -238,7 +238,7 @@ export class Journal {
     const { worker, build } = this;
     const opened = await openFrom({ lying, kept, snapshots, worker, build });
     this.ownBegun.set(!ownIsEmpty || this.writer.unsavedOf('own').length > 0);
-    this.stranded = false;
+    this.storageUnavailable = false;
     this.writer.into(book, chunks);
     this.book.set(book);
     this.setAside.set(opened.setAside);
@@ -266,7 +266,7 @@ export class Journal {
 
   /** The browser's store was emptied while this tab had the journal open: it is written again from memory. */
   private async writeAgain(): Promise<void> {
-    if (this.stranded || this.saving().is === 'opening') return;
+    if (this.storageUnavailable || this.saving().is === 'opening') return;
     await this.stores.device.setItem('id', this.device);
     await this.stores.device.setItem('book', this.book());
     const missing = await this.writer.restore(this.state());
@@ -275,7 +275,7 @@ export class Journal {
   }
 
   /** A draft as an entry that any reader of ours takes, or a sentence that says why it is none. */
-  private atTheDoor(draft: Draft, last: string | null): Entry | string {
+  private validateDraft(draft: Draft, last: string | null): Entry | string {
     let plain: unknown;
     try {
       // As a file would hold it: what has no place there has none in the state.

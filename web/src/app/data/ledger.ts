@@ -1,6 +1,6 @@
 import { inject, Injectable, signal, type Signal } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
-import { reasonOf, sparing } from '@hypogeon/core/faults';
+import { reasonOf, settleAll } from '@hypogeon/core/faults';
 import type { State } from '@hypogeon/core/journal';
 import { ledgerCase, type LedgerCase, type LedgerDesk } from '@hypogeon/core/ledger';
 import type { Remote } from 'comlink';
@@ -69,7 +69,7 @@ export class Ledger {
           const until = performance.now() + SLICE_MS;
           const part: LedgerCase[] = [];
           while (at < batches.length && performance.now() < until) {
-            const [one] = sparing([batches[at++]!], (b) => ledgerCase(state, b)).results;
+            const [one] = settleAll([batches[at++]!], (b) => ledgerCase(state, b)).results;
             if (one) part.push(one);
           }
           await desk.ask((d) => d.add(part));

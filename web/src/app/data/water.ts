@@ -2,7 +2,7 @@ import { computed, inject, Injectable, InjectionToken, signal } from '@angular/c
 import { toSignal } from '@angular/core/rxjs-interop';
 import { paceOf, spaceDrying, waterCaseOf } from '@hypogeon/core/bench';
 import type { Day } from '@hypogeon/core/days';
-import { reasonOf, sparing } from '@hypogeon/core/faults';
+import { reasonOf, settleAll } from '@hypogeon/core/faults';
 import type { Batch, State } from '@hypogeon/core/journal';
 import type { Verdicts } from '@hypogeon/core/round';
 import type { WaterCase, WaterVerdict } from '@hypogeon/core/water';
@@ -88,7 +88,7 @@ export class Water {
         if (kept.verdict) known.set(batch.id, kept.verdict);
         continue;
       }
-      const [given] = sparing([batch], (b) =>
+      const [given] = settleAll([batch], (b) =>
         waterCaseOf(state, b, today, undefined, drying),
       ).results;
       if (given) cases.push({ batch, given });

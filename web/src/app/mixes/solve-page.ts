@@ -15,7 +15,7 @@ import {
 } from '@hypogeon/core/media';
 import { BENCH_WORKER } from '../data/workers';
 import { Drafts } from '../data/drafts';
-import { Errand } from '../data/errand';
+import { AsyncTask } from '../data/async-task';
 import { shapeOf, textsSchema } from '../data/draft-shape';
 import { Journal } from '../data/journal';
 import { Words } from '../data/words';
@@ -146,12 +146,12 @@ const NAME: Readonly<Record<TargetName, string>> = {
               <mat-option value="cheapest">the cheapest</mat-option>
             </mat-select>
           </hy-field>
-          <button matButton="filled" type="submit" [disabled]="errand.under() !== ''">
-            {{ errand.under() ? 'Working …' : 'Solve' }}
+          <button matButton="filled" type="submit" [disabled]="task.under() !== ''">
+            {{ task.under() ? 'Working …' : 'Solve' }}
           </button>
         </div>
-        @if (errand.problem()) {
-          <p class="problem" role="alert">{{ errand.problem() }}</p>
+        @if (task.problem()) {
+          <p class="problem" role="alert">{{ task.problem() }}</p>
         }
         <fieldset>
           <legend>From</legend>
@@ -273,7 +273,7 @@ export class SolvePage {
   ];
   private readonly journal = inject(Journal);
   private readonly worker = inject(BENCH_WORKER);
-  protected readonly errand = new Errand();
+  protected readonly task = new AsyncTask();
   protected readonly desk = inject(MixDesk);
   protected readonly words = inject(Words);
   protected readonly targets = TARGETS;
@@ -365,7 +365,7 @@ export class SolvePage {
         shedOnly && stock !== undefined ? { ...c, litres: stock } : c,
       );
     const wish = { choices, targets: this.asked(), container, litres, aim, from };
-    const mix = await this.errand.run('Solving', () => this.worker.ask((w) => w.solve(wish)));
+    const mix = await this.task.run('Solving', () => this.worker.ask((w) => w.solve(wish)));
     if (mix === undefined) return;
     this.found.set({
       mix: mix && revived(mix, (id) => componentOf(this.journal.state(), id)),

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { MatButton } from '@angular/material/button';
 import { counted, NOUN } from '@hypogeon/words';
 import { Actions } from '../data/actions';
-import { Errand } from '../data/errand';
+import { AsyncTask } from '../data/async-task';
 import { Journal } from '../data/journal';
 import { JournalFile, type OfferedFile } from '../data/journal-file';
 import { KeptFile } from '../data/kept-file';
@@ -104,14 +104,14 @@ import { RestoreOffer } from './restore-offer';
       }
     </div>
     <div aria-live="polite">
-      @if (errand.under()) {
+      @if (task.under()) {
         <p class="quiet">
-          Reading {{ errand.under() }} …
+          Reading {{ task.under() }} …
           <button matButton="text" (click)="stop()">Stop</button>
         </p>
       }
-      @if (errand.problem()) {
-        <p class="problem">{{ errand.problem() }}</p>
+      @if (task.problem()) {
+        <p class="problem">{{ task.problem() }}</p>
       }
       @if (offered(); as o) {
         <hy-restore-offer [name]="o.name" [read]="o.read" (done)="offered.set(null)" />
@@ -127,7 +127,7 @@ export class Backup {
   protected readonly kept = inject(KeptFile);
   protected readonly journal = inject(Journal);
 
-  protected readonly errand = new Errand();
+  protected readonly task = new AsyncTask();
   protected readonly offered = signal<{ readonly name: string; readonly read: OfferedFile } | null>(
     null,
   );
@@ -163,7 +163,7 @@ export class Backup {
   protected async choose(file: File | undefined): Promise<void> {
     if (!file) return;
     this.offered.set(null);
-    const read = await this.errand.run(file.name, () => this.file.read(file));
+    const read = await this.task.run(file.name, () => this.file.read(file));
     if (read) this.offered.set({ name: file.name, read });
   }
 

@@ -5,7 +5,7 @@ import { MatOption, MatSelect } from '@angular/material/select';
 import { placesIn } from '@hypogeon/core/bench';
 import { dataTables, tableCsv } from '@hypogeon/core/formats';
 import { Actions } from '../data/actions';
-import { Errand } from '../data/errand';
+import { AsyncTask } from '../data/async-task';
 import { Exports } from '../data/exports';
 import { Journal } from '../data/journal';
 import { saveText } from '../data/save-text';
@@ -48,8 +48,8 @@ import { Backup } from './backup';
           </div>
         }
       </dl>
-      @if (errand.problem()) {
-        <p class="problem" role="alert">{{ errand.problem() }}</p>
+      @if (task.problem()) {
+        <p class="problem" role="alert">{{ task.problem() }}</p>
       }
       <form
         class="flex flex-wrap items-end gap-3 mt-4"
@@ -94,8 +94,8 @@ export class DataPage {
   private readonly today = inject(Today).day;
 
   protected readonly spaces = computed(() => placesIn(this.state()));
-  protected readonly errand = new Errand();
-  protected readonly busy = this.errand.under;
+  protected readonly task = new AsyncTask();
+  protected readonly busy = this.task.under;
   protected readonly tables = computed(() => dataTables(this.state(), this.today()));
   protected readonly ways: readonly Way[] = [
     {
@@ -119,7 +119,7 @@ export class DataPage {
   ];
 
   protected async out(way: Way): Promise<void> {
-    const done = await this.errand.run(way.name, async () => {
+    const done = await this.task.run(way.name, async () => {
       await way.run();
       return true;
     });

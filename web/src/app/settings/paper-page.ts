@@ -18,7 +18,7 @@ import {
   type Table,
 } from '@hypogeon/core/formats';
 import { Actions } from '../data/actions';
-import { Errand } from '../data/errand';
+import { AsyncTask } from '../data/async-task';
 import { FILES_WORKER } from '../data/workers';
 import { freshId } from '../data/fresh-id';
 import { Journal } from '../data/journal';
@@ -52,7 +52,7 @@ const SHOWN = 100;
 })
 export class PaperPage {
   private readonly worker = inject(FILES_WORKER);
-  protected readonly errand = new Errand();
+  protected readonly task = new AsyncTask();
   private readonly journal = inject(Journal);
   private readonly actions = inject(Actions);
   private readonly router = inject(Router);
@@ -126,11 +126,11 @@ export class PaperPage {
     this.table.set(null);
     if (file.size > MOST_BYTES)
       return this.problem.set(`“${file.name}” is larger than 20 MB. Split it into parts.`);
-    const read = await this.errand.run(`Reading ${file.name}`, async () => {
+    const read = await this.task.run(`Reading ${file.name}`, async () => {
       const text = await file.text();
       return this.worker.ask((w) => w.paper(text));
     });
-    if (read === undefined) return this.problem.set(this.errand.problem());
+    if (read === undefined) return this.problem.set(this.task.problem());
     if (!read)
       return this.problem.set(
         `There is no table in “${file.name}”: a header and rows were expected.`,

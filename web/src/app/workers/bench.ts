@@ -1,4 +1,4 @@
-import { sparing } from '@hypogeon/core/faults';
+import { settleAll } from '@hypogeon/core/faults';
 import { solveMix, type MixWish, type SolvedMix } from '@hypogeon/core/media';
 import {
   compareSchools,
@@ -12,7 +12,7 @@ import {
 export const bench = {
   /** One that cannot be judged is null and costs the others nothing. */
   judge(cases: readonly WaterCase[]): readonly (WaterVerdict | null)[] {
-    return cases.map((one) => sparing([one], judge).results[0] ?? null);
+    return cases.map((one) => settleAll([one], judge).results[0] ?? null);
   },
   compare(given: WaterCase): readonly SchoolOutlook[] {
     return compareSchools(given);

@@ -4,13 +4,13 @@ export interface Broken<T> {
   readonly reason: string;
 }
 
-export interface Spared<T, R> {
+export interface Settled<T, R> {
   readonly results: readonly R[];
   readonly broken: readonly Broken<T>[];
 }
 
 /** What each of many comes to. One that throws costs itself a sentence, and never the others. */
-export function sparing<T, R>(things: Iterable<T>, work: (thing: T) => R): Spared<T, R> {
+export function settleAll<T, R>(things: Iterable<T>, work: (thing: T) => R): Settled<T, R> {
   const results: R[] = [];
   const broken: Broken<T>[] = [];
   for (const of of things)

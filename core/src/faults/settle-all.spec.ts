@@ -1,8 +1,8 @@
-import { reasonOf, sparing } from './sparing';
+import { reasonOf, settleAll } from './settle-all';
 
 describe('one that throws', () => {
   it('costs itself a sentence, and the others nothing', () => {
-    const { results, broken } = sparing([4, 0, 2], (n) => {
+    const { results, broken } = settleAll([4, 0, 2], (n) => {
       if (n === 0) throw new RangeError('n must be above 0, got 0');
       return 8 / n;
     });

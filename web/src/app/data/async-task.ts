@@ -5,7 +5,7 @@ import { Stopped } from './workers';
 /**
  * Something a page waits for: what is under way, and why it came to nothing. It always ends; nobody waits for ever.
  */
-export class Errand {
+export class AsyncTask {
   /** What is under way, as a screen says it; empty where nothing is. */
   readonly under = signal('');
   readonly problem = signal('');
