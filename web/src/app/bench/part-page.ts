@@ -1,13 +1,4 @@
-import {
-  ChangeDetectionStrategy,
-  Component,
-  computed,
-  effect,
-  inject,
-  input,
-  signal,
-  linkedSignal,
-} from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { MatRadioButton } from '@angular/material/radio';
 import { MatButton } from '@angular/material/button';
@@ -35,7 +26,7 @@ import { readLength } from '@hypogeon/core/units';
 import { WOUND_SCHOOL, type WoundSchoolId } from '@hypogeon/core/wound';
 import * as z from 'zod';
 import { Actions } from '../data/actions';
-import { Drafts } from '../data/drafts';
+import { keptDraft } from '../data/kept-draft';
 import { freshId } from '../data/fresh-id';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
@@ -174,25 +165,18 @@ export class PartPage {
       }));
   });
 
-  private readonly drafts = inject(Drafts);
-  /** Counts what was thrown away: then what stands is read anew. */
-  private readonly thrown = signal(0);
-  private readonly keeper = computed(() => {
-    this.thrown();
-    return this.drafts.keeper(`part.${this.id()}`, partSchema);
-  });
-  /** When it was left, where it is taken up again. */
-  protected readonly left = linkedSignal(() => this.keeper().keptAt());
+  private readonly typed = keptDraft<PartDraft>(
+    () => `part.${this.id()}`,
+    () => partSchema,
+  );
+  protected readonly left = this.typed.left;
 
   protected afresh(): void {
-    this.keeper().drop();
-    this.edited.set(null);
-    this.thrown.update((n) => n + 1);
+    this.typed.drop();
   }
-  private readonly edited = signal<PartDraft | null>(null);
   protected readonly form = computed<PartDraft>(() => {
     const asked = WAYS.find((w) => w.id === this.way())?.id;
-    const kept = this.edited() ?? this.keeper().read();
+    const kept = this.typed.typed();
     if (kept) return kept;
     const batch = this.batch();
     return {
@@ -227,14 +211,10 @@ export class PartPage {
       const view = this.view();
       return view ? `Take some out: ${view.title}` : '';
     });
-    effect(() => {
-      const edited = this.edited();
-      if (edited) this.keeper().keep(edited);
-    });
   }
 
   protected change(part: Partial<PartDraft>): void {
-    this.edited.set({ ...this.form(), ...part });
+    this.typed.set({ ...this.form(), ...part });
     this.problem.set('');
   }
 
@@ -256,8 +236,7 @@ export class PartPage {
     if (typeof made === 'string') return this.problem.set(made);
     const taken = await this.actions.recordAll(made.entries, made.said);
     if (!taken) return;
-    this.keeper().drop();
-    this.edited.set(null);
+    this.typed.drop();
     await this.router.navigate(['/bench', made.next]);
   }
 

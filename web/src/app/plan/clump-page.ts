@@ -1,13 +1,4 @@
-import {
-  ChangeDetectionStrategy,
-  Component,
-  computed,
-  effect,
-  inject,
-  input,
-  linkedSignal,
-  signal,
-} from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { MatCheckbox } from '@angular/material/checkbox';
 import { MatButton } from '@angular/material/button';
@@ -17,7 +8,7 @@ import { addDays } from '@hypogeon/core/days';
 import { clumpProblem, judgeOffset, offsetRules, type OffsetVerdict } from '@hypogeon/core/plan';
 import { cuttingCautions } from '@hypogeon/core/safety';
 import { readLength } from '@hypogeon/core/units';
-import { Drafts } from '../data/drafts';
+import { keptDraft } from '../data/kept-draft';
 import { shapeOf } from '../data/draft-shape';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
@@ -226,22 +217,12 @@ export class ClumpPage {
 
   protected readonly motherName = this.her.name;
   protected readonly plant = this.her.plant;
-  private readonly drafts = inject(Drafts);
-  /** Counts what was thrown away: then what stands is read anew. */
-  private readonly thrown = signal(0);
-  private readonly keeper = computed(() => {
-    this.thrown();
-    return this.drafts.keeper(`clump.${this.mother() ?? ''}`, shapeOf(BLANK));
-  });
-  /** When it was left, where it is taken up again. */
-  protected readonly left = linkedSignal(() => this.keeper().keptAt());
-  private readonly edited = linkedSignal<unknown, ClumpDraft | null>({
-    source: this.mother,
-    computation: () => null,
-  });
-  protected readonly draft = computed<ClumpDraft>(
-    () => this.edited() ?? this.keeper().read() ?? this.start(),
+  private readonly clump = keptDraft<ClumpDraft>(
+    () => `clump.${this.mother() ?? ''}`,
+    () => shapeOf(BLANK),
   );
+  protected readonly left = this.clump.left;
+  protected readonly draft = computed<ClumpDraft>(() => this.clump.typed() ?? this.start());
 
   protected readonly pads = computed(() => this.her.way('pad') !== null);
   /** The way a piece without roots is taken. */
@@ -322,9 +303,7 @@ export class ClumpPage {
   });
 
   protected afresh(): void {
-    this.keeper().drop();
-    this.edited.set(null);
-    this.thrown.update((n) => n + 1);
+    this.clump.drop();
   }
 
   protected setMother(mother: string): void {
@@ -394,8 +373,7 @@ export class ClumpPage {
   }
 
   private keep(draft: ClumpDraft): void {
-    this.edited.set(draft);
-    this.keeper().keep(draft);
+    this.clump.set(draft);
   }
 
   private start(): ClumpDraft {

@@ -6,7 +6,6 @@ import {
   inject,
   input,
   linkedSignal,
-  signal,
 } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
@@ -35,7 +34,7 @@ import { pieceProblemText, piecesText, tooShortText } from '@hypogeon/words';
 import { cuttingCautions } from '@hypogeon/core/safety';
 import { lengthIn, readLength } from '@hypogeon/core/units';
 import { referenceClosureDays } from '@hypogeon/core/wound';
-import { Drafts } from '../data/drafts';
+import { keptDraft } from '../data/kept-draft';
 import { shapeOf } from '../data/draft-shape';
 import { Words } from '../data/words';
 import { oneAtATime } from '../data/one-at-a-time';
@@ -286,24 +285,15 @@ export class CutMapPage {
   protected readonly segmentWay = computed(() => (this.trail() ? null : this.her.way('segment')));
   protected readonly leafWay = computed(() => this.her.way('leaf'));
 
-  private readonly drafts = inject(Drafts);
-  /** Counts what was thrown away: then what stands is read anew. */
-  private readonly thrown = signal(0);
-  private readonly keeper = computed(() => {
-    this.thrown();
-    const column = this.column();
-    return this.drafts.keeper(column ? 'column' : 'stem', shapeOf(column ? COLUMN : BLANK));
-  });
-  /** When it was left, where it is taken up again. */
-  protected readonly left = linkedSignal(() => this.keeper().keptAt());
-  /** Another mother is another stem. */
-  private readonly edited = linkedSignal<unknown, StemDraft | null>({
-    source: this.mother,
-    computation: () => null,
-  });
-  protected readonly draft = computed<StemDraft>(
-    () => this.edited() ?? { ...this.blank(), ...this.keeper().read() },
+  private readonly typedStem = keptDraft<StemDraft>(
+    () => (this.column() ? 'column' : 'stem'),
+    () => shapeOf(this.column() ? COLUMN : BLANK),
   );
+  protected readonly left = this.typedStem.left;
+  protected readonly draft = computed<StemDraft>(() => ({
+    ...this.blank(),
+    ...this.typedStem.typed(),
+  }));
   /** Cuts as they were moved by hand, from the top; null where they are the best ones. */
   protected readonly hand = linkedSignal<unknown, readonly number[] | null>({
     source: this.mother,
@@ -453,15 +443,12 @@ export class CutMapPage {
   });
 
   protected afresh(): void {
-    this.keeper().drop();
-    this.edited.set(null);
-    this.thrown.update((n) => n + 1);
+    this.typedStem.drop();
   }
 
   protected set(field: keyof StemDraft, value: string): void {
     const draft = { ...this.draft(), [field]: value };
-    this.edited.set(draft);
-    this.keeper().keep(draft);
+    this.typedStem.set(draft);
     this.hand.set(null);
   }
 

@@ -1,13 +1,4 @@
-import {
-  ChangeDetectionStrategy,
-  Component,
-  computed,
-  effect,
-  inject,
-  input,
-  linkedSignal,
-  signal,
-} from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
 import { containersOf } from '@hypogeon/core/bench';
@@ -17,7 +8,7 @@ import { cuttingCautions } from '@hypogeon/core/safety';
 import { readLength } from '@hypogeon/core/units';
 import { MOTHER_AFTER_DIVISION, partText } from '@hypogeon/words';
 import * as z from 'zod';
-import { Drafts } from '../data/drafts';
+import { keptDraft } from '../data/kept-draft';
 import { oneAtATime } from '../data/one-at-a-time';
 import { Words } from '../data/words';
 import { DraftNote } from '../forms/draft-note';
@@ -158,18 +149,13 @@ export class DivisionPage {
     () => this.her.way('division') ?? this.her.way('rooted-offset'),
   );
 
-  private readonly drafts = inject(Drafts);
-  private readonly thrown = signal(0);
-  private readonly keeper = computed(() => {
-    this.thrown();
-    return this.drafts.keeper(
-      `division.${this.mother() ?? ''}`,
-      z.array(partDraftSchema).max(MOST_PARTS),
-    );
-  });
-  protected readonly left = linkedSignal(() => this.keeper().keptAt());
-  private readonly parts = linkedSignal<readonly PartDraft[]>(
-    () => this.keeper().read() ?? [BLANK, BLANK],
+  private readonly typed = keptDraft<PartDraft[]>(
+    () => `division.${this.mother() ?? ''}`,
+    () => z.array(partDraftSchema).max(MOST_PARTS),
+  );
+  protected readonly left = this.typed.left;
+  private readonly parts = computed<readonly PartDraft[]>(
+    () => this.typed.typed() ?? [BLANK, BLANK],
   );
 
   constructor() {
@@ -218,12 +204,10 @@ export class DivisionPage {
     this.keep(this.parts().filter((_, i) => i !== index));
   }
   private keep(parts: readonly PartDraft[]): void {
-    this.parts.set(parts);
-    this.keeper().keep([...parts]);
+    this.typed.set([...parts]);
   }
   protected afresh(): void {
-    this.keeper().drop();
-    this.thrown.update((n) => n + 1);
+    this.typed.drop();
   }
 
   protected readonly take = oneAtATime(() => this.takeAll());
@@ -236,7 +220,7 @@ export class DivisionPage {
       const { count, ...told } = fields as BatchFields & { readonly count: number };
       return { way, count, told };
     });
-    if (await this.related.cut(this.desk, this.mother()!, plant.id, taken)) this.keeper().drop();
+    if (await this.related.cut(this.desk, this.mother()!, plant.id, taken)) this.typed.drop();
   }
 
   /** A row as core reads it; null where something of it cannot be read. */
