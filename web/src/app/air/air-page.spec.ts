@@ -4,7 +4,7 @@ import { mount, type Bench } from '../../testing/mount';
 import { AirPage } from './air-page';
 
 const SEATTLE = readFileSync(
-  join(__dirname, '../../../../node_modules/vega-datasets/data/seattle-weather.csv'),
+  join(__dirname, '../../../public/samples/seattle-weather.csv'),
   'utf8',
 );
 
