@@ -13,6 +13,7 @@ const offered = (over: Partial<typeof preview> = {}, more: object = {}): Offered
     preview: { ...preview, ...over },
     pictures: new Map(),
     leftOut: 0,
+    ahead: 0,
     ...more,
   }) as unknown as OfferedFile;
 
@@ -34,6 +35,13 @@ describe('a file that is offered', () => {
     expect(page.text).toContain('3 of those have other content here');
     expect(page.text).toContain('1 pictures come along.');
     expect(page.text).toContain('2 files of the zip are no pictures');
+  });
+
+  it('says what was written by a clock that stood ahead', async () => {
+    const { page } = await open(offered({}, { ahead: 3 }));
+    expect(page.text).toContain('3 entries were written by a clock that stood ahead');
+    expect(page.text).toContain('takes its place as of now, in its order, and keeps its days.');
+    expect((await open(offered({}, { ahead: 1 }))).page.text).toContain('One entry was written');
   });
 
   it('with nothing new in it is only left', async () => {

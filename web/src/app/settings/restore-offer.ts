@@ -30,9 +30,10 @@ import { Words } from '../data/words';
             on every device.
           }
           @if (r.ahead > 0) {
-            {{ r.ahead }} were written by a clock that stood ahead of this device’s, which says
-            {{ now() }}: they take their place as of now, in their order, and keep their days. Is
-            this clock wrong? Set it right first.
+            {{ r.ahead === 1 ? 'One entry was' : r.ahead + ' entries were' }} written by a clock
+            that stood ahead of this device’s, which says {{ now() }}. What was written then takes
+            its place as of now, in its order, and keeps its days. Is this clock wrong? Set it right
+            first.
           }
           @if (r.pictures.size > 0) {
             {{ r.pictures.size }} pictures come along.
