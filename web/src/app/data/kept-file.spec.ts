@@ -128,6 +128,23 @@ describe('a kept file', () => {
     expect(kept.kept()).toMatchObject({ is: 'other', entries: 2 });
   });
 
+  it('takes nothing of the demo, also where that is opened while it is being written', async () => {
+    const file = new DiskFile();
+    const { journal, kept } = await device(notes(1), file);
+    const given = DiskFile.prototype.getFile.call(file);
+    jest.spyOn(file, 'getFile').mockImplementationOnce(async () => {
+      await journal.openDemo();
+      return given;
+    });
+    const before = file.text;
+    await record(journal, 'two');
+    expect(journal.book()).toBe('demo');
+    expect(file.text).toBe(before);
+    const { size } = journal.state();
+    await kept.takeIn();
+    expect(journal.state().size).toBe(size);
+  });
+
   it('that another device has changed takes both', async () => {
     const file = new DiskFile();
     const { journal, kept } = await device(notes(1), file);

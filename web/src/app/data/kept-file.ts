@@ -120,6 +120,7 @@ export class KeptFile {
 
   /** What the file holds and the journal has not comes into the journal; the file is kept on. */
   async takeIn(): Promise<void> {
+    if (this.journal.book() !== 'own') return;
     if (await this.journal.take(this.missing)) await this.write();
   }
 
@@ -183,6 +184,8 @@ export class KeptFile {
   /** @returns false where the file changed while it was being written beside: it was left as it is */
   private async writeOnce(handle: FileHandle): Promise<boolean> {
     const before = await handle.getFile();
+    // The demo may have been opened meanwhile: nothing of it belongs in here.
+    if (this.journal.book() !== 'own') return true;
     const here = this.file.entries();
     const { missing, shared } = await this.heldBy(before, here);
     const { lastModified, size } = before;
