@@ -257,7 +257,7 @@ export const CORE_BENCHES: Readonly<Record<string, Bench>> = {
     return [
       {
         name: 'number needed for 500',
-        value: medianMs(() => numberNeeded(500, 0.9, { a: 30, b: 12 }, 0.85), 20, 5),
+        value: medianMs(() => numberNeeded(500, 0.9, [{ weight: 1, a: 30, b: 12, ready: 0.85 }]), 20, 5),
         unit: 'ms',
         target: 20,
       },

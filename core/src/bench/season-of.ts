@@ -1,12 +1,12 @@
-import { growthOn, seasonAt, type NightAndNoon, type SeasonState, type Taxon } from '../botany';
+import { seasonAt, type NightAndNoon, type SeasonState, type Taxon } from '../botany';
 import { dayLength } from '../climate';
 import { addDays, type Day } from '../days';
 import type { State } from '../journal';
-import { memoAround } from '../memo';
-import { airOf, bySpace } from './air-of';
+import { airOf } from './air-of';
 
-/** The air and light that plants of a space grow by. */
+/** The warmth and light that plants of a space grow by. */
 export interface GrowingDay extends NightAndNoon {
+  /** At the roots: the air’s, and what a mat adds, by night and at noon as well. */
   readonly tempC: number;
   /** Of sun or lamps, whichever is longer; not known without a latitude or lamps. */
   readonly dayHours: number | undefined;
@@ -26,27 +26,16 @@ export function growingDay(state: State, space: string, day: Day): GrowingDay {
   const { latitude } = state.settings;
   const sun = latitude === undefined ? undefined : dayLength(latitude, day);
   const lamps = (record?.lampPpfd ?? 0) >= LAMPS_COUNT ? record?.lampHours : undefined;
+  const mat = record?.matC ?? 0;
+  const onMat = (c: number | undefined): number | undefined => (c === undefined ? c : c + mat);
   return {
-    tempC: air.tempC,
+    tempC: air.tempC + mat,
     dayHours: lamps === undefined ? sun : Math.max(lamps, sun ?? 0),
-    nightC: air.minC,
-    noonC: air.maxC,
+    nightC: onMat(air.minC),
+    noonC: onMat(air.maxC),
     frost: (air.minC ?? air.tempC) < FROST_C,
     from: air.from,
   };
-}
-
-const grown = memoAround<object, Map<Taxon, Map<Day, number>>>();
-
-/** What a day in a space gives a plant towards roots, in days at 22 °C in season; many batches ask for the same. */
-export function growthIn(state: State, taxon: Taxon, space: string, day: Day): number {
-  const taxa = bySpace(state, space, grown, () => new Map<Taxon, Map<Day, number>>());
-  let days = taxa.get(taxon);
-  if (!days) taxa.set(taxon, (days = new Map<Day, number>()));
-  let growth = days.get(day);
-  if (growth === undefined)
-    days.set(day, (growth = growthOn(taxon, growingDay(state, space, day))));
-  return growth;
 }
 
 /** A day of a plant's year in a space. */

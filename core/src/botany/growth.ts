@@ -1,7 +1,56 @@
-import { growthRate, seasonAt, type NightAndNoon } from './season';
+import { memo } from '../memo';
+import type { MethodId } from './method';
+import { growsCool, seasonAt, type NightAndNoon } from './season';
 import type { Taxon, TaxonMethod, Window } from './taxon';
 
-/** Growth in a day against 22 °C in season. Resting plants hardly root. Working assumptions. */
+/** Growth doubles with ten degrees. Working assumption; 1.7–2.5 make sense. */
+const Q10 = 2;
+/** The warmth that windows are told at: of most 22 °C, of plants of the cool the middle of their own band. */
+const WINDOW_C = 22;
+/** So much warmer roots nothing sooner; so much colder the stretch says nothing any more. */
+const WARMER_C = 6;
+const COLDER_C = 16;
+
+/** How warmth and light decide when a piece of a plant roots. */
+export interface Grower extends Pick<Taxon, 'season'> {
+  /** The warmth at which its roots take as long as its window says, °C. */
+  readonly windowC: number;
+  /** Warmer than this roots nothing sooner. */
+  readonly warmestC: number;
+}
+
+const asItself = memo(({ season }: Taxon): Grower => {
+  const windowC = growsCool({ season })
+    ? Math.min(WINDOW_C, (season.fromC + season.toC) / 2)
+    : WINDOW_C;
+  return { season, windowC, warmestC: windowC + WARMER_C };
+});
+
+/**
+ * Root cuttings are taken as the plant rests and come in the cool, whatever it does in summer: of mid October they
+ * show shoots by January at about 10 °C. Common practice, no source.
+ */
+const ROOT_CUTTING_C = 10;
+const COOLEST_ROOT_CUTTING_C = 2;
+const asRootCutting = memo(
+  ({ season }: Taxon): Grower => ({
+    season: { ...season, grower: 'winter', fromC: COOLEST_ROOT_CUTTING_C },
+    windowC: ROOT_CUTTING_C,
+    warmestC: ROOT_CUTTING_C,
+  }),
+);
+
+/** How a piece of a plant grows towards roots. */
+export const grownAs = (taxon: Taxon, method: MethodId): Grower =>
+  method === 'root-cutting' ? asRootCutting(taxon) : asItself(taxon);
+
+/** How fast roots come at a temperature, against that of the window. */
+export function growthRate(tempC: number, { windowC, warmestC }: Omit<Grower, 'season'>): number {
+  const held = Math.min(Math.max(tempC, windowC - COLDER_C), warmestC);
+  return Q10 ** ((held - windowC) / 10);
+}
+
+/** Growth in a day against the window’s warmth in season. Resting plants hardly root. Working assumptions. */
 const SEASON_PACE = { active: 1, marginal: 0.6, resting: 0.15 } as const;
 
 /** What plants grow by on a day: mean °C, and hours of light where they are known. */
@@ -10,9 +59,10 @@ export interface GrowingAir extends NightAndNoon {
   readonly dayHours?: number | undefined;
 }
 
-/** What a day gives towards roots, in days at 22 °C in season. */
-export function growthOn(taxon: Taxon, { tempC, dayHours, ...extremes }: GrowingAir): number {
-  return growthRate(tempC) * SEASON_PACE[seasonAt(taxon, tempC, dayHours, extremes).state];
+/** What a day gives towards roots, in days at the warmth of its window, in season. */
+export function growthOn(grower: Grower, { tempC, dayHours, ...extremes }: GrowingAir): number {
+  const { state } = seasonAt(grower, tempC, dayHours, extremes);
+  return growthRate(tempC, grower) * SEASON_PACE[state];
 }
 
 export interface WeibullTime {

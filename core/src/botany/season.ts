@@ -12,6 +12,17 @@ const MARGIN_C = 3;
 
 /** Days shorter than this hold summer growers back, warm or not. Working assumption; 8–11 make sense. */
 export const SHORT_DAY_HOURS = 9.5;
+/**
+ * The same for winter growers and alpines: eight hours of a December at 43° carry them, under five at 62° do not.
+ * Common practice, no source; 5.5–7.5 make sense.
+ */
+export const SHORT_COOL_DAY_HOURS = 6.5;
+/** What has its upper end here or below is a plant of the cool, whenever it grows. Working assumption; 22–25. */
+const COOL_TO_C = 24;
+
+/** Winter growers, alpines: their time is the cool, and little light carries them. */
+export const growsCool = ({ season }: Pick<Taxon, 'season'>): boolean =>
+  season.grower === 'winter' || season.toC <= COOL_TO_C;
 
 /** Nights so far under the band, °C, hold growth back though the mean of the day is within it. Working assumption; 4–8. */
 const COLD_NIGHT_C = 6;
@@ -31,15 +42,16 @@ export interface NightAndNoon {
  * @param extremes of the same day: a mean within the band may hide a night or a noon far out of it
  */
 export function seasonAt(
-  taxon: Taxon,
+  taxon: Pick<Taxon, 'season'>,
   tempC: number,
   dayHours?: number,
   { nightC, noonC }: NightAndNoon = {},
 ): Season {
-  const { fromC, toC, grower } = taxon.season;
+  const { fromC, toC } = taxon.season;
+  const shortest = growsCool(taxon) ? SHORT_COOL_DAY_HOURS : SHORT_DAY_HOURS;
   const outside = tempC < fromC ? fromC - tempC : tempC > toC ? tempC - toC : 0;
   const side = tempC < fromC ? 'too cool' : 'too warm';
-  if (outside === 0 && dayHours !== undefined && dayHours < SHORT_DAY_HOURS && grower !== 'winter')
+  if (outside === 0 && dayHours !== undefined && dayHours < shortest)
     return { state: 'marginal', reason: 'warm enough, but days this short slow it' };
   if (outside === 0 && nightC !== undefined && nightC < fromC - COLD_NIGHT_C)
     return { state: 'marginal', reason: 'warm enough by day, but the nights are too cold' };
@@ -49,27 +61,4 @@ export function seasonAt(
   return outside <= MARGIN_C
     ? { state: 'marginal', reason: `a little ${side} to grow well` }
     : { state: 'resting', reason: `${side} to grow: roots will wait` };
-}
-
-/** Growth doubles with ten degrees. Working assumption; 1.7–2.5 make sense. */
-const Q10 = 2;
-const WINDOW_TEMP_C = 22;
-/** Warmer than this roots nothing sooner; colder than this the stretch says nothing any more. */
-const WARMEST_C = 28;
-const COLDEST_C = 6;
-
-/** How fast roots come at a temperature, against 22 °C. */
-export function growthRate(tempC: number): number {
-  const held = Math.min(Math.max(tempC, COLDEST_C), WARMEST_C);
-  return Q10 ** ((held - WINDOW_TEMP_C) / 10);
-}
-
-/**
- * A window stretched from 22 °C to the air it happens in.
- * @param pace how many times as long it takes on this bench, 1 as catalogued
- * @returns days from the cut, whole
- */
-export function windowAt(window: Window, tempC: number, pace = 1): { from: number; to: number } {
-  const stretch = pace / growthRate(tempC);
-  return { from: Math.round(window.from * stretch), to: Math.round(window.to * stretch) };
 }

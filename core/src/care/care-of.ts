@@ -9,7 +9,7 @@ import { drinking } from './drink';
 import { daysSince, factsOf, type Facts } from './facts';
 import { jarring } from './jar';
 import { heldFor, rotNear, type Neighbour } from './neighbours';
-import { HELD_DAYS, PLUMP_DAYS, ROOTS_GROW_DAYS, STANDS } from './rhythm';
+import { FREE_LOOK_DAYS, HELD_DAYS, PLUMP_DAYS, ROOTS_GROW_DAYS, STANDS } from './rhythm';
 import { isGrown, rooting } from './rooted';
 import { looking } from './roots';
 import { setting } from './set';
@@ -210,9 +210,9 @@ function forgotten(asks: readonly Ask[], facts: Facts, day: Day): readonly Ask[]
 }
 
 function nothingDue(
-  { course, spacing }: Facts,
+  { course }: Facts,
   day: Day,
 ): Pick<Leave, 'until' | 'earliest' | 'latest' | 'reason'> {
-  const until = addDays(day, spacing);
+  const until = addDays(day, FREE_LOOK_DAYS);
   return { until, earliest: until, latest: until, reason: { why: 'nothing-due', course } };
 }

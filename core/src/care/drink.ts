@@ -7,7 +7,7 @@ import type { Asker } from './asker';
 import { daysSince, dryingOn, type Facts } from './facts';
 import type { Reason, Sure } from './reason';
 import { seasonOf } from './rooted';
-import { habitDays, HABIT_DAYS, UNROOTED_HABIT_DAYS } from './rhythm';
+import { FREE_LOOK_DAYS, HABIT_DAYS, MOST_LOOK_DAYS, UNROOTED_HABIT_DAYS, habitDays } from './rhythm';
 
 /** The gate, the first water, and the can from then on. */
 export function drinking(
@@ -64,7 +64,7 @@ function firstWater(
   if (first.on === null) {
     if (shut) closed(ask, facts, shut);
     const look = roots ? addDays(batch.cutOn, roots.from) : null;
-    const until = look !== null && look > day ? look : addDays(day, facts.spacing);
+    const until = look !== null && look > day ? look : addDays(day, FREE_LOOK_DAYS);
     ask.leave('water', {
       until,
       earliest: until,
@@ -189,7 +189,7 @@ function byVerdict(
     return;
   }
   if (due === null || due.likely > day) {
-    const until = due?.likely ?? addDays(day, facts.hasRoots ? 30 : facts.spacing);
+    const until = due?.likely ?? addDays(day, facts.hasRoots ? 30 : MOST_LOOK_DAYS);
     ask.leave('water', {
       until,
       earliest: due?.earliest ?? until,
@@ -220,7 +220,7 @@ function byHabit(
   const { missing, hasRoots, unrooted, school } = facts;
   if (!hasRoots && unrooted === 'dry') {
     const look = facts.roots ? addDays(batch.cutOn, facts.roots.from) : null;
-    const until = look !== null && look > day ? look : addDays(day, facts.spacing);
+    const until = look !== null && look > day ? look : addDays(day, FREE_LOOK_DAYS);
     ask.leave('water', {
       until,
       earliest: until,

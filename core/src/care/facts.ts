@@ -1,9 +1,9 @@
 import {
-  airOf,
   allPotted,
   clockOf,
   courseOf,
   drinksOf,
+  dueToSet,
   figuresOf,
   firstDrink,
   forJar,
@@ -13,7 +13,6 @@ import {
   inJar,
   plantOf,
   potting,
-  rootingPace,
   rootsSince,
   spaceDrying,
   surroundingsOf,
@@ -22,17 +21,16 @@ import {
   wetStart,
   type Drying,
   type FirstDrink,
-  type RootingPace,
 } from '../bench';
-import { windowAt, type CourseId, type Taxon, type TaxonMethod } from '../botany';
+import type { CourseId, Taxon, TaxonMethod } from '../botany';
 import { daysBetween, type Day } from '../days';
 import { isRooted, type Batch, type Cutting, type State } from '../journal';
+import { beliefOf, outlookOf, type Ahead, type Belief, type Outlook } from '../learn';
 import { memo } from '../memo';
 import type { UnrootedWaterId, WaterSchoolId } from '../water';
 import type { WoundClock } from '../wound';
-import { BARE_LOOK_DAYS, LEAST_LOOK_DAYS, MOST_LOOK_DAYS } from './rhythm';
 
-/** Days since the cut between which one in ten and nine in ten have it. */
+/** Days since the cut by which one in ten and nine in ten of those that will have it have it. */
 export interface Span {
   readonly from: number;
   readonly to: number;
@@ -51,10 +49,10 @@ export interface Facts {
   /** When it is to be set; null where that cannot be said. */
   readonly setOn: Day | null;
   readonly first: FirstDrink | null;
+  /** When roots and pups come, all looks laid in: the one clock of roots. */
+  readonly outlook: Outlook | null;
   readonly roots: Span | null;
   readonly pups: Span | null;
-  /** Days between two looks. */
-  readonly spacing: number;
   /** Pieces that live here: not set yet, of those with roots; set; potted on. */
   readonly living: number;
   readonly unset: number;
@@ -79,40 +77,31 @@ export interface Facts {
 
 const kept = new WeakMap<
   Batch,
-  { readonly around: object; readonly pace: RootingPace | null; readonly facts: Facts }
+  { readonly around: object; readonly belief: Belief | null; readonly facts: Facts }
 >();
 
 /** The facts of a batch. */
 export function factsOf(state: State, batch: Batch): Facts {
   const around = surroundingsOf(state);
   const figures = figuresOf(state, batch);
-  const learned = figures && rootingPace(state, batch.taxon, figures);
+  const belief = figures && beliefOf(state, batch.taxon, figures);
   const known = kept.get(batch);
-  if (known?.around === around && known.pace === learned) return known.facts;
-  const facts = workOut(state, batch, figures, learned);
-  kept.set(batch, { around, pace: learned, facts });
+  if (known?.around === around && known.belief === belief) return known.facts;
+  const facts = workOut(state, batch, figures);
+  kept.set(batch, { around, belief, facts });
   return facts;
 }
 
-function workOut(
-  state: State,
-  batch: Batch,
-  figures: TaxonMethod | null,
-  learned: RootingPace | null,
-): Facts {
+function workOut(state: State, batch: Batch, figures: TaxonMethod | null): Facts {
   const course = courseOf(state, batch);
   const clock = clockOf(state, batch);
   const gate = gateClock(batch, clock);
   const jar = forJar(state, batch);
-  const setOn = batch.stuck ?? dueToSet(batch, course, clock, jar);
+  const setOn = batch.stuck ?? dueToSet(state, batch, course, clock);
   const standing = batch.cuttings.filter((c) => !c.left && !isGone(c));
   const rooted = standing.filter(isRooted).length;
   const set = setCount(batch, standing.length);
-  const { tempC } = airOf(state, batch.space, batch.cutOn);
-  const pace = learned?.factor ?? 1;
-  const roots =
-    figures && windowAt(figures.roots, tempC, course === 'water' ? pace * WATER_PACE : pace);
-  const pups = figures?.pups ? windowAt(figures.pups, tempC, pace) : null;
+  const outlook = outlookOf(state, batch);
   const told = potting(batch);
   const rootedDays = seenDays(standing, 'rooted');
   return {
@@ -125,9 +114,9 @@ function workOut(
     inJar: inJar(state, batch),
     setOn,
     first: setOn === null || jar ? null : firstDrink(state, batch, clock, setOn),
-    roots,
-    pups,
-    spacing: roots ? spacingOf(course, roots) : MOST_LOOK_DAYS,
+    outlook,
+    roots: outlook && spanOf(batch, outlook.roots),
+    pups: outlook?.pups ? spanOf(batch, outlook.pups) : null,
     living: standing.length,
     unset: standing.length - set,
     unsetRooted: Math.max(0, rooted - set),
@@ -153,24 +142,13 @@ function workOut(
 /** Living pieces that were not set as yet. */
 export const unsetOf = (state: State, batch: Batch): number => factsOf(state, batch).unset;
 
-/** Roots show sooner in water than in a mix. Working assumption; 0.6–1. */
-const WATER_PACE = 0.8;
+const spanOf = ({ cutOn }: Batch, { from, to }: Ahead): Span => ({
+  from: daysBetween(cutOn, from),
+  to: daysBetween(cutOn, to),
+});
 
 const isGone = ({ outcome }: Cutting): boolean =>
   outcome === 'rotted' || outcome === 'dried' || outcome === 'lost';
-
-/** When it is to be set: into the jar once the wound is closed, bare courses once there are roots. */
-function dueToSet(
-  batch: Batch,
-  course: CourseId,
-  clock: WoundClock | null,
-  jar: boolean,
-): Day | null {
-  if (jar)
-    return clock === null ? batch.cutOn : clock.gate.state === 'dated' ? clock.gate.opens : null;
-  if (course === 'bare') return rootsSince(batch);
-  return clock === null ? batch.cutOn : clock.stickOn;
-}
 
 /** How many of the living pieces were set: in the medium, or into pots at once. */
 function setCount({ settings, pottings, rootedInWater }: Batch, living: number): number {
@@ -179,11 +157,6 @@ function setCount({ settings, pottings, rootedInWater }: Batch, living: number):
   const count = told.reduce((sum, s) => sum + (s.count ?? 0), 0);
   const potted = pottings.reduce((sum, p) => sum + p.count, 0);
   return Math.min(living, told.length === 0 ? potted : Math.max(count, potted));
-}
-
-function spacingOf(course: CourseId, { from, to }: Span): number {
-  if (course === 'bare') return BARE_LOOK_DAYS;
-  return Math.min(Math.max(Math.round((to - from) / 3), LEAST_LOOK_DAYS), MOST_LOOK_DAYS);
 }
 
 function seenDays(standing: readonly Cutting[], kind: 'rooted' | 'pupped'): readonly Day[] {

@@ -6,12 +6,17 @@
 /** A wound is worth touching once it is this likely closed: sooner, a thumb does harm. Working assumption. */
 export const TOUCH_CHANCE = 0.5;
 
-/** Looks at roots lie a third of the window apart, but neither daily nor forgotten. Bare leaves: about weekly. */
-export const LEAST_LOOK_DAYS = 4;
-export const MOST_LOOK_DAYS = 21;
-export const BARE_LOOK_DAYS = 7;
-/** Past this many times its window a piece without roots wants help, not patience. */
-export const OVERDUE = 1.5;
+/** What shows without touching is looked at about weekly. */
+export const FREE_LOOK_DAYS = 7;
+/**
+ * A tug sets roots back by about two days of growth: between two of them lies at least five times that, as growth, so
+ * that looking costs no more than a fifth of what it finds; in the cold six weeks will do. Working assumptions.
+ */
+export const TUG_GROWTH = 10;
+export const MOST_LOOK_DAYS = 42;
+/** A look stands so many days before it is late: half as long as the last one is past, within these. */
+export const LEAST_STANDS = 4;
+export const MOST_STANDS = 10;
 
 /** Roots are past 2.5 cm about so long after they first show. Working assumption; 3–6 weeks. */
 export const ROOTS_GROW_DAYS = 28;

@@ -1,11 +1,18 @@
-import { shareBy, timeWithin } from '../botany';
+import type { CourseId } from '../botany';
 import { addDays, daysBetween, type Day } from '../days';
 import type { Batch } from '../journal';
+import { beginsToShow, chanceBy, longFrom, worthLooking, type Ahead, type Outlook } from '../learn';
 import type { Asker } from './asker';
 import type { Facts, Span } from './facts';
 import { later } from './facts';
 import type { Reason } from './reason';
-import { OVERDUE } from './rhythm';
+import {
+  FREE_LOOK_DAYS,
+  LEAST_STANDS,
+  MOST_LOOK_DAYS,
+  MOST_STANDS,
+  TUG_GROWTH,
+} from './rhythm';
 
 export interface NextLook {
   readonly day: Day;
@@ -13,26 +20,59 @@ export interface NextLook {
   readonly for: 'roots' | 'pups';
   /** The window, days since the cut: one in ten has it at its beginning, nine in ten at its end. */
   readonly window: Span;
+  readonly ahead: Ahead;
 }
 
 /**
- * When to look next, spaced by the window of what is awaited; null if nothing is. Never daily: roots that are lifted
- * to be seen start again.
+ * When to look next, by the price of a look: what shows without touching is looked at about weekly from the first of
+ * its window on, a tug waits until a third of those that wait are likely to hold; null if nothing is awaited.
  */
-export function nextLook(batch: Batch, { roots, pups, spacing, pottedOn }: Facts): NextLook | null {
+export function nextLook(batch: Batch, facts: Facts): NextLook | null {
+  const { outlook, roots, pups, pottedOn } = facts;
   const { waiting, rooted } = batch.here;
-  if (pottedOn !== null) return null;
+  if (pottedOn !== null || outlook === null) return null;
   const awaits =
     waiting > 0 && roots
-      ? ({ for: 'roots', window: roots } as const)
-      : rooted > 0 && pups
-        ? ({ for: 'pups', window: pups } as const)
+      ? ({ for: 'roots', window: roots, ahead: outlook.roots } as const)
+      : rooted > 0 && pups && outlook.pups
+        ? ({ for: 'pups', window: pups, ahead: outlook.pups } as const)
         : null;
   if (awaits === null) return null;
-  const first = addDays(batch.cutOn, awaits.window.from);
+  const shows = SHOWS.has(facts.course) || facts.inJar || awaits.for === 'pups';
+  const first = shows
+    ? beginsToShow(outlook, awaits.ahead)
+    : afterSetting(batch, worthLooking(outlook, awaits.ahead));
   const last = batch.tallies.at(-1);
-  const day = last === undefined ? first : later(first, addDays(last, spacing));
-  return { day, latest: addDays(day, Math.ceil(spacing / 2)), ...awaits };
+  const day = last === undefined ? first : later(first, again(outlook, last, shows));
+  const gap = last === undefined ? FREE_LOOK_DAYS : daysBetween(last, day);
+  const stands = Math.min(Math.max(Math.ceil(gap / 2), LEAST_STANDS), MOST_STANDS);
+  return { day, latest: addDays(day, stands), ...awaits };
+}
+
+/** What was only just set is left in peace: nothing can hold it yet. */
+const afterSetting = ({ stuck }: Batch, day: Day): Day =>
+  stuck === null ? day : later(day, addDays(stuck, FREE_LOOK_DAYS));
+
+/** Courses whose roots show where they lie, or whose new growth tells of them, without a touch. */
+const SHOWS: ReadonlySet<CourseId> = new Set([
+  'bare',
+  'laid',
+  'propped',
+  'notch',
+  'rooted',
+  'division',
+  'root-cutting',
+  'culture',
+  'seed',
+]);
+
+/** The first day on which it may be looked at again: a tug sets roots back, and takes time to make good. */
+function again({ line }: Outlook, last: Day, shows: boolean): Day {
+  const soonest = addDays(last, FREE_LOOK_DAYS);
+  if (shows) return soonest;
+  const grown = line.dayFor(line.at(last) + TUG_GROWTH);
+  const latest = addDays(last, MOST_LOOK_DAYS);
+  return later(soonest, grown === null || grown > latest ? latest : grown);
 }
 
 /** Looks for roots and pups, wherever the piece lies: bare, in the jar, in the medium. */
@@ -54,7 +94,8 @@ export function looking(ask: Asker, batch: Batch, facts: Facts, day: Day): void 
     return;
   }
   const age = daysBetween(batch.cutOn, day);
-  const overdue = due.for === 'roots' && age > OVERDUE * due.window.to;
+  const long = due.for === 'roots' ? longFrom(batch, facts.outlook!) : null;
+  const overdue = long !== null && long < day;
   ask.look(overdue ? 'overdue' : due.for, {
     count: due.for === 'roots' ? batch.here.waiting : batch.here.rooted,
     since: due.day,
@@ -63,7 +104,10 @@ export function looking(ask: Asker, batch: Batch, facts: Facts, day: Day): void 
         ? { why: 'bare-long' }
         : { why: 'long-without-roots', days: age }
       : lookReason(batch, facts, due.for, inJar),
-    sure: { by: 'window', chance: shareBy(timeWithin(due.window), age) },
+    sure: {
+      by: 'window',
+      chance: chanceBy(due.ahead.awaited, facts.outlook!.line.at(day)).mean,
+    },
   });
 }
 

@@ -12,7 +12,7 @@ describe('what goes with a piece that is handed over', () => {
     const s = slip([[0, 'cut']], 1);
     expect(s.noWaterBefore! > storyDay(3)).toBe(true);
     expect(s.setOn! > storyDay(1)).toBe(true);
-    expect(s).toMatchObject({ rooted: false, rootsFrom: storyDay(14), inJar: false });
+    expect(s).toMatchObject({ rooted: false, rootsFrom: storyDay(11), inJar: false });
   });
 
   it('a chosen week after setting stands on the slip too', () => {

@@ -1,7 +1,7 @@
 import { benchWork } from './bench-work';
 import { tendings } from './tending';
 import { clockOf, figuresOf } from '../bench';
-import { windowAt } from '../botany';
+import { growthOf } from '../growth';
 import { addDays, daysBetween, type Day } from '../days';
 import {
   appendAll,
@@ -256,9 +256,12 @@ function tallies(
 ): readonly Draft[] {
   const first = appendAll(setting, stamped(life));
   const figures = figuresOf(first, first.batches.get(story.id)!)!;
-  const { tempC } = DEMO.spaces.find((s) => s.id === story.space)!;
-  const roots = windowAt(figures.roots, tempC);
-  const pups = figures.pups && windowAt(figures.pups, tempC);
+  const line = growthOf(first, first.batches.get(story.id)!)!;
+  const daysFor = (growth: number): number =>
+    daysBetween(addDays(today, -story.daysAgo), line.dayFor(growth)!);
+  const days = ({ from, to }: Span): Span => ({ from: daysFor(from), to: daysFor(to) });
+  const roots = days(figures.roots);
+  const pups = figures.pups && days(figures.pups);
   const fates = drawFates(story, seed, roots, pups);
   const lastLook = addDays(today, -(story.countGap ?? 0));
 

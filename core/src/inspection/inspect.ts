@@ -1,7 +1,6 @@
-import { windowAt } from '../botany';
-import { airOf, figuresOf } from '../bench';
 import { daysBetween, type Day } from '../days';
 import type { Batch, State } from '../journal';
+import { longFrom, outlookOf } from '../learn';
 import { BEFORE, CAUSE_IDS, CAUSES, ELSEWHERE, SIGN_IDS, type CauseId, type SignId } from './odds';
 
 /** What was seen so far; what is not there was not looked at. */
@@ -71,14 +70,16 @@ export function mostTelling(
 /** So many times likelier where the batch's own story speaks for it, or against. Working assumptions. */
 const TIMES = 4;
 
+/** Where nothing is known of the plant. Working assumption. */
+const LATE_DAYS = 90;
+
 /** What is likely before anyone looks at this batch: its days, its water and its counts are known already. */
 export function beforeLooking(state: State, batch: Batch, today: Day): Before {
   const before = { ...BEFORE };
   const days = daysBetween(batch.cutOn, today);
-  const figures = figuresOf(state, batch);
-  const late = figures
-    ? windowAt(figures.roots, airOf(state, batch.space, today).tempC).to * 1.5
-    : 90;
+  const outlook = outlookOf(state, batch);
+  const long = outlook && longFrom(batch, outlook);
+  const late = long ? daysBetween(batch.cutOn, long) : LATE_DAYS;
   const rooted = batch.counts.rooted + batch.counts.pupped;
   if (rooted === 0 && days > late) {
     before.stalled *= TIMES;

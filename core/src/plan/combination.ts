@@ -3,7 +3,6 @@ import { addDays, type Day } from '../days';
 import type { State } from '../journal';
 import { atLeast, mostReached, plantsReady, sumOf } from './distribution';
 import { MINUTES } from './minutes';
-import { forOneBatch } from './number-needed';
 import { wayOf, type Way } from './way';
 import type { Wish } from './wish';
 
@@ -65,16 +64,16 @@ export function combinationOf(state: State, wish: Wish, ways: readonly Way[]): C
     .toSorted((a, b) => workPerPlant(a) - workPerPlant(b));
   if (givers.length === 0) return null;
   const chancesOf = (way: Way, taken: number): readonly number[] =>
-    plantsReady(taken, forOneBatch(way.belief), way.readyByPace);
+    plantsReady(taken, way.chances);
   const most = givers.map((way) => Math.min(way.spare!.count, MOST_OF_A_KIND));
   const sums: (readonly number[])[] = [[1]];
   let parts = 0;
-  while (parts < givers.length && atLeast(wish.count, sums[parts]!) < wish.certainty - 1e-12) {
+  while (parts < givers.length && atLeast(wish.count, sums[parts]!) < wish.certainty * (1 - 1e-9)) {
     sums.push(sumOf(sums[parts]!, chancesOf(givers[parts]!, most[parts]!)));
     parts++;
   }
   const taken = most.slice(0, parts);
-  const enough = atLeast(wish.count, sums[parts]!) >= wish.certainty - 1e-12;
+  const enough = atLeast(wish.count, sums[parts]!) >= wish.certainty * (1 - 1e-9);
   // From the one that is most work backwards: no more of each than is needed beside all the others.
   if (enough)
     for (let i = parts - 1; i >= 0; i--) {
@@ -84,7 +83,7 @@ export function combinationOf(state: State, wish: Wish, ways: readonly Way[]): C
       );
       taken[i] = fewest(taken[i]!, (n) => {
         const sum = sumOf(others, chancesOf(givers[i]!, n));
-        return atLeast(wish.count, sum) >= wish.certainty - 1e-12;
+        return atLeast(wish.count, sum) >= wish.certainty * (1 - 1e-9);
       });
     }
   const total = taken.reduce<readonly number[]>(
@@ -128,7 +127,7 @@ function againOf(
     const way = wayOf(state, { ...wish, cutOn: day }, figures);
     if (way.ready < 0.01) return [];
     const taken = Math.min(spare!.count, MOST_OF_A_KIND);
-    const sum = sumOf(first, plantsReady(taken, forOneBatch(way.belief), way.readyByPace));
+    const sum = sumOf(first, plantsReady(taken, way.chances));
     return [
       {
         method,

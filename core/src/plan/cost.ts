@@ -2,7 +2,7 @@ import { containerOf, figuresOf, mixOf, shedOf } from '../bench';
 import type { MethodId } from '../botany';
 import type { Batch, State } from '../journal';
 import { areaAt, quantityFor, type Container } from '../media';
-import { successBelief } from './belief';
+import { beliefOf } from '../learn';
 import { MINUTES } from './minutes';
 
 /** What a batch takes, in the grower's own money; what has no price is null and left out of the sum. */
@@ -45,7 +45,7 @@ export function containersFor(container: Container, count: number): number {
 export function costOfBatch(state: State, batch: Batch): Cost | null {
   const figures = figuresOf(state, batch);
   if (!figures) return null;
-  const { mean } = successBelief(state, batch.taxon, figures);
+  const { mean } = beliefOf(state, batch.taxon, figures);
   return costOf(state, {
     method: batch.method,
     taken: batch.count,

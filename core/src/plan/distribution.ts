@@ -1,36 +1,31 @@
 import { assertCount, assertFraction, assertPositive } from '../assert';
 import { betaBinomial, logChoose } from '../stats';
-import type { Ready, SuccessBelief } from './number-needed';
+import type { Chances } from './number-needed';
 
 /**
  * Chances of 0, 1 … `taken` plants ready of so many cuttings of one batch.
- * @param belief of the chance of one batch, as `forOneBatch` gives it
- * @param ready chance that one which lives is ready by the day, or one for each pace, equally likely
+ * @param chances of the batch, pace by pace
  * @returns taken + 1 chances that sum to 1
  * Source: as in `chanceOfAtLeast`, of which this is the difference: a beta-binomial number lives, of which a binomial
  * number is ready.
  */
-export function plantsReady(
-  taken: number,
-  { a, b }: SuccessBelief,
-  ready: Ready = 1,
-): readonly number[] {
+export function plantsReady(taken: number, chances: readonly Chances[]): readonly number[] {
   assertCount('taken', taken);
-  assertPositive('a', a);
-  assertPositive('b', b);
-  const paces = typeof ready === 'number' ? [ready] : ready;
-  for (const r of paces) assertFraction('ready', r);
-  const living = Array.from({ length: taken + 1 }, (_, y) => betaBinomial(y, taken, a, b));
   const out = new Array<number>(taken + 1).fill(0);
-  for (const r of paces) {
+  for (const { weight, a, b, ready } of chances) {
+    assertPositive('a', a);
+    assertPositive('b', b);
+    assertFraction('ready', ready);
     for (let y = 0; y <= taken; y++) {
-      const share = living[y]! / paces.length;
+      const share = weight * betaBinomial(y, taken, a, b);
       if (share < 1e-15) continue;
-      if (r === 0) out[0]! += share;
-      else if (r === 1) out[y]! += share;
-      else
+      if (ready === 0) out[0]! += share;
+      else if (ready === 1) out[y]! += share;
+      else {
+        const [yes, no] = [Math.log(ready), Math.log1p(-ready)];
         for (let k = 0; k <= y; k++)
-          out[k]! += share * Math.exp(logChoose(y, k) + k * Math.log(r) + (y - k) * Math.log1p(-r));
+          out[k]! += share * Math.exp(logChoose(y, k) + k * yes + (y - k) * no);
+      }
     }
   }
   return out;
@@ -60,7 +55,7 @@ export function mostReached(chance: number, chances: readonly number[]): number 
   let tail = 0;
   for (let k = chances.length - 1; k > 0; k--) {
     tail += chances[k]!;
-    if (tail >= chance - 1e-12) return k;
+    if (tail >= chance * (1 - 1e-9)) return k;
   }
   return 0;
 }

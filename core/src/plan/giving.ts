@@ -28,7 +28,7 @@ export function givingOf(
     const way = wayOf(state, wish, figures);
     const taken = pieces === null ? way.spare?.count : pieces[figures.method];
     if (taken === undefined) return [];
-    const plants = yieldOf(taken, way.belief, way.readyByPace);
+    const plants = yieldOf(taken, way.chances);
     return [{ way, taken, plants, spare: pieces === null ? way.spare : null }];
   });
 }

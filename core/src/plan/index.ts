@@ -1,6 +1,6 @@
 export * from './wish';
 export * from './number-needed';
-export * from './paces';
+export * from './planned-outlook';
 export * from './readiness';
 export * from './belief';
 export * from './way';

@@ -2,7 +2,7 @@ import { assertPositive } from '../assert';
 import jStat from 'jstat';
 
 import type { Day } from '../days';
-import type { SuccessBelief } from './number-needed';
+import type { Belief } from '../learn';
 
 /** Cuttings from cuttings: what one plant gives whenever it is cut. */
 export interface Multiplication {
@@ -12,7 +12,7 @@ export interface Multiplication {
   readonly pieces: number;
   /** The mother plant stays and is cut again in the next round. */
   readonly mothersStay: boolean;
-  readonly belief: SuccessBelief;
+  readonly belief: Pick<Belief, 'a' | 'b'>;
 }
 
 /** Plants after a generation, eight times in ten between low and high. */

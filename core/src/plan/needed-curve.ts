@@ -1,11 +1,11 @@
-import { plantOf, rootingPace, seasonOn } from '../bench';
-import { growthOn, shareBy, slowed, timeOf, type SeasonState, type TaxonMethod } from '../botany';
+import { plantOf, seasonOn } from '../bench';
+import type { SeasonState, TaxonMethod } from '../botany';
 import { addDays, daysBetween, type Day } from '../days';
 import type { State } from '../journal';
-import { successBelief } from './belief';
-import { forOneBatch, numberNeeded } from './number-needed';
-import { pacesOf } from './paces';
-import { growthDays } from './readiness';
+import { plantTime } from '../learn';
+import { numberNeeded } from './number-needed';
+import { plannedOutlook } from './planned-outlook';
+import { chancesAfter, growthDays } from './readiness';
 import { PRACTICAL } from './way';
 import type { Wish } from './wish';
 
@@ -36,28 +36,21 @@ export function neededCurve(
   if (span <= 0) return { days: [], latest: null };
   const step = Math.max(1, Math.ceil(span / 60));
   const { taxon } = plantOf(state, wish.taxon)!;
-  const belief = forOneBatch(successBelief(state, wish.taxon, figures));
-  const times = pacesOf(rootingPace(state, wish.taxon, figures)).map((pace) =>
-    slowed(timeOf(figures), pace),
-  );
+  const { belief, times, line } = plannedOutlook(state, { ...wish, cutOn: from }, figures)!;
+  const time = plantTime(times, figures);
   const later = growthDays(figures.method, wish.size);
-  // Growth from any day to the day it is wanted, by one sum over all of them.
-  const airs = Array.from({ length: span }, (_, n) =>
-    seasonOn(state, taxon, wish.space, addDays(from, n)),
-  );
-  const growth = [0];
-  for (const air of airs) growth.push(growth.at(-1)! + growthOn(taxon, air));
   const days: NeededOn[] = [];
   for (let n = 0; n < span; n += step) {
-    const grown = growth[span]! - growth[n]! - later;
-    const ready = times.map((time) => shareBy(time, grown));
+    const day = addDays(from, n);
+    // Growth from any day to the day it is wanted, by one sum over all of them.
+    const chances = chancesAfter(belief, time, line.at(wish.by) - line.at(day) - later);
     days.push({
-      day: addDays(from, n),
+      day,
       needed:
-        Math.max(...ready) < 0.01
+        Math.max(...chances.map((c) => c.ready)) < 0.01
           ? null
-          : numberNeeded(wish.count, wish.certainty, belief, ready, PRACTICAL),
-      season: airs[n]!.state,
+          : numberNeeded(wish.count, wish.certainty, chances, PRACTICAL),
+      season: seasonOn(state, taxon, wish.space, day).state,
     });
   }
   const fewest = Math.min(...days.map((d) => d.needed ?? Infinity));

@@ -1,46 +1,21 @@
 import { assertCount, assertFraction, assertPositive } from '../assert';
 import { MOST_CUTTINGS } from '../journal';
-import { betaBinomial, logChoose } from '../stats';
+import { logBetaBinomial, logChoose } from '../stats';
 
-/** What is believed of a chance of success: Beta(a, b). */
-export interface SuccessBelief {
+/**
+ * What is believed of one batch at one pace: its weight, its chance as Beta(a, b), and the chance that one of it which
+ * lives is ready by the day. Weights sum to 1.
+ */
+export interface Chances {
+  readonly weight: number;
   readonly a: number;
   readonly b: number;
-}
-
-/**
- * Chance that one which lives is ready by the day, 0–1; or the chances by equally likely paces, of which the whole
- * batch has one.
- */
-export type Ready = number | readonly number[];
-
-/** Cuttings of one batch share day, hand and medium: correlation of their fates. Working assumption; 0.03–0.3. */
-export const BATCH_CORRELATION = 0.1;
-
-/**
- * What is believed of the chance of one batch to come, from what is believed of the chance in the long run: batches
- * differ, so it is less sure.
- * @returns the Beta of the same mean whose variance has the batches’ own added
- * Source: Var(p of a batch) = Var(p) + ρ·E[p(1 − p)]; moments of the beta distribution.
- */
-export function forOneBatch(
-  { a, b }: SuccessBelief,
-  correlation = BATCH_CORRELATION,
-): SuccessBelief {
-  assertPositive('a', a);
-  assertPositive('b', b);
-  assertFraction('correlation', correlation);
-  const mean = a / (a + b);
-  const most = mean * (1 - mean);
-  const belief = most / (a + b + 1);
-  const variance = belief + correlation * (most - belief);
-  const worth = most / variance - 1;
-  return { a: mean * worth, b: (1 - mean) * worth };
+  readonly ready: number;
 }
 
 /**
  * Chance that at least `wanted` of `taken` cuttings succeed and are ready in time.
- * @param ready chance that one which succeeds is ready by the day, or one for each pace
+ * @param chances of the batch, pace by pace: all its cuttings share one of them
  * @returns 0–1
  * Source: X | Y ~ Binomial(Y, ready), Y ~ BetaBinomial(taken, a, b), summed exactly; the inner tail is the
  * distribution function of the negative binomial. Over paces it is the mean of their chances.
@@ -48,24 +23,38 @@ export function forOneBatch(
 export function chanceOfAtLeast(
   wanted: number,
   taken: number,
-  { a, b }: SuccessBelief,
-  ready: Ready = 1,
+  chances: readonly Chances[],
 ): number {
   assertCount('wanted', wanted);
   assertCount('taken', taken);
-  assertPositive('a', a);
-  assertPositive('b', b);
-  const paces = typeof ready === 'number' ? [ready] : ready;
-  for (const r of paces) assertFraction('ready', r);
+  for (const { a, b, ready } of chances) {
+    assertPositive('a', a);
+    assertPositive('b', b);
+    assertFraction('ready', ready);
+  }
   if (wanted === 0) return 1;
   if (wanted > taken) return 0;
-  const tails = paces.filter((r) => r > 0).map((r) => inTime(wanted, r));
-  let chance = 0;
-  for (let y = wanted; y <= taken; y++) {
-    const living = betaBinomial(y, taken, a, b);
-    for (const tail of tails) chance += living * tail(y);
+  const company = new Map<string, { a: number; b: number; tails: Tail[] }>();
+  for (const { weight, a, b, ready } of chances) {
+    if (ready === 0 || weight === 0) continue;
+    // Where pace and chance know nothing of each other, many paces have the same chance.
+    const same = company.get(`${a}/${b}`) ?? { a, b, tails: [] };
+    company.set(`${a}/${b}`, same);
+    same.tails.push({ weight, inTime: inTime(wanted, ready) });
   }
-  return Math.min(chance / paces.length, 1);
+  let chance = 0;
+  for (const { a, b, tails } of company.values()) {
+    for (let y = wanted; y <= taken; y++) {
+      const living = Math.exp(logBetaBinomial(y, taken, a, b));
+      for (const tail of tails) chance += tail.weight * living * tail.inTime(y);
+    }
+  }
+  return Math.min(chance, 1);
+}
+
+interface Tail {
+  readonly weight: number;
+  readonly inTime: (y: number) => number;
 }
 
 /** Chance that of `y` that live at least `wanted` are ready; asked for y = wanted, wanted + 1 … in turn. */
@@ -80,8 +69,8 @@ function inTime(wanted: number, ready: number): (y: number) => number {
   };
 }
 
-/** An exact tie is enough: 3 of 14 at just 80 % is 14, not 15. */
-const ROUNDING = 1e-12;
+/** An exact tie is enough, as far as sums of a hundred terms are exact: 3 of 14 at just 80 % is 14, not 15. */
+const ROUNDING = 1e-9;
 
 /**
  * The fewest cuttings that give the wanted number with the wanted certainty.
@@ -92,8 +81,7 @@ const ROUNDING = 1e-12;
 export function numberNeeded(
   wanted: number,
   certainty: number,
-  belief: SuccessBelief,
-  ready: Ready = 1,
+  chances: readonly Chances[],
   most = MOST_CUTTINGS,
 ): number | null {
   assertFraction('certainty', certainty);
@@ -101,7 +89,7 @@ export function numberNeeded(
     throw new RangeError('certainty must be below 1: nothing that grows is sure');
   if (wanted === 0) return 0;
   const enough = (n: number): boolean =>
-    chanceOfAtLeast(wanted, n, belief, ready) >= certainty - ROUNDING;
+    chanceOfAtLeast(wanted, n, chances) >= certainty * (1 - ROUNDING);
   if (wanted > most) return null;
   let high = wanted;
   while (!enough(high)) {

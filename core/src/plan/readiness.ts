@@ -1,14 +1,15 @@
+import { shareBy, slowed, type MethodId, type TaxonMethod, type WeibullTime } from '../botany';
+import type { Day } from '../days';
 import {
-  growthOn,
-  shareBy,
-  slowed,
-  timeOf,
-  type GrowingAir,
-  type MethodId,
-  type Taxon,
-  type TaxonMethod,
-} from '../botany';
-import { addDays, daysBetween, type Day } from '../days';
+  awaitedRoots,
+  chanceBy,
+  growthFor,
+  plantTime,
+  prospectsOf,
+  type Belief,
+  type Outlook,
+} from '../learn';
+import type { Chances } from './number-needed';
 
 /** How far a young plant is to be grown. */
 export const SIZES = ['rooted', 'small', 'saleable'] as const;
@@ -52,52 +53,51 @@ export function growthDays(method: MethodId, size: Size): number {
 
 /** How a cutting comes along, from its cut to the size that is wanted. */
 export interface Readiness {
-  /** Chance that one which lives is ready by a day, 0–1, over all paces that are believed. */
+  /** What is believed of its batch by a day, pace by pace. */
+  on(day: Day): readonly Chances[];
+  /** Chance that one which lives is ready by a day, 0–1. */
   by(day: Day): number;
-  /** The same for each pace, equally likely. */
-  byPace(day: Day): readonly number[];
   /** First day by which this share of those that live is ready; null within three years. */
   dayFor(share: number): Day | null;
 }
 
-const MOST_DAYS = 1100;
-
-/**
- * @param airOn air and light of a day where it stands
- * @param paces how many times as long roots take as the window says, equally likely; 1 as it says
- */
+/** @param outlook of the piece: the one clock of roots */
 export function readiness(
-  taxon: Taxon,
+  { line, belief, times }: Pick<Outlook, 'line' | 'belief' | 'times'>,
   way: TaxonMethod,
   size: Size,
-  cutOn: Day,
-  airOn: (day: Day) => GrowingAir,
-  paces: readonly number[] = [1],
 ): Readiness {
-  const times = paces.map((pace) => slowed(timeOf(way), pace));
+  const time = plantTime(times, way);
   const later = growthDays(way.method, size);
-  const sums: number[] = [0];
-  const growthUntil = (days: number): number => {
-    for (let n = sums.length; n <= days; n++)
-      sums.push(sums[n - 1]! + growthOn(taxon, airOn(addDays(cutOn, n - 1))));
-    return sums[days]!;
-  };
-  const grown = (growth: number): readonly number[] =>
-    times.map((time) => shareBy(time, growth - later));
-  const byPace = (day: Day): readonly number[] => {
-    const days = Math.min(daysBetween(cutOn, day), MOST_DAYS);
-    return grown(days <= 0 ? 0 : growthUntil(days));
-  };
+  const awaited = awaitedRoots(belief.batch, time, 0);
   return {
-    byPace,
-    by: (day) => mean(byPace(day)),
-    dayFor(share) {
-      for (let n = 1; n <= MOST_DAYS; n++)
-        if (mean(grown(growthUntil(n))) >= share) return addDays(cutOn, n);
-      return null;
-    },
+    on: (day) => chancesAfter(belief, time, line.at(day) - later),
+    by: (day) => chanceBy(awaited, line.at(day) - later).mean / awaited.ever,
+    dayFor: (share) => line.dayFor(growthFor(awaited, share) + later),
   };
 }
 
-const mean = (values: readonly number[]): number =>
-  values.reduce((sum, v) => sum + v, 0) / values.length;
+/** What is believed of a batch after so much growth, pace by pace. */
+export const chancesAfter = (
+  belief: Belief,
+  time: WeibullTime,
+  growth: number,
+): readonly Chances[] =>
+  prospectsOf(belief).map(({ weight, pace, a, b }) => ({
+    weight,
+    a,
+    b,
+    ready: shareBy(slowed(time, pace), growth),
+  }));
+
+/** What is believed of a batch, whenever it is ready. */
+export function chancesOf(belief: Belief): readonly Chances[] {
+  const all = prospectsOf(belief);
+  const mean = all.reduce((sum, { weight, a, b }) => sum + (weight * a) / (a + b), 0);
+  const square = all.reduce(
+    (sum, { weight, a, b }) => sum + (weight * a * (a + 1)) / ((a + b) * (a + b + 1)),
+    0,
+  );
+  const worth = Math.max((mean * (1 - mean)) / Math.max(square - mean ** 2, 1e-9) - 1, 0.05);
+  return [{ weight: 1, a: mean * worth, b: (1 - mean) * worth, ready: 1 }];
+}

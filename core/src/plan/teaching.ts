@@ -1,7 +1,8 @@
 import { figuresOf } from '../bench';
-import { shareBy, timeOf, type TaxonMethod } from '../botany';
-import { daysBetween, type Day } from '../days';
+import { shareBy } from '../botany';
+import type { Day } from '../days';
 import type { Batch, State } from '../journal';
+import { toldOf, type RootEvidence } from '../learn';
 
 /** What a batch teaches of success, or why it teaches nothing. */
 export type Teaching =
@@ -20,17 +21,15 @@ export function teachingOf(state: State, batch: Batch): Teaching {
   if (since !== undefined && batch.cutOn < since) return { kind: 'before', since };
   const figures = figuresOf(state, batch);
   if (!figures) return { kind: 'unknown' };
-  if (batch.lastLook === null || batch.count === batch.waiting) return { kind: 'unseen' };
-  const far = howFar(batch, figures);
+  const told = toldOf(state, batch);
+  if (told === null) return { kind: 'unseen' };
+  const far = howFar(told);
   return far >= 1 ? { kind: 'whole' } : { kind: 'part', far };
 }
 
-/**
- * How much of its story a batch has told, 0–1: what is lost is seen before what roots, so that a young batch looks
- * worse than it will be. Working assumption: by the share that should have roots by its last look.
- */
-export function howFar({ stage, cutOn, lastLook }: Batch, figures: TaxonMethod): number {
-  return stage === 'done' || lastLook === null
-    ? 1
-    : shareBy(timeOf(figures), daysBetween(cutOn, lastLook));
+/** How much of its story a batch has told, 0–1: what waits could have come by its last look, and has not. */
+function howFar({ roots, waits, lived, lost }: RootEvidence): number {
+  const waiting = waits.reduce((n, w) => n + w.count, 0);
+  const told = waits.reduce((sum, w) => sum + w.count * shareBy(roots, w.growth), lived + lost);
+  return told / (lived + lost + waiting);
 }

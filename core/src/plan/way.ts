@@ -1,12 +1,12 @@
-import { containerOf, growingDay, plantOf, rootingPace, type RootingPace } from '../bench';
+import { containerOf, plantOf } from '../bench';
 import { formOf, type MethodId, type TaxonMethod } from '../botany';
 import type { Day } from '../days';
 import type { State } from '../journal';
-import { successBelief, type Learned } from './belief';
+import type { Belief, Outlook } from '../learn';
 import { containersFor, costOf, type Cost } from './cost';
 import { MINUTES } from './minutes';
-import { forOneBatch, numberNeeded } from './number-needed';
-import { pacesOf } from './paces';
+import { numberNeeded, type Chances } from './number-needed';
+import { plannedOutlook } from './planned-outlook';
 import { readiness } from './readiness';
 import { risksOf } from './risks';
 import { likelySpareOf, type Spare } from './spare';
@@ -16,20 +16,21 @@ import type { Wish } from './wish';
 export interface Way {
   readonly method: MethodId;
   readonly figures: TaxonMethod;
-  readonly belief: Learned;
+  readonly belief: Belief;
+  /** The one clock of roots of such a piece. */
+  readonly outlook: Outlook;
   /** How many to take; null where no number would do. */
   readonly needed: number | null;
   /** Whether so many can be had: of her where she was counted, and of any plant within reason. */
   readonly within: boolean;
-  /** Chance that one which lives is ready by the day; and the same for each pace believed, equally likely. */
+  /** Chance that one which lives is ready by the day; and what is believed of its batch then, pace by pace. */
   readonly ready: number;
-  readonly readyByPace: readonly number[];
+  readonly chances: readonly Chances[];
   /** When one in ten, half and nine in ten of the living are ready. */
   readonly from: Day | null;
   readonly half: Day | null;
   readonly to: Day | null;
   readonly minutes: number | null;
-  readonly pace: RootingPace;
   /** What she can spare of it, counted or by her build; null where no mother is named. */
   readonly spare: Spare | null;
   /** Of the number needed; null where no number would do. */
@@ -46,43 +47,28 @@ export const PRACTICAL = 400;
  */
 export function wayOf(state: State, wish: Wish, figures: TaxonMethod, warmer = 0): Way {
   const { taxon } = plantOf(state, wish.taxon)!;
-  const belief = successBelief(state, wish.taxon, figures);
-  const pace = rootingPace(state, wish.taxon, figures);
+  const outlook = plannedOutlook(state, wish, figures, warmer)!;
+  const { belief } = outlook;
   const mother = wish.mother === undefined ? undefined : state.mothers.get(wish.mother);
   const container = wish.container === undefined ? null : containerOf(state, wish.container);
-  const come = readiness(
-    taxon,
-    figures,
-    wish.size,
-    wish.cutOn,
-    (day) => {
-      const { tempC, dayHours, nightC, noonC } = growingDay(state, wish.space, day);
-      const warmed = (one: number | undefined): number | undefined =>
-        one === undefined ? undefined : one + warmer;
-      return { tempC: tempC + warmer, dayHours, nightC: warmed(nightC), noonC: warmed(noonC) };
-    },
-    pacesOf(pace),
-  );
+  const come = readiness(outlook, figures, wish.size);
   const ready = come.by(wish.by);
-  const readyByPace = come.byPace(wish.by);
-  const needed =
-    ready < 0.01
-      ? null
-      : numberNeeded(wish.count, wish.certainty, forOneBatch(belief), readyByPace);
+  const chances = come.on(wish.by);
+  const needed = ready < 0.01 ? null : numberNeeded(wish.count, wish.certainty, chances);
   const spare = mother ? likelySpareOf(mother, formOf(taxon), figures.method) : null;
   return {
     method: figures.method,
     figures,
     belief,
+    outlook,
     needed,
     within: needed !== null && needed <= Math.min(PRACTICAL, spare?.count ?? PRACTICAL),
     ready,
-    readyByPace,
+    chances,
     from: come.dayFor(0.1),
     half: come.dayFor(0.5),
     to: come.dayFor(0.9),
     minutes: needed === null ? null : needed * MINUTES[figures.method],
-    pace,
     spare,
     cost:
       needed === null

@@ -3,7 +3,7 @@ import type { MethodId } from '../botany';
 import { addDays, type Day } from '../days';
 import type { State } from '../journal';
 import { combinationOf, type Combination } from './combination';
-import { chanceOfAtLeast, forOneBatch } from './number-needed';
+import { chanceOfAtLeast } from './number-needed';
 import { PRACTICAL, wayOf, type Way } from './way';
 import type { Wish } from './wish';
 
@@ -109,7 +109,7 @@ function changesOf(state: State, wish: Wish, best: Way): readonly WayChange[] {
   const warm = wayOf(state, wish, best.figures, WARMER_C).needed;
   if (warm !== best.needed) changes.push({ change: 'warmer', byC: WARMER_C, needed: warm });
   const chance = (n: number): number =>
-    chanceOfAtLeast(wish.count, n, forOneBatch(best.belief), best.readyByPace);
+    chanceOfAtLeast(wish.count, n, best.chances);
   const [from, to] = [chance(best.needed!), chance(best.needed! + MORE)];
   // More of what is sure already is no news.
   if (Math.round(100 * to) > Math.round(100 * from))
@@ -135,14 +135,13 @@ function insteadOf(wish: Wish, ways: readonly Way[]): Instead {
 }
 
 /** How many the practical number gives with the certainty that is asked for. */
-function reachable({ certainty, count }: Wish, { belief, readyByPace, spare }: Way): number {
+function reachable({ certainty, count }: Wish, { chances, spare }: Way): number {
   const from = Math.min(PRACTICAL, spare?.count ?? PRACTICAL);
-  const batch = forOneBatch(belief);
   let low = 0;
   let high = count;
   while (high - low > 1) {
     const middle = (low + high) >> 1;
-    if (chanceOfAtLeast(middle, from, batch, readyByPace) >= certainty) low = middle;
+    if (chanceOfAtLeast(middle, from, chances) >= certainty) low = middle;
     else high = middle;
   }
   return low;

@@ -1,4 +1,6 @@
+import type { CourseId, MethodId } from '../botany';
 import type { Day } from '../days';
+import type { WoundSchoolId } from '../wound';
 import type { Size } from './readiness';
 
 /** What is wanted of a mother. */
@@ -12,6 +14,12 @@ export interface Wish {
   readonly cutOn: Day;
   /** Where they stand. */
   readonly space: string;
+  /** Where they dry, by what school, for how many days; else where they stand, as usual. */
+  readonly callusSpace?: string | undefined;
+  readonly school?: WoundSchoolId | undefined;
+  readonly dryDays?: number | undefined;
+  /** How pieces of a way are grown, where that was chosen. */
+  readonly courses?: Readonly<Partial<Record<MethodId, CourseId>>> | undefined;
   /** Whose cuttings they are: what she can spare is then looked at. */
   readonly mother?: string | undefined;
   /** What they are put into, for the cost. */

@@ -232,7 +232,8 @@ function done(hand: Hand, scenario: Scenario, act: Exclude<Act, 'wait' | 'week'>
         else if (day - c.rooted < YOUNG_ROOTS) {
           torn++;
           c.rooted = -1;
-          c.growth = c.rootsAt * 0.85;
+          c.drinking = -1;
+          c.growth = c.drinksAt * 0.85;
         }
       }
       const nothing = living.every((c) => c.rooted < 0) && torn === 0;

@@ -1,4 +1,4 @@
-import type { MethodId } from '../botany';
+import type { MethodId, TaxonMethod } from '../botany';
 
 /*
  * What nobody has measured about how cuttings die. Working assumptions, each with the range that makes sense; set so that
@@ -22,12 +22,9 @@ export const SPREADS_DAYS = 7;
 export const ROT_Q10 = 2;
 /** A blade that was not wiped. 1–2: how much it matters nobody has measured. */
 export const UNWIPED = 1.2;
-/** These never root, for no reason anyone could see. 0.01–0.1. */
-export const DUDS = 0.04;
 
-/** Spread of the pace of wounds, of roots within a bench's belief, of pots: sd of the log. */
+/** Spread of the pace of wounds and of pots: sd of the log. That of roots is learned, see `learn`. */
 export const WOUND_SD = 0.35;
-export const ROOT_SD = 0.4;
 export const POT_SD = 0.2;
 /** How long one lives off itself against others of its kind. */
 export const RESERVE_SD = 0.3;
@@ -52,6 +49,9 @@ export const LASTS_DAYS: Readonly<Record<MethodId, number>> = {
   seed: 60,
   culture: 15,
 };
+/** A whole strap is no small leaf: it lives as long as a section of it. */
+export const lastsDays = ({ method, piece }: TaxonMethod): number =>
+  LASTS_DAYS[method === 'leaf' && piece === 'strap' ? 'leaf-section' : method];
 export const REFERENCE_VPD = 1.2;
 /** With roots in moist medium it fills again within so many days. */
 export const REFILLS_DAYS = 5;

@@ -1,4 +1,5 @@
-import { growthOn, slowed, timeOf } from '../botany';
+import { grownAs, growthOn, slowed, type WeibullTime } from '../botany';
+import { drawBatch, guideBelief, plantTime, timesBy, USUAL_CORRELATION, type BatchDraw } from '../learn';
 import { vapourPressureDeficit, type Air } from '../climate';
 import { closureRate, MOULD_RH, PLACE_FACTOR, referenceClosureDays } from '../wound';
 import {
@@ -15,8 +16,7 @@ import {
 } from '../water';
 import {
   BONE_DRY_STEM,
-  DUDS,
-  LASTS_DAYS,
+  lastsDays,
   LOGGED_DAYS,
   LOGGED_FROM,
   LOGGED_HAZARD,
@@ -27,7 +27,6 @@ import {
   RESERVE_SD,
   ROOTS_DRY,
   ROOTS_LOGGED,
-  ROOT_SD,
   ROT_Q10,
   SPREAD_HAZARD,
   SPREADS_DAYS,
@@ -44,6 +43,8 @@ import { weatherAhead, type Weather } from './weather-ahead';
 export interface Alive {
   readonly luck: CuttingLuck;
   readonly tau: number;
+  /** Growth at which it has roots to drink by, and at which it is a plant: of a leaf with its pup. */
+  readonly drinksAt: number;
   readonly rootsAt: number;
   readonly lasts: number;
   closure: number;
@@ -52,6 +53,8 @@ export interface Alive {
   hazard: number;
   /** Of it so much by water on the open wound, were wounds as ready to rot as is assumed. */
   exposed: number;
+  /** With roots, and a plant: of all but leaves and sections the same day. */
+  drinking: number;
   rooted: number;
   rotted: number;
   dried: number;
@@ -97,14 +100,21 @@ export function benchOf(
   weather: Weather,
   days: number,
 ): Bench {
-  const pace = (strategy.rootPace ?? 1) * Math.exp(ROOT_SD * luck.pace);
-  const time = slowed(timeOf(strategy.way), pace);
+  const { way } = strategy;
+  const { mean, worth } = way.success;
+  const believed = strategy.belief ?? guideBelief(mean, worth, USUAL_CORRELATION);
+  const drawn = drawBatch(believed, luck.pace, luck.chance);
+  const times = strategy.times ?? timesBy(way, 'dried');
+  const roots = slowed(times.roots, drawn.pace);
+  const plant = slowed(plantTime(times, way), drawn.pace);
   return {
     strategy,
     luck,
     air: weatherAhead(strategy.place.usual.slice(0, days), weather, luck.normals),
     potPace: Math.exp(POT_SD * luck.pot),
-    cuttings: luck.cuttings.map((one): Alive => startOf(strategy, one, time)),
+    cuttings: luck.cuttings.map(
+      (one): Alive => startOf(strategy, one, drawn, { roots, plant }),
+    ),
     wetness: evenly(strategy.column, strategy.startWetness),
     memory: { wateredAt: 0, boneDryDays: 0 },
     wet: 0,
@@ -143,7 +153,7 @@ export function passDay(bench: Bench, day: number, { set, soak, look, warmerC = 
   const { wet, logged, parched } = bench;
   const vpd = vapourPressureDeficit(now.tempC, now.rh);
   const closing = closureRate(now) / PLACE_FACTOR[set ? 'medium' : 'rack'];
-  const grown = growthOn(taxon, growingOf(strategy, now, day));
+  const grown = growthOn(grownAs(taxon, strategy.way.method), growingOf(strategy, now, day));
   const rooting =
     logged > LOGGED_DAYS ? ROOTS_LOGGED : set && parched > LOGGED_DAYS ? ROOTS_DRY : 1;
   const warm = ROT_Q10 ** ((now.tempC - 22) / 10);
@@ -165,7 +175,8 @@ export function passDay(bench: Bench, day: number, { set, soak, look, warmerC = 
       continue;
     }
     one.closure += closing / one.tau;
-    const drinks = one.rooted >= 0 && set && wet > BONE_DRY_STEM;
+    // Roots drink when they come, also those of a leaf that has no pup as yet.
+    const drinks = one.drinking >= 0 && set && wet > BONE_DRY_STEM;
     one.reserves = drinks
       ? Math.min(1, one.reserves + 1 / REFILLS_DAYS)
       : one.reserves - vpd / REFERENCE_VPD / one.lasts;
@@ -174,6 +185,7 @@ export function passDay(bench: Bench, day: number, { set, soak, look, warmerC = 
       continue;
     }
     one.growth += grown * rooting * (one.reserves < TOO_THIRSTY ? 0.5 : 1);
+    if (one.drinking < 0 && one.growth >= one.drinksAt) one.drinking = day;
     if (one.rooted < 0 && one.growth >= one.rootsAt) one.rooted = day;
   }
   if (look) sick.length = 0;
@@ -186,7 +198,12 @@ export function passDay(bench: Bench, day: number, { set, soak, look, warmerC = 
   }
 }
 
-function startOf(strategy: Strategy, luck: CuttingLuck, time: ReturnType<typeof timeOf>): Alive {
+function startOf(
+  strategy: Strategy,
+  luck: CuttingLuck,
+  { chance }: BatchDraw,
+  times: { readonly roots: WeibullTime; readonly plant: WeibullTime },
+): Alive {
   const { way, widthMm } = strategy;
   const tau =
     way.wound === null || widthMm === null
@@ -194,17 +211,22 @@ function startOf(strategy: Strategy, luck: CuttingLuck, time: ReturnType<typeof 
       : referenceClosureDays(widthMm, way.wound.tissue) *
         (strategy.woundPace ?? 1) *
         Math.exp(WOUND_SD * luck.wound);
+  // Some never root, for no reason anyone could see: the chance that is believed of its batch says how many.
+  const never = 1 - luck.dud >= chance;
+  const at = ({ scale, shape }: WeibullTime): number =>
+    never ? Infinity : scale * (-Math.log(1 - luck.roots)) ** (1 / shape);
   return {
     luck,
     tau: tau ?? 1,
-    rootsAt:
-      luck.dud < DUDS ? Infinity : time.scale * (-Math.log(1 - luck.roots)) ** (1 / time.shape),
-    lasts: LASTS_DAYS[way.method] * Math.exp(RESERVE_SD * luck.reserve),
+    drinksAt: Math.min(at(times.roots), at(times.plant)),
+    rootsAt: at(times.plant),
+    lasts: lastsDays(way) * Math.exp(RESERVE_SD * luck.reserve),
     closure: tau === null ? 1 : 0,
     reserves: 1,
     growth: 0,
     hazard: 0,
     exposed: 0,
+    drinking: -1,
     rooted: -1,
     rotted: -1,
     dried: -1,

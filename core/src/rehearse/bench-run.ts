@@ -87,7 +87,7 @@ function schoolNow({ then }: Strategy, cuttings: readonly Alive[]): WaterSchoolI
 
 function rootsShow(cuttings: readonly Alive[]): boolean {
   const living = cuttings.filter((c) => c.rotted < 0 && c.dried < 0);
-  const rooted = living.filter((c) => c.rooted >= 0).length;
+  const rooted = living.filter((c) => c.drinking >= 0).length;
   return rooted > 0 && rooted >= ROOTS_SHOW * living.length;
 }
 

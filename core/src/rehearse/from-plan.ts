@@ -8,7 +8,6 @@ import {
   paceOf,
   plantOf,
   potOf,
-  rootingPace,
   spaceDrying,
   stemDepthOf,
   unrootedWaterOf,
@@ -18,6 +17,7 @@ import type { CourseId, Taxon, TaxonMethod } from '../botany';
 import { careOf } from '../care';
 import { addDays, daysBetween } from '../days';
 import { foldBatch, type Batch, type BatchFields, type State } from '../journal';
+import { outlookOf } from '../learn';
 import { fillPot } from '../media';
 import { columnOf, dressingLeaves, evenly, waterIn, type Column } from '../water';
 import { hydraulicWidth } from '../wound';
@@ -91,9 +91,10 @@ export function standing(
   column: Column,
 ): Pick<
   Strategy,
-  'taxon' | 'way' | 'widthMm' | 'column' | 'stemMm' | 'wiped' | 'rootPace' | 'woundPace'
+  'taxon' | 'way' | 'widthMm' | 'column' | 'stemMm' | 'wiped' | 'belief' | 'times' | 'woundPace'
 > {
   const { wound } = way;
+  const outlook = outlookOf(state, batch);
   return {
     taxon,
     way,
@@ -104,7 +105,8 @@ export function standing(
     stemMm: stemDepthOf(state, batch),
     wiped: batch.disinfectant !== 'none',
     woundPace: paceOf(state).factor,
-    rootPace: rootingPace(state, batch.taxon, way).factor,
+    belief: outlook?.own,
+    times: outlook?.times,
   };
 }
 
@@ -129,6 +131,7 @@ export function placeOf(
     }),
     evaporation: on.map(({ day, space }) => cover * drying(space, day).evaporationMm),
     dayHours: growing.map((g) => g.dayHours),
+    matC: on.map(({ space }) => state.spaces.get(space)?.matC ?? 0),
     extremes: growing.map(({ nightC, noonC }) => ({ nightC, noonC })),
   };
 }

@@ -16,7 +16,9 @@ export interface CuttingLuck {
 export interface BenchLuck {
   readonly normals: Float64Array;
   readonly pot: number;
+  /** 0–1: how slow it roots, and how likely, among all batches that are believed possible. */
   readonly pace: number;
+  readonly chance: number;
   /** Standard normal: how ready its wounds rot, among what may be. */
   readonly rot: number;
   /** 0–1: when somebody thinks of it. */
@@ -38,6 +40,8 @@ export function luckOf(
   benches: number,
   days: number,
 ): readonly BenchLuck[] {
+  const start = randomFrom(streamOf(seed, -1, 0));
+  const [pace, chance] = [start(), start()];
   return Array.from({ length: benches }, (_, b) => {
     const random = randomFrom(streamOf(seed, b, 0));
     const normals = Float64Array.from({ length: 2 * days + 2 }, () => normal(random));
@@ -46,7 +50,9 @@ export function luckOf(
     return {
       normals,
       pot: normal(random),
-      pace: normal(random),
+      // Spread evenly, so that few benches stand for all that may be.
+      pace: (pace + b * EVENLY.pace) % 1,
+      chance: (chance + b * EVENLY.chance) % 1,
       rot: normal(aside),
       whims: Float64Array.from({ length: WHIMS }, aside),
       cuttings: Array.from({ length: count }, (__, i) => {
@@ -62,6 +68,12 @@ export function luckOf(
     };
   });
 }
+
+/**
+ * Steps of a sequence that fills a square evenly however many of it are taken.
+ * Source: Roberts 2018, the generalised golden ratio (plastic number 1.32471795724…); from memory.
+ */
+const EVENLY = { pace: 1 / 1.324717957244746, chance: 1 / 1.324717957244746 ** 2 } as const;
 
 /** Box & Muller 1958. */
 function normal(random: () => number): number {

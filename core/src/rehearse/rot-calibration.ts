@@ -3,7 +3,7 @@ import { daysBetween } from '../days';
 import { settleAll } from '../faults';
 import type { Batch, State } from '../journal';
 import { memoAround } from '../memo';
-import { BATCH_CORRELATION } from '../plan';
+import { USUAL_CORRELATION } from '../learn';
 import { gridPosterior, weightInCluster } from '../stats';
 import { Z80 } from './assumptions';
 import { asItWent } from './as-it-went';
@@ -111,7 +111,8 @@ function caseOf(state: State, batch: Batch): RotCase | null {
 const immune = (days: number): BenchLuck => ({
   normals: new Float64Array(2 * days + 2),
   pot: 0,
-  pace: 0,
+  pace: 0.5,
+  chance: 0.5,
   rot: 0,
   whims: Float64Array.of(0.5),
   cuttings: NODES.map(({ at }) => ({
@@ -173,6 +174,6 @@ function rotShare({ wounds }: RotCase, factor: number): number {
 /** ln likelihood of what rotted of a batch, where such a share is played to rot and another rots anyway. */
 function likelihood({ cuttings, rotted }: RotCase, played: number, unexplained: number): number {
   const p = Math.min(1 - 1e-9, unexplained + (1 - unexplained) * played);
-  const weight = weightInCluster(cuttings, BATCH_CORRELATION);
+  const weight = weightInCluster(cuttings, USUAL_CORRELATION);
   return weight * (rotted * Math.log(p) + (cuttings - rotted) * Math.log(1 - p));
 }

@@ -1,4 +1,5 @@
 import type { GrowingAir, NightAndNoon, Taxon, TaxonMethod } from '../botany';
+import type { Times } from '../learn';
 import { saturationVapourPressure, vapourPressureDeficit, type Air } from '../climate';
 import type { Column, UnrootedWaterId, WaterManner, WaterSchoolId } from '../water';
 
@@ -8,7 +9,9 @@ export interface Place {
   /** mm/d from a wet surface in the usual air. */
   readonly evaporation: readonly number[];
   readonly dayHours: readonly (number | undefined)[];
-  /** How cold its nights and how hot its noons usually are, where that is known. */
+  /** What a mat adds at the roots, °C. */
+  readonly matC?: readonly number[] | undefined;
+  /** How cold its nights and how hot its noons usually are at the roots, where that is known. */
   readonly extremes?: readonly NightAndNoon[] | undefined;
 }
 
@@ -46,8 +49,10 @@ export interface Strategy {
   readonly rotPace?: number | undefined;
   /** How much longer wounds take to close on this bench than modelled; 1 where nothing is known. */
   readonly woundPace?: number | undefined;
-  /** How much longer roots take on this bench than the guide says; 1 where nothing is known. */
-  readonly rootPace?: number | undefined;
+  /** Weights of chance and pace of such a batch, as `learn` has them; where left out, as the guide says. */
+  readonly belief?: Float64Array | undefined;
+  /** When roots and pups come, in growth since the cut; where left out, by the guide’s windows. */
+  readonly times?: Times | undefined;
   readonly column: Column;
   /** Of the medium when they are set, against drained. */
   readonly startWetness: number;
@@ -102,7 +107,7 @@ const shifted = ({ nightC, noonC }: NightAndNoon, byC: number): NightAndNoon => 
 });
 
 export const growingOf = ({ place }: Strategy, air: Air, day: number): GrowingAir => ({
-  tempC: air.tempC,
+  tempC: air.tempC + (place.matC?.[day] ?? 0),
   dayHours: place.dayHours[day],
   ...shifted(place.extremes?.[day] ?? {}, air.tempC - place.usual[day]!.tempC),
 });

@@ -12,7 +12,26 @@ export function betaBinomial(k: number, n: number, a: number, b: number): number
   assertPositive('a', a);
   assertPositive('b', b);
   if (k > n) return 0;
-  return Math.exp(logChoose(n, k) + logBeta(k + a, n - k + b) - logBeta(a, b));
+  return Math.exp(logBetaBinomial(k, n, a, b));
+}
+
+/** ln of the same, for who asks for many of one belief; nothing is checked. */
+export function logBetaBinomial(k: number, n: number, a: number, b: number): number {
+  return logChoose(n, k) + rising(a, k) + rising(b, n - k) - rising(a + b, n);
+}
+
+const risen = new Map<number, number[]>();
+const MOST_RISEN = 2000;
+
+/** ln of a · (a + 1) · … · (a + k − 1). */
+function rising(a: number, k: number): number {
+  let row = risen.get(a);
+  if (!row) {
+    if (risen.size >= MOST_RISEN) risen.clear();
+    risen.set(a, (row = [0]));
+  }
+  for (let i = row.length; i <= k; i++) row.push(row[i - 1]! + Math.log(a + i - 1));
+  return row[k]!;
 }
 
 // Whole arguments come back a thousand times in one plan.
@@ -28,6 +47,7 @@ export function logChoose(n: number, k: number): number {
   return logFactorial(n) - logFactorial(k) - logFactorial(n - k);
 }
 
-function logBeta(a: number, b: number): number {
+/** ln of the beta function. */
+export function logBeta(a: number, b: number): number {
   return jStat.gammaln(a) + jStat.gammaln(b) - jStat.gammaln(a + b);
 }

@@ -3,7 +3,7 @@ import { RouterLink } from '@angular/router';
 import { MatCheckbox } from '@angular/material/checkbox';
 import { MatButton } from '@angular/material/button';
 import { growingDay } from '@hypogeon/core/bench';
-import { growthOn } from '@hypogeon/core/botany';
+import { grownAs, growthOn } from '@hypogeon/core/botany';
 import { addDays } from '@hypogeon/core/days';
 import { clumpProblem, judgeOffset, offsetRules, type OffsetVerdict } from '@hypogeon/core/plan';
 import { cuttingCautions } from '@hypogeon/core/safety';
@@ -350,7 +350,7 @@ export class ClumpPage {
     const way = this.kind()!;
     const rules = offsetRules(ownRoots ? (this.rooted() ?? way) : way);
     return judgeOffset({ sizeMm, ownRoots }, motherMm, rules, this.today(), (n) =>
-      growthOn(plant.taxon, growingDay(state, space, addDays(this.today(), n))),
+      growthOn(grownAs(plant.taxon, way.method), growingDay(state, space, addDays(this.today(), n))),
     );
   }
 

@@ -11,6 +11,7 @@ import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
 import { MatOption, MatSelect } from '@angular/material/select';
 import { leastOf, METHOD, type TaxonMethod } from '@hypogeon/core/botany';
+import { beliefOf } from '@hypogeon/core/learn';
 import {
   baredLeaves,
   bestCutMap,
@@ -25,7 +26,6 @@ import {
   stemProblem,
   stemRules,
   trailRules,
-  successBelief,
   type CutRules,
   type PieceKind,
   type Stem,
@@ -371,7 +371,7 @@ export class CutMapPage {
     if (!crown || taxon === undefined || !width.ok) return null;
     const state = this.her.state();
     const kind = (way: TaxonMethod): PieceKind => ({
-      chance: successBelief(state, taxon, way).mean,
+      chance: beliefOf(state, taxon, way).mean,
       least: leastOf(way),
     });
     const top = kind(crown);

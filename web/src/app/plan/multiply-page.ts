@@ -1,15 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { MatCheckbox } from '@angular/material/checkbox';
 import { MatOption, MatSelect } from '@angular/material/select';
-import { growingDay, rootingPace } from '@hypogeon/core/bench';
 import { METHOD } from '@hypogeon/core/botany';
+import { beliefOf } from '@hypogeon/core/learn';
 import {
   generationDays,
   multiplicationProblem,
   reach,
-  pacesOf,
+  plannedOutlook,
   readiness,
-  successBelief,
 } from '@hypogeon/core/plan';
 import { Drafts } from '../data/drafts';
 import { shapeOf } from '../data/draft-shape';
@@ -188,18 +187,14 @@ export class MultiplyPage {
     if (!plant || !way || this.problem()) return null;
     const state = this.her.state();
     const { start, pieces, target } = this.numbers();
-    const belief = successBelief(state, plant.id, way);
+    const belief = beliefOf(state, plant.id, way);
     const reached = reach({ start, pieces, mothersStay: this.typed().stay, belief }, target);
     const space = this.her.space();
-    const paces = pacesOf(rootingPace(state, plant.id, way));
     const days = generationDays(this.today(), reached.generations.length - 1, (cutOn) =>
       readiness(
-        plant.taxon,
+        plannedOutlook(state, { taxon: plant.id, cutOn, space }, way)!,
         way,
         'saleable',
-        cutOn,
-        (day) => growingDay(state, space, day),
-        paces,
       ).dayFor(0.9),
     );
     const most = Math.max(target, ...reached.generations.map((g) => g.high)) * 1.1;

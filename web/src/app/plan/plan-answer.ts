@@ -1,12 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
-import { plannedClock, seasonOn, rootingPace } from '@hypogeon/core/bench';
-import { formOf, pieceDrawn, windowAt, type Window } from '@hypogeon/core/botany';
+import { plannedClock, seasonOn } from '@hypogeon/core/bench';
+import { formOf, pieceDrawn } from '@hypogeon/core/botany';
 import { careOf } from '@hypogeon/core/care';
 import { addDays, daysBetween } from '@hypogeon/core/days';
 import { foldBatch } from '@hypogeon/core/journal';
-import { beliefWords, MINUTES, successBelief, type Part } from '@hypogeon/core/plan';
+import type { Ahead } from '@hypogeon/core/learn';
+import { beliefWords, MINUTES, plannedOutlook, type Part } from '@hypogeon/core/plan';
 import { forecastText, piecesText, planSentence } from '@hypogeon/words';
 import { Words } from '../data/words';
 import { DayField } from '../forms/day-field';
@@ -168,14 +169,11 @@ export class PlanAnswer {
     const state = this.desk.state();
     const cutOn = this.desk.cutOn();
     const season = seasonOn(state, plant.taxon, this.desk.space(), cutOn);
-    const pace = rootingPace(state, plant.id, figures).factor;
-    const span = (window: Window): string => {
-      const { from, to } = windowAt(window, season.tempC, pace);
-      return this.words.span(addDays(cutOn, from), addDays(cutOn, to));
-    };
-    const belief = successBelief(state, plant.id, figures);
-    const pups = figures.pups ? `, pups ${span(figures.pups)}` : '';
-    return `Roots ${span(figures.roots)}${pups}; ${this.words.percent(belief.mean)} live (${beliefWords(belief, figures.method)}). ${this.words.temperature(season.tempC)} is ${season.reason}.`;
+    const outlook = plannedOutlook(state, this.cut.piece(figures)!, figures)!;
+    const span = ({ from, to }: Ahead): string => this.words.span(from, to);
+    const { belief } = outlook;
+    const pups = outlook.pups ? `, pups ${span(outlook.pups)}` : '';
+    return `Roots ${span(outlook.roots)}${pups}; ${this.words.percent(belief.mean)} live (${beliefWords(belief, figures.method)}). ${this.words.temperature(season.tempC)} is ${season.reason}.`;
   });
 
   protected readonly work = computed(() => {

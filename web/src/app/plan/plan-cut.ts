@@ -2,11 +2,12 @@ import { computed, inject, Injectable } from '@angular/core';
 import { containerOf, plannedClock, type PlannedWound } from '@hypogeon/core/bench';
 import { METHOD, methodOf, type MethodId, type TaxonMethod } from '@hypogeon/core/botany';
 import { foldBatch, type BatchFields } from '@hypogeon/core/journal';
-import { containersFor, type Part } from '@hypogeon/core/plan';
+import { containersFor, type Part, type PlannedPiece } from '@hypogeon/core/plan';
 import { readLength } from '@hypogeon/core/units';
 import { defaultSchool, type WoundSchoolId } from '@hypogeon/core/wound';
 import { Words } from '../data/words';
 import { PlanDesk } from './plan-desk';
+import { dryDaysProblem, numberOrNone } from './dry-days';
 import { PlanWish } from './plan-wish';
 
 const MOST_PIECES = 10_000;
@@ -106,6 +107,23 @@ export class PlanCut {
     };
   }
   readonly planned = computed(() => this.plannedFor(this.figures()));
+
+  /** Where and how a piece of the plan is grown, for the clock of roots; null while the plant is not known. */
+  piece(figures: TaxonMethod): PlannedPiece | null {
+    const plant = this.desk.plant();
+    if (!plant || this.desk.cutOnProblem()) return null;
+    const alone = this.parts().length < 2;
+    const { course, dryDays } = this.desk.draft();
+    return {
+      taxon: plant.id,
+      cutOn: this.desk.cutOn(),
+      space: this.desk.space(),
+      callusSpace: this.desk.callusSpace(),
+      school: this.schoolOf(figures),
+      dryDays: numberOrNone(dryDays),
+      ...(alone && course ? { courses: { [figures.method]: course } } : {}),
+    };
+  }
   readonly clock = computed(() => {
     const planned = this.planned();
     return planned ? plannedClock(this.desk.state(), planned) : null;
@@ -178,15 +196,4 @@ function countProblem(typed: string): string {
   if (typed.trim() === '') return 'How many are taken?';
   if (!Number.isInteger(count) || count < 1) return 'A whole number of 1 or more.';
   return count > MOST_PIECES ? 'At most 10,000 in one batch. Make several.' : '';
-}
-
-export const numberOrNone = (text: string): number | undefined =>
-  text.trim() === '' || dryDaysProblem(text) !== '' ? undefined : Number(text);
-
-function dryDaysProblem(text: string): string {
-  if (text.trim() === '') return '';
-  const days = Number(text);
-  return Number.isFinite(days) && days >= 0 && days <= 120
-    ? ''
-    : 'How many days to dry? A number from 0 to 120; 0.25 is some hours.';
 }

@@ -6,13 +6,13 @@ import {
   MatExpansionPanelHeader,
   MatExpansionPanelTitle,
 } from '@angular/material/expansion';
-import { paceWords } from '@hypogeon/core/bench';
 import { formOf, METHOD, pieceDrawn, type MethodId, type Piece } from '@hypogeon/core/botany';
+import { beliefOf } from '@hypogeon/core/learn';
 import {
   beliefWords,
   neededCurve,
   SIZE_WORD,
-  successBelief,
+  paceWords,
   type Combination,
   type Giving,
   type Way,
@@ -133,7 +133,7 @@ export class PlanHow {
     if (givings) return givings.map((g) => this.givingCard(g));
     return this.desk.methods().map((figures) => {
       const plant = this.desk.plant()!;
-      const belief = successBelief(this.desk.state(), plant.id, figures);
+      const belief = beliefOf(this.desk.state(), plant.id, figures);
       return {
         ...this.blank(figures.method, figures.worth === 'poor' ? 'poor' : ''),
         lines: [
@@ -169,7 +169,7 @@ export class PlanHow {
     const { method, figures, belief, ready, needed, spare, within } = way;
     const poor = figures.worth === 'poor' ? 'poor' : '';
     const has = spare ? `${spare.guess ? 'about ' : ''}${this.words.number(spare.count)}` : '';
-    const learned = way.pace.own + way.pace.genus > 0 ? paceWords(way.pace) : '';
+    const learned = belief.own.lived + belief.genus.lived > 0 ? paceWords(belief) : '';
     return {
       ...this.blank(method, best ? 'best for this' : poor),
       take: within ? `Take ${this.words.number(needed!)}` : '',

@@ -3,6 +3,7 @@ import { addDays, daysBetween, isDay } from '@hypogeon/core/days';
 import { givingOf, waysTo, type Wish } from '@hypogeon/core/plan';
 import { Words } from '../data/words';
 import { PlanDesk } from './plan-desk';
+import { numberOrNone } from './dry-days';
 
 /** Days that a wish without a day is given. */
 const USUAL_TIME = 90;
@@ -46,7 +47,9 @@ export class PlanWish {
 
   readonly wish = computed<Wish | null>(() => {
     const plant = this.desk.plant();
-    const { want, size, sure, purpose, container, mix, mother } = this.desk.draft();
+    const draft = this.desk.draft();
+    const { want, size, sure, purpose, container, mix, mother, method, course } = draft;
+    const days = numberOrNone(draft.dryDays);
     if (!plant || this.problems().by || this.desk.space() === '' || this.desk.cutOnProblem())
       return null;
     if (purpose === 'want' && (want.trim() === '' || this.problems().want)) return null;
@@ -61,6 +64,10 @@ export class PlanWish {
       certainty: Number(sure) / 100,
       cutOn: this.desk.cutOn(),
       space: this.desk.space(),
+      callusSpace: this.desk.callusSpace(),
+      ...(draft.school ? { school: draft.school } : {}),
+      ...(days === undefined ? {} : { dryDays: days }),
+      ...(method && course ? { courses: { [method]: course } } : {}),
     };
   });
 

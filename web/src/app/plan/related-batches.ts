@@ -9,7 +9,7 @@ import { piecesText } from '@hypogeon/words';
 import { Actions } from '../data/actions';
 import { freshId } from '../data/fresh-id';
 import type { Draft } from '../data/journal';
-import { numberOrNone } from './plan-cut';
+import { numberOrNone } from './dry-days';
 import type { PlanDesk } from './plan-desk';
 
 /** Pieces of one kind taken off a plant. */

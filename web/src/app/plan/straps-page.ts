@@ -9,7 +9,8 @@ import {
 } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
-import { cutStraps, nodesFrom, strapProblem, successBelief, yieldOf } from '@hypogeon/core/plan';
+import { beliefOf } from '@hypogeon/core/learn';
+import { chancesOf, cutStraps, nodesFrom, strapProblem, yieldOf } from '@hypogeon/core/plan';
 import { cuttingCautions } from '@hypogeon/core/safety';
 import { readLength } from '@hypogeon/core/units';
 import { hydraulicWidth, referenceClosureDays } from '@hypogeon/core/wound';
@@ -222,7 +223,10 @@ export class StrapsPage {
     return {
       lengths,
       plan,
-      plants: yieldOf(plan.sections.length, successBelief(this.her.state(), plant.id, way)),
+      plants: yieldOf(
+        plan.sections.length,
+        chancesOf(beliefOf(this.her.state(), plant.id, way)),
+      ),
       depth: this.words.length(plan.depthMm),
       spacing: this.words.length(plan.spacingMm),
       left: left >= 1 ? `${this.words.length(left)} of leaf are too short to use.` : '',

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
-import { paceWords, plantOf, rootingPace } from '@hypogeon/core/bench';
+import { plantOf } from '@hypogeon/core/bench';
 import {
   everyWay,
   evidenceText,
@@ -16,7 +16,8 @@ import {
   type TaxonMethod,
   type Window,
 } from '@hypogeon/core/botany';
-import { beliefWords, successBelief } from '@hypogeon/core/plan';
+import { beliefOf } from '@hypogeon/core/learn';
+import { beliefWords, paceWords } from '@hypogeon/core/plan';
 import { cuttingCautions } from '@hypogeon/core/safety';
 import { successRange } from '@hypogeon/core/stats';
 import { LIGHT_PLACE, moreOfIt } from '@hypogeon/words';
@@ -255,8 +256,8 @@ export class TaxonPage {
 
   /** What settled batches of this bench have taught beside the figures. */
   private learned(way: TaxonMethod): readonly Figure[] {
-    const belief = successBelief(this.state(), this.id(), way);
-    const pace = rootingPace(this.state(), this.id(), way);
+    const belief = beliefOf(this.state(), this.id(), way);
+    const { pace } = belief;
     const figures: Figure[] = [];
     if (belief.own.cuttings + belief.genus.cuttings > 0)
       figures.push({
@@ -264,11 +265,11 @@ export class TaxonPage {
         value: `${this.words.percent(belief.mean)} succeed`,
         evidence: beliefWords(belief, way.method),
       });
-    if (pace.own + pace.genus > 0)
+    if (belief.own.lived + belief.genus.lived > 0)
       figures.push({
         name: 'Its pace here',
         value: `${this.words.decimal(pace.factor, 2)} times the days, ${this.words.decimal(pace.low, 2)} to ${this.words.decimal(pace.high, 2)}`,
-        evidence: paceWords(pace),
+        evidence: paceWords(belief),
       });
     return figures;
   }

@@ -1,11 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
-import { paceOf, paceWords, plantOf, rootingPace } from '@hypogeon/core/bench';
+import { paceOf, plantOf } from '@hypogeon/core/bench';
 import { METHOD, methodOf } from '@hypogeon/core/botany';
 import { isDay } from '@hypogeon/core/days';
 import { SETTINGS_KEY, type SettingsFields } from '@hypogeon/core/journal';
-import { successBelief } from '@hypogeon/core/plan';
+import { beliefOf } from '@hypogeon/core/learn';
+import { paceWords } from '@hypogeon/core/plan';
 import { successRange } from '@hypogeon/core/stats';
 import { rotCalibrationText } from '@hypogeon/words';
 import { Actions } from '../data/actions';
@@ -190,7 +191,7 @@ export class LearnedPage {
       const plant = plantOf(state, taxon);
       const way = plant && methodOf(plant.taxon, method);
       if (!way) return [];
-      const belief = successBelief(state, taxon, way);
+      const belief = beliefOf(state, taxon, way);
       if (belief.own.cuttings === 0) return [];
       return [
         {
@@ -207,7 +208,7 @@ export class LearnedPage {
             ...successRange({ mean: belief.mean, worth: belief.a + belief.b }),
           },
           behind: belief.own.cuttings,
-          pace: paceWords(rootingPace(state, taxon, way)),
+          pace: paceWords(belief),
         },
       ];
     });

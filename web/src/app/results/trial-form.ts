@@ -6,7 +6,7 @@ import { plantOf, placesIn } from '@hypogeon/core/bench';
 import { METHOD, type MethodId, METHODS } from '@hypogeon/core/botany';
 import { addDays, isDay } from '@hypogeon/core/days';
 import { TRIAL_FACTORS, type TrialFactor, type TrialFields } from '@hypogeon/core/journal';
-import { successBelief } from '@hypogeon/core/plan';
+import { beliefOf } from '@hypogeon/core/learn';
 import {
   batchesFor,
   FACTOR_NAME,
@@ -128,7 +128,7 @@ export class TrialForm {
     const way = this.way()?.way;
     return taxon === undefined || !way
       ? null
-      : successBelief(this.journal.state(), taxon, way).mean;
+      : beliefOf(this.journal.state(), taxon, way).mean;
   });
 
   protected readonly arms = computed(() => {

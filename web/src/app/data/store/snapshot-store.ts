@@ -1,4 +1,4 @@
-import { packRoots, recallRoots, type PackedRoots } from '@hypogeon/core/bench';
+import { packRoots, recallRoots, type PackedRoots } from '@hypogeon/core/learn';
 import {
   distinct,
   fold,

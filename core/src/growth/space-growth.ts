@@ -1,0 +1,59 @@
+import { bySpace, growingDay } from '../bench';
+import { growthOn, type Grower } from '../botany';
+import { addDays, daysBetween, type Day } from '../days';
+import type { State } from '../journal';
+import { memoAround } from '../memo';
+
+/** Growth from a fixed day to the morning of another, in days at the warmth of the plant's window in season. */
+class Sums {
+  /** Of the first 0, 1, 2 … days from the origin on, and of the last 0, 1, 2 … before it. */
+  private readonly on: number[] = [0];
+  private readonly back: number[] = [0];
+
+  constructor(private readonly origin: Day) {}
+
+  until(day: Day, grown: (day: Day) => number): number {
+    const { origin, on, back } = this;
+    const n = daysBetween(origin, day);
+    for (let k = on.length; k <= n; k++) on.push(on[k - 1]! + grown(addDays(origin, k - 1)));
+    for (let k = back.length; k <= -n; k++) back.push(back[k - 1]! + grown(addDays(origin, -k)));
+    return n >= 0 ? on[n]! : -back[-n]!;
+  }
+}
+
+/** Growth up to the morning of a day: differences of it are what counts. */
+export type GrowthUntil = (space: string, day: Day) => number;
+
+const kept = memoAround<object, Map<Grower, Sums>>();
+
+/**
+ * Growth of a plant in the spaces of a bench. Readings where there are any, else the expected air; many batches ask
+ * for the same, so that each day is worked out once.
+ */
+export const growthUntil =
+  (state: State, grower: Grower): GrowthUntil =>
+  (space, day) => {
+    const growers = bySpace(state, space, kept, () => new Map<Grower, Sums>());
+    let sums = growers.get(grower);
+    if (!sums) growers.set(grower, (sums = new Sums(day)));
+    return sums.until(day, (on) => growthOn(grower, growingDay(state, space, on)));
+  };
+
+/** The same were every day and night so much warmer, °C. */
+export function growthWarmer(state: State, grower: Grower, byC: number): GrowthUntil {
+  const spaces = new Map<string, Sums>();
+  const warmer = (c: number | undefined): number | undefined => (c === undefined ? c : c + byC);
+  return (space, day) => {
+    const sums = spaces.get(space) ?? new Sums(day);
+    spaces.set(space, sums);
+    return sums.until(day, (on) => {
+      const { tempC, dayHours, nightC, noonC } = growingDay(state, space, on);
+      return growthOn(grower, {
+        tempC: tempC + byC,
+        dayHours,
+        nightC: warmer(nightC),
+        noonC: warmer(noonC),
+      });
+    });
+  };
+}

@@ -1,0 +1,27 @@
+import { courseOf } from '../bench';
+import { slowed, timeWithin, type CourseId, type TaxonMethod, type WeibullTime } from '../botany';
+import type { Batch, State } from '../journal';
+
+/** When roots come, and pups, in growth since the cut; of those that get them. */
+export interface Times {
+  readonly roots: WeibullTime;
+  readonly pups: WeibullTime | null;
+}
+
+/** Roots show sooner in water than in a mix. Working assumption; 0.6–1. */
+const WATER_PACE = 0.8;
+
+export function timesBy({ roots, pups }: TaxonMethod, course: CourseId): Times {
+  const inMix = timeWithin(roots);
+  return {
+    roots: course === 'water' ? slowed(inMix, WATER_PACE) : inMix,
+    pups: pups && timeWithin(pups),
+  };
+}
+
+export const timesOf = (state: State, batch: Batch, way: TaxonMethod): Times =>
+  timesBy(way, courseOf(state, batch));
+
+/** What makes it a plant: of a leaf and a section the pup, of all else its roots. */
+export const plantTime = ({ roots, pups }: Times, { method }: TaxonMethod): WeibullTime =>
+  method === 'leaf' || method === 'leaf-section' ? (pups ?? roots) : roots;

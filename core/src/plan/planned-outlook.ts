@@ -1,0 +1,47 @@
+import { plantOf } from '../bench';
+import type { TaxonMethod } from '../botany';
+import { foldBatch, type State } from '../journal';
+import { outlookOf, type Outlook } from '../learn';
+import { defaultSchool } from '../wound';
+import type { Wish } from './wish';
+
+/** What a wish says of where and when a piece is cut and grown. */
+export type PlannedPiece = Pick<
+  Wish,
+  'taxon' | 'cutOn' | 'space' | 'callusSpace' | 'school' | 'dryDays' | 'courses'
+>;
+
+/**
+ * The clock of roots of a piece that is not cut yet: that of the batch the plan becomes.
+ * @param warmerC °C added to every day
+ * @returns null for an unknown plant
+ */
+export function plannedOutlook(
+  state: State,
+  { taxon, cutOn, space, callusSpace = space, school, dryDays, courses }: PlannedPiece,
+  { method, wound }: TaxonMethod,
+  warmerC = 0,
+): Outlook | null {
+  if (!plantOf(state, taxon)) return null;
+  const course = courses?.[method];
+  const batch = foldBatch(
+    'planned',
+    {
+      taxon,
+      method,
+      count: 1,
+      cutOn,
+      space,
+      callusSpace,
+      callusAt: 'rack',
+      school:
+        school ??
+        state.settings.school ??
+        (wound ? defaultSchool(wound.tissue).school : 'straight-in'),
+      ...(course === undefined ? {} : { course }),
+      ...(dryDays === undefined ? {} : { dryDays }),
+    },
+    [],
+  );
+  return batch && outlookOf(state, batch, warmerC);
+}
