@@ -186,7 +186,7 @@ export function reasonText(reason: Reason, speech: Speech): string {
     case 'habit':
       return `Last water ${ago(reason.last, speech)}; every ${days(reason.days)} in this air. ${
         reason.unrooted === null
-          ? `${WATER_SCHOOL[reason.school].name}.`
+          ? `${ruleText(WATER_SCHOOL[reason.school].name, length)}.`
           : `No roots yet: ${UNROOTED_NAME[reason.unrooted].toLowerCase()}.`
       }${missingText(reason.missing)}`;
     case 'mist':

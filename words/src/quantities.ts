@@ -37,6 +37,7 @@ const RULES_OF_THUMB: readonly (readonly [metric: string, inches: string])[] = [
   ['7–12 cm', '3–5 in'],
   ['2–3 cm', 'about 1 in'],
   ['2.5 cm', '1 in'],
+  ['5–7 cm', '2–3 in'],
   ['6 cm', '2 1/2 in'],
   ['10 cm', '4 in'],
 ];

@@ -2,16 +2,20 @@ import {
   CATALOGUE,
   findTaxa,
   formOf,
+  grownAs,
+  growsCool,
   growthOn,
+  growthRate,
   leastOf,
   METHOD,
   METHODS,
+  type MethodId,
   methodOf,
   PIECES,
   seasonAt,
   taxonSchema,
-  windowAt,
 } from '.';
+import { dayLength } from '../climate';
 
 const taxon = (id: string) => CATALOGUE.find((t) => t.id === id)!;
 const roots = (id: string, method: (typeof METHODS)[number]) => methodOf(taxon(id), method)!.roots;
@@ -226,16 +230,59 @@ describe('season and windows in the air of a bench', () => {
     });
     // A mean outside the band says more than its night does.
     expect(seasonAt(opuntia, opuntia.season.fromC - 9, 14, { nightC: -2 }).state).toBe('resting');
-    expect(growthOn(opuntia, { tempC: mean, dayHours: 14, nightC: 0 })).toBeLessThan(
-      growthOn(opuntia, { tempC: mean, dayHours: 14 }),
+    const grows = grownAs(opuntia, 'pad');
+    expect(growthOn(grows, { tempC: mean, dayHours: 14, nightC: 0 })).toBeLessThan(
+      growthOn(grows, { tempC: mean, dayHours: 14 }),
     );
   });
 
-  it('stretches a window by two for ten degrees, within sense', () => {
-    const window = { from: 14, to: 28, evidence: 'common practice' } as const;
-    expect(windowAt(window, 22)).toEqual({ from: 14, to: 28 });
-    expect(windowAt(window, 12)).toEqual({ from: 28, to: 56 });
-    expect(windowAt(window, -20)).toEqual(windowAt(window, 6));
-    expect(windowAt(window, 40)).toEqual(windowAt(window, 28));
+  it('grows twice as fast with ten degrees, within sense', () => {
+    const rate = (tempC: number): number =>
+      growthRate(tempC, grownAs(taxon('echeveria-elegans'), 'crown'));
+    expect(rate(22)).toBe(1);
+    expect(rate(12)).toBeCloseTo(0.5, 12);
+    expect(rate(-20)).toBe(rate(6));
+    expect(rate(40)).toBe(rate(28));
+  });
+});
+
+// Common practice, no source: tips of alpines root in three to four weeks in a cold light greenhouse; root cuttings of
+// mid October show shoots by early January at about 10 °C; eight hours in December at 43° carry them, under five at 62°
+// hold them back.
+describe('what grows in the cool', () => {
+  const alpine = taxon('saxifraga-paniculata');
+  const day = (id: string, method: MethodId, tempC: number, dayHours?: number): number =>
+    growthOn(grownAs(taxon(id), method), { tempC, ...(dayHours ? { dayHours } : {}) });
+
+  it('alpines and winter growers keep their windows in their own band', () => {
+    for (const { id, season } of CATALOGUE.filter(growsCool)) {
+      const middle = (season.fromC + season.toC) / 2;
+      expect([id, day(id, 'crown', Math.min(22, middle))]).toEqual([id, 1]);
+    }
+    const { roots } = methodOf(alpine, 'offset')!;
+    const days = roots.from / day(alpine.id, 'offset', 10, 9);
+    expect(days).toBeGreaterThan(14);
+    expect(days).toBeLessThan(28);
+    // A summer grower of the same cold greenhouse waits.
+    expect(day('echeveria-elegans', 'offset', 10, 9)).toBeLessThan(0.3);
+  });
+
+  it('root cuttings of mid October show shoots about new year at 10 °C', () => {
+    const { roots } = methodOf(taxon('haworthia-retusa'), 'root-cutting')!;
+    const grown = day('haworthia-retusa', 'root-cutting', 10, 9);
+    expect(roots.from / grown).toBeLessThan(80);
+    expect(roots.to / grown).toBeGreaterThan(80);
+    expect(day('haworthia-retusa', 'offset', 10, 9)).toBeLessThan(grown);
+  });
+
+  it('light decides with warmth: eight hours carry them, under five do not', () => {
+    expect(dayLength(43, '2026-12-15')).toBeGreaterThan(8);
+    expect(dayLength(62, '2026-12-15')).toBeLessThan(5.5);
+    const [south, north] = [43, 62].map((latitude) =>
+      day(alpine.id, 'offset', 12, dayLength(latitude, '2026-12-15')),
+    );
+    expect(south).toBe(1);
+    expect(north).toBeLessThan(0.7);
+    expect(day('echeveria-elegans', 'crown', 22, dayLength(43, '2026-12-15'))).toBeLessThan(0.7);
   });
 });

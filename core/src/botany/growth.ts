@@ -32,13 +32,11 @@ const asItself = memo(({ season }: Taxon): Grower => {
  */
 const ROOT_CUTTING_C = 10;
 const COOLEST_ROOT_CUTTING_C = 2;
-const asRootCutting = memo(
-  ({ season }: Taxon): Grower => ({
-    season: { ...season, grower: 'winter', fromC: COOLEST_ROOT_CUTTING_C },
-    windowC: ROOT_CUTTING_C,
-    warmestC: ROOT_CUTTING_C,
-  }),
-);
+const asRootCutting = memo(({ season }: Taxon): Grower => ({
+  season: { ...season, grower: 'winter', fromC: COOLEST_ROOT_CUTTING_C },
+  windowC: ROOT_CUTTING_C,
+  warmestC: ROOT_CUTTING_C,
+}));
 
 /** How a piece of a plant grows towards roots. */
 export const grownAs = (taxon: Taxon, method: MethodId): Grower =>
@@ -110,7 +108,7 @@ export function logShareBetween(time: WeibullTime, after: number, by: number): n
 
 /** The same by the cumulative hazards at the two looks. */
 export function logShareOver(from: number, to: number): number {
-  return -from + Math.log(-Math.expm1(from - Math.max(to, from + 1e-12)));
+  return -from + Math.log(-Math.expm1(from - Math.max(to, from * (1 + 1e-12) + 1e-12)));
 }
 
 /** The time to what makes it a plant: a leaf is one only with its pup, a crown is one already. */

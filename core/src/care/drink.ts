@@ -7,7 +7,13 @@ import type { Asker } from './asker';
 import { daysSince, dryingOn, type Facts } from './facts';
 import type { Reason, Sure } from './reason';
 import { seasonOf } from './rooted';
-import { FREE_LOOK_DAYS, HABIT_DAYS, MOST_LOOK_DAYS, UNROOTED_HABIT_DAYS, habitDays } from './rhythm';
+import {
+  FREE_LOOK_DAYS,
+  HABIT_DAYS,
+  MOST_LOOK_DAYS,
+  UNROOTED_HABIT_DAYS,
+  habitDays,
+} from './rhythm';
 
 /** The gate, the first water, and the can from then on. */
 export function drinking(

@@ -6,13 +6,7 @@ import type { Asker } from './asker';
 import type { Facts, Span } from './facts';
 import { later } from './facts';
 import type { Reason } from './reason';
-import {
-  FREE_LOOK_DAYS,
-  LEAST_STANDS,
-  MOST_LOOK_DAYS,
-  MOST_STANDS,
-  TUG_GROWTH,
-} from './rhythm';
+import { FREE_LOOK_DAYS, LEAST_STANDS, MOST_LOOK_DAYS, MOST_STANDS, TUG_GROWTH } from './rhythm';
 
 export interface NextLook {
   readonly day: Day;

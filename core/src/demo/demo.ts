@@ -1,18 +1,19 @@
 import { benchWork } from './bench-work';
 import { tendings } from './tending';
-import { clockOf, figuresOf } from '../bench';
-import { growthOf } from '../growth';
-import { addDays, daysBetween, type Day } from '../days';
+import { clockOf, figuresOf, plantOf } from '../bench';
+import { grownAs, growthRate } from '../botany';
+import { addDays, type Day } from '../days';
 import {
   appendAll,
   fold,
   NO_COUNTS,
+  sumCounts,
   type BatchFields,
   type Counts,
   type Entry,
   type State,
 } from '../journal';
-import { factsOf, nextLook, ROOTS_GROW_DAYS } from '../care';
+import { ROOTS_GROW_DAYS } from '../care';
 import { randomFrom } from '../stats';
 import { DEMO, type DemoBatch, type DemoMother, type DemoSpace } from './story';
 import { stamped, type DemoDraft } from './draft';
@@ -246,6 +247,8 @@ function batchLife(story: DemoBatch, seed: number, today: Day, setting: State): 
   return [...counted, ...(tendings(grown, today, seed) as readonly Draft[])];
 }
 
+const MOST_LOOKS = 14;
+
 /** Looks as the Round asks for them, at cuttings whose fate was drawn beforehand. */
 function tallies(
   story: DemoBatch,
@@ -256,10 +259,14 @@ function tallies(
 ): readonly Draft[] {
   const first = appendAll(setting, stamped(life));
   const figures = figuresOf(first, first.batches.get(story.id)!)!;
-  const line = growthOf(first, first.batches.get(story.id)!)!;
-  const daysFor = (growth: number): number =>
-    daysBetween(addDays(today, -story.daysAgo), line.dayFor(growth)!);
-  const days = ({ from, to }: Span): Span => ({ from: daysFor(from), to: daysFor(to) });
+  const { tempC } = DEMO.spaces.find((s) => s.id === story.space)!;
+  const plant = plantOf(first, first.batches.get(story.id)!.taxon)!.taxon;
+  // By the usual warmth alone, so that the story is the same in every season.
+  const rate = growthRate(tempC, grownAs(plant, story.method));
+  const days = ({ from, to }: Span): Span => ({
+    from: Math.round(from / rate),
+    to: Math.round(to / rate),
+  });
   const roots = days(figures.roots);
   const pups = figures.pups && days(figures.pups);
   const fates = drawFates(story, seed, roots, pups);
@@ -267,20 +274,25 @@ function tallies(
 
   const entries: Draft[] = [];
   let potted = 0;
-  for (let look = 0; look < 14; look++) {
-    const state = appendAll(setting, stamped([...life, ...entries]));
-    const batch = state.batches.get(story.id)!;
-    const due = nextLook(batch, factsOf(state, batch));
-    if (due === null || due.day >= lastLook) break;
-    const age = daysBetween(batch.cutOn, due.day);
-    entries.push({ kind: 'tally', day: due.day, batch: story.id, counts: countsAt(fates, age) });
+  const cutOn = addDays(today, -story.daysAgo);
+  const spacing = Math.min(Math.max(Math.round((roots.to - roots.from) / 3), 4), 21);
+  let age = 0;
+  for (let look = 0; look < MOST_LOOKS; look++) {
+    const before = countsAt(fates, age);
+    const waits = story.count - sumCounts(before) > 0;
+    // All have what they will have: nobody looks any more.
+    if (potted === story.count || (!waits && (pups === null || before.rooted === 0))) break;
+    age = Math.max(waits ? roots.from : pups!.from, age + (look === 0 ? 0 : spacing));
+    const day = addDays(cutOn, age);
+    if (day >= lastLook) break;
+    entries.push({ kind: 'tally', day, batch: story.id, counts: countsAt(fates, age) });
     if (story.pottedShare === undefined) continue;
     const ready = Math.floor(
       fates.filter((f) => f.kind === 'lives' && age >= (f.pupDay ?? f.rootDay) + ROOTS_GROW_DAYS)
         .length * story.pottedShare,
     );
     if (ready <= potted) continue;
-    entries.push({ kind: 'potted', day: due.day, batch: story.id, count: ready - potted });
+    entries.push({ kind: 'potted', day, batch: story.id, count: ready - potted });
     potted = ready;
   }
   const endDay = addDays(today, -story.daysAgo + 2 * (pups?.to ?? roots.to));

@@ -43,8 +43,7 @@ function lineOf(
   const plant = plantOf(state, batch.taxon)?.taxon;
   if (!plant) return null;
   const taxon = grownAs(plant, batch.method);
-  const until =
-    warmerC === 0 ? growthUntil(state, taxon) : growthWarmer(state, taxon, warmerC);
+  const until = warmerC === 0 ? growthUntil(state, taxon) : growthWarmer(state, taxon, warmerC);
   return lineOver(until, batch.cutOn, staysOf(batch, setOn));
 }
 

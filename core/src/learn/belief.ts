@@ -18,6 +18,7 @@ import {
   shareAt,
   SHIFTS,
 } from './cure-grid';
+import { forOneBatch } from './one-batch';
 import { refined } from './refine';
 import { cureVector } from './cure-evidence';
 import { genusOf, toldIn, type GenusEvidence, type RootEvidence } from './told';
@@ -62,9 +63,7 @@ const correlationIn = memo((told: ReadonlyMap<string, GenusEvidence>): number =>
   // One tray of a kind says nothing of how trays differ.
   const several = plants.filter((p) => p.told.length > 1);
   if (several.length === 0) return USUAL_CORRELATION;
-  return correlationFrom(
-    several.map((p) => ({ ...p.told[0]!, sum: p.trays() })),
-  );
+  return correlationFrom(several.map((p) => ({ ...p.told[0]!, sum: p.trays() })));
 });
 
 /** The belief of a plant and way: the guide's figures, moved by what became of this grower's batches. */
@@ -138,11 +137,8 @@ function believe(
 
 /** Where nothing was told, chance and pace know nothing of each other: the guide's figures as they are. */
 export function guideBelief(mean: number, worth: number, correlation: number): Float64Array {
-  // Var(p of a batch) = Var(p) + ρ·E[p(1 − p)].
-  const most = mean * (1 - mean);
-  const belief = most / (worth + 1);
-  const wide = most / (belief + correlation * (most - belief)) - 1;
-  const chances = betaWeights(mean * wide, (1 - mean) * wide);
+  const { a, b } = forOneBatch({ a: mean * worth, b: (1 - mean) * worth }, correlation);
+  const chances = betaWeights(a, b);
   const out = new Float64Array(BATCH_CELLS);
   for (let p = 0, at = 0; p < chances.length; p++)
     for (let y = 0; y < BATCH_PACES.length; y++, at++) out[at] = chances[p]! * GUIDE_PACES[y]!;
@@ -345,9 +341,7 @@ export const prospectsOf = memo(({ batch }: Pick<Belief, 'batch'>): readonly Pro
     const worth = Math.max((mean * (1 - mean)) / variance - 1, 0.05);
     // Rounded, so that paces of the same chance are seen to have it.
     const round = (x: number): number => +x.toPrecision(9);
-    return [
-      { weight, pace: Math.exp(pace), a: round(mean * worth), b: round((1 - mean) * worth) },
-    ];
+    return [{ weight, pace: Math.exp(pace), a: round(mean * worth), b: round((1 - mean) * worth) }];
   });
   const sum = all.reduce((n, { weight }) => n + weight, 0);
   return all.map((is) => ({ ...is, weight: is.weight / sum }));

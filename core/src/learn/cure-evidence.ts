@@ -57,7 +57,7 @@ export type CureVector = Float64Array;
 
 /** What is next to impossible is told so by a number that can be added and taken away again. */
 const FLOOR = -600;
-const capped = (hazard: number): number => Math.min(hazard, 1e6);
+const capped = (hazard: number): number => Math.min(hazard, 1e200);
 /**
  * More cuttings of one batch than this sharpen nothing that its tray has not blurred, and the grid would be too coarse
  * for them: they are counted at that weight.

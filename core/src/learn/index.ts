@@ -1,4 +1,5 @@
 export * from './belief';
+export * from './one-batch';
 export * from './outlook';
 export * from './awaited';
 export * from './times';

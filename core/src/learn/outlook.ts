@@ -154,11 +154,7 @@ export function worthLooking({ line }: Outlook, { awaited, pieces, to }: Ahead):
 }
 
 /** Growth by which this share of its kind has it, at the pace that is likeliest here. */
-export function usualGrowth(
-  { times, others }: Outlook,
-  kind: Ahead['for'],
-  share: number,
-): number {
+export function usualGrowth({ times, others }: Outlook, kind: Ahead['for'], share: number): number {
   const { scale, shape } = (kind === 'pups' ? times.pups : null) ?? times.roots;
   return paceIn(others).factor * scale * (-Math.log1p(-share)) ** (1 / shape);
 }

@@ -5,7 +5,13 @@ import { settleAll } from '../faults';
 import { growthSoFar } from '../growth';
 import { countedElsewhere, isLoss, type Batch, type State } from '../journal';
 import { memo, memoAround, memoBy, togetherOf } from '../memo';
-import { cureVector, sumOf, type CureEvidence, type SeenBetween, type Waits } from './cure-evidence';
+import {
+  cureVector,
+  sumOf,
+  type CureEvidence,
+  type SeenBetween,
+  type Waits,
+} from './cure-evidence';
 import { logitOf } from './cure-grid';
 import { correlationVector, CORRELATION_CELLS, type SettledTray } from './tray-correlation';
 import { timesOf } from './times';
@@ -148,7 +154,11 @@ class PlantSums implements PlantEvidence {
   ) {}
 
   /** Sums that were worked out before, of the very same evidence. */
-  static recalled(told: readonly RootEvidence[], standing: Standing, trays: Float64Array): PlantSums {
+  static recalled(
+    told: readonly RootEvidence[],
+    standing: Standing,
+    trays: Float64Array,
+  ): PlantSums {
     const sums = new PlantSums(told, null);
     sums.standing = standing;
     sums.traySum = trays;
@@ -174,15 +184,26 @@ class PlantSums implements PlantEvidence {
       const settled = this.told.filter(isSettled);
       this.traySum = old
         ? moved(settled, this.since!.told.filter(isSettled), old, correlationVector)
-        : sumOf(settled.map((t) => ({ vector: correlationVector(t), weight: 1 })), CORRELATION_CELLS);
+        : sumOf(
+            settled.map((t) => ({ vector: correlationVector(t), weight: 1 })),
+            CORRELATION_CELLS,
+          );
       this.forget();
     }
     return this.traySum;
   }
 
-  packed(): { readonly correlation: number; readonly sum: readonly number[]; readonly trays: readonly number[] } | null {
+  packed(): {
+    readonly correlation: number;
+    readonly sum: readonly number[];
+    readonly trays: readonly number[];
+  } | null {
     if (this.standing === null || this.traySum === null) return null;
-    return { correlation: this.standing.correlation, sum: [...this.standing.sum], trays: [...this.traySum] };
+    return {
+      correlation: this.standing.correlation,
+      sum: [...this.standing.sum],
+      trays: [...this.traySum],
+    };
   }
 
   /** Once both stand nothing of what was before is needed. */
@@ -202,7 +223,10 @@ function moved<T>(
   const fresh = now.filter((t) => !was.has(t));
   const gone = then.filter((t) => !is.has(t));
   if (fresh.length + gone.length >= now.length)
-    return sumOf(now.map((t) => ({ vector: vectorOf(t), weight: 1 })), sum.length);
+    return sumOf(
+      now.map((t) => ({ vector: vectorOf(t), weight: 1 })),
+      sum.length,
+    );
   return sumOf(
     [
       { vector: sum, weight: 1 },

@@ -1,7 +1,7 @@
 import { addDays } from '../days';
 import { demoJournal } from '../demo';
 import { append, fold, type BatchFields, type Counts, type Entry } from '../journal';
-import { successBelief } from '../plan';
+import { beliefOf } from '../learn';
 import { methodOf } from '../botany';
 import { figuresOf, plantOf } from '../bench';
 import { batchPut, DAY, FIELDS, written } from '../testing/entries';
@@ -276,7 +276,7 @@ describe('learning afresh', () => {
   it('leaves out what was cut before that day, and takes it in again', () => {
     const way = methodOf(plantOf(DEMO, 'echeveria-elegans')!.taxon, 'leaf')!;
     const own = (state = DEMO): number =>
-      successBelief(state, 'echeveria-elegans', way).own.cuttings;
+      beliefOf(state, 'echeveria-elegans', way).own.cuttings;
     expect(own()).toBeGreaterThan(0);
     const set = (learnFrom: string | null, n: number): Entry => ({
       id: `fresh${n}`,

@@ -9,13 +9,12 @@ import {
   chanceOfAtLeast,
   combinationOf,
   estimateStock,
-  forOneBatch,
   likelySpareOf,
   mostReached,
-  numberNeeded,
   plantsReady,
   sumOf,
   waysTo,
+  type Chances,
   type Wish,
 } from '.';
 
@@ -55,19 +54,23 @@ describe('the distribution of plants ready', () => {
     a: fc.double({ min: 0.5, max: 12, noNaN: true }),
     b: fc.double({ min: 0.5, max: 12, noNaN: true }),
   });
-  const paces = fc.array(fc.double({ min: 0, max: 1, noNaN: true }), {
-    minLength: 1,
-    maxLength: 5,
-  });
+  const batches = fc
+    .array(fc.tuple(beliefs, fc.double({ min: 0, max: 1, noNaN: true })), {
+      minLength: 1,
+      maxLength: 5,
+    })
+    .map((all): readonly Chances[] =>
+      all.map(([{ a, b }, ready]) => ({ weight: 1 / all.length, a, b, ready })),
+    );
 
   it('sums to one, and its tails are those the number needed is found by', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 0, max: 40 }), beliefs, paces, (taken, belief, ready) => {
-        const chances = plantsReady(taken, belief, ready);
+      fc.property(fc.integer({ min: 0, max: 40 }), batches, (taken, batch) => {
+        const chances = plantsReady(taken, batch);
         expect(chances).toHaveLength(taken + 1);
         expect(atLeast(0, chances)).toBeCloseTo(1, 9);
         for (const k of [1, Math.ceil(taken / 2), taken].filter((n) => n > 0))
-          expect(atLeast(k, chances)).toBeCloseTo(chanceOfAtLeast(k, taken, belief, ready), 8);
+          expect(atLeast(k, chances)).toBeCloseTo(chanceOfAtLeast(k, taken, batch), 8);
       }),
       { numRuns: 60 },
     );
@@ -115,7 +118,7 @@ describe('several ways together', () => {
         of.reduce<readonly number[]>(
           (all, { method, taken }) => {
             const way = ways.ways.find((w) => w.method === method)!;
-            return sumOf(all, plantsReady(taken, forOneBatch(way.belief), way.readyByPace));
+            return sumOf(all, plantsReady(taken, way.chances));
           },
           [1],
         ),
@@ -147,10 +150,11 @@ describe('several ways together', () => {
       let plants = 0;
       for (const { method, taken } of parts) {
         const way = ways.ways.find((w) => w.method === method)!;
-        const { a, b } = forOneBatch(way.belief);
+        // A batch has one pace of those that are believed, and by it a chance of its own.
+        let place = random();
+        const { a, b, ready } = way.chances.find(({ weight }) => (place -= weight) < 0)!;
         const [x, y] = [gamma(a), gamma(b)];
         const lives = x / (x + y);
-        const ready = way.readyByPace[Math.floor(random() * way.readyByPace.length)]!;
         for (let i = 0; i < taken; i++) if (random() < lives && random() < ready) plants++;
       }
       if (plants >= 7) reached++;
@@ -196,14 +200,5 @@ describe('what an uncounted mother is thought to have', () => {
       const { low, likely, high } = estimateStock(null, n);
       expect(low <= likely && likely <= high).toBe(true);
     }
-  });
-});
-
-describe('three of fourteen at exactly eighty per cent', () => {
-  it('is fourteen: an exact tie is enough', () => {
-    // Beta(1, 4): P(X ≥ 3 of 14), as the issue of ties was found. The certainty is set to the chance itself.
-    const belief = { a: 1, b: 4 };
-    const certainty = chanceOfAtLeast(3, 14, belief);
-    expect(numberNeeded(3, certainty, belief)).toBe(14);
   });
 });

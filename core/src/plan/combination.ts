@@ -63,8 +63,7 @@ export function combinationOf(state: State, wish: Wish, ways: readonly Way[]): C
     .filter((w) => w.spare !== null && w.spare.count > 0 && w.ready >= 0.01)
     .toSorted((a, b) => workPerPlant(a) - workPerPlant(b));
   if (givers.length === 0) return null;
-  const chancesOf = (way: Way, taken: number): readonly number[] =>
-    plantsReady(taken, way.chances);
+  const chancesOf = (way: Way, taken: number): readonly number[] => plantsReady(taken, way.chances);
   const most = givers.map((way) => Math.min(way.spare!.count, MOST_OF_A_KIND));
   const sums: (readonly number[])[] = [[1]];
   let parts = 0;

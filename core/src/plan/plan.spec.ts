@@ -2,14 +2,16 @@ import * as fc from 'fast-check';
 import { CATALOGUE, methodOf, shareBy, timeWithin } from '../botany';
 import { addDays, daysBetween } from '../days';
 import { fold } from '../journal';
+import { beliefOf } from '../learn';
+import { certain } from '../testing/chances';
 import { batchPut, DAY, FIELDS, written } from '../testing/entries';
 import {
   beliefWords,
   chanceOfAtLeast,
   neededCurve,
   numberNeeded,
+  plannedOutlook,
   readiness,
-  successBelief,
   waysTo,
   type Wish,
 } from '.';
@@ -24,8 +26,8 @@ describe('how many to take, against R 4.2.2', () => {
     [100, 0.5, 7, 1, 110, 0.5086156888],
     [25, 0.95, 36, 4, 32, 0.9533084578],
   ])('%d with certainty %d from Beta(%d, %d): take %d', (wanted, certainty, a, b, n, chance) => {
-    expect(numberNeeded(wanted, certainty, { a, b })).toBe(n);
-    expect(chanceOfAtLeast(wanted, n, { a, b })).toBeCloseTo(chance, 9);
+    expect(numberNeeded(wanted, certainty, certain(a, b))).toBe(n);
+    expect(chanceOfAtLeast(wanted, n, certain(a, b))).toBeCloseTo(chance, 9);
   });
 
   // A chance that is known for sure is the plain binomial: qbinom of R.
@@ -35,7 +37,7 @@ describe('how many to take, against R 4.2.2', () => {
     [100, 0.95, 0.9, 117],
     [500, 0.8, 0.6, 853],
   ])('binomial: %d with %d at %d each: take %d', (wanted, certainty, p, n) => {
-    const sure = { a: p * 1e7, b: (1 - p) * 1e7 };
+    const sure = certain(p * 1e7, (1 - p) * 1e7);
     expect(numberNeeded(wanted, certainty, sure)).toBe(n);
   });
 
@@ -43,16 +45,16 @@ describe('how many to take, against R 4.2.2', () => {
     [20, 40, 5.6, 2.4, 0.8, 0.70250776],
     [10, 15, 36, 4, 0.9, 0.93621136],
   ])('%d of %d from Beta(%d, %d), %d of them in time', (wanted, n, a, b, ready, chance) => {
-    expect(chanceOfAtLeast(wanted, n, { a, b }, ready)).toBeCloseTo(chance, 7);
+    expect(chanceOfAtLeast(wanted, n, certain(a, b, ready))).toBeCloseTo(chance, 7);
   });
 
   it('none is wanted, none is taken; nothing ready is out of reach; nothing is certain', () => {
-    expect(numberNeeded(0, 0.8, { a: 1, b: 1 })).toBe(0);
-    expect(chanceOfAtLeast(3, 2, { a: 1, b: 1 })).toBe(0);
-    expect(numberNeeded(5, 0.8, { a: 1, b: 1 }, 0)).toBeNull();
-    expect(numberNeeded(9000, 0.9, { a: 1, b: 9 })).toBeNull();
-    expect(() => numberNeeded(5, 1, { a: 1, b: 1 })).toThrow(RangeError);
-    expect(() => chanceOfAtLeast(1.5, 2, { a: 1, b: 1 })).toThrow(RangeError);
+    expect(numberNeeded(0, 0.8, certain(1, 1))).toBe(0);
+    expect(chanceOfAtLeast(3, 2, certain(1, 1))).toBe(0);
+    expect(numberNeeded(5, 0.8, certain(1, 1, 0))).toBeNull();
+    expect(numberNeeded(9000, 0.9, certain(1, 9))).toBeNull();
+    expect(() => numberNeeded(5, 1, certain(1, 1))).toThrow(RangeError);
+    expect(() => chanceOfAtLeast(1.5, 2, certain(1, 1))).toThrow(RangeError);
   });
 
   it('is the smallest that will do, and grows with what is asked', () => {
@@ -63,14 +65,14 @@ describe('how many to take, against R 4.2.2', () => {
         fc.double({ min: 0.3, max: 0.95, noNaN: true }),
         fc.double({ min: 0.2, max: 1, noNaN: true }),
         (wanted, certainty, mean, ready) => {
-          const belief = { a: mean * 20, b: (1 - mean) * 20 };
-          const n = numberNeeded(wanted, certainty, belief, ready);
+          const chances = certain(mean * 20, (1 - mean) * 20, ready);
+          const n = numberNeeded(wanted, certainty, chances);
           if (n === null) return;
-          expect(chanceOfAtLeast(wanted, n, belief, ready)).toBeGreaterThanOrEqual(certainty);
-          expect(chanceOfAtLeast(wanted, n - 1, belief, ready)).toBeLessThan(certainty);
-          expect(
-            numberNeeded(wanted + 1, certainty, belief, ready) ?? Infinity,
-          ).toBeGreaterThanOrEqual(n);
+          expect(chanceOfAtLeast(wanted, n, chances)).toBeGreaterThanOrEqual(certainty);
+          expect(chanceOfAtLeast(wanted, n - 1, chances)).toBeLessThan(certainty);
+          expect(numberNeeded(wanted + 1, certainty, chances) ?? Infinity).toBeGreaterThanOrEqual(
+            n,
+          );
         },
       ),
       { numRuns: 60 },
@@ -92,11 +94,13 @@ describe('when they are ready', () => {
   const taxon = CATALOGUE.find((t) => t.id === 'echeveria-elegans')!;
   const crown = methodOf(taxon, 'crown')!;
   const leaf = methodOf(taxon, 'leaf')!;
-  const half = (tempC: number, way = crown, size: 'rooted' | 'saleable' = 'rooted'): number =>
-    daysBetween(
-      DAY,
-      readiness(taxon, way, size, DAY, () => ({ tempC })).dayFor(0.5) ?? '2999-01-01',
+  const half = (tempC: number, way = crown, size: 'rooted' | 'saleable' = 'rooted'): number => {
+    const state = fold(
+      written({ kind: 'put', record: 'space', key: 's', day: DAY, fields: { tempC, rh: 0.5 } }),
     );
+    const piece = plannedOutlook(state, { taxon: taxon.id, cutOn: DAY, space: 's' }, way)!;
+    return daysBetween(DAY, readiness(piece, way, size).dayFor(0.5) ?? '2999-01-01');
+  };
 
   it('keeps to the windows of the trade at 22 °C (common practice, no source)', () => {
     expect(half(22)).toBeGreaterThanOrEqual(14);
@@ -131,18 +135,17 @@ describe('what this bench has taught', () => {
   )!;
 
   it('moves the catalogue’s chance, and says what it rests on', () => {
-    const fresh = successBelief(fold([]), 'echeveria-elegans', crown);
+    const fresh = beliefOf(fold([]), 'echeveria-elegans', crown);
     expect(fresh.mean).toBeCloseTo(crown.success.mean, 12);
     expect(beliefWords(fresh, 'crown')).toBe('catalogue');
-    const taught = successBelief(
+    const taught = beliefOf(
       fold(written(...settled('b1', 'echeveria-elegans', 10, 30))),
       'echeveria-elegans',
       crown,
     );
-    // 40 of one batch count as 40 / (1 + 0.1 · 39): 0.92 · 8 and a quarter of those, of 8 and all of those.
-    const counts = 40 / 4.9;
-    expect(taught.mean).toBeCloseTo((0.92 * 8 + 0.25 * counts) / (8 + counts), 12);
-    expect(taught.own).toEqual({ cuttings: 40, lived: 10 });
+    // R 4.2.2: integrate() of dbeta(p, 7.36, 0.64) times the beta-binomial of 10 of 40 at ρ 0.1, and of p times it.
+    expect(taught.mean).toBeCloseTo(0.6061, 2);
+    expect(taught.own).toEqual({ batches: 1, cuttings: 40, lived: 10, waiting: 0 });
     expect(beliefWords(taught, 'crown')).toBe('your own 40, with the catalogue');
   });
 
@@ -154,11 +157,8 @@ describe('what this bench has taught', () => {
     )!.success.mean;
     const asUsual = Math.round(usual * 40);
     const told = (lived: number): number =>
-      successBelief(
-        fold(written(...settled('b1', mate, lived, 40 - lived))),
-        'echeveria-elegans',
-        crown,
-      ).mean;
+      beliefOf(fold(written(...settled('b1', mate, lived, 40 - lived))), 'echeveria-elegans', crown)
+        .mean;
     expect(told(asUsual)).toBeCloseTo(crown.success.mean, 1);
     expect(told(10)).toBeLessThan(told(asUsual));
     expect(told(10)).toBeGreaterThan(0.25);
@@ -166,25 +166,53 @@ describe('what this bench has taught', () => {
 
   it('batches still growing teach as far as they have come, other genera never', () => {
     const [put, cut, tally] = settled('b1', 'echeveria-elegans', 1, 9);
-    const open = (after: number) =>
-      successBelief(
+    const open = (after: number, counts: Partial<typeof none>) =>
+      beliefOf(
         fold(
           written(put!, cut!, {
             ...tally!,
             day: addDays(DAY, after),
-            counts: { ...none, rotted: 2 },
+            counts: { ...none, ...counts },
           } as typeof tally & object),
         ),
         'echeveria-elegans',
         crown,
       );
-    // Rot is seen before roots: two lost on day 3 say little, on day 40 nearly all they can.
-    expect(open(3).own).toEqual({ cuttings: 2, lived: 0 });
-    expect(open(3).mean).toBeCloseTo(crown.success.mean, 2);
-    expect(open(40).mean).toBeLessThan(open(15).mean);
-    expect(open(15).mean).toBeLessThan(open(3).mean);
+    // None of the others has roots: on day 3 that says nothing, on day 40 nearly all it can.
+    expect(open(3, { rotted: 1 }).own).toMatchObject({ cuttings: 10, lived: 0, waiting: 9 });
+    expect(open(40, { rotted: 1 }).mean).toBeLessThan(open(20, { rotted: 1 }).mean);
+    expect(open(20, { rotted: 1 }).mean).toBeLessThan(open(3, { rotted: 1 }).mean);
     const other = fold(written(...settled('b2', 'sedum-pachyphyllum', 1, 9)));
-    expect(successBelief(other, 'echeveria-elegans', crown).mean).toBeCloseTo(0.92, 12);
+    expect(beliefOf(other, 'echeveria-elegans', crown).mean).toBeCloseTo(0.92, 12);
+  });
+
+  it('one of fifty that rooted, and none since, teaches “few”, not “one of one”', () => {
+    const fields = { ...FIELDS, method: 'leaf', count: 50 } as const;
+    const leaf = methodOf(
+      CATALOGUE.find((t) => t.id === 'echeveria-elegans')!,
+      'leaf',
+    )!;
+    const state = fold(
+      written(
+        batchPut(fields),
+        { kind: 'cut', batch: 'b1', day: DAY },
+        ...[30, 60, 90, 120].map((n) => ({
+          kind: 'tally' as const,
+          batch: 'b1',
+          day: addDays(DAY, n),
+          counts: { ...none, rooted: n < 60 ? 0 : 1 },
+        })),
+      ),
+    );
+    const { mean, own } = beliefOf(state, 'echeveria-elegans', leaf);
+    expect(own).toMatchObject({ cuttings: 50, lived: 1, waiting: 49 });
+    expect(leaf.success.mean - mean).toBeGreaterThan(0.15);
+    const one = beliefOf(
+      fold(written(...settled('b1', 'echeveria-elegans', 1, 49))),
+      'echeveria-elegans',
+      crown,
+    );
+    expect(one.mean).toBeLessThan(0.6);
   });
 });
 

@@ -79,7 +79,7 @@ export function readiness(
 
 /** What is believed of a batch after so much growth, pace by pace. */
 export const chancesAfter = (
-  belief: Belief,
+  belief: Pick<Belief, 'batch'>,
   time: WeibullTime,
   growth: number,
 ): readonly Chances[] =>
@@ -91,7 +91,7 @@ export const chancesAfter = (
   }));
 
 /** What is believed of a batch, whenever it is ready. */
-export function chancesOf(belief: Belief): readonly Chances[] {
+export function chancesOf(belief: Pick<Belief, 'batch'>): readonly Chances[] {
   const all = prospectsOf(belief);
   const mean = all.reduce((sum, { weight, a, b }) => sum + (weight * a) / (a + b), 0);
   const square = all.reduce(

@@ -1,26 +1,15 @@
 import ICAL from 'ical.js';
-import {
-  clockOf,
-  containerOf,
-  figuresOf,
-  GENUS_WEIGHT,
-  paceFrom,
-  paceVector,
-  paceWords,
-  rootingPace,
-  sumOf,
-  type PaceEvidence,
-} from '../bench';
-import { CATALOGUE, methodOf, shareBy, timeOf, timeWithin, type MethodId } from '../botany';
+import { clockOf, containerOf, figuresOf } from '../bench';
+import { CATALOGUE, methodOf, type MethodId } from '../botany';
 import { addDays, daysBetween } from '../days';
 import { calendarOf } from '../formats';
 import { fold, foldBatch, type BatchFields } from '../journal';
 import { careOf } from '../care';
 import { roundOn, verdictsOn } from '../round';
+import { certain } from '../testing/chances';
 import { batchPut, DAY, FIELDS, written } from '../testing/entries';
 import {
   chanceOfAtLeast,
-  forOneBatch,
   containersFor,
   costOf,
   firstWaterOutlooks,
@@ -98,7 +87,7 @@ describe('what a mother can spare', () => {
       spare: { guess: { low: 0, high: 1 } },
     });
     const [fallen] = givingOf(state, wish(), { leaf: 30 });
-    expect(fallen!.plants.likely).toBeCloseTo(30 * 0.7 * fallen!.way.ready, 6);
+    expect(fallen!.plants.likely).toBeCloseTo(30 * 0.7 * fallen!.way.ready, 2);
     expect(fallen!.plants.low).toBeLessThan(fallen!.plants.likely);
     expect(fallen!.plants.high).toBeGreaterThan(fallen!.plants.likely);
   });
@@ -106,192 +95,14 @@ describe('what a mother can spare', () => {
 
 describe('what pieces give', () => {
   it('its bounds are the quantiles of the beta-binomial', () => {
-    const belief = { a: 5.6, b: 2.4 };
-    const { low, high, likely } = yieldOf(30, belief, 0.8);
+    const batch = certain(5.6, 2.4, 0.8);
+    const { low, high, likely } = yieldOf(30, batch);
     expect(likely).toBeCloseTo(30 * 0.7 * 0.8, 12);
-    // What is taken is one batch, and batches differ.
-    const batch = forOneBatch(belief);
-    expect(chanceOfAtLeast(low, 30, batch, 0.8)).toBeGreaterThanOrEqual(0.9);
-    expect(chanceOfAtLeast(low + 1, 30, batch, 0.8)).toBeLessThan(0.9);
-    expect(chanceOfAtLeast(high, 30, batch, 0.8)).toBeGreaterThanOrEqual(0.1);
-    expect(chanceOfAtLeast(high + 1, 30, batch, 0.8)).toBeLessThan(0.1);
-    expect(yieldOf(0, belief)).toEqual({ likely: 0, low: 0, high: 0 });
-  });
-});
-
-const paceOfAll = (groups: readonly (PaceEvidence & { readonly weight: number })[]) =>
-  paceFrom(sumOf(groups.map((g) => ({ vector: paceVector(g), weight: g.weight }))));
-
-describe('evidence of the pace adds up', () => {
-  const time = timeWithin({ from: 14, to: 28 });
-
-  it('to what was summed batch by batch at every pace', () => {
-    const groups = [
-      { seen: [{ after: 7, by: 14, count: 4 }], time, waits: { growth: 30, count: 6, share: 0.8 } },
-      { seen: [{ after: 20, by: 40, count: 9 }], time: timeWithin({ from: 21, to: 60 }) },
-    ];
-    const sum = sumOf(groups.map((g) => ({ vector: paceVector(g), weight: 1 })));
-    // Worked by hand at pace e^0.9, point 90 of a grid from -1.8 in steps of 0.03.
-    const x = 0.9;
-    const by = (t: typeof time, growth: number): number => shareBy(t, growth / Math.exp(x));
-    const first =
-      (1 / (1 + 9 * 0.2)) *
-      (4 * Math.log(by(time, 14) - by(time, 7)) + 6 * Math.log(1 - 0.8 * by(time, 30)));
-    const wide = groups[1]!.time;
-    const second = (9 / (1 + 8 * 0.2)) * Math.log(by(wide, 40) - by(wide, 20));
-    expect(sum[90]).toBeCloseTo(first + second, 9);
-  });
-
-  it('also where it is next to impossible at every pace', () => {
-    const day = timeWithin({ from: 20, to: 20 });
-    const slow = paceVector({ time: day, seen: [{ after: 90_000, by: 99_000, count: 3 }] });
-    const waits = { growth: 99_000, count: 5, share: 1 };
-    const never = paceVector({ time: day, seen: [], waits });
-    const sum = sumOf([
-      { vector: slow, weight: 1 },
-      { vector: never, weight: 0.3 },
-      { vector: never, weight: -0.3 },
-    ]);
-    expect(paceFrom(sum).factor).toBeGreaterThan(0);
-    expect([...sum].every(Number.isFinite)).toBe(true);
-  });
-
-  it('in any order, and what is taken away again leaves no trace', () => {
-    const one = paceVector({ time, seen: [{ after: 7, by: 14, count: 4 }] });
-    const two = paceVector({ time, seen: [{ after: 14, by: 30, count: 2 }] });
-    const both = sumOf([one, two].map((vector) => ({ vector, weight: 1 })));
-    const turned = sumOf([two, one].map((vector) => ({ vector, weight: 1 })));
-    const back = sumOf([
-      { vector: both, weight: 1 },
-      { vector: two, weight: -1 },
-    ]);
-    one.forEach((value, i) => {
-      expect(turned[i]).toBeCloseTo(both[i]!, 9);
-      expect(back[i]).toBeCloseTo(value, 9);
-    });
-  });
-});
-
-describe('the pace of roots, from a batch that waits', () => {
-  const time = timeWithin({ from: 14, to: 28 });
-  const waits = (growth: number) => ({ growth, count: 20, share: 0.9 });
-
-  it('is slower the longer it waits, and says next to nothing while none could have roots', () => {
-    const at = (growth: number): number =>
-      paceOfAll([{ seen: [], weight: 1, time, waits: waits(growth) }]).factor;
-    expect(at(5)).toBeCloseTo(1, 1);
-    expect(at(28)).toBeGreaterThan(at(14));
-    expect(at(60)).toBeGreaterThan(1.5);
-  });
-
-  it('beside some that rooted early it keeps them from being taken for all', () => {
-    const seen = [{ after: 7, by: 14, count: 4 }];
-    const alone = paceOfAll([{ seen, weight: 1, time }]).factor;
-    const withRest = paceOfAll([{ seen, weight: 1, time, waits: waits(28) }]).factor;
-    expect(withRest).toBeGreaterThan(alone);
-  });
-});
-
-describe('the pace of roots, learned', () => {
-  const time = timeWithin({ from: 14, to: 28 });
-
-  it('comes back from a thousand cuttings that rooted at that pace', () => {
-    const edges = [0, 10, 20, 30, 40, 50, 60, 80, 120];
-    const seen = edges.slice(1).map((by, i) => ({
-      after: edges[i]!,
-      by,
-      count: Math.round(1000 * (shareBy(time, by / 1.5) - shareBy(time, edges[i]! / 1.5))),
-    }));
-    // One by one: each of a batch of its own, so that each counts in full.
-    const groups = seen.flatMap((s) =>
-      Array.from({ length: s.count }, () => ({ seen: [{ ...s, count: 1 }], weight: 1 })),
-    );
-    const { factor, low, high } = paceOfAll(groups.map((g) => ({ ...g, time })));
-    expect(factor).toBeCloseTo(1.5, 1);
-    expect(high / low).toBeLessThan(1.1);
-    // As one batch they share tray and weather, and tell far less.
-    const one = paceOfAll([{ seen, weight: 1, time }]);
-    expect(one.high / one.low).toBeGreaterThan(1.15);
-  });
-
-  it('is learned from the slow as from the quick', () => {
-    const seenBy = (by: number) =>
-      paceOfAll([{ seen: [{ after: by - 10, by, count: 20 }], weight: 1, time }]).factor;
-    const factors = [20, 40, 60, 80, 90, 120].map(seenBy);
-    for (const [i, f] of factors.entries()) if (i > 0) expect(f).toBeGreaterThan(factors[i - 1]!);
-  });
-
-  it('a mate is measured by its own window, not by this plant’s', () => {
-    const slow = timeWithin({ from: 21, to: 60 });
-    const asItsOwn = [0.25, 0.5, 0.75].map((share) => {
-      const at = slow.scale * (-Math.log(1 - share)) ** (1 / slow.shape);
-      return { after: at - 3, by: at + 3, count: 5 };
-    });
-    expect(paceOfAll([{ seen: asItsOwn, weight: 1, time: slow }]).factor).toBeCloseTo(1, 1);
-  });
-
-  it('own window in, factor 1 out, for every pair of a genus and way', () => {
-    const genus = (t: (typeof CATALOGUE)[number]): string => t.name.split(' ')[0]!;
-    let pairs = 0;
-    for (const mate of CATALOGUE)
-      for (const way of mate.methods) {
-        const others = CATALOGUE.filter(
-          (t) => t !== mate && genus(t) === genus(mate) && methodOf(t, way.method),
-        );
-        if (others.length === 0) continue;
-        const time = timeOf(way);
-        const seen = [0.1, 0.3, 0.5, 0.7, 0.9].map((share) => {
-          const at = time.scale * (-Math.log(1 - share)) ** (1 / time.shape);
-          return { after: at * 0.96, by: at * 1.04, count: 4 };
-        });
-        // What it teaches is measured by its own window, whoever asks; the asker’s own window moves nothing.
-        const { factor } = paceOfAll([{ seen, weight: GENUS_WEIGHT, time }]);
-        expect([mate.id, way.method, Math.abs(factor - 1) < 0.06]).toEqual([
-          mate.id,
-          way.method,
-          true,
-        ]);
-        pairs += others.length;
-      }
-    expect(pairs).toBeGreaterThan(100);
-  });
-
-  const settled = (key: string, rootedBy: number, more: BatchFields = FIELDS): Draft[] => [
-    batchPut({ ...more, count: 12 }, key),
-    { kind: 'cut', batch: key, day: DAY },
-    ...[rootedBy - 6, rootedBy].map((day, i): Draft => ({
-      kind: 'tally',
-      batch: key,
-      day: addDays(DAY, day),
-      counts: { rooted: i * 12, pupped: 0, rotted: 0, dried: 0, lost: 0 },
-    })),
-    { kind: 'ended', batch: key, day: addDays(DAY, rootedBy + 20) },
-  ];
-
-  it('settled batches move it, the genus at less weight, and the plan with it', () => {
-    const none = fold(written(bench));
-    expect(rootingPace(none, 'echeveria-elegans', crown)).toMatchObject({
-      factor: 1,
-      own: 0,
-      genus: 0,
-    });
-    expect(paceWords(rootingPace(none, 'echeveria-elegans', crown))).toBe('catalogue');
-    const late = fold(written(bench, ...settled('b1', 50), ...settled('b2', 55)));
-    const pace = rootingPace(late, 'echeveria-elegans', crown);
-    expect(pace).toMatchObject({ own: 24, genus: 0 });
-    expect(pace.factor).toBeGreaterThan(1.3);
-    expect(paceWords(pace)).toMatch(/^\d+ % slower than the catalogue, by your own 24$/);
-    const genus = fold(
-      written(bench, ...settled('b1', 50, { ...FIELDS, taxon: 'echeveria-agavoides' })),
-    );
-    const half = (state: typeof none) =>
-      waysTo(state, wish())!.ways.find((w) => w.method === 'crown')!.half!;
-    expect(half(late) > half(none)).toBe(true);
-    const far = rootingPace(genus, 'echeveria-elegans', crown);
-    // Another plant of the genus tells too, and less than its own.
-    expect(far).toMatchObject({ own: 0, genus: 12 });
-    expect(far.factor).toBeLessThan(pace.factor);
-    expect(far.factor).toBeGreaterThan(1);
+    expect(chanceOfAtLeast(low, 30, batch)).toBeGreaterThanOrEqual(0.9);
+    expect(chanceOfAtLeast(low + 1, 30, batch)).toBeLessThan(0.9);
+    expect(chanceOfAtLeast(high, 30, batch)).toBeGreaterThanOrEqual(0.1);
+    expect(chanceOfAtLeast(high + 1, 30, batch)).toBeLessThan(0.1);
+    expect(yieldOf(0, batch)).toEqual({ likely: 0, low: 0, high: 0 });
   });
 });
 

@@ -12,7 +12,7 @@ describe('what a batch teaches', () => {
     expect(settled.length).toBeGreaterThan(3);
     for (const b of settled) expect(teachingOf(state, b).kind).toBe('whole');
     const open = batches.filter(
-      (b) => b.stage !== 'done' && b.lastLook !== null && b.waiting < b.count,
+      (b) => b.stage !== 'done' && b.tallies.length > 0 && b.waiting < b.count,
     );
     expect(open.length).toBeGreaterThan(0);
     for (const b of open) {
@@ -20,7 +20,7 @@ describe('what a batch teaches', () => {
       expect(['part', 'whole']).toContain(told.kind);
       if (told.kind === 'part') expect(told.far).toBeGreaterThanOrEqual(0);
     }
-    const unseen = batches.find((b) => b.lastLook === null)!;
+    const unseen = batches.find((b) => b.cut !== null && b.lastLook === null)!;
     expect(teachingOf(state, unseen)).toEqual({ kind: 'unseen' });
   });
 

@@ -23,7 +23,7 @@ export function teachingOf(state: State, batch: Batch): Teaching {
   if (!figures) return { kind: 'unknown' };
   const told = toldOf(state, batch);
   if (told === null) return { kind: 'unseen' };
-  const far = howFar(told);
+  const far = batch.stage === 'done' ? 1 : howFar(told);
   return far >= 1 ? { kind: 'whole' } : { kind: 'part', far };
 }
 

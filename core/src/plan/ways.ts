@@ -108,8 +108,7 @@ function changesOf(state: State, wish: Wish, best: Way): readonly WayChange[] {
   if (later !== best.needed) changes.push({ change: 'cut later', days: LATER_DAYS, needed: later });
   const warm = wayOf(state, wish, best.figures, WARMER_C).needed;
   if (warm !== best.needed) changes.push({ change: 'warmer', byC: WARMER_C, needed: warm });
-  const chance = (n: number): number =>
-    chanceOfAtLeast(wish.count, n, best.chances);
+  const chance = (n: number): number => chanceOfAtLeast(wish.count, n, best.chances);
   const [from, to] = [chance(best.needed!), chance(best.needed! + MORE)];
   // More of what is sure already is no news.
   if (Math.round(100 * to) > Math.round(100 * from))

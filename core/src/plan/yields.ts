@@ -16,7 +16,8 @@ export interface Yield {
 export function yieldOf(taken: number, chances: readonly Chances[]): Yield {
   return {
     likely:
-      taken * chances.reduce((sum, { weight, a, b, ready }) => sum + (weight * ready * a) / (a + b), 0),
+      taken *
+      chances.reduce((sum, { weight, a, b, ready }) => sum + (weight * ready * a) / (a + b), 0),
     low: mostWith(0.9, taken, chances),
     high: mostWith(0.1, taken, chances),
   };

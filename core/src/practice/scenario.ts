@@ -80,9 +80,9 @@ export const SCENARIOS: Readonly<Record<ScenarioId, Scenario>> = {
     title: 'A cactus top in a damp porch',
     told: 'Six tops of a column, as thick as a wrist. The porch is cool and damp.',
     pieces: 6,
-    days: 100,
+    days: 140,
     cutOn: SUMMER,
-    space: { tempC: 14, rh: 0.8, lightLevel: 'shaded-glass' },
+    space: { tempC: 16, rh: 0.8, lightLevel: 'shaded-glass' },
     batch: batch({
       taxon: 'cereus-hildmannianus',
       method: 'column',

@@ -42,10 +42,10 @@ export const LASTS_DAYS: Readonly<Record<MethodId, number>> = {
   offset: 150,
   'rooted-offset': 150,
   division: 90,
-  plantlet: 25,
+  plantlet: 45,
   'root-cutting': 150,
   bulbil: 60,
-  'flower-stalk': 40,
+  'flower-stalk': 90,
   seed: 60,
   culture: 15,
 };
@@ -59,9 +59,13 @@ export const REFILLS_DAYS = 5;
 export const WRINKLED = 0.6;
 /** Roots hardly grow out of a piece as thirsty as this. */
 export const TOO_THIRSTY = 0.2;
-/** Roots in a stem zone bone dry, or waterlogged, for longer than two days. 0.4–1 and 0.2–0.8. */
-export const ROOTS_DRY = 0.7;
+/** Roots in a stem zone waterlogged for longer than two days, or bone dry for longer than two weeks. 0.2–0.8, 0.4–1. */
 export const ROOTS_LOGGED = 0.4;
+export const ROOTS_DRY = 0.7;
+/** A closed wound roots in dry medium as in moist for so long: growers set and wait. 7–21. */
+export const PARCHED_DAYS = 14;
+/** In moist medium a piece without roots loses so much of what it would in dry: its foot is damp, its air is. 0.2–0.6. */
+export const DAMP_FOOT = 0.35;
 export const BONE_DRY_STEM = 0.06;
 
 /** Eight times in ten lie within so many standard deviations of a normal. */

@@ -1,5 +1,12 @@
 import { grownAs, growthOn, slowed, type WeibullTime } from '../botany';
-import { drawBatch, guideBelief, plantTime, timesBy, USUAL_CORRELATION, type BatchDraw } from '../learn';
+import {
+  drawBatch,
+  guideBelief,
+  plantTime,
+  timesBy,
+  USUAL_CORRELATION,
+  type BatchDraw,
+} from '../learn';
 import { vapourPressureDeficit, type Air } from '../climate';
 import { closureRate, MOULD_RH, PLACE_FACTOR, referenceClosureDays } from '../wound';
 import {
@@ -16,6 +23,8 @@ import {
 } from '../water';
 import {
   BONE_DRY_STEM,
+  DAMP_FOOT,
+  PARCHED_DAYS,
   lastsDays,
   LOGGED_DAYS,
   LOGGED_FROM,
@@ -112,9 +121,7 @@ export function benchOf(
     luck,
     air: weatherAhead(strategy.place.usual.slice(0, days), weather, luck.normals),
     potPace: Math.exp(POT_SD * luck.pot),
-    cuttings: luck.cuttings.map(
-      (one): Alive => startOf(strategy, one, drawn, { roots, plant }),
-    ),
+    cuttings: luck.cuttings.map((one): Alive => startOf(strategy, one, drawn, { roots, plant })),
     wetness: evenly(strategy.column, strategy.startWetness),
     memory: { wateredAt: 0, boneDryDays: 0 },
     wet: 0,
@@ -151,11 +158,12 @@ export function passDay(bench: Bench, day: number, { set, soak, look, warmerC = 
     bench.parched = bench.wet <= BONE_DRY_STEM ? bench.parched + 1 : 0;
   }
   const { wet, logged, parched } = bench;
+  const foot = set && wet > BONE_DRY_STEM ? DAMP_FOOT : 1;
   const vpd = vapourPressureDeficit(now.tempC, now.rh);
   const closing = closureRate(now) / PLACE_FACTOR[set ? 'medium' : 'rack'];
   const grown = growthOn(grownAs(taxon, strategy.way.method), growingOf(strategy, now, day));
   const rooting =
-    logged > LOGGED_DAYS ? ROOTS_LOGGED : set && parched > LOGGED_DAYS ? ROOTS_DRY : 1;
+    logged > LOGGED_DAYS ? ROOTS_LOGGED : set && parched > PARCHED_DAYS ? ROOTS_DRY : 1;
   const warm = ROT_Q10 ** ((now.tempC - 22) / 10);
   const rotPace = strategy.rotPace ?? 1;
   const drowning = set ? WET_WOUND_HAZARD * (strategy.wiped ? 1 : UNWIPED) * wet : 0;
@@ -179,7 +187,7 @@ export function passDay(bench: Bench, day: number, { set, soak, look, warmerC = 
     const drinks = one.drinking >= 0 && set && wet > BONE_DRY_STEM;
     one.reserves = drinks
       ? Math.min(1, one.reserves + 1 / REFILLS_DAYS)
-      : one.reserves - vpd / REFERENCE_VPD / one.lasts;
+      : one.reserves - (foot * vpd) / REFERENCE_VPD / one.lasts;
     if (one.reserves <= 0) {
       one.dried = day;
       continue;

@@ -1,7 +1,7 @@
 import { plannedClock } from '../bench';
 import { addDays, daysBetween } from '../days';
 import { fold, foldBatch, type BatchFields } from '../journal';
-import { growthOn, shareBy, timeOf } from '../botany';
+import { grownAs, growthOn, shareBy, timeOf } from '../botany';
 import { careOf } from '../care';
 import { DAY, FIELDS, written } from '../testing/entries';
 import { mobilityAt, runPot } from '../water';
@@ -60,7 +60,8 @@ const STILL: Weather = { tempSd: 0, rhSd: 0, persistence: 0 };
 const charmed = (count: number, over: Partial<BenchLuck['cuttings'][number]> = {}): BenchLuck => ({
   normals: new Float64Array(900),
   pot: 0,
-  pace: 0,
+  pace: 0.5,
+  chance: 0.5,
   rot: 0,
   whims: Float64Array.of(0.5),
   cuttings: Array.from({ length: count }, (_, i) => ({
@@ -79,7 +80,7 @@ describe('a cutting, by closed forms', () => {
     const { fates } = runBench(mine, charmed(1000), STILL, 60);
     let growth = 0;
     for (let day = 0; day < 45; day++) {
-      growth += growthOn(mine.taxon, { tempC: 22, dayHours: mine.place.dayHours[day] });
+      growth += growthOn(grownAs(mine.taxon, 'crown'), { tempC: 22, dayHours: mine.place.dayHours[day] });
       const share = fates.filter((f) => f.rooted >= 0 && f.rooted <= day).length / 1000;
       expect(Math.abs(share - shareBy(timeOf(mine.way), growth))).toBeLessThan(0.05);
     }

@@ -84,7 +84,7 @@ export class CoursePage {
       wound: woundOf(state, batch),
       firstRisk: this.firstRisk(batch),
       unrooted: UNROOTED_NAME[unrootedWaterOf(state, batch)],
-      habit: WATER_SCHOOL[waterSchoolOf(state, batch)].name,
+      habit: this.words.rule(WATER_SCHOOL[waterSchoolOf(state, batch)].name),
     };
   });
 

@@ -91,8 +91,8 @@ export class SchoolOutlooks {
       const every = o.everyDays === null ? '' : this.words.days(Math.round(o.everyDays));
       return {
         id: o.school,
-        name,
-        says: `once ${trigger}`,
+        name: this.words.rule(name),
+        says: `once ${this.words.rule(trigger)}`,
         saw: saw(o.fill),
         next: o.next === null ? 'not within two months' : this.words.near(o.next),
         span,
