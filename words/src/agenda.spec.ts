@@ -36,7 +36,7 @@ describe('a line of the day’s work', () => {
   it('says of one batch what is asked of it, and of many each kind in its own words', () => {
     const titles = agenda.flatMap((p) => p.lines.map((l) => agendaTitle(l, speech)));
     expect(titles).toContain('Set 7 crowns in the mix');
-    expect(titles).toContain('Tug lightly: roots?');
+    expect(titles).toContain('Look for roots: 2 batches');
     expect(titles).toContain('Water 3 batches, about 3.7 L in all');
     for (const title of titles) expect(title).not.toMatch(/undefined|NaN|\b1 batches/);
   });

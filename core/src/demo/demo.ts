@@ -275,7 +275,7 @@ function tallies(
   const entries: Draft[] = [];
   let potted = 0;
   const cutOn = addDays(today, -story.daysAgo);
-  const spacing = Math.min(Math.max(Math.round((roots.to - roots.from) / 3), 4), 21);
+  const spacing = Math.min(Math.max(Math.round((roots.to - roots.from) / 3), 6), 21);
   let age = 0;
   for (let look = 0; look < MOST_LOOKS; look++) {
     const before = countsAt(fates, age);

@@ -112,8 +112,12 @@ function toldBy({ own }: GenusEvidence, is: (taxon: string) => boolean): Told {
 const NOBODY: Told = { batches: 0, cuttings: 0, lived: 0, waiting: 0 };
 const UNTOLD = { own: NOBODY, genus: NOBODY };
 
-function believe(
-  way: TaxonMethod,
+/**
+ * The belief of a way from its figures and what batches have told.
+ * @param told null where nothing was; its sum as of {@link sumFor}
+ */
+export function believe(
+  way: Pick<TaxonMethod, 'success'>,
   correlation: number,
   told: { readonly sum: Float64Array; readonly own: Told; readonly genus: Told } | null,
 ): Belief {

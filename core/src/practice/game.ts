@@ -236,7 +236,7 @@ function done(hand: Hand, scenario: Scenario, act: Exclude<Act, 'wait' | 'week'>
         else if (day - c.rooted < YOUNG_ROOTS) {
           torn++;
           c.rooted = -1;
-          c.drinking = -1;
+          c.roots = -1;
           c.growth = c.drinksAt * 0.85;
         }
       }

@@ -63,7 +63,7 @@ export interface Alive {
   /** Of it so much by water on the open wound, were wounds as ready to rot as is assumed. */
   exposed: number;
   /** With roots, and a plant: of all but leaves and sections the same day. */
-  drinking: number;
+  roots: number;
   rooted: number;
   rotted: number;
   dried: number;
@@ -184,7 +184,7 @@ export function passDay(bench: Bench, day: number, { set, soak, look, warmerC = 
     }
     one.closure += closing / one.tau;
     // Roots drink when they come, also those of a leaf that has no pup as yet.
-    const drinks = one.drinking >= 0 && set && wet > BONE_DRY_STEM;
+    const drinks = one.roots >= 0 && set && wet > BONE_DRY_STEM;
     one.reserves = drinks
       ? Math.min(1, one.reserves + 1 / REFILLS_DAYS)
       : one.reserves - (foot * vpd) / REFERENCE_VPD / one.lasts;
@@ -193,7 +193,7 @@ export function passDay(bench: Bench, day: number, { set, soak, look, warmerC = 
       continue;
     }
     one.growth += grown * rooting * (one.reserves < TOO_THIRSTY ? 0.5 : 1);
-    if (one.drinking < 0 && one.growth >= one.drinksAt) one.drinking = day;
+    if (one.roots < 0 && one.growth >= one.drinksAt) one.roots = day;
     if (one.rooted < 0 && one.growth >= one.rootsAt) one.rooted = day;
   }
   if (look) sick.length = 0;
@@ -234,7 +234,7 @@ function startOf(
     growth: 0,
     hazard: 0,
     exposed: 0,
-    drinking: -1,
+    roots: -1,
     rooted: -1,
     rotted: -1,
     dried: -1,

@@ -6,6 +6,8 @@ import type { Weather } from './weather-ahead';
 
 /** What became of one cutting: the day of it, from the cut; −1 where it did not. */
 export interface Fate {
+  /** The first roots; of all but leaves and sections the day it is a plant. */
+  readonly roots: number;
   readonly rooted: number;
   readonly rotted: number;
   readonly dried: number;
@@ -16,8 +18,8 @@ export const lives = ({ rooted, rotted, dried }: Fate): boolean =>
   rooted >= 0 && rotted < 0 && dried < 0;
 
 /** Alive and without roots on the morning of a day. */
-export const waitsOn = ({ rooted, rotted, dried }: Fate, day: number): boolean =>
-  day <= 0 || [rooted, rotted, dried].every((on) => on < 0 || on >= day);
+export const waitsOn = ({ roots, rotted, dried }: Fate, day: number): boolean =>
+  day <= 0 || [roots, rotted, dried].every((on) => on < 0 || on >= day);
 
 /** What became of a bench under one strategy. */
 export interface BenchRun {
@@ -41,7 +43,7 @@ export function runBench(
 ): BenchRun {
   const { cuttings, waterings, litres } = playBench(strategy, luck, weather, days);
   return {
-    fates: cuttings.map(({ rooted, rotted, dried }) => ({ rooted, rotted, dried })),
+    fates: cuttings.map(({ roots, rooted, rotted, dried }) => ({ roots, rooted, rotted, dried })),
     waterings,
     litres,
   };
@@ -87,7 +89,7 @@ function schoolNow({ then }: Strategy, cuttings: readonly Alive[]): WaterSchoolI
 
 function rootsShow(cuttings: readonly Alive[]): boolean {
   const living = cuttings.filter((c) => c.rotted < 0 && c.dried < 0);
-  const rooted = living.filter((c) => c.drinking >= 0).length;
+  const rooted = living.filter((c) => c.roots >= 0).length;
   return rooted > 0 && rooted >= ROOTS_SHOW * living.length;
 }
 

@@ -14,6 +14,8 @@ export interface WhatIf {
   readonly days: number;
   /** From this day on they differ; 0 where the whole story is told again. */
   readonly since: number;
+  /** The day of the last count, from the cut: those that waited then are spoken of. */
+  readonly counted: number;
   /** Pieces the play speaks of. */
   readonly pieces: number;
   /** What really came of it, where nothing is open any more. */
@@ -66,6 +68,7 @@ function again(
     ],
     days,
     since: 0,
+    counted: 0,
     pieces: batch.count,
     came,
   };
@@ -111,6 +114,7 @@ function onward(
     ],
     days,
     since,
+    counted: daysBetween(batch.cutOn, batch.tallies.at(-1) ?? batch.cutOn),
     pieces: batch.here.waiting,
     came: null,
   };

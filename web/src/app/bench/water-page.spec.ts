@@ -51,7 +51,7 @@ describe('the water of a batch', () => {
 
   it('notes a drink with its amount, a weight and a touch', async () => {
     const page = await settled('b-19');
-    expect(page.text).toContain('Water today');
+    expect(page.text).toContain('Water, overdue');
     await page.tap('Watered');
     await page.fill('How', 'bottom');
     await page.fill('mL a pot (optional)', '550');

@@ -132,8 +132,8 @@ export class WhatIfPage {
     computed((): PlayAsk | null => {
       const asked = this.asked();
       if (!asked) return null;
-      const { strategies, days, since } = asked;
-      return { strategies, days, since, weather: this.weather() };
+      const { strategies, days, counted } = asked;
+      return { strategies, days, since: counted, weather: this.weather() };
     }),
   );
   protected readonly counted = computed((): Counted | null => {
@@ -142,7 +142,7 @@ export class WhatIfPage {
       asked && {
         strategy: asked.strategies[0]!,
         days: asked.days,
-        since: asked.since,
+        since: asked.counted,
         weather: this.weather(),
         columns: [],
         rot: asked.rot,
@@ -157,6 +157,7 @@ export class WhatIfPage {
   protected told({
     came,
     since,
+    counted,
     pieces,
     days,
   }: NonNullable<ReturnType<typeof this.asked>>): string {
@@ -164,8 +165,11 @@ export class WhatIfPage {
     if (came)
       return `Its ${days} days told again with the same weather and luck: as it went, by its own course, and otherwise.`;
     const left = days - since;
-    const today = since > 0 ? `, day ${daysBetween(batch.cutOn, this.today())}` : '';
-    return `Of the ${this.words.number(pieces)} that wait for roots today${today}: what they come to in ${this.words.days(left)}, by what is done from now on. What was done so far is the same in all.`;
+    const seen =
+      counted > 0
+        ? `that waited for roots at the last count, day ${counted}`
+        : `that wait for roots, day ${daysBetween(batch.cutOn, this.today())}`;
+    return `Of the ${this.words.number(pieces)} ${seen}: what they come to in ${this.words.days(left)} from today, by what is done from now on. What was done so far is the same in all.`;
   }
 
   /** What really came of it, for the play to be held against. */
@@ -200,7 +204,7 @@ export class WhatIfPage {
           strategy: asked.strategies[0]!,
           cuttings: asked.pieces,
           days: asked.days,
-          since: asked.since,
+          since: asked.counted,
           seed: SEED,
           weather: this.weather(),
           rot: asked.rot,

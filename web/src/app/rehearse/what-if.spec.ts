@@ -24,7 +24,7 @@ describe('what if, of a batch', () => {
       'Watered today, then weekly',
       'No water until roots',
     ]);
-    expect(page.text).toContain('Of the 15 that wait for roots today, day 31:');
+    expect(page.text).toContain('Of the 15 that waited for roots at the last count, day 23:');
     expect(page.text).toContain('What was done so far is the same in all.');
     expect(page.text).not.toContain('Really');
   });
