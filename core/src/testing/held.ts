@@ -59,4 +59,3 @@ export function held(world: World, batches: number, benches: number, seed: numbe
     benches,
   };
 }
-

@@ -43,16 +43,18 @@ function luckOf(seed: number) {
 /** A plant on a bench that is not known: what is true of it, and batches of it. */
 export function plantIn(
   world: World,
-  way: { readonly mean: number; readonly worth: number; readonly window: Pick<Window, 'from' | 'to'> },
+  way: {
+    readonly mean: number;
+    readonly worth: number;
+    readonly window: Pick<Window, 'from' | 'to'>;
+  },
   seed: number,
 ) {
   const { random, normal, beta } = luckOf(seed);
   const { mean, worth, window } = way;
   const time = timeWithin(window);
   const chance =
-    world.benchSd === null
-      ? beta(mean, worth)
-      : shareAt(logitOf(mean) + world.benchSd * normal());
+    world.benchSd === null ? beta(mean, worth) : shareAt(logitOf(mean) + world.benchSd * normal());
   const pace = PLANT_PACE_SD * normal();
   /** Growth at which each of so many cuttings of a batch roots; infinite where it never does. */
   const batch = (count: number): readonly number[] => {
@@ -125,4 +127,3 @@ export function beliefFrom(
 /** Growth by which such a share of what roots has roots, were its window the truth. */
 export const growthBy = (time: WeibullTime, share: number): number =>
   time.scale * (-Math.log1p(-share)) ** (1 / time.shape);
-
