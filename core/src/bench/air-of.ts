@@ -31,6 +31,9 @@ const LID_WIND = 0.02;
 /** Of a mat's warmth so much reaches the surface of the medium. Working assumption; 0.3–0.7. */
 const MAT_AT_SURFACE = 0.5;
 
+/** What of a state the air hangs on. */
+export type AirState = Pick<State, 'settings' | 'spaces' | 'air'>;
+
 const NONE: readonly AirReading[] = [];
 const remembered = memoAround<readonly AirReading[], MonthlyClimate | null>();
 /** A year of its own, as far as its readings tell one; worked out once for the same readings. */
@@ -40,7 +43,7 @@ export const yearOf = (
 ): MonthlyClimate | null => remembered(readings, [latitude], () => yearFrom(readings, latitude));
 
 /** The air of a space on a day, as the cuttings feel it: under a lid it is damper. */
-export function airOf(state: State, space: string, day: Day): AirOnDay {
+export function airOf(state: AirState, space: string, day: Day): AirOnDay {
   const days = bySpace(state, space, aired, () => new Map<Day, AirOnDay>());
   let air = days.get(day);
   if (!air) days.set(day, (air = airWorkedOut(state, space, day)));
@@ -52,7 +55,7 @@ const NO_RECORD: object = {};
 
 /** What is remembered of a space, as long as its record, its readings and the latitude are the same. */
 export function bySpace<V>(
-  state: State,
+  state: AirState,
   space: string,
   kept: MemoAround<object, V>,
   sum: () => V,
@@ -61,7 +64,7 @@ export function bySpace<V>(
   return kept(state.spaces.get(space) ?? NO_RECORD, [readings, state.settings.latitude], sum);
 }
 
-function airWorkedOut(state: State, space: string, day: Day): AirOnDay {
+function airWorkedOut(state: AirState, space: string, day: Day): AirOnDay {
   const record = state.spaces.get(space);
   const usual: Air = {
     tempC: record?.tempC ?? PLAIN_ROOM.tempC,

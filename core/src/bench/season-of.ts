@@ -2,7 +2,8 @@ import { seasonAt, type NightAndNoon, type SeasonState, type Taxon } from '../bo
 import { dayLength } from '../climate';
 import { addDays, type Day } from '../days';
 import type { State } from '../journal';
-import { airOf } from './air-of';
+import { airOf, bySpace, type AirState } from './air-of';
+import { memoAround } from '../memo';
 
 /** The warmth and light that plants of a space grow by. */
 export interface GrowingDay extends NightAndNoon {
@@ -20,7 +21,17 @@ const LAMPS_COUNT = 40;
 /** A usual minimum below this may be a frost. Working assumption: one night in a few is 2 °C colder. */
 const FROST_C = 2;
 
-export function growingDay(state: State, space: string, day: Day): GrowingDay {
+const days = memoAround<object, Map<Day, GrowingDay>>();
+
+/** Many plants of a space ask for the same day. */
+export function growingDay(state: AirState, space: string, day: Day): GrowingDay {
+  const known = bySpace(state, space, days, () => new Map<Day, GrowingDay>());
+  let growing = known.get(day);
+  if (!growing) known.set(day, (growing = growingOn(state, space, day)));
+  return growing;
+}
+
+function growingOn(state: AirState, space: string, day: Day): GrowingDay {
   const air = airOf(state, space, day);
   const record = state.spaces.get(space);
   const { latitude } = state.settings;

@@ -115,8 +115,12 @@ function workOut(state: State, batch: Batch, figures: TaxonMethod | null): Facts
     setOn,
     first: setOn === null || jar ? null : firstDrink(state, batch, clock, setOn),
     outlook,
-    roots: outlook && spanOf(batch, outlook.roots),
-    pups: outlook?.pups ? spanOf(batch, outlook.pups) : null,
+    get roots() {
+      return outlook && spanOf(batch, outlook.roots);
+    },
+    get pups() {
+      return outlook?.pups ? spanOf(batch, outlook.pups) : null;
+    },
     living: standing.length,
     unset: standing.length - set,
     unsetRooted: Math.max(0, rooted - set),

@@ -3,7 +3,7 @@ import { addDays, daysBetween, type Day } from '../days';
 import type { Batch } from '../journal';
 import { beginsToShow, chanceBy, longFrom, worthLooking, type Ahead, type Outlook } from '../learn';
 import type { Asker } from './asker';
-import type { Facts, Span } from './facts';
+import type { Facts } from './facts';
 import { later } from './facts';
 import type { Reason } from './reason';
 import { FREE_LOOK_DAYS, LEAST_STANDS, MOST_LOOK_DAYS, MOST_STANDS, TUG_GROWTH } from './rhythm';
@@ -12,8 +12,6 @@ export interface NextLook {
   readonly day: Day;
   readonly latest: Day;
   readonly for: 'roots' | 'pups';
-  /** The window, days since the cut: one in ten has it at its beginning, nine in ten at its end. */
-  readonly window: Span;
   readonly ahead: Ahead;
 }
 
@@ -22,25 +20,20 @@ export interface NextLook {
  * its window on, a tug waits until a third of those that wait are likely to hold; null if nothing is awaited.
  */
 export function nextLook(batch: Batch, facts: Facts): NextLook | null {
-  const { outlook, roots, pups, pottedOn } = facts;
+  const { outlook, pottedOn } = facts;
   const { waiting, rooted } = batch.here;
   if (pottedOn !== null || outlook === null) return null;
-  const awaits =
-    waiting > 0 && roots
-      ? ({ for: 'roots', window: roots, ahead: outlook.roots } as const)
-      : rooted > 0 && pups && outlook.pups
-        ? ({ for: 'pups', window: pups, ahead: outlook.pups } as const)
-        : null;
-  if (awaits === null) return null;
-  const shows = SHOWS.has(facts.course) || facts.inJar || awaits.for === 'pups';
+  const ahead = waiting > 0 ? outlook.roots : rooted > 0 ? outlook.pups : null;
+  if (ahead === null) return null;
+  const shows = SHOWS.has(facts.course) || facts.inJar || ahead.for === 'pups';
   const first = shows
-    ? beginsToShow(outlook, awaits.ahead)
-    : afterSetting(batch, worthLooking(outlook, awaits.ahead));
+    ? beginsToShow(outlook, ahead)
+    : afterSetting(batch, worthLooking(outlook, ahead));
   const last = batch.tallies.at(-1);
   const day = last === undefined ? first : later(first, again(outlook, last, shows));
   const gap = last === undefined ? FREE_LOOK_DAYS : daysBetween(last, day);
   const stands = Math.min(Math.max(Math.ceil(gap / 2), LEAST_STANDS), MOST_STANDS);
-  return { day, latest: addDays(day, stands), ...awaits };
+  return { day, latest: addDays(day, stands), for: ahead.for, ahead };
 }
 
 /** What was only just set is left in peace: nothing can hold it yet. */

@@ -382,7 +382,7 @@ const STORIES: readonly Story[] = [
       [14, 'water', '', 'water, rooting'],
       [29, '', '', 'water, rooting', 'water'],
       [30, '', '', 'water, rooting', 'roots'],
-      [46, '', 'roots', 'water'],
+      [47, '', 'roots', 'water'],
     ],
   ],
   [

@@ -1,7 +1,6 @@
-import { bySpace, growingDay } from '../bench';
+import { bySpace, growingDay, type AirState } from '../bench';
 import { growthOn, type Grower } from '../botany';
 import { addDays, daysBetween, type Day } from '../days';
-import type { State } from '../journal';
 import { memoAround } from '../memo';
 
 /** Growth from a fixed day to the morning of another, in days at the warmth of the plant's window in season. */
@@ -30,17 +29,19 @@ const kept = memoAround<object, Map<Grower, Sums>>();
  * Growth of a plant in the spaces of a bench. Readings where there are any, else the expected air; many batches ask
  * for the same, so that each day is worked out once.
  */
-export const growthUntil =
-  (state: State, grower: Grower): GrowthUntil =>
-  (space, day) => {
+export function growthUntil({ settings, spaces, air }: AirState, grower: Grower): GrowthUntil {
+  // No more of the state is held on to than it hangs on.
+  const state = { settings, spaces, air };
+  return (space, day) => {
     const growers = bySpace(state, space, kept, () => new Map<Grower, Sums>());
     let sums = growers.get(grower);
     if (!sums) growers.set(grower, (sums = new Sums(day)));
     return sums.until(day, (on) => growthOn(grower, growingDay(state, space, on)));
   };
+}
 
 /** The same were every day and night so much warmer, °C. */
-export function growthWarmer(state: State, grower: Grower, byC: number): GrowthUntil {
+export function growthWarmer(state: AirState, grower: Grower, byC: number): GrowthUntil {
   const spaces = new Map<string, Sums>();
   const warmer = (c: number | undefined): number | undefined => (c === undefined ? c : c + byC);
   return (space, day) => {

@@ -1,4 +1,5 @@
 import { hazardBy, type WeibullTime } from '../botany';
+import { memoBy } from '../memo';
 import { betaBinomial } from '../stats';
 import { BATCH_LOGITS, BATCH_PACES, SHARE } from './cure-grid';
 
@@ -39,6 +40,12 @@ function stretchOf(shape: number): Float64Array {
  * @param batch weights of its chance and pace, whatever its looks have told of it laid in
  */
 export function awaitedRoots(batch: Float64Array, time: WeibullTime, after: number): Awaited {
+  return known(batch, `${time.shape}/${time.scale}/${after}`, () => rootsAhead(batch, time, after));
+}
+
+const known = memoBy<Float64Array, Awaited>(20);
+
+function rootsAhead(batch: Float64Array, time: WeibullTime, after: number): Awaited {
   const paces = BATCH_PACES.length;
   const hazard = hazardBy(time, after);
   const stretch = stretchOf(time.shape);
@@ -50,7 +57,7 @@ export function awaitedRoots(batch: Float64Array, time: WeibullTime, after: numb
     const share = SHARE[p]!;
     for (let y = 0; y < paces; y++, at++) {
       const weight = batch[at]!;
-      if (weight === 0) continue;
+      if (weight < 1e-12) continue;
       // Of one that has none yet: it never will, or it is one of the late.
       const is = share / (1 - share * had[y]!);
       weights[y]! += weight;
@@ -133,25 +140,31 @@ export function chanceBy(
   return { mean: Math.min(1, mean), square: Math.min(mean, squared) };
 }
 
+/** What was worked out of a belief: many batches share it. */
+export const rememberedOf = memoBy<Awaited, number>(100);
+
 /** Growth by which this share of those that will have it has it. @param share 0–1, below 1 */
 export function growthFor(is: Awaited, share: number): number {
-  return firstGrowth(is, (growth) => chanceBy(is, growth).mean >= share * is.ever);
+  return rememberedOf(is, String(share), () =>
+    firstGrowth(is, (growth) => chanceBy(is, growth).mean >= share * is.ever),
+  );
 }
 
 /** Further than this no line of growth is followed. */
 const FURTHEST = 1e5;
 
-/** The least growth from which on something holds that holds ever after, to a hundredth. */
+/** The least growth from which on something holds that holds ever after, to half an hour. */
 export function firstGrowth(is: Awaited, holds: (growth: number) => boolean): number {
   let low = is.after;
-  let step = is.time.scale / 4;
+  let step = is.time.scale / 2;
   while (!holds(low + step)) {
     low += step;
     step *= 2;
     if (low > FURTHEST) return FURTHEST;
   }
   let high = low + step;
-  while (high - low > 0.01) {
+  // To half an hour, or a thousandth of what is short.
+  while (high - low > Math.min(0.02, is.time.scale / 1000)) {
     const middle = (low + high) / 2;
     if (holds(middle)) high = middle;
     else low = middle;

@@ -20,8 +20,7 @@ import {
 } from './cure-grid';
 import { forOneBatch } from './one-batch';
 import { refined } from './refine';
-import { cureVector } from './cure-evidence';
-import { genusOf, toldIn, type GenusEvidence, type RootEvidence } from './told';
+import { genusOf, toldIn, vectorOf, type GenusEvidence, type RootEvidence } from './told';
 import { correlationFrom, USUAL_CORRELATION } from './tray-correlation';
 import { betaWeights, traySpreads } from './tray-spread';
 
@@ -91,10 +90,12 @@ export const evidenceFor = (
 
 /** Its own evidence whole, that of the genus beside it as much as it weighs. */
 export function sumFor(told: GenusEvidence, taxon: string, correlation: number): Float64Array {
+  const all = told.sumAt(correlation);
   const own = told.own.get(taxon)?.sumAt(correlation);
-  return told
-    .sumAt(correlation)
-    .map((all, i) => GENUS_WEIGHT * all + (own ? (1 - GENUS_WEIGHT) * own[i]! : 0));
+  const sum = new Float64Array(all.length);
+  for (let i = 0; i < sum.length; i++)
+    sum[i] = GENUS_WEIGHT * all[i]! + (own ? (1 - GENUS_WEIGHT) * own[i]! : 0);
+  return sum;
 }
 
 const untold = memoBy<TaxonMethod, Belief>(4);
@@ -180,9 +181,9 @@ interface Fineness {
   readonly paces: number;
 }
 const COARSE: Fineness = { shifts: 2, paces: 1 };
-const FINE: Fineness = { shifts: 5, paces: 2 };
+const FINE: Fineness = { shifts: 4, paces: 2 };
 /** From so many batches on it is told finely. */
-const SHARP = 6;
+const SHARP = 12;
 
 /** Weights over chances and paces of a plant, by rows of one chance; sum 1. */
 interface PlantBelief {
@@ -294,7 +295,7 @@ function batchBelief(
     row.fill(0);
     for (let x = 0; x < shifts.length; x++) {
       const weight = spreads[x]![p]!;
-      if (weight < 1e-12) continue;
+      if (weight < 1e-9) continue;
       for (let y = 0, at = x * columns; y < columns; y++, at++) row[y]! += weight * weights[at]!;
     }
     const from = p * BATCH_PACES.length + PACE_MARGIN;
@@ -311,7 +312,8 @@ function batchBelief(
 /** The paces that are believed of a batch. */
 export function paceIn(batch: Float64Array): Belief['pace'] {
   const weights = new Float64Array(BATCH_PACES.length);
-  for (let at = 0; at < BATCH_CELLS; at++) weights[at % weights.length]! += batch[at]!;
+  for (let at = 0; at < BATCH_CELLS;)
+    for (let y = 0; y < weights.length; y++, at++) weights[y]! += batch[at]!;
   const mean = weights.reduce((sum, w, y) => sum + w * BATCH_PACES[y]!, 0);
   return {
     factor: Math.exp(mean),
@@ -368,7 +370,7 @@ export function batchWithout(
   if (!own?.told.includes(told) || own.told.length > MANY) return belief.batch;
   const { correlation } = belief;
   if (group.all.length === 1) return untoldBatch(way, correlation);
-  const vector = cureVector(told, correlation);
+  const vector = vectorOf(told, correlation);
   const sum = sumFor(group, taxon, correlation).map((all, i) => all - vector[i]!);
   const logit = logitOf(way.success.mean);
   return batchBelief(logit, plantBelief(logit, way.success.worth, sum, 1), correlation);

@@ -64,35 +64,58 @@ const capped = (hazard: number): number => Math.min(hazard, 1e200);
  */
 const MOST_TOLD = 60;
 
-/**
- * ln likelihood of a batch at every chance and pace of its own, up to a constant.
- * @param among weights of them: where there is next to none, nothing is worked out
- * @returns −∞ there
- */
-export function ownLikelihood(evidence: CureEvidence, among?: Float64Array): Float64Array {
-  const { lived, lost, waits } = evidence;
-  const weight = weightOf(evidence);
-  const paces = paceLikelihood(evidence, weight);
+/** Share and wait are smooth along the paces: every second one is worked out, those between are drawn through them. */
+const STRIDE = 2;
+const COARSE = (BATCH_PACES.length + 1) / STRIDE;
+
+/** ln likelihood of what became of its pieces at every chance and every second pace, by rows of one chance. */
+function chanceLikelihood(evidence: CureEvidence, weight: number): Float64Array {
+  const { lived, lost, waits, roots } = evidence;
   const late = waits.map(({ growth, count }) => ({
     weight: weight * count,
-    shares: sharesBy(evidence.roots, growth),
+    shares: sharesBy(roots, growth),
   }));
-  const out = new Float64Array(BATCH_CELLS);
+  const out = new Float64Array(BATCH_LOGITS.length * COARSE);
   for (let p = 0, at = 0; p < BATCH_LOGITS.length; p++) {
     const told = weight * (lived * LOG_SHARE[p]! + lost * LOG_NOT[p]!);
-    for (let y = 0; y < BATCH_PACES.length; y++, at++) {
-      if (among && among[at]! < NEXT_TO_NONE) {
-        out[at] = -Infinity;
-        continue;
-      }
-      let sum = told + paces[y]!;
-      for (const { weight: w, shares } of late) sum += w * Math.log1p(-SHARE[p]! * shares[y]!);
+    const share = SHARE[p]!;
+    for (let y = 0; y < COARSE; y++, at++) {
+      let sum = told;
+      for (let w = 0; w < late.length; w++)
+        sum += late[w]!.weight * Math.log(1 - share * late[w]!.shares[y]!);
       out[at] = sum;
     }
   }
   return out;
 }
 
+/** Between the points of a row of every second pace: cubic, as in `refined`. */
+function between(row: Float64Array, from: number, y: number): number {
+  const half = y >> 1;
+  if ((y & 1) === 0) return row[from + half]!;
+  const [one, two] = [row[from + half]!, row[from + half + 1]!];
+  if (half === 0 || half === COARSE - 2) return (one + two) / 2;
+  return (9 * (one + two) - row[from + half - 1]! - row[from + half + 2]!) / 16;
+}
+
+/**
+ * ln likelihood of a batch at every chance and pace of its own, up to a constant.
+ * @param among weights of them: where there is next to none, nothing is worked out
+ * @returns −∞ there
+ */
+export function ownLikelihood(evidence: CureEvidence, among?: Float64Array): Float64Array {
+  const weight = weightOf(evidence);
+  const paces = paceLikelihood(evidence, weight);
+  const chances = chanceLikelihood(evidence, weight);
+  const out = new Float64Array(BATCH_CELLS);
+  for (let p = 0, at = 0; p < BATCH_LOGITS.length; p++)
+    for (let y = 0; y < BATCH_PACES.length; y++, at++)
+      out[at] =
+        among && among[at]! < NEXT_TO_NONE
+          ? -Infinity
+          : between(chances, p * COARSE, y) + paces[y]!;
+  return out;
+}
 const NEXT_TO_NONE = 1e-7;
 
 const weightOf = ({ lived, lost, waits }: CureEvidence): number =>
@@ -113,12 +136,15 @@ function paceLikelihood({ roots, pups, seen }: CureEvidence, weight: number): Fl
   return out;
 }
 
-/** Share of those that root which has roots after so much growth, at every pace; a hair below all of them. */
+/** Share of those that root which has roots after so much growth, at every second pace; a hair below all. */
 function sharesBy(time: WeibullTime, growth: number): Float64Array {
   const hazard = hazardBy(time, growth);
-  return Float64Array.from(BATCH_PACES, (pace) =>
-    Math.min(1 - 1e-12, -Math.expm1(-hazard * Math.exp(-time.shape * pace))),
-  );
+  const out = new Float64Array(COARSE);
+  for (let y = 0; y < COARSE; y++) {
+    const stretch = Math.exp(-time.shape * BATCH_PACES[STRIDE * y]!);
+    out[y] = Math.min(1 - 1e-12, -Math.expm1(-hazard * stretch));
+  }
+  return out;
 }
 
 /**
@@ -150,27 +176,30 @@ function settled(evidence: CureEvidence, correlation: number): CureVector {
 }
 
 function waiting(evidence: CureEvidence, correlation: number): CureVector {
-  const own = ownLikelihood(evidence);
-  const columns = BATCH_PACES.length;
+  const weight = weightOf(evidence);
+  const paces = paceLikelihood(evidence, weight);
+  const own = chanceLikelihood(evidence, weight);
   const rows = BATCH_LOGITS.length;
   // Each pace by its own best chance, so that nothing is too unlikely to be told apart.
-  const best = new Float64Array(columns).fill(-Infinity);
+  const best = new Float64Array(COARSE).fill(-Infinity);
   for (let p = 0, at = 0; p < rows; p++)
-    for (let y = 0; y < columns; y++, at++) if (own[at]! > best[y]!) best[y] = own[at]!;
+    for (let y = 0; y < COARSE; y++, at++) if (own[at]! > best[y]!) best[y] = own[at]!;
   for (let p = 0, at = 0; p < rows; p++)
-    for (let y = 0; y < columns; y++, at++) own[at] = Math.exp(own[at]! - best[y]!);
+    for (let y = 0; y < COARSE; y++, at++) own[at] = Math.exp(own[at]! - best[y]!);
   const vector = new Float64Array(CELLS);
-  const row = new Float64Array(columns);
+  const coarse = new Float64Array(COARSE);
+  const row = new Float64Array(BATCH_PACES.length);
   const spreads = traySpreads(SHIFTS, evidence.logit, correlation);
   for (let x = 0; x < SHIFTS.length; x++) {
     const spread = spreads[x]!;
-    row.fill(0);
+    coarse.fill(0);
     for (let p = 0; p < rows; p++) {
-      const weight = spread[p]!;
-      if (weight < 1e-14) continue;
-      for (let y = 0, at = p * columns; y < columns; y++, at++) row[y]! += weight * own[at]!;
+      const of = spread[p]!;
+      if (of < 1e-14) continue;
+      for (let y = 0, at = p * COARSE; y < COARSE; y++, at++) coarse[y]! += of * own[at]!;
     }
-    for (let y = 0; y < columns; y++) row[y] = Math.log(row[y]! + 1e-300) + best[y]!;
+    for (let y = 0; y < COARSE; y++) coarse[y] = Math.log(coarse[y]! + 1e-300) + best[y]!;
+    for (let y = 0; y < row.length; y++) row[y] = between(coarse, 0, y) + paces[y]!;
     vector.set(blurred(row), x * PACES.length);
   }
   return vector;

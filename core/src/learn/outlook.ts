@@ -1,8 +1,8 @@
 import { figuresOf } from '../bench';
-import type { Day } from '../days';
-import { addDays } from '../days';
+import { addDays, type Day } from '../days';
 import { FURTHEST_DAYS, growthOf, type GrowthLine } from '../growth';
 import { countedElsewhere, isRooted, type Batch, type State } from '../journal';
+import { memoOnce } from '../memo';
 import {
   awaitedPups,
   awaitedRoots,
@@ -12,6 +12,7 @@ import {
   firstGrowth,
   growthFor,
   howMany,
+  rememberedOf,
   type Awaited,
   type HowMany,
 } from './awaited';
@@ -34,17 +35,22 @@ export interface Ahead {
   readonly awaited: Awaited;
 }
 
-/** The one clock of roots of a batch, all its looks laid in: everything that says when roots come reads it. */
+/**
+ * The one clock of roots of a batch, all its looks laid in: everything that says when roots come reads it. What of it
+ * nobody asks is not worked out.
+ */
 export interface Outlook {
   readonly line: GrowthLine;
   readonly belief: Belief;
-  /** Weights of chance and pace of this very batch, its own looks laid in. */
-  readonly own: Float64Array;
-  /** The same without what this batch has shown: what could be expected of it. */
-  readonly others: Float64Array;
   readonly times: Times;
   readonly roots: Ahead;
   readonly pups: Ahead | null;
+  /** How many times as long as the window says its like take here, without what it has shown itself. */
+  readonly usualPace: number;
+  /** Weights of chance and pace of this very batch, its own looks laid in. */
+  own(): Float64Array;
+  /** The same without what this batch has shown: what could be expected of it. */
+  others(): Float64Array;
 }
 
 /**
@@ -58,44 +64,98 @@ export function outlookOf(state: State, batch: Batch, warmerC = 0): Outlook | nu
   const belief = beliefOf(state, batch.taxon, figures);
   const told = toldOf(state, batch);
   const times = timesOf(state, batch, figures);
-  const group = evidenceFor(state, batch.taxon, figures);
-  const others =
+  const group = told && evidenceFor(state, batch.taxon, figures);
+  const others = (): Float64Array =>
     told && group ? batchWithout(group, batch.taxon, figures, belief, told) : belief.batch;
-  const own = told === null ? belief.batch : laidIn(others, told);
-  const waits = told?.waits ?? [];
-  const waiting = batch.cuttings.filter((c) => c.outcome === 'waiting' && !c.left).length;
-  const after = waits.length === 0 ? 0 : weighted(waits);
-  const rooted = batch.cuttings.filter((c) => !c.left && c.outcome === 'rooted').length;
-  const aheadOf = (pieces: number, kind: Ahead['for'], awaited: Awaited): Ahead => ({
-    for: kind,
-    pieces,
-    ...windowOf(line, batch.cutOn, awaited),
-    ever: awaited.ever,
-    awaited,
+  const own = (): Float64Array => (told === null ? belief.batch : laidIn(others(), told));
+  const { cutOn } = batch;
+  const { waiting, rooted } = standing(batch);
+  const looked = batch.tallies.at(-1) ?? cutOn;
+  const basis = memoOnce(() => {
+    const without = others();
+    const is = told === null ? without : laidIn(without, told);
+    return {
+      pace: told === null ? belief.pace.factor : paceIn(without).factor,
+      roots: aheadOf('roots', waiting, line, cutOn, awaitedRoots(is, times.roots, waitedFor(told))),
+    };
   });
+  const pups = memoOnce(
+    () =>
+      times.pups &&
+      aheadOf(
+        'pups',
+        rooted,
+        line,
+        cutOn,
+        rooted > 0
+          ? awaitedPups(own(), times.pups, line.at(looked))
+          : awaitedRoots(own(), times.pups, 0),
+      ),
+  );
   return {
     line,
     belief,
+    times,
     own,
     others,
-    times,
-    roots: aheadOf(waiting, 'roots', awaitedRoots(own, times.roots, after)),
-    pups:
-      times.pups &&
-      aheadOf(
-        rooted,
-        'pups',
-        rooted > 0
-          ? awaitedPups(own, times.pups, line.at(batch.tallies.at(-1) ?? batch.cutOn))
-          : awaitedRoots(own, times.pups, 0),
-      ),
+    get usualPace() {
+      return basis().pace;
+    },
+    get roots() {
+      return basis().roots;
+    },
+    get pups() {
+      return pups();
+    },
   };
 }
 
-const weighted = (waits: RootEvidence['waits']): number => {
+/** Pieces that stand here without roots, and with roots and no pup. */
+function standing({ cuttings }: Batch): { readonly waiting: number; readonly rooted: number } {
+  let [waiting, rooted] = [0, 0];
+  for (const { left, outcome } of cuttings) {
+    if (left) continue;
+    if (outcome === 'waiting') waiting++;
+    else if (outcome === 'rooted') rooted++;
+  }
+  return { waiting, rooted };
+}
+
+function aheadOf(
+  kind: Ahead['for'],
+  pieces: number,
+  line: GrowthLine,
+  cutOn: Day,
+  awaited: Awaited,
+): Ahead {
+  const day = (share: number): (() => Day) =>
+    memoOnce(() => line.dayFor(growthFor(awaited, share)) ?? addDays(cutOn, FURTHEST_DAYS));
+  const [from, half, to] = [day(0.1), day(0.5), day(0.9)];
+  return {
+    for: kind,
+    pieces,
+    awaited,
+    ever: awaited.ever,
+    get from() {
+      return from();
+    },
+    get half() {
+      return half();
+    },
+    get to() {
+      return to();
+    },
+  };
+}
+
+/** Growth at the last look of those that wait. */
+function waitedFor(told: RootEvidence | null): number {
+  if (told === null || told.waits.length === 0) return 0;
+  const { waits } = told;
+  if (waits.length === 1) return waits[0]!.growth;
   const count = waits.reduce((n, w) => n + w.count, 0);
   return waits.reduce((sum, w) => sum + w.growth * w.count, 0) / count;
-};
+}
 
 /** The belief of this batch: that of its plant without it, and what it has shown itself. */
 function laidIn(others: Float64Array, told: RootEvidence): Float64Array {
@@ -104,8 +164,10 @@ function laidIn(others: Float64Array, told: RootEvidence): Float64Array {
   // It went where nobody thought it could: then all of the grid is looked at.
   if (most < -30) most = mostOf((likely = ownLikelihood(told)));
   let sum = 0;
-  for (let i = 0; i < likely.length; i++)
-    sum += likely[i] = others[i]! * Math.exp(likely[i]! - most);
+  for (let i = 0; i < likely.length; i++) {
+    const log = likely[i]! - most;
+    sum += likely[i] = log < -40 ? 0 : others[i]! * Math.exp(log);
+  }
   for (let i = 0; i < likely.length; i++) likely[i]! /= sum;
   return likely;
 }
@@ -114,17 +176,6 @@ function mostOf(row: Float64Array): number {
   let most = -Infinity;
   for (const value of row) if (value > most) most = value;
   return most;
-}
-
-/** When one in ten, half and nine in ten of those that will have it have it. */
-export function windowOf(
-  line: GrowthLine,
-  cutOn: Day,
-  awaited: Awaited,
-): Pick<Ahead, 'from' | 'half' | 'to'> {
-  const day = (share: number): Day =>
-    line.dayFor(growthFor(awaited, share)) ?? addDays(cutOn, FURTHEST_DAYS);
-  return { from: day(0.1), half: day(0.5), to: day(0.9) };
 }
 
 /** How many of those that wait have it by the morning of a day. */
@@ -137,33 +188,34 @@ const OF_FEW = 1 / 2;
 /** … and at least one has it four times in five, as far as one ever will. */
 const ONE_SURELY = 0.8;
 
-/** The first day on which a look that costs something is worth it: no later than nine in ten. */
+/** The first day on which a look that costs something is worth it. */
 export function worthLooking({ line }: Outlook, { awaited, pieces, to }: Ahead): Day {
-  const { ever } = awaited;
-  const all = Math.max(pieces, 1);
-  const oneEver = 1 - chanceOfNone(all, chanceBy(awaited, Infinity));
-  const growth = firstGrowth(awaited, (g) => {
-    const chance = chanceBy(awaited, g);
-    return (
-      chance.mean >= Math.min(WORTH_LOOKING, OF_FEW * ever) &&
-      1 - chanceOfNone(all, chance) >= ONE_SURELY * oneEver
-    );
+  return line.dayFor(growthWorthLooking(awaited, Math.max(pieces, 1))) ?? to;
+}
+
+function growthWorthLooking(awaited: Awaited, pieces: number): number {
+  return rememberedOf(awaited, `look/${pieces}`, () => {
+    const enough = Math.min(WORTH_LOOKING, OF_FEW * awaited.ever);
+    const growth = firstGrowth(awaited, (g) => chanceBy(awaited, g).mean >= enough);
+    const one = ONE_SURELY * (1 - chanceOfNone(pieces, chanceBy(awaited, Infinity)));
+    const surely = (g: number): boolean => 1 - chanceOfNone(pieces, chanceBy(awaited, g)) >= one;
+    return surely(growth) ? growth : firstGrowth(awaited, surely);
   });
-  const day = line.dayFor(growth);
-  return day !== null && day < to ? day : to;
 }
 
 /** Growth by which this share of its kind has it, at the pace that is likeliest here. */
-export function usualGrowth({ times, others }: Outlook, kind: Ahead['for'], share: number): number {
+export function usualGrowth(
+  { times, usualPace }: Outlook,
+  kind: Ahead['for'],
+  share: number,
+): number {
   const { scale, shape } = (kind === 'pups' ? times.pups : null) ?? times.roots;
-  return paceIn(others).factor * scale * (-Math.log1p(-share)) ** (1 / shape);
+  return usualPace * scale * (-Math.log1p(-share)) ** (1 / shape);
 }
 
 /** The first day on which a look that costs nothing is worth it: from the start of the window of its kind on. */
-export const beginsToShow = (outlook: Outlook, { for: kind, to }: Ahead): Day => {
-  const day = outlook.line.dayFor(usualGrowth(outlook, kind, 0.1));
-  return day !== null && day < to ? day : to;
-};
+export const beginsToShow = (outlook: Outlook, ahead: Ahead): Day =>
+  outlook.line.dayFor(usualGrowth(outlook, ahead.for, 0.1)) ?? ahead.to;
 
 /** With less of a chance to root than this a piece that waits wants help, not patience. */
 const LITTLE_CHANCE = 0.25;
@@ -200,7 +252,7 @@ export function onItsWay(batch: Batch, { line, others, times }: Outlook): OnItsW
   if (day === undefined) return null;
   const counted = batch.cuttings.filter((c) => !(c.left && countedElsewhere(c.left.why)));
   const seen = counted.filter(isRooted).length;
-  const chance = chanceBy(awaitedRoots(others, times.roots, 0), line.at(day));
+  const chance = chanceBy(awaitedRoots(others(), times.roots, 0), line.at(day));
   const few = chanceOfAtMost(seen, counted.length, chance);
   const fewer = seen === 0 ? 0 : chanceOfAtMost(seen - 1, counted.length, chance);
   return {

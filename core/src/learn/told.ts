@@ -138,6 +138,14 @@ function kept(sum: (correlation: number) => Float64Array): (correlation: number)
   };
 }
 
+const vectors = memoBy<RootEvidence, Float64Array>(1);
+
+/** What one batch tells of its plant; kept of those that wait, for these are asked for again. */
+export const vectorOf = (told: RootEvidence, correlation: number): Float64Array =>
+  told.waits.length === 0
+    ? cureVector(told, correlation)
+    : vectors(told, String(correlation), () => cureVector(told, correlation));
+
 /** What stands in the sums of a plant already, for one correlation. */
 interface Standing {
   readonly correlation: number;
@@ -170,8 +178,8 @@ class PlantSums implements PlantEvidence {
       const old = this.since?.standing;
       const sum =
         old?.correlation === correlation
-          ? moved(this.told, this.since!.told, old.sum, (t) => cureVector(t, correlation))
-          : sumOf(this.told.map((t) => ({ vector: cureVector(t, correlation), weight: 1 })));
+          ? moved(this.told, this.since!.told, old.sum, (t) => vectorOf(t, correlation))
+          : sumOf(this.told.map((t) => ({ vector: vectorOf(t, correlation), weight: 1 })));
       this.standing = { correlation, sum };
       this.forget();
     }

@@ -105,7 +105,7 @@ export function standing(
     stemMm: stemDepthOf(state, batch),
     wiped: batch.disinfectant !== 'none',
     woundPace: paceOf(state).factor,
-    belief: outlook?.own,
+    belief: outlook?.own(),
     times: outlook?.times,
   };
 }
