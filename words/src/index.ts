@@ -26,6 +26,8 @@ export * from './more-of-it';
 export * from './origins';
 export * from './rehearsal';
 export * from './forecast';
+export * from './beliefs';
 export * from './chart-text';
+export * from './roots-fan';
 export * from './teaching';
 export * from './practice';

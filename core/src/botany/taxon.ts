@@ -57,7 +57,8 @@ export const taxonSchema = z.object({
   name: z.string().min(1),
   family: z.string().min(1),
   common: z.array(z.string()).readonly(),
-  synonyms: z.array(z.string()).readonly(),
+  // Lists that are empty are left out of the file.
+  synonyms: z.array(z.string()).readonly().default([]),
   /** Mean °C between which it grows; the season follows from the place, never from month names. */
   season: z.object({
     grower: z.enum(['summer', 'winter', 'either']),
@@ -67,11 +68,17 @@ export const taxonSchema = z.object({
   }),
   methods: z.array(taxonMethodSchema).min(1).readonly(),
   /** Methods growers try that do not work, and why. */
-  not: z.array(z.object({ method: z.enum(METHODS), why: z.string() })).readonly(),
+  not: z
+    .array(z.object({ method: z.enum(METHODS), why: z.string() }))
+    .readonly()
+    .default([]),
   hazards: z
     .array(z.object({ kind: z.enum(HAZARDS), part: z.string(), evidence: evidenceSchema }))
     .readonly(),
-  law: z.array(z.enum(['cites', 'weed', 'rights'])).readonly(),
+  law: z
+    .array(z.enum(['cites', 'weed', 'rights']))
+    .readonly()
+    .default([]),
 });
 
 export type Window = z.infer<typeof windowSchema>;

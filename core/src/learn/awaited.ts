@@ -1,6 +1,5 @@
 import { hazardBy, type WeibullTime } from '../botany';
 import { memoBy } from '../memo';
-import { betaBinomial } from '../stats';
 import { BATCH_LOGITS, BATCH_PACES, SHARE } from './cure-grid';
 
 /**
@@ -172,45 +171,15 @@ export function firstGrowth(is: Awaited, holds: (growth: number) => boolean): nu
   return high;
 }
 
-/** How many of so many pieces will have it by so much growth: the mean, and eight times in ten between the two. */
-export interface HowMany {
-  readonly mean: number;
-  readonly low: number;
-  readonly high: number;
-}
-
 /** A number of pieces whose chances hang together, as a beta-binomial of the same mean and variance. */
-function together(chance: ReturnType<typeof chanceBy>): { readonly a: number; readonly b: number } {
+export function together(chance: ReturnType<typeof chanceBy>): {
+  readonly a: number;
+  readonly b: number;
+} {
   const mean = Math.min(Math.max(chance.mean, 1e-9), 1 - 1e-9);
   const variance = Math.max(chance.square - chance.mean ** 2, 1e-12);
   const worth = Math.max((mean * (1 - mean)) / variance - 1, 1e-3);
   return { a: mean * worth, b: (1 - mean) * worth };
-}
-
-export function howMany(pieces: number, chance: ReturnType<typeof chanceBy>): HowMany {
-  const { a, b } = together(chance);
-  let [sum, low, high] = [0, -1, pieces];
-  for (let k = 0; k <= pieces; k++) {
-    sum += betaBinomial(k, pieces, a, b);
-    if (low < 0 && sum >= 0.1) low = k;
-    if (sum >= 0.9 - 1e-9) {
-      high = k;
-      break;
-    }
-  }
-  return { mean: pieces * chance.mean, low: Math.max(low, 0), high };
-}
-
-/** Chance of so many or fewer. */
-export function chanceOfAtMost(
-  most: number,
-  pieces: number,
-  chance: ReturnType<typeof chanceBy>,
-): number {
-  const { a, b } = together(chance);
-  let sum = 0;
-  for (let k = 0; k <= Math.min(most, pieces); k++) sum += betaBinomial(k, pieces, a, b);
-  return Math.min(1, sum);
 }
 
 /** Chance that not one of them has it. */

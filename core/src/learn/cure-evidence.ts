@@ -1,5 +1,5 @@
 import { hazardBy, logShareOver, type WeibullTime } from '../botany';
-import { logBeta } from '../stats';
+import { logBetaRatio } from '../stats';
 import {
   BATCH_CELLS,
   BATCH_LOGITS,
@@ -81,8 +81,7 @@ function chanceLikelihood(evidence: CureEvidence, weight: number): Float64Array 
     const share = SHARE[p]!;
     for (let y = 0; y < COARSE; y++, at++) {
       let sum = told;
-      for (let w = 0; w < late.length; w++)
-        sum += late[w]!.weight * Math.log(1 - share * late[w]!.shares[y]!);
+      for (const { weight: of, shares } of late) sum += of * Math.log(1 - share * shares[y]!);
       out[at] = sum;
     }
   }
@@ -169,7 +168,7 @@ function settled(evidence: CureEvidence, correlation: number): CureVector {
   for (let x = 0; x < SHIFTS.length; x++) {
     const mean = shareAt(logit + SHIFTS[x]!);
     const [a, b] = [mean * worth, (1 - mean) * worth];
-    const chance = logBeta(lived + a, lost + b) - logBeta(a, b);
+    const chance = logBetaRatio(lived, lost, a, b);
     for (let y = 0; y < PACES.length; y++) vector[x * PACES.length + y] = chance + paces[y]!;
   }
   return vector;

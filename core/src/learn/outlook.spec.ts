@@ -9,7 +9,8 @@ import { growingOf, placeOf, strategyOf } from '../rehearse';
 import { held } from '../testing/held';
 import { batchPut, FIELDS, written } from '../testing/entries';
 import { HARSH, STATED } from '../testing/rooting-world';
-import { longFrom, likelyBy, onItsWay, outlookOf, worthLooking } from './outlook';
+import { likelyBy, onItsWay } from './on-its-way';
+import { longFrom, outlookOf, worthLooking } from './outlook';
 
 type Draft = Parameters<typeof written>[0];
 const NOVEMBER = '2026-11-29';

@@ -1,20 +1,17 @@
 import { figuresOf } from '../bench';
 import { addDays, type Day } from '../days';
 import { FURTHEST_DAYS, growthOf, type GrowthLine } from '../growth';
-import { countedElsewhere, isRooted, type Batch, type State } from '../journal';
+import type { Batch, State } from '../journal';
 import { memoOnce } from '../memo';
 import {
   awaitedPups,
   awaitedRoots,
   chanceBy,
-  chanceOfAtMost,
   chanceOfNone,
   firstGrowth,
   growthFor,
-  howMany,
   rememberedOf,
   type Awaited,
-  type HowMany,
 } from './awaited';
 import { batchWithout, beliefOf, evidenceFor, paceIn, type Belief } from './belief';
 import { ownLikelihood } from './cure-evidence';
@@ -48,9 +45,9 @@ export interface Outlook {
   /** How many times as long as the window says its like take here, without what it has shown itself. */
   readonly usualPace: number;
   /** Weights of chance and pace of this very batch, its own looks laid in. */
-  own(): Float64Array;
+  readonly own: () => Float64Array;
   /** The same without what this batch has shown: what could be expected of it. */
-  others(): Float64Array;
+  readonly others: () => Float64Array;
 }
 
 /**
@@ -178,10 +175,6 @@ function mostOf(row: Float64Array): number {
   return most;
 }
 
-/** How many of those that wait have it by the morning of a day. */
-export const likelyBy = ({ line }: Outlook, { awaited, pieces }: Ahead, day: Day): HowMany =>
-  howMany(pieces, chanceBy(awaited, line.at(day)));
-
 /** A look is worth it once a third of those that wait are likely to have it; where few ever will, half of those. */
 const WORTH_LOOKING = 1 / 3;
 const OF_FEW = 1 / 2;
@@ -229,38 +222,4 @@ const LONG_PAST = 1.5;
 export function longFrom({ cutOn, tallies }: Batch, outlook: Outlook): Day | null {
   if (outlook.roots.awaited.ever < LITTLE_CHANCE) return tallies.at(-1) ?? cutOn;
   return outlook.line.dayFor(LONG_PAST * usualGrowth(outlook, 'roots', 0.9));
-}
-
-/** How what was counted stands to what could be expected of such a batch. */
-export interface OnItsWay {
-  readonly day: Day;
-  /** With roots or pups, of so many that are counted here. */
-  readonly seen: number;
-  readonly of: number;
-  readonly expected: HowMany;
-  readonly is: 'behind' | 'as expected' | 'ahead';
-  /** Chance of so few, or fewer. */
-  readonly chance: number;
-}
-
-/** As few as this, or as many, is told once in ten. */
-const UNUSUAL = 0.1;
-
-/** Whether a batch is on its way, by its last count; null before one. */
-export function onItsWay(batch: Batch, { line, others, times }: Outlook): OnItsWay | null {
-  const day = batch.tallies.at(-1);
-  if (day === undefined) return null;
-  const counted = batch.cuttings.filter((c) => !(c.left && countedElsewhere(c.left.why)));
-  const seen = counted.filter(isRooted).length;
-  const chance = chanceBy(awaitedRoots(others(), times.roots, 0), line.at(day));
-  const few = chanceOfAtMost(seen, counted.length, chance);
-  const fewer = seen === 0 ? 0 : chanceOfAtMost(seen - 1, counted.length, chance);
-  return {
-    day,
-    seen,
-    of: counted.length,
-    expected: howMany(counted.length, chance),
-    is: few < UNUSUAL ? 'behind' : fewer > 1 - UNUSUAL ? 'ahead' : 'as expected',
-    chance: few,
-  };
 }

@@ -32,7 +32,7 @@ export interface RootEvidence extends CureEvidence {
 export interface PlantEvidence {
   readonly told: readonly RootEvidence[];
   /** ln likelihood over the grid of shifts. @param correlation of two cuttings of a tray */
-  sumAt(correlation: number): Float64Array;
+  readonly sumAt: (correlation: number) => Float64Array;
   /** ln likelihood of the correlation itself, by its settled trays. */
   trays(): Float64Array;
 }
@@ -41,7 +41,7 @@ export interface PlantEvidence {
 export interface GenusEvidence {
   readonly all: readonly RootEvidence[];
   readonly own: ReadonlyMap<string, PlantEvidence>;
-  sumAt(correlation: number): Float64Array;
+  readonly sumAt: (correlation: number) => Float64Array;
 }
 
 const gathered = memoBy<State['batches'], ReadonlyMap<string, GenusEvidence>>(1);
@@ -183,7 +183,7 @@ class PlantSums implements PlantEvidence {
       this.standing = { correlation, sum };
       this.forget();
     }
-    return this.standing!.sum;
+    return this.standing.sum;
   }
 
   trays(): Float64Array {

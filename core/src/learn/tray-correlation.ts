@@ -1,4 +1,4 @@
-import { logBeta } from '../stats';
+import { logBetaRatio } from '../stats';
 import { SHIFTS, shareAt } from './cure-grid';
 
 /*
@@ -29,35 +29,16 @@ export interface SettledTray {
   readonly lost: number;
 }
 
-const denominators = new Map<number, Float64Array>();
-
-/** ln B(a, b) of every cell: of one plant the same for all its trays. */
-function denominatorsOf(logit: number): Float64Array {
-  let known = denominators.get(logit);
-  if (!known) {
-    if (denominators.size > 500) denominators.clear();
-    known = new Float64Array(CORRELATION_CELLS);
-    eachCell(logit, (at, a, b) => (known![at] = logBeta(a, b)));
-    denominators.set(logit, known);
-  }
-  return known;
-}
-
-function eachCell(logit: number, cell: (at: number, a: number, b: number) => void): void {
+/** ln likelihood of a tray at every chance of its plant and every correlation. Evidence adds up by plant and way. */
+export function correlationVector({ logit, lived, lost }: SettledTray): Float64Array {
+  const out = new Float64Array(CORRELATION_CELLS);
   for (let x = 0, at = 0; x < SHIFTS.length; x++) {
     const mean = shareAt(logit + SHIFTS[x]!);
     for (const rho of CORRELATIONS) {
       const worth = 1 / rho - 1;
-      cell(at++, mean * worth, (1 - mean) * worth);
+      out[at++] = logBetaRatio(lived, lost, mean * worth, (1 - mean) * worth);
     }
   }
-}
-
-/** ln likelihood of a tray at every chance of its plant and every correlation. Evidence adds up by plant and way. */
-export function correlationVector({ logit, lived, lost }: SettledTray): Float64Array {
-  const out = new Float64Array(CORRELATION_CELLS);
-  const below = denominatorsOf(logit);
-  eachCell(logit, (at, a, b) => (out[at] = logBeta(lived + a, lost + b) - below[at]!));
   return out;
 }
 

@@ -2,7 +2,6 @@ export * from './wish';
 export * from './number-needed';
 export * from './planned-outlook';
 export * from './readiness';
-export * from './belief';
 export * from './way';
 export * from './ways';
 export * from './giving';

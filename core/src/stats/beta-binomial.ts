@@ -1,5 +1,4 @@
 import { assertCount, assertPositive } from '../assert';
-import jStat from 'jstat';
 
 /**
  * Of `n` more, the chance that exactly `k` succeed, where the share is believed as Beta(a, b).
@@ -17,22 +16,31 @@ export function betaBinomial(k: number, n: number, a: number, b: number): number
 
 /** ln of the same, for who asks for many of one belief; nothing is checked. */
 export function logBetaBinomial(k: number, n: number, a: number, b: number): number {
-  return logChoose(n, k) + rising(a, k) + rising(b, n - k) - rising(a + b, n);
+  return logChoose(n, k) + logBetaRatio(k, n - k, a, b);
 }
 
-const risen = new Map<number, number[]>();
-const MOST_RISEN = 2000;
+/**
+ * ln of B(a + yes, b + no) / B(a, b): the chance of so many and so many, in the order they came.
+ * @param yes, no whole, ≥ 0
+ * Source: rising factorials, Abramowitz & Stegun 1964, 6.1.22.
+ */
+export const logBetaRatio = (yes: number, no: number, a: number, b: number): number =>
+  rising(a, yes) + rising(b, no) - rising(a + b, yes + no);
 
 /** ln of a · (a + 1) · … · (a + k − 1). */
 function rising(a: number, k: number): number {
-  let row = risen.get(a);
-  if (!row) {
-    if (risen.size >= MOST_RISEN) risen.clear();
-    risen.set(a, (row = [0]));
+  let [sum, product] = [0, 1];
+  for (let i = 0; i < k; i++) {
+    product *= a + i;
+    if (product > HUGE || product < TINY) {
+      sum += Math.log(product);
+      product = 1;
+    }
   }
-  for (let i = row.length; i <= k; i++) row.push(row[i - 1]! + Math.log(a + i - 1));
-  return row[k]!;
+  return sum + Math.log(product);
 }
+const HUGE = 1e290;
+const TINY = 1e-290;
 
 // Whole arguments come back a thousand times in one plan.
 const factorials: number[] = [0];
@@ -45,9 +53,4 @@ function logFactorial(n: number): number {
 /** ln of n over k, whole numbers, 0 ≤ k ≤ n. */
 export function logChoose(n: number, k: number): number {
   return logFactorial(n) - logFactorial(k) - logFactorial(n - k);
-}
-
-/** ln of the beta function. */
-export function logBeta(a: number, b: number): number {
-  return jStat.gammaln(a) + jStat.gammaln(b) - jStat.gammaln(a + b);
 }

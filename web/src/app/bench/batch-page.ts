@@ -23,12 +23,20 @@ import {
   partsOf,
   pieceOf,
 } from '@hypogeon/core/bench';
-import { atRiskOf, careOf, neighboursAtRisk, type Neighbour } from '@hypogeon/core/care';
+import {
+  atRiskOf,
+  careOf,
+  factsOf,
+  neighboursAtRisk,
+  nextLook,
+  type Neighbour,
+} from '@hypogeon/core/care';
 import { isDay, type Day } from '@hypogeon/core/days';
 import type { Batch, Outcome } from '@hypogeon/core/journal';
+import { onItsWay, rootsFan } from '@hypogeon/core/learn';
 import { emergence } from '@hypogeon/core/ledger';
 import { closureOn } from '@hypogeon/core/wound';
-import { LINK_NAME, TASK_NAME } from '@hypogeon/words';
+import { everText, LINK_NAME, onItsWayText, TASK_NAME } from '@hypogeon/words';
 import { firstValueFrom } from 'rxjs';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
@@ -39,6 +47,7 @@ import { DayField } from '../forms/day-field';
 import { Chart } from '../charts/chart';
 import type { ChartModel } from '../charts/chart-model';
 import { emergenceChart } from '../charts/emergence-chart';
+import { fanChart } from '../charts/fan-chart';
 import { LifeStrip } from '../marks/life-strip';
 import { TrayMap, type PlacesCounted } from '../marks/tray-map';
 import { AskTaps } from '../today/ask-taps';
@@ -124,6 +133,7 @@ export class BatchPage {
       near: neighboursAtRisk(state, batch, this.today()).flatMap((n) => this.neighbour(n.batch, n)),
       atRisk: atRiskOf(state, batch, this.today()).flatMap((n) => this.neighbour(n.batch, n)),
       plate: plateOf(batch, this.today()),
+      way: this.wayOf(batch),
     };
   });
 
@@ -228,6 +238,28 @@ export class BatchPage {
         name: batchTitle(state, b),
       })),
     ];
+  }
+
+  /** Whether roots come as expected, when it is worth looking, and the fan of them; null where nothing is awaited. */
+  private wayOf(batch: Batch) {
+    const facts = factsOf(this.state(), batch);
+    const { outlook } = facts;
+    if (outlook === null || batch.cut === null || batch.ended !== null || batch.here.waiting === 0)
+      return null;
+    const speech = this.words.speech();
+    const way = onItsWay(batch, outlook);
+    const look = nextLook(batch, facts);
+    const { roots } = outlook;
+    return {
+      says: way ? onItsWayText(way, speech) : '',
+      waits: way ? everText(roots) : '',
+      look:
+        look?.for === 'roots'
+          ? `Best day of the next look: ${this.words.day(look.day)}, until ${this.words.day(look.latest)} is soon enough.`
+          : '',
+      window: `One in ten of those that root has roots by ${this.words.day(roots.from)}, half by ${this.words.day(roots.half)}, nine in ten by ${this.words.day(roots.to)}.`,
+      fan: fanChart(rootsFan(batch, outlook, this.today())),
+    };
   }
 
   private neighbour(id: string, { link, day }: Pick<Neighbour, 'link' | 'day'>) {

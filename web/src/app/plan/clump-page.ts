@@ -350,7 +350,10 @@ export class ClumpPage {
     const way = this.kind()!;
     const rules = offsetRules(ownRoots ? (this.rooted() ?? way) : way);
     return judgeOffset({ sizeMm, ownRoots }, motherMm, rules, this.today(), (n) =>
-      growthOn(grownAs(plant.taxon, way.method), growingDay(state, space, addDays(this.today(), n))),
+      growthOn(
+        grownAs(plant.taxon, way.method),
+        growingDay(state, space, addDays(this.today(), n)),
+      ),
     );
   }
 

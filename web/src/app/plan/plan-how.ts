@@ -9,15 +9,21 @@ import {
 import { formOf, METHOD, pieceDrawn, type MethodId, type Piece } from '@hypogeon/core/botany';
 import { beliefOf } from '@hypogeon/core/learn';
 import {
-  beliefWords,
   neededCurve,
   SIZE_WORD,
-  paceWords,
   type Combination,
   type Giving,
   type Way,
 } from '@hypogeon/core/plan';
-import { insteadText, LOSES, partsText, togetherText, whyBest } from '@hypogeon/words';
+import {
+  beliefWords,
+  insteadText,
+  LOSES,
+  paceWords,
+  partsText,
+  togetherText,
+  whyBest,
+} from '@hypogeon/words';
 import { Words } from '../data/words';
 import { Chart } from '../charts/chart';
 import { neededChart } from '../charts/needed-chart';

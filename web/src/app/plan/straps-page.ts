@@ -223,10 +223,7 @@ export class StrapsPage {
     return {
       lengths,
       plan,
-      plants: yieldOf(
-        plan.sections.length,
-        chancesOf(beliefOf(this.her.state(), plant.id, way)),
-      ),
+      plants: yieldOf(plan.sections.length, chancesOf(beliefOf(this.her.state(), plant.id, way))),
       depth: this.words.length(plan.depthMm),
       spacing: this.words.length(plan.spacingMm),
       left: left >= 1 ? `${this.words.length(left)} of leaf are too short to use.` : '',

@@ -17,10 +17,10 @@ import {
   type Window,
 } from '@hypogeon/core/botany';
 import { beliefOf } from '@hypogeon/core/learn';
-import { beliefWords, paceWords } from '@hypogeon/core/plan';
+
 import { cuttingCautions } from '@hypogeon/core/safety';
 import { successRange } from '@hypogeon/core/stats';
-import { LIGHT_PLACE, moreOfIt } from '@hypogeon/words';
+import { beliefWords, LIGHT_PLACE, moreOfIt, paceWords } from '@hypogeon/words';
 import { Journal } from '../data/journal';
 import { Words } from '../data/words';
 import { CuttingMark } from '../marks/cutting-mark';

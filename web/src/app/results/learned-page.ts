@@ -6,9 +6,9 @@ import { METHOD, methodOf } from '@hypogeon/core/botany';
 import { isDay } from '@hypogeon/core/days';
 import { SETTINGS_KEY, type SettingsFields } from '@hypogeon/core/journal';
 import { beliefOf } from '@hypogeon/core/learn';
-import { paceWords } from '@hypogeon/core/plan';
+
 import { successRange } from '@hypogeon/core/stats';
-import { rotCalibrationText } from '@hypogeon/words';
+import { paceWords, rotCalibrationText } from '@hypogeon/words';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';

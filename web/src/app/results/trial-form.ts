@@ -126,9 +126,7 @@ export class TrialForm {
   protected readonly usualHere = computed(() => {
     const taxon = this.mother()?.taxon;
     const way = this.way()?.way;
-    return taxon === undefined || !way
-      ? null
-      : beliefOf(this.journal.state(), taxon, way).mean;
+    return taxon === undefined || !way ? null : beliefOf(this.journal.state(), taxon, way).mean;
   });
 
   protected readonly arms = computed(() => {

@@ -1,5 +1,5 @@
-import type { MethodId } from '../botany';
-import type { Belief } from '../learn';
+import type { MethodId } from '@hypogeon/core/botany';
+import type { Belief } from '@hypogeon/core/learn';
 
 /** What a figure rests on, in words: `catalogue`, `your own 43 cuttings and the catalogue`. */
 export function beliefWords({ own, genus }: Belief, method: MethodId): string {

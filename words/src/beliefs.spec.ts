@@ -1,0 +1,84 @@
+import { methodOf } from '@hypogeon/core/botany';
+import { plantOf } from '@hypogeon/core/bench';
+import { fold } from '@hypogeon/core/journal';
+import { beliefOf } from '@hypogeon/core/learn';
+import { beliefWords, paceWords } from './beliefs';
+import { everText, onItsWayText, fanText } from './roots-fan';
+import type { Speech } from './speech';
+
+const state = fold([]);
+const way = methodOf(plantOf(state, 'echeveria-elegans')!.taxon, 'crown')!;
+const guide = beliefOf(state, 'echeveria-elegans', way);
+const told = (lived: number) => ({ batches: 1, cuttings: 40, lived, waiting: 0 });
+const speech = { today: '2026-05-20', locale: 'en-GB' } as Speech;
+
+describe('what a figure rests on', () => {
+  it('the guide, one’s own, the genus', () => {
+    expect(beliefWords(guide, 'crown')).toBe('catalogue');
+    expect(beliefWords({ ...guide, own: told(10) }, 'leaf')).toBe(
+      'your own 40 leaves, with the catalogue',
+    );
+    expect(beliefWords({ ...guide, own: told(10), genus: told(3) }, 'crown')).toBe(
+      'your own 40 and 40 of the genus, with the catalogue',
+    );
+  });
+
+  it('a pace of one’s own, sooner, slower or alike', () => {
+    const pace = (factor: number) =>
+      paceWords({ ...guide, own: told(24), pace: { factor, low: 0.8, high: 2 } });
+    expect(paceWords(guide)).toBe('catalogue');
+    expect(pace(1.3)).toBe('30 % slower than the catalogue, by your own 24');
+    expect(pace(0.8)).toBe('20 % sooner than the catalogue, by your own 24');
+    expect(pace(1.01)).toBe('as the catalogue, by your own 24');
+  });
+});
+
+describe('roots to be expected', () => {
+  const way24 = (is: 'behind' | 'as expected', seen: number) =>
+    onItsWayText(
+      {
+        is,
+        seen,
+        of: 24,
+        day: '2026-05-20',
+        chance: 0.05,
+        expected: { mean: 8, low: 4, high: 13 },
+      },
+      speech,
+    );
+
+  it('behind, or as expected, with what was likely', () => {
+    expect(way24('behind', 2)).toBe('Behind: 2 of 24 with roots today, where 4 to 13 were likely.');
+    expect(way24('as expected', 8)).toBe(
+      'As expected: 8 of 24 with roots today, 4 to 13 were likely.',
+    );
+  });
+
+  it('of those that wait, in tenths; of one by itself', () => {
+    expect(everText({ pieces: 15, ever: 0.78 })).toBe(
+      'Of the 15 that wait about 8 in 10 root in the end.',
+    );
+    expect(everText({ pieces: 15, ever: 0.02 })).toBe(
+      'Of the 15 that wait hardly any root in the end.',
+    );
+    expect(everText({ pieces: 1, ever: 0.5 })).toBe('The one that waits roots 5 times in 10.');
+  });
+
+  it('the fan, heard', () => {
+    const day = (n: number, mean: number, low: number, high: number) => ({
+      day: n,
+      mean,
+      low,
+      high,
+    });
+    expect(
+      fanText({
+        of: 24,
+        today: 20,
+        expected: [day(0, 0, 0, 0), day(40, 20, 14, 24)],
+        ahead: [],
+        counted: [{ day: 20, rooted: 8 }],
+      }),
+    ).toBe('Roots to be expected of 24: 14 to 24 by day 40. 8 were counted on day 20.');
+  });
+});
