@@ -42,6 +42,7 @@ import { tasksAhead, roundOn } from '@hypogeon/core/round';
 import { aalenJohansen, kaplanMeier, turnbull, type Timed } from '@hypogeon/core/stats';
 import { columnOf, compareSchools, dry, evenly, judge } from '@hypogeon/core/water';
 import { heapMb, medianMs, print, type Figure } from './figure';
+import { heldFigures } from './held';
 import { largeJournal } from './large-journal';
 import { livingJournal } from './living-journal';
 import { loggerYear } from './logger-year';
@@ -151,6 +152,7 @@ export const CORE_BENCHES: Readonly<Record<string, Bench>> = {
       { name: 'calendar of six weeks for them', value: calendar, unit: 'ms', target: 1500 },
     ];
   },
+  held: heldFigures,
   laws: () => {
     const lives = fc.sample(anyLife, { numRuns: 1000, seed: 2026 });
     let days = 0;
@@ -257,7 +259,11 @@ export const CORE_BENCHES: Readonly<Record<string, Bench>> = {
     return [
       {
         name: 'number needed for 500',
-        value: medianMs(() => numberNeeded(500, 0.9, [{ weight: 1, a: 30, b: 12, ready: 0.85 }]), 20, 5),
+        value: medianMs(
+          () => numberNeeded(500, 0.9, [{ weight: 1, a: 30, b: 12, ready: 0.85 }]),
+          20,
+          5,
+        ),
         unit: 'ms',
         target: 20,
       },

@@ -168,5 +168,5 @@ test('own figures move the plan, and are said to be one’s own', async ({ page 
   await page.goto('/#/plan?mother=m-eche');
   await page.getByLabel('Plants wanted').fill('10');
   const crown = page.getByRole('button', { name: /^(best for this )?Crown/ });
-  await expect(crown).toContainText('your own 14');
+  await expect(crown).toContainText('your own 26');
 });

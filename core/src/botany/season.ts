@@ -1,4 +1,4 @@
-import type { Taxon, Window } from './taxon';
+import type { Taxon } from './taxon';
 
 export type SeasonState = 'active' | 'marginal' | 'resting';
 

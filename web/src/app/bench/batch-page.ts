@@ -257,7 +257,7 @@ export class BatchPage {
         look?.for === 'roots'
           ? `Best day of the next look: ${this.words.day(look.day)}, until ${this.words.day(look.latest)} is soon enough.`
           : '',
-      window: `One in ten of those that root has roots by ${this.words.day(roots.from)}, half by ${this.words.day(roots.half)}, nine in ten by ${this.words.day(roots.to)}.`,
+      window: `${way ? 'Of those still to root' : 'Of those that root'} one in ten has roots by ${this.words.day(roots.from)}, half by ${this.words.day(roots.half)}, nine in ten by ${this.words.day(roots.to)}.`,
       fan: fanChart(rootsFan(batch, outlook, this.today())),
     };
   }
