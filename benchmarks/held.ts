@@ -1,5 +1,4 @@
-import { held } from '../core/src/testing/held';
-import { HARSH, STATED } from '../core/src/testing/rooting-world';
+import { HARSH, held, STATED } from '@hypogeon/core/testing';
 import type { Figure } from './figure';
 
 const BENCHES = 3000;

@@ -2,3 +2,5 @@ export * from './deeds';
 export * from './hostile';
 export * from './hostile-table';
 export * from './lives';
+export { held } from './held';
+export { HARSH, STATED } from './rooting-world';
