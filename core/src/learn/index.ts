@@ -4,6 +4,7 @@ export * from './batches';
 export * from './how-many';
 export * from './on-its-way';
 export * from './outlook';
+export * from './packed';
 export * from './fan';
 export * from './awaited';
 export * from './times';

@@ -3,7 +3,8 @@ import { append, appendAll, fold, isKind, type Entry, type State } from '../jour
 import { walkDeeds } from '../testing/deeds';
 import { beliefOf, correlationOf } from './belief';
 import { cureVector, sumOf } from './cure-evidence';
-import { packRoots, recallRoots, toldIn, type PackedRoots } from './told';
+import { packRoots } from './packed';
+import { recallRoots, toldIn, type PackedRoots } from './told';
 import { correlationVector, CORRELATION_CELLS } from './tray-correlation';
 
 const beliefs = (state: State): readonly number[] =>
@@ -69,8 +70,11 @@ describe('evidence of roots', () => {
     for (let seed = 1; seed <= 4; seed++) {
       const { entries } = walkDeeds(seed, 80);
       const half = entries.slice(0, 60);
-      beliefs(fold(half));
       const packed = stored(fold(half));
+      // Every plant that was told of is in it, whether or not anybody has asked.
+      expect(packed.sums).toHaveLength(
+        [...toldIn(fold(half)).values()].reduce((n, { own }) => n + own.size, 0),
+      );
       const opened = fold(half);
       recallRoots(opened, packed);
       whole(opened);

@@ -201,19 +201,6 @@ class PlantSums implements PlantEvidence {
     return this.traySum;
   }
 
-  packed(): {
-    readonly correlation: number;
-    readonly sum: readonly number[];
-    readonly trays: readonly number[];
-  } | null {
-    if (this.standing === null || this.traySum === null) return null;
-    return {
-      correlation: this.standing.correlation,
-      sum: [...this.standing.sum],
-      trays: [...this.traySum],
-    };
-  }
-
   /** Once both stand nothing of what was before is needed. */
   private forget(): void {
     if (this.standing !== null && this.traySum !== null) this.since = null;
@@ -392,21 +379,12 @@ export interface PackedRoots {
   ])[];
 }
 
-export function packRoots(state: State): PackedRoots {
-  const told = toldIn(state);
-  return {
-    batches: [...state.batches].flatMap(([id, batch]) => {
-      const is = quick.get(batch);
-      return is ? [[id, is.told] as const] : [];
-    }),
-    sums: [...told].flatMap(([key, { own }]) =>
-      [...own].flatMap(([taxon, sums]) => {
-        const is = sums instanceof PlantSums ? sums.packed() : null;
-        return is ? [[key, taxon, is.correlation, is.sum, is.trays] as const] : [];
-      }),
-    ),
-  };
-}
+/** What was asked of the batches of a state, by id. */
+export const askedIn = (state: State): PackedRoots['batches'] =>
+  [...state.batches].flatMap(([id, batch]) => {
+    const is = quick.get(batch);
+    return is ? [[id, is.told] as const] : [];
+  });
 
 /** Takes up what was packed of this very state: nothing of it is worked out again. */
 export function recallRoots(state: State, packed: PackedRoots): void {
