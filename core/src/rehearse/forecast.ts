@@ -42,34 +42,62 @@ const MOST = 100;
  * @throws RangeError without a cutting
  * @returns why, where the strategy cannot be
  */
-export function forecastOf(input: ForecastInput): Forecast | { readonly problem: StrategyProblem } {
-  const { strategy, cuttings, days, seed, weather = USUAL_WEATHER, since = 0, rot } = input;
-  if (!Number.isSafeInteger(cuttings) || cuttings < 1)
-    throw new RangeError(`cuttings must be a whole number of 1 or more, got ${cuttings}`);
-  const problem = strategyProblem(strategy, days);
-  if (problem) return { problem };
-  const each = Math.min(MOST, cuttings);
-  const sd = Math.log(rot.high / rot.low) / (2 * Z80);
-  const fates = luckOf(seed, each * BENCHES, BENCHES, days).map((luck) => {
-    const rotPace = rot.factor * Math.exp(sd * luck.rot);
-    const { fates: all } = runBench({ ...strategy, rotPace }, luck, weather, days);
-    return all.filter((fate) => waitsOn(fate, since));
+export const forecastOf = (
+  input: ForecastInput,
+): Forecast | { readonly problem: StrategyProblem } => forecastTogether([input]);
+
+/**
+ * A forecast of several batches cut together: on each bench they share the weather, and nothing else.
+ * @param parts at least one, of the same days and seed
+ * @throws RangeError without a part, or of one without a cutting
+ */
+export function forecastTogether(
+  parts: readonly ForecastInput[],
+): Forecast | { readonly problem: StrategyProblem } {
+  const [first] = parts;
+  if (!first) throw new RangeError('parts must not be empty');
+  for (const { cuttings, strategy, days } of parts) {
+    if (!Number.isSafeInteger(cuttings) || cuttings < 1)
+      throw new RangeError(`cuttings must be a whole number of 1 or more, got ${cuttings}`);
+    const problem = strategyProblem(strategy, days);
+    if (problem) return { problem };
+  }
+  const weather = luckOf(first.seed, BENCHES, BENCHES, first.days).map((luck) => luck.normals);
+  const played = parts.map((part, k) => {
+    const benches = benchesOf(part, part.seed + k * APART, weather);
+    const of = benches.reduce((sum, bench) => sum + bench.length, 0);
+    // A cutting that was played stands for so many of the batch.
+    return { benches, worth: of === 0 ? 0 : part.cuttings / of };
   });
-  const of = fates.reduce((sum, bench) => sum + bench.length, 0);
+  const all = played.reduce((sum, { worth }, k) => sum + (worth > 0 ? parts[k]!.cuttings : 0), 0);
   const share = (is: (f: Fate) => boolean): number =>
-    of === 0 ? 0 : fates.reduce((sum, bench) => sum + bench.filter(is).length, 0) / of;
-  const byBench = fates
-    .filter((bench) => bench.length > 0)
-    .map((bench) => bench.filter(lives).length / bench.length)
+    all === 0
+      ? 0
+      : played.reduce(
+          (sum, { benches, worth }) => sum + worth * benches.flat().filter(is).length,
+          0,
+        ) / all;
+  const byBench = Array.from({ length: BENCHES }, (_, b) => {
+    let [living, of] = [0, 0];
+    played.forEach(({ benches }, k) => {
+      const bench = benches[b]!;
+      if (bench.length === 0) return;
+      living += (parts[k]!.cuttings * bench.filter(lives).length) / bench.length;
+      of += parts[k]!.cuttings;
+    });
+    return of === 0 ? null : living / of;
+  })
+    .filter((is): is is number => is !== null)
     .sort((a, b) => a - b);
   const at = (q: number): number => byBench[Math.round(q * (byBench.length - 1))] ?? 0;
-  const on = fates
-    .flatMap((bench) => bench.filter(lives).map((f) => f.rooted))
+  const on = played
+    .flatMap(({ benches }) => benches.flat().filter(lives))
+    .map((f) => f.rooted)
     .sort((a, b) => a - b);
   const rooted = share(lives);
   return {
-    days,
-    cuttings,
+    days: first.days,
+    cuttings: parts.reduce((sum, { cuttings }) => sum + cuttings, 0),
     rooted,
     // Of one or two the range is all or nothing: it holds what is said at least.
     low: Math.min(at(0.1), rooted),
@@ -78,4 +106,23 @@ export function forecastOf(input: ForecastInput): Forecast | { readonly problem:
     dried: share((f) => f.dried >= 0),
     half: on[Math.floor(on.length / 2)] ?? null,
   };
+}
+
+/** Seeds of parts lie so far from each other. */
+const APART = 104_729;
+
+/** What became of the cuttings of a part on each bench, of those that wait since. */
+function benchesOf(
+  { strategy, cuttings, days, weather = USUAL_WEATHER, since = 0, rot }: ForecastInput,
+  seed: number,
+  normals: readonly Float64Array[],
+): readonly (readonly Fate[])[] {
+  const each = Math.min(MOST, cuttings);
+  const sd = Math.log(rot.high / rot.low) / (2 * Z80);
+  return luckOf(seed, each * BENCHES, BENCHES, days).map((own, b) => {
+    const luck = { ...own, normals: normals[b]! };
+    const rotPace = rot.factor * Math.exp(sd * luck.rot);
+    const { fates } = runBench({ ...strategy, rotPace }, luck, weather, days);
+    return fates.filter((fate) => waitsOn(fate, since));
+  });
 }

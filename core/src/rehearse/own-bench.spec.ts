@@ -9,6 +9,7 @@ import {
   bestOf,
   calibrateRot,
   forecastOf,
+  forecastTogether,
   luckOf,
   playBench,
   rehearse,
@@ -418,3 +419,47 @@ describe('forecasts held against what came', () => {
 function normal(random: () => number): number {
   return Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
 }
+
+describe('several ways together', () => {
+  const rot = calibrateRot([]);
+  const state = bench(batch('b1', {}), batch('b2', { fields: { method: 'leaf', widthMm: 3 } }));
+  const part = (key: string, cuttings: number) => {
+    const strategy: Strategy = {
+      ...went(state, key, 90),
+      past: undefined,
+      dryDays: 3,
+      first: { day: 8 },
+      then: { school: 'top-25', unrooted: 'sip' },
+    };
+    return { strategy, cuttings, days: 90, seed: 5, rot };
+  };
+  const said = (...parts: ReturnType<typeof part>[]) => {
+    const is = forecastTogether(parts);
+    if ('problem' in is) throw new Error(is.problem);
+    return is;
+  };
+
+  it('come to what each comes to, by how many there are of it, and are surer than either', () => {
+    const [crowns, leaves] = [said(part('b1', 10)), said(part('b2', 30))];
+    const both = said(part('b1', 10), part('b2', 30));
+    expect(both.cuttings).toBe(40);
+    expect(both.rooted).toBeGreaterThan(Math.min(crowns.rooted, leaves.rooted));
+    expect(both.rooted).toBeLessThan(Math.max(crowns.rooted, leaves.rooted));
+    expect(Math.abs(both.rooted - (10 * crowns.rooted + 30 * leaves.rooted) / 40)).toBeLessThan(
+      0.05,
+    );
+    expect(both.high - both.low).toBeLessThan(leaves.high - leaves.low + 0.02);
+    expect(said(part('b1', 10))).toEqual(forecastOf(part('b1', 10)));
+  });
+
+  it('of none, and of a part without a cutting, nothing is said', () => {
+    expect(() => forecastTogether([])).toThrow(RangeError);
+    expect(() => forecastTogether([part('b1', 0)])).toThrow(RangeError);
+    const never = part('b1', 3);
+    expect(
+      forecastTogether([
+        { ...never, strategy: { ...never.strategy, dryDays: 9, first: { day: 2 } } },
+      ]),
+    ).toEqual({ problem: 'water before it is set' });
+  });
+});

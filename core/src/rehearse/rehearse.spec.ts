@@ -80,7 +80,10 @@ describe('a cutting, by closed forms', () => {
     const { fates } = runBench(mine, charmed(1000), STILL, 60);
     let growth = 0;
     for (let day = 0; day < 45; day++) {
-      growth += growthOn(grownAs(mine.taxon, 'crown'), { tempC: 22, dayHours: mine.place.dayHours[day] });
+      growth += growthOn(grownAs(mine.taxon, 'crown'), {
+        tempC: 22,
+        dayHours: mine.place.dayHours[day],
+      });
       const share = fates.filter((f) => f.rooted >= 0 && f.rooted <= day).length / 1000;
       expect(Math.abs(share - shareBy(timeOf(mine.way), growth))).toBeLessThan(0.05);
     }

@@ -8,6 +8,7 @@ import {
   linkedSignal,
   signal,
 } from '@angular/core';
+import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
 import { MatOption, MatSelect } from '@angular/material/select';
@@ -22,7 +23,9 @@ import {
   type Strategy,
 } from '@hypogeon/core/rehearse';
 import type { BatchFields } from '@hypogeon/core/journal';
-import { forecastText, REHEARSAL_PROBLEM, warmthStep } from '@hypogeon/words';
+import type { Part } from '@hypogeon/core/plan';
+import { forecastText, piecesText, REHEARSAL_PROBLEM, warmthStep } from '@hypogeon/words';
+import { catchError, from, map, of, switchMap } from 'rxjs';
 import { oneAtATime } from '../data/one-at-a-time';
 import { Words } from '../data/words';
 import { REHEARSE_WORKER } from '../data/workers';
@@ -89,7 +92,7 @@ const USUAL_COUNT = 10;
       }
       <hy-played
         [played]="played()"
-        [waits]="mine() !== null"
+        [waits]="mine() !== null || several().length > 1"
         [removable]="keptNames()"
         (leaveOut)="leaveOut($event)"
       />
@@ -195,10 +198,6 @@ const USUAL_COUNT = 10;
             <button type="button" matButton="text" (click)="desk.put({ forecast: null })">
               Do not keep it
             </button>
-          } @else if (cut.parts().length > 1) {
-            <p class="quiet">
-              Of several ways together no forecast is kept yet: choose one of them.
-            </p>
           } @else {
             <p class="quiet">
               Kept with the plan as it stands, without what-ifs, and held against what comes of it,
@@ -208,6 +207,16 @@ const USUAL_COUNT = 10;
               Keep a forecast with the plan
             </button>
           }
+        </section>
+      }
+      @if (several().length > 1) {
+        <section class="mt-5.5" aria-labelledby="together">
+          <h2 id="together" class="ruled">All of them together</h2>
+          <p role="status">{{ together() || 'Being played …' }}</p>
+          <p class="quiet">
+            One forecast is kept for one batch: choose a way in the plan to keep its own, or to try
+            other days and waters.
+          </p>
         </section>
       }
       @if (counted(); as c) {
@@ -248,8 +257,17 @@ export class RehearsePage {
   protected readonly title = computed(() => {
     const figures = this.cut.figures();
     const mother = this.desk.mother();
-    return mother && figures ? `${mother.name ?? ''}, ${METHOD[figures.method].many}` : '';
+    if (!mother || !figures) return '';
+    const several = this.several();
+    const what =
+      several.length > 1
+        ? several.map(({ method, taken }) => piecesText(method, taken)).join(', ')
+        : METHOD[figures.method].many;
+    return `${mother.name ?? ''}, ${what}`;
   });
+
+  /** Parts of a plan of several ways; one or none where it has one. */
+  protected readonly several = computed(() => this.cut.parts().filter((part) => part.taken > 0));
 
   /** What they stand in: as planned, else what is first at hand, and then it is said. */
   private readonly pot = computed(() => {
@@ -269,16 +287,65 @@ export class RehearsePage {
 
   /** The plan as it stands, or why it cannot be played. */
   private readonly planned = computed(() => this.inMix(this.mix()?.id));
-  protected readonly problem = computed(() => {
-    const planned = this.planned();
-    return planned && 'problem' in planned ? REHEARSAL_PROBLEM[planned.problem] : '';
+  private readonly plannedParts = computed(() => {
+    const several = this.several();
+    return several.length < 2
+      ? []
+      : several.map((part) => ({
+          part,
+          made: this.inMix(this.mix()?.id, piecesText(part.method, part.taken), {}, part),
+        }));
   });
+  protected readonly problem = computed(() => {
+    const parts = this.plannedParts().map(({ made }) => made);
+    const problem = (parts.length > 0 ? parts : [this.planned()]).find(
+      (made) => made !== null && 'problem' in made,
+    );
+    return problem && 'problem' in problem ? REHEARSAL_PROBLEM[problem.problem] : '';
+  });
+  private readonly partStrategies = computed(() =>
+    this.plannedParts().flatMap(({ part, made }) =>
+      made && !('problem' in made) ? [{ part, strategy: made }] : [],
+    ),
+  );
 
-  private inMix(mix: string | undefined, name = 'This plan', over: BatchFields = {}) {
+  /** What all parts of the plan come to, played on the same benches; empty until it is known. */
+  protected readonly together = toSignal(
+    toObservable(this.partStrategies).pipe(
+      switchMap((parts) => {
+        const rot = this.rot();
+        if (parts.length < 2 || !rot) return of('');
+        const weather = this.weather();
+        return from(
+          this.worker.ask((w) =>
+            w.together(
+              parts.map(({ part, strategy }) => ({
+                strategy,
+                cuttings: part.taken,
+                days: DAYS,
+                seed: SEED,
+                weather,
+                rot,
+              })),
+            ),
+          ),
+        ).pipe(
+          map(forecastText),
+          catchError((error: unknown) => {
+            console.error('the forecast', error);
+            return of('The forecast could not be played. Reload, and try once more.');
+          }),
+        );
+      }),
+    ),
+    { initialValue: '' },
+  );
+
+  private inMix(mix: string | undefined, name = 'This plan', over: BatchFields = {}, part?: Part) {
     const figures = this.cut.figures();
     const rot = this.rot();
     if (!figures || !rot || this.desk.space() === '' || this.desk.cutOnProblem()) return null;
-    const fields = this.cut.fieldsOf({ method: figures.method, taken: 1 });
+    const fields = this.cut.fieldsOf(part ?? { method: figures.method, taken: 1 });
     const container = this.pot()?.id;
     const made = strategyOf(
       this.desk.state(),
@@ -290,6 +357,8 @@ export class RehearsePage {
   }
 
   protected readonly mine = computed<Strategy | null>(() => {
+    // Of several ways each is played as planned.
+    if (this.several().length > 1) return null;
     const planned = this.otherMix() ? this.inMix(this.otherMix()) : this.planned();
     if (!planned || 'problem' in planned) return null;
     const [width, dry, first, warmer] = [this.width(), this.dryDays(), this.first(), this.warmer()];
@@ -310,6 +379,8 @@ export class RehearsePage {
   });
 
   private readonly strategies = computed<readonly Strategy[]>(() => {
+    const parts = this.partStrategies();
+    if (parts.length > 1) return parts.map(({ strategy }) => strategy);
     const mine = this.mine();
     if (!mine) return [];
     return [

@@ -1,6 +1,7 @@
 import { mount, type Bench } from '../../testing/mount';
 import { REHEARSE_WORKER, WorkerLine } from '../data/workers';
 import { rehearse } from '../workers/rehearse';
+import { PlanDesk } from '../plan/plan-desk';
 import { hundredOf } from './icon-array';
 import { RehearsePage } from './rehearse-page';
 
@@ -38,6 +39,26 @@ describe('trying a plan first', () => {
       /This plan (roots \d+ (more|fewer) of 100 than|and) set at once, watered weekly/,
     );
     expect(page.root.innerHTML).not.toContain('NaN');
+  });
+
+  it('a plan of several ways plays each of them, and says what all come to', async () => {
+    const page = await open('m-gra2');
+    page.fixture.debugElement.injector.get(PlanDesk).put({ want: '12' });
+    for (let i = 0; i < 200 && page.all('article').length !== 2; i++) {
+      await new Promise((done) => setTimeout(done, 20));
+      await page.settle();
+    }
+    expect(page.all('article')).toHaveLength(2);
+    expect(page.text).toMatch(/12 leaves, 1 crown/);
+    for (let i = 0; i < 200 && page.text.includes('Being played'); i++) {
+      await new Promise((done) => setTimeout(done, 20));
+      await page.settle();
+    }
+    expect(page.text).toMatch(
+      /All of them together.*Forecast: \d+ % of 13 with roots by day 120 \(\d+–\d+ %\)/,
+    );
+    // What is changed is changed of one way.
+    expect(page.text).not.toContain('What if, in this plan');
   });
 
   it('keeps a way of one’s own beside the others, two at most, and leaves it out again', async () => {

@@ -1,5 +1,6 @@
 import {
   forecastOf,
+  forecastTogether,
   rehearse as play,
   rehearsing,
   whatMatters,
@@ -50,6 +51,12 @@ export const rehearse = {
   },
   forecast(input: ForecastInput): Forecast {
     const said = forecastOf(input);
+    if ('problem' in said) throw new RangeError(said.problem);
+    return said;
+  },
+  /** Several ways at once, on the same benches. */
+  together(parts: readonly ForecastInput[]): Forecast {
+    const said = forecastTogether(parts);
     if ('problem' in said) throw new RangeError(said.problem);
     return said;
   },
