@@ -14,6 +14,7 @@ import {
   UNROOTED_HABIT_DAYS,
   habitDays,
 } from './rhythm';
+import { nextLook } from './roots';
 
 /** The gate, the first water, and the can from then on. */
 export function drinking(
@@ -59,7 +60,7 @@ function firstWater(
   day: Day,
   verdict: WaterVerdict | undefined,
 ): void {
-  const { first, gate, forJar, unset, living, roots } = facts;
+  const { first, gate, forJar, unset, living } = facts;
   const shut = gateShut(facts, day);
   // A jar waits for the gate to be put in, a bare piece for roots to be set: no can comes near either.
   if (forJar || first === null || (unset >= living && living > 0)) {
@@ -69,7 +70,7 @@ function firstWater(
   if (first.by === 'stopped') return;
   if (first.on === null) {
     if (shut) closed(ask, facts, shut);
-    const look = roots ? addDays(batch.cutOn, roots.from) : null;
+    const look = nextLook(batch, facts)?.day ?? null;
     const until = look !== null && look > day ? look : addDays(day, FREE_LOOK_DAYS);
     ask.leave('water', {
       until,
@@ -225,7 +226,7 @@ function byHabit(
   const { evaporationMm } = dryingOn(state, spaceOn(batch, last, true), last);
   const { missing, hasRoots, unrooted, school } = facts;
   if (!hasRoots && unrooted === 'dry') {
-    const look = facts.roots ? addDays(batch.cutOn, facts.roots.from) : null;
+    const look = nextLook(batch, facts)?.day ?? null;
     const until = look !== null && look > day ? look : addDays(day, FREE_LOOK_DAYS);
     ask.leave('water', {
       until,
