@@ -275,8 +275,7 @@ describe('money and time', () => {
 describe('learning afresh', () => {
   it('leaves out what was cut before that day, and takes it in again', () => {
     const way = methodOf(plantOf(DEMO, 'echeveria-elegans')!.taxon, 'leaf')!;
-    const own = (state = DEMO): number =>
-      beliefOf(state, 'echeveria-elegans', way).own.cuttings;
+    const own = (state = DEMO): number => beliefOf(state, 'echeveria-elegans', way).own.cuttings;
     expect(own()).toBeGreaterThan(0);
     const set = (learnFrom: string | null, n: number): Entry => ({
       id: `fresh${n}`,
