@@ -1,4 +1,4 @@
-import { betaBinomial } from '../stats';
+import { logBetaBinomialFrom } from '../stats';
 import { together, type chanceBy } from './awaited';
 
 /** How many of so many pieces will have it by so much growth: the mean, and eight times in ten between the two. */
@@ -8,18 +8,24 @@ export interface HowMany {
   readonly high: number;
 }
 
+/** More pieces than this are spoken of by their shares. */
+const MOST = 1000;
+
 export function howMany(pieces: number, chance: ReturnType<typeof chanceBy>): HowMany {
+  const n = Math.min(pieces, MOST);
   const { a, b } = together(chance);
-  let [sum, low, high] = [0, -1, pieces];
-  for (let k = 0; k <= pieces; k++) {
-    sum += betaBinomial(k, pieces, a, b);
+  const next = logBetaBinomialFrom(0, n, a, b);
+  let [sum, low, high] = [0, -1, n];
+  for (let k = 0; k <= n; k++) {
+    sum += Math.exp(next());
     if (low < 0 && sum >= 0.1) low = k;
     if (sum >= 0.9 - 1e-9) {
       high = k;
       break;
     }
   }
-  return { mean: pieces * chance.mean, low: Math.max(low, 0), high };
+  const all = (k: number): number => (n === pieces ? k : Math.round((k * pieces) / n));
+  return { mean: pieces * chance.mean, low: all(Math.max(low, 0)), high: all(high) };
 }
 
 /** Chance of so many or fewer. */
@@ -28,8 +34,11 @@ export function chanceOfAtMost(
   pieces: number,
   chance: ReturnType<typeof chanceBy>,
 ): number {
+  const n = Math.min(pieces, MOST);
+  const to = Math.min(n === pieces ? most : Math.floor((most * n) / pieces), n);
   const { a, b } = together(chance);
+  const next = logBetaBinomialFrom(0, n, a, b);
   let sum = 0;
-  for (let k = 0; k <= Math.min(most, pieces); k++) sum += betaBinomial(k, pieces, a, b);
+  for (let k = 0; k <= to; k++) sum += Math.exp(next());
   return Math.min(1, sum);
 }

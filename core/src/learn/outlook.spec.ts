@@ -9,6 +9,8 @@ import { growingOf, placeOf, strategyOf } from '../rehearse';
 import { held } from '../testing/held';
 import { batchPut, FIELDS, written } from '../testing/entries';
 import { HARSH, STATED } from '../testing/rooting-world';
+import { betaBinomial } from '../stats';
+import { chanceOfAtMost, howMany } from './how-many';
 import { likelyBy, onItsWay } from './on-its-way';
 import { longFrom, outlookOf, worthLooking } from './outlook';
 
@@ -282,5 +284,21 @@ describe('what is said holds', () => {
     const { reached, inTime } = held(HARSH, 10, BENCHES, 3);
     expect(reached).toBeGreaterThan(0.86 - slack(0.86));
     expect(inTime).toBeGreaterThan(0.86 - slack(0.86));
+  });
+});
+
+describe('how many of many', () => {
+  it('ten thousand are spoken of by their shares, as a few are by numbers', () => {
+    const chance = { mean: 0.6, square: 0.36 + 0.02 };
+    const [few, many] = [howMany(50, chance), howMany(10_000, chance)];
+    expect(Math.abs(few.low / 50 - many.low / 10_000)).toBeLessThan(0.06);
+    expect(Math.abs(few.high / 50 - many.high / 10_000)).toBeLessThan(0.06);
+    expect(many.mean).toBe(6000);
+    // Summed term by term, each by itself.
+    let sum = 0;
+    const worth = (0.6 * 0.4) / 0.02 - 1;
+    for (let k = 0; k <= 30; k++) sum += betaBinomial(k, 50, 0.6 * worth, 0.4 * worth);
+    expect(chanceOfAtMost(30, 50, chance)).toBeCloseTo(sum, 9);
+    expect(chanceOfAtMost(10_000, 10_000, chance)).toBeCloseTo(1, 9);
   });
 });

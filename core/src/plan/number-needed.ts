@@ -1,6 +1,6 @@
 import { assertCount, assertFraction, assertPositive } from '../assert';
 import { MOST_CUTTINGS } from '../journal';
-import { logBetaBinomial, logChoose } from '../stats';
+import { logBetaBinomialFrom, logChoose } from '../stats';
 
 /**
  * What is believed of one batch at one pace: its weight, its chance as Beta(a, b), and the chance that one of it which
@@ -44,8 +44,9 @@ export function chanceOfAtLeast(
   }
   let chance = 0;
   for (const { a, b, tails } of company.values()) {
+    const next = logBetaBinomialFrom(wanted, taken, a, b);
     for (let y = wanted; y <= taken; y++) {
-      const living = Math.exp(logBetaBinomial(y, taken, a, b));
+      const living = Math.exp(next());
       for (const tail of tails) chance += tail.weight * living * tail.inTime(y);
     }
   }

@@ -20,6 +20,21 @@ export function logBetaBinomial(k: number, n: number, a: number, b: number): num
 }
 
 /**
+ * The same for k, k + 1 … in turn: each costs one step, where each by itself costs n.
+ * @param first the k that is asked for first
+ */
+export function logBetaBinomialFrom(first: number, n: number, a: number, b: number): () => number {
+  let k = first;
+  let log = first > n ? -Infinity : logBetaBinomial(first, n, a, b);
+  return () => {
+    const is = log;
+    log += Math.log(((n - k) / (k + 1)) * ((a + k) / (b + n - k - 1)));
+    k++;
+    return is;
+  };
+}
+
+/**
  * ln of B(a + yes, b + no) / B(a, b): the chance of so many and so many, in the order they came.
  * @param yes, no whole, ≥ 0
  * Source: rising factorials, Abramowitz & Stegun 1964, 6.1.22.

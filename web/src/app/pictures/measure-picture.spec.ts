@@ -102,8 +102,8 @@ describe('the pictures of a batch', () => {
     const beside = (): string[] =>
       page.all('section[aria-labelledby=beside] figcaption').map((f) => f.textContent.trim());
     expect(beside()).toEqual([
-      expect.stringMatching(/^Day 11.*look 1$/),
-      expect.stringMatching(/^Day 25.*look 3$/),
+      expect.stringMatching(/^Day 17.*look 1$/),
+      expect.stringMatching(/^Day 31.*look 3$/),
     ]);
     await page.tap(/^Side by side: .*look 1/);
     await page.tap(/^Side by side: .*look 2/);
