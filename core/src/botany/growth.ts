@@ -1,7 +1,7 @@
 import { memo } from '../memo';
 import type { MethodId } from './method';
 import { growsCool, seasonAt, type NightAndNoon } from './season';
-import type { Taxon, TaxonMethod, Window } from './taxon';
+import type { Taxon, Window } from './taxon';
 
 /** Growth doubles with ten degrees. Working assumption; 1.7–2.5 make sense. */
 const Q10 = 2;
@@ -109,9 +109,4 @@ export function logShareBetween(time: WeibullTime, after: number, by: number): n
 /** The same by the cumulative hazards at the two looks. */
 export function logShareOver(from: number, to: number): number {
   return -from + Math.log(-Math.expm1(from - Math.max(to, from * (1 + 1e-12) + 1e-12)));
-}
-
-/** The time to what makes it a plant: a leaf is one only with its pup, a crown is one already. */
-export function timeOf({ method, pups, roots }: TaxonMethod): WeibullTime {
-  return timeWithin(method === 'leaf' || method === 'leaf-section' ? (pups ?? roots) : roots);
 }

@@ -1,5 +1,5 @@
 import { dueToSet, plantOf } from '../bench';
-import { grownAs, type MethodId, type Taxon } from '../botany';
+import { grownAs } from '../botany';
 import { addDays, type Day } from '../days';
 import { spaceOn, type Batch, type State } from '../journal';
 import { growthUntil, growthWarmer, type GrowthUntil } from './space-growth';
@@ -45,17 +45,6 @@ function lineOf(
   const taxon = grownAs(plant, batch.method);
   const until = warmerC === 0 ? growthUntil(state, taxon) : growthWarmer(state, taxon, warmerC);
   return lineOver(until, batch.cutOn, staysOf(batch, setOn));
-}
-
-/** The line of a piece that stays where it is. */
-export function growthIn(
-  state: State,
-  taxon: Taxon,
-  method: MethodId,
-  space: string,
-  cutOn: Day,
-): GrowthLine {
-  return lineOver(growthUntil(state, grownAs(taxon, method)), cutOn, [{ from: cutOn, space }]);
 }
 
 function staysOf(batch: Batch, setOn: () => Day | null): readonly Stay[] {

@@ -36,14 +36,13 @@ export function neededCurve(
   if (span <= 0) return { days: [], latest: null };
   const step = Math.max(1, Math.ceil(span / 60));
   const { taxon } = plantOf(state, wish.taxon)!;
-  const { belief, times, line } = plannedOutlook(state, { ...wish, cutOn: from }, figures)!;
-  const time = plantTime(times, figures);
   const later = growthDays(figures.method, wish.size);
   const days: NeededOn[] = [];
   for (let n = 0; n < span; n += step) {
     const day = addDays(from, n);
-    // Growth from any day to the day it is wanted, by one sum over all of them.
-    const chances = chancesAfter(belief, time, line.at(wish.by) - line.at(day) - later);
+    // The very piece that would be cut on that day: it dries where it dries, and stands where it stands.
+    const { belief, times, line } = plannedOutlook(state, { ...wish, cutOn: day }, figures)!;
+    const chances = chancesAfter(belief, plantTime(times, figures), line.at(wish.by) - later);
     days.push({
       day,
       needed:

@@ -285,6 +285,22 @@ describe('ways to what is wanted', () => {
     expect(neededCurve(state, wish({ by: DAY }), crown, DAY)).toEqual({ days: [], latest: null });
   });
 
+  it('the curve says of its first day what the ways say, also where they dry elsewhere', () => {
+    const cold = fold(
+      written(
+        { kind: 'put', record: 'space', key: 'bench', day: DAY, fields: { tempC: 21, rh: 0.5 } },
+        { kind: 'put', record: 'space', key: 'cellar', day: DAY, fields: { tempC: 9, rh: 0.6 } },
+      ),
+    );
+    const asked = wish({ callusSpace: 'cellar', dryDays: 12, by: addDays(DAY, 40) });
+    const way = waysTo(cold, asked)!.ways[1]!;
+    const [first] = neededCurve(cold, asked, way.figures, DAY).days;
+    expect(first!.needed).toBe(way.needed);
+    expect(way.needed!).toBeGreaterThan(
+      waysTo(cold, { ...asked, callusSpace: 'bench' })!.ways[1]!.needed!,
+    );
+  });
+
   it('an unknown plant has no ways', () => {
     expect(waysTo(state, wish({ taxon: 'nobody' }))).toBeNull();
   });

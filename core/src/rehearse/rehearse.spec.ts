@@ -1,7 +1,8 @@
 import { plannedClock } from '../bench';
 import { addDays, daysBetween } from '../days';
 import { fold, foldBatch, type BatchFields } from '../journal';
-import { grownAs, growthOn, shareBy, timeOf } from '../botany';
+import { grownAs, growthOn, shareBy } from '../botany';
+import { plantTime, timesBy } from '../learn';
 import { careOf } from '../care';
 import { DAY, FIELDS, written } from '../testing/entries';
 import { mobilityAt, runPot } from '../water';
@@ -85,7 +86,9 @@ describe('a cutting, by closed forms', () => {
         dayHours: mine.place.dayHours[day],
       });
       const share = fates.filter((f) => f.rooted >= 0 && f.rooted <= day).length / 1000;
-      expect(Math.abs(share - shareBy(timeOf(mine.way), growth))).toBeLessThan(0.05);
+      expect(
+        Math.abs(share - shareBy(plantTime(timesBy(mine.way, 'dried'), mine.way), growth)),
+      ).toBeLessThan(0.05);
     }
   });
 

@@ -13,7 +13,7 @@ import {
   type Plant,
 } from '@hypogeon/core/bench';
 import { motherCareOf } from '@hypogeon/core/care';
-import { evidenceText, formOf, METHOD, pieceDrawn } from '@hypogeon/core/botany';
+import { evidenceText, formOf, METHOD, pieceDrawn, grownAs } from '@hypogeon/core/botany';
 import { daysBetween, type Day } from '@hypogeon/core/days';
 import { ROOT_STATES, type Batch, type Mother, type MotherTending } from '@hypogeon/core/journal';
 import { countLedger } from '@hypogeon/core/ledger';
@@ -407,7 +407,7 @@ export class MotherPage {
             m.why ??
             `Roots in ${m.roots.from}–${m.roots.to} days` +
               (m.pups ? `, pups in ${m.pups.from}–${m.pups.to}` : '') +
-              ` at ${this.words.temperature(22)}; ${this.words.percentSpan(successRange(m.success))} succeed.`,
+              ` at ${this.words.temperature(grownAs(plant!.taxon, m.method).windowC)}; ${this.words.percentSpan(successRange(m.success))} succeed.`,
         };
       }),
       batches,

@@ -6,7 +6,14 @@ import {
   MatExpansionPanelHeader,
   MatExpansionPanelTitle,
 } from '@angular/material/expansion';
-import { formOf, METHOD, pieceDrawn, type MethodId, type Piece } from '@hypogeon/core/botany';
+import {
+  formOf,
+  METHOD,
+  pieceDrawn,
+  type MethodId,
+  type Piece,
+  grownAs,
+} from '@hypogeon/core/botany';
 import { beliefOf } from '@hypogeon/core/learn';
 import {
   neededCurve,
@@ -145,7 +152,7 @@ export class PlanHow {
         lines: [
           `${this.words.percent(belief.mean)} live, by ${beliefWords(belief, figures.method)}`,
         ],
-        ready: `Roots ${figures.roots.from}–${figures.roots.to} days at ${this.words.temperature(22)}`,
+        ready: `Roots ${figures.roots.from}–${figures.roots.to} days at ${this.words.temperature(grownAs(plant.taxon, figures.method).windowC)}`,
         quiet: `loses ${LOSES[figures.method]}`,
       };
     });

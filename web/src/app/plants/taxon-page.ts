@@ -15,6 +15,7 @@ import {
   type Least,
   type TaxonMethod,
   type Window,
+  grownAs,
 } from '@hypogeon/core/botany';
 import { beliefOf } from '@hypogeon/core/learn';
 
@@ -199,7 +200,9 @@ export class TaxonPage {
   protected readonly ways = computed(() =>
     (this.taxon()?.methods ?? []).map((m) => {
       const { wound } = m;
-      const days = (w: Window): string => `${w.from}–${w.to} days at ${this.words.temperature(22)}`;
+      const { windowC } = grownAs(this.taxon()!, m.method);
+      const days = (w: Window): string =>
+        `${w.from}–${w.to} days at ${this.words.temperature(windowC)}`;
       return {
         id: m.method,
         name: METHOD[m.method].name,

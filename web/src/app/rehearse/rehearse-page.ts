@@ -81,8 +81,9 @@ const USUAL_COUNT = 10;
       <hy-mother-pick [mother]="mother()" />
     } @else {
       <p>
-        The same cuttings, weather and luck, side by side. Played, not promised: what is assumed of
-        rot and thirst stands below.
+        The same cuttings, weather and luck, side by side. Played, not promised{{
+          several().length > 1 ? '' : ': what is assumed of rot and thirst stands below'
+        }}.
       </p>
       @if (assumed()) {
         <p class="quiet">{{ assumed() }}</p>
