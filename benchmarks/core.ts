@@ -395,7 +395,7 @@ export const CORE_BENCHES: Readonly<Record<string, Bench>> = {
       );
     const cases = read();
     const desk = ledgerDesk();
-    desk.begin();
+    desk.begin(0.1);
     desk.add(cases);
     const all = (filter: LedgerFilter): void => {
       desk.counted({ filter, by: 'method', most: 40, plateOf: null });

@@ -2,7 +2,7 @@ import { methodOf } from '@hypogeon/core/botany';
 import { plantOf } from '@hypogeon/core/bench';
 import { fold } from '@hypogeon/core/journal';
 import { beliefOf } from '@hypogeon/core/learn';
-import { beliefWords, paceWords } from './beliefs';
+import { beliefWords, paceWords, trayWords } from './beliefs';
 import { everText, onItsWayText, fanText } from './roots-fan';
 import type { Speech } from './speech';
 
@@ -21,6 +21,11 @@ describe('what a figure rests on', () => {
     expect(beliefWords({ ...guide, own: told(10), genus: told(3) }, 'crown')).toBe(
       'your own 40 and 40 of the genus, with the catalogue',
     );
+  });
+
+  it('how much a tray tells', () => {
+    expect(trayWords(0.1)).toContain('40 tell as much as 8 ');
+    expect(trayWords(0.5)).toContain('40 tell as much as 2 ');
   });
 
   it('a pace of one’s own, sooner, slower or alike', () => {

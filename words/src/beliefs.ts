@@ -1,5 +1,6 @@
 import type { MethodId } from '@hypogeon/core/botany';
 import type { Belief } from '@hypogeon/core/learn';
+import { effectiveSize } from '@hypogeon/core/stats';
 
 /** What a figure rests on, in words: `catalogue`, `your own 43 cuttings and the catalogue`. */
 export function beliefWords({ own, genus }: Belief, method: MethodId): string {
@@ -23,4 +24,11 @@ export function paceWords({ pace: { factor }, own, genus }: Belief): string {
   const percent = Math.round((factor - 1) * 100);
   if (Math.abs(percent) < 3) return `as the catalogue, by ${whose}`;
   return `${Math.abs(percent)} % ${percent > 0 ? 'slower' : 'sooner'} than the catalogue, by ${whose}`;
+}
+
+/** What the correlation of cuttings of a tray means: `Cuttings of one tray share their fate: 40 tell as much as 8.` */
+export function trayWords(correlation: number): string {
+  const one = 40;
+  const tell = Math.max(1, Math.round(effectiveSize([one], correlation)));
+  return `Cuttings of one tray share their fate: here ${one} tell as much as ${tell} that do not. Every range goes by it.`;
 }

@@ -12,6 +12,7 @@ import {
   turnbullMedian,
   isCensored,
   type Timed,
+  weightInCluster,
   wilsonOf,
   type AalenJohansen,
   type IntervalTest,
@@ -19,7 +20,8 @@ import {
   type ShareDifference,
   type ShareInterval,
 } from '../stats';
-import { holm, strengthOf, weightOf, type Strength } from './evidence';
+import { effectiveOf, surenessOf, whole, type Effective } from './effective';
+import { holm, strengthOf, type Strength } from './evidence';
 import type { LedgerCase } from './case';
 import { gather } from './filter';
 import type { Grouping } from './grouping';
@@ -47,11 +49,17 @@ export interface GroupResult extends GroupSummary {
   /** All that were counted: the curves are of these. */
   readonly cases: readonly LedgerCase[];
   readonly settled: readonly LedgerCase[];
+  /** What its figures rest on: of two cuttings of a tray. */
+  readonly correlation: number;
 }
 
 /** Groups by a grouping, the largest first; batches without a result or without the answer are left out. */
-export function groupsBy(cases: readonly LedgerCase[], by: Grouping): readonly GroupResult[] {
-  return groupSizes(cases, by).map(({ name, members }) => resultOf(name, members));
+export function groupsBy(
+  cases: readonly LedgerCase[],
+  by: Grouping,
+  correlation: number,
+): readonly GroupResult[] {
+  return groupSizes(cases, by).map(({ name, members }) => resultOf(name, members, correlation));
 }
 
 /** The same groups without their curves, which are the work. */
@@ -68,20 +76,26 @@ export function groupSizes(cases: readonly LedgerCase[], by: Grouping) {
     .sort((a, b) => b.told - a.told || (a.name < b.name ? -1 : 1));
 }
 
-export function resultOf(name: string, cases: readonly LedgerCase[]): GroupResult {
+/** @param correlation of two cuttings of a tray, 0–1 */
+export function resultOf(
+  name: string,
+  cases: readonly LedgerCase[],
+  correlation: number,
+): GroupResult {
   const settled = cases.filter((c) => c.settled);
   const count = countLedger(settled);
-  const told = count.stuck - count.waiting;
+  const told = effective(settled, correlation);
   const rows = mergeRows(cases.flatMap((c) => c.first));
   return {
     name,
     cases,
     settled,
     settledBatches: settled.length,
-    told,
+    told: count.stuck - count.waiting,
     count,
-    rooted: wilsonOf(effective(settled)),
-    lost: wilsonOf(turned(effective(settled))),
+    correlation,
+    rooted: wilsonOf(told),
+    lost: wilsonOf(turned(told)),
     curve: aalenJohansen(rows),
     half: halfOf(rows),
   };
@@ -119,7 +133,8 @@ export interface Comparison {
 }
 
 export function compareGroups(by: Grouping, a: GroupResult, b: GroupResult): Comparison {
-  const [wa, wb] = [effective(a.settled), effective(b.settled)];
+  const [wa, wb] = [effective(a.settled, a.correlation), effective(b.settled, b.correlation)];
+  const sure = surenessOf(a.cases.length + b.cases.length);
   const p = fisherP({ a: whole(wa), b: whole(wb) }) ?? 1;
   const rows = [a, b].flatMap((group, index) =>
     group.cases.flatMap((one) =>
@@ -131,7 +146,7 @@ export function compareGroups(by: Grouping, a: GroupResult, b: GroupResult): Com
           : { left: row.right === Infinity ? row.left : row.right, right: Infinity }),
         group: index as 0 | 1,
         stratum: one.taxon,
-        weight: weightOf(one.count),
+        weight: sure * weightInCluster(one.count, a.correlation),
       })),
     ),
   );
@@ -170,12 +185,13 @@ export interface GroupRow {
 export function allGroups(
   cases: readonly LedgerCase[],
   by: Grouping,
+  correlation: number,
   most = 12,
 ): readonly GroupRow[] {
   const groups = groupSizes(cases, by)
     .slice(0, most)
-    .map(({ name, members }) => resultOf(name, members));
-  const weights = groups.map((g) => whole(effective(g.settled)));
+    .map(({ name, members }) => resultOf(name, members, correlation));
+  const weights = groups.map((g) => whole(effective(g.settled, correlation)));
   const [yes, no] = [sumOf(weights.map((w) => w.yes)), sumOf(weights.map((w) => w.no))];
   const raw = weights.map((w) => fisherP({ a: w, b: { yes: yes - w.yes, no: no - w.no } }));
   const corrected = holm(raw.map((p) => p ?? 1));
@@ -192,40 +208,37 @@ export function allGroups(
 const sumOf = (numbers: readonly number[]): number => numbers.reduce((a, b) => a + b, 0);
 
 /** Without the batches: what a screen shows. */
-function summaryOf({ cases: _cases, settled: _settled, ...summary }: GroupResult): GroupSummary {
+function summaryOf({
+  cases: _cases,
+  settled: _settled,
+  correlation: _correlation,
+  ...summary
+}: GroupResult): GroupSummary {
   return summary;
 }
 
 /** A share of all or none is no plan for a trial: half a cutting more or less. */
 const inside = (share: number): number => Math.min(0.98, Math.max(0.02, share));
 
-interface Told {
-  readonly yes: number;
-  readonly no: number;
-}
+/** Rooted and not, as many as they count for. */
+const effective = (cases: readonly LedgerCase[], correlation: number): Effective =>
+  effectiveOf(
+    cases.map(({ count, counts, waiting }) => ({
+      of: count - waiting,
+      yes: counts.rooted + counts.pupped,
+    })),
+    correlation,
+  );
 
-/** Rooted and not, as many as they count for: the share is that of all cuttings, their number the effective one. */
-function effective(cases: readonly LedgerCase[]): Told {
-  let [rooted, told, size] = [0, 0, 0];
-  for (const { count, counts, waiting } of cases) {
-    const known = count - waiting;
-    rooted += counts.rooted + counts.pupped;
-    told += known;
-    size += weightOf(count) * known;
-  }
-  const yes = told === 0 ? 0 : (size * rooted) / told;
-  return { yes, no: size - yes };
-}
-
-const turned = ({ yes, no }: Told): Told => ({ yes: no, no: yes });
-
-/** The same in whole numbers, as an exact test wants them. */
-const whole = ({ yes, no }: Told): Told => ({ yes: Math.round(yes), no: Math.round(no) });
+const turned = ({ yes, no }: Effective): Effective => ({ yes: no, no: yes });
 
 function withinPlants(a: GroupResult, b: GroupResult): MantelHaenszel | null {
   const taxa = new Set([...a.cases, ...b.cases].map((one) => one.taxon));
   const of = (group: GroupResult, taxon: string) =>
-    effective(group.settled.filter((one) => one.taxon === taxon));
+    effective(
+      group.settled.filter((one) => one.taxon === taxon),
+      group.correlation,
+    );
   return mantelHaenszel([...taxa].map((taxon) => ({ a: of(a, taxon), b: of(b, taxon) })));
 }
 

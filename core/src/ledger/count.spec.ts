@@ -40,11 +40,11 @@ describe('the ledger of a batch', () => {
     expect(count.rooted + count.rotted + count.dried + count.lost + count.waiting).toBe(
       count.stuck,
     );
-    expect(ledgerShares(count).rooted!.share).toBe(0.5);
+    expect(ledgerShares([batch, batch], 0.1).rooted!.share).toBe(0.5);
   });
 
   it('says nothing of nothing', () => {
-    expect(ledgerShares(countLedger([])).rooted).toBeNull();
+    expect(ledgerShares([], 0.1).rooted).toBeNull();
     expect(firstRoot(fold(written(batchPut())).batches.get('b1')!)).toBeNull();
   });
 

@@ -1,5 +1,6 @@
-import type { Batch } from '../journal';
-import { wilson, type ShareInterval } from '../stats';
+import type { Batch, Counts } from '../journal';
+import type { ShareInterval } from '../stats';
+import { shareOf } from './effective';
 
 /** What became of cuttings. `rooted` are alive with roots, `pupped` those of them with pups. */
 export interface LedgerCount {
@@ -38,14 +39,24 @@ export function countLedger(
   return { batches: batches.length, ...total };
 }
 
-/** The shares of what was stuck, with Wilson intervals; null where nothing was stuck. */
-export function ledgerShares(count: LedgerCount): LedgerShares {
-  const share = (n: number): ShareInterval | null => wilson(n, count.stuck);
+/**
+ * The shares of what was stuck, with the ranges they lie in; null where nothing was stuck.
+ * @param correlation of two cuttings of a tray, 0–1
+ */
+export function ledgerShares(
+  batches: readonly Pick<Batch, 'count' | 'counts'>[],
+  correlation: number,
+): LedgerShares {
+  const share = (of: (counts: Counts) => number): ShareInterval | null =>
+    shareOf(
+      batches.map(({ count, counts }) => ({ of: count, yes: of(counts) })),
+      correlation,
+    );
   return {
-    rooted: share(count.rooted),
-    pupped: share(count.pupped),
-    rotted: share(count.rotted),
-    dried: share(count.dried),
-    lost: share(count.lost),
+    rooted: share((c) => c.rooted + c.pupped),
+    pupped: share((c) => c.pupped),
+    rotted: share((c) => c.rotted),
+    dried: share((c) => c.dried),
+    lost: share((c) => c.lost),
   };
 }

@@ -1,5 +1,6 @@
 import { countLedger, ledgerShares, type LedgerCount, type LedgerShares } from './count';
-import { wilson, type ShareInterval } from '../stats';
+import { shareOf } from './effective';
+import type { ShareInterval } from '../stats';
 import type { LedgerCase } from './case';
 import { gather } from './filter';
 import type { Grouping } from './grouping';
@@ -20,17 +21,21 @@ export interface Overall {
   readonly callusing: number;
 }
 
-export function overallOf(cases: readonly LedgerCase[]): Overall {
+/** @param correlation of two cuttings of a tray, 0–1 */
+export function overallOf(cases: readonly LedgerCase[], correlation: number): Overall {
   const stuck = cases.filter((c) => c.stuck);
   const count = countLedger(stuck);
-  const shares = ledgerShares(count);
-  const roots = count.rooted - count.pupped;
+  const shares = ledgerShares(stuck, correlation);
+  const roots = shareOf(
+    stuck.map((c) => ({ of: c.count, yes: c.counts.rooted })),
+    correlation,
+  );
   return {
     count,
     shares,
     parts: [
       { key: 'pupped', count: count.pupped, share: shares.pupped },
-      { key: 'rooted', count: roots, share: wilson(roots, count.stuck) },
+      { key: 'rooted', count: count.rooted - count.pupped, share: roots },
       { key: 'waiting', count: count.waiting, share: null },
       { key: 'lost', count: count.lost, share: shares.lost },
       { key: 'dried', count: count.dried, share: shares.dried },
@@ -55,31 +60,37 @@ export interface CountedRow {
 export function countedBy(
   cases: readonly LedgerCase[],
   by: Grouping | 'batch',
+  correlation: number,
   most = Infinity,
 ): readonly CountedRow[] {
   const stuck = cases.filter((c) => c.stuck);
   if (by === 'batch')
     return stuck
       .slice(0, most)
-      .map((c) => rowOf(c.title, [c], { id: c.id, code: c.code, cutOn: c.cutOn }));
+      .map((c) => rowOf(c.title, [c], correlation, { id: c.id, code: c.code, cutOn: c.cutOn }));
   const untold = stuck.filter((c) => c.groups[by] === null);
   return [
     ...[...gather(stuck, by)]
-      .map(([name, members]) => rowOf(name, members, null))
+      .map(([name, members]) => rowOf(name, members, correlation))
       .sort((a, b) => b.count.stuck - a.count.stuck || (a.name < b.name ? -1 : 1)),
     // So that the rows add up to all.
-    ...(untold.length > 0 ? [rowOf('Not told', untold, null)] : []),
+    ...(untold.length > 0 ? [rowOf('Not told', untold, correlation)] : []),
   ];
 }
 
-function rowOf(name: string, cases: readonly LedgerCase[], batch: CountedRow['batch']): CountedRow {
+function rowOf(
+  name: string,
+  cases: readonly LedgerCase[],
+  correlation: number,
+  batch: CountedRow['batch'] = null,
+): CountedRow {
   const count = countLedger(cases);
   const roots = cases.flatMap((c) => c.firstRoot ?? []);
   return {
     name,
     batch,
     count,
-    shares: ledgerShares(count),
+    shares: ledgerShares(cases, correlation),
     firstRoot:
       roots.length === 0
         ? null

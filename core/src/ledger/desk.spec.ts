@@ -48,6 +48,7 @@ const batch = (
   ];
 };
 const casesOf = (...drafts: Draft[][]) => ledgerCases(fold(written(...drafts.flat())));
+const RHO = 0.1;
 const DEMO = fold(demoJournal('2026-04-09'));
 
 describe('cases', () => {
@@ -135,10 +136,10 @@ describe('filters', () => {
   });
 
   it('rows add up to all, whatever they are made by', () => {
-    const all = overallOf(cases).count.stuck;
+    const all = overallOf(cases, RHO).count.stuck;
     for (const by of ['batch', 'method', 'school', 'gate', 'mother', 'season'] as const)
-      expect(countedBy(cases, by).reduce((sum, row) => sum + row.count.stuck, 0)).toBe(all);
-    const { parts, count } = overallOf(cases);
+      expect(countedBy(cases, by, RHO).reduce((sum, row) => sum + row.count.stuck, 0)).toBe(all);
+    const { parts, count } = overallOf(cases, RHO);
     expect(parts.reduce((sum, p) => sum + p.count, 0)).toBe(count.stuck);
   });
 });
@@ -223,7 +224,7 @@ describe('losses', () => {
       batch('b2', {}, [[20, { rotted: 1, rooted: 9 }]], 6),
       batch('b3', {}, [[20, { rooted: 10 }]]),
     );
-    expect(lossesByWater(cases).map((g) => [g.name, g.count.rotted, g.told])).toEqual([
+    expect(lossesByWater(cases, RHO).map((g) => [g.name, g.count.rotted, g.told])).toEqual([
       ['Within a day', 8, 10],
       ['After 4–7 days', 1, 10],
     ]);
@@ -251,6 +252,7 @@ describe('money and time', () => {
     const [row] = moneyBy(
       priced(batch('b1', { method: 'leaf', count: 20 }, [[40, { rooted: 8, rotted: 12 }]])),
       'method',
+      RHO,
       3,
     );
     // 10 minutes are 2.00, the label 0.50.
@@ -266,9 +268,9 @@ describe('money and time', () => {
   it('nothing priced, nothing rooted, nothing settled: no figure, and no NaN', () => {
     const state = fold(written(...batch('b1', { count: 5 }, [[9, { rotted: 5 }]])));
     expect(batchCost(state, state.batches.get('b1')!).total).toBeNull();
-    const [row] = moneyBy(ledgerCases(state), 'method');
+    const [row] = moneyBy(ledgerCases(state), 'method', RHO);
     expect(row).toMatchObject({ perPlant: null, minutesPerPlant: null, perCutting: null });
-    expect(moneyBy(casesOf(batch('b1', {}, [])), 'method')).toEqual([]);
+    expect(moneyBy(casesOf(batch('b1', {}, [])), 'method', RHO)).toEqual([]);
   });
 });
 
@@ -296,7 +298,7 @@ describe('learning afresh', () => {
 
 describe('the desk', () => {
   const desk = ledgerDesk();
-  desk.begin();
+  desk.begin(RHO);
   desk.add(ledgerCases(DEMO));
 
   it('answers every page, for all and for a filter that fits nothing', () => {
@@ -323,7 +325,7 @@ describe('the desk', () => {
   });
 
   it('a season has only what was cut in it', () => {
-    const all = seasonReport(ledgerCases(DEMO), '2000-01-01', '2100-01-01');
+    const all = seasonReport(ledgerCases(DEMO), '2000-01-01', '2100-01-01', RHO);
     const parts = [
       desk.report('2000-01-01', '2025-12-31'),
       desk.report('2026-01-01', '2100-01-01'),

@@ -12,6 +12,7 @@ import {
 import { countedBy, overallOf, type CountedRow, type Overall } from './counted';
 import { choicesOf, matching, type LedgerFilter } from './filter';
 import type { Grouping } from './grouping';
+import { USUAL_CORRELATION } from '../learn';
 import {
   findLosses,
   lossesBy,
@@ -88,9 +89,12 @@ export interface Money {
 /** The desk at which the ledger is worked out: it is handed the cases, then asked. Lives in a worker. */
 export function ledgerDesk() {
   let cases: LedgerCase[] = [];
+  let correlation = USUAL_CORRELATION;
   return {
-    begin(): void {
+    /** @param of two cuttings of a tray, as learned */
+    begin(of: number): void {
       cases = [];
+      correlation = of;
     },
     add(part: readonly LedgerCase[]): void {
       cases.push(...part);
@@ -102,9 +106,9 @@ export function ledgerDesk() {
       const mine = matching(cases, filter);
       const drawable = mine.filter((c) => c.counted);
       const drawn = drawable.filter((c) => plateOf === null || c.id === plateOf);
-      const rows = countedBy(mine, by, most);
+      const rows = countedBy(mine, by, correlation, most);
       return {
-        overall: overallOf(mine),
+        overall: overallOf(mine, correlation),
         rows: rows.slice(0, most),
         of: by === 'batch' ? mine.filter((c) => c.stuck).length : rows.length,
         plate: pooledEmergence(drawn.length > 0 ? drawn : drawable),
@@ -123,11 +127,11 @@ export function ledgerDesk() {
           first && second
             ? compareGroups(
                 by,
-                resultOf(first.name, first.members),
-                resultOf(second.name, second.members),
+                resultOf(first.name, first.members, correlation),
+                resultOf(second.name, second.members, correlation),
               )
             : null,
-        all: groups.length > 2 ? allGroups(mine, by) : [],
+        all: groups.length > 2 ? allGroups(mine, by, correlation) : [],
       };
     },
     lost(filter: LedgerFilter): Lost {
@@ -136,19 +140,22 @@ export function ledgerDesk() {
       return {
         weeks: lossesByWeek(counted),
         yearWeeks: lossesByYearWeek(counted),
-        byWater: lossesByWater(mine),
-        byGate: lossesBy(mine, 'gate'),
-        byNeighbours: lossesBy(mine, 'neighbours'),
-        byDry: lossesBy(mine, 'days to dry'),
-        byMedium: lossesBy(mine, 'medium or water'),
-        byPlace: lossesBy(mine, 'space'),
-        byAir: lossesBy(mine, 'air'),
-        findings: findLosses(mine),
+        byWater: lossesByWater(mine, correlation),
+        byGate: lossesBy(mine, 'gate', correlation),
+        byNeighbours: lossesBy(mine, 'neighbours', correlation),
+        byDry: lossesBy(mine, 'days to dry', correlation),
+        byMedium: lossesBy(mine, 'medium or water', correlation),
+        byPlace: lossesBy(mine, 'space', correlation),
+        byAir: lossesBy(mine, 'air', correlation),
+        findings: findLosses(mine, correlation),
       };
     },
     money(filter: LedgerFilter, by: Grouping, plantPrice?: number): Money {
       const mine = matching(cases, filter);
-      return { rows: moneyBy(mine, by, plantPrice), all: moneyOf('All', mine, plantPrice) };
+      return {
+        rows: moneyBy(mine, by, correlation, plantPrice),
+        all: moneyOf('All', mine, correlation, plantPrice),
+      };
     },
     /** How many a trial wants in each arm, and the chance with as many as are given. */
     trialSize(size: TrialSize, each: number | null): TrialOutlook {
@@ -157,7 +164,7 @@ export function ledgerDesk() {
       return { needed, chance: given === null ? null : chanceToFind(given, size) };
     },
     report(from: Day, to: Day, plantPrice?: number): SeasonReport {
-      return seasonReport(cases, from, to, plantPrice);
+      return seasonReport(cases, from, to, correlation, plantPrice);
     },
   };
 }

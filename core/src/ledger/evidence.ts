@@ -1,17 +1,3 @@
-import { weightInCluster } from '../stats';
-
-/**
- * Cuttings of one batch share a tray, a day and a hand: n of them tell as much as n / (1 + (n − 1)·ALIKE) that do
- * not. Working assumption, correlation within a batch; 0.02–0.3 make sense. Without it forty leaves that rotted
- * together would pass for forty pieces of evidence.
- */
-export const ALIKE = 0.1;
-
-/** What each cutting of a batch of this size counts for, 0–1. */
-export function weightOf(count: number): number {
-  return weightInCluster(count, ALIKE);
-}
-
 export type Strength = 'strong' | 'some' | 'weak';
 
 /** How strong evidence is, from its chance under no difference. */

@@ -1,8 +1,9 @@
 import { addDays, type Day } from '../days';
 import type { Batch, EntryOf, State } from '../journal';
 import { batchTitle } from '../bench';
-import { wilson, wilsonOf, type ShareInterval } from '../stats';
-import { weightOf } from './evidence';
+import { correlationOf } from '../learn';
+import { wilson, type ShareInterval } from '../stats';
+import { shareOf } from './effective';
 
 /** A forecast that was kept, and what came of it. */
 export interface ForecastHeld {
@@ -55,6 +56,7 @@ export function holdForecasts(state: State, today: Day): ForecastsHeld {
     .sort((a, b) => (a.day < b.day ? 1 : a.day > b.day ? -1 : 0));
   const settled = forecasts.filter((f) => f.came !== null);
   const held = settled.filter((f) => f.held).length;
+  const correlation = correlationOf(state);
   const ranges = wilson(held, settled.length);
   return {
     forecasts,
@@ -63,27 +65,28 @@ export function holdForecasts(state: State, today: Day): ForecastsHeld {
       const to = EDGES[i + 1]!;
       const last = i === EDGES.length - 2;
       const mine = settled.filter((f) => f.said >= from && (f.said < to || last));
-      const bin = binOf(mine);
+      const bin = binOf(mine, correlation);
       return bin ? [{ from, to, ...bin }] : [];
     }),
   };
 }
 
-function binOf(mine: readonly ForecastHeld[]): Omit<ForecastBin, 'from' | 'to'> | null {
+function binOf(
+  mine: readonly ForecastHeld[],
+  correlation: number,
+): Omit<ForecastBin, 'from' | 'to'> | null {
   const cuttings = mine.reduce((sum, f) => sum + f.cuttings, 0);
-  let [yes, no] = [0, 0];
   // A batch's cuttings go together: forty that rotted together are no forty misses.
-  for (const { came, cuttings: n } of mine) {
-    yes += weightOf(n) * came!;
-    no += weightOf(n) * (n - came!);
-  }
-  const interval = wilsonOf({ yes, no });
+  const came = shareOf(
+    mine.map((f) => ({ of: f.cuttings, yes: f.came! })),
+    correlation,
+  );
   return (
-    interval && {
+    came && {
       forecasts: mine.length,
       cuttings,
       said: mine.reduce((sum, f) => sum + f.said * f.cuttings, 0) / cuttings,
-      came: { ...interval, share: mine.reduce((sum, f) => sum + f.came!, 0) / cuttings },
+      came,
     }
   );
 }

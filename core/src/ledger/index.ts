@@ -6,6 +6,7 @@ export * from './batch-cost';
 export * from './grouping';
 export * from './case';
 export * from './filter';
+export * from './effective';
 export * from './evidence';
 export * from './compare';
 export * from './losses';

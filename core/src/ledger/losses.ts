@@ -1,7 +1,8 @@
 import { addDays, isoWeek } from '../days';
 import { countLedger, type LedgerCount } from './count';
-import { fisherP, newcombe, wilson, type ShareDifference, type ShareInterval } from '../stats';
-import { holm, strengthOf, weightOf, type Strength } from './evidence';
+import { fisherP, newcombeOf, wilsonOf, type ShareDifference, type ShareInterval } from '../stats';
+import { effectiveOf, shareOf, whole, type Effective } from './effective';
+import { holm, strengthOf, type Strength } from './evidence';
 import type { CaseName, LedgerCase } from './case';
 import { gather } from './filter';
 import { GROUPING_NAME, WATER_GAPS, type Grouping } from './grouping';
@@ -44,15 +45,21 @@ export function lossesByYearWeek(cases: readonly LedgerCase[]): readonly LossBar
   return out.map((of, week) => ({ name: String(week + 1), of }));
 }
 
-/** By days from the cut to the first water: the share of the settled cuttings lost in each. */
-export function lossesByWater(cases: readonly LedgerCase[]): readonly LossGroup[] {
+/**
+ * By days from the cut to the first water: the share of the settled cuttings lost in each.
+ * @param correlation of two cuttings of a tray, 0–1
+ */
+export function lossesByWater(
+  cases: readonly LedgerCase[],
+  correlation: number,
+): readonly LossGroup[] {
   const groups = gather(
     cases.filter((c) => c.settled),
     'days to water',
   );
   return WATER_GAPS.flatMap((name) => {
     const members = groups.get(name);
-    return members ? [lossGroup(name, members)] : [];
+    return members ? [lossGroup(name, members, correlation)] : [];
   });
 }
 
@@ -64,20 +71,27 @@ export interface LossGroup {
   readonly lost: ShareInterval | null;
 }
 
-export function lossesBy(cases: readonly LedgerCase[], by: Grouping): readonly LossGroup[] {
+export function lossesBy(
+  cases: readonly LedgerCase[],
+  by: Grouping,
+  correlation: number,
+): readonly LossGroup[] {
   const groups = gather(
     cases.filter((c) => c.settled),
     by,
   );
   return [...groups]
-    .map(([name, members]) => lossGroup(name, members))
+    .map(([name, members]) => lossGroup(name, members, correlation))
     .sort((a, b) => b.told - a.told || (a.name < b.name ? -1 : 1));
 }
 
-function lossGroup(name: string, members: readonly LedgerCase[]): LossGroup {
+function lossGroup(name: string, members: readonly LedgerCase[], correlation: number): LossGroup {
   const count = countLedger(members);
-  const told = count.stuck - count.waiting;
-  return { name, count, told, lost: wilson(told - count.rooted, told) };
+  const trays = members.map(({ count, waiting, counts }) => ({
+    of: count - waiting,
+    yes: count - waiting - counts.rooted - counts.pupped,
+  }));
+  return { name, count, told: count.stuck - count.waiting, lost: shareOf(trays, correlation) };
 }
 
 function lossesOf({ losses }: LedgerCase) {
@@ -124,8 +138,8 @@ const LOOKED_AT: readonly Grouping[] = [
 
 /** Fewer batches than this on one side are an anecdote. Working assumption. */
 const LEAST_BATCHES = 2;
-/** A finding must be at least this unlikely by chance, all looks counted. Working assumption; 0.01–0.1. */
-const NOISE = 0.1;
+/** A finding must be at least this unlikely by chance, all looks counted. */
+const NOISE = 0.05;
 
 export interface Findings {
   /** Those that matter most, worst first. */
@@ -140,7 +154,7 @@ export interface Findings {
  * Where this bench loses cuttings: every group against the rest, by Fisher's test on effective numbers, corrected by
  * Holm for the number of looks. No finding from noise: what could be chance is not told.
  */
-export function findLosses(cases: readonly LedgerCase[], most = 3): Findings {
+export function findLosses(cases: readonly LedgerCase[], correlation: number, most = 3): Findings {
   const settled = cases.filter((c) => c.settled);
   const candidates: (Omit<Finding, 'p' | 'strength'> & { readonly raw: number })[] = [];
   for (const by of LOOKED_AT) {
@@ -149,7 +163,7 @@ export function findLosses(cases: readonly LedgerCase[], most = 3): Findings {
       const rest = [...groups].flatMap(([name, others]) => (name === group ? [] : others));
       if (members.length < LEAST_BATCHES || rest.length < LEAST_BATCHES) continue;
       for (const cause of ['rotted', 'lost in all'] as const) {
-        const found = against(by, group, cause, members, rest);
+        const found = against({ by, group, cause }, members, rest, correlation);
         if (found) candidates.push(found);
       }
     }
@@ -176,43 +190,26 @@ export function findLosses(cases: readonly LedgerCase[], most = 3): Findings {
 }
 
 function against(
-  by: Grouping,
-  group: string,
-  cause: Finding['cause'],
+  what: Pick<Finding, 'by' | 'group' | 'cause'>,
   members: readonly LedgerCase[],
   rest: readonly LedgerCase[],
+  correlation: number,
 ): (Omit<Finding, 'p' | 'strength'> & { readonly raw: number }) | null {
-  const lostOf = (
-    list: readonly LedgerCase[],
-  ): { lost: number; stuck: number; yes: number; no: number } => {
-    const { rotted, dried, lost, stuck, waiting } = countLedger(list);
-    let [yes, no] = [0, 0];
-    for (const b of list) {
-      const gone =
-        cause === 'rotted' ? b.counts.rotted : b.counts.rotted + b.counts.dried + b.counts.lost;
-      yes += weightOf(b.count) * gone;
-      no += weightOf(b.count) * (b.count - b.waiting - gone);
-    }
-    return {
-      lost: cause === 'rotted' ? rotted : rotted + dried + lost,
-      stuck: stuck - waiting,
-      yes: Math.round(yes),
-      no: Math.round(no),
-    };
-  };
+  const lostOf = (list: readonly LedgerCase[]): Effective =>
+    effectiveOf(
+      list.map(({ count, waiting, counts: { rotted, dried, lost } }) => ({
+        of: count - waiting,
+        yes: what.cause === 'rotted' ? rotted : rotted + dried + lost,
+      })),
+      correlation,
+    );
   const [a, b] = [lostOf(members), lostOf(rest)];
-  const here = wilson(a.lost, a.stuck);
-  const elsewhere = wilson(b.lost, b.stuck);
-  const difference = newcombe(
-    { successes: a.lost, trials: a.stuck },
-    { successes: b.lost, trials: b.stuck },
-  );
-  const raw = fisherP({ a, b });
+  const [here, elsewhere] = [wilsonOf(a), wilsonOf(b)];
+  const difference = newcombeOf({ a, b });
+  const raw = fisherP({ a: whole(a), b: whole(b) });
   if (!here || !elsewhere || !difference || raw === null) return null;
   return {
-    by,
-    group,
-    cause,
+    ...what,
     here,
     elsewhere,
     difference,

@@ -1,4 +1,5 @@
 import { countLedger, type LedgerCount } from './count';
+import { sizeOf } from './effective';
 import { successRange } from '../stats';
 import type { LedgerCase } from './case';
 import { gather } from './filter';
@@ -41,6 +42,7 @@ const PRIOR = 0.5;
 export function moneyBy(
   cases: readonly LedgerCase[],
   by: Grouping,
+  correlation: number,
   plantPrice?: number,
 ): readonly MoneyRow[] {
   const groups = gather(
@@ -48,12 +50,20 @@ export function moneyBy(
     by,
   );
   return [...groups]
-    .map(([name, members]) => moneyOf(name, members, plantPrice))
+    .map(([name, members]) => moneyOf(name, members, correlation, plantPrice))
     .sort((a, b) => b.count.stuck - a.count.stuck || (a.name < b.name ? -1 : 1));
 }
 
-/** Of settled batches: what still waits has cost its minutes and has not said yet what it gives. */
-export function moneyOf(name: string, cases: readonly LedgerCase[], plantPrice?: number): MoneyRow {
+/**
+ * Of settled batches: what still waits has cost its minutes and has not said yet what it gives.
+ * @param correlation of two cuttings of a tray, 0–1
+ */
+export function moneyOf(
+  name: string,
+  cases: readonly LedgerCase[],
+  correlation: number,
+  plantPrice?: number,
+): MoneyRow {
   const settled = cases.filter((c) => c.settled);
   const count = countLedger(settled);
   const plants = count.rooted;
@@ -65,6 +75,11 @@ export function moneyOf(name: string, cases: readonly LedgerCase[], plantPrice?:
   const minutes = settled.reduce((sum, c) => sum + c.cost.minutes, 0);
   const told = count.stuck - count.waiting;
   const lost = told - plants;
+  const size = sizeOf(
+    settled.map((c) => c.count - c.waiting),
+    correlation,
+  );
+  const forEach = (each: number): MoneyRange | null => forPlant(each, { plants, told, size });
   return {
     name,
     batches: settled.length,
@@ -72,8 +87,8 @@ export function moneyOf(name: string, cases: readonly LedgerCase[], plantPrice?:
     plants,
     total,
     perCutting,
-    perPlant: perCutting === null ? null : forPlant(perCutting, plants, told),
-    minutesPerPlant: count.stuck === 0 ? null : forPlant(minutes / count.stuck, plants, told),
+    perPlant: perCutting === null ? null : forEach(perCutting),
+    minutesPerPlant: count.stuck === 0 ? null : forEach(minutes / count.stuck),
     lostValue: {
       cuttings: lost,
       spent: perCutting === null ? null : perCutting * lost,
@@ -84,9 +99,12 @@ export function moneyOf(name: string, cases: readonly LedgerCase[], plantPrice?:
 }
 
 /** What a cutting takes, for each plant that comes of it; null where none did, for then there is no figure. */
-function forPlant(each: number, plants: number, told: number): MoneyRange | null {
+function forPlant(
+  each: number,
+  { plants, told, size }: { readonly plants: number; readonly told: number; readonly size: number },
+): MoneyRange | null {
   if (plants === 0 || told === 0) return null;
-  const worth = told + 2 * PRIOR;
-  const { low, high } = successRange({ mean: (plants + PRIOR) / worth, worth });
+  const worth = size + 2 * PRIOR;
+  const { low, high } = successRange({ mean: ((plants / told) * size + PRIOR) / worth, worth });
   return { value: (each * told) / plants, low: each / high, high: each / low };
 }

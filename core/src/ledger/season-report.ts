@@ -27,25 +27,29 @@ export interface SeasonReport {
   readonly moneyOfAll: MoneyRow;
 }
 
-/** @param from, to days of the cut, both within */
+/**
+ * @param from, to days of the cut, both within
+ * @param correlation of two cuttings of a tray, 0–1
+ */
 export function seasonReport(
   cases: readonly LedgerCase[],
   from: Day,
   to: Day,
+  correlation: number,
   plantPrice?: number,
 ): SeasonReport {
   const mine = cases.filter((c) => c.cutOn >= from && c.cutOn <= to);
   const counted = mine.filter((c) => c.counted);
   return {
     batches: mine.length,
-    overall: overallOf(mine),
+    overall: overallOf(mine, correlation),
     plate: pooledEmergence(mine),
-    methods: countedBy(mine, 'method'),
-    plants: countedBy(mine, 'plant'),
+    methods: countedBy(mine, 'method', correlation),
+    plants: countedBy(mine, 'plant', correlation),
     losses: lossesByWeek(counted),
-    byWater: lossesByWater(mine),
-    findings: findLosses(mine),
-    money: moneyBy(mine, 'method', plantPrice),
-    moneyOfAll: moneyOf('All', mine, plantPrice),
+    byWater: lossesByWater(mine, correlation),
+    findings: findLosses(mine, correlation),
+    money: moneyBy(mine, 'method', correlation, plantPrice),
+    moneyOfAll: moneyOf('All', mine, correlation, plantPrice),
   };
 }

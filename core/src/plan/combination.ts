@@ -3,6 +3,7 @@ import { addDays, type Day } from '../days';
 import type { State } from '../journal';
 import { atLeast, mostReached, plantsReady, sumOf } from './distribution';
 import { MINUTES } from './minutes';
+import { readyOfTwoCuts } from './second-cut';
 import { wayOf, type Way } from './way';
 import type { Wish } from './wish';
 
@@ -94,7 +95,7 @@ export function combinationOf(state: State, wish: Wish, ways: readonly Way[]): C
     chance: atLeast(wish.count, total),
     enough,
     reached: Math.min(wish.count, mostReached(wish.certainty, total)),
-    again: enough ? null : againOf(state, wish, givers, total),
+    again: enough ? null : againOf(state, wish, givers, taken),
     guessed: taken.some((n, i) => n > 0 && givers[i]!.spare!.guess !== null),
   };
 }
@@ -111,22 +112,36 @@ function fewest(most: number, does: (n: number) => boolean): number {
   return high;
 }
 
-/** A second cut once she has grown again what regrows soonest. */
+/**
+ * A second cut once she has grown again what regrows soonest.
+ * @param taken of each giver at the first cut
+ */
 function againOf(
   state: State,
   wish: Wish,
   givers: readonly Way[],
-  first: readonly number[],
+  taken: readonly number[],
 ): Again | null {
-  const rounds = givers.flatMap(({ method, figures, spare }) => {
+  const cuts = givers.map((way, i) => ({ way, taken: taken[i] ?? 0 }));
+  const readyOf = (those: typeof cuts): readonly number[] =>
+    those.reduce<readonly number[]>(
+      (sum, cut) => sumOf(sum, plantsReady(cut.taken, cut.way.chances)),
+      [1],
+    );
+  const rounds = cuts.flatMap((cut) => {
+    const { method, figures, spare, belief, chances } = cut.way;
     const days = AGAIN_DAYS[method];
     if (days === undefined) return [];
     const day = addDays(wish.cutOn, days);
     if (day >= wish.by) return [];
     const way = wayOf(state, { ...wish, cutOn: day }, figures);
     if (way.ready < 0.01) return [];
-    const taken = Math.min(spare!.count, MOST_OF_A_KIND);
-    const sum = sumOf(first, plantsReady(taken, way.chances));
+    const both = readyOfTwoCuts(
+      { taken: cut.taken, chances },
+      { taken: Math.min(spare!.count, MOST_OF_A_KIND), chances: way.chances },
+      belief,
+    );
+    const sum = sumOf(readyOf(cuts.filter((other) => other !== cut)), both);
     return [
       {
         method,
@@ -137,9 +152,8 @@ function againOf(
     ];
   });
   const [best] = rounds.toSorted((a, b) => b.chance - a.chance || b.reached - a.reached);
-  return best && best.reached > Math.min(wish.count, mostReached(wish.certainty, first))
-    ? best
-    : null;
+  const without = Math.min(wish.count, mostReached(wish.certainty, readyOf(cuts)));
+  return best && best.reached > without ? best : null;
 }
 
 const workPerPlant = ({ method, belief, ready, figures }: Way): number =>

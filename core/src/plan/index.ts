@@ -13,6 +13,7 @@ export * from './spare';
 export * from './stock';
 export * from './distribution';
 export * from './combination';
+export * from './second-cut';
 export * from './yields';
 export * from './cost';
 export * from './risks';

@@ -130,17 +130,22 @@ const GRID = Array.from({ length: 81 }, (_, i) => -4 + i / 10);
 /**
  * How ready wounds rot on this bench, from its own losses: rot among those watered early against late, each by what
  * its wounds went through in a play of its own days.
+ * @param correlation of two cuttings of a tray, as learned
  * @returns the shipped assumption, with its range, where nothing tells
  * @example calibrateRot(rotCases(state)).factor // 1 is as assumed
  * Source: a grid posterior (Gelman et al. 2013, ch. 10.1); a batch counts as a cluster (Kish 1965, ch. 5).
  */
-export function calibrateRot(cases: readonly RotCase[]): RotCalibration {
+export function calibrateRot(
+  cases: readonly RotCase[],
+  correlation = USUAL_CORRELATION,
+): RotCalibration {
   const told = cases.filter((c) => c.cuttings > 0);
   const { sd, quantile } = gridPosterior(GRID, (ln) => {
     const rots = told.map((one) => rotShare(one, Math.exp(ln)));
     const logs = UNEXPLAINED.map(
       ({ share, weight }) =>
-        Math.log(weight) + told.reduce((sum, one, i) => sum + likelihood(one, rots[i]!, share), 0),
+        Math.log(weight) +
+        told.reduce((sum, one, i) => sum + likelihood(one, rots[i]!, share, correlation), 0),
     );
     const most = Math.max(...logs);
     const prior = -0.5 * (ln / PRIOR_SD) ** 2;
@@ -172,8 +177,13 @@ function rotShare({ wounds }: RotCase, factor: number): number {
 }
 
 /** ln likelihood of what rotted of a batch, where such a share is played to rot and another rots anyway. */
-function likelihood({ cuttings, rotted }: RotCase, played: number, unexplained: number): number {
+function likelihood(
+  { cuttings, rotted }: RotCase,
+  played: number,
+  unexplained: number,
+  correlation: number,
+): number {
   const p = Math.min(1 - 1e-9, unexplained + (1 - unexplained) * played);
-  const weight = weightInCluster(cuttings, USUAL_CORRELATION);
+  const weight = weightInCluster(cuttings, correlation);
   return weight * (rotted * Math.log(p) + (cuttings - rotted) * Math.log(1 - p));
 }

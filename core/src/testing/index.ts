@@ -4,3 +4,4 @@ export * from './hostile-table';
 export * from './lives';
 export { held } from './held';
 export { HARSH, STATED } from './rooting-world';
+export * from './ledger-world';

@@ -3,6 +3,7 @@ import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { reasonOf, settleAll } from '@hypogeon/core/faults';
 import type { State } from '@hypogeon/core/journal';
 import { ledgerCase, type LedgerCase, type LedgerDesk } from '@hypogeon/core/ledger';
+import { correlationOf } from '@hypogeon/core/learn';
 import type { Remote } from 'comlink';
 import { catchError, combineLatest, EMPTY, from, Observable, shareReplay, switchMap } from 'rxjs';
 import { Journal } from './journal';
@@ -64,7 +65,7 @@ export class Ledger {
       const batches = [...state.batches.values()].sort((a, b) => (a.cutOn < b.cutOn ? 1 : -1));
       const stop = (): boolean => subscriber.closed;
       const run = async (): Promise<void> => {
-        await desk.ask((d) => d.begin());
+        await desk.ask((d) => d.begin(correlationOf(state)));
         for (let at = 0; at < batches.length && !stop();) {
           const until = performance.now() + SLICE_MS;
           const part: LedgerCase[] = [];

@@ -1,6 +1,7 @@
 import { inject, Injectable } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import type { State } from '@hypogeon/core/journal';
+import { correlationOf } from '@hypogeon/core/learn';
 import {
   calibrateRot,
   rotBatches,
@@ -35,7 +36,7 @@ function inSlices(state: State): Observable<RotCalibration> {
         turn = setTimeout(work);
         return;
       }
-      subscriber.next(calibrateRot(cases));
+      subscriber.next(calibrateRot(cases, correlationOf(state)));
       subscriber.complete();
     };
     work();

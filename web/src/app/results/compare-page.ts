@@ -118,9 +118,9 @@ interface Side {
       }
       <p class="quiet small">
         Shares are of settled batches, curves of all that were counted. Shares with Wilson’s
-        interval, their difference with Newcombe’s; Fisher’s exact test and the chance on effective
-        numbers, because cuttings of one batch share their tray; curves by Aalen and Johansen, in
-        which what rotted can no longer root.
+        interval, their difference with Newcombe’s; Fisher’s exact test and the chance, all on
+        effective numbers, because cuttings of one batch share their tray; curves by Aalen and
+        Johansen, in which what rotted can no longer root.
       </p>
     } @else if (answer()) {
       <p>

@@ -5,10 +5,10 @@ import { paceOf, plantOf } from '@hypogeon/core/bench';
 import { METHOD, methodOf } from '@hypogeon/core/botany';
 import { isDay } from '@hypogeon/core/days';
 import { SETTINGS_KEY, type SettingsFields } from '@hypogeon/core/journal';
-import { beliefOf } from '@hypogeon/core/learn';
+import { beliefOf, correlationOf } from '@hypogeon/core/learn';
 
 import { successRange } from '@hypogeon/core/stats';
-import { paceWords, rotCalibrationText } from '@hypogeon/words';
+import { paceWords, rotCalibrationText, trayWords } from '@hypogeon/words';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
@@ -76,6 +76,7 @@ interface Learned {
           Full: what is believed here, eight times in ten within the bar. Hollow: what the guide
           came with.
         </p>
+        <p>{{ trays() }}</p>
         <hy-table name="Learned of every way" [columns]="columns" [rows]="rows()">
           <ng-template hyCell="way" [of]="rows()" let-row>
             <a [routerLink]="['/plants', row.taxon]"
@@ -214,6 +215,7 @@ export class LearnedPage {
     });
   });
 
+  protected readonly trays = computed(() => trayWords(correlationOf(this.state())));
   protected readonly tall = computed(() => rangesTall(this.rows().length));
   protected readonly chart = computed(() =>
     rangesChart(
