@@ -1,4 +1,4 @@
-import { memoAround, memoBy } from '../memo';
+import { memoAround, memoBy, memoOnce } from '../memo';
 import type { Batch, State } from '../journal';
 import {
   addEvidence,
@@ -90,7 +90,15 @@ function gatherEvidence(state: State): Evidence {
     total = addEvidence(total, is);
     looks += batch.woundChecks.length;
   }
-  return { total, of, looks, pace: { ...benchPace(total), wounds: of.size, looks } };
+  const pace = memoOnce(() => ({ ...benchPace(total), wounds: of.size, looks }));
+  return {
+    total,
+    of,
+    looks,
+    get pace() {
+      return pace();
+    },
+  };
 }
 
 function evidenceOf(state: State, batch: Batch): BenchEvidence | null {

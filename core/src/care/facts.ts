@@ -25,7 +25,7 @@ import {
 import type { CourseId, Taxon, TaxonMethod } from '../botany';
 import { daysBetween, type Day } from '../days';
 import { isRooted, type Batch, type Cutting, type State } from '../journal';
-import { beliefOf, outlookOf, type Ahead, type Belief, type Outlook } from '../learn';
+import { correlationOf, evidenceFor, outlookOf, toldIn, type Ahead, type Outlook } from '../learn';
 import { memo } from '../memo';
 import type { UnrootedWaterId, WaterSchoolId } from '../water';
 import type { WoundClock } from '../wound';
@@ -77,18 +77,30 @@ export interface Facts {
 
 const kept = new WeakMap<
   Batch,
-  { readonly around: object; readonly belief: Belief | null; readonly facts: Facts }
+  {
+    readonly around: object;
+    /** What all batches have told, and of it what its own figures hang on. */
+    readonly told: object;
+    readonly group: object | null;
+    readonly correlation: number;
+    readonly facts: Facts;
+  }
 >();
 
 /** The facts of a batch. */
 export function factsOf(state: State, batch: Batch): Facts {
   const around = surroundingsOf(state);
-  const figures = figuresOf(state, batch);
-  const belief = figures && beliefOf(state, batch.taxon, figures);
+  const told = toldIn(state);
   const known = kept.get(batch);
-  if (known?.around === around && known.belief === belief) return known.facts;
-  const facts = workOut(state, batch, figures);
-  kept.set(batch, { around, belief, facts });
+  // After a tap on one batch nothing changed for nearly all others: they are told in a moment.
+  if (known?.around === around && known.told === told) return known.facts;
+  const figures = figuresOf(state, batch);
+  const group = figures && evidenceFor(state, batch.taxon, figures);
+  const correlation = correlationOf(state);
+  const same =
+    known?.around === around && known.group === group && known.correlation === correlation;
+  const facts = same ? known.facts : workOut(state, batch, figures);
+  kept.set(batch, { around, told, group, correlation, facts });
   return facts;
 }
 

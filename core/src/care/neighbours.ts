@@ -1,7 +1,7 @@
 import { daysBetween, type Day } from '../days';
 import type { Batch, State } from '../journal';
 import { settleAll } from '../faults';
-import { memo, memoBy } from '../memo';
+import { memo, memoAround, memoBy, togetherOf } from '../memo';
 import { HELD_DAYS, NEIGHBOUR_DAYS } from './rhythm';
 
 /** What two batches share, the closest first. */
@@ -49,29 +49,37 @@ const linksOf = memo((batch: Batch): readonly (readonly [Link, string])[] => {
 type Rotted = ReadonlyMap<string, readonly { readonly batch: Batch; readonly day: Day }[]>;
 
 const gathered = memoBy<State['batches'], Rotted>(1);
+const together = togetherOf();
 
-/** What rotted, by what it shares with others. */
+/** What rotted, by what it shares with others; the same object while the same batches rotted. */
 function rottedIn({ batches }: State): Rotted {
   return gathered(batches, '', () => {
     // A batch that cannot be read costs itself a sentence where it is asked, and none of its neighbours.
-    const seen = settleAll(batches.values(), (batch) => {
-      const day = rotSeen(batch);
-      return day === null ? [] : [{ batch, day }];
+    const seen = settleAll(batches.values(), (batch) => (rotSeen(batch) === null ? [] : [batch]));
+    const rotten = seen.results.flat();
+    return byLinks(together(rotten), '', () => {
+      const by = new Map<string, { batch: Batch; day: Day }[]>();
+      for (const batch of rotten)
+        for (const [, key] of linksOf(batch)) {
+          const rotted = { batch, day: rotSeen(batch)! };
+          const group = by.get(key);
+          if (group) group.push(rotted);
+          else by.set(key, [rotted]);
+        }
+      return by;
     });
-    const by = new Map<string, { batch: Batch; day: Day }[]>();
-    for (const rotted of seen.results.flat())
-      for (const [, key] of linksOf(rotted.batch)) {
-        const group = by.get(key);
-        if (group) group.push(rotted);
-        else by.set(key, [rotted]);
-      }
-    return by;
   });
 }
+const byLinks = memoBy<object, Rotted>(1);
+const near = memoAround<Batch, readonly Neighbour[]>();
 
 /** All rot near a batch with what it shares, the latest first; each other batch once, by its closest link. */
 function nearRot(state: State, batch: Batch): readonly Neighbour[] {
   const rotted = rottedIn(state);
+  return near(batch, [rotted], () => rotAround(rotted, batch));
+}
+
+function rotAround(rotted: Rotted, batch: Batch): readonly Neighbour[] {
   // Most stand near no rot at all.
   if (rotted.size === 0 || !linksOf(batch).some(([, key]) => rotted.has(key))) return [];
   const near = new Map<string, Neighbour>();

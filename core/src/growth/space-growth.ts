@@ -32,11 +32,18 @@ const kept = memoAround<object, Map<Grower, Sums>>();
 export function growthUntil({ settings, spaces, air }: AirState, grower: Grower): GrowthUntil {
   // No more of the state is held on to than it hangs on.
   const state = { settings, spaces, air };
+  // One piece is asked for many days of the place it is in.
+  let latest: { readonly space: string; readonly until: (day: Day) => number } | null = null;
   return (space, day) => {
-    const growers = bySpace(state, space, kept, () => new Map<Grower, Sums>());
-    let sums = growers.get(grower);
-    if (!sums) growers.set(grower, (sums = new Sums(day)));
-    return sums.until(day, (on) => growthOn(grower, growingDay(state, space, on)));
+    if (latest?.space !== space) {
+      const growers = bySpace(state, space, kept, () => new Map<Grower, Sums>());
+      let sums = growers.get(grower);
+      if (!sums) growers.set(grower, (sums = new Sums(day)));
+      const is = sums;
+      const grown = (on: Day): number => growthOn(grower, growingDay(state, space, on));
+      latest = { space, until: (to) => is.until(to, grown) };
+    }
+    return latest.until(day);
   };
 }
 

@@ -9,17 +9,19 @@ import { BATCH_LOGITS, BATCH_PACES, SHARE } from './cure-grid';
 export interface Awaited {
   readonly time: WeibullTime;
   /** Paces that are believed at all: of these alone it is spoken. */
-  readonly stretch: Float64Array;
+  readonly stretch: readonly number[];
   /** The share of them that had it not yet after so much growth, by pace. */
-  readonly without: Float64Array;
+  readonly without: readonly number[];
   /** Growth at the last look without it; 0 where nobody has looked. */
   readonly after: number;
   /** By pace: its weight, and mean and mean square of a factor on the share between two growths. */
-  readonly weights: Float64Array;
-  readonly factor: Float64Array;
-  readonly square: Float64Array;
+  readonly weights: readonly number[];
+  readonly factor: readonly number[];
+  readonly square: readonly number[];
   /** Chance that one of them ever has it. */
   readonly ever: number;
+  /** What was worked out of it, where many batches share it. */
+  readonly shared?: Map<string, number>;
 }
 
 /** The same row of e^(−shape · pace) is asked for again and again. */
@@ -38,20 +40,24 @@ function stretchOf(shape: number): Float64Array {
  * Pieces of a batch that wait for roots.
  * @param batch weights of its chance and pace, whatever its looks have told of it laid in
  */
-export function awaitedRoots(batch: Float64Array, time: WeibullTime, after: number): Awaited {
-  return known(batch, `${time.shape}/${time.scale}/${after}`, () => rootsAhead(batch, time, after));
-}
+export const awaitedRoots = (batch: Float64Array, time: WeibullTime, after: number): Awaited =>
+  known(batch, `${time.shape}/${time.scale}/${after}`, () => ({
+    ...rootsAhead(batch, time, after),
+    shared: new Map(),
+  }));
 
 const known = memoBy<Float64Array, Awaited>(20);
 
-function rootsAhead(batch: Float64Array, time: WeibullTime, after: number): Awaited {
+/** The same, not remembered: of weights that are asked about once. */
+export function rootsAhead(batch: Float64Array, time: WeibullTime, after: number): Awaited {
   const paces = BATCH_PACES.length;
   const hazard = hazardBy(time, after);
   const stretch = stretchOf(time.shape);
   const weights = new Float64Array(paces);
   const factor = new Float64Array(paces);
   const square = new Float64Array(paces);
-  const had = Float64Array.from(stretch, (s) => -Math.expm1(-hazard * s));
+  const had = new Float64Array(paces);
+  for (let y = 0; y < paces; y++) had[y] = -Math.expm1(-hazard * stretch[y]!);
   for (let p = 0, at = 0; p < BATCH_LOGITS.length; p++) {
     const share = SHARE[p]!;
     for (let y = 0; y < paces; y++, at++) {
@@ -102,25 +108,24 @@ const SELDOM = 1e-6;
 function finished(
   time: WeibullTime,
   after: number,
-  rows: Pick<Awaited, 'weights' | 'factor' | 'square'>,
+  rows: Readonly<Record<'weights' | 'factor' | 'square', Float64Array>>,
 ): Awaited {
-  const kept = [...rows.weights.keys()].filter((y) => rows.weights[y]! > SELDOM);
-  const only = (row: Float64Array): Float64Array => Float64Array.from(kept, (y) => row[y]!);
   const hazard = hazardBy(time, after);
-  const stretch = only(stretchOf(time.shape));
-  const without = stretch.map((s) => Math.exp(-hazard * s));
-  const factor = only(rows.factor);
-  const ever = factor.reduce((sum, is, y) => sum + is * without[y]!, 0);
-  return {
-    time,
-    after,
-    stretch,
-    without,
-    weights: only(rows.weights),
-    factor,
-    square: only(rows.square),
-    ever: Math.min(1, ever),
-  };
+  const all = stretchOf(time.shape);
+  const [stretch, without, weights]: [number[], number[], number[]] = [[], [], []];
+  const [factor, square]: [number[], number[]] = [[], []];
+  let ever = 0;
+  for (let y = 0; y < all.length; y++) {
+    if (!(rows.weights[y]! > SELDOM)) continue;
+    const left = Math.exp(-hazard * all[y]!);
+    stretch.push(all[y]!);
+    without.push(left);
+    weights.push(rows.weights[y]!);
+    factor.push(rows.factor[y]!);
+    square.push(rows.square[y]!);
+    ever += rows.factor[y]! * left;
+  }
+  return { time, after, stretch, without, weights, factor, square, ever: Math.min(1, ever) };
 }
 
 /** Of a piece that waits: chance, and mean square of the chance its batch gives it, to have it by so much growth. */
@@ -139,8 +144,12 @@ export function chanceBy(
   return { mean: Math.min(1, mean), square: Math.min(mean, squared) };
 }
 
-/** What was worked out of a belief: many batches share it. */
-export const rememberedOf = memoBy<Awaited, number>(100);
+/** What was worked out of a belief that many batches share; of one batch alone nothing is kept here. */
+export function rememberedOf({ shared }: Awaited, name: string, sum: () => number): number {
+  let known = shared?.get(name);
+  if (known === undefined) shared?.set(name, (known = sum()));
+  return known ?? sum();
+}
 
 /** Growth by which this share of those that will have it has it. @param share 0–1, below 1 */
 export function growthFor(is: Awaited, share: number): number {

@@ -100,13 +100,17 @@ function between(row: Float64Array, from: number, y: number): number {
 /**
  * ln likelihood of a batch at every chance and pace of its own, up to a constant.
  * @param among weights of them: where there is next to none, nothing is worked out
+ * @param out where it is written
  * @returns −∞ there
  */
-export function ownLikelihood(evidence: CureEvidence, among?: Float64Array): Float64Array {
+export function ownLikelihood(
+  evidence: CureEvidence,
+  among: Float64Array | null = null,
+  out = new Float64Array(BATCH_CELLS),
+): Float64Array {
   const weight = weightOf(evidence);
   const paces = paceLikelihood(evidence, weight);
   const chances = chanceLikelihood(evidence, weight);
-  const out = new Float64Array(BATCH_CELLS);
   for (let p = 0, at = 0; p < BATCH_LOGITS.length; p++)
     for (let y = 0; y < BATCH_PACES.length; y++, at++)
       out[at] =

@@ -11,10 +11,12 @@ import {
   firstGrowth,
   growthFor,
   rememberedOf,
+  rootsAhead,
   type Awaited,
 } from './awaited';
 import { batchWithout, beliefOf, evidenceFor, paceIn, type Belief } from './belief';
 import { ownLikelihood } from './cure-evidence';
+import { BATCH_CELLS } from './cure-grid';
 import { timesOf, type Times } from './times';
 import { toldOf, type RootEvidence } from './told';
 
@@ -70,10 +72,13 @@ export function outlookOf(state: State, batch: Batch, warmerC = 0): Outlook | nu
   const looked = batch.tallies.at(-1) ?? cutOn;
   const basis = memoOnce(() => {
     const without = others();
-    const is = told === null ? without : laidIn(without, told);
+    const awaited =
+      told === null
+        ? awaitedRoots(without, times.roots, 0)
+        : rootsAhead(laidIn(without, told, scratch), times.roots, waitedFor(told));
     return {
-      pace: told === null ? belief.pace.factor : paceIn(without).factor,
-      roots: aheadOf('roots', waiting, line, cutOn, awaitedRoots(is, times.roots, waitedFor(told))),
+      pace: without === belief.batch ? belief.pace.factor : paceIn(without).factor,
+      roots: aheadOf('roots', waiting, line, cutOn, awaited),
     };
   });
   const pups = memoOnce(
@@ -146,20 +151,29 @@ function aheadOf(
 }
 
 /** Growth at the last look of those that wait. */
-function waitedFor(told: RootEvidence | null): number {
-  if (told === null || told.waits.length === 0) return 0;
-  const { waits } = told;
+function waitedFor({ waits }: RootEvidence): number {
+  if (waits.length === 0) return 0;
   if (waits.length === 1) return waits[0]!.growth;
   const count = waits.reduce((n, w) => n + w.count, 0);
   return waits.reduce((sum, w) => sum + w.growth * w.count, 0) / count;
 }
 
-/** The belief of this batch: that of its plant without it, and what it has shown itself. */
-function laidIn(others: Float64Array, told: RootEvidence): Float64Array {
-  let likely = ownLikelihood(told, others);
+/** For who reads the belief of a batch once and keeps nothing of it. */
+const scratch = new Float64Array(BATCH_CELLS);
+
+/**
+ * The belief of this batch: that of its plant without it, and what it has shown itself.
+ * @param likely where it is written
+ */
+function laidIn(
+  others: Float64Array,
+  told: RootEvidence,
+  likely = new Float64Array(BATCH_CELLS),
+): Float64Array {
+  ownLikelihood(told, others, likely);
   let most = mostOf(likely);
   // It went where nobody thought it could: then all of the grid is looked at.
-  if (most < -30) most = mostOf((likely = ownLikelihood(told)));
+  if (most < -30) most = mostOf(ownLikelihood(told, null, likely));
   let sum = 0;
   for (let i = 0; i < likely.length; i++) {
     const log = likely[i]! - most;
@@ -182,8 +196,8 @@ const OF_FEW = 1 / 2;
 const ONE_SURELY = 0.8;
 
 /** The first day on which a look that costs something is worth it. */
-export function worthLooking({ line }: Outlook, { awaited, pieces, to }: Ahead): Day {
-  return line.dayFor(growthWorthLooking(awaited, Math.max(pieces, 1))) ?? to;
+export function worthLooking({ line }: Outlook, ahead: Ahead): Day {
+  return line.dayFor(growthWorthLooking(ahead.awaited, Math.max(ahead.pieces, 1))) ?? ahead.to;
 }
 
 function growthWorthLooking(awaited: Awaited, pieces: number): number {

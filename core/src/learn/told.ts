@@ -50,7 +50,7 @@ const gathered = memoBy<State['batches'], ReadonlyMap<string, GenusEvidence>>(1)
 export function toldIn(state: State): ReadonlyMap<string, GenusEvidence> {
   return gathered(state.batches, '', () => {
     const world = worldIn(state);
-    const groups = grouped(state, (batch) => toldBy(state, batch, world));
+    const groups = grouped(state, world);
     const fresh = new Map([...groups].map(([key, all]) => [key, ofGenus(key, all)]));
     // The same object while the same was told: what hangs on it need not be worked out again.
     if (!(before && sameGroups(before, fresh))) before = fresh;
@@ -70,23 +70,36 @@ export function genusOf(state: State, taxon: string): string {
 }
 const genus = memo((taxon: Taxon): string => taxon.name.split(' ')[0]!);
 
-function grouped(
-  state: State,
-  tell: (batch: Batch) => RootEvidence | null,
-): ReadonlyMap<string, readonly RootEvidence[]> {
+/** What a batch teaches, and of what genus and way. */
+interface Lesson {
+  readonly told: RootEvidence;
+  readonly key: string;
+}
+const lessons = new WeakMap<
+  Batch,
+  { readonly world: object; readonly learnFrom: Day | undefined; readonly lesson: Lesson | null }
+>();
+
+function grouped(state: State, world: object): ReadonlyMap<string, readonly RootEvidence[]> {
+  const { learnFrom } = state.settings;
   const settled = settleAll(state.batches.values(), (batch) => {
     // Those never looked at lived or died unseen: they tell nothing.
-    if (batch.lastLook === null || !teaches(state, batch) || !figuresOf(state, batch)) return null;
-    const told = tell(batch);
-    return told && { batch, told };
+    if (batch.lastLook === null) return null;
+    const known = lessons.get(batch);
+    // What a batch taught is not asked for again while neither it nor anything around it changed.
+    if (known?.world === world && known.learnFrom === learnFrom) return known.lesson;
+    const teaching = teaches(state, batch) && figuresOf(state, batch) !== null;
+    const told = teaching ? toldBy(state, batch, world) : null;
+    const lesson = told && { told, key: `${genusOf(state, batch.taxon)}/${batch.method}` };
+    lessons.set(batch, { world, learnFrom, lesson });
+    return lesson;
   });
   const groups = new Map<string, RootEvidence[]>();
   for (const is of settled.results) {
     if (!is) continue;
-    const key = `${genusOf(state, is.batch.taxon)}/${is.batch.method}`;
-    const group = groups.get(key);
+    const group = groups.get(is.key);
     if (group) group.push(is.told);
-    else groups.set(key, [is.told]);
+    else groups.set(is.key, [is.told]);
   }
   return groups;
 }
@@ -138,13 +151,20 @@ function kept(sum: (correlation: number) => Float64Array): (correlation: number)
   };
 }
 
-const vectors = memoBy<RootEvidence, Float64Array>(1);
+const vectors = new WeakMap<
+  RootEvidence,
+  { readonly correlation: number; readonly vector: Float64Array }
+>();
 
 /** What one batch tells of its plant; kept of those that wait, for these are asked for again. */
-export const vectorOf = (told: RootEvidence, correlation: number): Float64Array =>
-  told.waits.length === 0
-    ? cureVector(told, correlation)
-    : vectors(told, String(correlation), () => cureVector(told, correlation));
+export function vectorOf(told: RootEvidence, correlation: number): Float64Array {
+  if (told.waits.length === 0) return cureVector(told, correlation);
+  const known = vectors.get(told);
+  if (known?.correlation === correlation) return known.vector;
+  const vector = cureVector(told, correlation);
+  vectors.set(told, { correlation, vector });
+  return vector;
+}
 
 /** What stands in the sums of a plant already, for one correlation. */
 interface Standing {
@@ -397,7 +417,7 @@ export function recallRoots(state: State, packed: PackedRoots): void {
     quick.set(batch, { world, told });
   }
   const sums = new Map(packed.sums.map((is) => [`${is[0]}/${is[1]}`, is]));
-  for (const [key, all] of grouped(state, (batch) => toldBy(state, batch, world))) {
+  for (const [key, all] of grouped(state, world)) {
     const own = [...byTaxon(all)].map(([taxon, told]) => {
       const is = sums.get(`${key}/${taxon}`);
       if (!is) return [taxon, new PlantSums(told, null)] as const;

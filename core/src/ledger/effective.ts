@@ -19,12 +19,12 @@ export interface Effective {
  * @param correlation of two cuttings of a tray, 0–1
  */
 export function effectiveOf(trays: readonly Tray[], correlation: number): Effective {
-  const of = trays.reduce((sum, t) => sum + t.of, 0);
   const size = sizeOf(
     trays.map((t) => t.of),
     correlation,
   );
-  const yes = of === 0 ? 0 : (size * trays.reduce((sum, t) => sum + t.yes, 0)) / of;
+  const of = total(trays.map((t) => t.of));
+  const yes = of === 0 ? 0 : (size * total(trays.map((t) => t.yes))) / of;
   return { yes, no: Math.max(0, size - yes) };
 }
 
@@ -47,8 +47,13 @@ export function surenessOf(trays: number): number {
 const sureness: number[] = [];
 
 /** The share of them with the range it lies in nineteen times in twenty; null of none. */
-export const shareOf = (trays: readonly Tray[], correlation: number): ShareInterval | null =>
-  wilsonOf(effectiveOf(trays, correlation));
+export function shareOf(trays: readonly Tray[], correlation: number): ShareInterval | null {
+  const range = wilsonOf(effectiveOf(trays, correlation));
+  const [of, yes] = [total(trays.map((t) => t.of)), total(trays.map((t) => t.yes))];
+  return range && { ...range, share: yes / of };
+}
+
+const total = (numbers: readonly number[]): number => numbers.reduce((a, b) => a + b, 0);
 
 /** In whole numbers, as an exact test wants them. */
 export const whole = ({ yes, no }: Effective): Effective => ({

@@ -2,14 +2,13 @@ import { spaceDrying, waterCaseOf } from '../bench';
 import {
   careOf,
   motherCareOf,
-  type Ask,
   type Do,
   type Leave,
   type LeaveKind,
   type Look,
   type MotherAsk,
 } from '../care';
-import type { Day } from '../days';
+import { dayNumber, type Day } from '../days';
 import { settleAll, type Broken } from '../faults';
 import type { Batch, State } from '../journal';
 import { judge, type WaterVerdict } from '../water';
@@ -46,12 +45,21 @@ export function roundOn(state: State, today: Day, verdicts: Verdicts = new Map()
   const { results, broken } = settleAll(state.batches.values(), (b) =>
     careOf(state, b, today, verdicts.get(b.id)),
   );
-  const asks = results.flatMap((c) => c.asks);
+  const leave: Leave[] = [];
+  const look: Look[] = [];
+  const todo: Do[] = [];
+  for (const care of results) {
+    const one = hardest(care.leave);
+    if (one) leave.push(one);
+    for (const ask of care.asks)
+      if (ask.band === 'look') look.push(ask);
+      else todo.push(ask);
+  }
   const mothers = settleAll(state.mothers.values(), (m) => motherCareOf(state, m, today).asks);
   return {
-    leave: results.flatMap((c) => hardest(c.leave)).sort(byRank),
-    look: asks.filter((a): a is Look => a.band === 'look').sort(latestFirst),
-    do: asks.filter((a): a is Do => a.band === 'do'),
+    leave: inOrder(leave, (l) => RANK[l.kind] * FURTHEST + dayNumber(l.until)),
+    look: inOrder(look, (l) => -l.late),
+    do: todo,
     mothers: mothers.results.flat(),
     notices: noticesOn(state, today),
     broken,
@@ -74,12 +82,25 @@ const RANK: Readonly<Record<LeaveKind, number>> = {
 };
 
 /** What is said of a whole bench: plans and plants that have grown on are no news there. */
-function hardest(leave: readonly Leave[]): readonly Leave[] {
-  const told = leave.filter((l) => l.kind !== 'planned' && l.kind !== 'grown');
-  return told.length === 0 ? [] : [told.reduce((a, b) => (RANK[b.kind] < RANK[a.kind] ? b : a))];
+function hardest(leave: readonly Leave[]): Leave | null {
+  let one: Leave | null = null;
+  for (const is of leave)
+    if (is.kind !== 'planned' && is.kind !== 'grown' && (!one || RANK[is.kind] < RANK[one.kind]))
+      one = is;
+  return one;
 }
 
-const byRank = (a: Leave, b: Leave): number =>
-  RANK[a.kind] - RANK[b.kind] || (a.until < b.until ? -1 : a.until > b.until ? 1 : 0);
+/** More days than any day has since 1970. */
+const FURTHEST = 1e6;
 
-const latestFirst = (a: Ask, b: Ask): number => b.late - a.late;
+/** By a number, least first, as they came where it is the same: there are few numbers and many things. */
+function inOrder<T>(things: readonly T[], by: (thing: T) => number): readonly T[] {
+  const groups = new Map<number, T[]>();
+  for (const thing of things) {
+    const number = by(thing);
+    const group = groups.get(number);
+    if (group) group.push(thing);
+    else groups.set(number, [thing]);
+  }
+  return [...groups.keys()].sort((a, b) => a - b).flatMap((number) => groups.get(number)!);
+}
