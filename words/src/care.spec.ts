@@ -1,7 +1,8 @@
 import { careOf, slipOf, type Ask, type Leave, type Reason } from '@hypogeon/core/care';
 import { calendarOf } from '@hypogeon/core/formats';
 import type { Day } from '@hypogeon/core/days';
-import { COURSES, METHOD, METHODS } from '@hypogeon/core/botany';
+import { METHOD, METHODS } from '@hypogeon/core/botany';
+import { COURSES } from '@hypogeon/core/course';
 import { USUAL_CONTAINERS } from '@hypogeon/core/media';
 import { demoJournal } from '@hypogeon/core/demo';
 import { fold } from '@hypogeon/core/journal';

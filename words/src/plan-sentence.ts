@@ -1,4 +1,4 @@
-import type { CourseId } from '@hypogeon/core/botany';
+import type { CourseId } from '@hypogeon/core/course';
 import type { Step } from '@hypogeon/core/care';
 import { nearDay } from './days';
 import type { Speech } from './speech';

@@ -1,4 +1,5 @@
-import { METHOD, type CourseId } from '@hypogeon/core/botany';
+import { METHOD } from '@hypogeon/core/botany';
+import type { CourseId } from '@hypogeon/core/course';
 import type { Step } from '@hypogeon/core/care';
 import type { Batch } from '@hypogeon/core/journal';
 import { AID, WOUND_SCHOOL } from '@hypogeon/core/wound';

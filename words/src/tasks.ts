@@ -1,4 +1,5 @@
-import type { CourseId, LightPlace } from '@hypogeon/core/botany';
+import type { LightPlace } from '@hypogeon/core/botany';
+import type { CourseId } from '@hypogeon/core/course';
 import type { LeaveKind, Link, StepId } from '@hypogeon/core/care';
 import type { MotherTending, Sign, TaskId } from '@hypogeon/core/journal';
 import type { LookAnswer } from '@hypogeon/core/round';

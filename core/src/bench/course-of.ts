@@ -1,4 +1,5 @@
-import { coursesFor, usualCourse, type CourseId } from '../botany';
+import { coursesFor, METHOD, usualCourse } from '../botany';
+import { COURSE, type Course, type CourseId } from '../course';
 import { isRooted, type Batch, type State } from '../journal';
 import type { UnrootedWaterId } from '../water';
 import { plantOf } from './plant';
@@ -23,26 +24,28 @@ export function coursesOf(state: State, batch: Batch): readonly CourseId[] {
 
 /** It is meant for a jar, or stands in one: until it was moved into medium. */
 export const forJar = (state: State, batch: Batch): boolean =>
-  !batch.rootedInWater && courseOf(state, batch) === 'water';
+  !batch.rootedInWater && rowOf(state, batch).medium === 'water';
 
 /** It stands in water now. */
 export const inJar = (state: State, batch: Batch): boolean =>
   batch.stuck !== null && forJar(state, batch);
 
-/** Courses whose pieces lie on the surface. */
-const LAID: ReadonlySet<CourseId> = new Set(['bare', 'laid', 'propped', 'notch']);
+/** What tells its course from others. */
+export const rowOf = (state: State, batch: Batch): Course => COURSE[courseOf(state, batch)];
 
-/** Laid on the surface, so that a mist is its drink. */
+/** It lies on the surface, or is a crumb that is sprayed: a mist is its drink. */
 export function isLaid(state: State, batch: Batch): boolean {
-  const course = courseOf(state, batch);
-  return LAID.has(course) || (course === 'rooted' && batch.method === 'plantlet');
+  const { misted, singly } = rowOf(state, batch);
+  return misted || (singly && isCrumb(batch));
 }
+
+/** Too small to be soaked or to stand in a pot of its own at first. */
+export const isCrumb = ({ method }: Batch): boolean => METHOD[method].crumb === true;
 
 /** Roots of its own from the start: told, or by what it is. */
 export function hadRoots(state: State, batch: Batch): boolean {
   if (batch.ownRoots !== undefined) return batch.ownRoots !== 'none';
-  const course = courseOf(state, batch);
-  return course === 'rooted' || course === 'division' || course === 'culture';
+  return rowOf(state, batch).ownRoots;
 }
 
 /** Roots were seen on a piece that still stands, or it came with them. */
@@ -52,10 +55,11 @@ export const hasRoots = (state: State, batch: Batch): boolean =>
 /** What it is given once set, until there are roots: the grower's choice, else what suits it. */
 export function unrootedWaterOf(state: State, batch: Batch): UnrootedWaterId {
   if (batch.unrootedWater !== undefined) return batch.unrootedWater;
-  if (isLaid(state, batch)) return courseOf(state, batch) === 'propped' ? 'damp' : 'mist';
-  const course = courseOf(state, batch);
-  if (course === 'petiole' || batch.method === 'trailing' || course === 'seed') return 'damp';
-  if (course === 'root-cutting') return 'sip';
+  const { unrootedWater } = rowOf(state, batch);
+  if (unrootedWater !== null) return unrootedWater;
+  if (isLaid(state, batch)) return 'mist';
+  // Trails lie flat with their nodes in the surface: it is kept damp.
+  if (batch.method === 'trailing') return 'damp';
   const tissue = woundOf(state, batch)?.tissue;
   return tissue === 'semi-woody stem' || tissue === 'cactus body' ? 'dry' : 'sip';
 }

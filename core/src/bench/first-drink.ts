@@ -1,9 +1,8 @@
-import type { CourseId } from '../botany';
 import { addDays, type Day } from '../days';
 import { isRooted, type Batch, type State } from '../journal';
 import { FIRST_WATER } from '../water';
 import type { WoundClock } from '../wound';
-import { courseOf, hadRoots } from './course-of';
+import { hadRoots, rowOf } from './course-of';
 
 /** When the first water comes, and what decides it. */
 export type FirstDrink =
@@ -14,10 +13,6 @@ export type FirstDrink =
     }
   /** It waits for roots, or the wound does not close. */
   | { readonly on: null; readonly by: 'roots' | 'stopped' };
-
-/** Laid pieces are left dry so long, whatever the wound. Common practice, no source. */
-const LAID_DRY_DAYS = 3;
-const LAID_COURSES: ReadonlySet<CourseId> = new Set(['laid', 'propped', 'notch', 'bare']);
 
 /** Roots were counted on so many standing pieces; the first of them was seen by that day. */
 export function rootsSince(batch: Batch): Day | null {
@@ -56,9 +51,8 @@ export function firstDrink(
   const gate = gateClock(batch, clock)?.gate;
   if (gate?.state === 'stopped') return { on: null, by: 'stopped' };
   const { afterDays } = FIRST_WATER[choice];
-  const course = courseOf(state, batch);
-  const laid = LAID_COURSES.has(course) && roots === null;
-  const days = Math.max(afterDays ?? 0, laid && choice === 'with-gate' ? LAID_DRY_DAYS : 0);
+  const { dryDays } = rowOf(state, batch);
+  const days = Math.max(afterDays ?? 0, roots === null && choice === 'with-gate' ? dryDays : 0);
   const wanted = addDays(setOn, days);
   if (gate && gate.opens > wanted && gate.opens >= from) return { on: gate.opens, by: 'gate' };
   return { on: wanted, by: days > 0 ? 'choice' : gate ? 'gate' : 'settling' };

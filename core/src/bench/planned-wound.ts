@@ -1,5 +1,6 @@
 import { placesIn } from './empty-place';
-import { methodOf, type CourseId, type MethodId } from '../botany';
+import { methodOf, type MethodId } from '../botany';
+import { COURSE, type CourseId } from '../course';
 import type { Day } from '../days';
 import type { State } from '../journal';
 import {
@@ -38,7 +39,7 @@ export function plannedClock(state: State, plan: PlannedWound): WoundClock | nul
   const plant = plantOf(state, plan.taxon);
   const wound = plant && methodOf(plant.taxon, plan.method)?.wound;
   if (!wound) return null;
-  const bare = plan.course === 'bare' || plan.course === 'water';
+  const bare = plan.course !== undefined && COURSE[plan.course].setWhen !== 'dried';
   return woundClock({
     cutOn: plan.cutOn,
     widthMm: hydraulicWidth(plan.widthMm, plan.thicknessMm),

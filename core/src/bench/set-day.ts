@@ -1,20 +1,18 @@
-import type { CourseId } from '../botany';
 import type { Day } from '../days';
 import type { Batch, State } from '../journal';
 import type { WoundClock } from '../wound';
 import { clockOf } from './clock-of';
 import { rootsSince } from './first-drink';
-import { courseOf, forJar } from './course-of';
+import { forJar, rowOf } from './course-of';
 
 /** When it is to be set: into the jar once the wound is closed, bare courses once there are roots. */
 export function dueToSet(
   state: State,
   batch: Batch,
-  course: CourseId = courseOf(state, batch),
   clock: WoundClock | null = clockOf(state, batch),
 ): Day | null {
   if (forJar(state, batch))
     return clock === null ? batch.cutOn : clock.gate.state === 'dated' ? clock.gate.opens : null;
-  if (course === 'bare') return rootsSince(batch);
+  if (rowOf(state, batch).setWhen === 'rooted') return rootsSince(batch);
   return clock === null ? batch.cutOn : clock.stickOn;
 }

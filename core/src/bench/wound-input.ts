@@ -1,4 +1,5 @@
 import type { TaxonMethod } from '../botany';
+import { COURSE } from '../course';
 import { spaceOn, type Batch, type State } from '../journal';
 import { hydraulicWidth, WOUND_SCHOOL, type Tissue, type WoundClockInput } from '../wound';
 import { airOf } from './air-of';
@@ -50,7 +51,7 @@ export function woundInput(state: State, batch: Batch): WoundClockInput | null {
   if (!wound && !again) return null;
   const from = again?.day ?? batch.cutOn;
   // On the rack for as long as it takes, in courses that wait there for roots or for the jar.
-  const bare = batch.course === 'bare' || batch.course === 'water';
+  const bare = batch.course !== undefined && COURSE[batch.course].setWhen !== 'dried';
   return {
     ...(again ? reopened(wound, again) : faceOf(wound!)),
     cutOn: from,

@@ -1,139 +1,60 @@
+import type { CourseId } from '../course';
 import type { MethodId } from './method';
 import type { Taxon, TaxonMethod } from './taxon';
 
-/** The courses a piece may go through, from its cut to its pot. */
-export const COURSES = [
-  /** Dried in the air, then set; days of its own, or none at all, are the grower's. */
-  'dried',
-  /** Bare and light, without medium or water, until roots show. */
-  'bare',
-  /** On the surface of the medium, misted once it may be. */
-  'laid',
-  /** A leaf with root points leaned on a stick, under a thin layer that holds moisture. */
-  'propped',
-  /** The stalk of a leaf in a small trench. */
-  'petiole',
-  /** A plucked or torn leaf that makes plantlets along its margin. */
-  'notch',
-  /** Rooted in water, then moved into medium. */
-  'water',
-  /** With roots of its own and nothing cut: no gate. */
-  'rooted',
-  /** A rhizome or tuber was cut. */
-  'division',
-  'root-cutting',
-  'seed',
-  /** From a laboratory flask. */
-  'culture',
-] as const;
-export type CourseId = (typeof COURSES)[number];
-
-/** Genera whose leaves root by their stalk. Common practice, no source. */
-const BY_STALK: ReadonlySet<string> = new Set([
-  'Kalanchoe',
-  'Zamioculcas',
-  'Peperomia',
-  'Hoya',
-  'Streptocarpus',
-  'Haberlea',
-  'Ramonda',
-  'Primulina',
-]);
-
-/** Kinds that make plantlets on a plucked or torn leaf. Common practice, no source. */
-const NOTCHED: ReadonlySet<string> = new Set([
-  'Kalanchoe daigremontiana',
-  'Kalanchoe delagoensis',
-  'Kalanchoe pinnata',
-]);
-
-/** Genera of which pieces are commonly rooted in water. Common practice, no source. */
-const IN_WATER: ReadonlySet<string> = new Set([
-  'Dracaena',
-  'Zamioculcas',
-  'Crassula',
-  'Echeveria',
-  'Kalanchoe',
-  'Peperomia',
-  'Hoya',
-  'Ceropegia',
-  'Curio',
-  'Portulacaria',
-  'Sedum',
-  'Graptopetalum',
-  'Graptosedum',
-  'Graptoveria',
-  'Aeonium',
-  'Schlumbergera',
-  'Rhipsalis',
-  'Aloe',
-  'Haworthia',
-  'Haworthiopsis',
-  'Epiphyllum',
-  'Hatiora',
-  'Phedimus',
-  'Crassothonna',
-]);
-
-/** Ways whose piece may stand in a jar: a stem, a stalk, a section; never a bare ball, pad or root. */
-const JAR_WAYS: ReadonlySet<MethodId> = new Set([
-  'leaf',
-  'leaf-section',
-  'crown',
-  'segment',
-  'trailing',
-  'branch',
-  'offset',
-]);
-
-const genusOf = ({ name }: Pick<Taxon, 'name'>): string => name.split(' ')[0]!;
-
-/**
- * The course a piece goes through if nobody chooses, by way, plant and what was cut.
- * @param taxon null where the plant is not known
- */
-export function usualCourse(
-  taxon: Pick<Taxon, 'name'> | null,
-  method: MethodId,
-  wound: TaxonMethod['wound'],
-): CourseId {
-  switch (method) {
-    case 'leaf':
-      if (wound?.tissue === 'strap leaf') return 'dried';
-      if (taxon && NOTCHED.has(taxon.name)) return 'notch';
-      return taxon && BY_STALK.has(genusOf(taxon)) ? 'petiole' : 'laid';
-    case 'plantlet':
-    case 'bulbil':
-    case 'rooted-offset':
-      return wound ? 'division' : 'rooted';
-    case 'division':
-      if (!wound) return 'rooted';
-      return wound.tissue === 'rhizome' || wound.tissue === 'tuber' ? 'division' : 'dried';
-    case 'root-cutting':
-    case 'seed':
-    case 'culture':
-      return method;
-    default:
-      return 'dried';
-  }
+/** The courses that pieces of one way take, the usual one first. */
+interface WayCourses {
+  readonly courses: readonly CourseId[];
+  /** Where nothing was cut. */
+  readonly parted?: CourseId;
+  /** Where a knife went through rhizome or tuber. */
+  readonly through?: readonly CourseId[];
+  /** Its piece may stand in a jar: a stem, a stalk, a section; never a bare ball, pad or root. */
+  readonly jar?: true;
 }
 
-/** All courses a piece may take, the usual one first. */
+const CUT_DIVISION: readonly CourseId[] = ['division', 'rooted'];
+
+/** By way, where the plant says nothing else. Common practice, no source. */
+const WAY_COURSES: Readonly<Record<MethodId, WayCourses>> = {
+  leaf: { courses: ['laid', 'bare', 'propped', 'petiole'], jar: true },
+  'leaf-section': { courses: ['dried'], jar: true },
+  crown: { courses: ['dried', 'bare'], jar: true },
+  segment: { courses: ['dried'], jar: true },
+  trailing: { courses: ['dried'], jar: true },
+  branch: { courses: ['dried'], jar: true },
+  pad: { courses: ['dried', 'bare'] },
+  column: { courses: ['dried'] },
+  offset: { courses: ['dried', 'bare'], jar: true },
+  'rooted-offset': { courses: CUT_DIVISION, parted: 'rooted' },
+  division: { courses: ['dried'], parted: 'rooted', through: CUT_DIVISION },
+  plantlet: { courses: CUT_DIVISION, parted: 'rooted' },
+  'root-cutting': { courses: ['root-cutting'] },
+  bulbil: { courses: CUT_DIVISION, parted: 'rooted' },
+  'flower-stalk': { courses: ['dried'] },
+  seed: { courses: ['seed'] },
+  culture: { courses: ['culture'] },
+};
+
+/** What of a plant its courses hang on. */
+type Grown = Pick<Taxon, 'inWater' | 'methods'>;
+
+/**
+ * All courses a piece may take, the usual one first: by way, plant and what was cut.
+ * @param taxon null where the plant is not known: then a jar is not ruled out
+ */
 export function coursesFor(
-  taxon: Pick<Taxon, 'name'> | null,
+  taxon: Grown | null,
   method: MethodId,
   wound: TaxonMethod['wound'],
 ): readonly CourseId[] {
-  const usual = usualCourse(taxon, method, wound);
-  const others: CourseId[] = [];
-  if (method === 'leaf' && wound?.tissue !== 'strap leaf') {
-    others.push('laid', 'bare', 'propped', 'petiole');
-    if (taxon && genusOf(taxon) === 'Kalanchoe') others.push('notch');
-  }
-  if (usual === 'dried' && (method === 'offset' || method === 'crown' || method === 'pad'))
-    others.push('bare');
-  if (JAR_WAYS.has(method) && (taxon === null || IN_WATER.has(genusOf(taxon))))
-    others.push('water');
-  if (usual === 'division') others.push('rooted');
-  return [usual, ...others.filter((c) => c !== usual)];
+  const way = WAY_COURSES[method];
+  if (wound === null && way.parted) return [way.parted];
+  if (way.through && (wound?.tissue === 'rhizome' || wound?.tissue === 'tuber')) return way.through;
+  const courses = taxon?.methods.find((m) => m.method === method)?.courses ?? way.courses;
+  return way.jar && (taxon === null || taxon.inWater) ? [...courses, 'water'] : courses;
 }
+
+/** The course a piece goes through if nobody chooses. */
+export const usualCourse = (...piece: Parameters<typeof coursesFor>): CourseId =>
+  coursesFor(...piece)[0]!;

@@ -55,6 +55,8 @@ export interface Method {
   readonly polarity: 'base down' | 'laid' | 'as it stood';
   /** The least that takes; a plant may ask for more. Common practice, no source. */
   readonly least: Least;
+  /** So small that it is sprayed and not soaked, and not potted singly at once. */
+  readonly crumb?: true;
 }
 
 /** What a piece must have at least. */
@@ -187,6 +189,7 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     rule: 'Take those with two or three roots; set on the surface and mist.',
     polarity: 'as it stood',
     least: {},
+    crumb: true,
   },
   'root-cutting': {
     id: 'root-cutting',

@@ -1,5 +1,6 @@
 import '../zod-setup';
 import * as z from 'zod';
+import { COURSES } from '../course';
 import { TISSUES } from '../wound';
 import { evidenceSchema } from './evidence';
 import { METHODS, PIECES } from './method';
@@ -11,6 +12,8 @@ export const windowSchema = z
 
 export const taxonMethodSchema = z.object({
   method: z.enum(METHODS),
+  /** The courses it takes with this plant, the usual one first, where they differ from those of the way; no jar. */
+  courses: z.array(z.enum(COURSES)).min(1).readonly().optional(),
   worth: z.enum(['good', 'poor']),
   why: z.string().optional(),
   /** The shape of its mark, where it differs from the method's usual one. */
@@ -66,6 +69,8 @@ export const taxonSchema = z.object({
     toC: z.number(),
     evidence: evidenceSchema,
   }),
+  /** Its pieces are commonly rooted in water, too. */
+  inWater: z.boolean().default(false),
   methods: z.array(taxonMethodSchema).min(1).readonly(),
   /** Methods growers try that do not work, and why. */
   not: z

@@ -1,4 +1,4 @@
-import type { CourseId } from '../botany';
+import type { CourseId } from '../course';
 import type { Day } from '../days';
 import type { Batch, TaskId } from '../journal';
 import type { Drink } from '../water';

@@ -22,7 +22,8 @@ import {
   type Drying,
   type FirstDrink,
 } from '../bench';
-import type { CourseId, Taxon, TaxonMethod } from '../botany';
+import type { Taxon, TaxonMethod } from '../botany';
+import { COURSE, type Course, type CourseId } from '../course';
 import { daysBetween, type Day } from '../days';
 import { isRooted, type Batch, type Cutting, type State } from '../journal';
 import { correlationOf, evidenceFor, outlookOf, toldIn, type Ahead, type Outlook } from '../learn';
@@ -39,6 +40,8 @@ export interface Span {
 /** What is known of a batch whatever the day: worked out once, and again only when something it hangs on changes. */
 export interface Facts {
   readonly course: CourseId;
+  /** What tells its course from others. */
+  readonly row: Course;
   readonly figures: TaxonMethod | null;
   readonly taxon: Taxon | null;
   readonly clock: WoundClock | null;
@@ -109,7 +112,7 @@ function workOut(state: State, batch: Batch, figures: TaxonMethod | null): Facts
   const clock = clockOf(state, batch);
   const gate = gateClock(batch, clock);
   const jar = forJar(state, batch);
-  const setOn = batch.stuck ?? dueToSet(state, batch, course, clock);
+  const setOn = batch.stuck ?? dueToSet(state, batch, clock);
   const standing = batch.cuttings.filter((c) => !c.left && !isGone(c));
   const rooted = standing.filter(isRooted).length;
   const set = setCount(batch, standing.length);
@@ -118,6 +121,7 @@ function workOut(state: State, batch: Batch, figures: TaxonMethod | null): Facts
   const rootedDays = seenDays(standing, 'rooted');
   return {
     course,
+    row: COURSE[course],
     figures,
     taxon: plantOf(state, batch.taxon)?.taxon ?? null,
     clock,

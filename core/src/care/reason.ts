@@ -1,4 +1,5 @@
-import type { CourseId, LightPlace } from '../botany';
+import type { LightPlace } from '../botany';
+import type { CourseId } from '../course';
 import type { Day } from '../days';
 import type { TaskId } from '../journal';
 import type { FirstWaterId, UnrootedWaterId, VerdictReason, WaterSchoolId } from '../water';

@@ -1,4 +1,4 @@
-import { POTTED_REST, seasonOn } from '../bench';
+import { isCrumb, POTTED_REST, seasonOn } from '../bench';
 import { lightNeedOf, lightSteps, type LightStep, type Taxon } from '../botany';
 import { addDays, daysBetween, type Day } from '../days';
 import { spaceOn, type Batch, type State } from '../journal';
@@ -123,8 +123,8 @@ function feed(ask: Asker, state: State, batch: Batch, facts: Facts, day: Day, fr
   });
 }
 
-function leafOff(ask: Asker, batch: Batch, day: Day, { puppedDays, figures, course }: Facts): void {
-  const whole = batch.method === 'leaf' && course !== 'notch' && figures !== null;
+function leafOff(ask: Asker, batch: Batch, day: Day, { puppedDays, figures, row }: Facts): void {
+  const whole = batch.method === 'leaf' && row.leafFeeds && figures !== null;
   if (!whole || batch.here.pupped === 0 || lastTended(batch, ['leaf-off']) !== null) return;
   const pupped = puppedDays[0];
   if (pupped === undefined) return;
@@ -168,10 +168,10 @@ export function potOn(ask: Asker, batch: Batch, facts: Facts, day: Day): void {
   });
 }
 
-export function singly(batch: Batch, { course }: Facts): boolean {
+export function singly(batch: Batch, { row }: Facts): boolean {
   const { containers, count } = batch;
-  if (containers !== undefined && containers >= count && course !== 'laid') return true;
-  return (course === 'rooted' || course === 'division') && batch.method !== 'plantlet';
+  if (containers !== undefined && containers >= count && !row.shares) return true;
+  return row.singly && !isCrumb(batch);
 }
 
 /** What was seen says more than four weeks do: roots by the ruler, or a mother leaf that is gone. */

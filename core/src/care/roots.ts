@@ -1,4 +1,3 @@
-import type { CourseId } from '../botany';
 import { addDays, daysBetween, type Day } from '../days';
 import type { Batch } from '../journal';
 import { beginsToShow, chanceBy, longFrom, worthLooking, type Ahead, type Outlook } from '../learn';
@@ -25,7 +24,7 @@ export function nextLook(batch: Batch, facts: Facts): NextLook | null {
   if (pottedOn !== null || outlook === null) return null;
   const ahead = waiting > 0 ? outlook.roots : rooted > 0 ? outlook.pups : null;
   if (ahead === null) return null;
-  const shows = SHOWS.has(facts.course) || facts.inJar || ahead.for === 'pups';
+  const shows = showsItself(facts) || ahead.for === 'pups';
   const first = shows
     ? beginsToShow(outlook, ahead)
     : afterSetting(batch, worthLooking(outlook, ahead));
@@ -40,19 +39,6 @@ export function nextLook(batch: Batch, facts: Facts): NextLook | null {
 const afterSetting = ({ stuck }: Batch, day: Day): Day =>
   stuck === null ? day : later(day, addDays(stuck, FREE_LOOK_DAYS));
 
-/** Courses whose roots show where they lie, or whose new growth tells of them, without a touch. */
-const SHOWS: ReadonlySet<CourseId> = new Set([
-  'bare',
-  'laid',
-  'propped',
-  'notch',
-  'rooted',
-  'division',
-  'root-cutting',
-  'culture',
-  'seed',
-]);
-
 /** The first day on which it may be looked at again: a tug sets roots back, and takes time to make good. */
 function again({ line }: Outlook, last: Day, shows: boolean): Day {
   const soonest = addDays(last, FREE_LOOK_DAYS);
@@ -64,9 +50,9 @@ function again({ line }: Outlook, last: Day, shows: boolean): Day {
 
 /** Looks for roots and pups, wherever the piece lies: bare, in the jar, in the medium. */
 export function looking(ask: Asker, batch: Batch, facts: Facts, day: Day): void {
-  const { course, inJar, unset, living } = facts;
+  const { row, unset, living } = facts;
   // What should be set first is set first; what lies bare for it is looked at where it lies.
-  if (unset >= living && course !== 'bare' && facts.rootsSince === null) return;
+  if (unset >= living && row.setWhen !== 'rooted' && facts.rootsSince === null) return;
   const due = nextLook(batch, facts);
   if (due === null) return;
   if (due.day > day) {
@@ -87,10 +73,10 @@ export function looking(ask: Asker, batch: Batch, facts: Facts, day: Day): void 
     count: due.for === 'roots' ? batch.here.waiting : batch.here.rooted,
     since: due.day,
     reason: overdue
-      ? course === 'bare'
+      ? row.lies === 'bare'
         ? { why: 'bare-long' }
         : { why: 'long-without-roots', days: age }
-      : lookReason(batch, facts, due.for, inJar),
+      : lookReason(batch, facts, due.for),
     sure: {
       by: 'window',
       chance: chanceBy(due.ahead.awaited, facts.outlook!.line.at(day)).mean,
@@ -98,27 +84,24 @@ export function looking(ask: Asker, batch: Batch, facts: Facts, day: Day): void 
   });
 }
 
-function lookReason(
-  batch: Batch,
-  { course }: Facts,
-  awaits: 'roots' | 'pups',
-  jar: boolean,
-): Reason {
+/** Roots show where it lies, or its new growth tells of them, without a touch. */
+const showsItself = ({ row, inJar }: Facts): boolean =>
+  row.look === 'through the glass' ? inJar : row.look !== 'by a tug';
+
+function lookReason(batch: Batch, { row, inJar }: Facts, awaits: 'roots' | 'pups'): Reason {
   const { rooted, pupped } = batch.here;
   if (awaits === 'pups') return { why: 'pups', rooted: rooted + pupped, pupped };
-  if (jar) return { why: 'glass' };
-  switch (course) {
-    case 'bare':
+  if (inJar) return { why: 'glass' };
+  switch (row.shows) {
+    case 'root points':
       return { why: 'bare-roots', held: rooted + pupped, of: batch.count };
-    case 'rooted':
-    case 'division':
-    case 'culture':
+    case 'new growth':
       return { why: 'taken-hold' };
-    case 'root-cutting':
+    case 'shoots':
       return { why: 'shoots' };
-    case 'seed':
+    case 'seedlings':
       return { why: 'seedlings' };
-    default:
+    case 'roots':
       return {
         why: 'tug',
         held: batch.tallies.length > 0 ? rooted + pupped : null,

@@ -8,7 +8,7 @@ import { TOUCH_CHANCE } from './rhythm';
 
 /** The wound: it dries, is touched, and its piece is set into medium or jar. */
 export function setting(ask: Asker, batch: Batch, facts: Facts, day: Day): void {
-  const { clock, setOn, unset, unsetRooted, course, gate } = facts;
+  const { clock, setOn, unset, unsetRooted, row, gate } = facts;
   if (gate?.gate.state === 'stopped' && facts.drinks.length === 0) {
     ask.look('stopped', {
       since: batch.cutOn,
@@ -22,14 +22,14 @@ export function setting(ask: Asker, batch: Batch, facts: Facts, day: Day): void 
   // A count of roots is an event wherever the piece lies; of bare ones only those with roots are set.
   if (unsetRooted > 0) {
     ask.do('stick', {
-      count: course === 'bare' ? unsetRooted : unset,
+      count: row.setWhen === 'rooted' ? unsetRooted : unset,
       since: facts.rootsSince ?? day,
       reason: { why: 'roots-on-rack' },
       sure: { by: 'count' },
     });
     return;
   }
-  if (course === 'bare') return;
+  if (row.setWhen === 'rooted') return;
   if (setOn === null) return;
   if (day >= setOn)
     ask.do('stick', {

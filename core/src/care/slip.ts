@@ -1,4 +1,5 @@
-import { lightNeedOf, lightSteps, METHOD, type CourseId, type LightPlace } from '../botany';
+import { lightNeedOf, lightSteps, METHOD, type LightPlace } from '../botany';
+import type { CourseId } from '../course';
 import { batchCode, plantOf } from '../bench';
 import { addDays, type Day } from '../days';
 import type { Batch, State } from '../journal';

@@ -54,7 +54,7 @@ export function stepsOf(
     else steps.push({ id, is: 'open' });
   };
 
-  const { clock, gate, course, forJar } = facts;
+  const { clock, gate, row, forJar } = facts;
   const dated = clock?.gate.state === 'dated' ? clock.gate : null;
   const roots = seen(batch, 'rooted');
   const pups = seen(batch, 'pupped');
@@ -102,7 +102,7 @@ export function stepsOf(
     const set = jar ? (batch.settings[0]?.day ?? null) : batch.stuck;
     add('stick', {
       done: on(set),
-      ahead: on(facts.setOn) ?? (course === 'bare' ? rootsAhead : null),
+      ahead: on(facts.setOn) ?? (row.setWhen === 'rooted' ? rootsAhead : null),
     });
   };
   const addWater = (): void => {
@@ -112,13 +112,13 @@ export function stepsOf(
       done: on(first?.day ?? null) ?? wet,
       ahead: facts.first
         ? (on(facts.first.on) ?? rootsAhead)
-        : course === 'bare' || jar
+        : row.setWhen === 'rooted' || jar
           ? rootsAhead
           : null,
       asked: ['first-water', 'pot-water'],
     });
   };
-  if (course === 'bare') {
+  if (row.setWhen === 'rooted') {
     addGate();
     addRoots();
     addStick();

@@ -1,6 +1,7 @@
 import '../zod-setup';
 import * as z from 'zod';
-import { COURSES, METHODS } from '../botany';
+import { METHODS } from '../botany';
+import { COURSES } from '../course';
 import { TISSUES } from '../wound';
 import { AIDS } from '../wound';
 import { FIRST_WATERS } from '../water';

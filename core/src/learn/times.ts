@@ -1,5 +1,6 @@
 import { courseOf } from '../bench';
-import { slowed, timeWithin, type CourseId, type TaxonMethod, type WeibullTime } from '../botany';
+import { slowed, timeWithin, type TaxonMethod, type WeibullTime } from '../botany';
+import { COURSE, type CourseId } from '../course';
 import type { Batch, State } from '../journal';
 
 /** When roots come, and pups, in growth since the cut; of those that get them. */
@@ -8,13 +9,11 @@ export interface Times {
   readonly pups: WeibullTime | null;
 }
 
-/** Roots show sooner in water than in a mix. Working assumption; 0.6–1. */
-const WATER_PACE = 0.8;
-
 export function timesBy({ roots, pups }: TaxonMethod, course: CourseId): Times {
+  const { pace } = COURSE[course];
   const inMix = timeWithin(roots);
   return {
-    roots: course === 'water' ? slowed(inMix, WATER_PACE) : inMix,
+    roots: pace === 1 ? inMix : slowed(inMix, pace),
     pups: pups && timeWithin(pups),
   };
 }

@@ -1,15 +1,16 @@
 import {
   airOf,
   containerOf,
-  courseOf,
   figuresOf,
   mixOf,
   plantOf,
+  rowOf,
   wateredEarly,
   waterSchoolOf,
 } from '../bench';
 import { rotBeside } from '../care';
-import { METHOD, type CourseId } from '../botany';
+import { METHOD } from '../botany';
+import type { Course } from '../course';
 import { daysBetween } from '../days';
 import type { Batch, State } from '../journal';
 import { FIRST_WATER, WATER_SCHOOL } from '../water';
@@ -85,7 +86,7 @@ export function groupOf(state: State, batch: Batch, by: Grouping): string | null
     case 'first water':
       return FIRST_WATER[batch.firstWater ?? 'with-gate'].name;
     case 'medium or water':
-      return mediumGroup(courseOf(state, batch));
+      return MEDIUM_GROUP[rowOf(state, batch).medium];
     case 'days to dry':
       return dryGroup(batch);
     case 'watering':
@@ -114,10 +115,11 @@ export function groupOf(state: State, batch: Batch, by: Grouping): string | null
 }
 
 /** What its roots grew in. */
-function mediumGroup(course: CourseId): string {
-  if (course === 'water') return 'In water';
-  return course === 'bare' ? 'Bare until roots' : 'In medium';
-}
+const MEDIUM_GROUP: Readonly<Record<Course['medium'], string>> = {
+  water: 'In water',
+  air: 'Bare until roots',
+  mix: 'In medium',
+};
 
 export const DRY_DAYS = [
   'Set the same day',

@@ -1,5 +1,5 @@
 import { assertCount } from '../assert';
-import type { CourseId } from '../botany';
+import type { CourseId } from '../course';
 import type { BatchFields, OwnRoots } from '../journal';
 
 /** A part of a clump as it lies on the table, out of its pot. Lengths mm. */

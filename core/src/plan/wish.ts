@@ -1,4 +1,5 @@
-import type { CourseId, MethodId } from '../botany';
+import type { MethodId } from '../botany';
+import type { CourseId } from '../course';
 import type { Day } from '../days';
 import type { WoundSchoolId } from '../wound';
 import type { Size } from './readiness';

@@ -1,10 +1,10 @@
 import {
   AS_BOUGHT,
   containerOf,
-  courseOf,
   figuresOf,
   mixOf,
   plantOf,
+  rowOf,
   unrootedWaterOf,
   waterSchoolOf,
   WET_START,
@@ -13,7 +13,7 @@ import { daysBetween, addDays } from '../days';
 import { fillPot } from '../media';
 import { spaceOn, type Batch, type State } from '../journal';
 import { columnOf } from '../water';
-import { IN_MIX, placeOf, standing, type PlanProblem } from './from-plan';
+import { placeOf, standing, type PlanProblem } from './from-plan';
 import type { Strategy } from './strategy';
 
 /** Why a batch cannot be played. */
@@ -35,7 +35,7 @@ export function asItWent(
   if (!container) return { problem: 'no pot' };
   const mix = batch.mix === undefined ? null : mixOf(state, batch.mix);
   if (!mix) return { problem: 'no mix' };
-  if (!IN_MIX.has(courseOf(state, batch))) return { problem: 'not set in a mix' };
+  if (!rowOf(state, batch).played) return { problem: 'not set in a mix' };
   if (batch.reopenings.length > 0) return { problem: 'cut again' };
   const dayOf = (day: string): number => Math.max(0, daysBetween(batch.cutOn, day));
   const dryDays = batch.stuck === null ? days : dayOf(batch.stuck);

@@ -13,7 +13,8 @@ import {
   unrootedWaterOf,
   waterSchoolOf,
 } from '../bench';
-import type { CourseId, Taxon, TaxonMethod } from '../botany';
+import type { Taxon, TaxonMethod } from '../botany';
+import { COURSE } from '../course';
 import { careOf } from '../care';
 import { addDays, daysBetween } from '../days';
 import { foldBatch, type Batch, type BatchFields, type State } from '../journal';
@@ -26,17 +27,6 @@ import { weatherOf, type Weather } from './weather-ahead';
 
 export type PlanProblem =
   'unknown plant' | 'no pot' | 'no mix' | 'does not close here' | 'not set in a mix';
-
-/** Courses in which a piece stands in or lies on its mix from the day it is set. */
-export const IN_MIX: ReadonlySet<CourseId> = new Set([
-  'dried',
-  'laid',
-  'petiole',
-  'notch',
-  'rooted',
-  'division',
-  'root-cutting',
-]);
 
 /**
  * A plan as a strategy: set and watered on the days its own course says, by its own schools, in its own pot.
@@ -58,7 +48,7 @@ export function strategyOf(
   const pot = potOf(state, batch);
   if (!pot) return { problem: 'no mix' };
   const { course, steps } = careOf(state, batch, batch.cutOn);
-  if (!IN_MIX.has(course)) return { problem: 'not set in a mix' };
+  if (!COURSE[course].played) return { problem: 'not set in a mix' };
   if (steps.some((s) => s.id === 'gate' && s.is === 'open'))
     return { problem: 'does not close here' };
   const dayOf = (id: 'stick' | 'first-water'): number | null => {

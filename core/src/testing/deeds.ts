@@ -13,7 +13,8 @@ import {
   takeOut,
   takingProblem,
 } from '../bench';
-import { COURSES, METHODS } from '../botany';
+import { METHODS } from '../botany';
+import { COURSES } from '../course';
 import { addDays, daysBetween, type Day } from '../days';
 import { guessPaper, paperEntries, readPaper, readTable } from '../formats';
 import {

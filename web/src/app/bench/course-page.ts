@@ -13,7 +13,7 @@ import {
   waterSchoolOf,
   woundOf,
 } from '@hypogeon/core/bench';
-import { COURSES } from '@hypogeon/core/botany';
+import { COURSES } from '@hypogeon/core/course';
 import { careOf, type Step, type StepId } from '@hypogeon/core/care';
 import { OPENINGS, OWN_ROOTS, type Batch, type BatchFields } from '@hypogeon/core/journal';
 import { firstWaterOutlooks } from '@hypogeon/core/plan';

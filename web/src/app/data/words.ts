@@ -57,7 +57,7 @@ import {
   weightText,
   type DayStyle,
 } from '@hypogeon/words';
-import type { CourseId } from '@hypogeon/core/botany';
+import type { CourseId } from '@hypogeon/core/course';
 import type { Ask, Leave, MotherAsk, MotherLeave, Reason, Step } from '@hypogeon/core/care';
 import type { Batch, BatchEntry } from '@hypogeon/core/journal';
 import type { AgendaLine } from '@hypogeon/core/round';

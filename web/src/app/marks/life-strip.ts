@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import type { CourseId, Piece } from '@hypogeon/core/botany';
+import type { Piece } from '@hypogeon/core/botany';
+import type { CourseId } from '@hypogeon/core/course';
 import type { Step, StepId } from '@hypogeon/core/care';
 import { Words } from '../data/words';
 import { CuttingMark } from './cutting-mark';

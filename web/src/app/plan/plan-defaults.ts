@@ -13,7 +13,8 @@ import {
   MatExpansionPanelTitle,
 } from '@angular/material/expansion';
 import { MatOption, MatSelect } from '@angular/material/select';
-import { COURSES, coursesFor } from '@hypogeon/core/botany';
+import { coursesFor } from '@hypogeon/core/botany';
+import { COURSES } from '@hypogeon/core/course';
 import { DISINFECTANTS } from '@hypogeon/core/safety';
 import { FIRST_WATER, WATER_SCHOOL } from '@hypogeon/core/water';
 import { AID, WOUND_SCHOOL } from '@hypogeon/core/wound';

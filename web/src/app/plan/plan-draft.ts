@@ -1,5 +1,6 @@
 import * as z from 'zod';
-import type { CourseId, MethodId } from '@hypogeon/core/botany';
+import type { MethodId } from '@hypogeon/core/botany';
+import type { CourseId } from '@hypogeon/core/course';
 import type { Day } from '@hypogeon/core/days';
 import type { Forecast } from '@hypogeon/core/rehearse';
 import type { Size } from '@hypogeon/core/plan';
