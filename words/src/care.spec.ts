@@ -14,8 +14,7 @@ import {
   calendarText,
   chanceText,
   closureText,
-  COURSE_NAME,
-  COURSE_SAYS,
+  COURSE_WORDS,
   drinkText,
   evaporationText,
   lateText,
@@ -214,8 +213,8 @@ describe('days to dry of one’s own', () => {
 
 describe('courses', () => {
   it.each(COURSES)('%s has a name and a sentence', (course) => {
-    expect(COURSE_NAME[course].length).toBeGreaterThan(3);
-    expect(COURSE_SAYS[course]).toMatch(/\.$/);
+    expect(COURSE_WORDS[course].name.length).toBeGreaterThan(3);
+    expect(COURSE_WORDS[course].says).toMatch(/\.$/);
   });
 });
 

@@ -8,6 +8,7 @@ export * from './speech';
 export * from './amounts';
 export * from './chances';
 export * from './verdicts';
+export * from './courses';
 export * from './tasks';
 export * from './care';
 export * from './steps';

@@ -7,13 +7,13 @@ import { FIRST_SAYS, piecesText, rootSpan } from './care';
 import { daySpan } from './days';
 import { ruleText } from './quantities';
 import type { Speech } from './speech';
+import { COURSE_WORDS } from './courses';
 import { STEP_NAME } from './tasks';
 
 /** What a step is called on the way of one batch: a jar is no mix. */
 export function stepName({ id }: Pick<Step, 'id'>, course: CourseId): string {
-  if (id === 'stick' && course === 'water') return 'Into the jar';
-  if (id === 'first-water' && course === 'laid') return 'First mist';
-  return STEP_NAME[id];
+  const { setName, firstWater } = COURSE_WORDS[course];
+  return (id === 'stick' ? setName : id === 'first-water' ? firstWater : null) ?? STEP_NAME[id];
 }
 
 /** When it was, is or will be: `5–9 Apr`, `due since 3 Apr`, `skipped`. */
@@ -53,19 +53,17 @@ export function stepWhy({ id }: Step, batch: Batch, course: CourseId, { length }
     case 'callused':
       return 'Dry and firm, or still tacky? Either answer moves the date.';
     case 'stick':
-      if (course === 'water') return 'Only bare stalk under, leaves above; soft or stood water.';
-      if (course === 'bare') return 'Those that show root points; the rest stay bare.';
-      if (course === 'rooted') return 'At once, no deeper than it stood.';
-      return `${WOUND_SCHOOL[school].name}: into dry mix, no water yet.`;
+      return (
+        COURSE_WORDS[course].setWhy ?? `${WOUND_SCHOOL[school].name}: into dry mix, no water yet.`
+      );
     case 'gate':
       return 'Not sooner: wet mix rots an open cut.';
     case 'first-water':
       return `${FIRST_SAYS[firstWater]}.`;
     case 'roots':
-      if (course === 'water') return 'Through the glass: nothing needs lifting.';
-      return course === 'rooted' || course === 'division'
-        ? 'No tugging: firm, and new growth, is enough.'
-        : 'A light tug, or lift one. Not daily: each look sets them back.';
+      return (
+        COURSE_WORDS[course].rootsWhy ?? 'A light tug at two or three. Each look sets them back.'
+      );
     case 'wean':
       return `At ${rootSpan(length)} of root; moist for two weeks, then drier by steps.`;
     case 'pups':

@@ -1,5 +1,4 @@
 import type { LightPlace } from '@hypogeon/core/botany';
-import type { CourseId } from '@hypogeon/core/course';
 import type { LeaveKind, Link, StepId } from '@hypogeon/core/care';
 import type { MotherTending, Sign, TaskId } from '@hypogeon/core/journal';
 import type { LookAnswer } from '@hypogeon/core/round';
@@ -44,55 +43,6 @@ export const STEP_NAME: Readonly<Record<StepId, string>> = {
   light: 'More light',
   feed: 'First feed',
   'pot-on': 'Pot on',
-};
-
-/** What a course is called, and what it is in one sentence. */
-export const COURSE_NAME: Readonly<Record<CourseId, string>> = {
-  dried: 'Dried, then set',
-  bare: 'Bare until roots',
-  laid: 'Laid on the mix, misted',
-  propped: 'Propped, moist on top',
-  petiole: 'Stalk in a trench',
-  notch: 'Notch leaf',
-  water: 'In water',
-  rooted: 'With its own roots',
-  division: 'Cut division',
-  'root-cutting': 'Root cutting',
-  seed: 'From seed',
-  culture: 'From a flask',
-};
-
-export const COURSE_SAYS: Readonly<Record<CourseId, string>> = {
-  dried: 'Dries in airy shade, is set dry, and drinks once the cut is closed.',
-  bare: 'Lies bare and light, without mix or water; set and misted once root points show.',
-  laid: 'Hollow side up, the base touching; dry for three days, then misted.',
-  propped:
-    'Leaned on a stick in mineral mix under a thin layer that holds moisture: drying out kills young roots here.',
-  petiole: 'The stalk in a small trench, firmed; its zone just damp, again once it has dried.',
-  notch: 'The leaf laid on; plantlets along its edge in about two weeks, taken with roots.',
-  water:
-    'Only bare stalk under, leaves above; soft or stood water. Roots are seen through the glass, then it moves into mix.',
-  rooted: 'Nothing is cut: potted at once, no deeper than it stood, and watered.',
-  division: 'The cut dries some days, or it stands dry in its pot for about a week.',
-  'root-cutting': 'Right way up in pure grit, nearly dry, until shoots come.',
-  seed: 'On the surface, damp and bright; seedlings stay until they have true leaves.',
-  culture: 'Jelly off, damp air at first, hardened by steps.',
-};
-
-/** What goes wrong on a course, the likeliest first. Common practice, no source. */
-export const COURSE_RISK: Readonly<Record<CourseId, string>> = {
-  dried: 'Slow to start; the least rot.',
-  bare: 'Roots in the air dry out if they are forgotten.',
-  laid: 'Rots when it is soaked before roots are in the mix.',
-  propped: 'Young roots die when the layer dries out.',
-  petiole: 'The stalk rots when the trench stays wet.',
-  notch: 'The leaf rots before plantlets root, when kept wet.',
-  water: 'Roots from water are soft: they must be weaned into the mix.',
-  rooted: 'Set too deep it rots at the collar.',
-  division: 'A cut rhizome or tuber rots in wet mix.',
-  'root-cutting': 'Rots when it is wet.',
-  seed: 'Damping off in still, wet air.',
-  culture: 'Wilts in dry air; rots in closed air.',
 };
 
 export const LIGHT_PLACE: Readonly<Record<LightPlace, string>> = {

@@ -1,3 +1,4 @@
+import type { CourseId } from '@hypogeon/core/course';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -36,7 +37,7 @@ import type { Batch, Outcome } from '@hypogeon/core/journal';
 import { onItsWay, rootsFan } from '@hypogeon/core/learn';
 import { emergence } from '@hypogeon/core/ledger';
 import { closureOn } from '@hypogeon/core/wound';
-import { everText, LINK_NAME, onItsWayText, TASK_NAME } from '@hypogeon/words';
+import { everText, LINK_NAME, onItsWayText, TASK_NAME, COURSE_WORDS } from '@hypogeon/words';
 import { firstValueFrom } from 'rxjs';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
@@ -99,6 +100,7 @@ export class BatchPage {
   private readonly actions = inject(Actions);
   private readonly dialog = inject(MatDialog);
   protected readonly words = inject(Words);
+  protected readonly setTap = (course: CourseId): string => COURSE_WORDS[course].setTap ?? 'Set';
   protected readonly state = inject(Journal).state;
   protected readonly today = inject(Today).day;
   private readonly verdicts = inject(Water).verdicts;

@@ -19,7 +19,7 @@ import { OPENINGS, OWN_ROOTS, type Batch, type BatchFields } from '@hypogeon/cor
 import { firstWaterOutlooks } from '@hypogeon/core/plan';
 import { FIRST_WATER, UNROOTED_WATERS, WATER_SCHOOL } from '@hypogeon/core/water';
 import { TISSUES } from '@hypogeon/core/wound';
-import { chanceText, COURSE_NAME, COURSE_RISK, COURSE_SAYS, UNROOTED_NAME } from '@hypogeon/words';
+import { chanceText, COURSE_WORDS, UNROOTED_NAME } from '@hypogeon/words';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
@@ -74,9 +74,9 @@ export class CoursePage {
       title: batchTitle(state, batch),
       courses: coursesOf(state, batch).map((id, i) => ({
         id,
-        name: COURSE_NAME[id],
-        says: COURSE_SAYS[id],
-        risk: COURSE_RISK[id],
+        name: COURSE_WORDS[id].name,
+        says: COURSE_WORDS[id].says,
+        risk: COURSE_WORDS[id].risk,
         usual: i === 0,
         chosen: courseOf(state, batch) === id,
         stops: this.stops({ ...batch, course: id }),
@@ -118,7 +118,7 @@ export class CoursePage {
 
   protected choose(value: string): void {
     const course = COURSES.find((c) => c === value);
-    if (course) this.put({ course }, COURSE_NAME[course]);
+    if (course) this.put({ course }, COURSE_WORDS[course].name);
   }
 
   protected setDryDays(text: string): string {

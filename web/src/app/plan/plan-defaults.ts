@@ -18,7 +18,7 @@ import { COURSES } from '@hypogeon/core/course';
 import { DISINFECTANTS } from '@hypogeon/core/safety';
 import { FIRST_WATER, WATER_SCHOOL } from '@hypogeon/core/water';
 import { AID, WOUND_SCHOOL } from '@hypogeon/core/wound';
-import { COURSE_NAME, COURSE_SAYS } from '@hypogeon/words';
+import { COURSE_WORDS } from '@hypogeon/words';
 import { Words } from '../data/words';
 import { Field, FieldControl } from '../forms/field';
 import { PlanCut } from './plan-cut';
@@ -119,13 +119,13 @@ export class PlanDefaults {
     if (!plant || !figures) return [];
     const [usual, ...others] = coursesFor(plant.taxon, figures.method, figures.wound);
     return [
-      { id: '' as const, name: `${COURSE_NAME[usual!]}, as usual` },
-      ...others.map((id) => ({ id, name: COURSE_NAME[id] })),
+      { id: '' as const, name: `${COURSE_WORDS[usual!].name}, as usual` },
+      ...others.map((id) => ({ id, name: COURSE_WORDS[id].name })),
     ];
   });
   protected readonly courseSays = computed(() => {
     const { course } = this.draft();
-    return course === '' ? '' : COURSE_SAYS[course];
+    return course === '' ? '' : COURSE_WORDS[course].says;
   });
 
   /** What a routine would be made of. */
