@@ -1,5 +1,6 @@
 import type { Batch, State } from '../journal';
 import { gateOpen } from './clock-of';
+import { rootsSince } from './first-drink';
 import { woundInput } from './wound-input';
 import { woundClock } from '../wound';
 
@@ -14,7 +15,11 @@ export function wateredEarly(state: State, batch: Batch): boolean | null {
   if (!first) return null;
   if (batch.waterings.some((w) => w.breach !== undefined)) return true;
   if (first.gate) return first.gate.opens === null || first.day < first.gate.opens;
-  const input = woundInput(state, { ...batch, reopenings: [] });
+  // Roots seen by then say more of the wound than its clock.
+  const roots = rootsSince(batch);
+  if (roots !== null && roots <= first.day) return false;
+  const reopenings = batch.reopenings.filter((r) => r.day <= first.day);
+  const input = woundInput(state, { ...batch, reopenings });
   if (!input) return null;
   const known = (input.checks ?? []).filter((c) => c.day <= first.day);
   return !gateOpen(woundClock({ ...input, checks: known }), first.day);

@@ -13,6 +13,8 @@ import {
 
 import { settleAll } from '../faults';
 import { batchCode, batchTitle, plantOf } from './plant';
+import { hasRoots, inJar, rowOf } from './course-of';
+import { woundInput } from './wound-input';
 import { TROUBLE_NAME, troublesOf, type Trouble } from './trouble';
 
 export const STAGE_NAME: Readonly<Record<BatchStage, string>> = {
@@ -22,6 +24,26 @@ export const STAGE_NAME: Readonly<Record<BatchStage, string>> = {
   growing: 'rooted',
   done: 'done',
 };
+
+/** How a batch stands, as lists say it: by what it is and has, not by its stage alone. */
+export function statusName(state: State, batch: Batch): string {
+  const { stage, here } = batch;
+  const rooted = here.rooted + here.pupped;
+  const all = rooted + here.waiting;
+  const jar = inJar(state, batch) ? 'in the jar, ' : '';
+  switch (stage) {
+    case 'callusing':
+      if (rowOf(state, batch).setWhen === 'rooted') return 'bare, no roots yet';
+      return woundInput(state, batch) === null ? 'to be set' : STAGE_NAME.callusing;
+    case 'stuck':
+      if (hasRoots(state, batch)) return 'set, with roots of its own';
+      return jar === '' ? STAGE_NAME.stuck : `${jar}no roots yet`;
+    case 'growing':
+      return `${jar}${rooted < all ? `${rooted} of ${all} rooted` : 'rooted'}`;
+    default:
+      return STAGE_NAME[stage];
+  }
+}
 
 export const BENCH_SORTS = ['bench', 'age', 'plant', 'rooted', 'lost'] as const;
 export type BenchSort = (typeof BENCH_SORTS)[number];

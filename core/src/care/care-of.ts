@@ -6,10 +6,11 @@ import { Asker } from './asker';
 import { memoOnce } from '../memo';
 import type { Ask, Care, Leave } from './care';
 import { drinking } from './drink';
-import { daysSince, factsOf, type Facts } from './facts';
+import { daysSince, factsOf, later, type Facts } from './facts';
 import { jarring } from './jar';
+import { knownSince } from './known';
 import { heldFor, rotNear, type Neighbour } from './neighbours';
-import { FREE_LOOK_DAYS, HELD_DAYS, PLUMP_DAYS, ROOTS_GROW_DAYS, STANDS } from './rhythm';
+import { FREE_LOOK_DAYS, HELD_DAYS, nextOf, PLUMP_DAYS, ROOTS_GROW_DAYS, STANDS } from './rhythm';
 import { isGrown, rooting } from './rooted';
 import { looking } from './roots';
 import { setting } from './set';
@@ -34,9 +35,11 @@ export function careOf(state: State, batch: Batch, day: Day, verdict?: WaterVerd
     sameNear(known.near, near)
   )
     return known.care;
-  const { asks, leave } =
-    facts.living === 0 ? { asks: [], leave: [] } : today(state, batch, facts, day, verdict, near);
-  const steps = memoOnce(() => stepsOf(batch, facts, day, asks, plumped));
+  const { asks, due, leave } =
+    facts.living === 0
+      ? { asks: [], due: [], leave: [] }
+      : today(state, batch, facts, day, verdict, near);
+  const steps = memoOnce(() => stepsOf(state, batch, facts, day, due, plumped));
   const care: Care = {
     course: facts.course,
     asks,
@@ -52,7 +55,9 @@ export function careOf(state: State, batch: Batch, day: Day, verdict?: WaterVerd
 /** What has ended asks nothing; its life is told where somebody looks at it. Most batches of a journal have ended. */
 function over(state: State, batch: Batch, day: Day): Care {
   const facts = memoOnce(() => factsOf(state, batch));
-  const steps = memoOnce(() => stepsOf(batch, facts(), day, [], plumpedOn(state, batch, day)));
+  const steps = memoOnce(() =>
+    stepsOf(state, batch, facts(), day, [], plumpedOn(state, batch, day)),
+  );
   return {
     asks: [],
     leave: [],
@@ -87,11 +92,11 @@ function today(
   day: Day,
   verdict: WaterVerdict | undefined,
   near: Neighbour | null,
-): Pick<Care, 'asks' | 'leave'> {
+): Pick<Care, 'asks' | 'leave'> & { readonly due: readonly Ask[] } {
   const closure = facts.gate ? closureOn(facts.gate, day) : 1;
   const ask = new Asker(batch, day, batch.cut === null ? 0 : closure, facts.living);
   if (batch.cut === null) planned(ask, state, batch, day);
-  else if (isGrown(batch, facts, day)) grown(ask, day);
+  else if (isGrown(batch, facts, day)) grown(ask, facts, day);
   else {
     setting(ask, batch, facts, day);
     if (!facts.inJar) drinking(ask, state, batch, facts, day, verdict);
@@ -99,14 +104,36 @@ function today(
     jarring(ask, state, batch, facts, day);
     rooting(ask, state, batch, facts, day);
   }
-  const wanted = batch.cut === null ? ask.asks : guarded(ask, near, day);
-  const asks = forgotten(asked(ask, wanted), facts, day);
+  const wanted = (batch.cut === null ? ask.asks : guarded(ask, near, day)).map((a) =>
+    asKnown(state, batch, a, day),
+  );
+  const due = asked(ask, wanted);
+  const asks = forgotten(due, facts, day);
   if (asks.length === 0 && ask.leaves.length === 0) ask.leave('rooting', nothingDue(facts, day));
-  return { asks, leave: ask.leaves };
+  return { asks, due, leave: ask.leaves };
 }
 
-function grown(ask: Asker, day: Day): void {
-  const next = addDays(day, ROOTS_GROW_DAYS);
+/** What is late is late since it could be known, and since the day it was put off to. */
+function asKnown(state: State, batch: Batch, ask: Ask, day: Day): Ask {
+  if (ask.late <= 0) return ask;
+  const until = putOffOf(batch, ask.kind)?.until ?? '';
+  const due = until <= day ? later(ask.since, until) : ask.since;
+  const since = knownSince(
+    state,
+    batch,
+    { ...ask, since: due },
+    day,
+    (then, was, on) => careOf(then, was, on).asks,
+  );
+  return since === ask.since ? ask : { ...ask, since, late: daysSince(since, day) };
+}
+
+/** Long overdue is the same look. */
+const putOffOf = ({ putOff }: Batch, kind: Ask['kind']) =>
+  putOff.get(kind === 'overdue' ? 'roots' : kind);
+
+function grown(ask: Asker, { lastTouch }: Facts, day: Day): void {
+  const next = nextOf(lastTouch, ROOTS_GROW_DAYS, day);
   ask.leave('grown', { until: next, earliest: next, latest: next, reason: { why: 'grown' } });
 }
 
@@ -170,7 +197,7 @@ function asked(ask: Asker, asks: readonly Ask[]): readonly Ask[] {
   const { batch, day } = ask;
   if (batch.putOff.size === 0) return asks;
   return asks.filter(({ kind }) => {
-    const put = batch.putOff.get(kind);
+    const put = putOffOf(batch, kind);
     if (put === undefined || put.day > day || (put.until !== undefined && put.until <= day))
       return true;
     if (put.until !== undefined)
@@ -191,8 +218,11 @@ function forgotten(asks: readonly Ask[], facts: Facts, day: Day): readonly Ask[]
     const stands = STANDS[a.kind];
     return stands !== undefined && a.late > 2 * stands && untouched > 2 * stands;
   };
-  const worst = asks.filter(stale).sort((a, b) => b.late - a.late)[0];
-  if (!worst) return asks;
+  if (!asks.some(stale)) return asks;
+  // It stands for the looks it replaces, too.
+  const [worst] = asks
+    .filter((a) => stale(a) || LOOKS.has(a.kind))
+    .sort((a, b) => b.late - a.late) as [Ask, ...Ask[]];
   const { batch, closure, count, since, late } = worst;
   const alive: Ask = {
     band: 'look',
@@ -210,9 +240,9 @@ function forgotten(asks: readonly Ask[], facts: Facts, day: Day): readonly Ask[]
 }
 
 function nothingDue(
-  { course }: Facts,
+  { course, lastTouch }: Facts,
   day: Day,
 ): Pick<Leave, 'until' | 'earliest' | 'latest' | 'reason'> {
-  const until = addDays(day, FREE_LOOK_DAYS);
+  const until = nextOf(lastTouch, FREE_LOOK_DAYS, day);
   return { until, earliest: until, latest: until, reason: { why: 'nothing-due', course } };
 }

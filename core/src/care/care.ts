@@ -47,6 +47,8 @@ export interface Do extends Asked {
     | 'light'
     | 'feed'
   >;
+  /** How its first water is given. */
+  readonly manner?: 'misted' | 'poured' | undefined;
   /** What to give, where pot and mix are told. */
   readonly drink?: Drink | undefined;
 }

@@ -4,7 +4,7 @@ import { POTTED_REST, potting } from '../bench';
 import { BONE_DRY, WEAN_MOIST_DAYS, WEAN_TAPER_DAYS, mistEvery, type WaterVerdict } from '../water';
 import { chanceClosedOn } from '../wound';
 import type { Asker } from './asker';
-import { daysSince, dryingOn, type Facts } from './facts';
+import { daysSince, dryingOn, later, type Facts } from './facts';
 import type { Reason, Sure } from './reason';
 import { seasonOf } from './rooted';
 import {
@@ -13,6 +13,7 @@ import {
   MOST_LOOK_DAYS,
   UNROOTED_HABIT_DAYS,
   habitDays,
+  nextOf,
 } from './rhythm';
 import { nextLook } from './roots';
 
@@ -32,7 +33,7 @@ export function drinking(
   // Wet by a slip, or set in wet medium: the wound is still open, and nothing more comes near it.
   if (shut !== null && facts.drinks.every((d) => d.breach !== undefined))
     return closed(ask, facts, shut);
-  if (batch.stuck === null || facts.unset >= facts.living) return;
+  if (batch.stuck === null || facts.inTray === 0) return;
   again(ask, state, batch, facts, day, verdict);
 }
 
@@ -60,24 +61,17 @@ function firstWater(
   day: Day,
   verdict: WaterVerdict | undefined,
 ): void {
-  const { first, gate, forJar, unset, living } = facts;
+  const { first, gate, forJar, inTray } = facts;
   const shut = gateShut(facts, day);
   // A jar waits for the gate to be put in, a bare piece for roots to be set: no can comes near either.
-  if (forJar || first === null || (unset >= living && living > 0)) {
+  if (forJar || first === null || inTray === 0) {
     if (shut && !(first?.by === 'at-once')) closed(ask, facts, shut);
     return;
   }
-  if (first.by === 'stopped') return;
+  if (first.by === 'stopped') return leaveUntilRoots(ask, batch, facts, day, 'roots-first');
   if (first.on === null) {
     if (shut) closed(ask, facts, shut);
-    const look = nextLook(batch, facts)?.day ?? null;
-    const until = look !== null && look > day ? look : addDays(day, FREE_LOOK_DAYS);
-    ask.leave('water', {
-      until,
-      earliest: until,
-      latest: until,
-      reason: { why: 'roots-first', look: until },
-    });
+    leaveUntilRoots(ask, batch, facts, day, 'roots-first');
     return;
   }
   if (first.on > day) {
@@ -95,13 +89,34 @@ function firstWater(
     return;
   }
   ask.do('first-water', {
-    count: living - unset,
+    count: inTray,
+    manner: mannerOf(facts),
     since: first.on,
     reason: firstReason(batch, facts),
     sure: gate ? { by: 'closure', chance: chanceClosedOn(gate, day) } : { by: 'fact' },
     drink: verdict?.drink,
   });
 }
+
+/** No water before roots: until the next look for them. */
+function leaveUntilRoots(
+  ask: Asker,
+  batch: Batch,
+  facts: Facts,
+  day: Day,
+  why: 'roots-first' | 'dry-until-roots',
+): void {
+  const look = nextLook(batch, facts)?.day ?? null;
+  const until =
+    look !== null && look > day
+      ? look
+      : nextOf(look ?? batch.stuck ?? batch.cutOn, FREE_LOOK_DAYS, day);
+  ask.leave('water', { until, earliest: until, latest: until, reason: { why, look: until } });
+}
+
+/** What is kept misted before roots has a mist as its first water, too. */
+const mannerOf = ({ hasRoots, unrooted }: Facts): 'misted' | 'poured' =>
+  !hasRoots && unrooted === 'mist' ? 'misted' : 'poured';
 
 function firstReason(batch: Batch, { first, gate, rootsSince }: Facts): Reason {
   switch (first?.by) {
@@ -134,7 +149,7 @@ function again(
   day: Day,
   verdict: WaterVerdict | undefined,
 ): void {
-  const count = facts.living - facts.unset;
+  const count = facts.inTray;
   if (facts.missing.length === 0) {
     if (verdict) byVerdict(ask, facts, day, verdict, count, rests(state, batch, facts, day));
     else unread(ask, batch, facts, day);
@@ -142,6 +157,10 @@ function again(
   }
   byHabit(ask, state, batch, facts, day, count);
 }
+
+/** A wound that was laid open again kept the can away: nothing was due before its gate. */
+const afterGate = ({ gate }: Facts, due: Day): Day =>
+  gate?.gate.state === 'dated' ? later(due, gate.gate.opens) : due;
 
 function unread(ask: Asker, batch: Batch, facts: Facts, day: Day): void {
   const last = facts.drinks.at(-1)?.day ?? batch.stuck ?? batch.cutOn;
@@ -186,7 +205,7 @@ function byVerdict(
     return;
   }
   if (resting && fill.likely > BONE_DRY) {
-    const until = addDays(day, RESTING_LOOK_DAYS);
+    const until = nextOf(facts.drinks.at(-1)?.day ?? facts.lastTouch, RESTING_LOOK_DAYS, day);
     ask.leave('water', {
       until,
       earliest: until,
@@ -196,7 +215,13 @@ function byVerdict(
     return;
   }
   if (due === null || due.likely > day) {
-    const until = due?.likely ?? addDays(day, facts.hasRoots ? 30 : MOST_LOOK_DAYS);
+    const until =
+      due?.likely ??
+      nextOf(
+        facts.drinks.at(-1)?.day ?? facts.lastTouch,
+        facts.hasRoots ? 30 : MOST_LOOK_DAYS,
+        day,
+      );
     ask.leave('water', {
       until,
       earliest: due?.earliest ?? until,
@@ -207,7 +232,7 @@ function byVerdict(
   }
   ask.do(drink.manner === 'misted' ? 'mist' : 'water', {
     count,
-    since: due.likely,
+    since: afterGate(facts, due.likely),
     reason,
     sure,
     drink,
@@ -226,14 +251,7 @@ function byHabit(
   const { evaporationMm } = dryingOn(state, spaceOn(batch, last, true), last);
   const { missing, hasRoots, unrooted, school } = facts;
   if (!hasRoots && unrooted === 'dry') {
-    const look = nextLook(batch, facts)?.day ?? null;
-    const until = look !== null && look > day ? look : addDays(day, FREE_LOOK_DAYS);
-    ask.leave('water', {
-      until,
-      earliest: until,
-      latest: until,
-      reason: { why: 'dry-until-roots', look: until },
-    });
+    leaveUntilRoots(ask, batch, facts, day, 'dry-until-roots');
     return;
   }
   const misted = hasRoots ? school === 'mist' : unrooted === 'mist';
@@ -265,18 +283,22 @@ function byHabit(
   else
     ask.do(misted ? 'mist' : 'water', {
       count,
-      since: due,
+      since: afterGate(facts, due),
       reason,
       sure: { by: misted ? 'air' : 'habit' },
     });
 }
+
+/** So far ahead a habit that takes steps is followed, days. */
+const STEPS_AHEAD = 90;
 
 /**
  * When the next one falls due. Roots that are weaned are watered ever more seldom: what fell due by the habit of its
  * day stays due after the habit has taken a step.
  */
 function fellDue(last: Day, day: Day, daysOn: (on: Day) => number): Day {
-  for (let on = addDays(last, 1); on < day; on = addDays(on, 1))
+  const until = addDays(later(last, day), STEPS_AHEAD);
+  for (let on = addDays(last, 1); on < until; on = addDays(on, 1))
     if (addDays(last, daysOn(on)) <= on) return on;
   return addDays(last, daysOn(day));
 }

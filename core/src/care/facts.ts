@@ -60,6 +60,8 @@ export interface Facts {
   readonly living: number;
   readonly unset: number;
   readonly unsetRooted: number;
+  /** Set, and not in pots of their own: those drink by themselves. */
+  readonly inTray: number;
   readonly rootsSince: Day | null;
   /** The day by which half of those that stand had roots: light and feed are for the whole tray. */
   readonly halfRooted: Day | null;
@@ -116,6 +118,7 @@ function workOut(state: State, batch: Batch, figures: TaxonMethod | null): Facts
   const standing = batch.cuttings.filter((c) => !c.left && !isGone(c));
   const rooted = standing.filter(isRooted).length;
   const set = setCount(batch, standing.length);
+  const inTray = Math.max(0, set - batch.here.potted);
   const outlook = outlookOf(state, batch);
   const told = potting(batch);
   const rootedDays = seenDays(standing, 'rooted');
@@ -129,7 +132,10 @@ function workOut(state: State, batch: Batch, figures: TaxonMethod | null): Facts
     forJar: jar,
     inJar: inJar(state, batch),
     setOn,
-    first: setOn === null || jar ? null : firstDrink(state, batch, clock, setOn),
+    first:
+      setOn === null || jar || (batch.stuck !== null && inTray === 0)
+        ? null
+        : firstDrink(state, batch, clock, setOn),
     outlook,
     get roots() {
       return outlook && spanOf(batch, outlook.roots);
@@ -140,6 +146,7 @@ function workOut(state: State, batch: Batch, figures: TaxonMethod | null): Facts
     living: standing.length,
     unset: standing.length - set,
     unsetRooted: Math.max(0, rooted - set),
+    inTray,
     rootsSince: rootsSince(batch),
     halfRooted: rootedDays[Math.ceil(standing.length / 2) - 1] ?? null,
     rootedDays,

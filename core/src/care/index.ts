@@ -7,3 +7,4 @@ export * from './rhythm';
 export { factsOf, unsetOf, type Facts } from './facts';
 export { nextLook, type NextLook } from './roots';
 export * from './slip';
+export * from './verdict';

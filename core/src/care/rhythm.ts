@@ -3,6 +3,17 @@
  * otherwise; air, plant and what was seen stretch them elsewhere.
  */
 
+import { addDays, daysBetween, type Day } from '../days';
+
+/**
+ * The next day of a rhythm: it stays the same from day to day until it is there.
+ * @param since the day it began, and every so many days
+ */
+export function nextOf(since: Day, every: number, day: Day): Day {
+  const gone = Math.max(0, Math.floor(daysBetween(since, day) / every));
+  return addDays(since, (gone + 1) * every);
+}
+
 /** A wound is worth touching once it is this likely closed: sooner, a thumb does harm. Working assumption. */
 export const TOUCH_CHANCE = 0.5;
 

@@ -1,8 +1,8 @@
-import { isCrumb, POTTED_REST, seasonOn } from '../bench';
+import { bySpace, isCrumb, POTTED_REST, seasonOn, type SeasonDay } from '../bench';
 import { lightNeedOf, lightSteps, type LightStep, type Taxon } from '../botany';
-import { addDays, daysBetween, type Day } from '../days';
+import { addDays, dayNumber, daysBetween, type Day } from '../days';
 import { spaceOn, type Batch, type State } from '../journal';
-import { memoBy } from '../memo';
+import { memoAround } from '../memo';
 import type { Asker } from './asker';
 import { later, type Facts } from './facts';
 import { lastTended } from './jar';
@@ -14,6 +14,7 @@ import {
   LEAF_AFTER,
   LEAF_AGAIN,
   LIGHT_UNTIL,
+  nextOf,
   ROOTS_GROW_DAYS,
   SHADE_DAYS,
   SOIL_ROOT_MM,
@@ -41,7 +42,7 @@ export function isGrown(batch: Batch, facts: Facts, day: Day): boolean {
 }
 
 /** From when it is hardened and fed: roots of half of them; what had its own, once set; a pot starts anew. */
-function rootedFrom(batch: Batch, facts: Facts): Day | null {
+export function rootedFrom(batch: Batch, facts: Facts): Day | null {
   const { halfRooted, pottedOn, ownRoots } = facts;
   if (pottedOn !== null || batch.stuck === null) return pottedOn;
   if (ownRoots) return batch.stuck;
@@ -49,7 +50,7 @@ function rootedFrom(batch: Batch, facts: Facts): Day | null {
 }
 
 function light(ask: Asker, batch: Batch, facts: Facts, day: Day, from: Day): void {
-  const rested = facts.pottedOn !== null || facts.ownRoots ? SHADE_DAYS : 0;
+  const rested = restedDays(facts);
   const age = daysBetween(from, day);
   if (rested > 0 && age < rested) {
     const until = addDays(from, rested);
@@ -87,30 +88,74 @@ const lightStepsOf = (taxon: { readonly name: string }): readonly LightStep[] =>
   lightSteps(lightNeedOf(taxon)).filter((s) => s.afterDays > 0);
 
 /** The season of a batch’s plant where it stands on a day. */
-export function seasonOf(
-  state: State,
-  batch: Batch,
-  taxon: Taxon,
-  day: Day,
-): ReturnType<typeof seasonOn> {
+export function seasonOf(state: State, batch: Batch, taxon: Taxon, day: Day): SeasonDay {
   const space = spaceOn(batch, day, true);
-  return seasons(state, `${taxon.id}/${space}/${day}`, () => seasonOn(state, taxon, space, day));
+  const ofSpace = bySpace(state, space, seasons, () => new Map<Taxon, Map<Day, SeasonDay>>());
+  let days = ofSpace.get(taxon);
+  if (!days) ofSpace.set(taxon, (days = new Map<Day, SeasonDay>()));
+  let season = days.get(day);
+  if (!season) days.set(day, (season = seasonOn(state, taxon, space, day)));
+  return season;
 }
 
-const seasons = memoBy<State, ReturnType<typeof seasonOn>>(5000);
+/** The next day on which it does not rest; null if not within the year. */
+function restEnds(state: State, batch: Batch, taxon: Taxon, day: Day): Day | null {
+  const rests = (on: Day): boolean => seasonOf(state, batch, taxon, on).state === 'resting';
+  // By weeks first, the same whatever the day it is asked on: a few mild days are no season.
+  for (let n = 7 - (dayNumber(day) % 7); n <= 371; n += 7) {
+    if (rests(addDays(day, n))) continue;
+    for (let d = Math.max(1, n - 6); d < n; d++)
+      if (!rests(addDays(day, d))) return addDays(day, d);
+    return addDays(day, n);
+  }
+  return null;
+}
+
+/** When it is fed, were it in growth: two weeks after roots, and after the last time. */
+function feedDue(batch: Batch, from: Day): { readonly fed: Day | null; readonly due: Day } {
+  const fed = lastTended(batch, ['feed', 'jar-feed'], from);
+  return { fed, due: fed === null ? addDays(from, FEED_AFTER) : addDays(fed, FEED_EVERY) };
+}
+
+/** The first feed as it will be asked for: in growth, from this day on; null where it has no roots or never grows. */
+export function firstFeed(state: State, batch: Batch, facts: Facts, day: Day): Day | null {
+  const from = rootedFrom(batch, facts);
+  if (from === null || facts.taxon === null) return null;
+  const first = later(feedDue(batch, from).due, day);
+  for (let n = 0; n <= 366; n++) {
+    const on = addDays(first, n);
+    if (seasonOf(state, batch, facts.taxon, on).state === 'active') return on;
+  }
+  return null;
+}
+
+/** The first step into more light as it will be asked for; null where it has no roots, or needs none any more. */
+export function firstLight(batch: Batch, facts: Facts, day: Day): Day | null {
+  const from = rootedFrom(batch, facts);
+  const [first] = facts.taxon ? lightStepsOf(facts.taxon) : [];
+  if (from === null || !first) return null;
+  const rested = restedDays(facts);
+  if (daysBetween(from, day) > rested + LIGHT_UNTIL) return null;
+  return addDays(from, rested + first.afterDays);
+}
+
+const restedDays = ({ pottedOn, ownRoots }: Facts): number =>
+  pottedOn !== null || ownRoots ? SHADE_DAYS : 0;
+
+const seasons = memoAround<object, Map<Taxon, Map<Day, SeasonDay>>>();
 
 function feed(ask: Asker, state: State, batch: Batch, facts: Facts, day: Day, from: Day): void {
   if (facts.taxon === null) return;
-  const fed = lastTended(batch, ['feed', 'jar-feed'], from);
-  const due = fed === null ? addDays(from, FEED_AFTER) : addDays(fed, FEED_EVERY);
+  const { fed, due } = feedDue(batch, from);
   const season = seasonOf(state, batch, facts.taxon, day);
   if (season.state === 'resting') {
-    const until = addDays(day, FEED_EVERY);
+    const opens = restEnds(state, batch, facts.taxon, day);
+    const until = opens ?? nextOf(from, FEED_EVERY, day);
     ask.leave('rest', {
       until,
       earliest: until,
       latest: until,
-      reason: { why: 'resting', opens: null },
+      reason: { why: 'resting', opens },
     });
     return;
   }

@@ -9,7 +9,7 @@ import { TOUCH_CHANCE } from './rhythm';
 /** The wound: it dries, is touched, and its piece is set into medium or jar. */
 export function setting(ask: Asker, batch: Batch, facts: Facts, day: Day): void {
   const { clock, setOn, unset, unsetRooted, row, gate } = facts;
-  if (gate?.gate.state === 'stopped' && facts.drinks.length === 0) {
+  if (gate?.gate.state === 'stopped' && facts.drinks.length === 0 && woundShows(facts)) {
     ask.look('stopped', {
       since: batch.cutOn,
       late: 0,
@@ -17,7 +17,7 @@ export function setting(ask: Asker, batch: Batch, facts: Facts, day: Day): void 
       sure: { by: 'air' },
     });
   }
-  touch(ask, batch, gate, day);
+  if (woundShows(facts)) touch(ask, batch, gate, day);
   if (unset <= 0) return;
   // A count of roots is an event wherever the piece lies; of bare ones only those with roots are set.
   if (unsetRooted > 0) {
@@ -66,6 +66,9 @@ function drying(batch: Batch, { clock }: Facts, closure: number): Reason {
 }
 
 const opensOf = ({ gate }: WoundClock): Day | null => (gate.state === 'dated' ? gate.opens : null);
+
+/** What is set lies open to a thumb on the surface alone: nobody digs to see. */
+const woundShows = ({ unset, row }: Facts): boolean => unset > 0 || row.look === 'as it lies';
 
 /** A touch tells more than the clock; while it is too soon, or one was lately, the wound is left in peace. */
 function touch(ask: Asker, batch: Batch, clock: WoundClock | null, day: Day): void {

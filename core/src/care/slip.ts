@@ -6,6 +6,7 @@ import type { Batch, State } from '../journal';
 import { cautionsFor, type Caution } from '../safety';
 import { careOf } from './care-of';
 import { factsOf } from './facts';
+import { waterSays } from './verdict';
 
 /** What goes with a piece that is handed over: how to keep it, as data. */
 export interface Slip {
@@ -33,17 +34,12 @@ export interface Slip {
 /** The care slip of a batch’s pieces on a day. */
 export function slipOf(state: State, batch: Batch, day: Day): Slip {
   const facts = factsOf(state, batch);
-  const { leave, steps, course } = careOf(state, batch, day);
+  const care = careOf(state, batch, day);
+  const { course } = care;
   const { one, many } = METHOD[batch.method];
   const taxon = plantOf(state, batch.taxon)?.taxon ?? null;
   const light = taxon ? lightSteps(lightNeedOf(taxon)) : lightSteps('bright');
-  const gate = leave.find((l) => l.kind === 'gate' || l.kind === 'drying')?.until ?? null;
-  const first = steps.find((s) => s.id === 'first-water');
-  const wanted = first?.is === 'ahead' ? first.from : null;
-  const before = [gate, wanted]
-    .filter((d): d is Day => d !== null && d > day)
-    .sort()
-    .at(-1);
+  const water = waterSays(care, day);
   const rooted = facts.hasRoots;
   return {
     name: plantOf(state, batch.taxon)?.name ?? 'Unknown plant',
@@ -53,7 +49,7 @@ export function slipOf(state: State, batch: Batch, day: Day): Slip {
     cutOn: batch.cutOn,
     pottedOn: facts.pottedOn,
     rooted,
-    noWaterBefore: facts.inJar ? null : (before ?? null),
+    noWaterBefore: facts.inJar || water.is !== 'not before' ? null : water.day,
     inJar: facts.inJar,
     setOn: facts.unset > 0 && facts.setOn !== null ? facts.setOn : null,
     rootsFrom: rooted || !facts.roots ? null : addDays(batch.cutOn, facts.roots.from),

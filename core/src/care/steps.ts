@@ -1,10 +1,10 @@
 import { addDays, type Day } from '../days';
-import type { Batch } from '../journal';
+import type { Batch, State, TaskId } from '../journal';
 import { chanceClosedOn } from '../wound';
 import type { Ask, Step, StepId } from './care';
 import { later, type Facts, type Span } from './facts';
 import { nextLook } from './roots';
-import { singly } from './rooted';
+import { firstFeed, firstLight, rootedFrom, singly } from './rooted';
 import { FEED_AFTER, JAR_ROOTS_DAYS, PLUMP_DAYS, ROOTS_GROW_DAYS, SHADE_DAYS } from './rhythm';
 
 interface Range {
@@ -23,6 +23,7 @@ const on = (day: Day | null): Range | null => (day === null ? null : { from: day
  * range. What was seen at a check lies between that check and the one before.
  */
 export function stepsOf(
+  state: State,
   batch: Batch,
   facts: Facts,
   day: Day,
@@ -36,10 +37,11 @@ export function stepsOf(
     {
       done,
       ahead,
-      asked = [id],
-    }: { done: Range | null; ahead: Range | null; asked?: readonly string[] },
+      asked = [id as TaskId],
+    }: { done: Range | null; ahead: Range | null; asked?: readonly TaskId[] },
   ): void => {
-    const ask = asks.find((a) => asked.includes(a.kind));
+    const ask = asked.map((kind) => asks.find((a) => a.kind === kind)).find((a) => a !== undefined);
+    const put = asked.map((kind) => batch.putOff.get(kind)).find((p) => p !== undefined);
     if (ask)
       steps.push({
         id,
@@ -49,8 +51,11 @@ export function stepsOf(
         ...(ask.count < facts.living ? { count: ask.count } : {}),
       });
     else if (done) steps.push({ id, is: 'done', ...done });
-    else if (over) steps.push({ id, is: 'skipped' });
-    else if (ahead) steps.push({ id, is: 'ahead', ...notPast(ahead, day) });
+    else if (over || (put && put.until === undefined)) steps.push({ id, is: 'skipped' });
+    else if (put?.until !== undefined && put.until > day)
+      steps.push({ id, is: 'ahead', from: put.until, to: put.until });
+    // What should have come long ago comes on no day that could be named.
+    else if (ahead && ahead.to >= day) steps.push({ id, is: 'ahead', ...notPast(ahead, day) });
     else steps.push({ id, is: 'open' });
   };
 
@@ -74,8 +79,9 @@ export function stepsOf(
     const firm = batch.woundChecks.find((c) => c.seen === 'firm' && c.day >= clock.from);
     const surely = batch.cut !== null && dated !== null && chanceClosedOn(clock, day) >= 0.9;
     add('callused', {
+      // Seen firm after it was safe to water by the clock, it had closed before.
       done: firm
-        ? on(firm.day)
+        ? on(dated && dated.opens < firm.day ? dated.opens : firm.day)
         : gate === null
           ? on(roots?.to ?? null)
           : surely
@@ -86,7 +92,7 @@ export function stepsOf(
     });
   }
   const addRoots = (): void =>
-    add('roots', { done: roots, ahead: rootsAhead, asked: ['roots', 'overdue', 'alive'] });
+    add('roots', { done: roots, ahead: rootsAhead, asked: ['roots', 'overdue'] });
   const addGate = (): void => {
     if (clock)
       add('gate', {
@@ -101,7 +107,8 @@ export function stepsOf(
   const addStick = (): void => {
     const set = jar ? (batch.settings[0]?.day ?? null) : batch.stuck;
     add('stick', {
-      done: on(set),
+      // Potted on as they were, they were never set.
+      done: on(set ?? (facts.unset <= 0 ? (batch.pottings[0]?.day ?? null) : null)),
       ahead: on(facts.setOn) ?? (row.setWhen === 'rooted' ? rootsAhead : null),
     });
   };
@@ -142,13 +149,28 @@ export function stepsOf(
     add('pups', { done: pups, ahead: pupsAhead, asked: ['pups', 'leaf-off'] });
   const own = facts.hasRoots && roots === null && batch.stuck !== null ? on(batch.stuck) : null;
   const rooted = roots ?? own ?? rootsAhead;
+  // Once half of them have roots their days are those on which it will be asked.
+  const hardens = !facts.inJar && rootedFrom(batch, facts) !== null;
   const lit = batch.tendings.find((t) => t.what === 'light');
   const fed = batch.tendings.find((t) => t.what === 'feed');
+  // Before half of them have roots it is the others that are waited for.
+  const half = own ?? (rootsAhead && rootsAhead.from > day ? rootsAhead : null);
   add('light', {
     done: on(lit?.day ?? null),
-    ahead: rooted && shifted(rooted, own ? SHADE_DAYS : 3),
+    ahead: hardens
+      ? on(firstLight(batch, facts, day))
+      : facts.inJar
+        ? null
+        : half && shifted(half, own ? SHADE_DAYS : 3),
   });
-  add('feed', { done: on(fed?.day ?? null), ahead: rooted && shifted(rooted, FEED_AFTER) });
+  add('feed', {
+    done: on(fed?.day ?? null),
+    ahead: hardens
+      ? on(firstFeed(state, batch, facts, day))
+      : facts.inJar
+        ? null
+        : half && shifted(half, FEED_AFTER),
+  });
   if (!singly(batch, facts)) {
     const ready = facts.figures?.pups ? (pups ?? pupsAhead) : rooted;
     const base =
@@ -160,7 +182,19 @@ export function stepsOf(
       ahead: base && shifted(base, ROOTS_GROW_DAYS),
     });
   }
-  return steps;
+  return inOrderOfDays(steps);
+}
+
+/** As they come; what has no day stands after what it follows. */
+function inOrderOfDays(steps: readonly Step[]): readonly Step[] {
+  let last = '';
+  return steps
+    .map((step) => {
+      if ('from' in step) last = later(step.from, last);
+      return { step, at: 'from' in step ? step.from : last };
+    })
+    .sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0))
+    .map(({ step }) => step);
 }
 
 const closes = ({ earliest, latest }: { readonly earliest: Day; readonly latest: Day }): Range => ({

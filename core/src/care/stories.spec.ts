@@ -21,7 +21,7 @@ const STORIES: readonly Story[] = [
       [-1, '', '', 'planned'],
       [0, 'cut', '', 'drying, gate', 'first-water'],
       [3, '', 'wound, stick', 'gate'],
-      [3, 'set', 'wound', 'gate, rooting'],
+      [3, 'set', '', 'gate, rooting'],
       [7, '', 'first-water', 'rooting'],
       [7, 'water', '', 'water, rooting', 'pot-on'],
       [14, '', '', 'water, rooting', 'roots'],
@@ -67,7 +67,7 @@ const STORIES: readonly Story[] = [
     { ...CROWN, firstWater: 'week' },
     [
       [0, 'cut', '', 'drying, gate'],
-      [3, 'set', 'wound', 'gate, water, rooting'],
+      [3, 'set', '', 'gate, water, rooting'],
       [6, '', '', 'water, rooting', 'first-water'],
       [9, '', '', 'water, rooting', 'first-water'],
       [10, '', 'first-water', 'rooting'],
@@ -242,7 +242,7 @@ const STORIES: readonly Story[] = [
     CROWN,
     [
       [0, 'cut', '', '…'],
-      [3, 'set', 'wound', 'gate, rooting'],
+      [3, 'set', '', 'gate, rooting'],
       [6, 'torn', '', 'gate, rooting', 'first-water'],
       [9, '', '…', 'gate, rooting', 'first-water'],
       [13, '', 'first-water', 'rooting'],

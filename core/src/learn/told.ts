@@ -313,7 +313,8 @@ function ask(state: State, batch: Batch): RootEvidence | null {
   if (evidence === null) return null;
   const known = lately.get(batch.id);
   if (known && sameEvidence(known, evidence)) return known;
-  lately.set(batch.id, evidence);
+  // What it was before something was told of it is asked for, too; that is not kept.
+  if (state.batches.get(batch.id) === batch) lately.set(batch.id, evidence);
   return evidence;
 }
 

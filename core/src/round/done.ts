@@ -8,7 +8,7 @@ export interface TaskDone {
   readonly said: string;
 }
 
-export function taskDone({ kind, batch, count, drink, reason }: Do): TaskDone {
+export function taskDone({ kind, batch, count, manner, drink, reason }: Do): TaskDone {
   const { id } = batch;
   switch (kind) {
     case 'water-mother':
@@ -36,8 +36,7 @@ export function taskDone({ kind, batch, count, drink, reason }: Do): TaskDone {
     case 'water':
     case 'pot-water':
     case 'mist': {
-      const usual = kind === 'mist' || (batch.method === 'leaf' && kind === 'first-water');
-      const how = drink?.manner ?? (usual ? 'misted' : 'poured');
+      const how = drink?.manner ?? manner ?? (kind === 'mist' ? 'misted' : 'poured');
       // What runs through need not be measured, and a mist is a mist.
       const ml =
         drink && !drink.through && how !== 'misted'

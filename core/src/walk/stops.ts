@@ -1,4 +1,5 @@
 import { batchCode, batchTitle } from '../bench';
+import { careOf } from '../care';
 import type { Day } from '../days';
 import { spaceOn, type Batch, type State, type Tray } from '../journal';
 
@@ -20,7 +21,9 @@ export interface Stop {
 export function walkStops(state: State, today: Day): readonly Stop[] {
   const stops = new Map<string, Stop & { batches: Batch[] }>();
   for (const batch of state.batches.values()) {
-    if (batch.stage === 'done' || batch.stage === 'planned') continue;
+    if (batch.ended !== null || batch.stage === 'planned') continue;
+    // All potted on, it is stopped at while something is still asked of it.
+    if (batch.stage === 'done' && careOf(state, batch, today).asks.length === 0) continue;
     const space = spaceOn(batch, today, batch.stuck !== null);
     const tray = (batch.tray === undefined ? undefined : state.trays.get(batch.tray)) ?? null;
     const name = tray?.name ?? batch.place ?? batchTitle(state, batch);

@@ -1,0 +1,102 @@
+import { rootsSince } from '../bench';
+import type { Day } from '../days';
+import { fold, type Batch, type Entry, type State } from '../journal';
+import { memo, memoBy } from '../memo';
+import type { Ask } from './care';
+import { later } from './facts';
+
+/*
+ * Nothing becomes late by being told. What is due since a day counts as late only from the day on which what had been
+ * told by then asked for it: a count noted today that says the roots came a week ago asks for water today.
+ */
+
+/** Asks that are one question under two names: a look for roots, the water of a jar. */
+const ONE_QUESTION: Readonly<Partial<Record<Ask['kind'], string>>> = {
+  overdue: 'roots',
+  'jar-change': 'jar',
+  'jar-stir': 'jar',
+  mist: 'water',
+};
+export const questionOf = (kind: Ask['kind']): string => ONE_QUESTION[kind] ?? kind;
+
+const LOOKS: ReadonlySet<string> = new Set(['roots', 'pups']);
+
+/** These say nothing of when anything else is due. */
+const SAYS_NOTHING: ReadonlySet<Entry['kind']> = new Set(['photo', 'noted', 'forecast', 'weighed']);
+/** Roots come by what was cut, set, potted, moved and counted, whatever else is seen and done. */
+const NOT_OF_ROOTS: ReadonlySet<Entry['kind']> = new Set(['watered', 'inspected', 'tended']);
+/** What a pot holds hangs on what was done to it, not on a look, unless that saw the first roots. */
+const NOT_OF_POTS: ReadonlySet<Entry['kind']> = new Set(['inspected', 'tended', 'put-off']);
+
+/** Whether something told may have brought an ask about. */
+function bears({ kind, sure }: Pick<Ask, 'kind' | 'sure'>, entry: Entry, batch: Batch): boolean {
+  const question = questionOf(kind);
+  if (LOOKS.has(question)) return !NOT_OF_ROOTS.has(entry.kind);
+  if (sure.by === 'pot')
+    return entry.kind === 'tally' ? rootsSince(batch) === entry.day : !NOT_OF_POTS.has(entry.kind);
+  // A drink asks for the next one, and for nothing else.
+  return entry.kind !== 'watered' || question === 'water';
+}
+
+/** The day an entry was told on: never before the day it tells of. */
+const toldOn = ({ at, day }: Entry): Day => later(at.slice(0, 10), day);
+
+/** What of a batch was told that may ask for something, with the day it was told on, the first told first. */
+const toldOf = memo((log: readonly Entry[]): readonly (readonly [told: Day, entry: Entry])[] =>
+  log
+    .filter((e) => !SAYS_NOTHING.has(e.kind))
+    .map((e) => [toldOn(e), e] as const)
+    .sort(([a], [b]) => (a < b ? -1 : a > b ? 1 : 0)),
+);
+
+/**
+ * The day since which something has been asked for, by what was told then.
+ * @param asksOf what a day asks of the batch as it was known then
+ */
+export function knownSince(
+  state: State,
+  batch: Batch,
+  ask: Pick<Ask, 'kind' | 'since' | 'sure'>,
+  day: Day,
+  asksOf: (state: State, batch: Batch, day: Day) => readonly Ask[],
+): Day {
+  const log = logs.get(batch) ?? state.log.get(`batch/${batch.id}`);
+  if (log === undefined) return ask.since;
+  const told = toldOf(log);
+  const last = told.findLast(([on, e]) => on <= day && bears(ask, e, batch))?.[0];
+  if (last === undefined || last <= ask.since) return ask.since;
+  const question = questionOf(ask.kind);
+  return found(log, `${question}/${ask.since}/${last}`, () => {
+    // A count answers what was asked before it: the next look is asked for from then on.
+    const counted = told.some(([on, { kind }]) => on === last && kind === 'tally');
+    const before = counted && LOOKS.has(question) ? null : batchBefore(log, last, batch.id);
+    if (before === null) return last;
+    // A look hangs on what this very batch has taught, too: by what it had taught by then.
+    const was = LOOKS.has(question)
+      ? { ...state, batches: new Map(state.batches).set(batch.id, before) }
+      : state;
+    const asked = asksOf(was, before, last).find((a) => questionOf(a.kind) === question);
+    return asked ? later(ask.since, asked.since) : last;
+  });
+}
+
+/** It hangs on what was told of the batch, and is asked for day after day. */
+const found = memoBy<readonly Entry[], Day>(60);
+
+/** What had been told of a batch as it was known before a day. */
+const logs = new WeakMap<Batch, readonly Entry[]>();
+
+const befores = memo((_log: readonly Entry[]) => new Map<Day, Batch | null>());
+
+/** The batch as it was known before a day, its cut told; null where it was not. */
+function batchBefore(log: readonly Entry[], day: Day, id: string): Batch | null {
+  const kept = befores(log);
+  let known = kept.get(day);
+  if (known === undefined) {
+    const earlier = log.filter((e) => toldOn(e) < day);
+    known = fold(earlier).batches.get(id) ?? null;
+    if (known) logs.set(known, earlier);
+    kept.set(day, known);
+  }
+  return known;
+}

@@ -1,0 +1,284 @@
+import * as fc from 'fast-check';
+import { hasRoots, rowOf, statusName, unrootedWaterOf, wateredEarly, woundInput } from '../bench';
+import { careOf, slipOf, type Ask, type Care, type Step } from '../care';
+import { addDays, type Day } from '../days';
+import { fold, type Batch, type Entry, type State } from '../journal';
+import { shortfall } from '../order';
+import { taskDone, tasksAhead } from '../round';
+import { walkStops } from '../walk';
+import { anyLife, batchOf, entriesOf, LIFE_DAYS, type Life } from './lives';
+import { storyDay } from './story';
+
+/*
+ * Lives told day by day, some of it late: on every day all that is said of a batch is held against each other, and
+ * against what was said the day before.
+ */
+
+/** A life, and how many days late each of its entries was told. */
+export interface ToldLife {
+  readonly life: Life;
+  readonly late: readonly number[];
+}
+
+export const anyToldLife: fc.Arbitrary<ToldLife> = fc.record({
+  life: anyLife,
+  late: fc.array(
+    fc.oneof(
+      { weight: 5, arbitrary: fc.constant(0) },
+      { weight: 1, arbitrary: fc.integer({ min: 1, max: 12 }) },
+    ),
+    { minLength: 24, maxLength: 24 },
+  ),
+});
+
+/** The entries of a life in the order they were told. */
+export function toldEntries({ life, late }: ToldLife): readonly Entry[] {
+  return entriesOf(life).map((entry, i) => {
+    const on = i < 2 ? entry.day : addDays(entry.day, late[i % late.length]!);
+    return { ...entry, at: `${on}T08:00:00.000Z~${i.toString(16).padStart(4, '0')}` };
+  });
+}
+
+/** What two faces say of the same thing. */
+export interface Difference {
+  readonly kind: FaceKind;
+  readonly day: number;
+  readonly says: string;
+}
+
+export const FACE_KINDS = [
+  'timeline goes back',
+  'a date rolls',
+  'slip and what is left alone',
+  'order and roots',
+  'status in lists',
+  'asked and no stop',
+  'calendar and steps',
+  'known, then late',
+  'waited for by none',
+  'a mist called a drink',
+  'watered as asked, early',
+  'first water twice',
+  'buried wound touched',
+  'first water and its step',
+] as const;
+export type FaceKind = (typeof FACE_KINDS)[number];
+
+export interface Faces {
+  readonly differences: readonly Difference[];
+  readonly compared: Readonly<Record<FaceKind, number>>;
+}
+
+/** Looks for the same thing under two names. */
+const LOOKED: Readonly<Partial<Record<Ask['kind'], string>>> = {
+  overdue: 'roots',
+  alive: 'roots',
+  'jar-change': 'jar',
+  'jar-stir': 'jar',
+  mist: 'water',
+};
+const sameKind = ({ kind }: Ask): string => LOOKED[kind] ?? kind;
+
+const NO_CAN: ReadonlySet<string> = new Set(['gate', 'held', 'water']);
+const CAN: ReadonlySet<string> = new Set(['first-water', 'water', 'mist', 'pot-water']);
+const dated = (s: Step): s is Extract<Step, { readonly from: Day }> => 'from' in s;
+
+/** Walks through a life and compares. */
+export function facesOf(told: ToldLife): Faces {
+  const all = toldEntries(told);
+  const differences: Difference[] = [];
+  const compared = Object.fromEntries(FACE_KINDS.map((kind) => [kind, 0])) as Record<
+    FaceKind,
+    number
+  >;
+  let before: { readonly care: Care; readonly count: number } | null = null;
+  let state: State | null = null;
+  let count = 0;
+  for (let n = 0; n < LIFE_DAYS; n++) {
+    const day = storyDay(n);
+    const known = all.filter((e) => e.at.slice(0, 10) <= day);
+    if (state === null || known.length !== count) state = fold(known);
+    count = known.length;
+    const batch = batchOf(state);
+    if (!batch || batch.cut === null || batch.ended !== null) {
+      before = null;
+      continue;
+    }
+    const care = careOf(state, batch, day);
+    const check = (kind: FaceKind, holds: boolean, says: () => string): void => {
+      compared[kind]++;
+      if (!holds) differences.push({ kind, day: n, says: says() });
+    };
+    onOneDay(state, batch, day, care, check, n);
+    if (before) sinceYesterday(before.care, care, day, before.count === count, check);
+    before = { care, count };
+  }
+  return { differences, compared };
+}
+
+type Check = (kind: FaceKind, holds: boolean, says: () => string) => void;
+
+function onOneDay(state: State, batch: Batch, day: Day, care: Care, check: Check, n: number): void {
+  const { asks, leave, steps } = care;
+  const living = batch.here.waiting + batch.here.rooted + batch.here.pupped;
+  steps.filter(dated).reduce<Extract<Step, { readonly from: Day }> | null>((last, step) => {
+    if (last)
+      check(
+        'timeline goes back',
+        last.from <= step.from,
+        () => `${last.id} ${last.from}, then ${step.id} ${step.from}`,
+      );
+    return step;
+  }, null);
+  const can = asks.find((a) => CAN.has(a.kind));
+  const until = leave
+    .filter((l) => NO_CAN.has(l.kind))
+    .map((l) => l.until)
+    .sort()
+    .at(-1);
+  if (living > 0 && batch.stuck !== null && rowOf(state, batch).medium !== 'water') {
+    const { noWaterBefore } = slipOf(state, batch, day);
+    check(
+      'slip and what is left alone',
+      noWaterBefore === (can ? null : (until ?? null)),
+      () =>
+        `slip ${noWaterBefore}, left alone until ${until}, asked ${can?.kind} (${leave.map((l) => l.kind).join()})`,
+    );
+  }
+  const first = asks.find((a) => a.kind === 'first-water');
+  const step = steps.find((s) => s.id === 'first-water');
+  if (first && step)
+    check(
+      'first water and its step',
+      dated(step) && step.from === first.since,
+      () => `asked since ${first.since}, step ${JSON.stringify(step)}`,
+    );
+  if (living > 0) {
+    const from = [{ batch: batch.id, count: living }];
+    const order = { id: 'o', taxon: batch.taxon, count: living, from };
+    const { growing } = shortfall({ ...state, orders: new Map([['o', order]]) }, order);
+    if (hasRoots(state, batch))
+      check(
+        'order and roots',
+        growing === 0 || batch.here.waiting > 0,
+        () => `${growing} without roots`,
+      );
+    check('status in lists', statusHolds(state, batch), () => statusName(state, batch));
+  }
+  if (asks.length > 0)
+    check(
+      'asked and no stop',
+      walkStops(state, day).some((s) => s.batches.some((b) => b.id === batch.id)),
+      () => asks.map((a) => a.kind).join(),
+    );
+  for (const ask of asks) {
+    if (ask.kind === 'wound')
+      check(
+        'buried wound touched',
+        batch.stuck === null || ['on the surface', 'bare'].includes(rowOf(state, batch).lies),
+        () => `set ${batch.stuck}, it lies ${rowOf(state, batch).lies}`,
+      );
+    if (ask.kind === 'roots' || ask.kind === 'overdue')
+      check('waited for by none', batch.here.waiting > 0, () => `${ask.kind} of none`);
+  }
+  for (const l of leave)
+    if (l.kind === 'rooting' && l.reason.why === 'too-soon' && l.reason.for === 'roots')
+      check('waited for by none', batch.here.waiting > 0, () => 'roots not yet, of none');
+  if (first && first.band === 'do' && batch.firstWater !== 'at-once')
+    doAsAsked(state, batch, first, day, check);
+  if (n % 10 === 0 && living > 0) inCalendar(state, batch, day, steps, check);
+}
+
+function statusHolds(state: State, batch: Batch): boolean {
+  const says = statusName(state, batch);
+  if (/no roots/.test(says)) return !hasRoots(state, batch);
+  if (/callusing/.test(says)) return woundInput(state, batch) !== null;
+  return true;
+}
+
+/** What one tap on the first water records, and what is said after it. */
+function doAsAsked(state: State, batch: Batch, ask: Ask, day: Day, check: Check): void {
+  if (ask.band !== 'do') return;
+  const { entries } = taskDone(ask);
+  const log = [...state.log.values()].flat();
+  const after = fold([
+    ...log,
+    ...entries.map(
+      (e, i) =>
+        ({ ...e, id: `done${i}`, at: `${day}T20:00:00.000Z~${i}000`, day, by: 'phone' }) as Entry,
+    ),
+  ]);
+  const is = after.batches.get(batch.id)!;
+  check(
+    'watered as asked, early',
+    wateredEarly(after, is) !== true || wateredEarly(state, batch) === true,
+    () => `asked since ${ask.since}`,
+  );
+  const tomorrow = careOf(after, is, addDays(day, 1));
+  check(
+    'first water twice',
+    !tomorrow.asks.some((a) => a.kind === 'first-water'),
+    () => `asked again, ${ask.count} pieces`,
+  );
+  const [entry] = entries;
+  const misted = unrootedWaterOf(state, batch) === 'mist' && !hasRoots(state, batch);
+  if (entry?.kind === 'watered')
+    check(
+      'a mist called a drink',
+      !misted || entry.how === 'misted',
+      () => `${entry.how} of a piece that is misted`,
+    );
+}
+
+/** Stations that come by themselves, whatever is seen until then. */
+const BY_THEMSELVES = ['light', 'feed', 'first-water', 'stick'] as const;
+
+function inCalendar(
+  state: State,
+  batch: Batch,
+  day: Day,
+  steps: readonly Step[],
+  check: Check,
+): void {
+  const tasks = tasksAhead(state, day);
+  const last = addDays(day, 41);
+  for (const id of BY_THEMSELVES) {
+    const step = steps.find((s) => s.id === id);
+    if (!step || !dated(step) || step.is !== 'ahead' || step.from !== step.to) continue;
+    // What hangs on something that is still to be done comes once it is done.
+    if (step.from > last || (id !== 'stick' && batch.stuck === null)) continue;
+    if ((id === 'light' || id === 'feed') && !hasRoots(state, batch)) continue;
+    const task = tasks.find((t) => t.is.kind === 'ask' && t.is.ask.kind === id);
+    check(
+      'calendar and steps',
+      task?.from === step.from,
+      () => `${id}: step ${step.from}, calendar ${task?.from ?? 'never'}`,
+    );
+  }
+}
+
+function sinceYesterday(was: Care, is: Care, day: Day, nothingTold: boolean, check: Check): void {
+  for (const ask of is.asks) {
+    if (ask.late <= 0) continue;
+    const known = was.asks
+      // A look whether it lives stands for all that was asked for too long.
+      .filter((a) => ask.kind === 'alive' || a.kind === 'alive' || sameKind(a) === sameKind(ask))
+      .toSorted((a, b) => b.late - a.late)[0];
+    check(
+      'known, then late',
+      known !== undefined && ask.late <= known.late + 1,
+      () =>
+        `${ask.kind} ${ask.late} days late (since ${ask.since}), yesterday ${known?.late ?? 'not asked'}`,
+    );
+  }
+  if (!nothingTold) return;
+  for (const left of was.leave) {
+    const now = is.leave.find((l) => l.kind === left.kind);
+    if (!now || left.until <= day) continue;
+    check(
+      'a date rolls',
+      now.until === left.until,
+      () => `${left.kind} (${left.reason.why}) ${left.until}, then ${now.until}`,
+    );
+  }
+}
