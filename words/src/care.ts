@@ -1,6 +1,15 @@
-import type { Ask, Do, Leave, MotherAsk, MotherLeave, Reason, Sure } from '@hypogeon/core/care';
+import type {
+  Ask,
+  Do,
+  Leave,
+  MotherAsk,
+  MotherLeave,
+  Reason,
+  Sure,
+  WaterMoved,
+} from '@hypogeon/core/care';
 import { METHOD } from '@hypogeon/core/botany';
-import { daysBetween } from '@hypogeon/core/days';
+import { daysBetween, type Day } from '@hypogeon/core/days';
 import { WATER_SCHOOL } from '@hypogeon/core/water';
 import { WOUND_SCHOOL } from '@hypogeon/core/wound';
 import { drinkText, evaporationText } from './amounts';
@@ -348,6 +357,13 @@ export function leaveReason(leave: Leave, speech: Speech): string {
   if (kind === 'water' && ranged && reason.why === 'verdict' && reason.is.why === 'holds')
     return `${percent(Math.min(reason.is.fill, 1))} of its water left; likely ${daySpan(earliest, latest, speech)}.`;
   return reasonText(reason, speech);
+}
+
+/** A day of water that was moved: `Water from Mon 14 Dec instead of Thu 10 Dec: it was still tacky.` */
+export function waterMovedText({ from, to, leave }: WaterMoved, speech: Speech): string {
+  const say = (day: Day | null): string => (day === null ? 'today' : nearDay(day, speech));
+  const why = leave ? ` ${leaveReason(leave, speech)}` : '';
+  return `Water from ${say(to)} instead of ${say(from)}.${why}`;
 }
 
 /** What a mother asks, short. */

@@ -14,6 +14,7 @@ import { FREE_LOOK_DAYS, HELD_DAYS, nextOf, PLUMP_DAYS, ROOTS_GROW_DAYS, STANDS 
 import { isGrown, rooting } from './rooted';
 import { looking } from './roots';
 import { setting } from './set';
+import { longestDry, NO_CAN } from './verdict';
 import { stepsOf } from './steps';
 
 /**
@@ -110,7 +111,7 @@ function today(
   const due = asked(ask, wanted);
   const asks = forgotten(due, facts, day);
   if (asks.length === 0 && ask.leaves.length === 0) ask.leave('rooting', nothingDue(facts, day));
-  return { asks, due, leave: ask.leaves };
+  return { asks, due, leave: oneOfWater(ask.leaves) };
 }
 
 /** What is late is late since it could be known, and since the day it was put off to. */
@@ -237,6 +238,12 @@ function forgotten(asks: readonly Ask[], facts: Facts, day: Day): readonly Ask[]
   };
   // The look whether it lives is the look for roots, too.
   return [alive, ...asks.filter((a) => !stale(a) && !LOOKS.has(a.kind))];
+}
+
+/** Of what keeps the can away what keeps it longest is said: one date, one reason. */
+function oneOfWater(leaves: readonly Leave[]): readonly Leave[] {
+  const longest = longestDry(leaves);
+  return leaves.filter((l) => l === longest || !NO_CAN.has(l.kind));
 }
 
 function nothingDue(

@@ -262,7 +262,8 @@ describe('rot and its neighbours', () => {
     );
 
   it('in the same tray: an extra look, and the can is held until it was had', () => {
-    const state = bench(put('near', { tray: 't1' }));
+    // Kept damp, it would be watered today.
+    const state = bench(put('near', { tray: 't1', unrootedWater: 'damp' }));
     const care = careOf(state, batchIn(state, 'near'), storyDay(13));
     expect(care.asks).toMatchObject([
       {

@@ -8,3 +8,4 @@ export { factsOf, unsetOf, type Facts } from './facts';
 export { nextLook, type NextLook } from './roots';
 export * from './slip';
 export * from './verdict';
+export * from './moved';

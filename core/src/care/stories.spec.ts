@@ -67,7 +67,7 @@ const STORIES: readonly Story[] = [
     { ...CROWN, firstWater: 'week' },
     [
       [0, 'cut', '', 'drying, gate'],
-      [3, 'set', '', 'gate, water, rooting'],
+      [3, 'set', '', 'water, rooting'],
       [6, '', '', 'water, rooting', 'first-water'],
       [9, '', '', 'water, rooting', 'first-water'],
       [10, '', 'first-water', 'rooting'],

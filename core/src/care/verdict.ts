@@ -4,7 +4,13 @@ import type { Ask, Care, Leave } from './care';
 /** Asks that bring water to it. */
 const CAN: ReadonlySet<Ask['kind']> = new Set(['first-water', 'water', 'mist', 'pot-water']);
 /** Left alone because of water. */
-const NO_CAN: ReadonlySet<Leave['kind']> = new Set(['gate', 'held', 'water']);
+export const NO_CAN: ReadonlySet<Leave['kind']> = new Set(['gate', 'held', 'water']);
+
+/** What keeps the can away longest; the first told of those that keep it as long. */
+export const longestDry = (leave: readonly Leave[]): Leave | null =>
+  leave
+    .filter((l) => NO_CAN.has(l.kind))
+    .reduce<Leave | null>((a, b) => (a === null || b.until > a.until ? b : a), null);
 
 /** The one thing that is said of the water of a batch, wherever it is said. */
 export type WaterSays =
@@ -18,9 +24,7 @@ export type WaterSays =
 export function waterSays({ asks, leave, steps }: Care, day: Day): WaterSays {
   const ask = asks.find((a) => CAN.has(a.kind));
   if (ask) return { is: 'now', ask };
-  const longest = leave
-    .filter((l) => NO_CAN.has(l.kind))
-    .reduce<Leave | null>((a, b) => (a === null || b.until > a.until ? b : a), null);
+  const longest = longestDry(leave);
   // What is not set yet waits for that, and for its first water then.
   const first = steps.find((s) => s.id === 'first-water');
   const unset = leave.some((l) => l.kind === 'drying') || asks.some((a) => a.kind === 'stick');

@@ -1,5 +1,5 @@
 import { memoBy } from '../memo';
-import { benchLines, placeOf, plantOf, plants, STAGE_NAME, placesIn } from '../bench';
+import { benchLines, placeOf, plantOf, plants, statusName, placesIn } from '../bench';
 import type { Day } from '../days';
 import type { State } from '../journal';
 import { foldText, matches, startsIn, wordsOf } from '../text';
@@ -47,7 +47,7 @@ function gatherFindables(state: State, today: Day, pages: readonly Page[]): read
         kind: 'batch',
         id: batch.id,
         title: `${title} ${code}`,
-        says: [placeOf(state, batch), spaceName, STAGE_NAME[batch.stage]]
+        says: [placeOf(state, batch), spaceName, statusName(state, batch)]
           .filter(Boolean)
           .join(', '),
         text,

@@ -1,6 +1,6 @@
 import type { Batch, EntryDraft, Order, State } from '../journal';
 import type { Day } from '../days';
-import { leaveEntries, takenCount } from '../bench';
+import { hadRoots, leaveEntries, takenCount } from '../bench';
 
 /** How an order stands against what is on the bench. */
 export interface OrderStanding {
@@ -29,18 +29,25 @@ export function shortfall(state: State, order: Order): OrderStanding {
     const batch = state.batches.get(id);
     if (!batch) continue;
     const before = promisedBefore(state, order, id);
-    const alive = Math.max(0, batch.here.rooted + batch.here.pupped - before);
-    const rooted = Math.min(count, alive);
+    const { withRoots, without } = rootsIn(state, batch);
+    const rooted = Math.min(count, Math.max(0, withRoots - before));
     ready += rooted;
-    const waiting = Math.max(
-      0,
-      batch.here.waiting - Math.max(0, before - batch.here.rooted - batch.here.pupped),
-    );
+    const waiting = Math.max(0, without - Math.max(0, before - withRoots));
     growing += Math.min(count - rooted, batch.stage === 'planned' ? 0 : waiting);
   }
   ready = Math.min(ready, open);
   growing = Math.min(growing, open - ready);
   return { wanted, handed, ready, growing, short: open - ready - growing };
+}
+
+/** Pieces that stand with roots, counted or their own, and those without. */
+function rootsIn(
+  state: State,
+  batch: Batch,
+): { readonly withRoots: number; readonly without: number } {
+  const { rooted, pupped, waiting } = batch.here;
+  const own = hadRoots(state, batch) ? waiting : 0;
+  return { withRoots: rooted + pupped + own, without: waiting - own };
 }
 
 /** Pieces that went out under an order so far. */
@@ -85,10 +92,11 @@ export function unpromised(state: State, batch: Batch): number {
 
 /** Batches that could serve an order, the most forward first. */
 export function fitting(state: State, order: Order): readonly Batch[] {
-  const alive = (b: Batch): number => b.here.rooted + b.here.pupped;
+  const alive = (b: Batch): number => rootsIn(state, b).withRoots;
   return [...state.batches.values()]
     .filter((b) => b.taxon === order.taxon && (!order.method || b.method === order.method))
-    .filter((b) => b.ended === null && b.stage !== 'planned' && alive(b) + b.here.waiting > 0)
+    .filter((b) => b.ended === null && b.stage !== 'planned')
+    .filter((b) => b.here.rooted + b.here.pupped + b.here.waiting > 0)
     .sort((a, b) => alive(b) - alive(a) || (a.cutOn < b.cutOn ? -1 : 1));
 }
 
@@ -129,7 +137,8 @@ export function handOver(
     const most = Math.min(count, Math.max(0, open));
     const pupped = Math.min(most, batch.here.pupped);
     const rooted = Math.min(most - pupped, batch.here.rooted);
-    const waiting = unrootedToo ? Math.min(most - pupped - rooted, batch.here.waiting) : 0;
+    const unrooted = unrootedToo || hadRoots(state, batch);
+    const waiting = unrooted ? Math.min(most - pupped - rooted, batch.here.waiting) : 0;
     const gone = pupped + rooted + waiting;
     if (count > gone) stays.push({ batch: id, count: count - gone });
     if (gone === 0) continue;

@@ -22,6 +22,7 @@ import {
   placeOf,
   plantOf,
   STAGE_NAME,
+  statusName,
   TROUBLE_NAME,
   TROUBLES,
   type BenchAsk,
@@ -206,7 +207,7 @@ export class BenchPage {
       plantOf(this.state(), batch.taxon)?.name ?? '',
       spaceName,
       placeOf(this.state(), batch) ?? '',
-      STAGE_NAME[batch.stage],
+      statusName(this.state(), batch),
       batch.cutOn,
       age,
       batch.count,
@@ -248,7 +249,7 @@ export class BenchPage {
     };
     return {
       mark,
-      stage: STAGE_NAME[batch.stage],
+      stage: statusName(state, batch),
       trouble: line.troubles[0] === undefined ? null : TROUBLE_NAME[line.troubles[0]],
       piece: pieceOf(state, batch),
       age: line.age < 0 ? `cut in ${this.words.days(-line.age)}` : `day ${line.age}`,

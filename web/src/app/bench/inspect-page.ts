@@ -9,7 +9,7 @@ import {
 } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
-import { APART, batchTitle, STAGE_NAME } from '@hypogeon/core/bench';
+import { APART, batchTitle, statusName } from '@hypogeon/core/bench';
 import { riskFrom } from '@hypogeon/core/care';
 import {
   beforeLooking,
@@ -306,7 +306,7 @@ export class InspectPage {
     if (!batch) return;
     const counts = stepCount(batch.counts, 'rotted', 1, batch.here.waiting);
     if (!counts) return this.actions.say('None is left to count. See the count.');
-    const at = STAGE_NAME[batch.stage];
+    const at = statusName(this.journal.state(), batch);
     await this.record(
       [this.seenEntry(`, ${at}`), { kind: 'tally', batch: batch.id, counts }],
       'One loss counted',

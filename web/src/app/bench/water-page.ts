@@ -1,3 +1,4 @@
+import { careOf, waterSays } from '@hypogeon/core/care';
 import { BatchHead } from './batch-head';
 import {
   ChangeDetectionStrategy,
@@ -188,6 +189,22 @@ export class WaterPage {
   protected readonly on = computed(() => this.day() || this.today());
   protected readonly problem = signal('');
   protected readonly panel = signal<'weigh' | 'feel' | 'give' | 'setup' | null>(null);
+
+  /** What is said of its water everywhere; the pot's own verdict is one reason among others. */
+  protected readonly says = computed(() => {
+    const batch = this.batch();
+    const verdict = this.verdict() ?? undefined;
+    return batch && waterSays(careOf(this.state(), batch, this.today(), verdict), this.today());
+  });
+  /** Not to be watered, for a reason that is not the pot's. */
+  protected readonly kept = computed(() => {
+    const says = this.says();
+    if (says?.is !== 'not before' || says.leave?.reason.why === 'verdict') return null;
+    return {
+      head: `No water until ${this.words.near(says.day)}`,
+      why: says.leave ? this.words.leaveWhy(says.leave) : 'It is set first.',
+    };
+  });
 
   protected headline(v: WaterVerdict): string {
     switch (v.kind) {

@@ -1,8 +1,12 @@
 import { inject, Injectable, Injector } from '@angular/core';
 import type { MatSnackBar } from '@angular/material/snack-bar';
 import { withGate } from '@hypogeon/core/bench';
-import type { Entry } from '@hypogeon/core/journal';
+import { careOf, waterMoved, waterSays, type WaterSays } from '@hypogeon/core/care';
+import type { Entry, State } from '@hypogeon/core/journal';
+import { waterMovedText } from '@hypogeon/words';
 import { Journal, type Draft } from './journal';
+import { Today } from './today';
+import { Words } from './words';
 
 /** A second tap within this time on the very same thing is a slip of the finger. */
 const SLIP_MS = 700;
@@ -15,6 +19,8 @@ const SLIP_MS = 700;
 export class Actions {
   private readonly journal = inject(Journal);
   private readonly injector = inject(Injector);
+  private readonly today = inject(Today);
+  private readonly words = inject(Words);
   private readonly lately = new Map<string, Promise<boolean>>();
 
   /**
@@ -31,7 +37,8 @@ export class Actions {
     const same = this.sameAs(drafts);
     const under = this.lately.get(same);
     if (under) return under;
-    const known = drafts.map((d) => withGate(this.journal.state(), d));
+    const before = this.journal.state();
+    const known = drafts.map((d) => withGate(before, d));
     const { entries, refused, saved } = this.journal.enter(known);
     const taken = Promise.resolve(refused === '');
     if (refused !== '') {
@@ -40,7 +47,8 @@ export class Actions {
     }
     this.lately.set(same, taken);
     void saved.then((good) => {
-      if (good && said !== '') this.offerUndo(entries, said);
+      if (good && said !== '')
+        this.offerUndo(entries, `${said}. Saved.${this.moved(before, drafts)}`);
       setTimeout(() => this.lately.delete(same), SLIP_MS);
     });
     return taken;
@@ -65,10 +73,25 @@ export class Actions {
     return text;
   }
 
+  /** What was told of one batch may move its water: from when to when is said, and why. */
+  private moved(before: State, drafts: readonly Draft[]): string {
+    const ids = new Set(drafts.map(batchOf));
+    const [id] = ids;
+    if (ids.size !== 1 || !id || drafts.some((d) => d.kind === 'watered')) return '';
+    const today = this.today.day();
+    const says = (state: State): WaterSays | null => {
+      const batch = state.batches.get(id);
+      return batch?.cut ? waterSays(careOf(state, batch, today), today) : null;
+    };
+    const [was, is] = [says(before), says(this.journal.state())];
+    const moved = was && is && waterMoved(was, is);
+    return moved ? ` ${waterMovedText(moved, this.words.speech())}` : '';
+  }
+
   private offerUndo(entries: readonly Entry[], said: string): void {
     void this.bar().then((bar) =>
       bar
-        .open(`${said}. Saved.`, 'Undo', { duration: 8000 })
+        .open(said, 'Undo', { duration: 8000 })
         .onAction()
         .subscribe(() => void this.retract(...entries)),
     );
@@ -80,3 +103,13 @@ export class Actions {
     return this.injector.get(MatSnackBar);
   }
 }
+
+/** The batch something is told of; null where it is of something else. */
+const batchOf = (draft: Draft): string | null =>
+  draft.kind === 'put'
+    ? draft.record === 'batch'
+      ? draft.key
+      : null
+    : 'batch' in draft && typeof draft.batch === 'string'
+      ? draft.batch
+      : null;
