@@ -14,7 +14,8 @@ export const taxonMethodSchema = z.object({
   method: z.enum(METHODS),
   /** The courses it takes with this plant, the usual one first, where they differ from those of the way; no jar. */
   courses: z.array(z.enum(COURSES)).min(1).readonly().optional(),
-  worth: z.enum(['good', 'poor']),
+  /** Left out of the file where it is good. */
+  worth: z.enum(['good', 'poor']).default('good'),
   why: z.string().optional(),
   /** The shape of its mark, where it differs from the method's usual one. */
   piece: z.enum(PIECES).optional(),
@@ -37,7 +38,7 @@ export const taxonMethodSchema = z.object({
     })
     .optional(),
   roots: windowSchema,
-  pups: windowSchema.nullable(),
+  pups: windowSchema.nullable().default(null),
   /** Mean chance of success and how many cuttings that opinion is worth. */
   success: z.object({
     mean: z.number().gt(0).lt(1),
@@ -79,7 +80,8 @@ export const taxonSchema = z.object({
     .default([]),
   hazards: z
     .array(z.object({ kind: z.enum(HAZARDS), part: z.string(), evidence: evidenceSchema }))
-    .readonly(),
+    .readonly()
+    .default([]),
   law: z
     .array(z.enum(['cites', 'weed', 'rights']))
     .readonly()

@@ -1,12 +1,8 @@
 import { inject, Injectable, Injector } from '@angular/core';
 import type { MatSnackBar } from '@angular/material/snack-bar';
 import { withGate } from '@hypogeon/core/bench';
-import { careOf, waterMoved, waterSays, type WaterSays } from '@hypogeon/core/care';
 import type { Entry, State } from '@hypogeon/core/journal';
-import { waterMovedText } from '@hypogeon/words';
 import { Journal, type Draft } from './journal';
-import { Today } from './today';
-import { Words } from './words';
 
 /** A second tap within this time on the very same thing is a slip of the finger. */
 const SLIP_MS = 700;
@@ -19,8 +15,6 @@ const SLIP_MS = 700;
 export class Actions {
   private readonly journal = inject(Journal);
   private readonly injector = inject(Injector);
-  private readonly today = inject(Today);
-  private readonly words = inject(Words);
   private readonly lately = new Map<string, Promise<boolean>>();
 
   /**
@@ -47,8 +41,7 @@ export class Actions {
     }
     this.lately.set(same, taken);
     void saved.then((good) => {
-      if (good && said !== '')
-        this.offerUndo(entries, `${said}. Saved.${this.moved(before, drafts)}`);
+      if (good && said !== '') void this.offerUndo(entries, said, drafts, before);
       setTimeout(() => this.lately.delete(same), SLIP_MS);
     });
     return taken;
@@ -73,28 +66,20 @@ export class Actions {
     return text;
   }
 
-  /** What was told of one batch may move its water: from when to when is said, and why. */
-  private moved(before: State, drafts: readonly Draft[]): string {
-    const ids = new Set(drafts.map(batchOf));
-    const [id] = ids;
-    if (ids.size !== 1 || !id || drafts.some((d) => d.kind === 'watered')) return '';
-    const today = this.today.day();
-    const says = (state: State): WaterSays | null => {
-      const batch = state.batches.get(id);
-      return batch?.cut ? waterSays(careOf(state, batch, today), today) : null;
-    };
-    const [was, is] = [says(before), says(this.journal.state())];
-    const moved = was && is && waterMoved(was, is);
-    return moved ? ` ${waterMovedText(moved, this.words.speech())}` : '';
-  }
-
-  private offerUndo(entries: readonly Entry[], said: string): void {
-    void this.bar().then((bar) =>
-      bar
-        .open(said, 'Undo', { duration: 8000 })
-        .onAction()
-        .subscribe(() => void this.retract(...entries)),
-    );
+  private async offerUndo(
+    entries: readonly Entry[],
+    said: string,
+    drafts: readonly Draft[],
+    before: State,
+  ): Promise<void> {
+    const after = this.journal.state();
+    const { waterMovedBy } = await import('./water-moved');
+    const moved = waterMovedBy(drafts, before, after, this.injector);
+    const bar = await this.bar();
+    bar
+      .open([`${said}. Saved.`, moved].filter(Boolean).join(' '), 'Undo', { duration: 8000 })
+      .onAction()
+      .subscribe(() => void this.retract(...entries));
   }
 
   /** Nothing is said before something is done: its code comes with the first word. */
@@ -103,13 +88,3 @@ export class Actions {
     return this.injector.get(MatSnackBar);
   }
 }
-
-/** The batch something is told of; null where it is of something else. */
-const batchOf = (draft: Draft): string | null =>
-  draft.kind === 'put'
-    ? draft.record === 'batch'
-      ? draft.key
-      : null
-    : 'batch' in draft && typeof draft.batch === 'string'
-      ? draft.batch
-      : null;
