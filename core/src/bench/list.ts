@@ -29,7 +29,6 @@ export const STAGE_NAME: Readonly<Record<BatchStage, string>> = {
 export function statusName(state: State, batch: Batch): string {
   const { stage, here } = batch;
   const rooted = here.rooted + here.pupped;
-  const all = rooted + here.waiting;
   const jar = inJar(state, batch) ? 'in the jar, ' : '';
   switch (stage) {
     case 'callusing':
@@ -39,7 +38,7 @@ export function statusName(state: State, batch: Batch): string {
       if (hasRoots(state, batch)) return 'set, with roots of its own';
       return jar === '' ? STAGE_NAME.stuck : `${jar}no roots yet`;
     case 'growing':
-      return `${jar}${rooted < all ? `${rooted} of ${all} rooted` : 'rooted'}`;
+      return `${jar}${here.waiting > 0 ? `${rooted} rooted, ${here.waiting} waiting` : 'rooted'}`;
     default:
       return STAGE_NAME[stage];
   }

@@ -78,12 +78,12 @@ export function stepsOf(
   if (clock) {
     const firm = batch.woundChecks.find((c) => c.seen === 'firm' && c.day >= clock.from);
     const surely = batch.cut !== null && dated !== null && chanceClosedOn(clock, day) >= 0.9;
+    const seenClosed = firm?.day ?? (gate === null ? (roots?.to ?? null) : null);
     add('callused', {
-      // Seen firm after it was safe to water by the clock, it had closed before.
-      done: firm
-        ? on(dated && dated.opens < firm.day ? dated.opens : firm.day)
-        : gate === null
-          ? on(roots?.to ?? null)
+      // Seen after it was safe to water by the clock, it had closed before.
+      done:
+        seenClosed !== null
+          ? on(dated && dated.opens < seenClosed ? dated.opens : seenClosed)
           : surely
             ? closes(dated)
             : null,

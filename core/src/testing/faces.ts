@@ -8,7 +8,7 @@ import {
   wateredEarly,
   woundInput,
 } from '../bench';
-import { careOf, slipOf, type Ask, type Care, type Step } from '../care';
+import { careOf, slipOf, unsetOf, type Ask, type Care, type Step } from '../care';
 import { addDays, type Day } from '../days';
 import { fold, type Batch, type Entry, type State } from '../journal';
 import { shortfall } from '../order';
@@ -26,6 +26,8 @@ import { storyDay } from './story';
 export interface ToldLife {
   readonly life: Life;
   readonly late: readonly number[];
+  /** Told wrongly: before the cut, fewer than before, moved back in time or to a place that is not there. */
+  readonly wrong: readonly (readonly [number, string])[];
 }
 
 export const anyToldLife: fc.Arbitrary<ToldLife> = fc.record({
@@ -37,11 +39,18 @@ export const anyToldLife: fc.Arbitrary<ToldLife> = fc.record({
     ),
     { minLength: 24, maxLength: 24 },
   ),
+  wrong: fc.array(
+    fc.tuple(
+      fc.integer({ min: -6, max: LIFE_DAYS }),
+      fc.constantFrom('move gone', 'move bench', 'fine', 'count 1r', 'water', 'set', 'firm'),
+    ),
+    { maxLength: 2 },
+  ),
 });
 
 /** The entries of a life in the order they were told. */
-export function toldEntries({ life, late }: ToldLife): readonly Entry[] {
-  return entriesOf(life).map((entry, i) => {
+export function toldEntries({ life, late, wrong }: ToldLife): readonly Entry[] {
+  return entriesOf({ ...life, deeds: [...life.deeds, ...wrong] }).map((entry, i) => {
     const on = i < 2 ? entry.day : addDays(entry.day, late[i % late.length]!);
     return { ...entry, at: `${on}T08:00:00.000Z~${i.toString(16).padStart(4, '0')}` };
   });
@@ -179,7 +188,7 @@ function onOneDay(state: State, batch: Batch, day: Day, care: Care, check: Check
     if (ask.kind === 'wound')
       check(
         'buried wound touched',
-        batch.stuck === null || ['on the surface', 'bare'].includes(rowOf(state, batch).lies),
+        unsetOf(state, batch) > 0 || ['on the surface', 'bare'].includes(rowOf(state, batch).lies),
         () => `set ${batch.stuck}, it lies ${rowOf(state, batch).lies}`,
       );
     if (ask.kind === 'roots' || ask.kind === 'overdue')
@@ -277,7 +286,13 @@ function sinceYesterday(was: Care, is: Care, day: Day, nothingTold: boolean, che
   }
   if (!nothingTold) return;
   for (const left of was.leave) {
-    const now = is.leave.find((l) => l.kind === left.kind);
+    const now = is.leave.find(
+      (l) =>
+        l.kind === left.kind &&
+        (l.reason.why !== 'put-off' ||
+          left.reason.why !== 'put-off' ||
+          l.reason.task === left.reason.task),
+    );
     if (!now || left.until <= day) continue;
     check(
       'a date rolls',
