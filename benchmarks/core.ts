@@ -186,8 +186,8 @@ export const CORE_BENCHES: Readonly<Record<string, Bench>> = {
   },
   find: () => {
     const state = fold(largeJournal(TODAY));
-    const index = medianMs(() => findables({ ...state }, TODAY));
-    const all = findables(state, TODAY);
+    const index = medianMs(() => findables({ ...state }, TODAY, ({ is }) => is));
+    const all = findables(state, TODAY, ({ is }) => is);
     const lines = benchLines(state, TODAY);
     return [
       {

@@ -9,6 +9,7 @@ export * from './amounts';
 export * from './chances';
 export * from './verdicts';
 export * from './courses';
+export * from './status';
 export * from './tasks';
 export * from './care';
 export * from './steps';

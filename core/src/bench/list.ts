@@ -26,21 +26,31 @@ export const STAGE_NAME: Readonly<Record<BatchStage, string>> = {
 };
 
 /** How a batch stands, as lists say it: by what it is and has, not by its stage alone. */
-export function statusName(state: State, batch: Batch): string {
+export type Status =
+  | { readonly is: 'planned' | 'callusing' | 'to-set' | 'bare' | 'done' }
+  /** Set, without roots as yet, or with roots of its own. */
+  | { readonly is: 'set'; readonly ownRoots: boolean; readonly jar: boolean }
+  | {
+      readonly is: 'growing';
+      readonly rooted: number;
+      readonly waiting: number;
+      readonly jar: boolean;
+    };
+
+export function statusOf(state: State, batch: Batch): Status {
   const { stage, here } = batch;
-  const rooted = here.rooted + here.pupped;
-  const jar = inJar(state, batch) ? 'in the jar, ' : '';
   switch (stage) {
     case 'callusing':
-      if (rowOf(state, batch).setWhen === 'rooted') return 'bare, no roots yet';
-      return woundInput(state, batch) === null ? 'to be set' : STAGE_NAME.callusing;
+      if (rowOf(state, batch).setWhen === 'rooted') return { is: 'bare' };
+      return { is: woundInput(state, batch) === null ? 'to-set' : 'callusing' };
     case 'stuck':
-      if (hasRoots(state, batch)) return 'set, with roots of its own';
-      return jar === '' ? STAGE_NAME.stuck : `${jar}no roots yet`;
-    case 'growing':
-      return `${jar}${here.waiting > 0 ? `${rooted} rooted, ${here.waiting} waiting` : 'rooted'}`;
+      return { is: 'set', ownRoots: hasRoots(state, batch), jar: inJar(state, batch) };
+    case 'growing': {
+      const rooted = here.rooted + here.pupped;
+      return { is: 'growing', rooted, waiting: here.waiting, jar: inJar(state, batch) };
+    }
     default:
-      return STAGE_NAME[stage];
+      return { is: stage };
   }
 }
 

@@ -86,7 +86,7 @@ export function looking(ask: Asker, batch: Batch, facts: Facts, day: Day): void 
 
 /** Roots show where it lies, or its new growth tells of them, without a touch. */
 const showsItself = ({ row, inJar }: Facts): boolean =>
-  row.look === 'through the glass' ? inJar : row.look !== 'by a tug';
+  row.look === 'through-glass' ? inJar : row.look !== 'by-tug';
 
 function lookReason(batch: Batch, { row, inJar }: Facts, awaits: 'roots' | 'pups'): Reason {
   const { rooted, pupped } = batch.here;

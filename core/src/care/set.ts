@@ -68,7 +68,7 @@ function drying(batch: Batch, { clock }: Facts, closure: number): Reason {
 const opensOf = ({ gate }: WoundClock): Day | null => (gate.state === 'dated' ? gate.opens : null);
 
 /** What is set lies open to a thumb on the surface alone: nobody digs to see. */
-const woundShows = ({ unset, row }: Facts): boolean => unset > 0 || row.look === 'as it lies';
+const woundShows = ({ unset, row }: Facts): boolean => unset > 0 || row.look === 'as-it-lies';
 
 /** A touch tells more than the clock; while it is too soon, or one was lately, the wound is left in peace. */
 function touch(ask: Asker, batch: Batch, clock: WoundClock | null, day: Day): void {

@@ -7,7 +7,7 @@ import type { UnrootedWaterId } from '../water';
  */
 export interface Course {
   /** How it lies once it is set, or from the cut on where it is never set. */
-  readonly lies: 'bare' | 'on the surface' | 'in a trench' | 'buried' | 'in a jar' | 'potted';
+  readonly lies: 'bare' | 'on-surface' | 'in-trench' | 'buried' | 'in-jar' | 'potted';
   /** When it is set: once its wound has dried by the grower's rule, once it is closed, once it has roots. */
   readonly setWhen: 'dried' | 'closed' | 'rooted';
   /** It came with roots of its own. */
@@ -16,7 +16,7 @@ export interface Course {
    * What a look costs: nothing where roots show as it lies or stands behind glass, nothing where new growth tells;
    * a tug where it is buried, which sets roots back.
    */
-  readonly look: 'as it lies' | 'through the glass' | 'by its growth' | 'by a tug';
+  readonly look: 'as-it-lies' | 'through-glass' | 'by-growth' | 'by-tug';
   /** What tells that it has taken. */
   readonly shows: 'root points' | 'roots' | 'new growth' | 'shoots' | 'seedlings';
   /** Days without water from setting on, whatever the wound, while it has no roots. */
@@ -49,7 +49,7 @@ const BURIED: Course = {
   lies: 'buried',
   setWhen: 'dried',
   ownRoots: false,
-  look: 'by a tug',
+  look: 'by-tug',
   shows: 'roots',
   dryDays: 0,
   unrootedWater: null,
@@ -65,8 +65,8 @@ const BURIED: Course = {
 
 const ON_SURFACE: Course = {
   ...BURIED,
-  lies: 'on the surface',
-  look: 'as it lies',
+  lies: 'on-surface',
+  look: 'as-it-lies',
   dryDays: 3,
   unrootedWater: 'mist',
   misted: true,
@@ -76,7 +76,7 @@ const POTTED: Course = {
   ...BURIED,
   lies: 'potted',
   ownRoots: true,
-  look: 'by its growth',
+  look: 'by-growth',
   shows: 'new growth',
   singly: true,
 };
@@ -100,15 +100,15 @@ const TABLE = {
   /** A leaf with root points leaned on a stick, under a thin layer that holds moisture. */
   propped: { ...ON_SURFACE, unrootedWater: 'damp', played: false },
   /** The stalk of a leaf in a small trench. */
-  petiole: { ...BURIED, lies: 'in a trench', unrootedWater: 'damp' },
+  petiole: { ...BURIED, lies: 'in-trench', unrootedWater: 'damp' },
   /** A plucked or torn leaf that makes plantlets along its margin. */
   notch: { ...ON_SURFACE, leafFeeds: false },
   /** Rooted in water, then moved into medium. */
   water: {
     ...BURIED,
-    lies: 'in a jar',
+    lies: 'in-jar',
     setWhen: 'closed',
-    look: 'through the glass',
+    look: 'through-glass',
     medium: 'water',
     pace: 0.8,
     played: false,
@@ -118,11 +118,11 @@ const TABLE = {
   rooted: POTTED,
   /** A rhizome or tuber was cut. */
   division: POTTED,
-  'root-cutting': { ...BURIED, look: 'by its growth', shows: 'shoots', unrootedWater: 'sip' },
+  'root-cutting': { ...BURIED, look: 'by-growth', shows: 'shoots', unrootedWater: 'sip' },
   seed: {
     ...BURIED,
-    lies: 'on the surface',
-    look: 'by its growth',
+    lies: 'on-surface',
+    look: 'by-growth',
     shows: 'seedlings',
     unrootedWater: 'damp',
     played: false,

@@ -6,7 +6,10 @@ import { find, findables } from './find';
 const TODAY = '2026-04-09';
 const STATE = fold(demoJournal(TODAY));
 const found = (query: string): readonly string[] =>
-  find(findables(STATE, TODAY), query).map((f) => `${f.kind} ${f.title}`);
+  find(
+    findables(STATE, TODAY, ({ is }) => is),
+    query,
+  ).map((f) => `${f.kind} ${f.title}`);
 
 describe('finding anything by typing', () => {
   it.each([
@@ -37,7 +40,12 @@ describe('finding anything by typing', () => {
         fields: { name: 'Émilie’s échévéria' },
       },
     ]);
-    expect(find(findables(state, TODAY), 'echev em')[0]).toMatchObject({ id: 'm' });
+    expect(
+      find(
+        findables(state, TODAY, ({ is }) => is),
+        'echev em',
+      )[0],
+    ).toMatchObject({ id: 'm' });
   });
 
   it('finds nothing by letters in the middle of a word', () => {

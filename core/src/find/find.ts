@@ -1,5 +1,5 @@
 import { memoBy } from '../memo';
-import { benchLines, placeOf, plantOf, plants, statusName, placesIn } from '../bench';
+import { benchLines, placeOf, plantOf, plants, placesIn, statusOf, type Status } from '../bench';
 import type { Day } from '../days';
 import type { State } from '../journal';
 import { foldText, matches, startsIn, wordsOf } from '../text';
@@ -30,12 +30,18 @@ const made = memoBy<State, readonly Findable[]>(2);
 export function findables(
   state: State,
   today: Day,
+  statusText: (status: Status) => string,
   pages: readonly Page[] = [],
 ): readonly Findable[] {
-  return made(state, today, () => gatherFindables(state, today, pages));
+  return made(state, today, () => gatherFindables(state, today, statusText, pages));
 }
 
-function gatherFindables(state: State, today: Day, pages: readonly Page[]): readonly Findable[] {
+function gatherFindables(
+  state: State,
+  today: Day,
+  statusText: (status: Status) => string,
+  pages: readonly Page[],
+): readonly Findable[] {
   return [
     ...pages.map((p): Findable => thing('page', p.path, p.title, 'page', [p.path])),
     ...benchLines(state, today)
@@ -47,7 +53,7 @@ function gatherFindables(state: State, today: Day, pages: readonly Page[]): read
         kind: 'batch',
         id: batch.id,
         title: `${title} ${code}`,
-        says: [placeOf(state, batch), spaceName, statusName(state, batch)]
+        says: [placeOf(state, batch), spaceName, statusText(statusOf(state, batch))]
           .filter(Boolean)
           .join(', '),
         text,

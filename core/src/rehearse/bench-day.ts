@@ -146,6 +146,9 @@ export function passDay(bench: Bench, day: number, { set, soak, look, warmerC = 
   const usualNow = bench.air[day]!;
   const now = warmerC === 0 ? usualNow : { ...usualNow, tempC: usualNow.tempC + warmerC };
   if (set) {
+    // Air leaves it where it still stands wet since the last pour, not where it was poured just now.
+    const stood = wetnessTo(column, bench.wetness, strategy.stemMm) >= LOGGED_FROM;
+    bench.logged = stood ? bench.logged + 1 : 0;
     if (soak !== null) {
       const before = waterIn(column, bench.wetness);
       bench.wetness = water(column, bench.wetness, soak).wetness;
@@ -154,7 +157,6 @@ export function passDay(bench: Bench, day: number, { set, soak, look, warmerC = 
       bench.litres += (waterIn(column, bench.wetness) - before) / 1e6;
     }
     bench.wet = wetnessTo(column, bench.wetness, strategy.stemMm);
-    bench.logged = bench.wet >= LOGGED_FROM ? bench.logged + 1 : 0;
     bench.parched = bench.wet <= BONE_DRY_STEM ? bench.parched + 1 : 0;
   }
   const { wet, logged, parched } = bench;

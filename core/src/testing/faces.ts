@@ -3,7 +3,7 @@ import {
   hadRoots,
   hasRoots,
   rowOf,
-  statusName,
+  statusOf,
   unrootedWaterOf,
   wateredEarly,
   woundInput,
@@ -117,7 +117,7 @@ export function facesOf(told: ToldLife): Faces {
     if (state === null || known.length !== count) state = fold(known);
     count = known.length;
     const batch = batchOf(state);
-    if (!batch || batch.cut === null || batch.ended !== null) {
+    if (batch.cut === null || batch.ended !== null) {
       before = null;
       continue;
     }
@@ -176,7 +176,7 @@ function onOneDay(state: State, batch: Batch, day: Day, care: Care, check: Check
     const { growing } = shortfall({ ...state, orders: new Map([['o', order]]) }, order);
     if (hadRoots(state, batch) || batch.here.waiting === 0)
       check('order and roots', growing === 0, () => `${growing} without roots`);
-    check('status in lists', statusHolds(state, batch), () => statusName(state, batch));
+    check('status in lists', statusHolds(state, batch), () => statusOf(state, batch).is);
   }
   if (asks.length > 0)
     check(
@@ -188,7 +188,7 @@ function onOneDay(state: State, batch: Batch, day: Day, care: Care, check: Check
     if (ask.kind === 'wound')
       check(
         'buried wound touched',
-        unsetOf(state, batch) > 0 || ['on the surface', 'bare'].includes(rowOf(state, batch).lies),
+        unsetOf(state, batch) > 0 || ['on-surface', 'bare'].includes(rowOf(state, batch).lies),
         () => `set ${batch.stuck}, it lies ${rowOf(state, batch).lies}`,
       );
     if (ask.kind === 'roots' || ask.kind === 'overdue')
@@ -197,16 +197,16 @@ function onOneDay(state: State, batch: Batch, day: Day, care: Care, check: Check
   for (const l of leave)
     if (l.kind === 'rooting' && l.reason.why === 'too-soon' && l.reason.for === 'roots')
       check('waited for by none', batch.here.waiting > 0, () => 'roots not yet, of none');
-  if (first && first.band === 'do' && batch.firstWater !== 'at-once')
+  if (first?.band === 'do' && batch.firstWater !== 'at-once')
     doAsAsked(state, batch, first, day, check);
   if (n % 10 === 0 && living > 0) inCalendar(state, batch, day, steps, check);
 }
 
 function statusHolds(state: State, batch: Batch): boolean {
-  const says = statusName(state, batch);
-  if (/no roots/.test(says)) return !hasRoots(state, batch);
-  if (/callusing/.test(says)) return woundInput(state, batch) !== null;
-  return true;
+  const status = statusOf(state, batch);
+  if (status.is === 'bare') return !hasRoots(state, batch);
+  if (status.is === 'set') return status.ownRoots === hasRoots(state, batch);
+  return status.is !== 'callusing' || woundInput(state, batch) !== null;
 }
 
 /** What one tap on the first water records, and what is said after it. */
@@ -216,10 +216,13 @@ function doAsAsked(state: State, batch: Batch, ask: Ask, day: Day, check: Check)
   const log = [...state.log.values()].flat();
   const after = fold([
     ...log,
-    ...entries.map(
-      (e, i) =>
-        ({ ...e, id: `done${i}`, at: `${day}T20:00:00.000Z~${i}000`, day, by: 'phone' }) as Entry,
-    ),
+    ...entries.map((e, i) => ({
+      ...e,
+      id: `done${i}`,
+      at: `${day}T20:00:00.000Z~${i}000`,
+      day,
+      by: 'phone',
+    })),
   ]);
   const is = after.batches.get(batch.id)!;
   check(

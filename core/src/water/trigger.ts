@@ -55,8 +55,9 @@ export function asksForWater(
   switch (school) {
     case 'mist':
       return at - memory.wateredAt >= mistEvery(evaporation[at] ?? 0);
+    // In grit the very surface is dry within hours: no oftener than a mist would be given.
     case 'surface':
-      return dryAt(SURFACE_MM);
+      return at - memory.wateredAt >= mistEvery(evaporation[at] ?? 0) && dryAt(SURFACE_MM);
     case 'top-25':
       return dryAt(25);
     case 'top-60':

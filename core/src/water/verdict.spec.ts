@@ -229,7 +229,7 @@ describe('schools are triggers on one and the same pot', () => {
         expect(asksForWater(c, school, wet, 1, memory)).toBe(false);
       const dryPot = evenly(c.column, 0.05);
       for (const school of ['surface', 'top-25', 'top-60', 'third', 'bone-dry'] as const)
-        expect(asksForWater(c, school, dryPot, 1, memory)).toBe(true);
+        expect(asksForWater(c, school, dryPot, 2, memory)).toBe(true);
     }
     for (const s of WATER_SCHOOLS) expect(WATER_SCHOOL[s].id).toBe(s);
   });

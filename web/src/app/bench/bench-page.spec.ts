@@ -37,7 +37,9 @@ describe('the bench', () => {
   it('tells a batch in a line: stage, age and what came of it', async () => {
     const page = await mount(BenchPage);
     await page.fill('Find a batch', 'Tray G');
-    expect(page.text).toMatch(/Jelly beans, crowns ?Mat tray · SED-\w{3} ?rooted ?day 37/);
+    expect(page.text).toMatch(
+      /Jelly beans, crowns ?Mat tray · SED-\w{3} ?8 rooted, 15 waiting ?day 37/,
+    );
     expect(page.text).toContain('8 of 24 rooted, 1 lost, 15 waiting');
   });
 

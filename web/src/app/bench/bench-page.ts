@@ -22,7 +22,7 @@ import {
   placeOf,
   plantOf,
   STAGE_NAME,
-  statusName,
+  statusOf,
   TROUBLE_NAME,
   TROUBLES,
   type BenchAsk,
@@ -36,6 +36,7 @@ import { type Batch, type BatchStage, BATCH_STAGES } from '@hypogeon/core/journa
 import { closureOn } from '@hypogeon/core/wound';
 import * as z from 'zod';
 import { Drafts } from '../data/drafts';
+import { statusText } from '@hypogeon/words';
 import { Journal } from '../data/journal';
 import { saveText } from '../data/save-text';
 import { Today } from '../data/today';
@@ -207,7 +208,7 @@ export class BenchPage {
       plantOf(this.state(), batch.taxon)?.name ?? '',
       spaceName,
       placeOf(this.state(), batch) ?? '',
-      statusName(this.state(), batch),
+      statusText(statusOf(this.state(), batch)),
       batch.cutOn,
       age,
       batch.count,
@@ -249,7 +250,7 @@ export class BenchPage {
     };
     return {
       mark,
-      stage: statusName(state, batch),
+      stage: statusText(statusOf(state, batch)),
       trouble: line.troubles[0] === undefined ? null : TROUBLE_NAME[line.troubles[0]],
       piece: pieceOf(state, batch),
       age: line.age < 0 ? `cut in ${this.words.days(-line.age)}` : `day ${line.age}`,

@@ -9,7 +9,7 @@ import {
 } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
-import { APART, batchTitle, statusName } from '@hypogeon/core/bench';
+import { APART, batchTitle, statusOf } from '@hypogeon/core/bench';
 import { riskFrom } from '@hypogeon/core/care';
 import {
   beforeLooking,
@@ -22,7 +22,7 @@ import {
   type SignId,
 } from '@hypogeon/core/inspection';
 import { stepCount, type EntryDraft } from '@hypogeon/core/journal';
-import { LINK_NAME } from '@hypogeon/words';
+import { LINK_NAME, statusText } from '@hypogeon/words';
 import * as z from 'zod';
 import { Drafts } from '../data/drafts';
 import { Actions } from '../data/actions';
@@ -306,7 +306,7 @@ export class InspectPage {
     if (!batch) return;
     const counts = stepCount(batch.counts, 'rotted', 1, batch.here.waiting);
     if (!counts) return this.actions.say('None is left to count. See the count.');
-    const at = statusName(this.journal.state(), batch);
+    const at = statusText(statusOf(this.journal.state(), batch));
     await this.record(
       [this.seenEntry(`, ${at}`), { kind: 'tally', batch: batch.id, counts }],
       'One loss counted',

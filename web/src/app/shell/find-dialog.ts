@@ -10,6 +10,7 @@ import {
 import { MatDialogRef } from '@angular/material/dialog';
 import { Router } from '@angular/router';
 import { find, findables, type Findable } from '@hypogeon/core/find';
+import { statusText } from '@hypogeon/words';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { FOUND_BY_NAME } from './pages';
@@ -105,7 +106,7 @@ export class FindDialog {
   protected readonly typed = signal('');
   protected readonly at = signal(0);
   protected readonly found = computed(() =>
-    find(findables(this.state(), this.today(), FOUND_BY_NAME), this.typed()),
+    find(findables(this.state(), this.today(), statusText, FOUND_BY_NAME), this.typed()),
   );
 
   protected type(text: string): void {
