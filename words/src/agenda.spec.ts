@@ -30,7 +30,7 @@ describe('a line of the day’s work', () => {
     const water = agenda[1]!.lines.find((l) => l.kind === 'water')!;
     expect(agendaTitle(water, speech)).toMatch(/^Water 3 batches, about \d\.\d L in all$/);
     expect(agendaTitle(water, inches)).toMatch(/^Water 3 batches, about \d\.\d qt in all$/);
-    expect(agendaLate(water)).toBe('up to 21 days late');
+    expect(agendaLate(water)).toBe('up to 14 days late');
   });
 
   it('says of one batch what is asked of it, and of many each kind in its own words', () => {

@@ -22,7 +22,9 @@ export const questionOf = (kind: Ask['kind']): string => ONE_QUESTION[kind] ?? k
 const LOOKS: ReadonlySet<string> = new Set(['roots', 'pups']);
 
 /** These say nothing of when anything else is due. */
-const SAYS_NOTHING: ReadonlySet<Entry['kind']> = new Set(['photo', 'noted', 'forecast', 'weighed']);
+const SAYS_NOTHING: ReadonlySet<Entry['kind']> = new Set(['note', 'photo', 'forecast']);
+/** A scale and a finger speak of the pot alone. */
+const OF_POTS: ReadonlySet<Entry['kind']> = new Set(['weighed', 'felt']);
 /** Roots come by what was cut, set, potted, moved and counted, whatever else is seen and done. */
 const NOT_OF_ROOTS: ReadonlySet<Entry['kind']> = new Set(['watered', 'inspected', 'tended']);
 /** What a pot holds hangs on what was done to it, not on a look, unless that saw the first roots. */
@@ -31,6 +33,7 @@ const NOT_OF_POTS: ReadonlySet<Entry['kind']> = new Set(['inspected', 'tended', 
 /** Whether something told may have brought an ask about. */
 function bears({ kind, sure }: Pick<Ask, 'kind' | 'sure'>, entry: Entry, batch: Batch): boolean {
   const question = questionOf(kind);
+  if (OF_POTS.has(entry.kind)) return sure.by === 'pot';
   if (LOOKS.has(question)) return !NOT_OF_ROOTS.has(entry.kind);
   if (sure.by === 'pot')
     return entry.kind === 'tally' ? rootsSince(batch) === entry.day : !NOT_OF_POTS.has(entry.kind);
@@ -63,12 +66,14 @@ export function knownSince(
   const log = logs.get(batch) ?? state.log.get(`batch/${batch.id}`);
   if (log === undefined) return ask.since;
   const told = toldOf(log);
-  const last = told.findLast(([on, e]) => on <= day && bears(ask, e, batch))?.[0];
-  if (last === undefined || last <= ask.since) return ask.since;
+  const latest = told.findLast(([, e]) => bears(ask, e, batch))?.[0];
+  if (latest === undefined || latest <= ask.since) return ask.since;
+  // Stamps are of the whole world: what was told this evening may carry tomorrow’s date.
+  const last = latest > day ? day : latest;
   const question = questionOf(ask.kind);
   return found(log, `${question}/${ask.since}/${last}`, () => {
     // A count answers what was asked before it: the next look is asked for from then on.
-    const counted = told.some(([on, { kind }]) => on === last && kind === 'tally');
+    const counted = told.some(([on, { kind }]) => on >= last && kind === 'tally');
     const before = counted && LOOKS.has(question) ? null : batchBefore(log, last, batch.id);
     if (before === null) return last;
     // A look hangs on what this very batch has taught, too: by what it had taught by then.
