@@ -91,6 +91,8 @@ function rootsTitle(reason: Reason): string {
       return 'Look through the glass';
     case 'bare-roots':
       return 'Look for root points';
+    case 'roots-seen':
+      return 'Count those with roots';
     case 'taken-hold':
       return 'See whether it has taken hold';
     case 'shoots':
@@ -216,6 +218,8 @@ export function reasonText(reason: Reason, speech: Speech): string {
       return `${reason.held === null ? '' : `${reason.held} of ${reason.of} held at the last count. `}Wrinkled is normal; mind a dark, soft base.`;
     case 'glass':
       return 'Nothing needs lifting. White tips are roots, slime is rot.';
+    case 'roots-seen':
+      return 'Roots were seen: what has them is set and watered.';
     case 'taken-hold':
       return 'No tugging: firm, and new growth, is enough.';
     case 'shoots':
@@ -250,6 +254,8 @@ export function reasonText(reason: Reason, speech: Speech): string {
       return 'It feeds the pup. Leave it until it is crisp, and a few days more.';
     case 'ready-roots':
       return `Roots of ${lengthText(reason.mm, length, locale)}: ${rootSpan(length)} is the time.`;
+    case 'pot-bound':
+      return 'Roots fill the pot: they come out below, or its wall bulges.';
     case 'ready-leaf-off':
       return 'The mother leaf is gone.';
     case 'ready-counted':

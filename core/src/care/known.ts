@@ -1,9 +1,10 @@
 import { rootsSince } from '../bench';
 import type { Day } from '../days';
-import { fold, type Batch, type Entry, type State } from '../journal';
+import { fold, isKind, type Batch, type Entry, type State } from '../journal';
 import { memo, memoBy } from '../memo';
 import type { Ask } from './care';
 import { later } from './facts';
+import { showsRoots } from './signs';
 
 /*
  * Nothing becomes late by being told. What is due since a day counts as late only from the day on which what had been
@@ -30,11 +31,13 @@ const NOT_OF_ROOTS: ReadonlySet<Entry['kind']> = new Set(['watered', 'inspected'
 /** What a pot holds hangs on what was done to it, not on a look, unless that saw the first roots. */
 const NOT_OF_POTS: ReadonlySet<Entry['kind']> = new Set(['inspected', 'tended', 'put-off']);
 
+const seesRoots = (entry: Entry): boolean => isKind('inspected')(entry) && showsRoots(entry);
+
 /** Whether something told may have brought an ask about. */
 function bears({ kind, sure }: Pick<Ask, 'kind' | 'sure'>, entry: Entry, batch: Batch): boolean {
   const question = questionOf(kind);
   if (OF_POTS.has(entry.kind)) return sure.by === 'pot';
-  if (LOOKS.has(question)) return !NOT_OF_ROOTS.has(entry.kind);
+  if (LOOKS.has(question)) return !NOT_OF_ROOTS.has(entry.kind) || seesRoots(entry);
   if (sure.by === 'pot')
     return entry.kind === 'tally' ? rootsSince(batch) === entry.day : !NOT_OF_POTS.has(entry.kind);
   // A drink asks for the next one, and for nothing else.

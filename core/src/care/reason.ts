@@ -54,6 +54,7 @@ export type Reason =
   | { readonly why: 'looked-lately' }
   | { readonly why: 'bare-roots'; readonly held: number; readonly of: number }
   | { readonly why: 'bare-long' }
+  | { readonly why: 'roots-seen' }
   | { readonly why: 'tug'; readonly held: number | null; readonly of: number }
   | { readonly why: 'glass' }
   | { readonly why: 'taken-hold' }
@@ -74,6 +75,7 @@ export type Reason =
   | { readonly why: 'mother-leaf' }
   | { readonly why: 'ready-roots'; readonly mm: number }
   | { readonly why: 'ready-leaf-off' }
+  | { readonly why: 'pot-bound' }
   | { readonly why: 'ready-counted'; readonly by: 'roots' | 'pups' | 'leaf-pups' }
   /** In a pot of its own. */
   | { readonly why: 'potted-whole' }

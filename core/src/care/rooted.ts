@@ -7,6 +7,7 @@ import type { Asker } from './asker';
 import { later, type Facts } from './facts';
 import { lastTended } from './jar';
 import type { Reason, Sure } from './reason';
+import { potBound } from './signs';
 import {
   FEED_AFTER,
   FEED_EVERY,
@@ -193,7 +194,7 @@ function leafOff(ask: Asker, batch: Batch, day: Day, { puppedDays, figures, row 
 
 /** Potted singly from the first: there is nothing to pot on. */
 export function potOn(ask: Asker, batch: Batch, facts: Facts, day: Day): void {
-  if (singly(batch, facts)) return;
+  if (singly(batch, facts) && potBound(batch) === null) return;
   const told = readyBySight(batch, facts);
   const pups = facts.figures?.pups != null;
   const days = (pups ? facts.puppedDays : facts.rootedDays).map((d) =>
@@ -229,6 +230,14 @@ function readyBySight(
   readonly reason: Reason;
   readonly sure: Sure;
 } | null {
+  const bound = potBound(batch);
+  if (bound !== null)
+    return {
+      count: batch.here.rooted + batch.here.pupped,
+      since: bound,
+      reason: { why: 'pot-bound' },
+      sure: { by: 'sight' },
+    };
   const since = batch.rootedInWater ? (batch.stuck ?? '') : '';
   const root = batch.measured.findLast((m) => m.what === 'root' && m.day >= since);
   const told = batch.looks.findLast((l) => l.rootMm !== undefined && l.day >= since);

@@ -5,6 +5,7 @@ import type { Asker } from './asker';
 import type { Facts } from './facts';
 import { later } from './facts';
 import type { Reason } from './reason';
+import { rootsToCount } from './signs';
 import { FREE_LOOK_DAYS, LEAST_STANDS, MOST_LOOK_DAYS, MOST_STANDS, TUG_GROWTH } from './rhythm';
 
 export interface NextLook {
@@ -25,6 +26,8 @@ export function nextLook(batch: Batch, facts: Facts): NextLook | null {
   const ahead = waiting > 0 ? outlook.roots : rooted > 0 ? outlook.pups : null;
   if (ahead === null) return null;
   const shows = showsItself(facts) || ahead.for === 'pups';
+  const seen = ahead.for === 'roots' ? rootsToCount(batch) : null;
+  if (seen !== null) return { day: seen, latest: addDays(seen, LEAST_STANDS), for: 'roots', ahead };
   const first = shows
     ? beginsToShow(outlook, ahead)
     : afterSetting(batch, worthLooking(outlook, ahead));
@@ -52,7 +55,8 @@ function again({ line }: Outlook, last: Day, shows: boolean): Day {
 export function looking(ask: Asker, batch: Batch, facts: Facts, day: Day): void {
   const { row, unset, living } = facts;
   // What should be set first is set first; what lies bare for it is looked at where it lies.
-  if (unset >= living && row.setWhen !== 'rooted' && facts.rootsSince === null) return;
+  const hidden = unset >= living && row.setWhen !== 'rooted' && facts.rootsSince === null;
+  if (hidden && rootsToCount(batch) === null) return;
   const due = nextLook(batch, facts);
   if (due === null) return;
   if (due.day > day) {
@@ -90,6 +94,7 @@ const showsItself = ({ row, inJar }: Facts): boolean =>
 
 function lookReason(batch: Batch, { row, inJar }: Facts, awaits: 'roots' | 'pups'): Reason {
   const { rooted, pupped } = batch.here;
+  if (awaits === 'roots' && rootsToCount(batch) !== null) return { why: 'roots-seen' };
   if (awaits === 'pups') return { why: 'pups', rooted: rooted + pupped, pupped };
   if (inJar) return { why: 'glass' };
   switch (row.shows) {

@@ -5,7 +5,14 @@ import type { Ask, Step, StepId } from './care';
 import { later, type Facts, type Span } from './facts';
 import { nextLook } from './roots';
 import { firstFeed, firstLight, rootedFrom, singly } from './rooted';
-import { FEED_AFTER, JAR_ROOTS_DAYS, PLUMP_DAYS, ROOTS_GROW_DAYS, SHADE_DAYS } from './rhythm';
+import {
+  FEED_AFTER,
+  FREE_LOOK_DAYS,
+  JAR_ROOTS_DAYS,
+  PLUMP_DAYS,
+  ROOTS_GROW_DAYS,
+  SHADE_DAYS,
+} from './rhythm';
 
 interface Range {
   readonly from: Day;
@@ -15,6 +22,11 @@ interface Range {
 const shifted = ({ from, to }: Range, days: number): Range => ({
   from: addDays(from, days),
   to: addDays(to, days),
+});
+/** Nobody knows to the day when others root. */
+const aWeekAtLeast = ({ from, to }: Range): Range => ({
+  from,
+  to: later(to, addDays(from, FREE_LOOK_DAYS)),
 });
 const on = (day: Day | null): Range | null => (day === null ? null : { from: day, to: day });
 
@@ -154,7 +166,7 @@ export function stepsOf(
   const lit = batch.tendings.find((t) => t.what === 'light');
   const fed = batch.tendings.find((t) => t.what === 'feed');
   // Before half of them have roots it is the others that are waited for.
-  const half = own ?? (rootsAhead && rootsAhead.from > day ? rootsAhead : null);
+  const half = own ?? (rootsAhead && rootsAhead.from > day ? aWeekAtLeast(rootsAhead) : null);
   add('light', {
     done: on(lit?.day ?? null),
     ahead: hardens

@@ -42,7 +42,17 @@ export const anyToldLife: fc.Arbitrary<ToldLife> = fc.record({
   wrong: fc.array(
     fc.tuple(
       fc.integer({ min: -6, max: LIFE_DAYS }),
-      fc.constantFrom('move gone', 'move bench', 'fine', 'count 1r', 'water', 'set', 'firm'),
+      fc.constantFrom(
+        'move gone',
+        'move bench',
+        'fine',
+        'count 1r',
+        'water',
+        'set',
+        'firm',
+        'sign root-points',
+        'sign roots-out',
+      ),
     ),
     { maxLength: 2 },
   ),

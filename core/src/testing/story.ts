@@ -57,6 +57,8 @@ export function deedsOf(happens: string, n: number, batch = 'b1'): readonly Draf
         case 'soft':
         case 'wrinkled':
           return [{ kind: 'inspected', ...of, seen: verb }];
+        case 'sign':
+          return [{ kind: 'inspected', ...of, seen: 'fine', signs: [rest[0] as 'roots-out'] }];
         case 'move':
           return [{ kind: 'moved', ...of, space: rest[0]! }];
         case 'water':
