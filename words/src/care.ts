@@ -118,7 +118,7 @@ const isMist = (ask: Do): boolean =>
   ask.drink ? ask.drink.manner === 'misted' : ask.kind === 'mist';
 
 const first = (ask: Do): string =>
-  isMist(ask) || (ask.drink === undefined && ask.batch.method === 'leaf')
+  isMist(ask) || (ask.drink === undefined && ask.manner === 'misted')
     ? 'First misting'
     : 'First water';
 
