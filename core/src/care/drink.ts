@@ -114,9 +114,9 @@ function leaveUntilRoots(
   ask.leave('water', { until, earliest: until, latest: until, reason: { why, look: until } });
 }
 
-/** What is kept misted before roots has a mist as its first water, too. */
-const mannerOf = ({ hasRoots, unrooted }: Facts): 'misted' | 'poured' =>
-  !hasRoots && unrooted === 'mist' ? 'misted' : 'poured';
+/** What lies on the surface is misted until its roots hold in the mix; so is what is kept misted before roots. */
+const mannerOf = ({ hasRoots, unrooted, row }: Facts): 'misted' | 'poured' =>
+  row.misted || (!hasRoots && unrooted === 'mist') ? 'misted' : 'poured';
 
 function firstReason(batch: Batch, { first, gate, rootsSince }: Facts): Reason {
   switch (first?.by) {
