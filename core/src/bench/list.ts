@@ -38,13 +38,20 @@ export type Status =
     };
 
 export function statusOf(state: State, batch: Batch): Status {
-  const { stage, here } = batch;
+  const { stage, here, pottings } = batch;
+  const set: Status = {
+    is: 'set',
+    ownRoots: hasRoots(state, batch),
+    jar: inJar(state, batch),
+  };
   switch (stage) {
     case 'callusing':
+      // Potted as they were, they are set all the same.
+      if (pottings.reduce((sum, p) => sum + p.count, 0) >= here.waiting) return set;
       if (rowOf(state, batch).setWhen === 'rooted') return { is: 'bare' };
       return { is: woundInput(state, batch) === null ? 'to-set' : 'callusing' };
     case 'stuck':
-      return { is: 'set', ownRoots: hasRoots(state, batch), jar: inJar(state, batch) };
+      return set;
     case 'growing': {
       const rooted = here.rooted + here.pupped;
       return { is: 'growing', rooted, waiting: here.waiting, jar: inJar(state, batch) };

@@ -1,3 +1,4 @@
+import { COURSE } from '../course';
 import { coursesFor } from './course';
 import { lightNeedOf, type LightNeed } from './light';
 import type { MethodId } from './method';
@@ -28,7 +29,9 @@ export function filterTaxa(taxa: readonly Taxon[], filter: GuideFilter): readonl
       (family === undefined || t.family === family) &&
       (light === undefined || lightNeedOf(t) === light) &&
       (inWater !== true ||
-        t.methods.some((m) => coursesFor(t, m.method, m.wound).includes('water'))) &&
+        t.methods.some((m) =>
+          coursesFor(t, m.method, m.wound).some((c) => COURSE[c].medium === 'water'),
+        )) &&
       (without === undefined || !t.hazards.some((h) => without.includes(h.kind))),
   );
 }

@@ -146,9 +146,10 @@ export function chanceBy(
 
 /** What was worked out of a belief that many batches share; of one batch alone nothing is kept here. */
 export function rememberedOf({ shared }: Awaited, name: string, sum: () => number): number {
-  let known = shared?.get(name);
-  if (known === undefined) shared?.set(name, (known = sum()));
-  return known ?? sum();
+  if (!shared) return sum();
+  let known = shared.get(name);
+  if (known === undefined) shared.set(name, (known = sum()));
+  return known;
 }
 
 /** Growth by which this share of those that will have it has it. @param share 0–1, below 1 */

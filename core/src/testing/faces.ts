@@ -8,6 +8,7 @@ import {
   wateredEarly,
   woundInput,
 } from '../bench';
+import { questionOf } from '../care/known';
 import { careOf, slipOf, unsetOf, type Ask, type Care, type Step } from '../care';
 import { addDays, type Day } from '../days';
 import { fold, type Batch, type Entry, type State } from '../journal';
@@ -96,16 +97,6 @@ export interface Faces {
   readonly compared: Readonly<Record<FaceKind, number>>;
 }
 
-/** Looks for the same thing under two names. */
-const LOOKED: Readonly<Partial<Record<Ask['kind'], string>>> = {
-  overdue: 'roots',
-  alive: 'roots',
-  'jar-change': 'jar',
-  'jar-stir': 'jar',
-  mist: 'water',
-};
-const sameKind = ({ kind }: Ask): string => LOOKED[kind] ?? kind;
-
 const NO_CAN: ReadonlySet<string> = new Set(['gate', 'held', 'water']);
 const CAN: ReadonlySet<string> = new Set(['first-water', 'water', 'mist', 'pot-water']);
 const dated = (s: Step): s is Extract<Step, { readonly from: Day }> => 'from' in s;
@@ -186,7 +177,11 @@ function onOneDay(state: State, batch: Batch, day: Day, care: Care, check: Check
     const { growing } = shortfall({ ...state, orders: new Map([['o', order]]) }, order);
     if (hadRoots(state, batch) || batch.here.waiting === 0)
       check('order and roots', growing === 0, () => `${growing} without roots`);
-    check('status in lists', statusHolds(state, batch), () => statusOf(state, batch).is);
+    check(
+      'status in lists',
+      statusHolds(state, batch, care),
+      () => `${statusOf(state, batch).is}: ${asks.map((a) => a.kind).join()}`,
+    );
   }
   if (asks.length > 0)
     check(
@@ -212,11 +207,21 @@ function onOneDay(state: State, batch: Batch, day: Day, care: Care, check: Check
   if (n % 10 === 0 && living > 0) inCalendar(state, batch, day, steps, check);
 }
 
-function statusHolds(state: State, batch: Batch): boolean {
+/** What waits to be set is to be set, or dries for it; what is bare waits for roots; what is set is not to be set. */
+function statusHolds(state: State, batch: Batch, { asks, leave, steps }: Care): boolean {
+  const about = new Set<string>([...asks, ...leave].map((x) => x.kind));
+  // No day can be named where the wound does not close.
+  const open = steps.some((s) => s.id === 'stick' && s.is === 'open');
+  const put = open || about.has('postponed') || about.has('alive') || batch.putOff.size > 0;
   const status = statusOf(state, batch);
-  if (status.is === 'bare') return !hasRoots(state, batch);
+  if (status.is === 'bare')
+    return (
+      !hasRoots(state, batch) && (put || ['rooting', 'roots', 'overdue'].some((k) => about.has(k)))
+    );
+  if (status.is === 'callusing' || status.is === 'to-set')
+    return put || ['drying', 'stick', 'stopped', 'gate'].some((k) => about.has(k));
   if (status.is === 'set') return status.ownRoots === hasRoots(state, batch);
-  return status.is !== 'callusing' || woundInput(state, batch) !== null;
+  return true;
 }
 
 /** What one tap on the first water records, and what is said after it. */
@@ -288,7 +293,10 @@ function sinceYesterday(was: Care, is: Care, day: Day, nothingTold: boolean, che
     if (ask.late <= 0) continue;
     const known = was.asks
       // A look whether it lives stands for all that was asked for too long.
-      .filter((a) => ask.kind === 'alive' || a.kind === 'alive' || sameKind(a) === sameKind(ask))
+      .filter(
+        (a) =>
+          ask.kind === 'alive' || a.kind === 'alive' || questionOf(a.kind) === questionOf(ask.kind),
+      )
       .toSorted((a, b) => b.late - a.late)[0];
     check(
       'known, then late',

@@ -1,3 +1,4 @@
+import { careOf, waterSays } from '@hypogeon/core/care';
 import { CdkVirtualScrollViewport, ScrollingModule } from '@angular/cdk/scrolling';
 import { NgTemplateOutlet } from '@angular/common';
 import {
@@ -40,7 +41,7 @@ import { statusText } from '@hypogeon/words';
 import { Journal } from '../data/journal';
 import { saveText } from '../data/save-text';
 import { Today } from '../data/today';
-import { verdictWords } from '../data/verdict-words';
+import { waterGlance } from '../data/verdict-words';
 import { Water } from '../data/water';
 import { Words } from '../data/words';
 import { CuttingMark } from '../marks/cutting-mark';
@@ -263,8 +264,10 @@ export class BenchPage {
   private water(batch: Batch): { readonly says: string; readonly now: boolean } | null {
     const verdict = this.verdicts().get(batch.id);
     if (!verdict) return null;
-    const now = verdict.kind === 'water' || verdict.kind === 'overdue';
-    return { says: verdictWords(this.words, batch, verdict), now };
+    const today = this.today();
+    const water = waterSays(careOf(this.state(), batch, today, verdict), today);
+    const says = waterGlance(this.words, batch, water, verdict);
+    return says === '' ? null : { says, now: water.is === 'now' };
   }
 
   private says({ counts, count, here, waiting, stage }: Batch): string {

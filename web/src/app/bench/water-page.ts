@@ -45,7 +45,7 @@ import { verdictReasonText, verdictUnlessText } from '@hypogeon/words';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
-import { drinkWords } from '../data/verdict-words';
+import { drinkWords, isThirsty } from '../data/verdict-words';
 import { Water } from '../data/water';
 import { Words } from '../data/words';
 import { PotSection } from '../marks/pot-section';
@@ -196,15 +196,22 @@ export class WaterPage {
     const verdict = this.verdict() ?? undefined;
     return batch && waterSays(careOf(this.state(), batch, this.today(), verdict), this.today());
   });
-  /** Not to be watered, for a reason that is not the pot's. */
-  protected readonly kept = computed(() => {
+  /** What is said where the pot's own verdict is not what decides; null where it is. */
+  protected readonly instead = computed(() => {
     const says = this.says();
-    if (says?.is !== 'not before' || says.leave?.reason.why === 'verdict') return null;
+    if (!says || says.is === 'free') return null;
+    if (says.is === 'now')
+      return says.ask.sure.by === 'pot' || isThirsty(this.verdict())
+        ? null
+        : { head: this.words.askLine(says.ask), why: this.words.reason(says.ask.reason) };
+    if (says.leave?.reason.why === 'verdict') return null;
     return {
       head: `No water until ${this.words.near(says.day)}`,
       why: says.leave ? this.words.leaveWhy(says.leave) : 'It is set first.',
     };
   });
+
+  protected readonly thirsty = isThirsty;
 
   protected headline(v: WaterVerdict): string {
     switch (v.kind) {

@@ -72,14 +72,23 @@ export class Actions {
     drafts: readonly Draft[],
     before: State,
   ): Promise<void> {
-    const after = this.journal.state();
-    const { waterMovedBy } = await import('./water-moved');
-    const moved = waterMovedBy(drafts, before, after, this.injector);
+    const moved = await this.moved(drafts, before, this.journal.state());
     const bar = await this.bar();
     bar
       .open([`${said}. Saved.`, moved].filter(Boolean).join(' '), 'Undo', { duration: 8000 })
       .onAction()
       .subscribe(() => void this.retract(...entries));
+  }
+
+  /** A sentence that cannot be made, or fetched, keeps no undo away. */
+  private async moved(drafts: readonly Draft[], before: State, after: State): Promise<string> {
+    try {
+      const { waterMovedBy } = await import('./water-moved');
+      return waterMovedBy(drafts, before, after, this.injector);
+    } catch (error) {
+      console.error('what moved its water', error);
+      return '';
+    }
   }
 
   /** Nothing is said before something is done: its code comes with the first word. */

@@ -1,3 +1,4 @@
+import type { WaterSays } from '@hypogeon/core/care';
 import type { Batch } from '@hypogeon/core/journal';
 import type { WaterVerdict } from '@hypogeon/core/water';
 import { drinkText } from '@hypogeon/words';
@@ -17,6 +18,25 @@ export function verdictWords(words: Words, batch: Batch, verdict: WaterVerdict):
     case 'overdue':
       return `water, overdue: ${drinkWords(words, batch, verdict)}`;
   }
+}
+
+/** Whether a pot itself asks for water. */
+export const isThirsty = (verdict: WaterVerdict | null): boolean =>
+  verdict?.kind === 'water' || verdict?.kind === 'overdue';
+
+/** What is said of its water everywhere, at a glance; empty where nothing is. */
+export function waterGlance(
+  words: Words,
+  batch: Batch,
+  says: WaterSays,
+  verdict: WaterVerdict,
+): string {
+  if (says.is === 'free') return '';
+  if (says.is === 'now' && isThirsty(verdict)) return verdictWords(words, batch, verdict);
+  if (says.is === 'now') return words.ask(says.ask).toLowerCase();
+  return says.leave?.reason.why === 'verdict'
+    ? verdictWords(words, batch, verdict)
+    : `no water until ${words.near(says.day)}`;
 }
 
 export function drinkWords(words: Words, batch: Batch, { drink }: WaterVerdict): string {
