@@ -1,13 +1,5 @@
 import * as fc from 'fast-check';
-import {
-  hadRoots,
-  hasRoots,
-  rowOf,
-  statusOf,
-  unrootedWaterOf,
-  wateredEarly,
-  woundInput,
-} from '../bench';
+import { hadRoots, hasRoots, rowOf, statusOf, unrootedWaterOf, wateredEarly } from '../bench';
 import { questionOf } from '../care/known';
 import { careOf, slipOf, unsetOf, type Ask, type Care, type Step } from '../care';
 import { addDays, type Day } from '../days';

@@ -12,7 +12,7 @@ export function verdictWords(words: Words, batch: Batch, verdict: WaterVerdict):
     case 'hold':
       if (verdict.poolMl > 0 && verdict.due === null && verdict.reason.why === 'pool')
         return 'no water: the base stands wet';
-      return verdict.due ? `hold until ${words.near(verdict.due.likely)}` : 'hold';
+      return verdict.due ? `no water until ${words.near(verdict.due.likely)}` : 'no water for now';
     case 'water':
       return `water, ${drinkWords(words, batch, verdict)}`;
     case 'overdue':
