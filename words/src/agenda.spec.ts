@@ -28,8 +28,8 @@ describe('a line of the day’s work', () => {
 
   it('says how much in the grower’s units, all batches of a place together', () => {
     const water = agenda[1]!.lines.find((l) => l.kind === 'water')!;
-    expect(agendaTitle(water, speech)).toMatch(/^Water 3 batches, about \d\.\d L in all$/);
-    expect(agendaTitle(water, inches)).toMatch(/^Water 3 batches, about \d\.\d qt in all$/);
+    expect(agendaTitle(water, speech)).toMatch(/^Water 2 batches, about \d\.\d L in all$/);
+    expect(agendaTitle(water, inches)).toMatch(/^Water 2 batches, about \d\.\d qt in all$/);
     expect(agendaLate(water)).toBe('up to 14 days late');
   });
 
@@ -37,7 +37,7 @@ describe('a line of the day’s work', () => {
     const titles = agenda.flatMap((p) => p.lines.map((l) => agendaTitle(l, speech)));
     expect(titles).toContain('Set 7 crowns in the mix');
     expect(titles).toContain('Look for roots: 2 batches');
-    expect(titles).toContain('Water 3 batches, about 3.7 L in all');
+    expect(titles).toContain('Water 3 batches, about 1.7 L in all');
     for (const title of titles) expect(title).not.toMatch(/undefined|NaN|\b1 batches/);
   });
 });

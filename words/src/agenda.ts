@@ -48,6 +48,8 @@ export function agendaTitle(line: AgendaLine, speech: Speech): string {
       return `Water ${counted(line.items.length, NOUN.mother)}`;
     case 'light':
       return `More light for ${batches}`;
+    case 'air':
+      return `More air for ${batches}`;
     case 'feed':
       return `Feed ${batches} at half strength`;
     case 'jar-change':
@@ -59,7 +61,7 @@ export function agendaTitle(line: AgendaLine, speech: Speech): string {
     case 'roots':
       return `Look for roots: ${batches}`;
     case 'pups':
-      return `Look for pups: ${batches}`;
+      return `Look for new growth: ${batches}`;
     case 'wound':
       return `Touch one wound in each of ${batches}`;
     case 'overdue':

@@ -95,7 +95,7 @@ describe('sentences with a quantity, in both systems', () => {
       /takes 2\.3 mm a day: every 2 days/,
       /takes 0\.09 in a day: every 2 days/,
     ],
-    [{ why: 'into-jar' }, /2–3 cm at most/, /about 1 in/],
+    [{ why: 'into-jar', under: 'stem' }, /2–3 cm at most/, /about 1 in/],
     [
       { why: 'verdict', is: { why: 'first-drink', depthMm: 25 } },
       /no deeper than the stem \(25 mm\)/,
@@ -167,7 +167,9 @@ describe('reasons of a pot', () => {
     [{ why: 'holds', fill: 1.2, school: 'mist', weaning: false }, /surface is still moist/],
     [{ why: 'holds', fill: 1.2, school: 'weekly', weaning: false }, /100 % of its water/],
     [{ why: 'overdue', school: 'bone-dry', days: 9 }, /bone dry for 9 days: wrinkling/],
-    [{ why: 'unrooted', regime: 'sip', fill: 0.1 }, /No roots yet/],
+    [{ why: 'regime', regime: 'sip', rooted: false, fill: 0.1 }, /No roots yet/],
+    [{ why: 'regime', regime: 'base', rooted: true, fill: 0.1 }, /at the base of each/],
+    [{ why: 'first-soak' }, /first real drink/],
   ];
   it.each(all)('%j', (reason, text) => expect(verdictReasonText(reason, metric)).toMatch(text));
 
@@ -191,7 +193,9 @@ describe('what is missing is named', () => {
       last: '2026-04-01',
       days: 8,
       missing,
-      unrooted: null,
+      regime: null,
+      hasRoots: true,
+      wet: false,
       school: 'top-25',
     };
     expect(reasonText(reason, metric)).toMatch(text);

@@ -3,14 +3,18 @@ import type {
   Do,
   Leave,
   MotherAsk,
+  Awaited,
+  JarEnd,
+  LongThen,
   MotherLeave,
+  ReadyBy,
   Reason,
   Sure,
   WaterMoved,
 } from '@hypogeon/core/care';
-import { METHOD } from '@hypogeon/core/botany';
+import { METHOD, type Young } from '@hypogeon/core/botany';
 import { daysBetween, type Day } from '@hypogeon/core/days';
-import { WATER_SCHOOL } from '@hypogeon/core/water';
+import { WATER_SCHOOL, type RegimeId } from '@hypogeon/core/water';
 import { WOUND_SCHOOL } from '@hypogeon/core/wound';
 import { drinkText, evaporationText } from './amounts';
 import { chanceText, closureText } from './chances';
@@ -19,8 +23,8 @@ import { counted, NOUN } from './plural';
 import { lengthText, ruleText, temperatureText } from './quantities';
 import { percent, percentSpan } from './shares';
 import type { Speech } from './speech';
-import { LEAVE_NAME, LIGHT_PLACE, LINK_NAME, MOTHER_TASK, TASK_NAME } from './tasks';
-import { UNROOTED_NAME, verdictReasonText } from './verdicts';
+import { LEAVE_NAME, LIGHT_PLACE, LINK_NAME, MOTHER_TASK, TASK_NAME, YOUNG_NAME } from './tasks';
+import { REGIME_NAME, verdictReasonText } from './verdicts';
 
 const days = (n: number): string => counted(n, NOUN.day);
 
@@ -29,35 +33,43 @@ export function piecesText(method: Ask['batch']['method'], count: number): strin
   return `${count} ${count === 1 ? METHOD[method].one : METHOD[method].many}`;
 }
 
-const pieces = ({ batch, count }: Pick<Ask, 'batch' | 'count'>): string =>
-  piecesText(batch.method, count);
+/** `6 strap leaves`: as the plant's pieces are called. */
+function pieces({ batch, count, kind }: Ask, { wayOf }: Speech): string {
+  // Seed that came up is no seed any more.
+  if (batch.method === 'seed' && kind !== 'cut' && kind !== 'stick')
+    return counted(count, NOUN.seedling);
+  const { one, many } = wayOf(batch);
+  return `${count} ${count === 1 ? one : many}`;
+}
 
 /** Some of them only: their number is said. */
-const some = ({ batch, count }: Ask): string =>
-  count < batch.here.waiting + batch.here.rooted + batch.here.pupped
-    ? `, ${piecesText(batch.method, count)}`
-    : '';
+const some = (ask: Ask, speech: Speech): string =>
+  ask.count < livingIn(ask.batch) ? `, ${pieces(ask, speech)}` : '';
+
+const livingIn = ({ here }: Ask['batch']): number => here.waiting + here.rooted + here.pupped;
 
 /** What is asked, short, with how much. */
 export function askText(ask: Ask, speech: Speech): string {
   switch (ask.kind) {
     case 'cut':
-      return `Cut ${pieces(ask)}`;
+      return `${ask.batch.method === 'seed' ? 'Gather' : 'Cut'} ${pieces(ask, speech)}`;
     case 'stick':
       return ask.reason.why === 'into-jar'
-        ? `Into the jar: ${pieces(ask)}`
-        : `Set ${pieces(ask)} in the mix`;
+        ? `Into the jar: ${pieces(ask, speech)}`
+        : ask.reason.why === 'sow'
+          ? `Sow ${pieces(ask, speech)}`
+          : `Set ${pieces(ask, speech)} in the mix`;
     case 'first-water':
-      return `${first(ask)}${amount(ask, speech)}${some(ask)}`;
+      return `${first(ask)}${amount(ask, speech)}${some(ask, speech)}`;
     case 'water':
     case 'mist':
-      return `${verb(ask)}${amount(ask, speech)}${some(ask)}`;
+      return `${verb(ask)}${amount(ask, speech)}${some(ask, speech)}`;
     case 'pot-water':
-      return `First drink in the pot, ${pieces(ask)}`;
+      return `First drink in the pot, ${pieces(ask, speech)}`;
     case 'pot-on':
-      return `Pot on ${pieces(ask)}`;
+      return `Pot on ${pieces(ask, speech)}`;
     case 'wean':
-      return `Move ${pieces(ask)} from the jar into the mix`;
+      return `Move ${pieces(ask, speech)} from the jar into the mix`;
     case 'light':
       return ask.reason.why === 'harden' && ask.reason.of > 1
         ? `A step more light, ${ask.reason.step} of ${ask.reason.of}`
@@ -78,11 +90,35 @@ export function askText(ask: Ask, speech: Speech): string {
       return 'The wound stands still';
     case 'pool':
       return 'Water stands at the base';
+    case 'air':
+      return ask.reason.why === 'opened'
+        ? `A step more air, ${ask.reason.step} of ${ask.reason.of}`
+        : 'A step more air';
+    case 'pups':
+      return ask.reason.why === 'pups'
+        ? `Look for ${YOUNG_NAME[ask.reason.young]}`
+        : 'Look for new growth';
     case 'wound':
       return 'Touch one wound';
+    case 'overdue':
+      return ask.reason.why === 'long-without-roots' ? longTitle(ask.reason) : 'Long without roots';
     default:
       return TASK_NAME[ask.kind];
   }
+}
+
+/** Of those without roots alone, with their number. */
+function longTitle({ count, of, then }: Extract<Reason, { why: 'long-without-roots' }>): string {
+  const some = count < of ? `${count} of ${of}: ` : '';
+  const says =
+    then === 'own-roots'
+      ? 'long without a hold'
+      : then === 'seed'
+        ? 'long without seedlings'
+        : then === 'root-piece'
+          ? 'long without shoots'
+          : 'long without roots';
+  return some === '' ? capital(says) : `${some}${says}`;
 }
 
 function rootsTitle(reason: Reason): string {
@@ -91,6 +127,8 @@ function rootsTitle(reason: Reason): string {
       return 'Look through the glass';
     case 'bare-roots':
       return 'Look for root points';
+    case 'lying':
+      return 'Look for roots where they lie';
     case 'roots-seen':
       return 'Count those with roots';
     case 'taken-hold':
@@ -112,7 +150,18 @@ const VERB = {
 } as const;
 
 const verb = (ask: Do): string =>
-  ask.drink ? VERB[ask.drink.manner] : ask.kind === 'mist' ? 'Mist the surface' : 'Water';
+  isSip(ask)
+    ? 'Sips at the base'
+    : ask.drink
+      ? VERB[ask.drink.manner]
+      : ask.kind === 'mist'
+        ? 'Mist the surface'
+        : 'Water';
+
+/** Some drops to each, of what shares a tray. */
+const isSip = ({ reason }: Do): boolean =>
+  (reason.why === 'habit' && reason.regime === 'base') ||
+  (reason.why === 'verdict' && reason.is.why === 'regime' && reason.is.regime === 'base');
 
 const isMist = (ask: Do): boolean =>
   ask.drink ? ask.drink.manner === 'misted' : ask.kind === 'mist';
@@ -139,6 +188,11 @@ const LATE_FROM = 3;
 const ago = (day: string, speech: Speech): string => {
   const n = daysBetween(day, speech.today);
   return n <= 0 ? 'today' : n === 1 ? 'yesterday' : `${days(n)} ago`;
+};
+
+const habitText = (regime: RegimeId, rooted: boolean): string => {
+  const name = REGIME_NAME[regime];
+  return rooted ? name : name.toLowerCase();
 };
 
 const missingText = (missing: readonly ('pot' | 'mix')[]): string =>
@@ -171,7 +225,7 @@ export function reasonText(reason: Reason, speech: Speech): string {
     case 'school':
       return `${WOUND_SCHOOL[reason.school].name}: into dry mix, and no water yet.`;
     case 'into-jar':
-      return `The cut is closed. Only bare stalk under, ${depth(length)}; leaves above, held by a narrow neck or a float; soft or stood water.`;
+      return `The cut is closed. ${UNDER[reason.under](depth(length))}, held by a narrow neck or a float; soft or stood water.`;
     case 'roots-on-rack':
       return 'Roots showed where they lie: onto the mix, then a mist.';
     case 'gate-opened':
@@ -187,7 +241,9 @@ export function reasonText(reason: Reason, speech: Speech): string {
     case 'roots-first':
       return `Its first water waits until roots show${reason.look === null ? '' : `; look for them ${nearDay(reason.look, speech)}`}.`;
     case 'roots-show':
-      return 'Roots show: the first real drink.';
+      return reason.misted
+        ? 'Roots show: a mist, so that they do not dry out before they reach the mix.'
+        : 'Roots show: the first real drink.';
     case 'laid-dry':
       return 'Laid pieces stay dry for three days, then they are misted.';
     case 'verdict':
@@ -195,25 +251,29 @@ export function reasonText(reason: Reason, speech: Speech): string {
     case 'unread':
       return `Its pot is being worked out. Last water ${ago(reason.last, speech)}.`;
     case 'habit':
-      return `Last water ${ago(reason.last, speech)}; every ${days(reason.days)} in this air. ${
-        reason.unrooted === null
+      return `${reason.wet ? 'Set in wet mix' : 'Last water'} ${ago(reason.last, speech)}; every ${reason.days === 1 ? 'day' : days(reason.days)} in this air. ${
+        reason.regime === null
           ? `${ruleText(WATER_SCHOOL[reason.school].name, length)}.`
-          : `No roots yet: ${UNROOTED_NAME[reason.unrooted].toLowerCase()}.`
-      }${missingText(reason.missing)}`;
+          : `${reason.hasRoots ? '' : 'No roots yet: '}${habitText(reason.regime, reason.hasRoots)}.`
+      }${reason.regime === 'base' ? '' : missingText(reason.missing)}`;
     case 'mist':
-      return `Last mist ${ago(reason.last, speech)}; the air takes ${evaporationText(reason.evaporationMm, length, locale)}: every ${reason.days === 1 ? 'day' : days(reason.days)}. Hold while it is damp.`;
+      return `${reason.last === null ? 'Set in wet mix' : `Last mist ${ago(reason.last, speech)}`}; the air takes ${evaporationText(reason.evaporationMm, length, locale)}: every ${reason.days === 1 ? 'day' : days(reason.days)}. Hold while it is damp.`;
     case 'dry-until-roots':
       return `No roots yet, so it drinks next to nothing: dry until they show${reason.look === null ? '' : `, look ${nearDay(reason.look, speech)}`}. Wrinkling is normal.`;
     case 'tapers':
       return `Out of the jar for ${days(reason.days)}, last water ${ago(reason.last, speech)}: moist for two weeks, then drier by steps; now every ${days(reason.every)}.`;
     case 'too-soon':
-      return `${reason.for === 'roots' ? 'Roots' : 'Pups'} are not expected sooner.`;
+      return TOO_SOON[reason.for];
     case 'looked-lately':
-      return 'Counted lately; each look sets roots back.';
+      return reason.free
+        ? 'Looked at lately; not much is new before then.'
+        : 'Counted lately; each look sets roots back.';
     case 'bare-roots':
       return `${reason.held} of ${reason.of} have roots. Those that show root points are set on the mix and misted; the rest stay.`;
     case 'bare-long':
       return 'Past its window without roots: try a light misting, or give it up.';
+    case 'lying':
+      return `${reason.held === null ? '' : `${reason.held} of ${reason.of} have roots. `}Nothing needs lifting. Those with roots: the base onto the mix.`;
     case 'tug':
       return `${reason.held === null ? '' : `${reason.held} of ${reason.of} held at the last count. `}Wrinkled is normal; mind a dark, soft base.`;
     case 'glass':
@@ -227,9 +287,11 @@ export function reasonText(reason: Reason, speech: Speech): string {
     case 'seedlings':
       return 'Count them where they stand; they are not moved before true leaves.';
     case 'pups':
-      return `${reason.rooted} with roots, ${reason.pupped} with pups at the last count.`;
+      return reason.young === 'true-leaves'
+        ? `${reason.pupped} of ${reason.rooted} seedlings with true leaves at the last count.`
+        : `${reason.rooted} with roots, ${reason.pupped} with ${YOUNG_NAME[reason.young]} at the last count.`;
     case 'long-without-roots':
-      return `Day ${reason.days}, long past its window: a fresh cut, more warmth, a little moisture.`;
+      return `Day ${reason.days}, long past ${reason.count === 1 ? 'its' : 'their'} window: ${LONG_THEN[reason.then]}.`;
     case 'forgotten':
       return `“${TASK_NAME[reason.ask]}” has stood for ${days(reason.days)} and nobody touched it since.`;
     case 'stir':
@@ -244,6 +306,12 @@ export function reasonText(reason: Reason, speech: Speech): string {
       return reason.mm === null
         ? `Roots for two weeks: likely ${rootSpan(length)}. Kept moist for two weeks, then drier by steps. Or postpone it, and let it stay until pups.`
         : `Roots of ${lengthText(reason.mm, length, locale)}. Kept moist for two weeks, then drier by steps.`;
+    case 'opened':
+      return 'Out of closed air by steps over two to three weeks: the lid a finger wider each time. Back a step if it wilts.';
+    case 'stored':
+      return `Seed is kept dry and airy for about ${counted(Math.round(reason.days / 7), NOUN.week)}, then sown.`;
+    case 'sow':
+      return 'On the surface, barely covered, damp and bright; warm as it likes to grow.';
     case 'harden':
       return `Now ${LIGHT_PLACE[reason.to]}. Shade at noon if it bleaches.`;
     case 'feed':
@@ -267,7 +335,7 @@ export function reasonText(reason: Reason, speech: Speech): string {
     case 'shaded':
       return 'New in its pot: a week or two of shade before sun.';
     case 'resting':
-      return `It rests: cool and nearly dry, no feed${reason.opens === null ? '' : ` until ${nearDay(reason.opens, speech)}`}.`;
+      return `${reason.by === 'heat' ? 'Too hot for it to grow: shade, air and nearly dry' : 'It rests: cool and nearly dry'}, no feed${reason.opens === null ? '' : ` until ${nearDay(reason.opens, speech)}`}.`;
     case 'grown':
       return 'A plant like any other by now. Tell what becomes of it: kept, sold, given, a mother.';
     case 'put-off':
@@ -293,14 +361,47 @@ export function reasonText(reason: Reason, speech: Speech): string {
   }
 }
 
+/** What of it stands under water. Common practice, no source. */
+const UNDER: Readonly<Record<JarEnd, (depth: string) => string>> = {
+  stem: (deep) => `Only bare stem under, ${deep}; leaves above`,
+  stalk: (deep) => `Only the stalk under, ${deep}; the blade above`,
+  base: (deep) => `The end that stood lower under, ${deep}`,
+};
+
+const TOO_SOON: Readonly<Record<Awaited | Young, string>> = {
+  roots: 'Roots are not expected sooner.',
+  pups: 'Pups are not expected sooner.',
+  heads: 'New heads are not expected sooner.',
+  joints: 'New joints are not expected sooner.',
+  plantlets: 'Plantlets are not expected sooner.',
+  'true-leaves': 'True leaves are not expected sooner.',
+  shoots: 'Shoots are not expected sooner.',
+  seedlings: 'Seedlings are not expected sooner.',
+  hold: 'It has its roots; new growth will tell that it has taken hold.',
+};
+
+/** What may be done for what waits long. Common practice, no source. */
+const LONG_THEN: Readonly<Record<LongThen, string>> = {
+  'cut-again': 'a fresh cut, more warmth, a little moisture',
+  leaf: 'firm ones may lie on, glassy or brown ones go',
+  section: 'firm ones may stand on in more warmth, soft ones go',
+  jar: 'a fresh cut, fresh water, more warmth',
+  'own-roots': 'look at the base; what is soft or loose comes out',
+  'root-piece': 'more warmth; firm pieces may lie on, nearly dry',
+  seed: 'old seed, too cold or too deep; more warmth, then give it up',
+};
+
 const dryText = (n: number): string =>
   n === 0 ? 'Set without drying' : `${n < 1 ? 'Some hours' : capital(days(Math.round(n)))} to dry`;
 
-const READY = {
-  roots: (past: string) => `Roots for four weeks: likely past ${past}.`,
-  pups: (past: string) => `New shoots for four weeks: roots likely past ${past}.`,
+const READY: Readonly<Record<ReadyBy, (past: string) => string>> = {
+  roots: (past) => `Roots for four weeks: likely past ${past}.`,
+  heads: (past) => `New heads for four weeks: roots likely past ${past}.`,
   'leaf-pups': () => 'Pups for four weeks. Leave the mother leaf on until it is crisp.',
-} as const;
+  section: () =>
+    'New shoots for four weeks: they have roots of their own. The old piece never grows on; it may go.',
+  'true-leaves': () => 'With true leaves they may be moved, each by its leaf, never by its stem.',
+};
 
 const DEED = { cut: 'Cut', divided: 'Divided', repotted: 'Repotted' } as const;
 
@@ -351,6 +452,9 @@ export function leaveText(leave: Leave, speech: Speech): string {
   const name = LEAVE_NAME[leave.kind];
   if (leave.kind === 'planned') return `Planned for ${nearDay(leave.until, speech)}`;
   if (leave.kind === 'grown') return name;
+  // Nobody can say when such a rest ends: the day is one to look again.
+  if (leave.reason.why === 'resting' && leave.reason.opens === null && leave.kind === 'rest')
+    return `${name}; look again ${nearDay(leave.until, speech)}`;
   return `${name} until ${nearDay(leave.until, speech)}`;
 }
 

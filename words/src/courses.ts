@@ -93,9 +93,12 @@ export const COURSE_WORDS: Readonly<Record<CourseId, CourseWords>> = {
   },
   seed: {
     name: 'From seed',
-    says: 'On the surface, damp and bright; seedlings stay until they have true leaves.',
+    says: 'Dried about two months, sown on the surface, damp and bright; seedlings stay until they have true leaves.',
     risk: 'Damping off in still, wet air.',
-    setWhy: 'On the surface, damp and bright.',
+    setName: 'Sow',
+    setTo: 'onto the mix',
+    setTap: 'Sown',
+    setWhy: 'On the surface, barely covered, damp and bright.',
     rootsWhy: 'Seedlings tell of them.',
   },
   culture: {

@@ -1,3 +1,4 @@
+import { METHOD } from '@hypogeon/core/botany';
 import { pieceProblemText, tooShortText, type Speech } from '.';
 
 const speech: Speech = {
@@ -5,6 +6,8 @@ const speech: Speech = {
   today: '2026-04-09',
   length: 'mm',
   temperature: 'C',
+  wayOf: () => METHOD.leaf,
+  ruleOf: () => METHOD.leaf.rule,
   batchName: () => '',
 };
 

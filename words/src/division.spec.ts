@@ -1,3 +1,4 @@
+import { METHOD } from '@hypogeon/core/botany';
 import { judgePart, type ClumpPart } from '@hypogeon/core/plan';
 import { partText, type Speech } from '.';
 
@@ -6,6 +7,8 @@ const speech: Speech = {
   today: '2026-04-09',
   length: 'mm',
   temperature: 'C',
+  wayOf: () => METHOD.leaf,
+  ruleOf: () => METHOD.leaf.rule,
   batchName: () => '',
 };
 const part = (over: Partial<ClumpPart>): ClumpPart => ({

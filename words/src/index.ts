@@ -1,6 +1,7 @@
 export * from './days';
 export * from './locale';
 export * from './numbers';
+export * from './piece-rules';
 export * from './plural';
 export * from './quantities';
 export * from './shares';

@@ -111,6 +111,7 @@ const TENDED = {
   light: 'A step more light',
   feed: 'Fed at half strength',
   'leaf-off': 'Mother leaf taken off',
+  air: 'A step more air',
 } as const;
 
 function partedWords(state: State, { why, taken, to, text }: PartedEntry): string {

@@ -20,6 +20,8 @@ export const counted = (count: number, noun: Noun, locale = 'en'): string =>
 /** Words that stand all over the product. */
 export const NOUN = {
   day: { one: 'day', other: 'days' },
+  week: { one: 'week', other: 'weeks' },
+  seedling: { one: 'seedling', other: 'seedlings' },
   batch: { one: 'batch', other: 'batches' },
   entry: { one: 'entry', other: 'entries' },
   mother: { one: 'mother', other: 'mothers' },

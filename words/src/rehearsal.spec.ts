@@ -1,3 +1,4 @@
+import { METHOD } from '@hypogeon/core/botany';
 import type { Outcome } from '@hypogeon/core/rehearse';
 import { differenceText, matterText, ofHundred, othersText, rootDaysText } from '.';
 
@@ -39,6 +40,8 @@ const speech = {
   today: '2026-04-09',
   length: 'in',
   temperature: 'F',
+  wayOf: () => METHOD.leaf,
+  ruleOf: () => METHOD.leaf.rule,
   batchName: () => '',
 } as const;
 

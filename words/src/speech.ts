@@ -1,12 +1,18 @@
-import { batchTitle } from '@hypogeon/core/bench';
-import type { State } from '@hypogeon/core/journal';
+import { batchTitle, plantOf } from '@hypogeon/core/bench';
+import { methodAs, type Method } from '@hypogeon/core/botany';
+import type { Batch, State } from '@hypogeon/core/journal';
 import type { LengthUnit, TemperatureUnit } from '@hypogeon/core/units';
 import type { DayStyle } from './days';
+import { pieceRule } from './piece-rules';
 
 /** All that a sentence needs to be written for one grower: units, language, today, and what things are called. */
 export interface Speech extends DayStyle {
   readonly length: LengthUnit;
   readonly temperature: TemperatureUnit;
+  /** What to mind when taking pieces of a batch, in metric. */
+  readonly ruleOf: (batch: Pick<Batch, 'taxon' | 'method'>) => string;
+  /** A way as it goes with the plant of a batch: what its pieces are called. */
+  readonly wayOf: (batch: Pick<Batch, 'taxon' | 'method'>) => Method;
   /** What a batch is called: `Sedum leaves`. */
   readonly batchName: (id: string) => string;
 }
@@ -16,6 +22,8 @@ export const speechFor = (state: State, style: DayStyle): Speech => ({
   ...style,
   length: state.settings.length ?? 'mm',
   temperature: state.settings.temperature ?? 'C',
+  ruleOf: ({ taxon, method }) => pieceRule(plantOf(state, taxon)?.taxon ?? null, method),
+  wayOf: ({ taxon, method }) => methodAs(plantOf(state, taxon)?.taxon ?? null, method),
   batchName: (id) => {
     const batch = state.batches.get(id);
     return batch ? batchTitle(state, batch) : 'Another batch';

@@ -1,4 +1,4 @@
-import { METHOD } from '@hypogeon/core/botany';
+import type { Young } from '@hypogeon/core/botany';
 import type { CourseId } from '@hypogeon/core/course';
 import type { Step } from '@hypogeon/core/care';
 import type { Batch } from '@hypogeon/core/journal';
@@ -33,6 +33,16 @@ export function stepWhen(step: Step, speech: Speech): string {
   }
 }
 
+/** What is to be known of them. Common practice, no source. */
+const YOUNG_WHY: Readonly<Record<Young, string>> = {
+  pups: 'The old leaf feeds them: leave it on until it is crisp.',
+  shoots: 'From the soil beside the old piece, which never grows on itself.',
+  heads: 'New heads.',
+  joints: 'New joints at the tip.',
+  plantlets: 'Along its edge; taken with two or three roots each.',
+  'true-leaves': 'Then they may be moved, not sooner.',
+};
+
 /** What is to be done, with how many: `Cut 12 crowns`. */
 export function stepTitle(step: Step, batch: Batch, course: CourseId): string {
   const name = stepName(step, course);
@@ -41,13 +51,18 @@ export function stepTitle(step: Step, batch: Batch, course: CourseId): string {
 }
 
 /** Why, in one sentence. */
-export function stepWhy({ id }: Step, batch: Batch, course: CourseId, { length }: Speech): string {
-  const { method, aid, school, firstWater = 'with-gate' } = batch;
+export function stepWhy(
+  { id }: Step,
+  batch: Batch,
+  course: CourseId,
+  { length, ruleOf, wayOf }: Speech,
+): string {
+  const { aid, school, firstWater = 'with-gate' } = batch;
   switch (id) {
     case 'water-mother':
       return 'A plump piece lives off itself until it roots.';
     case 'cut': {
-      const rule = ruleText(METHOD[method].rule, length);
+      const rule = ruleText(ruleOf(batch), length);
       return aid === undefined || aid === 'none' ? rule : `${rule} ${AID[aid].name} on the cut.`;
     }
     case 'callused':
@@ -67,9 +82,7 @@ export function stepWhy({ id }: Step, batch: Batch, course: CourseId, { length }
     case 'wean':
       return `At ${rootSpan(length)} of root; moist for two weeks, then drier by steps.`;
     case 'pups':
-      return method === 'leaf' || method === 'leaf-section'
-        ? 'The old leaf feeds them: leave it on until it is crisp.'
-        : 'New heads.';
+      return YOUNG_WHY[wayOf(batch).young];
     case 'light':
       return 'By steps, over two weeks; shade at noon if it bleaches.';
     case 'feed':

@@ -1,4 +1,4 @@
-import type { LightPlace } from '@hypogeon/core/botany';
+import type { LightPlace, Young } from '@hypogeon/core/botany';
 import type { LeaveKind, Link, StepId } from '@hypogeon/core/care';
 import type { MotherTending, Sign, TaskId } from '@hypogeon/core/journal';
 import type { LookAnswer } from '@hypogeon/core/round';
@@ -15,7 +15,7 @@ export const TASK_NAME: Readonly<Record<TaskId, string>> = {
   mist: 'Mist',
   pool: 'Water at the base',
   roots: 'Look for roots',
-  pups: 'Look for pups',
+  pups: 'Look for new growth',
   overdue: 'Long without roots',
   alive: 'See whether it still lives',
   neighbour: 'Look: rot near it',
@@ -28,6 +28,7 @@ export const TASK_NAME: Readonly<Record<TaskId, string>> = {
   light: 'More light',
   feed: 'Feed',
   'leaf-off': 'Mother leaf',
+  air: 'More air',
 };
 
 export const STEP_NAME: Readonly<Record<StepId, string>> = {
@@ -60,6 +61,16 @@ export const LINK_NAME: Readonly<Record<Link, string>> = {
   blade: 'cut with the same blade that day',
   mother: 'of the same mother',
   mix: 'in the same mix and pot',
+};
+
+/** What a piece with roots brings: as it is looked for, and as it is counted. */
+export const YOUNG_NAME: Readonly<Record<Young, string>> = {
+  pups: 'pups',
+  shoots: 'new shoots',
+  heads: 'new heads',
+  joints: 'new joints',
+  plantlets: 'plantlets',
+  'true-leaves': 'true leaves',
 };
 
 /** What is to be left alone, before its day: `No water until …`. */

@@ -1,5 +1,6 @@
 import {
   WATER_SCHOOL,
+  type RegimeId,
   type UnrootedWaterId,
   type VerdictReason,
   type VerdictUnless,
@@ -21,6 +22,19 @@ export const UNROOTED_NAME: Readonly<Record<UnrootedWaterId, string>> = {
   damp: 'The surface kept just damp',
   mist: 'Misted',
   half: 'As if rooted, but half as much',
+};
+
+export const REGIME_NAME: Readonly<Record<RegimeId, string>> = {
+  ...UNROOTED_NAME,
+  base: 'Some drops at the base of each',
+};
+
+/** The same of young roots, with its reason. Common practice, no source. */
+const YOUNG: Readonly<Record<RegimeId, string>> = {
+  ...REGIME_NAME,
+  mist: 'Young roots at the surface dry out: misted until they hold in the mix, never soaked',
+  damp: 'Young roots dry out: the surface kept just damp until each stands in a pot',
+  base: 'Their roots hold: some drops at the base of each, not the whole tray. Mist those without roots',
 };
 
 /** Why the verdict on a pot is what it is. */
@@ -56,8 +70,12 @@ export function verdictReasonText(reason: VerdictReason, speech: Speech): string
     }
     case 'overdue':
       return `${capital(lasting(reason.school, speech))} for ${days(reason.days)}: wrinkling is likely. Thirst mends, rot does not: water once, do not make up for it.`;
-    case 'unrooted':
-      return `No roots yet, so it drinks next to nothing. ${UNROOTED_NAME[reason.regime]}.`;
+    case 'first-soak':
+      return 'It has roots: its first real drink, until some runs through.';
+    case 'regime':
+      return reason.rooted
+        ? `${YOUNG[reason.regime]}.`
+        : `No roots yet, so it drinks next to nothing. ${REGIME_NAME[reason.regime]}.`;
   }
 }
 

@@ -1,3 +1,4 @@
+import { METHOD } from '@hypogeon/core/botany';
 import type { Step } from '@hypogeon/core/care';
 import type { Ways } from '@hypogeon/core/plan';
 import { insteadText, planSentence, togetherText, whyBest, type Speech } from '.';
@@ -7,6 +8,8 @@ const speech: Speech = {
   today: '2026-04-09',
   length: 'mm',
   temperature: 'C',
+  wayOf: () => METHOD.leaf,
+  ruleOf: () => METHOD.leaf.rule,
   batchName: () => 'A batch',
 };
 const ways = (over: Partial<Ways>): Ways => ({

@@ -55,6 +55,10 @@ export const hasRoots = (state: State, batch: Batch): boolean =>
 /** What it is given once set, until there are roots: the grower's choice, else what suits it. */
 export function unrootedWaterOf(state: State, batch: Batch): UnrootedWaterId {
   if (batch.unrootedWater !== undefined) return batch.unrootedWater;
+  const ofPlant = plantOf(state, batch.taxon)?.taxon.methods.find(
+    (m) => m.method === batch.method,
+  )?.unrootedWater;
+  if (ofPlant !== undefined && batch.course === undefined) return ofPlant;
   const { unrootedWater } = rowOf(state, batch);
   if (unrootedWater !== null) return unrootedWater;
   if (isLaid(state, batch)) return 'mist';

@@ -2,7 +2,7 @@ import { addDays, type Day } from '../days';
 import { isRooted, type Batch, type State } from '../journal';
 import { FIRST_WATER } from '../water';
 import type { WoundClock } from '../wound';
-import { hadRoots, rowOf } from './course-of';
+import { forJar, hadRoots, rowOf, unrootedWaterOf } from './course-of';
 
 /** When the first water comes, and what decides it. */
 export type FirstDrink =
@@ -30,6 +30,19 @@ export function gateClock(batch: Batch, clock: WoundClock | null): WoundClock | 
 }
 
 /**
+ * Its first water waits for roots: chosen so, or it is kept dry until there are roots, and that means that. A day that
+ * was chosen for the first water is kept to all the same.
+ */
+export function waitsForRoots(state: State, batch: Batch): boolean {
+  if (hadRoots(state, batch)) return false;
+  const choice = batch.firstWater ?? 'with-gate';
+  return (
+    choice === 'roots-show' ||
+    (choice === 'with-gate' && unrootedWaterOf(state, batch) === 'dry' && !forJar(state, batch))
+  );
+}
+
+/**
  * The first day for water after a batch was set (or would be, `setOn`): never before the gate, unless the grower
  * chose water at once.
  */
@@ -44,7 +57,7 @@ export function firstDrink(
   const from = again !== undefined && again > setOn ? again : setOn;
   if (choice === 'at-once' && again === undefined) return { on: setOn, by: 'at-once' };
   const roots = rootsSince(batch);
-  if (choice === 'roots-show' && !hadRoots(state, batch)) {
+  if (waitsForRoots(state, batch)) {
     if (roots === null) return { on: null, by: 'roots' };
     return { on: later(roots, setOn), by: 'roots' };
   }

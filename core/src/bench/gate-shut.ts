@@ -3,7 +3,7 @@ import type { Batch, EntryDraft, State } from '../journal';
 import { clockOf, gateOpen } from './clock-of';
 import { inJar } from './course-of';
 import { gateClock } from './first-drink';
-import { allPotted } from './water-case';
+import { allPotted } from './potting';
 
 /** A gate that is shut on a day; `opens` is null while the wound does not close. */
 export interface ShutGate {

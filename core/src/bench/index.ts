@@ -7,6 +7,8 @@ export * from './gate-shut';
 export * from './wound-input';
 export * from './medium-of';
 export * from './water-case';
+export * from './potting';
+export * from './regime';
 export * from './planned-wound';
 export * from './first-drink';
 export * from './season-of';

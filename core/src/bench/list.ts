@@ -1,5 +1,5 @@
 import { memoAround } from '../memo';
-import { METHOD, type MethodId } from '../botany';
+import { methodAs, type MethodId } from '../botany';
 import { daysBetween, type Day } from '../days';
 import { foldText, matches, wordsOf } from '../text';
 import {
@@ -130,7 +130,7 @@ function makeLine(
       plant?.name,
       ...(plant?.taxon.common ?? []),
       STAGE_NAME[batch.stage],
-      METHOD[batch.method].many,
+      methodAs(plant?.taxon ?? null, batch.method).many,
       ...troubles.map((t) => TROUBLE_NAME[t]),
     ]
       .filter(Boolean)

@@ -2,7 +2,7 @@ import { memoAround } from '../memo';
 import {
   CATALOGUE,
   formOf,
-  METHOD,
+  methodAs,
   methodOf,
   pieceDrawn,
   pieceOfForm,
@@ -86,9 +86,10 @@ export function nameOf(state: State, batch: Batch): string {
 
 /** What a batch is called: `Hall snake, sections`; `Sedum leaves` where only the genus is known. */
 export function batchTitle(state: State, batch: Batch): string {
-  const { one, many } = METHOD[batch.method];
+  const plant = plantOf(state, batch.taxon);
+  const { one, many } = methodAs(plant?.taxon ?? null, batch.method);
   const name = nameOf(state, batch);
-  const genus = (plantOf(state, batch.taxon)?.name ?? '').split(' ')[0] === name;
+  const genus = (plant?.name ?? '').split(' ')[0] === name;
   return `${name}${genus ? '' : ','} ${batch.count === 1 ? one : many}`;
 }
 

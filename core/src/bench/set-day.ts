@@ -1,4 +1,4 @@
-import type { Day } from '../days';
+import { addDays, type Day } from '../days';
 import type { Batch, State } from '../journal';
 import type { WoundClock } from '../wound';
 import { clockOf } from './clock-of';
@@ -14,5 +14,6 @@ export function dueToSet(
   if (forJar(state, batch))
     return clock === null ? batch.cutOn : clock.gate.state === 'dated' ? clock.gate.opens : null;
   if (rowOf(state, batch).setWhen === 'rooted') return rootsSince(batch);
-  return clock === null ? batch.cutOn : clock.stickOn;
+  if (clock !== null) return clock.stickOn;
+  return addDays(batch.cutOn, batch.dryDays ?? rowOf(state, batch).storedDays);
 }

@@ -4,9 +4,12 @@ import { fillPot, type FilledPot } from '../media';
 import { columnOf, dressingLeaves, mobilityAt, type WaterCase, type WaterSchoolId } from '../water';
 import { dryingOf, spaceDrying } from './air-of';
 import { clockOf } from './clock-of';
-import { hasRoots, inJar, isLaid, unrootedWaterOf } from './course-of';
+import { hasRoots, inJar, isLaid } from './course-of';
 import { firstDrink, gateClock } from './first-drink';
 import { containerOf, mixOf } from './medium-of';
+import { plantOf } from './plant';
+import { potting } from './potting';
+import { regimeFrom, regimeOn } from './regime';
 
 /** How far ahead the can is looked for, days. */
 export const OUTLOOK_DAYS = 60;
@@ -20,26 +23,6 @@ export const WET_START = 0.9;
 const USUAL_STEM_MM = 25;
 const LAID_MM = 8;
 
-/** What a batch stands in since a day: the pots it was moved into once all were, else what it was set in. */
-export function potting(batch: Batch): {
-  readonly container: string | undefined;
-  readonly mix: string | undefined;
-  readonly since: Day | null;
-  readonly last: Batch['pottings'][number] | null;
-} {
-  const last = allPotted(batch) ? (batch.pottings.at(-1) ?? null) : null;
-  return last
-    ? { container: last.container, mix: last.mix, since: last.day, last }
-    : { container: batch.container, mix: batch.mix, since: batch.stuck, last: null };
-}
-
-/** Every piece that still lives stands in a pot of its own. */
-export const allPotted = ({ here, pottings }: Batch): boolean =>
-  pottings.length > 0 &&
-  here.waiting === 0 &&
-  here.potted > 0 &&
-  here.potted >= here.rooted + here.pupped;
-
 /** The filled container of a batch; null while pot or mix is not told. */
 export function potOf(state: State, batch: Batch): FilledPot | null {
   const told = potting(batch);
@@ -50,12 +33,12 @@ export function potOf(state: State, batch: Batch): FilledPot | null {
 
 /** The school a batch is watered by once it has roots: its own, the grower's, or what suits it. */
 export function waterSchoolOf(state: State, batch: Batch): WaterSchoolId {
-  return batch.waterSchool ?? state.settings.waterSchool ?? defaultWaterSchool(state, batch);
+  return batch.waterSchool ?? state.settings.waterSchool ?? usualWaterSchool(state, batch);
 }
 
-/** Rot is the one loss that cannot be undone: by dryness, not by calendar; laid pieces by their surface. */
-export function defaultWaterSchool(state: State, batch: Batch): WaterSchoolId {
-  return isLaid(state, batch) && !allPotted(batch) ? 'surface' : 'top-25';
+/** Rot is the one loss that cannot be undone: by dryness, not by calendar; what has stores of its own, bone dry. */
+export function usualWaterSchool(state: State, { taxon }: Pick<Batch, 'taxon'>): WaterSchoolId {
+  return plantOf(state, taxon)?.taxon.waterSchool ?? 'top-25';
 }
 
 /** How deep stem or roots of a batch reach, mm: as told, else as is usual for what it is. */
@@ -140,12 +123,21 @@ export function waterCaseOf(
       .filter((t) => t.day >= from && t.day <= today)
       .map(({ day, depthMm, seen }) => ({ at: at(day), depthMm, seen })),
     school: waterSchoolOf(state, batch),
-    unrooted: last || hasRoots(state, batch) ? null : unrootedWaterOf(state, batch),
+    regime: regimeOn(state, batch, today),
+    regimeAt: at(regimeFrom(state, batch, today)),
+    rooted: hasRoots(state, batch),
+    pieces: Math.max(1, Math.round(drinkersIn(batch) / (batch.containers ?? 1))),
     stemMm: stemDepthOf(state, batch),
     ...gateAndFirst(state, batch, at),
     weanedAt: batch.rootedInWater && !last ? at(since) : null,
     laid: isLaid(state, batch) && !last,
   };
+}
+
+/** Those that drink: with roots where any have them, all else. */
+function drinkersIn({ here }: Batch): number {
+  const rooted = here.rooted + here.pupped;
+  return rooted > 0 ? rooted : here.waiting;
 }
 
 /** From when the gate is open, and from when the first water may come, in days of the case. */

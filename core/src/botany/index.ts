@@ -1,5 +1,6 @@
 export * from './evidence';
 export * from './method';
+export * from './piece';
 export * from './taxon';
 export * from './catalogue';
 export * from './season';

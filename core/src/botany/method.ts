@@ -42,6 +42,10 @@ export const PIECES = [
 
 export type Piece = (typeof PIECES)[number];
 
+/** What a piece with roots brings next: what it becomes a plant by, and is counted. Common practice, no source. */
+export const YOUNGS = ['pups', 'shoots', 'heads', 'joints', 'plantlets', 'true-leaves'] as const;
+export type Young = (typeof YOUNGS)[number];
+
 export interface Method {
   readonly id: MethodId;
   readonly name: string;
@@ -55,6 +59,7 @@ export interface Method {
   readonly polarity: 'base down' | 'laid' | 'as it stood';
   /** The least that takes; a plant may ask for more. Common practice, no source. */
   readonly least: Least;
+  readonly young: Young;
   /** So small that it is sprayed and not soaked, and not potted singly at once. */
   readonly crumb?: true;
 }
@@ -79,6 +84,7 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     rule: 'A mature leaf from low on the stem, twisted off whole at its base; laid on the surface, hollow side up.',
     polarity: 'laid',
     least: {},
+    young: 'pups',
   },
   'leaf-section': {
     id: 'leaf-section',
@@ -89,6 +95,7 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     rule: 'Mark every section with an arrow before the first cut: the end nearer the base goes down.',
     polarity: 'base down',
     least: { lengthMm: 50 },
+    young: 'shoots',
   },
   crown: {
     id: 'crown',
@@ -99,6 +106,7 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     rule: 'Strip the lowest one or two leaf pairs for 2–3 cm of bare stem.',
     polarity: 'base down',
     least: { lengthMm: 50, nodes: 2 },
+    young: 'heads',
   },
   segment: {
     id: 'segment',
@@ -109,6 +117,7 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     rule: 'Two or three nodes or more, the right way up, one node at least under the surface.',
     polarity: 'base down',
     least: { lengthMm: 30, nodes: 3 },
+    young: 'heads',
   },
   trailing: {
     id: 'trailing',
@@ -119,6 +128,7 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     rule: '10 cm or more, at least three bare nodes under the surface or coiled on top.',
     polarity: 'laid',
     least: { lengthMm: 100, nodes: 3 },
+    young: 'heads',
   },
   branch: {
     id: 'branch',
@@ -129,6 +139,7 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     rule: 'From a side branch, not the leader; leaves off; firm the medium hard round it.',
     polarity: 'base down',
     least: { lengthMm: 70 },
+    young: 'heads',
   },
   pad: {
     id: 'pad',
@@ -139,6 +150,7 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     rule: 'Cut at the joint, never across a pad.',
     polarity: 'base down',
     least: {},
+    young: 'joints',
   },
   column: {
     id: 'column',
@@ -149,6 +161,7 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     rule: 'Bevel the rim round the cut, so that the wound dries inward and not up.',
     polarity: 'base down',
     least: { lengthMm: 80 },
+    young: 'heads',
   },
   offset: {
     id: 'offset',
@@ -159,6 +172,7 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     rule: 'Wait for a third of the mother’s size; one clean cut, then shallow beats deep.',
     polarity: 'as it stood',
     least: { share: 1 / 3 },
+    young: 'heads',
   },
   'rooted-offset': {
     id: 'rooted-offset',
@@ -169,6 +183,7 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     rule: 'Comes away with its own roots: pot at once, at the depth it had.',
     polarity: 'as it stood',
     least: { share: 1 / 3 },
+    young: 'heads',
   },
   division: {
     id: 'division',
@@ -179,6 +194,7 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     rule: 'Find where the clump parts by itself; cut only the connection, keep the roots.',
     polarity: 'as it stood',
     least: {},
+    young: 'shoots',
   },
   plantlet: {
     id: 'plantlet',
@@ -189,6 +205,7 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     rule: 'Take those with two or three roots; set on the surface and mist.',
     polarity: 'as it stood',
     least: {},
+    young: 'heads',
     crumb: true,
   },
   'root-cutting': {
@@ -200,6 +217,7 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     rule: 'Thick roots in pieces, autumn to winter, the right way up, in pure grit and nearly dry.',
     polarity: 'base down',
     least: {},
+    young: 'heads',
   },
   bulbil: {
     id: 'bulbil',
@@ -210,6 +228,7 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     rule: 'Set with its stalk, no deeper than it sits on it.',
     polarity: 'as it stood',
     least: {},
+    young: 'heads',
   },
   'flower-stalk': {
     id: 'flower-stalk',
@@ -220,6 +239,7 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     rule: 'A young stalk without its flowers, set as a stem cutting. It seldom takes.',
     polarity: 'base down',
     least: {},
+    young: 'heads',
   },
   seed: {
     id: 'seed',
@@ -230,6 +250,7 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     rule: 'Dried about two months, sown on the surface; seedlings stay until they have true leaves.',
     polarity: 'as it stood',
     least: {},
+    young: 'true-leaves',
   },
   culture: {
     id: 'culture',
@@ -240,6 +261,7 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     rule: 'Jelly washed off the roots; damp air at first, then hardened by steps.',
     polarity: 'as it stood',
     least: {},
+    young: 'heads',
   },
 };
 

@@ -41,7 +41,8 @@ export const RECORDED_WAYS: Readonly<Partial<Record<MethodId, TaxonMethod>>> = {
     worth: 'good',
     wound: null,
     roots: { from: 7, to: 28, evidence: common },
-    pups: null,
+    // With true leaves, when seedlings are pricked out.
+    pups: { from: 28, to: 75, evidence: memory },
     success: { mean: 0.5, worth: 4, evidence: memory },
   },
   culture: {

@@ -1,6 +1,7 @@
 import '../zod-setup';
 import * as z from 'zod';
 import { COURSES } from '../course';
+import { UNROOTED_WATERS, WATER_SCHOOLS } from '../water';
 import { TISSUES } from '../wound';
 import { evidenceSchema } from './evidence';
 import { METHODS, PIECES } from './method';
@@ -14,6 +15,8 @@ export const taxonMethodSchema = z.object({
   method: z.enum(METHODS),
   /** The courses it takes with this plant, the usual one first, where they differ from those of the way; no jar. */
   courses: z.array(z.enum(COURSES)).min(1).readonly().optional(),
+  /** What it is given while it has no roots, where that differs from what its way is given. */
+  unrootedWater: z.enum(UNROOTED_WATERS).optional(),
   /** Left out of the file where it is good. */
   worth: z.enum(['good', 'poor']).default('good'),
   why: z.string().optional(),
@@ -70,6 +73,8 @@ export const taxonSchema = z.object({
     toC: z.number(),
     evidence: evidenceSchema,
   }),
+  /** How it is usually watered once it has roots, where that is not by the top of its pot. */
+  waterSchool: z.enum(WATER_SCHOOLS).optional(),
   /** Its pieces are commonly rooted in water, too. */
   inWater: z.boolean().default(false),
   methods: z.array(taxonMethodSchema).min(1).readonly(),

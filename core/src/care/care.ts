@@ -46,6 +46,7 @@ export interface Do extends Asked {
     | 'wean'
     | 'light'
     | 'feed'
+    | 'air'
   >;
   /** How its first water is given. */
   readonly manner?: 'misted' | 'poured' | undefined;

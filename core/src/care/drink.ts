@@ -1,7 +1,17 @@
 import { addDays, type Day } from '../days';
 import { spaceOn, type Batch, type State } from '../journal';
-import { POTTED_REST, potting } from '../bench';
-import { BONE_DRY, WEAN_MOIST_DAYS, WEAN_TAPER_DAYS, mistEvery, type WaterVerdict } from '../water';
+import { POTTED_REST, potting, regimeFrom, regimeOn } from '../bench';
+import {
+  BONE_DRY,
+  mistEvery,
+  SIP_ML,
+  sipEvery,
+  WEAN_MOIST_DAYS,
+  WEAN_TAPER_DAYS,
+  type Drink,
+  type RegimeId,
+  type WaterVerdict,
+} from '../water';
 import { chanceClosedOn } from '../wound';
 import type { Asker } from './asker';
 import { daysSince, dryingOn, later, type Facts } from './facts';
@@ -29,7 +39,8 @@ export function drinking(
   if (facts.pottedOn !== null) return pottedDrink(ask, state, batch, facts, day, verdict);
   const shut = gateShut(facts, day);
   // Nothing drank yet, or its wound was laid open again: the can waits.
-  if (facts.drinks.length === 0 && !facts.wet) return firstWater(ask, batch, facts, day, verdict);
+  if (facts.drinks.length === 0 && !facts.wet)
+    return firstWater(ask, state, batch, facts, day, verdict);
   // Wet by a slip, or set in wet medium: the wound is still open, and nothing more comes near it.
   if (shut !== null && facts.drinks.every((d) => d.breach !== undefined))
     return closed(ask, facts, shut);
@@ -56,6 +67,7 @@ function closed(ask: Asker, { gate }: Facts, { opens, earliest, latest }: Dated)
 
 function firstWater(
   ask: Asker,
+  state: State,
   batch: Batch,
   facts: Facts,
   day: Day,
@@ -71,7 +83,7 @@ function firstWater(
   if (first.by === 'stopped') return leaveUntilRoots(ask, batch, facts, day, 'roots-first');
   if (first.on === null) {
     if (shut) closed(ask, facts, shut);
-    leaveUntilRoots(ask, batch, facts, day, 'roots-first');
+    leaveUntilRoots(ask, batch, facts, day, kept(batch));
     return;
   }
   if (first.on > day) {
@@ -90,13 +102,17 @@ function firstWater(
   }
   ask.do('first-water', {
     count: inTray,
-    manner: mannerOf(facts),
+    manner: mannerOf(state, batch, facts, day),
     since: first.on,
     reason: firstReason(batch, facts),
     sure: gate ? { by: 'closure', chance: chanceClosedOn(gate, day) } : { by: 'fact' },
     drink: verdict?.drink,
   });
 }
+
+/** What waits for roots: the first water by choice, or all water, because it is kept dry until then. */
+const kept = ({ firstWater }: Batch): 'roots-first' | 'dry-until-roots' =>
+  firstWater === 'roots-show' ? 'roots-first' : 'dry-until-roots';
 
 /** No water before roots: until the next look for them. */
 function leaveUntilRoots(
@@ -115,15 +131,15 @@ function leaveUntilRoots(
 }
 
 /** What lies on the surface is misted until its roots hold in the mix; so is what is kept misted before roots. */
-const mannerOf = ({ hasRoots, unrooted, row }: Facts): 'misted' | 'poured' =>
-  row.misted || (!hasRoots && unrooted === 'mist') ? 'misted' : 'poured';
+const mannerOf = (state: State, batch: Batch, facts: Facts, day: Day): 'misted' | 'poured' =>
+  facts.laid || regimeOn(state, batch, day, facts.holds) === 'mist' ? 'misted' : 'poured';
 
-function firstReason(batch: Batch, { first, gate, rootsSince }: Facts): Reason {
+function firstReason(batch: Batch, { first, gate, rootsSince, laid }: Facts): Reason {
   switch (first?.by) {
     case 'at-once':
       return { why: 'first-chosen', choice: 'at-once', early: gate !== null };
     case 'roots':
-      return { why: 'roots-show' };
+      return { why: 'roots-show', misted: laid };
     case 'choice': {
       const choice = batch.firstWater ?? 'with-gate';
       // The three dry days of a laid piece are nobody's choice.
@@ -136,7 +152,7 @@ function firstReason(batch: Batch, { first, gate, rootsSince }: Facts): Reason {
         ? { why: 'gate-opened', on: gate.gate.opens, school: batch.school }
         : { why: 'settles' };
     default:
-      return rootsSince === null ? { why: 'settles' } : { why: 'roots-show' };
+      return rootsSince === null ? { why: 'settles' } : { why: 'roots-show', misted: laid };
   }
 }
 
@@ -149,13 +165,29 @@ function again(
   day: Day,
   verdict: WaterVerdict | undefined,
 ): void {
-  const count = facts.inTray;
-  if (facts.missing.length === 0) {
-    if (verdict) byVerdict(ask, facts, day, verdict, count, rests(state, batch, facts, day));
-    else unread(ask, batch, facts, day);
-    return;
-  }
-  byHabit(ask, state, batch, facts, day, count);
+  const regime = regimeOn(state, batch, day, facts.holds);
+  // Those without roots are misted beside the others that sip.
+  const count = regime === 'base' ? batch.here.rooted + batch.here.pupped : facts.inTray;
+  drinks(ask, state, batch, facts, day, verdict, regime, Math.min(count, facts.inTray));
+}
+
+/** @param regime what it is given until its roots drink for a pot; null once they do */
+function drinks(
+  ask: Asker,
+  state: State,
+  batch: Batch,
+  facts: Facts,
+  day: Day,
+  verdict: WaterVerdict | undefined,
+  regime: RegimeId | null,
+  count: number,
+): void {
+  const rest = regime === null ? restOf(state, batch, facts, day) : null;
+  if (facts.missing.length > 0) byHabit(ask, state, batch, facts, day, regime, count);
+  else if (!verdict) unread(ask, batch, facts, day);
+  else if (rest !== null && verdict.kind !== 'closed' && verdict.reason.why !== 'pool')
+    resting(ask, batch, facts, day, verdict, rest, count);
+  else byVerdict(ask, facts, day, verdict, count, neverLate(regime, facts.hasRoots));
 }
 
 /** A wound that was laid open again kept the can away: nothing was due before its gate. */
@@ -173,16 +205,48 @@ function unread(ask: Asker, batch: Batch, facts: Facts, day: Day): void {
   });
 }
 
-/** Rooted, and in its rest: nearly dry, whatever its school has it in growth. */
-function rests(state: State, batch: Batch, facts: Facts, day: Day): boolean {
-  return (
-    facts.hasRoots &&
-    facts.taxon !== null &&
-    seasonOf(state, batch, facts.taxon, day).state === 'resting'
-  );
+/** Rooted, and in its rest for cold or heat: nearly dry, whatever its school has it in growth; null while it grows. */
+function restOf(state: State, batch: Batch, facts: Facts, day: Day): 'cold' | 'heat' | null {
+  if (!facts.hasRoots || facts.taxon === null) return null;
+  const { state: season, tempC } = seasonOf(state, batch, facts.taxon, day);
+  if (season !== 'resting') return null;
+  return tempC > facts.taxon.season.toC ? 'heat' : 'cold';
 }
 
-/** A resting pot is asked after so often. Working assumption. */
+/** What rests is given a little so often, once it is bone dry. Common practice, no source; 3–6 weeks. */
+const REST_DRINK_DAYS = 28;
+/** Of what it would be given in growth. Working assumption; 0.15–0.4. */
+const REST_SHARE = 0.25;
+
+/** Nearly dry: a little now and then, so that its roots live; never late, for nothing is lost by waiting. */
+function resting(
+  ask: Asker,
+  batch: Batch,
+  facts: Facts,
+  day: Day,
+  { fill, drink }: WaterVerdict,
+  by: 'cold' | 'heat',
+  count: number,
+): void {
+  const since = facts.drinks.at(-1)?.day ?? potting(batch).since ?? batch.cutOn;
+  const due = addDays(since, REST_DRINK_DAYS);
+  const reason: Reason = { why: 'resting', opens: null, by };
+  if (due <= day && fill.likely <= BONE_DRY) {
+    ask.do('water', {
+      count,
+      since: due,
+      late: 0,
+      reason,
+      sure: { by: 'pot', low: fill.low, high: Math.min(fill.high, 1) },
+      drink: { ...drink, ml: drink.ml * REST_SHARE, mm: drink.mm * REST_SHARE, through: false },
+    });
+    return;
+  }
+  const until = due > day ? due : nextOf(due, RESTING_LOOK_DAYS, day);
+  ask.leave('water', { until, earliest: until, latest: until, reason });
+}
+
+/** A resting pot that is not dry yet is asked after so often. Working assumption. */
 const RESTING_LOOK_DAYS = 7;
 
 function byVerdict(
@@ -191,7 +255,7 @@ function byVerdict(
   day: Day,
   verdict: WaterVerdict,
   count: number,
-  resting: boolean,
+  never: boolean,
 ): void {
   const { fill, due, drink } = verdict;
   const sure: Sure = { by: 'pot', low: fill.low, high: Math.min(fill.high, 1) };
@@ -202,16 +266,6 @@ function byVerdict(
   }
   if (verdict.kind === 'closed') {
     // The gate is said where the wound is; a pot that was judged under a shut gate says nothing more.
-    return;
-  }
-  if (resting && fill.likely > BONE_DRY) {
-    const until = nextOf(facts.drinks.at(-1)?.day ?? facts.lastTouch, RESTING_LOOK_DAYS, day);
-    ask.leave('water', {
-      until,
-      earliest: until,
-      latest: until,
-      reason: { why: 'resting', opens: null },
-    });
     return;
   }
   if (due === null || due.likely > day) {
@@ -233,6 +287,7 @@ function byVerdict(
   ask.do(drink.manner === 'misted' ? 'mist' : 'water', {
     count,
     since: afterGate(facts, due.likely),
+    ...(never ? { late: 0 } : {}),
     reason,
     sure,
     drink,
@@ -245,34 +300,37 @@ function byHabit(
   batch: Batch,
   facts: Facts,
   day: Day,
+  regime: RegimeId | null,
   count: number,
 ): void {
-  const last = facts.drinks.at(-1)?.day ?? batch.stuck ?? batch.cutOn;
+  const drank = facts.drinks.at(-1)?.day ?? null;
+  const last = drank ?? potting(batch).since ?? batch.cutOn;
   const { evaporationMm } = dryingOn(state, spaceOn(batch, last, true), last);
-  const { missing, hasRoots, unrooted, school } = facts;
-  if (!hasRoots && unrooted === 'dry') {
+  const { missing, hasRoots, school } = facts;
+  if (regime === 'dry') {
     leaveUntilRoots(ask, batch, facts, day, 'dry-until-roots');
     return;
   }
-  const misted = hasRoots ? school === 'mist' : unrooted === 'mist';
-  const resting = rests(state, batch, facts, last);
-  const habitOn = (on: Day): number =>
-    !hasRoots
-      ? UNROOTED_HABIT_DAYS[unrooted]
-      : resting
-        ? HABIT_DAYS['bone-dry-rest']
-        : rootedHabit(batch, facts, on);
-  const daysOn = (on: Day): number =>
-    misted ? mistEvery(evaporationMm) : habitDays(habitOn(on), evaporationMm);
+  const misted = regime === 'mist' || (regime === null && school === 'mist');
+  const rest = regime === null ? restOf(state, batch, facts, last) : null;
+  const daysOn = (on: Day): number => {
+    if (misted) return mistEvery(evaporationMm);
+    if (regime === 'base') return sipEvery(regime, evaporationMm);
+    if (regime !== null) return habitDays(UNROOTED_HABIT_DAYS[regime], evaporationMm);
+    return habitDays(rest ? REST_DRINK_DAYS : rootedHabit(batch, facts, on), evaporationMm);
+  };
   const weans = hasRoots && batch.rootedInWater && batch.stuck !== null;
   const due = weans ? fellDue(last, day, daysOn) : addDays(last, daysOn(day));
   const days = daysSince(last, due);
-  const tapering = taper(batch, day);
+  const tapering =
+    taper(batch, due < day ? due : day) === null ? null : daysSince(batch.stuck!, day);
   const reason: Reason = misted
-    ? { why: 'mist', last, days, evaporationMm, missing }
+    ? { why: 'mist', last: drank, days, evaporationMm, missing }
     : tapering !== null
       ? { why: 'tapers', days: tapering, last, every: days }
-      : { why: 'habit', last, days, missing, unrooted: hasRoots ? null : unrooted, school };
+      : rest
+        ? { why: 'resting', opens: null, by: rest }
+        : { why: 'habit', last, wet: drank === null, days, missing, regime, hasRoots, school };
   if (due > day)
     ask.leave('water', {
       until: due,
@@ -283,11 +341,26 @@ function byHabit(
   else
     ask.do(misted ? 'mist' : 'water', {
       count,
-      since: afterGate(facts, due),
+      // What a piece without roots could have had is no debt of the roots it has now.
+      since: afterGate(facts, later(due, regimeFrom(state, batch, day))),
+      ...(rest || neverLate(regime, hasRoots) ? { late: 0 } : {}),
       reason,
       sure: { by: misted ? 'air' : 'habit' },
+      ...(regime === 'base' ? { drink: sipsFor(batch, count) } : {}),
     });
 }
+
+/** Without roots it drinks next to nothing: a sip is never overdue. What is kept damp or misted dries out. */
+const neverLate = (regime: RegimeId | null, rooted: boolean): boolean =>
+  !rooted && (regime === 'sip' || regime === 'half');
+
+/** Some drops at the base of each, of one container. */
+const sipsFor = ({ containers }: Batch, count: number): Drink => ({
+  manner: 'poured',
+  ml: (SIP_ML * count) / (containers ?? 1),
+  mm: 0,
+  through: false,
+});
 
 /** So far ahead a habit that takes steps is followed, days. */
 const STEPS_AHEAD = 90;
@@ -351,8 +424,5 @@ function pottedDrink(
       });
     return;
   }
-  if (facts.missing.length === 0) {
-    if (verdict) byVerdict(ask, facts, day, verdict, facts.living, rests(state, batch, facts, day));
-    else unread(ask, batch, facts, day);
-  } else byHabit(ask, state, batch, facts, day, facts.living);
+  drinks(ask, state, batch, facts, day, verdict, null, facts.living);
 }

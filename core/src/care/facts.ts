@@ -11,12 +11,13 @@ import {
   hadRoots,
   hasRoots,
   inJar,
+  isLaid,
   plantOf,
   potting,
+  rootsHoldFrom,
   rootsSince,
   spaceDrying,
   surroundingsOf,
-  unrootedWaterOf,
   waterSchoolOf,
   wetStart,
   type Drying,
@@ -28,7 +29,7 @@ import { daysBetween, type Day } from '../days';
 import { isRooted, type Batch, type Cutting, type State } from '../journal';
 import { correlationOf, evidenceFor, outlookOf, toldIn, type Ahead, type Outlook } from '../learn';
 import { memo } from '../memo';
-import type { UnrootedWaterId, WaterSchoolId } from '../water';
+import type { WaterSchoolId } from '../water';
 import type { WoundClock } from '../wound';
 
 /** Days since the cut by which one in ten and nine in ten of those that will have it have it. */
@@ -70,7 +71,10 @@ export interface Facts {
   readonly hasRoots: boolean;
   /** It came with roots of its own. */
   readonly ownRoots: boolean;
-  readonly unrooted: UnrootedWaterId;
+  /** A mist is its drink: it lies on the surface, or is a crumb. */
+  readonly laid: boolean;
+  /** From this day on its young roots hold in the mix; null while that cannot be said. */
+  readonly holds: Day | null;
   readonly school: WaterSchoolId;
   readonly drinks: Batch['waterings'];
   readonly wet: boolean;
@@ -153,7 +157,8 @@ function workOut(state: State, batch: Batch, figures: TaxonMethod | null): Facts
     puppedDays: seenDays(standing, 'pupped'),
     hasRoots: hasRoots(state, batch),
     ownRoots: hadRoots(state, batch),
-    unrooted: unrootedWaterOf(state, batch),
+    laid: isLaid(state, batch),
+    holds: rootsHoldFrom(state, batch),
     school: waterSchoolOf(state, batch),
     drinks: drinksOf(batch),
     wet: wetStart(batch),

@@ -62,6 +62,7 @@ describe('the laws of care', () => {
     // Light is over once it is hardened, feed with the season; neighbours after two weeks.
     const passing = new Set([
       'light',
+      'air',
       'feed',
       'neighbour',
       'wound',

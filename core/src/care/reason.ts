@@ -1,8 +1,8 @@
-import type { LightPlace } from '../botany';
+import type { LightPlace, Young } from '../botany';
 import type { CourseId } from '../course';
 import type { Day } from '../days';
 import type { TaskId } from '../journal';
-import type { FirstWaterId, UnrootedWaterId, VerdictReason, WaterSchoolId } from '../water';
+import type { FirstWaterId, RegimeId, VerdictReason, WaterSchoolId } from '../water';
 import type { WoundSchoolId } from '../wound';
 import type { Neighbour } from './neighbours';
 
@@ -19,29 +19,34 @@ export type Reason =
   | { readonly why: 'no-wound' }
   | { readonly why: 'closed' }
   | { readonly why: 'school'; readonly school: WoundSchoolId }
-  | { readonly why: 'into-jar' }
+  /** What of it stands under water: a stem, the stalk of a leaf, the base end of a section or strap. */
+  | { readonly why: 'into-jar'; readonly under: JarEnd }
   | { readonly why: 'roots-on-rack' }
   /** The first water. */
   | { readonly why: 'gate-opened'; readonly on: Day; readonly school: WoundSchoolId }
   | { readonly why: 'settles' }
   | { readonly why: 'first-chosen'; readonly choice: FirstWaterId; readonly early: boolean }
   | { readonly why: 'roots-first'; readonly look: Day | null }
-  | { readonly why: 'roots-show' }
+  | { readonly why: 'roots-show'; readonly misted: boolean }
   | { readonly why: 'laid-dry' }
   /** Water, later. */
   | { readonly why: 'verdict'; readonly is: VerdictReason }
   | { readonly why: 'unread'; readonly last: Day }
   | {
       readonly why: 'habit';
+      /** The last drink, or the day it was set in a mix that was wet. */
       readonly last: Day;
+      readonly wet: boolean;
       readonly days: number;
       readonly missing: readonly ('pot' | 'mix')[];
-      readonly unrooted: UnrootedWaterId | null;
+      readonly regime: RegimeId | null;
+      readonly hasRoots: boolean;
       readonly school: WaterSchoolId;
     }
   | {
       readonly why: 'mist';
-      readonly last: Day;
+      /** Null where it had none as yet: it was set in a mix that was wet. */
+      readonly last: Day | null;
       readonly days: number;
       readonly evaporationMm: number;
       readonly missing: readonly ('pot' | 'mix')[];
@@ -50,18 +55,33 @@ export type Reason =
   /** Out of the jar for so many days: moist for two weeks, then drier by steps. */
   | { readonly why: 'tapers'; readonly days: number; readonly last: Day; readonly every: number }
   /** Roots and pups. */
-  | { readonly why: 'too-soon'; readonly for: 'roots' | 'pups' }
-  | { readonly why: 'looked-lately' }
+  | { readonly why: 'too-soon'; readonly for: Awaited | Young }
+  /** A look that sets roots back, or one that costs nothing. */
+  | { readonly why: 'looked-lately'; readonly free: boolean }
   | { readonly why: 'bare-roots'; readonly held: number; readonly of: number }
   | { readonly why: 'bare-long' }
+  /** It lies on the mix: one looks where it lies. */
+  | { readonly why: 'lying'; readonly held: number | null; readonly of: number }
   | { readonly why: 'roots-seen' }
   | { readonly why: 'tug'; readonly held: number | null; readonly of: number }
   | { readonly why: 'glass' }
   | { readonly why: 'taken-hold' }
   | { readonly why: 'shoots' }
   | { readonly why: 'seedlings' }
-  | { readonly why: 'pups'; readonly rooted: number; readonly pupped: number }
-  | { readonly why: 'long-without-roots'; readonly days: number }
+  | {
+      readonly why: 'pups';
+      readonly rooted: number;
+      readonly pupped: number;
+      readonly young: Young;
+    }
+  /** So many of those that live wait long past their window. */
+  | {
+      readonly why: 'long-without-roots';
+      readonly days: number;
+      readonly count: number;
+      readonly of: number;
+      readonly then: LongThen;
+    }
   | { readonly why: 'forgotten'; readonly ask: TaskId; readonly days: number }
   /** The jar. */
   | { readonly why: 'stir'; readonly since: Day }
@@ -70,18 +90,28 @@ export type Reason =
   | { readonly why: 'jar-hungry'; readonly rooted: Day }
   | { readonly why: 'roots-long'; readonly mm: number | null }
   /** Once there are roots. */
+  /** Out of closed air by steps. */
+  | { readonly why: 'opened'; readonly step: number; readonly of: number }
+  /** Seed is kept dry before it is sown; it is time. */
+  | { readonly why: 'stored'; readonly days: number }
+  | { readonly why: 'sow' }
   | { readonly why: 'harden'; readonly step: number; readonly of: number; readonly to: LightPlace }
   | { readonly why: 'feed'; readonly rooted: Day | null; readonly fed: Day | null }
   | { readonly why: 'mother-leaf' }
   | { readonly why: 'ready-roots'; readonly mm: number }
   | { readonly why: 'ready-leaf-off' }
   | { readonly why: 'pot-bound' }
-  | { readonly why: 'ready-counted'; readonly by: 'roots' | 'pups' | 'leaf-pups' }
+  | { readonly why: 'ready-counted'; readonly by: ReadyBy }
   /** In a pot of its own. */
   | { readonly why: 'potted-whole' }
   | { readonly why: 'potted-rested'; readonly days: number }
   | { readonly why: 'shaded' }
-  | { readonly why: 'resting'; readonly opens: Day | null }
+  /** It rests, for cold or for heat: nearly dry. */
+  | {
+      readonly why: 'resting';
+      readonly opens: Day | null;
+      readonly by: 'cold' | 'heat';
+    }
   | { readonly why: 'grown' }
   /** The grower put it off, or there is nothing to say but when to look again. */
   | { readonly why: 'put-off'; readonly task: TaskId; readonly text: string }
@@ -96,6 +126,16 @@ export type Reason =
   | { readonly why: 'mother-feed'; readonly what: MotherDeed; readonly on: Day }
   | { readonly why: 'regrowth'; readonly cut: Day }
   | { readonly why: 'regrowing'; readonly cut: Day };
+
+/** What is awaited first: roots, shoots that tell of them, seedlings, or that what has roots takes hold. */
+export type Awaited = 'roots' | 'shoots' | 'seedlings' | 'hold';
+/** What may be done for what waits long: by what it is and how it lies. */
+export type LongThen =
+  'cut-again' | 'leaf' | 'section' | 'jar' | 'own-roots' | 'root-piece' | 'seed';
+/** What tells that it is ready for a pot of its own. */
+export type ReadyBy = 'roots' | 'heads' | 'leaf-pups' | 'section' | 'true-leaves';
+/** What of a piece stands under water. */
+export type JarEnd = 'stem' | 'stalk' | 'base';
 
 export type MotherDeed = 'cut' | 'divided' | 'repotted';
 

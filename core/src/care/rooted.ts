@@ -1,12 +1,12 @@
 import { bySpace, isCrumb, POTTED_REST, seasonOn, type SeasonDay } from '../bench';
-import { lightNeedOf, lightSteps, type LightStep, type Taxon } from '../botany';
+import { leafKind, lightNeedOf, lightSteps, methodAs, type LightStep, type Taxon } from '../botany';
 import { addDays, dayNumber, daysBetween, type Day } from '../days';
 import { spaceOn, type Batch, type State } from '../journal';
 import { memoAround } from '../memo';
 import type { Asker } from './asker';
 import { later, type Facts } from './facts';
 import { lastTended } from './jar';
-import type { Reason, Sure } from './reason';
+import type { ReadyBy, Reason, Sure } from './reason';
 import { potBound } from './signs';
 import {
   FEED_AFTER,
@@ -28,9 +28,10 @@ export function rooting(ask: Asker, state: State, batch: Batch, facts: Facts, da
   potOn(ask, batch, facts, day);
   // Those in pots of their own drink, however many of the others have roots.
   pottedApart(ask, batch, facts, day);
+  opening(ask, batch, facts, day);
   const from = rootedFrom(batch, facts);
   if (from === null || from > day) return;
-  light(ask, batch, facts, day, from);
+  if (!tooHot(state, batch, facts, day)) light(ask, batch, facts, day, from);
   feed(ask, state, batch, facts, day, from);
 }
 
@@ -44,10 +45,17 @@ export function isGrown(batch: Batch, facts: Facts, day: Day): boolean {
 
 /** From when it is hardened and fed: roots of half of them; what had its own, once set; a pot starts anew. */
 export function rootedFrom(batch: Batch, facts: Facts): Day | null {
-  const { halfRooted, pottedOn, ownRoots } = facts;
+  const { halfRooted, pottedOn, ownRoots, row } = facts;
   if (pottedOn !== null || batch.stuck === null) return pottedOn;
   if (ownRoots) return batch.stuck;
+  // Seedlings are left as they are until half of them have true leaves.
+  if (row.shows === 'seedlings') return facts.puppedDays[Math.ceil(facts.living / 2) - 1] ?? null;
   return halfRooted === null ? null : later(halfRooted, batch.stuck);
+}
+
+/** Too hot to grow: nothing is put into more sun then. */
+function tooHot(state: State, batch: Batch, { taxon }: Facts, day: Day): boolean {
+  return taxon !== null && seasonOf(state, batch, taxon, day).tempC > taxon.season.toC;
 }
 
 function light(ask: Asker, batch: Batch, facts: Facts, day: Day, from: Day): void {
@@ -156,7 +164,11 @@ function feed(ask: Asker, state: State, batch: Batch, facts: Facts, day: Day, fr
       until,
       earliest: until,
       latest: until,
-      reason: { why: 'resting', opens },
+      reason: {
+        why: 'resting',
+        opens,
+        by: season.tempC > facts.taxon.season.toC ? 'heat' : 'cold',
+      },
     });
     return;
   }
@@ -169,8 +181,14 @@ function feed(ask: Asker, state: State, batch: Batch, facts: Facts, day: Day, fr
   });
 }
 
-function leafOff(ask: Asker, batch: Batch, day: Day, { puppedDays, figures, row }: Facts): void {
-  const whole = batch.method === 'leaf' && row.leafFeeds && figures !== null;
+function leafOff(
+  ask: Asker,
+  batch: Batch,
+  day: Day,
+  { puppedDays, figures, row, taxon }: Facts,
+): void {
+  const kind = leafKind(taxon, batch.method);
+  const whole = kind !== null && kind !== 'strap' && row.leafFeeds && figures !== null;
   if (!whole || batch.here.pupped === 0 || lastTended(batch, ['leaf-off']) !== null) return;
   const pupped = puppedDays[0];
   if (pupped === undefined) return;
@@ -198,7 +216,10 @@ export function potOn(ask: Asker, batch: Batch, facts: Facts, day: Day): void {
   const told = readyBySight(batch, facts);
   const pups = facts.figures?.pups != null;
   const days = (pups ? facts.puppedDays : facts.rootedDays).map((d) =>
-    addDays(batch.rootedInWater && batch.stuck ? later(d, batch.stuck) : d, ROOTS_GROW_DAYS),
+    addDays(
+      batch.rootedInWater && batch.stuck ? later(d, batch.stuck) : d,
+      facts.row.shows === 'seedlings' ? 0 : ROOTS_GROW_DAYS,
+    ),
   );
   const ready = told?.count ?? days.filter((d) => d <= day).length;
   const count = Math.min(ready, facts.living - facts.unset) - batch.here.potted;
@@ -208,9 +229,40 @@ export function potOn(ask: Asker, batch: Batch, facts: Facts, day: Day): void {
     since: told?.since ?? days[batch.here.potted] ?? day,
     reason: told?.reason ?? {
       why: 'ready-counted',
-      by: !pups ? 'roots' : batch.method.startsWith('leaf') ? 'leaf-pups' : 'pups',
+      by: pups ? readyBy(batch, facts) : 'roots',
     },
     sure: told?.sure ?? { by: 'count' },
+  });
+}
+
+function readyBy(batch: Batch, { taxon }: Facts): ReadyBy {
+  switch (methodAs(taxon, batch.method).young) {
+    case 'true-leaves':
+      return 'true-leaves';
+    case 'shoots':
+      return 'section';
+    case 'pups':
+      return 'leaf-pups';
+    default:
+      return 'heads';
+  }
+}
+
+/** Out of the closed air of a flask by steps. Common practice, no source: over two to three weeks. */
+const AIR_STEPS = 3;
+
+function opening(ask: Asker, batch: Batch, { row }: Facts, day: Day): void {
+  if (row.closedDays === 0 || batch.stuck === null) return;
+  const done = batch.tendings.filter((t) => t.what === 'air' && t.day >= batch.stuck!).length;
+  if (done >= AIR_STEPS) return;
+  const since = addDays(batch.stuck, Math.round(((done + 1) * row.closedDays) / AIR_STEPS));
+  // Long in a pot of its own, it is in the air whatever was told.
+  if (since > day || daysBetween(batch.stuck, day) > 2 * row.closedDays) return;
+  ask.do('air', {
+    since,
+    late: 0,
+    reason: { why: 'opened', step: done + 1, of: AIR_STEPS },
+    sure: { by: 'practice' },
   });
 }
 

@@ -4,7 +4,8 @@ import { beginsToShow, chanceBy, longFrom, worthLooking, type Ahead, type Outloo
 import type { Asker } from './asker';
 import type { Facts } from './facts';
 import { later } from './facts';
-import type { Reason } from './reason';
+import { leafKind, methodAs, type Young } from '../botany';
+import type { Awaited, LongThen, Reason } from './reason';
 import { rootsToCount } from './signs';
 import { FREE_LOOK_DAYS, LEAST_STANDS, MOST_LOOK_DAYS, MOST_STANDS, TUG_GROWTH } from './rhythm';
 
@@ -66,12 +67,16 @@ export function looking(ask: Asker, batch: Batch, facts: Facts, day: Day): void 
       earliest: due.day,
       latest: due.latest,
       reason:
-        batch.tallies.length === 0 ? { why: 'too-soon', for: due.for } : { why: 'looked-lately' },
+        batch.tallies.length === 0
+          ? { why: 'too-soon', for: due.for === 'pups' ? youngOf(batch, facts) : awaitedOf(facts) }
+          : { why: 'looked-lately', free: showsItself(facts) || due.for === 'pups' },
     });
     return;
   }
   const age = daysBetween(batch.cutOn, day);
-  const long = due.for === 'roots' ? longFrom(batch, facts.outlook!) : null;
+  // What nobody looked at yet is looked at; what was, and waits on, has waited long.
+  const looked = due.for === 'roots' && batch.tallies.length > 0;
+  const long = looked ? longFrom(batch, facts.outlook!) : null;
   const overdue = long !== null && long < day;
   ask.look(overdue ? 'overdue' : due.for, {
     count: due.for === 'roots' ? batch.here.waiting : batch.here.rooted,
@@ -79,7 +84,13 @@ export function looking(ask: Asker, batch: Batch, facts: Facts, day: Day): void 
     reason: overdue
       ? row.lies === 'bare'
         ? { why: 'bare-long' }
-        : { why: 'long-without-roots', days: age }
+        : {
+            why: 'long-without-roots',
+            days: age,
+            count: batch.here.waiting,
+            of: living,
+            then: longThen(batch, facts),
+          }
       : lookReason(batch, facts, due.for),
     sure: {
       by: 'window',
@@ -92,11 +103,33 @@ export function looking(ask: Asker, batch: Batch, facts: Facts, day: Day): void 
 const showsItself = ({ row, inJar }: Facts): boolean =>
   row.look === 'through-glass' ? inJar : row.look !== 'by-tug';
 
-function lookReason(batch: Batch, { row, inJar }: Facts, awaits: 'roots' | 'pups'): Reason {
+const awaitedOf = ({ row, ownRoots }: Facts): Awaited => {
+  if (ownRoots) return 'hold';
+  return row.shows === 'shoots' || row.shows === 'seedlings' ? row.shows : 'roots';
+};
+
+function longThen(batch: Batch, { row, ownRoots, inJar, taxon }: Facts): LongThen {
+  if (row.shows === 'seedlings') return 'seed';
+  if (ownRoots) return 'own-roots';
+  if (row.shows === 'shoots') return 'root-piece';
+  if (inJar) return 'jar';
+  if (batch.method === 'leaf-section' || leafKind(taxon, batch.method) === 'strap')
+    return 'section';
+  return batch.method === 'leaf' ? 'leaf' : 'cut-again';
+}
+
+const youngOf = ({ method }: Batch, { taxon }: Facts): Young => methodAs(taxon, method).young;
+
+function lookReason(batch: Batch, facts: Facts, awaits: 'roots' | 'pups'): Reason {
+  const { row, inJar } = facts;
   const { rooted, pupped } = batch.here;
   if (awaits === 'roots' && rootsToCount(batch) !== null) return { why: 'roots-seen' };
-  if (awaits === 'pups') return { why: 'pups', rooted: rooted + pupped, pupped };
+  if (awaits === 'pups')
+    return { why: 'pups', rooted: rooted + pupped, pupped, young: youngOf(batch, facts) };
   if (inJar) return { why: 'glass' };
+  const held = batch.tallies.length > 0 ? rooted + pupped : null;
+  if (row.shows === 'roots' && row.look === 'as-it-lies')
+    return { why: 'lying', held, of: batch.count };
   switch (row.shows) {
     case 'root points':
       return { why: 'bare-roots', held: rooted + pupped, of: batch.count };
@@ -107,10 +140,6 @@ function lookReason(batch: Batch, { row, inJar }: Facts, awaits: 'roots' | 'pups
     case 'seedlings':
       return { why: 'seedlings' };
     case 'roots':
-      return {
-        why: 'tug',
-        held: batch.tallies.length > 0 ? rooted + pupped : null,
-        of: batch.count,
-      };
+      return { why: 'tug', held, of: batch.count };
   }
 }

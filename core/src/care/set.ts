@@ -3,7 +3,8 @@ import type { Batch } from '../journal';
 import { chanceClosedOn, type WoundClock } from '../wound';
 import type { Facts } from './facts';
 import type { Asker } from './asker';
-import type { Reason } from './reason';
+import { leafKind } from '../botany';
+import type { JarEnd, Reason } from './reason';
 import { TOUCH_CHANCE } from './rhythm';
 
 /** The wound: it dries, is touched, and its piece is set into medium or jar. */
@@ -48,8 +49,9 @@ export function setting(ask: Asker, batch: Batch, facts: Facts, day: Day): void 
     });
 }
 
-function setReason(batch: Batch, { clock, forJar }: Facts, day: Day): Reason {
-  if (forJar) return { why: 'into-jar' };
+function setReason(batch: Batch, { clock, forJar, taxon, row }: Facts, day: Day): Reason {
+  if (forJar) return { why: 'into-jar', under: jarEnd(batch, taxon) };
+  if (row.storedDays > 0) return { why: 'sow' };
   if (clock === null) return { why: 'no-wound' };
   if (batch.dryDays !== undefined)
     return { why: 'chosen-days', days: batch.dryDays, opens: opensOf(clock) };
@@ -58,7 +60,15 @@ function setReason(batch: Batch, { clock, forJar }: Facts, day: Day): Reason {
     : { why: 'school', school: batch.school };
 }
 
-function drying(batch: Batch, { clock }: Facts, closure: number): Reason {
+/** Leaves stand in a jar by their stalk, sections and straps by the end that stood lower, the rest by a bare stem. */
+function jarEnd({ method }: Batch, taxon: Facts['taxon']): JarEnd {
+  if (method === 'leaf-section' || leafKind(taxon, method) === 'strap') return 'base';
+  return method === 'leaf' ? 'stalk' : 'stem';
+}
+
+function drying(batch: Batch, { clock, row }: Facts, closure: number): Reason {
+  if (clock === null && row.storedDays > 0)
+    return { why: 'stored', days: batch.dryDays ?? row.storedDays };
   const opens = clock && opensOf(clock);
   return batch.dryDays === undefined
     ? { why: 'closing', closure, opens }

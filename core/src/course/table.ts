@@ -23,8 +23,10 @@ export interface Course {
   readonly dryDays: number;
   /** What it is given until there are roots; null where that is by its flesh: sips, or nothing for wood and cactus. */
   readonly unrootedWater: UnrootedWaterId | null;
-  /** A mist is its drink until its roots hold. */
+  /** A mist is its drink until its roots hold; then it sips at its base until it stands in a pot of its own. */
   readonly misted: boolean;
+  /** What it is given from its first roots until it is potted on, where that is neither mist, sip nor its school. */
+  readonly young: UnrootedWaterId | null;
   /** The leaf it was is left on its young until it is crisp. */
   readonly leafFeeds: boolean;
   /** It stands singly from the first, so that nothing is potted on. */
@@ -37,6 +39,10 @@ export interface Course {
   readonly pace: number;
   /** It can be played: in or on a mix from the day it is set. */
   readonly played: boolean;
+  /** Days it is kept dry before it is set, where neither wound nor roots decide. */
+  readonly storedDays: number;
+  /** Days of closed, damp air at first, opened by steps; 0 where it is in the air from the start. */
+  readonly closedDays: number;
   /** Its stations between cut and roots, in the order they come in. */
   readonly stations: readonly Station[];
 }
@@ -54,12 +60,15 @@ const BURIED: Course = {
   dryDays: 0,
   unrootedWater: null,
   misted: false,
+  young: null,
   leafFeeds: true,
   singly: false,
   shares: false,
   medium: 'mix',
   pace: 1,
   played: true,
+  storedDays: 0,
+  closedDays: 0,
   stations: SET_FIRST,
 };
 
@@ -98,7 +107,7 @@ const TABLE = {
   /** On the surface of the medium, misted once it may be. */
   laid: { ...ON_SURFACE, shares: true },
   /** A leaf with root points leaned on a stick, under a thin layer that holds moisture. */
-  propped: { ...ON_SURFACE, unrootedWater: 'damp', played: false },
+  propped: { ...ON_SURFACE, unrootedWater: 'damp', misted: false, young: 'damp', played: false },
   /** The stalk of a leaf in a small trench. */
   petiole: { ...BURIED, lies: 'in-trench', unrootedWater: 'damp' },
   /** A plucked or torn leaf that makes plantlets along its margin. */
@@ -125,10 +134,12 @@ const TABLE = {
     look: 'by-growth',
     shows: 'seedlings',
     unrootedWater: 'damp',
+    young: 'damp',
     played: false,
+    storedDays: 60,
   },
   /** From a laboratory flask. */
-  culture: { ...POTTED, singly: false, played: false },
+  culture: { ...POTTED, singly: false, young: 'damp', played: false, closedDays: 18 },
 } satisfies Record<string, Course>;
 
 export type CourseId = keyof typeof TABLE;

@@ -37,12 +37,18 @@ export function potLife(
       pace: DEMO.potPace,
       until: given.evaporation.length,
       watersFrom: given.today + 1,
+      manner: given.regime === 'mist' ? 'misted' : 'poured',
     });
     const asked = days.flatMap((d, at) => (d.asks && at > given.today ? [at] : []));
     for (const at of asked) {
       const day = addDays(given.from, at + (random() < LATE_SHARE ? 1 : 0));
       if (day > last) return [...drafts, ...weighings(batch, pot, today, caseOn)];
-      drafts.push({ kind: 'watered', day, batch, how: 'poured' });
+      drafts.push({
+        kind: 'watered',
+        day,
+        batch,
+        how: given.regime === 'mist' ? 'misted' : 'poured',
+      });
     }
     const next = drafts.at(-1)!.day;
     if (asked.length === 0 || next === from) break;

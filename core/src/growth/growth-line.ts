@@ -1,4 +1,4 @@
-import { dueToSet, plantOf } from '../bench';
+import { dueToSet, plantOf, rowOf } from '../bench';
 import { grownAs } from '../botany';
 import { addDays, type Day } from '../days';
 import { spaceOn, type Batch, type State } from '../journal';
@@ -44,11 +44,15 @@ function lineOf(
   if (!plant) return null;
   const taxon = grownAs(plant, batch.method);
   const until = warmerC === 0 ? growthUntil(state, taxon) : growthWarmer(state, taxon, warmerC);
-  return lineOver(until, batch.cutOn, staysOf(batch, setOn));
+  const stored = rowOf(state, batch).storedDays > 0;
+  return lineOver(until, batch.cutOn, staysOf(batch, setOn, stored));
 }
 
-function staysOf(batch: Batch, setOn: () => Day | null): readonly Stay[] {
-  const { cutOn, moves, callusSpace, standSpace } = batch;
+/** @param stored it lies dry and does not grow before it is set: seed */
+function staysOf(batch: Batch, setOn: () => Day | null, stored: boolean): readonly Stay[] {
+  const { moves, callusSpace, standSpace } = batch;
+  const cutOn = stored ? setOn() : batch.cutOn;
+  if (cutOn === null) return [];
   if (moves.length === 0 && (!callusSpace || callusSpace === standSpace))
     return [{ from: cutOn, space: standSpace }];
   const set = setOn();

@@ -23,6 +23,7 @@ export const TASKS = [
   'neighbour',
   'pot-water',
   'water-mother',
+  'air',
 ] as const;
 export type TaskId = (typeof TASKS)[number];
 
@@ -34,6 +35,7 @@ export const TENDINGS = [
   'light',
   'feed',
   'leaf-off',
+  'air',
 ] as const;
 export type Tending = (typeof TENDINGS)[number];
 

@@ -1,5 +1,5 @@
 import { batchCode, plantOf } from '../bench';
-import { METHOD } from '../botany';
+import { methodAs } from '../botany';
 import { slipOf } from '../care';
 import type { Day } from '../days';
 import type { Batch, State } from '../journal';
@@ -24,9 +24,10 @@ export function labelOf(
   write: WriteDay,
   today: Day,
 ): LabelText {
-  const method = METHOD[batch.method];
+  const plant = plantOf(state, batch.taxon);
+  const method = methodAs(plant?.taxon ?? null, batch.method);
   return {
-    name: plantOf(state, batch.taxon)?.name ?? 'Unknown plant',
+    name: plant?.name ?? 'Unknown plant',
     lines: [
       `${batch.count} ${batch.count === 1 ? method.one : method.many}`,
       `cut ${write.full(batch.cutOn)}`,

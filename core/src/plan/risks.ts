@@ -1,5 +1,5 @@
 import { plannedClock, plantOf, seasonOn } from '../bench';
-import { METHOD, type TaxonMethod } from '../botany';
+import { methodAs, type TaxonMethod } from '../botany';
 import { daysBetween } from '../days';
 import type { State } from '../journal';
 import { defaultSchool } from '../wound';
@@ -33,7 +33,8 @@ export function risksOf(state: State, wish: Wish, figures: TaxonMethod): readonl
       if (days > LONG_OPEN_DAYS) risks.push(`the wound may stay open for ${days} days`);
     }
   }
-  if (METHOD[method].polarity === 'base down') risks.push('upside down it never roots');
+  if (methodAs(plant.taxon, method).polarity === 'base down')
+    risks.push('upside down it never roots');
   if (method === 'leaf-section') risks.push('variegated edges are lost');
   return risks;
 }

@@ -189,7 +189,7 @@ function passes(hand: Hand, scenario: Scenario): void {
   if (hand.set) morning(bench);
   passDay(bench, day, {
     set: hand.set,
-    soak: hand.soak,
+    drink: hand.soak === null ? null : { how: hand.soak },
     look: hand.lifted,
     warmerC: hand.warm ? MAT_C : 0,
   });

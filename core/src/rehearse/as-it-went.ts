@@ -1,19 +1,9 @@
-import {
-  AS_BOUGHT,
-  containerOf,
-  figuresOf,
-  mixOf,
-  plantOf,
-  rowOf,
-  unrootedWaterOf,
-  waterSchoolOf,
-  WET_START,
-} from '../bench';
+import { AS_BOUGHT, containerOf, figuresOf, mixOf, plantOf, rowOf, WET_START } from '../bench';
 import { daysBetween, addDays } from '../days';
 import { fillPot } from '../media';
 import { spaceOn, type Batch, type State } from '../journal';
 import { columnOf } from '../water';
-import { placeOf, standing, type PlanProblem } from './from-plan';
+import { placeOf, standing, wateringOf, type PlanProblem } from './from-plan';
 import type { Strategy } from './strategy';
 
 /** Why a batch cannot be played. */
@@ -46,7 +36,7 @@ export function asItWent(
     dryDays,
     // All of it is past: a first drink is none of this story's.
     first: { day: Math.max(days, dryDays) },
-    then: { school: waterSchoolOf(state, batch), unrooted: unrootedWaterOf(state, batch) },
+    then: wateringOf(state, batch),
     startWetness: batch.settings[0]?.wet ? WET_START : AS_BOUGHT,
     place: placeOf(state, batch, days, (day) =>
       spaceOn(batch, addDays(batch.cutOn, day), day >= dryDays),

@@ -9,6 +9,11 @@ import type { MethodId, TaxonMethod } from '../botany';
 export const WET_WOUND_HAZARD = 0.1;
 /** The same of a closed wound in a stem zone that has been waterlogged for longer than `LOGGED_DAYS`. 0.003–0.03. */
 export const LOGGED_HAZARD = 0.01;
+/**
+ * Of pieces without roots that stand in wet mix while their plant rests so many of one rot a day: winter wet is what
+ * kills them, not winter cold. Working assumption; 0.002–0.01.
+ */
+export const RESTING_WET_HAZARD = 0.005;
 export const LOGGED_DAYS = 2;
 /** Wetter than this, against drained, the stem zone has no air to speak of. 0.85–1. */
 export const LOGGED_FROM = 0.92;
@@ -36,7 +41,8 @@ export const LASTS_DAYS: Readonly<Record<MethodId, number>> = {
   crown: 110,
   segment: 110,
   trailing: 50,
-  branch: 120,
+  // Wood keeps: branches are stored dry over a winter and root in spring. Common practice, no source.
+  branch: 220,
   pad: 240,
   column: 400,
   offset: 150,

@@ -1,4 +1,4 @@
-import { grownAs, growthOn, slowed, type WeibullTime } from '../botany';
+import { grownAs, growthOn, seasonAt, slowed, type WeibullTime } from '../botany';
 import {
   drawBatch,
   guideBelief,
@@ -31,6 +31,7 @@ import {
   LOGGED_HAZARD,
   MOULD_HAZARD,
   POT_SD,
+  RESTING_WET_HAZARD,
   REFERENCE_VPD,
   REFILLS_DAYS,
   RESERVE_SD,
@@ -88,11 +89,17 @@ export interface Bench {
   readonly sick: number[];
 }
 
+/** How it is watered, and with how much to a container; left out, as is usual for that manner. */
+export interface Drink {
+  readonly how: WaterManner;
+  readonly ml?: number;
+}
+
 /** What is done with it on a day. */
 export interface Deed {
   /** Set in its medium, or lying bare. */
   readonly set: boolean;
-  readonly soak: WaterManner | null;
+  readonly drink: Drink | null;
   /** Rotted ones are found and taken out. */
   readonly look: boolean;
   /** °C that a mat adds. */
@@ -140,7 +147,7 @@ export function morning(bench: Bench): void {
 }
 
 /** One day of a bench, by the product's own air, wound clock, column of medium and growth. */
-export function passDay(bench: Bench, day: number, { set, soak, look, warmerC = 0 }: Deed): void {
+export function passDay(bench: Bench, day: number, { set, drink, look, warmerC = 0 }: Deed): void {
   const { strategy, cuttings, sick } = bench;
   const { column, place, taxon } = strategy;
   const usualNow = bench.air[day]!;
@@ -149,9 +156,9 @@ export function passDay(bench: Bench, day: number, { set, soak, look, warmerC = 
     // Air leaves it where it still stands wet since the last pour, not where it was poured just now.
     const stood = wetnessTo(column, bench.wetness, strategy.stemMm) >= LOGGED_FROM;
     bench.logged = stood ? bench.logged + 1 : 0;
-    if (soak !== null) {
+    if (drink !== null) {
       const before = waterIn(column, bench.wetness);
-      bench.wetness = water(column, bench.wetness, soak).wetness;
+      bench.wetness = water(column, bench.wetness, drink.how, drink.ml).wetness;
       bench.memory = { wateredAt: day, boneDryDays: 0 };
       bench.waterings++;
       bench.litres += (waterIn(column, bench.wetness) - before) / 1e6;
@@ -163,7 +170,9 @@ export function passDay(bench: Bench, day: number, { set, soak, look, warmerC = 
   const foot = set && wet > BONE_DRY_STEM ? DAMP_FOOT : 1;
   const vpd = vapourPressureDeficit(now.tempC, now.rh);
   const closing = closureRate(now) / PLACE_FACTOR[set ? 'medium' : 'rack'];
-  const grown = growthOn(grownAs(taxon, strategy.way.method), growingOf(strategy, now, day));
+  const grower = grownAs(taxon, strategy.way.method);
+  const growing = growingOf(strategy, now, day);
+  const grown = growthOn(grower, growing);
   const rooting =
     logged > LOGGED_DAYS ? ROOTS_LOGGED : set && parched > PARCHED_DAYS ? ROOTS_DRY : 1;
   const warm = ROT_Q10 ** ((now.tempC - 22) / 10);
@@ -173,12 +182,16 @@ export function passDay(bench: Bench, day: number, { set, soak, look, warmerC = 
     sick.filter((since) => day - since <= SPREADS_DAYS).length / Math.max(1, cuttings.length);
   const shared = set ? SPREAD_HAZARD * near * wet : 0;
   const stood = logged > LOGGED_DAYS ? LOGGED_HAZARD : 0;
+  // What rests without roots stands wet with nothing that drinks: winter wet rots it, wound or none.
+  const { state } = seasonAt(grower, growing.tempC, growing.dayHours, growing);
+  const idle = set && state === 'resting' ? RESTING_WET_HAZARD * wet : 0;
   const mould = now.rh > MOULD_RH ? MOULD_HAZARD : 0;
   for (const one of cuttings) {
     if (one.rotted >= 0 || one.dried >= 0) continue;
     const open = 1 - Math.min(1, one.closure);
     one.exposed += warm * open * drowning;
-    one.hazard += warm * (open * (rotPace * drowning + mould) + stood + shared);
+    one.hazard +=
+      warm * (open * (rotPace * drowning + mould) + stood + shared) + (one.roots < 0 ? idle : 0);
     if (one.hazard >= one.luck.infection) {
       one.rotted = day;
       sick.push(day);

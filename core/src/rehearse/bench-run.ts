@@ -1,5 +1,13 @@
-import { asksForWater, mannerOf, schoolOn, type WaterManner, type WaterSchoolId } from '../water';
-import { benchOf, morning, passDay, type Alive, type Bench } from './bench-day';
+import {
+  asksForWater,
+  doseOf,
+  HOLD_AFTER,
+  mannerOf,
+  schoolOn,
+  type RegimeId,
+  type WaterSchoolId,
+} from '../water';
+import { benchOf, morning, passDay, type Alive, type Bench, type Drink } from './bench-day';
 import type { BenchLuck } from './luck';
 import type { Strategy } from './strategy';
 import type { Weather } from './weather-ahead';
@@ -64,31 +72,60 @@ export function playBench(
   for (let day = 0; day < days; day++) {
     const set = day >= strategy.dryDays;
     if (set) morning(bench);
-    let soak: WaterManner | null = null;
-    if (day < until) soak = past.get(day) ?? null;
-    else if (set) {
-      const school = schoolNow(strategy, bench.cuttings);
-      const soaks = watered
-        ? again(bench, day, school, evaporation)
+    let drink: Drink | null = null;
+    if (day < until) {
+      const how = past.get(day);
+      drink = how === undefined ? null : { how };
+    } else if (set) {
+      const regime = regimeNow(strategy, bench.cuttings, day);
+      const drinks = watered
+        ? again(bench, day, regime, evaporation)
         : begins(strategy, bench.cuttings, day);
-      watered ||= soaks;
-      soak = soaks ? mannerOf(school) : null;
+      if (drinks) drink = drinkOf(bench, regime, !watered);
+      watered ||= drinks;
     }
     const look = strategy.looksEvery !== null && day % strategy.looksEvery === 0;
-    passDay(bench, day, { set, soak, look });
+    passDay(bench, day, { set, drink, look });
   }
   return bench;
 }
 
-/** What it is watered by on a day: its habit before roots, its school once enough have them. */
-function schoolNow({ then }: Strategy, cuttings: readonly Alive[]): WaterSchoolId {
-  if (!('school' in then)) return 'weekly';
-  const unrooted = rootsShow(cuttings) ? null : then.unrooted;
-  return schoolOn({ school: then.school, unrooted, weanedAt: null }, 0);
+/**
+ * What it is given on a day until its roots drink for a pot, as its care has it: its habit before roots; what lies on
+ * the surface is misted until half have roots that hold, and sips at the base then.
+ * @returns null where its school waters it, or a habit of days does
+ */
+function regimeNow({ then }: Strategy, cuttings: readonly Alive[], day: number): RegimeId | null {
+  if (!('school' in then)) return null;
+  if (!rootsShow(cuttings)) return then.unrooted;
+  if (then.young !== null) return then.young;
+  if (!then.laid) return null;
+  const living = cuttings.filter(standing);
+  const hold = living.filter((c) => c.roots >= 0 && day - c.roots >= HOLD_AFTER).length;
+  return hold >= living.length / 2 ? 'base' : 'mist';
 }
 
+const schoolNow = ({ then }: Strategy, regime: RegimeId | null): WaterSchoolId =>
+  'school' in then ? schoolOn({ school: then.school, regime, weanedAt: null }, 0) : 'weekly';
+
+/** How much, and how. */
+function drinkOf(
+  { strategy, wetness, cuttings }: Bench,
+  regime: RegimeId | null,
+  first: boolean,
+): Drink {
+  const { column, stemMm, then } = strategy;
+  const school = schoolNow(strategy, regime);
+  if (school === 'mist' || (first && 'school' in then && then.laid)) return { how: 'misted' };
+  const pieces = cuttings.filter(standing).length;
+  const ml = doseOf(column, wetness, first && regime !== null ? 'sip' : regime, { stemMm, pieces });
+  return ml === null ? { how: mannerOf(school) } : { how: 'poured', ml };
+}
+
+const standing = ({ rotted, dried }: Alive): boolean => rotted < 0 && dried < 0;
+
 function rootsShow(cuttings: readonly Alive[]): boolean {
-  const living = cuttings.filter((c) => c.rotted < 0 && c.dried < 0);
+  const living = cuttings.filter(standing);
   const rooted = living.filter((c) => c.roots >= 0).length;
   return rooted > 0 && rooted >= ROOTS_SHOW * living.length;
 }
@@ -101,11 +138,15 @@ function begins({ first }: Strategy, cuttings: readonly Alive[], day: number): b
 function again(
   { strategy, wetness, memory, waterings, luck }: Bench,
   day: number,
-  school: WaterSchoolId,
+  regime: RegimeId | null,
   evaporation: readonly number[],
 ): boolean {
   const { then, column } = strategy;
-  if ('school' in then) return asksForWater({ column, evaporation }, school, wetness, day, memory);
+  if (regime === 'dry') return false;
+  if ('school' in then) {
+    const school = schoolNow(strategy, regime);
+    return asksForWater({ column, evaporation, regime }, school, wetness, day, memory);
+  }
   const since = day - memory.wateredAt;
   if ('everyDays' in then) return since >= then.everyDays;
   const whim = luck.whims[waterings % luck.whims.length]!;

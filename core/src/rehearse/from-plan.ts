@@ -4,13 +4,16 @@ import {
   containerOf,
   figuresOf,
   growingDay,
+  isLaid,
   mixesOf,
   paceOf,
   plantOf,
   potOf,
+  rowOf,
   spaceDrying,
   stemDepthOf,
   unrootedWaterOf,
+  waitsForRoots,
   waterSchoolOf,
 } from '../bench';
 import type { Taxon, TaxonMethod } from '../botany';
@@ -22,7 +25,7 @@ import { outlookOf } from '../learn';
 import { fillPot } from '../media';
 import { columnOf, dressingLeaves, evenly, waterIn, type Column } from '../water';
 import { hydraulicWidth } from '../wound';
-import type { Place, Strategy } from './strategy';
+import type { Place, Strategy, Watering } from './strategy';
 import { weatherOf, type Weather } from './weather-ahead';
 
 export type PlanProblem =
@@ -56,13 +59,13 @@ export function strategyOf(
     return step && 'from' in step ? Math.max(0, daysBetween(batch.cutOn, step.from)) : null;
   };
   const dryDays = dayOf('stick') ?? 0;
-  const first = batch.firstWater === 'roots-show' ? null : dayOf('first-water');
+  const first = waitsForRoots(state, batch) ? null : dayOf('first-water');
   return {
     ...standing(state, batch, plant.taxon, way, columnOf(pot)),
     name,
     dryDays,
     first: first === null ? { once: 'roots' } : { day: Math.max(dryDays, first) },
-    then: { school: waterSchoolOf(state, batch), unrooted: unrootedWaterOf(state, batch) },
+    then: wateringOf(state, batch),
     startWetness: AS_BOUGHT,
     // Bare they lie where they dry, set they stand where they grow.
     place: placeOf(state, batch, days, (day) =>
@@ -71,6 +74,14 @@ export function strategyOf(
     looksEvery: 7,
   };
 }
+
+/** How a batch is watered once it had its first drink, as its care has it. */
+export const wateringOf = (state: State, batch: Batch): Watering => ({
+  school: waterSchoolOf(state, batch),
+  unrooted: unrootedWaterOf(state, batch),
+  laid: isLaid(state, batch),
+  young: rowOf(state, batch).young,
+});
 
 /** What of a strategy a batch brings along, whatever is done with it. */
 export function standing(

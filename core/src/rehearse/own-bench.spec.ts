@@ -429,7 +429,7 @@ describe('several ways together', () => {
       past: undefined,
       dryDays: 3,
       first: { day: 8 },
-      then: { school: 'top-25', unrooted: 'sip' },
+      then: { school: 'top-25', unrooted: 'sip', laid: false, young: null },
     };
     return { strategy, cuttings, days: 90, seed: 5, rot };
   };

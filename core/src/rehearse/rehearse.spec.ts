@@ -5,7 +5,7 @@ import { grownAs, growthOn, shareBy } from '../botany';
 import { plantTime, timesBy } from '../learn';
 import { careOf } from '../care';
 import { DAY, FIELDS, written } from '../testing/entries';
-import { mobilityAt, runPot } from '../water';
+import { doseOf, evenly, mobilityAt, runPot, type WaterCase } from '../water';
 import { MOULD_HAZARD, ROT_Q10 } from './assumptions';
 import {
   choose,
@@ -113,36 +113,42 @@ describe('a cutting, by closed forms', () => {
       ...strategy(),
       first: { day: 5 },
       dryDays: 0,
-      then: { school: 'top-25', unrooted: 'half' },
+      then: { school: 'top-25', unrooted: 'half', laid: false, young: null },
     } as const;
-    const run = runBench(mine, charmed(1), STILL, 60);
-    const days = runPot(
-      {
-        id: 'x',
-        column: mine.column,
-        dryG: 1,
-        emptyG: null,
-        from: DAY,
-        startWetness: mine.startWetness,
-        evaporation: mine.place.evaporation,
-        rainMm: [],
-        mobility: mine.place.usual.map((a) => mobilityAt(a.tempC)),
-        warmer: { evaporation: 1, mobility: 1 },
-        today: 0,
-        waterings: [{ at: 5, manner: 'poured' }],
-        wateredBefore: false,
-        weighings: [],
-        touches: [],
-        school: 'top-25',
-        unrooted: null,
-        stemMm: 25,
-        gateAt: null,
-        firstAt: null,
-        weanedAt: null,
-        laid: false,
-      },
-      { pace: 1, until: 60, watersFrom: 6 },
-    );
+    // None ever roots: one habit from its first drink to the end.
+    const run = runBench(mine, charmed(1, { dud: 0 }), STILL, 60);
+    const dry = evenly(mine.column, mine.startWetness);
+    const given: WaterCase = {
+      id: 'x',
+      column: mine.column,
+      dryG: 1,
+      emptyG: null,
+      from: DAY,
+      startWetness: mine.startWetness,
+      evaporation: mine.place.evaporation,
+      rainMm: [],
+      mobility: mine.place.usual.map((a) => mobilityAt(a.tempC)),
+      warmer: { evaporation: 1, mobility: 1 },
+      today: 0,
+      waterings: [],
+      wateredBefore: false,
+      weighings: [],
+      touches: [],
+      school: 'top-25',
+      regime: 'half',
+      regimeAt: 0,
+      rooted: false,
+      pieces: 1,
+      stemMm: mine.stemMm,
+      gateAt: null,
+      firstAt: null,
+      weanedAt: null,
+      laid: false,
+    };
+    const until5 = runPot(given, { pace: 1, until: 6 });
+    const ml = doseOf(mine.column, until5[5]?.wetness ?? dry, 'sip', given)!;
+    const first = { ...given, waterings: [{ at: 5, manner: 'poured' as const, ml }] };
+    const days = runPot(first, { pace: 1, until: 60, watersFrom: 6 });
     const drunk = days.reduce((sum, d) => sum + d.drankMl, 0) / 1000;
     expect(run.litres).toBeCloseTo(drunk, 9);
     expect(run.waterings).toBe(days.filter((d) => d.drankMl > 1e-9).length);

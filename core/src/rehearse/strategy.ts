@@ -21,7 +21,14 @@ export type FirstDrink = { readonly day: number } | { readonly once: 'roots' };
 /** How it is watered once it had its first drink. */
 export type Watering =
   /** By one habit until there are roots, and a school after. */
-  | { readonly school: WaterSchoolId; readonly unrooted: UnrootedWaterId }
+  | {
+      readonly school: WaterSchoolId;
+      readonly unrooted: UnrootedWaterId;
+      /** A mist is its drink until its roots hold. */
+      readonly laid: boolean;
+      /** What its young roots are given, where that is neither mist, sip nor school. */
+      readonly young: UnrootedWaterId | null;
+    }
   | { readonly everyDays: number }
   /** When somebody thinks of it: half to one and a half times as many days apart, by luck. */
   | { readonly aboutEveryDays: number };

@@ -46,6 +46,7 @@ const RANK: Readonly<Record<Ask['kind'], number>> = {
   pups: 20,
   overdue: 21,
   'leaf-off': 22,
+  air: 15.5,
 };
 
 /**

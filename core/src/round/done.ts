@@ -20,16 +20,19 @@ export function taskDone({ kind, batch, count, manner, drink, reason }: Do): Tas
         word: 'Watered',
         said: 'Mother watered',
       };
-    case 'cut':
-      return { entries: [{ kind: 'cut', batch: id }], word: 'Cut', said: 'Cut' };
+    case 'cut': {
+      const word = batch.method === 'seed' ? 'Gathered' : 'Cut';
+      return { entries: [{ kind: 'cut', batch: id }], word, said: word };
+    }
     case 'stick': {
       // Those with roots only: the others stay where they lie.
       const part = reason.why === 'roots-on-rack' && count < batch.count ? { count } : {};
       const jar = reason.why === 'into-jar';
+      const sown = reason.why === 'sow';
       return {
         entries: [{ kind: 'stuck', batch: id, ...part }],
-        word: jar ? 'In the jar' : 'Set',
-        said: jar ? 'In the jar' : 'Set',
+        word: jar ? 'In the jar' : sown ? 'Sown' : 'Set',
+        said: jar ? 'In the jar' : sown ? 'Sown' : 'Set',
       };
     }
     case 'first-water':
@@ -71,6 +74,8 @@ export function taskDone({ kind, batch, count, manner, drink, reason }: Do): Tas
       return tended(id, kind, 'Brighter', 'A step more light');
     case 'feed':
       return tended(id, kind, 'Fed', 'Fed');
+    case 'air':
+      return tended(id, kind, 'More air', 'A step more air');
   }
 }
 

@@ -95,6 +95,7 @@ export function deedsOf(happens: string, n: number, batch = 'b1'): readonly Draf
         case 'feed':
         case 'jar-feed':
         case 'leaf-off':
+        case 'air':
           return [{ kind: 'tended', ...of, what: verb }];
         case 'torn':
         case 'roots-cut':

@@ -1,7 +1,7 @@
 import type { Day } from '../days';
 import type { Column } from './column';
 import type { WaterSchoolId } from './school';
-import type { UnrootedWaterId } from './unrooted';
+import type { RegimeId } from './unrooted';
 import type { WaterManner } from './watering';
 
 /** What is told of the air and of what was done, by days counted from `from`: index 0 is that day. */
@@ -28,8 +28,14 @@ export interface WaterCase {
   readonly weighings: readonly { readonly at: number; readonly grams: number }[];
   readonly touches: readonly CaseTouch[];
   readonly school: WaterSchoolId;
-  /** What it is given while it has no roots; null once it has. */
-  readonly unrooted: UnrootedWaterId | null;
+  /** What it is given while its roots do not drink for a pot; null once they do. */
+  readonly regime: RegimeId | null;
+  /** Since when its regime or school holds: what was due by another before is no wait. */
+  readonly regimeAt: number;
+  /** Some have roots. */
+  readonly rooted: boolean;
+  /** Living pieces to a container, not below 1. */
+  readonly pieces: number;
   /** Depth to which stems or roots reach, mm. */
   readonly stemMm: number;
   /** From the day its gate opens; null while that cannot be said. */

@@ -14,3 +14,4 @@ export * from './dry-out';
 export * from './first-water';
 export * from './reason';
 export * from './unrooted';
+export * from './dose';

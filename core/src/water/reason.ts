@@ -1,5 +1,5 @@
 import type { WaterSchoolId } from './school';
-import type { UnrootedWaterId } from './unrooted';
+import type { RegimeId } from './unrooted';
 
 /** Why the verdict on a pot is what it is: data, to be put into words in the grower's units. */
 export type VerdictReason =
@@ -9,6 +9,8 @@ export type VerdictReason =
   | { readonly why: 'first-waits'; readonly for: 'roots' | 'days' }
   | { readonly why: 'first-mist' }
   | { readonly why: 'first-drink'; readonly depthMm: number }
+  /** It has roots: water through the whole pot. */
+  | { readonly why: 'first-soak' }
   /** It holds this share of its water, and its school asks only later. */
   | {
       readonly why: 'holds';
@@ -23,8 +25,13 @@ export type VerdictReason =
       readonly days: number;
     }
   | { readonly why: 'overdue'; readonly school: WaterSchoolId; readonly days: number }
-  /** Without roots it drinks next to nothing. */
-  | { readonly why: 'unrooted'; readonly regime: UnrootedWaterId; readonly fill: number };
+  /** Without roots it drinks next to nothing; roots that are young dry out, or drown, in a tray soaked for all. */
+  | {
+      readonly why: 'regime';
+      readonly regime: RegimeId;
+      readonly rooted: boolean;
+      readonly fill: number;
+    };
 
 /** What would change it. */
 export type VerdictUnless =

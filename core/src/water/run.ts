@@ -1,4 +1,5 @@
 import type { WaterCase } from './case';
+import { doseOf } from './dose';
 import { dry, evenly, fillOf, waterIn, wetnessTo, type Wetness } from './drying';
 import { asksForWater, isBoneDry, schoolOn, type Memory } from './trigger';
 import { rain, water, type WaterManner } from './watering';
@@ -82,7 +83,9 @@ export function runPot(given: WaterCase, options: RunOptions): readonly PotDay[]
       owed = false;
     }
     if (options.watersFrom !== undefined && at >= options.watersFrom && asks) {
-      wetness = water(column, wetness, options.manner ?? mannerOf(school)).wetness;
+      const ml = options.manner ? null : doseOf(column, wetness, given.regime, given);
+      const how = options.manner ?? (ml === null ? mannerOf(school) : 'poured');
+      wetness = water(column, wetness, how, ml ?? undefined).wetness;
       memory = { wateredAt: at, boneDryDays: 0 };
       owed = false;
     }

@@ -8,7 +8,7 @@ import {
   SURFACE_MM,
   type WaterSchoolId,
 } from './school';
-import type { UnrootedWaterId } from './unrooted';
+import type { RegimeId } from './unrooted';
 
 /** Weaning from water to medium: the surface kept moist, then a third let go, then as it pleases. */
 export const WEAN_MOIST_DAYS = 14;
@@ -16,23 +16,27 @@ export const WEAN_TAPER_DAYS = 28;
 
 /** The school that holds on a day: roots grown in water are weaned by steps. Common practice, no source. */
 export function schoolOn(
-  { weanedAt, school, unrooted }: Pick<WaterCase, 'weanedAt' | 'school' | 'unrooted'>,
+  { weanedAt, school, regime }: Pick<WaterCase, 'weanedAt' | 'school' | 'regime'>,
   at: number,
 ): WaterSchoolId {
-  if (unrooted !== null) return UNROOTED_SCHOOL[unrooted] ?? school;
+  if (regime !== null) return REGIME_SCHOOL[regime] ?? school;
   if (weanedAt === null || school === 'mist') return school;
   const days = at - weanedAt;
   if (days < WEAN_MOIST_DAYS) return 'surface';
   return days < WEAN_TAPER_DAYS ? 'third' : school;
 }
 
-/** What a piece without roots is watered by, where not by the school it will have. */
-const UNROOTED_SCHOOL: Readonly<Partial<Record<UnrootedWaterId, WaterSchoolId>>> = {
+/** What it is watered by until its roots drink for a pot, where not by the school it will have. */
+const REGIME_SCHOOL: Readonly<Partial<Record<RegimeId, WaterSchoolId>>> = {
   mist: 'mist',
   damp: 'surface',
   sip: 'bone-dry-rest',
   dry: 'bone-dry-rest',
+  base: 'surface',
 };
+
+/** Sips at the base come half as often as mists. Working assumption; 1.5–3. */
+const SIP_EVERY = 2;
 
 /** What a trigger needs to know of the days before. */
 export interface Memory {
@@ -44,7 +48,7 @@ export interface Memory {
 
 /** Whether a school would water now. */
 export function asksForWater(
-  { column, evaporation }: Pick<WaterCase, 'column' | 'evaporation'>,
+  { column, evaporation, regime }: Pick<WaterCase, 'column' | 'evaporation' | 'regime'>,
   school: WaterSchoolId,
   wetness: Wetness,
   at: number,
@@ -57,7 +61,7 @@ export function asksForWater(
       return at - memory.wateredAt >= mistEvery(evaporation[at] ?? 0);
     // In grit the very surface is dry within hours: no oftener than a mist would be given.
     case 'surface':
-      return at - memory.wateredAt >= mistEvery(evaporation[at] ?? 0) && dryAt(SURFACE_MM);
+      return at - memory.wateredAt >= sipEvery(regime, evaporation[at] ?? 0) && dryAt(SURFACE_MM);
     case 'top-25':
       return dryAt(25);
     case 'top-60':
@@ -72,6 +76,10 @@ export function asksForWater(
       return at - memory.wateredAt >= 7;
   }
 }
+
+/** Days between sips at the base, or between drinks of a surface that is kept damp. @param evaporationMm mm a day */
+export const sipEvery = (regime: RegimeId | null, evaporationMm: number): number =>
+  mistEvery(evaporationMm) * (regime === 'base' ? SIP_EVERY : 1);
 
 export const isBoneDry = (column: WaterCase['column'], wetness: Wetness): boolean =>
   fillOf(column, wetness) < BONE_DRY;

@@ -45,7 +45,10 @@ function given(over: Partial<WaterCase> = {}, pot = 'pot-7'): WaterCase {
     firstAt: 0,
     weanedAt: null,
     laid: false,
-    unrooted: null,
+    regime: null,
+    regimeAt: 0,
+    rooted: true,
+    pieces: 1,
     ...over,
   };
 }
@@ -53,17 +56,24 @@ function given(over: Partial<WaterCase> = {}, pot = 'pot-7'): WaterCase {
 describe('a pot whose piece has no roots', () => {
   it('is never overdue, and asks only by its own regime', () => {
     for (const unrooted of ['sip', 'damp', 'half', 'mist', 'dry'] as const) {
-      const verdict = judge(given({ unrooted, today: 40, laid: unrooted === 'mist' }));
+      const verdict = judge(
+        given({ regime: unrooted, rooted: false, today: 40, laid: unrooted === 'mist' }),
+      );
       expect(verdict.kind).not.toBe('overdue');
-      expect(verdict.reason).toMatchObject({ why: 'unrooted', regime: unrooted });
+      expect(verdict.reason).toMatchObject({ why: 'regime', regime: unrooted });
     }
-    expect(judge(given({ unrooted: 'dry', today: 60 })).kind).toBe('hold');
+    expect(judge(given({ rooted: false, regime: 'dry', today: 60 })).kind).toBe('hold');
   });
 
   it('drinks no deeper than its stem, or half as much', () => {
     const full = judge(given({ today: 40 })).drink.ml;
-    expect(judge(given({ unrooted: 'sip', today: 40 })).drink.ml).toBeLessThan(0.8 * full);
-    expect(judge(given({ unrooted: 'half', today: 40 })).drink.ml).toBeCloseTo(full / 2, 6);
+    expect(judge(given({ rooted: false, regime: 'sip', today: 40 })).drink.ml).toBeLessThan(
+      0.8 * full,
+    );
+    expect(judge(given({ rooted: false, regime: 'half', today: 40 })).drink.ml).toBeCloseTo(
+      full / 2,
+      6,
+    );
   });
 });
 
@@ -132,9 +142,12 @@ describe('the verdict on a pot', () => {
     const first = { waterings: [], wateredBefore: false } as const;
     const verdict = judge(given(first));
     expect(verdict.kind).toBe('water');
-    expect(verdict.reason).toMatchObject({ why: 'first-drink' });
-    expect(verdict.drink.ml).toBeLessThan(capacityOf(given().column) / 1000);
-    expect(verdict.drink.through).toBe(false);
+    expect(verdict.reason).toMatchObject({ why: 'first-soak' });
+    expect(verdict.drink.through).toBe(true);
+    const bare = judge(given({ ...first, regime: 'sip', rooted: false }));
+    expect(bare.reason).toMatchObject({ why: 'first-drink' });
+    expect(bare.drink.ml).toBeLessThan(capacityOf(given().column) / 1000);
+    expect(bare.drink.through).toBe(false);
     const leaf = judge(given({ ...first, laid: true }));
     expect(leaf.drink.manner).toBe('misted');
     expect(leaf.drink.mm).toBeCloseTo(0.8, 9);
@@ -152,7 +165,7 @@ describe('the verdict on a pot', () => {
   });
 
   it('roots grown in a jar are weaned: moist, then a third, then as its school has it', () => {
-    const weaned = { weanedAt: 0, school: 'bone-dry', unrooted: null } as const;
+    const weaned = { weanedAt: 0, school: 'bone-dry', regime: null } as const;
     expect([0, 13, 14, 27, 28].map((at) => schoolOn(weaned, at))).toEqual([
       'surface',
       'surface',

@@ -1,6 +1,7 @@
 import { addDays, type Day } from '../days';
 import type { WaterCase } from './case';
 import { capacityOf } from './column';
+import { doseOf, roomTo, THROUGH } from './dose';
 import { fitPace, type PotPace } from './pace';
 import { mannerOf, runPot, type PotDay } from './run';
 import type { VerdictReason, VerdictUnless } from './reason';
@@ -56,10 +57,6 @@ export interface WaterVerdict {
 /** Water stands longer overdue than this before a cutting minds, days or share of the interval. */
 const LATE_DAYS = 3;
 const LATE_SHARE = 0.5;
-/** More than runs through, so that salts leave with it. Common practice, no source. */
-const THROUGH = 1.1;
-/** A first drink reaches so far below the stem, mm. */
-const BELOW_STEM_MM = 10;
 /** Of the room in a pot without holes no more than this is ever filled at once. */
 const MISER = 0.5;
 
@@ -135,16 +132,22 @@ export function judge(given: WaterCase): WaterVerdict {
     return {
       ...base,
       kind: 'water',
-      reason: given.laid ? { why: 'first-mist' } : { why: 'first-drink', depthMm: given.stemMm },
+      reason: given.laid
+        ? { why: 'first-mist' }
+        : given.regime === null
+          ? { why: 'first-soak' }
+          : { why: 'first-drink', depthMm: given.stemMm },
       unless: { what: 'soft-base' },
     };
-  const since = askedSince(past, given);
-  if (given.unrooted === 'dry' || (given.unrooted !== null && since === null))
+  const asked = askedSince(past, given);
+  const since = asked === null ? null : Math.max(asked, Math.min(given.regimeAt, today));
+  const { regime, rooted } = given;
+  if (regime === 'dry' || (regime !== null && since === null))
     return {
       ...base,
       kind: 'hold',
-      due: given.unrooted === 'dry' ? null : base.due,
-      reason: { why: 'unrooted', regime: given.unrooted, fill },
+      due: regime === 'dry' ? null : base.due,
+      reason: { why: 'regime', regime, rooted, fill },
       unless: { what: 'soft' },
     };
   if (since === null)
@@ -154,12 +157,12 @@ export function judge(given: WaterCase): WaterVerdict {
       reason: { why: 'holds', fill, school, weaning: weaning(given) },
       unless: holdUnless(ahead, now, pace),
     };
-  // What has no roots drinks next to nothing: it is never overdue.
-  if (given.unrooted !== null)
+  // What has no roots drinks next to nothing, and a sip more or less is none: it is never overdue.
+  if (regime !== null)
     return {
       ...base,
       kind: 'water',
-      reason: { why: 'unrooted', regime: given.unrooted, fill },
+      reason: { why: 'regime', regime, rooted, fill },
       unless: { what: 'moist' },
     };
   const wait = today - since;
@@ -228,7 +231,11 @@ function rangeOf(
   pace: PotPace,
   dueFrom: (day: PotDay, factor: number) => number | null,
 ): { readonly range: WaterVerdict['due'] } {
-  const likely = askedSince(past, given) ?? dueFrom(now, pace.likely);
+  const asked = askedSince(past, given);
+  const likely =
+    asked === null
+      ? dueFrom(now, pace.likely)
+      : Math.max(asked, Math.min(given.regimeAt, given.today));
   if (likely === null) return { range: null };
   const day = (at: number): Day => addDays(given.from, at);
   const earliest = fast.asks ? Math.min(likely, given.today) : (dueFrom(fast, pace.high) ?? likely);
@@ -244,14 +251,7 @@ function rangeOf(
 
 /** What to give: enough to drain a little, a mist, a first drink, or a miser's share without holes. */
 function drinkFor(given: WaterCase, now: PotDay, school: WaterSchoolId, first: boolean): Drink {
-  const { column } = given;
-  const room = (toMm: number): number => {
-    let sum = 0;
-    for (let i = 0; i < column.thick.length; i++)
-      if (column.middle[i]! <= toMm)
-        sum += Math.max(0, 1 - now.wetness.layers[i]!) * column.capacity[i]!;
-    return sum / 1000;
-  };
+  const { column, regime } = given;
   const amount = (ml: number, manner: WaterManner, through = false): Drink => ({
     manner,
     ml,
@@ -260,13 +260,12 @@ function drinkFor(given: WaterCase, now: PotDay, school: WaterSchoolId, first: b
   });
   if (school === 'mist' || (first && given.laid))
     return amount((MIST_MM * column.surfaceMm2) / 1000, 'misted');
-  // The stem's zone, and no more, as long as nothing drinks there.
-  if (first || given.unrooted === 'sip' || given.unrooted === 'damp' || given.unrooted === 'dry')
-    return amount(room(given.stemMm + BELOW_STEM_MM), 'poured');
-  if (given.unrooted === 'half') return amount((room(column.depthMm) * THROUGH) / 2, 'poured');
-  if (!column.drains)
-    return amount(Math.max(0, room(column.depthMm) * MISER - now.poolMl), 'poured');
-  return amount(room(column.depthMm) * THROUGH, mannerOf(school), true);
+  // A first drink goes to the stem, whatever comes after it; roots that are there already drink as they will.
+  const dose = doseOf(column, now.wetness, first && regime !== null ? 'sip' : regime, given);
+  if (dose !== null) return amount(dose, 'poured');
+  const room = roomTo(column, now.wetness, column.depthMm);
+  if (!column.drains) return amount(Math.max(0, room * MISER - now.poolMl), 'poured');
+  return amount(room * THROUGH, mannerOf(school), true);
 }
 
 /** Days until it would ask again after this drink, in the air to come. */

@@ -1,6 +1,6 @@
 import { computed, inject, Injectable } from '@angular/core';
 import { containerOf, plannedClock, type PlannedWound } from '@hypogeon/core/bench';
-import { METHOD, methodOf, type MethodId, type TaxonMethod } from '@hypogeon/core/botany';
+import { methodAs, methodOf, type MethodId, type TaxonMethod } from '@hypogeon/core/botany';
 import { foldBatch, type BatchFields } from '@hypogeon/core/journal';
 import { containersFor, type Part, type PlannedPiece } from '@hypogeon/core/plan';
 import { readLength } from '@hypogeon/core/units';
@@ -29,7 +29,7 @@ export class PlanCut {
   });
   readonly method = computed(() => {
     const figures = this.figures();
-    return figures ? METHOD[figures.method] : null;
+    return figures ? methodAs(this.desk.plant()?.taxon ?? null, figures.method) : null;
   });
 
   /** As typed; until then as many as the chosen way needs. */

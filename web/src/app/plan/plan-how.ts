@@ -27,6 +27,7 @@ import {
   insteadText,
   LOSES,
   paceWords,
+  pieceRule,
   partsText,
   togetherText,
   whyBest,
@@ -85,7 +86,7 @@ const LAID_OUT: Partial<
       }
       @if (cut.method(); as m) {
         <p class="why quiet max-w-[80ch] mt-2.5">
-          {{ words.rule(cut.figures()?.why ?? m.rule) }}
+          {{ words.rule(cut.figures()?.why ?? rule(m.id)) }}
           @if (laidOut(); as to) {
             <a [routerLink]="to.at" [queryParams]="{ mother: desk.draft().mother }">{{
               to.says
@@ -130,6 +131,8 @@ export class PlanHow {
     this.wish.together() ? TOGETHER : (this.cut.figures()?.method ?? ''),
   );
 
+  protected readonly rule = (method: MethodId): string =>
+    pieceRule(this.desk.plant()?.taxon ?? null, method);
   protected readonly laidOut = computed(() => {
     const figures = this.cut.figures();
     return figures ? (LAID_OUT[figures.method] ?? null) : null;

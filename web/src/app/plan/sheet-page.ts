@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
 import { batchCode, batchTitle, figuresOf, pieceOf, plantOf } from '@hypogeon/core/bench';
-import { METHOD } from '@hypogeon/core/botany';
+import { methodAs } from '@hypogeon/core/botany';
 import { cuttingCautions } from '@hypogeon/core/safety';
 import { WOUND_SCHOOL } from '@hypogeon/core/wound';
 import { Journal } from '../data/journal';
@@ -111,7 +111,7 @@ export class SheetPage {
     const batch = state.batches.get(this.id());
     if (!batch) return null;
     const plant = plantOf(state, batch.taxon);
-    const method = METHOD[batch.method];
+    const method = methodAs(plant?.taxon ?? null, batch.method);
     return {
       batch,
       title: batchTitle(state, batch),

@@ -11,6 +11,7 @@ import {
   lightNeedOf,
   lightSteps,
   METHOD,
+  methodAs,
   type Evidence,
   type Least,
   type TaxonMethod,
@@ -21,7 +22,7 @@ import { beliefOf } from '@hypogeon/core/learn';
 
 import { cuttingCautions } from '@hypogeon/core/safety';
 import { successRange } from '@hypogeon/core/stats';
-import { beliefWords, LIGHT_PLACE, moreOfIt, paceWords } from '@hypogeon/words';
+import { beliefWords, LIGHT_PLACE, moreOfIt, paceWords, pieceRule } from '@hypogeon/words';
 import { Journal } from '../data/journal';
 import { Words } from '../data/words';
 import { CuttingMark } from '../marks/cutting-mark';
@@ -208,7 +209,7 @@ export class TaxonPage {
         name: METHOD[m.method].name,
         piece: m.piece ?? pieceDrawn(m.method, formOf(this.taxon()!)),
         poor: m.worth === 'poor',
-        rule: this.words.rule(m.why ?? METHOD[m.method].rule),
+        rule: this.words.rule(m.why ?? pieceRule(this.taxon(), m.method)),
         figures: [
           {
             name: 'Wound',
@@ -233,7 +234,7 @@ export class TaxonPage {
             : []),
           {
             name: 'Which way up',
-            value: POLARITY[METHOD[m.method].polarity],
+            value: POLARITY[methodAs(this.taxon(), m.method).polarity],
             evidence: 'common practice, no source',
           },
           {
