@@ -281,9 +281,23 @@ describe('care slips', () => {
 
   it('say in metric and in inches what to do, and when', () => {
     const fresh = slipText(slip('b-24'), 3, metric);
-    expect(fresh.title).toMatch(/^Opuntia microdasys \(OPU-/);
+    expect(fresh.title).toMatch(/^Opuntia microdasys, Bunny ears \(OPU-/);
     expect(fresh.lines[0]).toMatch(/^3 pads, cut .*, without roots as yet\.$/);
-    expect(fresh.lines[1]).toMatch(/^No water before Mon 20 Apr\./);
+    // Where it is from, and no day of first water: a cactus drinks nothing before it has roots.
+    expect(fresh.lines[1]).toMatch(/^From Bunny ears/);
+    expect(fresh.lines[2]).toMatch(
+      /^No water until it has roots, .* let all of it dry out, then soak/,
+    );
+    const dated = {
+      ...slip('b-24'),
+      dryUntilRoots: false,
+      regime: 'sip' as const,
+      noWaterBefore: '2026-04-20',
+    };
+    expect(slipText(dated, 1, metric).lines[2]).toMatch(
+      /^No water before Mon 20 Apr\. Then a small drink .* after that let all of it dry/,
+    );
+    expect(fresh.lines[3]).toMatch(/^Water the mix, not the leaves/);
     expect(slipPlain(fresh)).toContain(fresh.cautions[0]!);
     const jar = { ...slip('b-24'), inJar: true };
     expect(slipText(jar, 1, metric).lines.join(' ')).toContain('2.5–5 cm of root');
@@ -291,8 +305,23 @@ describe('care slips', () => {
   });
 
   it('a rooted one is watered, and fed', () => {
-    const rooted = slipText({ ...slip('b-24'), rooted: true, noWaterBefore: null }, 1, metric);
-    expect(rooted.lines.join(' ')).toMatch(/Water it, then again only when/);
+    const some = {
+      ...slip('b-24'),
+      rooted: true,
+      noWaterBefore: null,
+      dryUntilRoots: false,
+      regime: null,
+      withRoots: 2,
+      living: 5,
+    };
+    const rooted = slipText(some, 1, metric);
+    expect(rooted.lines.join(' ')).toMatch(/Let all of it dry out, then soak it/);
+    // Only those that have them are said to.
+    expect(rooted.lines[0]).toMatch(/with roots \(2 of 5 have them\)/);
+    expect(slipText(some, 4, metric).lines[0]).toMatch(/2 with roots, the rest without/);
+    expect(slipText({ ...some, regime: 'base' }, 1, metric).lines.join(' ')).toMatch(
+      /A few drops at its base .* pot of its own/,
+    );
     expect(rooted.lines.join(' ')).toMatch(/Feed at half strength/);
   });
 });

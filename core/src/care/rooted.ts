@@ -139,13 +139,18 @@ export function firstFeed(state: State, batch: Batch, facts: Facts, day: Day): D
 }
 
 /** The first step into more light as it will be asked for; null where it has no roots, or needs none any more. */
-export function firstLight(batch: Batch, facts: Facts, day: Day): Day | null {
+export function firstLight(state: State, batch: Batch, facts: Facts, day: Day): Day | null {
   const from = rootedFrom(batch, facts);
   const [first] = facts.taxon ? lightStepsOf(facts.taxon) : [];
   if (from === null || !first) return null;
   const rested = restedDays(facts);
-  if (daysBetween(from, day) > rested + LIGHT_UNTIL) return null;
-  return addDays(from, rested + first.afterDays);
+  const until = addDays(from, rested + LIGHT_UNTIL);
+  if (day > until) return null;
+  const due = addDays(from, rested + first.afterDays);
+  // Days that have been are told as they were; ahead, nothing is put into the sun while it is too hot.
+  for (let on = later(due, day); on <= until; on = addDays(on, 1))
+    if (!tooHot(state, batch, facts, on)) return due >= day ? on : due;
+  return null;
 }
 
 const restedDays = ({ pottedOn, ownRoots }: Facts): number =>

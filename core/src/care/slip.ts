@@ -1,6 +1,7 @@
-import { lightNeedOf, lightSteps, METHOD, type LightPlace } from '../botany';
+import { formOf, lightNeedOf, lightSteps, methodAs, type Form, type LightPlace } from '../botany';
 import type { CourseId } from '../course';
-import { batchCode, plantOf } from '../bench';
+import type { RegimeId, WaterSchoolId } from '../water';
+import { batchCode, plantOf, regimeOn, waitsForRoots } from '../bench';
 import { addDays, type Day } from '../days';
 import type { Batch, State } from '../journal';
 import { cautionsFor, type Caution } from '../safety';
@@ -17,9 +18,24 @@ export interface Slip {
   readonly course: CourseId;
   readonly cutOn: Day;
   readonly pottedOn: Day | null;
+  /** What it is commonly called; null where it is called nothing else. */
+  readonly common: string | null;
+  /** Where it is from: the mother's name and what is known of hers. */
+  readonly from: readonly string[];
+  /** Of those that live so many have roots. */
+  readonly withRoots: number;
+  readonly living: number;
   readonly rooted: boolean;
   /** No water before this day; null where it may have some at once. */
   readonly noWaterBefore: Day | null;
+  /** It is kept dry until it has roots, whatever day that is. */
+  readonly dryUntilRoots: boolean;
+  /** What it is given until its roots drink for a pot; null once they do. */
+  readonly regime: RegimeId | null;
+  /** How it is watered once they do. */
+  readonly school: WaterSchoolId;
+  /** It holds water in its crown, or its leaves are better left dry. */
+  readonly crown: boolean;
   /** It stands in water. */
   readonly inJar: boolean;
   /** Not set as yet: into dry mix on this day. */
@@ -31,25 +47,45 @@ export interface Slip {
   readonly cautions: readonly Caution[];
 }
 
+/** Water that stands in their crown rots them. Common practice, no source. */
+const HOLDS_WATER: ReadonlySet<Form | null> = new Set(['rosette', 'stacked', 'strap', 'stone']);
+
 /** The care slip of a batch’s pieces on a day. */
 export function slipOf(state: State, batch: Batch, day: Day): Slip {
   const facts = factsOf(state, batch);
   const care = careOf(state, batch, day);
   const { course } = care;
-  const { one, many } = METHOD[batch.method];
   const taxon = plantOf(state, batch.taxon)?.taxon ?? null;
+  const { one, many } = methodAs(taxon, batch.method);
   const light = taxon ? lightSteps(lightNeedOf(taxon)) : lightSteps('bright');
   const water = waterSays(care, day);
   const rooted = facts.hasRoots;
+  const { waiting, rooted: roots, pupped } = batch.here;
+  const own = facts.ownRoots ? waiting : 0;
+  const mother = batch.mother === undefined ? undefined : state.mothers.get(batch.mother);
+  const dryUntilRoots =
+    !facts.inJar &&
+    !rooted &&
+    (facts.first === null
+      ? facts.unset > 0 && waitsForRoots(state, batch)
+      : facts.first.on === null && facts.first.by === 'roots');
   return {
     name: plantOf(state, batch.taxon)?.name ?? 'Unknown plant',
+    common: taxon?.common[0] ?? null,
+    from: [mother?.name, mother?.provenance].filter((t): t is string => t !== undefined),
+    withRoots: roots + pupped + own,
+    living: waiting + roots + pupped,
+    dryUntilRoots,
+    regime: regimeOn(state, batch, day, facts.holds),
+    school: facts.school,
+    crown: HOLDS_WATER.has(taxon && formOf(taxon)),
     code: batchCode(state, batch),
     piece: { one, many },
     course,
     cutOn: batch.cutOn,
     pottedOn: facts.pottedOn,
     rooted,
-    noWaterBefore: facts.inJar || water.is !== 'not before' ? null : water.day,
+    noWaterBefore: facts.inJar || dryUntilRoots || water.is !== 'not before' ? null : water.day,
     inJar: facts.inJar,
     setOn: facts.unset > 0 && facts.setOn !== null ? facts.setOn : null,
     rootsFrom: rooted || !facts.roots ? null : addDays(batch.cutOn, facts.roots.from),

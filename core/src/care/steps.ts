@@ -170,7 +170,7 @@ export function stepsOf(
   add('light', {
     done: on(lit?.day ?? null),
     ahead: hardens
-      ? on(firstLight(batch, facts, day))
+      ? on(firstLight(state, batch, facts, day))
       : facts.inJar
         ? null
         : half && shifted(half, own ? SHADE_DAYS : 3),

@@ -32,6 +32,7 @@ export function labelOf(
       `${batch.count} ${batch.count === 1 ? method.one : method.many}`,
       `cut ${write.full(batch.cutOn)}`,
       ...noWaterLine(state, batch, write, today),
+      ...fromLine(state, batch),
     ],
     code: batchCode(state, batch),
     polarity: method.polarity,
@@ -39,9 +40,16 @@ export function labelOf(
   };
 }
 
+/** Whose it is of, so that a cutting can be traced wherever it goes. */
+function fromLine({ mothers }: State, { mother }: Batch): readonly string[] {
+  const name = mother === undefined ? undefined : mothers.get(mother)?.name;
+  return name === undefined ? [] : [`from ${name}`];
+}
+
 /** The one line that saves a cutting in another’s hands. */
 function noWaterLine(state: State, batch: Batch, write: WriteDay, today: Day): readonly string[] {
-  const { noWaterBefore } = slipOf(state, batch, today);
+  const { noWaterBefore, dryUntilRoots } = slipOf(state, batch, today);
+  if (dryUntilRoots) return ['no water until roots'];
   return noWaterBefore === null ? [] : [`no water before ${write.short(noWaterBefore)}`];
 }
 

@@ -1,1 +1,2 @@
 export * from './order';
+export * from './open-orders';

@@ -1,7 +1,7 @@
 import { addDays } from '../days';
 import { fold, type EntryDraft, type Order, type State } from '../journal';
 import { batchPut, DAY, FIELDS, written } from '../testing/entries';
-import { fitting, handOver, openOrders, setAside, shortfall, unpromised } from './order';
+import { fitting, handOver, openOrders, setAside, shortfall, unpromised } from '.';
 
 const stateOf = (...drafts: readonly EntryDraft[]): State =>
   fold(written(...drafts.map((d) => ({ day: DAY, ...d }))));
@@ -52,6 +52,19 @@ describe('an order', () => {
     });
     expect(openOrders(state).map((o) => o.id)).toEqual(['early', 'late']);
     expect(unpromised(state, state.batches.get('a')!)).toBe(0);
+  });
+
+  it('counts what has roots as ready before anything is set aside, once, for the order due first', () => {
+    const state = stateOf(
+      ...batch('a', 5),
+      order('late', { count: 4, by: addDays(DAY, 60) }),
+      order('early', { count: 3, by: addDays(DAY, 30) }),
+    );
+    const standing = (id: string) => shortfall(state, state.orders.get(id)!);
+    expect(standing('early')).toMatchObject({ ready: 3, growing: 0, short: 0 });
+    expect(standing('late')).toMatchObject({ ready: 2, growing: 0, short: 2 });
+    const drafts = handOver(state, state.orders.get('early')!, addDays(DAY, 30), 'given');
+    expect(drafts.map((d) => d.kind)).toEqual(['parted', 'put']);
   });
 
   it('sets aside what there is, the most forward batch first', () => {

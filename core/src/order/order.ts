@@ -1,13 +1,15 @@
 import type { Batch, EntryDraft, Order, State } from '../journal';
 import type { Day } from '../days';
-import { hadRoots, leaveEntries, takenCount } from '../bench';
+import { hadRoots, leaveEntries } from '../bench';
+import { allotted } from './allot';
+import { byDue, fitting, handedOver, isOpen, rootsIn } from './open-orders';
 
 /** How an order stands against what is on the bench. */
 export interface OrderStanding {
   readonly wanted: number;
   /** Has gone to whoever ordered. */
   readonly handed: number;
-  /** Set aside, and rooted. */
+  /** With roots: set aside, or promised to nobody. */
   readonly ready: number;
   /** Set aside, without roots as yet. */
   readonly growing: number;
@@ -25,7 +27,7 @@ export function shortfall(state: State, order: Order): OrderStanding {
   const open = wanted - handed;
   let ready = 0;
   let growing = 0;
-  for (const { batch: id, count } of order.from ?? []) {
+  for (const { batch: id, count } of allotted(state, order)) {
     const batch = state.batches.get(id);
     if (!batch) continue;
     const before = promisedBefore(state, order, id);
@@ -39,38 +41,6 @@ export function shortfall(state: State, order: Order): OrderStanding {
   growing = Math.min(growing, open - ready);
   return { wanted, handed, ready, growing, short: open - ready - growing };
 }
-
-/** Pieces that stand with roots, counted or their own, and those without. */
-function rootsIn(
-  state: State,
-  batch: Batch,
-): { readonly withRoots: number; readonly without: number } {
-  const { rooted, pupped, waiting } = batch.here;
-  const own = hadRoots(state, batch) ? waiting : 0;
-  return { withRoots: rooted + pupped + own, without: waiting - own };
-}
-
-/** Pieces that went out under an order so far. */
-export function handedOver({ batches }: State, { id }: Pick<Order, 'id'>): number {
-  let sum = 0;
-  for (const batch of batches.values())
-    for (const entry of batch.entries)
-      if (entry.kind === 'parted' && entry.order === id) sum += takenCount(entry.taken);
-  return sum;
-}
-
-export const isOpen = (order: Order): boolean =>
-  order.doneOn === undefined && order.calledOff === undefined;
-
-/** In the order they fall due; those without a day last. */
-export function openOrders(state: State): readonly Order[] {
-  return [...state.orders.values()].filter(isOpen).sort(byDue);
-}
-
-const byDue = (a: Order, b: Order): number => {
-  const [x, y] = [a.by ?? '9999-12-31', b.by ?? '9999-12-31'];
-  return x < y ? -1 : x > y ? 1 : a.id < b.id ? -1 : 1;
-};
 
 function promisedBefore(state: State, order: Order, batch: string): number {
   let sum = 0;
@@ -88,16 +58,6 @@ export function unpromised(state: State, batch: Batch): number {
     if (isOpen(order))
       for (const part of order.from ?? []) if (part.batch === batch.id) left -= part.count;
   return Math.max(0, left);
-}
-
-/** Batches that could serve an order, the most forward first. */
-export function fitting(state: State, order: Order): readonly Batch[] {
-  const alive = (b: Batch): number => rootsIn(state, b).withRoots;
-  return [...state.batches.values()]
-    .filter((b) => b.taxon === order.taxon && (!order.method || b.method === order.method))
-    .filter((b) => b.ended === null && b.stage !== 'planned')
-    .filter((b) => b.here.rooted + b.here.pupped + b.here.waiting > 0)
-    .sort((a, b) => alive(b) - alive(a) || (a.cutOn < b.cutOn ? -1 : 1));
 }
 
 /** Sets aside what there is, the rooted first, until the order is served. */
@@ -131,7 +91,7 @@ export function handOver(
   let open = (order.count ?? 0) - handedOver(state, order);
   const stays: { batch: string; count: number }[] = [];
   const parts: EntryDraft[] = [];
-  for (const { batch: id, count } of order.from ?? []) {
+  for (const { batch: id, count } of allotted(state, order)) {
     const batch = state.batches.get(id);
     if (!batch) continue;
     const most = Math.min(count, Math.max(0, open));

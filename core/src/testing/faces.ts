@@ -147,10 +147,13 @@ function onOneDay(state: State, batch: Batch, day: Day, care: Care, check: Check
     .sort()
     .at(-1);
   if (living > 0 && batch.stuck !== null && rowOf(state, batch).medium !== 'water') {
-    const { noWaterBefore } = slipOf(state, batch, day);
+    const { noWaterBefore, dryUntilRoots } = slipOf(state, batch, day);
     check(
       'slip and what is left alone',
-      noWaterBefore === (can ? null : (until ?? null)),
+      // What is kept dry until roots show has no day: nothing brings the can before.
+      dryUntilRoots
+        ? can === undefined && until !== undefined
+        : noWaterBefore === (can ? null : (until ?? null)),
       () =>
         `slip ${noWaterBefore}, left alone until ${until}, asked ${can?.kind} (${leave.map((l) => l.kind).join()})`,
     );
