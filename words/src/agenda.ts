@@ -66,6 +66,8 @@ export function agendaTitle(line: AgendaLine, speech: Speech): string {
       return `Touch one wound in each of ${batches}`;
     case 'overdue':
       return `Long without roots: ${batches}`;
+    case 'again':
+      return `Look again: ${batches}`;
     case 'alive':
       return `Do they still live? ${batches}`;
     case 'neighbour':

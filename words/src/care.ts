@@ -9,11 +9,13 @@ import type {
   MotherLeave,
   ReadyBy,
   Reason,
+  RegrowsAt,
   Sure,
   WaterMoved,
 } from '@hypogeon/core/care';
 import { METHOD, type Young } from '@hypogeon/core/botany';
 import { daysBetween, type Day } from '@hypogeon/core/days';
+import type { Sign } from '@hypogeon/core/journal';
 import { WATER_SCHOOL, type RegimeId } from '@hypogeon/core/water';
 import { WOUND_SCHOOL } from '@hypogeon/core/wound';
 import { drinkText, evaporationText } from './amounts';
@@ -23,7 +25,15 @@ import { counted, NOUN } from './plural';
 import { lengthText, ruleText, temperatureText } from './quantities';
 import { percent, percentSpan } from './shares';
 import type { Speech } from './speech';
-import { LEAVE_NAME, LIGHT_PLACE, LINK_NAME, MOTHER_TASK, TASK_NAME, YOUNG_NAME } from './tasks';
+import {
+  LEAVE_NAME,
+  LIGHT_PLACE,
+  LINK_NAME,
+  MOTHER_TASK,
+  TASK_NAME,
+  SIGN_NAME,
+  YOUNG_NAME,
+} from './tasks';
 import { REGIME_NAME, verdictReasonText } from './verdicts';
 
 const days = (n: number): string => counted(n, NOUN.day);
@@ -355,9 +365,15 @@ export function reasonText(reason: Reason, speech: Speech): string {
     case 'mother-feed':
       return `${DEED[reason.what]} ${ago(reason.on, speech)}, and she grows. By the label, halved.`;
     case 'regrowth':
-      return `Cut ${ago(reason.cut, speech)}: new heads come on the bare stem in 3–6 weeks. Cut again when they are as large as a crown.`;
+      return `Cut ${ago(reason.cut, speech)}: ${WHERE[reason.where]}.`;
     case 'regrowing':
-      return `Cut ${ago(reason.cut, speech)}: her stump breaks again in 3–6 weeks.`;
+      return `Cut ${ago(reason.cut, speech)}: ${WHERE[reason.where]}.`;
+    case 'buds':
+      return `${DEED[reason.what]} ${ago(reason.on, speech)}: a bud or a new leaf tells that she has taken it well.`;
+    case 'buds-ahead':
+      return `${DEED[reason.what]} ${ago(reason.on, speech)}: her buds tell how she took it, no sooner.`;
+    case 'sign':
+      return `${SIGN_NAME[reason.sign]} ${ago(reason.seen, speech)}. ${SIGN_THEN[reason.sign] ?? ''}`.trim();
   }
 }
 
@@ -389,6 +405,24 @@ const LONG_THEN: Readonly<Record<LongThen, string>> = {
   'own-roots': 'look at the base; what is soft or loose comes out',
   'root-piece': 'more warmth; firm pieces may lie on, nearly dry',
   seed: 'old seed, too cold or too deep; more warmth, then give it up',
+};
+
+/** Where new growth is looked for. Common practice, no source. */
+const WHERE: Readonly<Record<RegrowsAt, string>> = {
+  stem: 'new heads come on the bare stem in 3–6 weeks. Cut again when they are as large as a crown',
+  soil: 'new shoots come from the soil beside the cut, within some months. The cut strap itself never grows on',
+  joint: 'new pads come at the joint below the cut in 4–8 weeks of growth',
+  rim: 'new heads come round the rim below the cut in 4–8 weeks of growth',
+  base: 'new heads come from the base in its season',
+};
+
+/** What is done about it. Common practice, no source. */
+const SIGN_THEN: Readonly<Partial<Record<Sign, string>>> = {
+  'dead-roots': 'Off with them to where they are firm, then some dry days before the next drink.',
+  'black-leaf': 'Off with it; dry, and airy, until the rest is seen to be firm.',
+  'broken-leaf': 'It roots seldom, and only if its base came whole: look whether it still is firm.',
+  'crown-wet': 'Tip it out or blow it dry; water at the rim.',
+  gnats: 'They live in wet compost: let it dry out, grit on top.',
 };
 
 const dryText = (n: number): string =>

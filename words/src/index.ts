@@ -30,6 +30,7 @@ export * from './origins';
 export * from './rehearsal';
 export * from './forecast';
 export * from './beliefs';
+export * from './better-place';
 export * from './chart-text';
 export * from './roots-fan';
 export * from './teaching';

@@ -46,7 +46,7 @@ export function slipText(slip: Slip, count: number, speech: Speech): SlipText {
   ];
   const common = slip.common === null ? '' : `, ${slip.common}`;
   return {
-    title: `${slip.name}${common} (${slip.code})`,
+    title: `${slip.name}${common}${slip.crested ? ', crested' : ''} (${slip.code})`,
     lines: lines.map((l) => ruleText(l, speech.length)),
     cautions: slip.cautions.map((c) => `${c.title}. ${c.advice}`),
   };

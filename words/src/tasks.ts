@@ -29,6 +29,7 @@ export const TASK_NAME: Readonly<Record<TaskId, string>> = {
   feed: 'Feed',
   'leaf-off': 'Mother leaf',
   air: 'More air',
+  again: 'Look again',
 };
 
 export const STEP_NAME: Readonly<Record<StepId, string>> = {
@@ -102,6 +103,7 @@ export const SIGN_NAME: Readonly<Record<Sign, string>> = {
   'new-growth': 'New growth',
   'pot-bulging': 'The pot bulges',
   'roots-out': 'Roots out of the holes',
+  gnats: 'Gnats over the mix',
 };
 
 export const MOTHER_TASK: Readonly<Record<MotherTending, string>> = {

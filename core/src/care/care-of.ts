@@ -14,6 +14,7 @@ import { FREE_LOOK_DAYS, HELD_DAYS, nextOf, PLUMP_DAYS, ROOTS_GROW_DAYS, STANDS 
 import { isGrown, rooting } from './rooted';
 import { looking } from './roots';
 import { setting } from './set';
+import { heldBySign, lookAgain } from './signs';
 import { longestDry, NO_CAN } from './verdict';
 import { stepsOf } from './steps';
 
@@ -105,7 +106,7 @@ function today(
     jarring(ask, state, batch, facts, day);
     rooting(ask, state, batch, facts, day);
   }
-  const wanted = (batch.cut === null ? ask.asks : guarded(ask, near, day)).map((a) =>
+  const wanted = (batch.cut === null ? ask.asks : signed(ask, guarded(ask, near, day))).map((a) =>
     asKnown(state, batch, a, day),
   );
   const due = asked(ask, wanted);
@@ -188,6 +189,28 @@ function guarded(ask: Asker, near: Neighbour | null, day: Day): readonly Ask[] {
   const until = addDays(near.day, HELD_DAYS + 1);
   ask.leave('held', { until, earliest: day, latest: until, reason: { why: 'rot-near', near } });
   return ask.asks.filter((a) => !CAN.has(a.kind));
+}
+
+/** What a look found that harms: the can is held, and one looks again. */
+function signed(ask: Asker, asks: readonly Ask[]): readonly Ask[] {
+  const { batch, day } = ask;
+  const again = lookAgain(batch, day);
+  const more: Ask[] = [];
+  if (again && again.until <= day) {
+    const { sign, seen } = again;
+    const before = ask.asks.length;
+    ask.look('again', {
+      since: again.until,
+      reason: { why: 'sign', sign, seen },
+      sure: { by: 'sight' },
+    });
+    more.push(...ask.asks.slice(before));
+  }
+  const held = heldBySign(batch, day);
+  if (held === null) return [...asks, ...more];
+  const { sign, seen, until } = held;
+  ask.leave('held', { until, earliest: until, latest: until, reason: { why: 'sign', sign, seen } });
+  return [...asks.filter((a) => !CAN.has(a.kind)), ...more];
 }
 
 const LOOKS: ReadonlySet<string> = new Set(['roots', 'overdue', 'pups']);

@@ -366,7 +366,40 @@ describe('a mother after what was done to her', () => {
       12,
     );
     expect(asks(done, 13)).toEqual([]);
-    expect(asks(done, 28)).toEqual(['feed']);
+    // Buds: about three weeks, a month and four months on.
+    expect(leaves(done, 13)).toEqual(['buds-ahead']);
+    expect(asks(done, 20)).toEqual([]);
+    expect(asks(done, 21)).toEqual(['looked']);
+    expect(asks(done, 28)).toEqual(['feed', 'looked']);
+    const seen = (n: number, from: State): State =>
+      more(from, [{ kind: 'mothered', mother: 'm1', day: storyDay(n), what: 'looked' }], n);
+    expect(asks(seen(22, done), 29)).toEqual(['feed']);
+    expect(asks(seen(22, done), 30)).toContain('looked');
+    expect(asks(seen(31, done), 119)).not.toContain('looked');
+    expect(asks(seen(31, done), 121)).toContain('looked');
+  });
+
+  it('told late, what has passed is passed', () => {
+    const state = storyState(
+      { ...CROWN, method: 'leaf' },
+      [],
+      [mother, { kind: 'divided', mother: 'm1', day: DAY }],
+    );
+    // Forty days on nobody is sent to water or to shade what stands as usual by now; her buds are still worth a look.
+    expect(asks(state, 40)).toEqual(['feed', 'looked']);
+    expect(asks(state, 100)).toEqual(['looked']);
+  });
+
+  it('new growth is looked for where it comes', () => {
+    const regrows = (taxon: string, method: 'crown' | 'leaf-section' | 'pad') => {
+      const fields = { name: 'Old one', taxon, space: 'bench' };
+      const plant: Draft = { kind: 'put', record: 'mother', key: 'm1', day: DAY, fields };
+      const state = storyState({ taxon, method, mother: 'm1' }, [[0, 'cut']], [plant]);
+      return motherCareOf(state, state.mothers.get('m1')!, storyDay(21)).asks[0]?.reason;
+    };
+    expect(regrows('crassula-perforata', 'crown')).toMatchObject({ where: 'stem' });
+    expect(regrows('dracaena-trifasciata', 'leaf-section')).toMatchObject({ where: 'soil' });
+    expect(regrows('opuntia-microdasys', 'pad')).toMatchObject({ where: 'joint' });
   });
 
   it('is nothing without a deed, and long after one', () => {

@@ -24,7 +24,16 @@ export interface Look extends Asked {
   readonly band: 'look';
   readonly kind: Extract<
     TaskId,
-    'wound' | 'roots' | 'pups' | 'overdue' | 'stopped' | 'pool' | 'leaf-off' | 'alive' | 'neighbour'
+    | 'wound'
+    | 'roots'
+    | 'pups'
+    | 'overdue'
+    | 'stopped'
+    | 'pool'
+    | 'leaf-off'
+    | 'alive'
+    | 'neighbour'
+    | 'again'
   >;
 }
 

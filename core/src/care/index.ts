@@ -6,6 +6,8 @@ export * from './mother';
 export * from './rhythm';
 export { factsOf, unsetOf, type Facts } from './facts';
 export { nextLook, type NextLook } from './roots';
+export { isCrested } from './signs';
 export * from './slip';
+export * from './better-place';
 export * from './verdict';
 export * from './moved';

@@ -31,7 +31,9 @@ const NOT_OF_ROOTS: ReadonlySet<Entry['kind']> = new Set(['watered', 'inspected'
 /** What a pot holds hangs on what was done to it, not on a look, unless that saw the first roots. */
 const NOT_OF_POTS: ReadonlySet<Entry['kind']> = new Set(['inspected', 'tended', 'put-off']);
 
-const seesRoots = (entry: Entry): boolean => isKind('inspected')(entry) && showsRoots(entry);
+/** Of any course: where growth tells of roots, new growth does. */
+const seesRoots = (entry: Entry): boolean =>
+  isKind('inspected')(entry) && showsRoots(entry, { look: 'by-growth' });
 
 /** Whether something told may have brought an ask about. */
 function bears({ kind, sure }: Pick<Ask, 'kind' | 'sure'>, entry: Entry, batch: Batch): boolean {

@@ -1,14 +1,16 @@
 import { plantOf, seasonOn } from '../bench';
-import type { MethodId } from '../botany';
+import { formOf, type Form, type MethodId } from '../botany';
 import { addDays, type Day } from '../days';
 import type { Batch, Mother, MotherEvent, MotherTending, State } from '../journal';
 import { memoBy } from '../memo';
 import { daysSince } from './facts';
-import type { MotherDeed, Reason } from './reason';
+import type { MotherDeed, Reason, RegrowsAt } from './reason';
 import {
+  BUD_LOOKS,
   MOTHER_DRY_DAYS,
   MOTHER_FEED_DAYS,
   MOTHER_SHADE_DAYS,
+  MOTHER_STANDS,
   MOTHER_UNTIL,
   REGROWTH_AGAIN,
   REGROWTH_FROM,
@@ -90,7 +92,7 @@ export function motherCareOf(state: State, mother: Mother, day: Day): MotherCare
   const deed = lastDeed(state, mother, day);
   if (deed === null) return NOTHING;
   const { what, on } = deed;
-  if (daysSince(on, day) > MOTHER_UNTIL) return NOTHING;
+  if (daysSince(on, day) > MOTHER_UNTIL[what]) return NOTHING;
   const events = (state.motherEvents.get(mother.id) ?? []).filter(
     (e) => e.day >= on && e.day <= day,
   );
@@ -102,7 +104,10 @@ export function motherCareOf(state: State, mother: Mother, day: Day): MotherCare
     reason: Reason,
     band: 'do' | 'look' = 'do',
   ): void => {
-    asks.push({ band, kind, mother, since, late: daysSince(since, day), reason });
+    // A drink or a step of light that stood for weeks was given or is not needed any more.
+    const late = daysSince(since, day);
+    if (band === 'do' && late > MOTHER_STANDS) return;
+    asks.push({ band, kind, mother, since, late, reason });
   };
   const dry = addDays(on, MOTHER_DRY_DAYS[what]);
   if (day < dry) leave.push({ mother, until: dry, reason: { why: 'mother-dry', what, on } });
@@ -117,14 +122,41 @@ export function motherCareOf(state: State, mother: Mother, day: Day): MotherCare
   const feed = addDays(on, MOTHER_FEED_DAYS);
   if (day >= feed && !done(events, 'feed') && grows(state, mother, day))
     ask('feed', feed, { why: 'mother-feed', what, on });
+  const looks = events.flatMap((e) => (e.kind === 'mothered' && e.what === 'looked' ? e.day : []));
   if (what === 'cut') {
-    const looked = events.filter((e) => e.kind === 'mothered' && e.what === 'looked').at(-1)?.day;
+    const where = regrowsAt(state, mother);
+    const looked = looks.at(-1);
     const from =
       looked === undefined ? addDays(on, REGROWTH_FROM) : addDays(looked, REGROWTH_AGAIN);
-    if (day >= from) ask('looked', from, { why: 'regrowth', cut: on }, 'look');
-    else if (day >= dry) leave.push({ mother, until: from, reason: { why: 'regrowing', cut: on } });
+    if (day >= from) ask('looked', from, { why: 'regrowth', cut: on, where }, 'look');
+    else if (day >= dry)
+      leave.push({ mother, until: from, reason: { why: 'regrowing', cut: on, where } });
+  } else {
+    // Of looks that have passed the last alone is asked: what is told late is not made up for.
+    const days = BUD_LOOKS.map((n) => addDays(on, n));
+    const due = days.findLast((d) => d <= day);
+    const last = looks.at(-1) ?? on;
+    const next = days.find((d) => d > day);
+    if (due !== undefined && last < due) ask('looked', due, { why: 'buds', what, on }, 'look');
+    else if (next !== undefined && day >= dry)
+      leave.push({ mother, until: next, reason: { why: 'buds-ahead', what, on } });
   }
   return { asks, leave, deed };
+}
+
+const REGROWS: Readonly<Partial<Record<Form, RegrowsAt>>> = {
+  strap: 'soil',
+  tuber: 'soil',
+  pad: 'joint',
+  column: 'rim',
+  globe: 'rim',
+  stone: 'base',
+};
+
+function regrowsAt(state: State, { taxon }: Mother): RegrowsAt {
+  const plant = taxon === undefined ? null : plantOf(state, taxon);
+  const form = plant && formOf(plant.taxon);
+  return (form && REGROWS[form]) ?? 'stem';
 }
 
 const done = (events: readonly MotherEvent[], what: MotherTending): boolean =>

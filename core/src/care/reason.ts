@@ -1,7 +1,7 @@
 import type { LightPlace, Young } from '../botany';
 import type { CourseId } from '../course';
 import type { Day } from '../days';
-import type { TaskId } from '../journal';
+import type { Sign, TaskId } from '../journal';
 import type { FirstWaterId, RegimeId, VerdictReason, WaterSchoolId } from '../water';
 import type { WoundSchoolId } from '../wound';
 import type { Neighbour } from './neighbours';
@@ -116,6 +116,8 @@ export type Reason =
   /** The grower put it off, or there is nothing to say but when to look again. */
   | { readonly why: 'put-off'; readonly task: TaskId; readonly text: string }
   | { readonly why: 'nothing-due'; readonly course: CourseId }
+  /** What a look found beside its answer. */
+  | { readonly why: 'sign'; readonly sign: Sign; readonly seen: Day }
   /** Rot near it. */
   | { readonly why: 'rot-near'; readonly near: Neighbour }
   /** A mother after a cut, a division, a repotting. */
@@ -124,8 +126,14 @@ export type Reason =
   | { readonly why: 'mother-shade'; readonly what: MotherDeed; readonly on: Day }
   | { readonly why: 'mother-light'; readonly what: MotherDeed; readonly on: Day }
   | { readonly why: 'mother-feed'; readonly what: MotherDeed; readonly on: Day }
-  | { readonly why: 'regrowth'; readonly cut: Day }
-  | { readonly why: 'regrowing'; readonly cut: Day };
+  | { readonly why: 'regrowth'; readonly cut: Day; readonly where: RegrowsAt }
+  | { readonly why: 'regrowing'; readonly cut: Day; readonly where: RegrowsAt }
+  /** A mother that was parted or moved has her buds looked at. */
+  | { readonly why: 'buds'; readonly what: MotherDeed; readonly on: Day }
+  | { readonly why: 'buds-ahead'; readonly what: MotherDeed; readonly on: Day };
+
+/** Where new growth comes after a cut: on the bare stem, beside what was cut, at the joint, below the rim. */
+export type RegrowsAt = 'stem' | 'soil' | 'joint' | 'rim' | 'base';
 
 /** What is awaited first: roots, shoots that tell of them, seedlings, or that what has roots takes hold. */
 export type Awaited = 'roots' | 'shoots' | 'seedlings' | 'hold';

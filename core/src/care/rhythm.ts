@@ -115,5 +115,9 @@ export const MOTHER_FEED_DAYS = 28;
 /** New heads on a stump in three to six weeks; looked for again every two. */
 export const REGROWTH_FROM = 21;
 export const REGROWTH_AGAIN = 14;
+/** Buds of a mother that was parted or moved: about three weeks, a month and four months on. */
+export const BUD_LOOKS = [21, 30, 120] as const;
+/** What is done for her in her first weeks stands so long; past it she is as she is. */
+export const MOTHER_STANDS = 21;
 /** A mother's course ends so long after what was done to her. */
-export const MOTHER_UNTIL = 84;
+export const MOTHER_UNTIL = { cut: 84, divided: 150, repotted: 150 } as const;

@@ -27,7 +27,7 @@ export function nextLook(batch: Batch, facts: Facts): NextLook | null {
   const ahead = waiting > 0 ? outlook.roots : rooted > 0 ? outlook.pups : null;
   if (ahead === null) return null;
   const shows = showsItself(facts) || ahead.for === 'pups';
-  const seen = ahead.for === 'roots' ? rootsToCount(batch) : null;
+  const seen = ahead.for === 'roots' ? rootsToCount(batch, facts.row) : null;
   if (seen !== null) return { day: seen, latest: addDays(seen, LEAST_STANDS), for: 'roots', ahead };
   const first = shows
     ? beginsToShow(outlook, ahead)
@@ -57,7 +57,7 @@ export function looking(ask: Asker, batch: Batch, facts: Facts, day: Day): void 
   const { row, unset, living } = facts;
   // What should be set first is set first; what lies bare for it is looked at where it lies.
   const hidden = unset >= living && row.setWhen !== 'rooted' && facts.rootsSince === null;
-  if (hidden && rootsToCount(batch) === null) return;
+  if (hidden && rootsToCount(batch, facts.row) === null) return;
   const due = nextLook(batch, facts);
   if (due === null) return;
   if (due.day > day) {
@@ -123,7 +123,7 @@ const youngOf = ({ method }: Batch, { taxon }: Facts): Young => methodAs(taxon, 
 function lookReason(batch: Batch, facts: Facts, awaits: 'roots' | 'pups'): Reason {
   const { row, inJar } = facts;
   const { rooted, pupped } = batch.here;
-  if (awaits === 'roots' && rootsToCount(batch) !== null) return { why: 'roots-seen' };
+  if (awaits === 'roots' && rootsToCount(batch, facts.row) !== null) return { why: 'roots-seen' };
   if (awaits === 'pups')
     return { why: 'pups', rooted: rooted + pupped, pupped, young: youngOf(batch, facts) };
   if (inJar) return { why: 'glass' };

@@ -7,6 +7,7 @@ import type { Batch, State } from '../journal';
 import { cautionsFor, type Caution } from '../safety';
 import { careOf } from './care-of';
 import { factsOf } from './facts';
+import { isCrested } from './signs';
 import { waterSays } from './verdict';
 
 /** What goes with a piece that is handed over: how to keep it, as data. */
@@ -20,6 +21,8 @@ export interface Slip {
   readonly pottedOn: Day | null;
   /** What it is commonly called; null where it is called nothing else. */
   readonly common: string | null;
+  /** It grows crested, and is sold as that. */
+  readonly crested: boolean;
   /** Where it is from: the mother's name and what is known of hers. */
   readonly from: readonly string[];
   /** Of those that live so many have roots. */
@@ -72,6 +75,7 @@ export function slipOf(state: State, batch: Batch, day: Day): Slip {
   return {
     name: plantOf(state, batch.taxon)?.name ?? 'Unknown plant',
     common: taxon?.common[0] ?? null,
+    crested: isCrested(batch),
     from: [mother?.name, mother?.provenance].filter((t): t is string => t !== undefined),
     withRoots: roots + pupped + own,
     living: waiting + roots + pupped,

@@ -2,7 +2,7 @@ import { dueToSet, plantOf, rowOf } from '../bench';
 import { grownAs } from '../botany';
 import { addDays, type Day } from '../days';
 import { spaceOn, type Batch, type State } from '../journal';
-import { growthUntil, growthWarmer, type GrowthUntil } from './space-growth';
+import { growthUnder, growthUntil, type GrowthChange, type GrowthUntil } from './space-growth';
 
 /** Growth of a piece from its cut on, wherever it lay and stood: the one measure of when roots come. */
 export interface GrowthLine {
@@ -23,10 +23,10 @@ interface Stay {
 
 /**
  * The line of a batch: bare where it dries, set where it stands, and on with every move.
- * @param warmerC °C added to every day: for “what if”
+ * @param change of its air: for “what if”
  */
-export function growthOf(state: State, batch: Batch, warmerC = 0): GrowthLine | null {
-  return lineOf(state, batch, () => batch.stuck ?? dueToSet(state, batch), warmerC);
+export function growthOf(state: State, batch: Batch, change?: GrowthChange): GrowthLine | null {
+  return lineOf(state, batch, () => batch.stuck ?? dueToSet(state, batch), change);
 }
 
 /** The same of what has been: what is not set as yet has lain where it dries until now. */
@@ -38,12 +38,13 @@ function lineOf(
   state: State,
   batch: Batch,
   setOn: () => Day | null,
-  warmerC = 0,
+  change: GrowthChange = {},
 ): GrowthLine | null {
   const plant = plantOf(state, batch.taxon)?.taxon;
   if (!plant) return null;
   const taxon = grownAs(plant, batch.method);
-  const until = warmerC === 0 ? growthUntil(state, taxon) : growthWarmer(state, taxon, warmerC);
+  const same = !change.byC && !change.lampHours;
+  const until = same ? growthUntil(state, taxon) : growthUnder(state, taxon, change);
   const stored = rowOf(state, batch).storedDays > 0;
   return lineOver(until, batch.cutOn, staysOf(batch, setOn, stored));
 }

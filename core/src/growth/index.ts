@@ -1,1 +1,2 @@
 export * from './growth-line';
+export type { GrowthChange } from './space-growth';

@@ -47,8 +47,18 @@ export function growthUntil({ settings, spaces, air }: AirState, grower: Grower)
   };
 }
 
-/** The same were every day and night so much warmer, °C. */
-export function growthWarmer(state: AirState, grower: Grower, byC: number): GrowthUntil {
+/** The same air, changed: every day and night so much warmer, °C, or lamps on for so many hours. */
+export interface GrowthChange {
+  readonly byC?: number;
+  readonly lampHours?: number;
+}
+
+/** The same were every day and night so much warmer, or so long lit. */
+export function growthUnder(
+  state: AirState,
+  grower: Grower,
+  { byC = 0, lampHours = 0 }: GrowthChange,
+): GrowthUntil {
   const spaces = new Map<string, Sums>();
   const warmer = (c: number | undefined): number | undefined => (c === undefined ? c : c + byC);
   return (space, day) => {
@@ -58,7 +68,7 @@ export function growthWarmer(state: AirState, grower: Grower, byC: number): Grow
       const { tempC, dayHours, nightC, noonC } = growingDay(state, space, on);
       return growthOn(grower, {
         tempC: tempC + byC,
-        dayHours,
+        dayHours: dayHours === undefined ? dayHours : Math.max(dayHours, lampHours),
         nightC: warmer(nightC),
         noonC: warmer(noonC),
       });

@@ -23,6 +23,7 @@ export const SIGNS = [
   'new-growth',
   'pot-bulging',
   'roots-out',
+  'gnats',
 ] as const;
 export type Sign = (typeof SIGNS)[number];
 

@@ -24,6 +24,7 @@ export const TASKS = [
   'pot-water',
   'water-mother',
   'air',
+  'again',
 ] as const;
 export type TaskId = (typeof TASKS)[number];
 

@@ -1,6 +1,6 @@
 import { batchCode, plantOf } from '../bench';
 import { methodAs } from '../botany';
-import { slipOf } from '../care';
+import { isCrested, slipOf } from '../care';
 import type { Day } from '../days';
 import type { Batch, State } from '../journal';
 import { labelAddress } from './code';
@@ -27,7 +27,7 @@ export function labelOf(
   const plant = plantOf(state, batch.taxon);
   const method = methodAs(plant?.taxon ?? null, batch.method);
   return {
-    name: plant?.name ?? 'Unknown plant',
+    name: `${plant?.name ?? 'Unknown plant'}${isCrested(batch) ? ', crested' : ''}`,
     lines: [
       `${batch.count} ${batch.count === 1 ? method.one : method.many}`,
       `cut ${write.full(batch.cutOn)}`,

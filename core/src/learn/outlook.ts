@@ -1,6 +1,6 @@
 import { figuresOf } from '../bench';
 import { addDays, type Day } from '../days';
-import { FURTHEST_DAYS, growthOf, type GrowthLine } from '../growth';
+import { FURTHEST_DAYS, growthOf, type GrowthChange, type GrowthLine } from '../growth';
 import type { Batch, State } from '../journal';
 import { memoOnce } from '../memo';
 import {
@@ -54,11 +54,11 @@ export interface Outlook {
 
 /**
  * The outlook of a batch; null where its plant or way is unknown.
- * @param warmerC °C added to every day: for “what if”
+ * @param change of its air: for “what if”
  */
-export function outlookOf(state: State, batch: Batch, warmerC = 0): Outlook | null {
+export function outlookOf(state: State, batch: Batch, change?: GrowthChange): Outlook | null {
   const figures = figuresOf(state, batch);
-  const line = figures && growthOf(state, batch, warmerC);
+  const line = figures && growthOf(state, batch, change);
   if (!figures || !line) return null;
   const belief = beliefOf(state, batch.taxon, figures);
   const told = toldOf(state, batch);

@@ -1,6 +1,6 @@
 import { plantOf } from '../bench';
 import type { TaxonMethod } from '../botany';
-import { foldBatch, type State } from '../journal';
+import { foldBatch, type Batch, type State } from '../journal';
 import { outlookOf, type Outlook } from '../learn';
 import { defaultSchool } from '../wound';
 import type { Wish } from './wish';
@@ -11,20 +11,15 @@ export type PlannedPiece = Pick<
   'taxon' | 'cutOn' | 'space' | 'callusSpace' | 'school' | 'dryDays' | 'courses'
 >;
 
-/**
- * The clock of roots of a piece that is not cut yet: that of the batch the plan becomes.
- * @param warmerC °C added to every day
- * @returns null for an unknown plant
- */
-export function plannedOutlook(
+/** The batch a plan of one piece becomes; null for an unknown plant. */
+export function plannedBatch(
   state: State,
   { taxon, cutOn, space, callusSpace = space, school, dryDays, courses }: PlannedPiece,
   { method, wound }: TaxonMethod,
-  warmerC = 0,
-): Outlook | null {
+): Batch | null {
   if (!plantOf(state, taxon)) return null;
   const course = courses?.[method];
-  const batch = foldBatch(
+  return foldBatch(
     'planned',
     {
       taxon,
@@ -43,5 +38,19 @@ export function plannedOutlook(
     },
     [],
   );
-  return batch && outlookOf(state, batch, warmerC);
+}
+
+/**
+ * The clock of roots of a piece that is not cut yet: that of the batch the plan becomes.
+ * @param warmerC °C added to every day
+ * @returns null for an unknown plant
+ */
+export function plannedOutlook(
+  state: State,
+  piece: PlannedPiece,
+  figures: TaxonMethod,
+  warmerC = 0,
+): Outlook | null {
+  const batch = plannedBatch(state, piece, figures);
+  return batch && outlookOf(state, batch, { byC: warmerC });
 }

@@ -47,6 +47,7 @@ const RANK: Readonly<Record<Ask['kind'], number>> = {
   overdue: 21,
   'leaf-off': 22,
   air: 15.5,
+  again: 17.5,
 };
 
 /**

@@ -95,6 +95,7 @@ export function answersTo({ kind }: Look): readonly LookAnswer[] {
     case 'wound':
       return ['firm', 'tacky'];
     case 'neighbour':
+    case 'again':
       return ['fine', 'soft'];
     case 'alive':
       return ['alive', 'soft'];

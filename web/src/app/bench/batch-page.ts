@@ -29,6 +29,7 @@ import {
   careOf,
   factsOf,
   neighboursAtRisk,
+  slowHere,
   nextLook,
   type Neighbour,
 } from '@hypogeon/core/care';
@@ -51,6 +52,7 @@ import { emergenceChart } from '../charts/emergence-chart';
 import { fanChart } from '../charts/fan-chart';
 import { LifeStrip } from '../marks/life-strip';
 import { TrayMap, type PlacesCounted } from '../marks/tray-map';
+import { BetterPlace } from '../air/better-place';
 import { AskTaps } from '../today/ask-taps';
 import { BatchHead } from './batch-head';
 import { BreachDialog, type BreachQuestion } from './breach-dialog';
@@ -72,6 +74,7 @@ const COUNTED: ReadonlySet<string> = new Set(['roots', 'pups', 'overdue']);
   imports: [
     AskTaps,
     BatchHead,
+    BetterPlace,
     ChangeDeed,
     CountBars,
     DayField,
@@ -136,6 +139,7 @@ export class BatchPage {
       atRisk: atRiskOf(state, batch, this.today()).flatMap((n) => this.neighbour(n.batch, n)),
       plate: plateOf(batch, this.today()),
       way: this.wayOf(batch),
+      slow: slowHere(state, batch, this.today()),
     };
   });
 
@@ -161,6 +165,10 @@ export class BatchPage {
 
   protected cut(): void {
     this.put({ kind: 'cut', batch: this.id() }, 'Cut');
+  }
+
+  protected carry(space: string): void {
+    this.put({ kind: 'moved', batch: this.id(), space }, 'Moved');
   }
 
   protected stuck(): void {

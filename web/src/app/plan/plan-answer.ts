@@ -3,12 +3,13 @@ import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { plannedClock, seasonOn } from '@hypogeon/core/bench';
 import { formOf, pieceDrawn } from '@hypogeon/core/botany';
-import { careOf } from '@hypogeon/core/care';
+import { careOf, slowHere } from '@hypogeon/core/care';
 import { daysBetween } from '@hypogeon/core/days';
 import { foldBatch } from '@hypogeon/core/journal';
 import type { Ahead } from '@hypogeon/core/learn';
-import { MINUTES, plannedOutlook, type Part } from '@hypogeon/core/plan';
+import { MINUTES, plannedBatch, plannedOutlook, type Part } from '@hypogeon/core/plan';
 import { beliefWords, forecastText, piecesText, planSentence } from '@hypogeon/words';
+import { BetterPlace } from '../air/better-place';
 import { Words } from '../data/words';
 import { DayField } from '../forms/day-field';
 import { Field, FieldControl } from '../forms/field';
@@ -22,7 +23,16 @@ import { PlanWish } from './plan-wish';
 /** The answer of a plan: a sentence a part, how many and when, one button. */
 @Component({
   selector: 'hy-plan-answer',
-  imports: [MatButton, CuttingMark, DayField, Field, FieldControl, PlanDefaults, RouterLink],
+  imports: [
+    BetterPlace,
+    MatButton,
+    CuttingMark,
+    DayField,
+    Field,
+    FieldControl,
+    PlanDefaults,
+    RouterLink,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: {
     class:
@@ -53,6 +63,9 @@ import { PlanWish } from './plan-wish';
             }
           </div>
         </div>
+      }
+      @if (slow(); as s) {
+        <hy-better-place [slow]="s" moves taps="Plan it there" (move)="desk.set('space', $event)" />
       }
       <hy-plan-defaults />
     </div>
@@ -174,6 +187,16 @@ export class PlanAnswer {
     const { belief } = outlook;
     const pups = outlook.pups ? `, pups ${span(outlook.pups)}` : '';
     return `Roots ${span(outlook.roots)}${pups}; ${this.words.percent(belief.mean)} live (${beliefWords(belief, figures.method)}). ${this.words.temperature(season.tempC)} is ${season.reason}.`;
+  });
+
+  /** Before the cut: what would take over twice its time where it is to stand, and where it would not. */
+  protected readonly slow = computed(() => {
+    const figures = this.cut.figures();
+    const piece = figures && this.cut.piece(figures);
+    if (!figures || !piece) return null;
+    const state = this.desk.state();
+    const batch = plannedBatch(state, piece, figures);
+    return batch && slowHere(state, batch, this.desk.cutOn());
   });
 
   protected readonly work = computed(() => {
