@@ -31,7 +31,10 @@ describe('what is to be done with a part', () => {
     expect(says({})).toBe(
       'Pot it: it has its own roots and no cut. Set it 25 mm deep, as its pale band shows. A pot 80–90 mm across. The mix ends 10–15 mm under the rim. Water when potted, then shade for a week or two.',
     );
-    expect(says({ old: true })).toContain('Water after 3 days, in shade.');
+    expect(says({ old: true })).toContain('First water 3 days after potting, in shade.');
+    expect(says({ joined: 'by itself', points: 0, tubers: 1, roots: 'none', old: true })).toMatch(
+      /^Off with it: .* not potted\.$/,
+    );
     expect(says({ paleMm: null })).toContain('No deeper than it stood.');
   });
 
@@ -39,7 +42,10 @@ describe('what is to be done with a part', () => {
     const text = says({ joined: 'rhizome', rhizomeMm: 25 });
     expect(text).toContain('growing point towards the room');
     expect(text).toContain('Short of the 40 mm');
-    expect(text).not.toContain('Water');
+    expect(text).toContain('First water once the cut is closed: about a week, dry in its pot.');
+    expect(partText(judgePart(part({ joined: 'rhizome' }), 'at-once'), speech)).toContain(
+      'at once, as you chose: with the cut still open it may rot',
+    );
   });
 
   it('what stays, says why', () => {

@@ -15,6 +15,25 @@ const RULES = rulesOf('echeveria-elegans', 'offset');
 const summer = (): number => 1;
 
 describe('a clump', () => {
+  it('leaves a pup of ten centimetres with hardly a root on a mother that spreads by rhizome', () => {
+    const snake = rulesOf('dracaena-trifasciata', 'rooted-offset');
+    const verdict = judgeOffset({ sizeMm: 100, ownRoots: false }, 600, snake, DAY, () => 1);
+    expect(verdict).toMatchObject({ is: 'leave', reason: expect.stringMatching(/hardly a root/) });
+    expect(judgeOffset({ sizeMm: 100, ownRoots: true }, 600, snake, DAY, () => 1)).toMatchObject({
+      is: 'take',
+      with: 'roots',
+    });
+  });
+
+  it('an offset with one or two rings of leaves and no roots waits', () => {
+    const aloe = rulesOf('aloe-vera', 'offset');
+    const of = (rings?: number) =>
+      judgeOffset({ sizeMm: 90, ownRoots: false, rings }, 200, aloe, DAY, () => 1).is;
+    expect(of(2)).toBe('leave');
+    expect(of(3)).toBe('take');
+    expect(of()).toBe('take');
+  });
+
   // A third of the mother’s size; rooted ones are potted at once, unrooted ones cut and callused: common practice, no source.
   it('gives what is a third of the mother: rooted at once, unrooted by a cut', () => {
     const offset = (sizeMm: number, ownRoots = false) =>

@@ -6,6 +6,8 @@ export interface Offset {
   /** Height or width, whichever is larger, mm. */
   readonly sizeMm: number;
   readonly ownRoots: boolean;
+  /** Rings of leaves it has; left out where nobody counted. */
+  readonly rings?: number | undefined;
 }
 
 /** What an offset must be before it is taken. */
@@ -14,7 +16,7 @@ export interface OffsetRules {
   readonly share: number;
   /** Or this tall, whatever the mother; null where only the share counts. */
   readonly tallMm: number | null;
-  /** It is taken only with roots of its own. */
+  /** It is taken only with roots of its own: by its way, or because this kind grows them on her first. */
   readonly rooted: boolean;
 }
 
@@ -30,6 +32,8 @@ export type OffsetVerdict = {
 
 /** A third of the mother's size. Common practice, no source. */
 const OFFSET_SHARE = 1 / 3;
+/** Without roots it has several rings of leaves. Common practice, no source. */
+const LEAST_RINGS = 3;
 /** A pad is taken when it is nearly full-grown, against a full one. Working assumption; 0.5–0.9. */
 const PAD_SHARE = 2 / 3;
 
@@ -39,7 +43,8 @@ export function offsetRules(way: TaxonMethod): OffsetRules {
   return {
     share: OFFSET_SHARE,
     tallMm: leastOf(way).tallMm ?? null,
-    rooted: way.method === 'rooted-offset',
+    // What is measured by its height comes up beside her on a rhizome, and feeds on her until it has roots.
+    rooted: way.method === 'rooted-offset' || leastOf(way).tallMm !== undefined,
   };
 }
 
@@ -72,9 +77,19 @@ export function judgeOffset(
         of,
         reason: 'Large enough, with roots of its own: pot at once.',
       };
+    if (offset.rings !== undefined && offset.rings < LEAST_RINGS)
+      return {
+        is: 'leave',
+        of,
+        reason: `Only ${offset.rings === 1 ? 'one ring' : `${offset.rings} rings`} of leaves: it feeds on her still.`,
+      };
     if (!rules.rooted)
       return { is: 'take', with: 'cut', of, reason: 'Large enough: one clean cut, then callus.' };
-    return { is: 'leave', of, reason: 'Large enough, but without roots this kind seldom takes.' };
+    return {
+      is: 'leave',
+      of,
+      reason: 'Large enough, but with hardly a root: it stays on her until it has its own.',
+    };
   }
   const needed = DOUBLES_DAYS * Math.log2(1 / of);
   const day = (pace: number): Day | null => {

@@ -3,6 +3,7 @@ import { careOf } from '../care';
 import { addDays } from '../days';
 import { fold } from '../journal';
 import { batchPut, DAY, FIELDS, written } from '../testing/entries';
+import type { FirstWaterId } from '../water';
 import { groupParts, judgePart, potFor, type ClumpPart } from '.';
 
 const part = (over: Partial<ClumpPart> = {}): ClumpPart => ({
@@ -28,14 +29,15 @@ describe('a part of a clump', () => {
       potMm: { from: 80, to: 90 },
       depthMm: 25,
       rimGapMm: { from: 10, to: 15 },
-      dryDays: 0,
+      water: { is: 'settles' },
       short: false,
     });
   });
 
   it('waits some days where old roots came off, or few are left', () => {
-    expect(judgePart(part({ old: true }))).toMatchObject({ dryDays: 3 });
-    expect(judgePart(part({ roots: 'few' }))).toMatchObject({ dryDays: 3 });
+    const days = { is: 'days', days: 3, open: false };
+    expect(judgePart(part({ old: true }))).toMatchObject({ water: days });
+    expect(judgePart(part({ roots: 'few' }))).toMatchObject({ water: days });
   });
 
   it('cut through rhizome or tuber waits for its wound, its point towards the room', () => {
@@ -44,7 +46,7 @@ describe('a part of a clump', () => {
       course: 'division',
       reason: 'cut, with roots',
       pointsToRoom: true,
-      dryDays: null,
+      water: { is: 'gate' },
       short: false,
     });
     expect(judgePart({ ...cut, rhizomeMm: 25 })).toMatchObject({ is: 'pot', short: true });
@@ -55,6 +57,22 @@ describe('a part of a clump', () => {
         course: 'division',
       },
     );
+  });
+
+  it('is watered when its grower wants, and says what that risks', () => {
+    const cut = part({ joined: 'rhizome', rhizomeMm: 50, cutMm: 14 });
+    expect(judgePart(cut, 'at-once')).toMatchObject({ water: { is: 'at-once', open: true } });
+    expect(judgePart(part(), 'at-once')).toMatchObject({ water: { is: 'settles' } });
+    expect(judgePart(cut, 'week')).toMatchObject({ water: { is: 'days', days: 7, open: true } });
+    expect(judgePart(part({ old: true }), 'at-once')).toMatchObject({ water: { is: 'settles' } });
+    expect(judgePart(part({ roots: 'none' }))).toMatchObject({ water: { is: 'roots' } });
+  });
+
+  it('a spent tuber is no part: it is not potted', () => {
+    const spent = part({ joined: 'by itself', points: 0, tubers: 1, roots: 'none', old: true });
+    expect(judgePart(spent)).toEqual({ is: 'leave', reason: 'spent tuber' });
+    expect(judgePart({ ...spent, old: false })).toMatchObject({ is: 'pot' });
+    expect(judgePart({ ...spent, points: 1 })).toMatchObject({ is: 'pot' });
   });
 
   it('with nothing that shoots, or nothing to live off, stays', () => {
@@ -135,9 +153,9 @@ describe('the parts of a clump', () => {
           { kind: 'cut', batch: 'b1', day: DAY },
         ),
       );
-    const waters = (of: ClumpPart): string | undefined => {
+    const waters = (of: ClumpPart, first?: FirstWaterId): string | undefined => {
       const book = state({
-        ...groupParts([of])[0]!.fields,
+        ...groupParts([of], first)[0]!.fields,
         count: 1,
         space: 'bench',
         callusSpace: 'bench',
@@ -150,11 +168,26 @@ describe('the parts of a clump', () => {
     // Through a rhizome of 14 mm about a week and more, at 22 °C and 55 %.
     const cut = waters(part({ joined: 'rhizome', cutMm: 14, rhizomeMm: 50 }))!;
     expect(cut > addDays(DAY, 3) && cut < addDays(DAY, 21)).toBe(true);
+    // Old roots off, few left: three days in its pot, as the planner says, in the list as well.
+    expect(waters(part({ old: true }))).toBe(addDays(DAY, 3));
+    expect(waters(part({ roots: 'few' }))).toBe(addDays(DAY, 3));
+    // Chosen for all of the clump: the day of potting, or a week later.
+    expect(waters(part({ old: true }), 'at-once')).toBe(DAY);
+    expect(waters(part(), 'week')).toBe(addDays(DAY, 7));
   });
 
   it('the narrowest pot that is wide enough is named', () => {
-    const pots = [{ topMm: 120 }, { topMm: 70 }, { topMm: 90 }, {}];
-    expect(potFor(judgePart(part()), pots)).toEqual({ topMm: 90 });
+    const pot = (topMm?: number, heightMm = 90, shape: 'round' | 'tray' = 'round') => ({
+      ...(topMm === undefined ? {} : { topMm }),
+      heightMm,
+      shape,
+    });
+    const pots = [pot(120), pot(70), pot(90), pot()];
+    expect(potFor(judgePart(part()), pots)?.topMm).toBe(90);
+    // A tray of cuttings is no pot, and a saucer is not deep enough.
+    const shallow = [pot(400, 40, 'tray'), pot(200, 40), pot(190, 150)];
+    expect(potFor(judgePart(part({ rootsMm: 160 })), shallow)?.topMm).toBe(190);
+    expect(potFor(judgePart(part({ rootsMm: 160 })), shallow.slice(0, 2))).toBeNull();
     expect(potFor(judgePart(part({ rootsMm: 300 })), pots)).toBeNull();
     expect(potFor(judgePart(part({ rootsMm: null })), pots)).toBeNull();
   });

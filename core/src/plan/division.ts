@@ -1,4 +1,6 @@
 import { assertCount } from '../assert';
+import { FIRST_WATER, type FirstWaterId } from '../water';
+import type { Container, ContainerShape } from '../media';
 import type { CourseId } from '../course';
 import type { BatchFields, OwnRoots } from '../journal';
 
@@ -36,12 +38,26 @@ export type PartVerdict =
       readonly rimGapMm: { readonly from: number; readonly to: number };
       /** The old end to the wall, the growing point towards the room it will take. */
       readonly pointsToRoom: boolean;
-      /** Days before water where no cut sets them; null where the wound clock does. */
-      readonly dryDays: number | null;
+      readonly water: PartWater;
       /** Shorter than such a piece should be: it may do, and is watched. */
       readonly short: boolean;
     }
-  | { readonly is: 'leave'; readonly reason: 'no growing point' | 'nothing to live off' };
+  | {
+      readonly is: 'leave';
+      readonly reason: 'no growing point' | 'nothing to live off' | 'spent tuber';
+    };
+
+/** When a part is watered for the first time. */
+export type PartWater =
+  /** Nothing is cut and its roots are whole: water settles the mix round them. */
+  | { readonly is: 'settles' }
+  /** By choice; with an open cut it may rot. */
+  | { readonly is: 'at-once'; readonly open: boolean }
+  /** So many days after it is potted, and not before its cut can bear it, where it has one. */
+  | { readonly is: 'days'; readonly days: number; readonly open: boolean }
+  /** Once its cut is closed: about a week, dry in its pot. */
+  | { readonly is: 'gate' }
+  | { readonly is: 'roots' };
 
 /** A pot so much wider than the roots. Common practice, no source. */
 const WIDER_MM = { from: 10, to: 20 };
@@ -49,21 +65,25 @@ const WIDER_MM = { from: 10, to: 20 };
 const RIM_GAP_MM = { from: 10, to: 15 };
 /** A piece of rhizome with its roots is this long at least. Common practice, no source; 40–50. */
 const LEAST_RHIZOME_MM = 40;
-/** Days dry after old roots came off, where nothing else was cut. Common practice, no source. */
-const AFTER_CLEANING_DAYS = 3;
+/** After old roots came off, or where few are left, it waits some days. Common practice, no source. */
+const AFTER_CLEANING: FirstWaterId = 'few-days';
 /** A part may be held at its pale band; one that is stem all over stands no deeper than this. */
 const MOST_DEPTH_MM = 120;
 
 /**
  * Whether a part is worth a pot of its own, and how it is potted.
+ * @param first when its first water is wanted; with the gate where nobody says
  * @throws RangeError for counts that are none
  * Source: common practice, no source.
  * @example judgePart({ points: 0, tubers: 0, … }) // leave: nothing of it shoots
  */
-export function judgePart(part: ClumpPart): PartVerdict {
+export function judgePart(part: ClumpPart, first: FirstWaterId = 'with-gate'): PartVerdict {
   assertCount('points', part.points);
   assertCount('tubers', part.tubers);
   const { points, tubers, roots, joined, rhizomeMm, rootsMm, paleMm, old } = part;
+  // What is dark and shrivelled, without a point or roots, has given what it had.
+  if (points === 0 && tubers > 0 && roots === 'none' && old)
+    return { is: 'leave', reason: 'spent tuber' };
   // A tuber shoots by itself; a rhizome without a point mostly does not.
   if (points === 0 && tubers === 0) return { is: 'leave', reason: 'no growing point' };
   const rooted = roots !== 'none';
@@ -85,9 +105,27 @@ export function judgePart(part: ClumpPart): PartVerdict {
     depthMm: paleMm === null ? null : Math.min(paleMm, MOST_DEPTH_MM),
     rimGapMm: RIM_GAP_MM,
     pointsToRoom: joined === 'rhizome' || rhizomeMm !== null,
-    dryDays: cut ? null : old || roots === 'few' ? AFTER_CLEANING_DAYS : 0,
+    water: waterOf(part, first),
     short: joined === 'rhizome' && rhizomeMm !== null && rhizomeMm < LEAST_RHIZOME_MM,
   };
+}
+
+/** The first water of a part as it is told to the batch it becomes: bared and cleaned roots wait some days. */
+function firstOf({ joined, old, roots }: ClumpPart, first: FirstWaterId): FirstWaterId {
+  if (first !== 'with-gate' || joined !== 'by itself') return first;
+  if (roots === 'none') return 'roots-show';
+  return old || roots === 'few' ? AFTER_CLEANING : first;
+}
+
+function waterOf(part: ClumpPart, wanted: FirstWaterId): PartWater {
+  const first = firstOf(part, wanted);
+  const open = part.joined !== 'by itself';
+  if (first === 'at-once') return open ? { is: 'at-once', open } : { is: 'settles' };
+  if (first === 'roots-show')
+    return part.roots === 'none' ? { is: 'roots' } : open ? { is: 'gate' } : { is: 'settles' };
+  const days = FIRST_WATER[first].afterDays ?? 0;
+  if (days > 0) return { is: 'days', days, open };
+  return open ? { is: 'gate' } : { is: 'settles' };
 }
 
 /** The parts that go the same way: they are one batch. */
@@ -95,7 +133,7 @@ export interface PartGroup {
   readonly parts: readonly number[];
   readonly fields: Pick<
     BatchFields,
-    'count' | 'course' | 'opening' | 'through' | 'ownRoots' | 'widthMm' | 'dryDays' | 'stemMm'
+    'count' | 'course' | 'opening' | 'through' | 'ownRoots' | 'widthMm' | 'firstWater' | 'stemMm'
   >;
 }
 
@@ -103,12 +141,16 @@ export interface PartGroup {
  * Parts to be potted, put together where they are alike in what was cut, in their roots and in what is due.
  * @returns in the order in which the first of each lies on the table; `parts` are places in the list, from 0
  */
-export function groupParts(parts: readonly ClumpPart[]): readonly PartGroup[] {
+export function groupParts(
+  parts: readonly ClumpPart[],
+  first: FirstWaterId = 'with-gate',
+): readonly PartGroup[] {
   const groups = new Map<string, { parts: number[]; part: ClumpPart; verdict: PartVerdict }>();
   parts.forEach((part, i) => {
-    const verdict = judgePart(part);
+    const verdict = judgePart(part, first);
     if (verdict.is !== 'pot') return;
-    const key = [part.joined, part.roots, part.cutMm, verdict.course, verdict.dryDays].join('|');
+    const wanted = firstOf(part, first);
+    const key = [part.joined, part.roots, part.cutMm, verdict.course, wanted].join('|');
     const group = groups.get(key);
     if (group) group.parts.push(i);
     else groups.set(key, { parts: [i], part, verdict });
@@ -128,20 +170,29 @@ export function groupParts(parts: readonly ClumpPart[]): readonly PartGroup[] {
           ? {}
           : { through: joined === 'stem' ? ('soft stem' as const) : joined }),
         ...(cutMm === null || joined === 'by itself' ? {} : { widthMm: cutMm }),
-        ...(verdict.dryDays === null || verdict.dryDays === 0 ? {} : { dryDays: verdict.dryDays }),
+        ...(firstOf(part, first) === 'with-gate' ? {} : { firstWater: firstOf(part, first) }),
         ...(deep > 0 ? { stemMm: deep } : {}),
       },
     };
   });
 }
 
-/** The narrowest pot that is wide enough, of those the grower has; null where none is, or roots were not measured. */
-export function potFor<T extends { readonly topMm?: number | undefined }>(
-  verdict: PartVerdict,
-  containers: readonly T[],
-): T | null {
+const POTS: ReadonlySet<ContainerShape> = new Set(['round', 'square']);
+/** A pot is as deep as its roots are wide, or deep enough for most. Common practice, no source. */
+const DEEP_ENOUGH_MM = 120;
+
+/**
+ * The narrowest pot that is wide and deep enough, of those the grower has; never a tray or a pack of cells. Null where
+ * none is, or roots were not measured.
+ */
+export function potFor<
+  T extends Pick<Container, 'shape' | 'heightMm'> & { readonly topMm?: number | undefined },
+>(verdict: PartVerdict, containers: readonly T[]): T | null {
   if (verdict.is !== 'pot' || verdict.potMm === null) return null;
   const { from } = verdict.potMm;
-  const fits = containers.filter((c) => (c.topMm ?? 0) >= from);
+  const deep = Math.min(from, DEEP_ENOUGH_MM) * 0.6;
+  const fits = containers.filter(
+    (c) => POTS.has(c.shape) && (c.topMm ?? 0) >= from && c.heightMm >= deep,
+  );
   return fits.toSorted((a, b) => a.topMm! - b.topMm!)[0] ?? null;
 }

@@ -26,6 +26,8 @@ import { RelatedBatches } from './related-batches';
 interface Row {
   readonly size: string;
   readonly roots: boolean;
+  /** Rings of leaves, where there are no roots. */
+  readonly rings: string;
 }
 interface ClumpDraft {
   readonly mother: string;
@@ -35,8 +37,8 @@ interface ClumpDraft {
 const BLANK: ClumpDraft = {
   mother: '',
   rows: [
-    { size: '40', roots: true },
-    { size: '25', roots: false },
+    { size: '40', roots: true, rings: '' },
+    { size: '25', roots: false, rings: '' },
   ],
 };
 const MOST_ROWS = 60;
@@ -120,12 +122,24 @@ const MOST_ROWS = 60;
                     >own roots</mat-checkbox
                   >
                 }
+                @if (!pads() && !row.roots) {
+                  <hy-field [label]="'Rings of leaves on offset ' + ($index + 1)" unseen>
+                    <input
+                      hyControl
+                      inputmode="numeric"
+                      placeholder="rings"
+                      [value]="row.rings"
+                      (input)="setRings($index, rings.value)"
+                      #rings
+                    />
+                  </hy-field>
+                }
                 <span class="verdict"
                   ><strong>{{ row.says }}</strong>
                   <small class="block quiet">{{ row.verdict?.reason }}</small></span
                 >
                 <button
-                  class="col-start-5 phone:col-start-4 phone:row-start-1"
+                  class="col-start-6 phone:col-start-4 phone:row-start-1"
                   type="button"
                   matButton="text"
                   [attr.aria-label]="'Off the list: ' + ($index + 1)"
@@ -177,7 +191,7 @@ const MOST_ROWS = 60;
   styles: `
     ol li {
       display: grid;
-      grid-template-columns: 1.4rem 6rem 9rem minmax(0, 1fr) 56px;
+      grid-template-columns: 1.4rem 6rem 8rem 5rem minmax(0, 1fr) 56px;
       gap: 0.7rem;
       align-items: center;
       border-left: 0;
@@ -185,7 +199,7 @@ const MOST_ROWS = 60;
       padding: 0.4rem 0;
     }
     .verdict {
-      grid-column: 4;
+      grid-column: 5;
     }
     .take .verdict strong {
       color: var(--living);
@@ -248,7 +262,7 @@ export class ClumpPage {
     return this.draft().rows.map((row) => {
       const sizeMm = this.mm(row.size);
       const verdict =
-        sizeMm === null || motherMm === null ? null : this.judge(sizeMm, row.roots, motherMm);
+        sizeMm === null || motherMm === null ? null : this.judge(sizeMm, row, motherMm);
       return {
         ...row,
         sizeMm,
@@ -312,11 +326,17 @@ export class ClumpPage {
   protected setSize(index: number, size: string): void {
     this.change(index, { size });
   }
+  protected setRings(index: number, rings: string): void {
+    this.change(index, { rings });
+  }
   protected setRoots(index: number, roots: boolean): void {
     this.change(index, { roots });
   }
   protected add(): void {
-    this.keep({ ...this.draft(), rows: [...this.draft().rows, { size: '', roots: false }] });
+    this.keep({
+      ...this.draft(),
+      rows: [...this.draft().rows, { size: '', roots: false, rings: '' }],
+    });
   }
   protected remove(index: number): void {
     this.keep({ ...this.draft(), rows: this.draft().rows.filter((_, i) => i !== index) });
@@ -343,13 +363,18 @@ export class ClumpPage {
     );
   }
 
-  private judge(sizeMm: number, ownRoots: boolean, motherMm: number): OffsetVerdict {
+  private judge(
+    sizeMm: number,
+    { roots: ownRoots, rings: typed }: Pick<Row, 'roots' | 'rings'>,
+    motherMm: number,
+  ): OffsetVerdict {
+    const rings = /^\d{1,3}$/.test(typed.trim()) ? Number(typed) : undefined;
     const state = this.her.state();
     const plant = this.plant()!;
     const space = this.her.space();
     const way = this.kind()!;
     const rules = offsetRules(ownRoots ? (this.rooted() ?? way) : way);
-    return judgeOffset({ sizeMm, ownRoots }, motherMm, rules, this.today(), (n) =>
+    return judgeOffset({ sizeMm, ownRoots, rings }, motherMm, rules, this.today(), (n) =>
       growthOn(
         grownAs(plant.taxon, way.method),
         growingDay(state, space, addDays(this.today(), n)),
@@ -385,8 +410,8 @@ export class ClumpPage {
       return {
         mother: this.words.length(110),
         rows: [
-          { size: '95', roots: false },
-          { size: '60', roots: false },
+          { size: '95', roots: false, rings: '' },
+          { size: '60', roots: false, rings: '' },
         ],
       };
     return {

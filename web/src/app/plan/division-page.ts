@@ -1,17 +1,20 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
+import { MatOption, MatSelect } from '@angular/material/select';
 import { containersOf } from '@hypogeon/core/bench';
 import type { BatchFields } from '@hypogeon/core/journal';
 import { groupParts, judgePart, potFor, type ClumpPart } from '@hypogeon/core/plan';
 import { cuttingCautions } from '@hypogeon/core/safety';
 import { readLength } from '@hypogeon/core/units';
-import { MOTHER_AFTER_DIVISION, partText } from '@hypogeon/words';
+import { FIRST_WATERS } from '@hypogeon/core/water';
+import { FIRST_SAYS, MOTHER_AFTER_DIVISION, partText } from '@hypogeon/words';
 import * as z from 'zod';
 import { keptDraft } from '../data/kept-draft';
 import { oneAtATime } from '../data/one-at-a-time';
 import { Words } from '../data/words';
 import { DraftNote } from '../forms/draft-note';
+import { Field } from '../forms/field';
 import { DivisionDrawing } from '../marks/division-drawing';
 import { CutTerms } from './cut-terms';
 import { DivisionPart, partDraftSchema, type PartDraft } from './division-part';
@@ -43,6 +46,9 @@ const MOST_PARTS = 30;
     DivisionDrawing,
     DivisionPart,
     DraftNote,
+    Field,
+    MatOption,
+    MatSelect,
     MotherPick,
     PlanTabs,
     RouterLink,
@@ -71,6 +77,16 @@ const MOST_PARTS = 30;
             Out of the pot, old mix shaken off: look where it parts by itself before you take the
             knife. A row for each part.
           </p>
+          <hy-field label="First water" class="block max-w-72 mt-3">
+            <mat-select
+              [value]="desk.draft().firstWater"
+              (selectionChange)="desk.set('firstWater', $event.value)"
+            >
+              @for (f of firsts; track f) {
+                <mat-option [value]="f">{{ firstSays[f] }}</mat-option>
+              }
+            </mat-select>
+          </hy-field>
           <ol class="grid gap-4 my-3 mx-0 p-0 list-none">
             @for (row of rows(); track $index) {
               <li class="pl-3 border-l-4 border-callus" [class]="row.verdict?.is ?? ''">
@@ -136,7 +152,9 @@ const MOST_PARTS = 30;
 })
 export class DivisionPage {
   private readonly related = inject(RelatedBatches);
-  private readonly desk = inject(PlanDesk);
+  protected readonly desk = inject(PlanDesk);
+  protected readonly firsts = FIRST_WATERS;
+  protected readonly firstSays = FIRST_SAYS;
   protected readonly words = inject(Words);
   protected readonly most = MOST_PARTS;
   protected readonly after = MOTHER_AFTER_DIVISION;
@@ -165,7 +183,7 @@ export class DivisionPage {
   protected readonly rows = computed(() =>
     this.parts().map((draft) => {
       const part = this.read(draft);
-      const verdict = part && judgePart(part);
+      const verdict = part && judgePart(part, this.desk.draft().firstWater);
       const pot = verdict && potFor(verdict, containersOf(this.desk.state()));
       return {
         draft,
@@ -178,7 +196,9 @@ export class DivisionPage {
     }),
   );
   private readonly read$ = computed(() => this.rows().flatMap((r) => (r.part ? [r.part] : [])));
-  protected readonly groups = computed(() => groupParts(this.read$()));
+  protected readonly groups = computed(() =>
+    groupParts(this.read$(), this.desk.draft().firstWater),
+  );
   protected readonly drawn = computed(() =>
     this.rows().flatMap(({ part, verdict }) => (part && verdict ? [{ part, verdict }] : [])),
   );
