@@ -3,11 +3,13 @@ import { CATALOGUE, leastOf, methodOf, type MethodId } from '../botany';
 import {
   baredLeaves,
   bestCutMap,
+  branchPieces,
   columnRules,
   dilute,
   dilutionProblem,
   evenNodes,
   leastStem,
+  looseRules,
   nodesFrom,
   pieceProblem,
   piecesAt,
@@ -17,6 +19,7 @@ import {
   stemRules,
   trailRules,
   type CutRules,
+  type PieceKind,
   type Stem,
 } from '.';
 
@@ -210,7 +213,8 @@ describe('with the minima of each plant', () => {
       of('Curio rowleyanus, trail'),
     )!;
     // Nodes 20 mm apart: five with the blade’s millimetre are 99 mm, so six to a length.
-    expect(map.pieces.map((p) => p.nodes)).toEqual([6, 6, 6, 6]);
+    // It is cut off where it begins: no stump stays.
+    expect(map.pieces.map((p) => p.nodes)).toEqual([6, 6, 6, 6, 6]);
   });
 
   it('nodes closer than the blade goes below them are counted alike by hand and by the best', () => {
@@ -283,3 +287,92 @@ describe('thinning a disinfectant', () => {
     expect(() => dilute(0.5, 0.7, 100)).toThrow(RangeError);
   });
 });
+
+describe('a stem that lies on the table, or has branches', () => {
+  it('leaves no stump: its base is a piece like others', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 40, max: 500 }),
+        fc.integer({ min: 3, max: 30 }),
+        (lengthMm, count) => {
+          const stem = { lengthMm, nodesMm: evenNodes(lengthMm, count) };
+          const standing = bestCutMap(stem, RULES);
+          const loose = bestCutMap(stem, looseRules(RULES));
+          // Off the mother it gives at least as much, and whatever is long enough gives something.
+          expect(loose?.worth ?? 0).toBeGreaterThanOrEqual(standing?.worth ?? 0);
+          if (lengthMm >= RULES.crownMm && count >= RULES.crownNodes) expect(loose).not.toBeNull();
+          if (!loose) return;
+          const long = loose.pieces.reduce((sum, p) => sum + p.toMm - p.fromMm, 0);
+          const blades = loose.cuts.filter((c) => c > 0).length * RULES.bladeMm;
+          expect(long + blades + loose.stump.toMm).toBeCloseTo(lengthMm, 9);
+          for (const p of loose.pieces) expect(pieceProblem(p, RULES)).toBeNull();
+          expect(piecesAt(stem, loose.cuts, looseRules(RULES))).toEqual(loose.pieces);
+        },
+      ),
+    );
+  });
+
+  it('a bare stretch is the place to cut, and its nodes are bared already', () => {
+    const stem = { lengthMm: 300, nodesMm: evenNodes(300, 20), bareMm: { from: 60, to: 200 } };
+    const map = bestCutMap(stem, stemRules(CROWN, null))!;
+    expect(map.cuts[0]).toBeGreaterThanOrEqual(60);
+    expect(map.cuts[0]).toBeLessThanOrEqual(180);
+    // Without it the crown is as short as may be, up among good leaves.
+    expect(
+      bestCutMap({ ...stem, bareMm: undefined }, stemRules(CROWN, null))!.cuts[0],
+    ).toBeGreaterThan(200);
+    const rules = stemRules(CROWN, SEGMENT);
+    const both = bestCutMap(stem, rules)!;
+    expect(baredLeaves(both.pieces, rules, 2, stem)).toBeLessThan(
+      baredLeaves(both.pieces, rules, 2),
+    );
+    // Where no cut in it would do, it is cut where it can be.
+    expect(bestCutMap({ ...stem, bareMm: { from: 0, to: 5 } }, rules)).not.toBeNull();
+  });
+
+  it('each branch is cut at its base; what is too short for a cutting is told', () => {
+    const { pieces, tooShort } = branchPieces([120, 60, 20], 15, stemRules(CROWN, null));
+    expect(pieces.map((p) => p.kind)).toEqual(['crown', 'crown']);
+    expect(tooShort).toBe(1);
+    expect(branchPieces([], 15, RULES)).toEqual({ pieces: [], tooShort: 0 });
+    // With segments a long branch gives more than its top.
+    expect(branchPieces([200], 12, stemRules(CROWN, SEGMENT)).pieces.length).toBeGreaterThan(2);
+  });
+
+  // Common practice, no source: a strand of 10 cm takes; one or two leaf pairs of a stacked crassula do; pieces of a
+  // kalanchoe have two or three nodes.
+  it('a strand of 11 cm is one trail', () => {
+    const pearls = plantOf('curio-rowleyanus', 'trailing');
+    const map = bestCutMap({ lengthMm: 110, nodesMm: evenNodes(110, 14) }, trailRules(pearls))!;
+    expect(map.pieces).toHaveLength(1);
+    expect(map.pieces[0]!.toMm - map.pieces[0]!.fromMm).toBeGreaterThan(100);
+  });
+
+  it('a crown of a stacked crassula takes one or two leaf pairs', () => {
+    const rules = stemRules(
+      plantOf('crassula-perforata', 'crown'),
+      plantOf('crassula-perforata', 'segment'),
+    );
+    const map = bestCutMap({ lengthMm: 160, nodesMm: evenNodes(160, 20) }, rules)!;
+    expect(map.pieces[0]!.nodes).toBeLessThanOrEqual(2);
+  });
+
+  it('ten nodes of a kalanchoe give four pieces and a stump, five where it lies on the table', () => {
+    const rules = stemRules(
+      plantOf('kalanchoe-blossfeldiana', 'crown'),
+      plantOf('kalanchoe-blossfeldiana', 'segment'),
+    );
+    const stem = { lengthMm: 200, nodesMm: evenNodes(200, 10) };
+    expect(bestCutMap(stem, rules)!.pieces).toHaveLength(4);
+    expect(bestCutMap(stem, looseRules(rules))!.pieces).toHaveLength(5);
+  });
+});
+
+/** What takes of a plant by a way, its chance set aside. */
+function plantOf(id: string, method: MethodId): PieceKind {
+  const way = methodOf(
+    CATALOGUE.find((t) => t.id === id)!,
+    method,
+  )!;
+  return { chance: 0.8, least: leastOf(way) };
+}

@@ -3,6 +3,8 @@ import type { Least } from '../botany';
 /** A stem as it stands, base to tip. Lengths mm. */
 export interface Stem {
   readonly lengthMm: number;
+  /** Where it has no leaves any more, heights above the base: there one cuts, for its nodes root and nothing is lost. */
+  readonly bareMm?: { readonly from: number; readonly to: number } | undefined;
   /** Heights of the nodes above the base, in order. */
   readonly nodesMm: readonly number[];
 }
@@ -11,6 +13,8 @@ export type StemPiece = 'crown' | 'segment';
 
 /** What a piece must have, and what it is worth. */
 export interface CutRules {
+  /** It was cut off already: no stump stays, and its base is a piece like others. */
+  readonly loose?: boolean;
   /** Nodes that stay on the mother, and the least height of the stump. */
   readonly stumpNodes: number;
   readonly stumpMm: number;
@@ -84,8 +88,9 @@ export function stemRules(crown: PieceKind, segment: PieceKind | null, laid = fa
 export function trailRules({ chance, least }: PieceKind): CutRules {
   const { nodes = 1, lengthMm = 0 } = least;
   return {
-    stumpNodes: 2,
-    stumpMm: 50,
+    // A strand is cut off where it begins.
+    stumpNodes: 0,
+    stumpMm: 0,
     crownNodes: nodes,
     crownMm: lengthMm,
     segmentNodes: nodes,
@@ -99,6 +104,14 @@ export function trailRules({ chance, least }: PieceKind): CutRules {
     segmentWorth: () => chance,
   };
 }
+
+/** The same rules for a stem that lies on the table. */
+export const looseRules = (rules: CutRules): CutRules => ({
+  ...rules,
+  loose: true,
+  stumpNodes: 0,
+  stumpMm: 0,
+});
 
 /** A cactus column: cut at its joints where it has any, each piece long enough to stand. Common practice, no source. */
 export function columnRules(
@@ -144,9 +157,9 @@ export interface CutPiece {
 
 export interface CutMap {
   readonly pieces: readonly CutPiece[];
-  /** What stays on the mother. */
+  /** What stays on the mother; of a loose stem what is thrown away. */
   readonly stump: { readonly toMm: number; readonly nodes: number };
-  /** Where the blade goes, heights in order from the top. */
+  /** Where the blade goes, heights in order from the top; 0 where the base of a loose stem is a piece. */
   readonly cuts: readonly number[];
   /** Expected plants. */
   readonly worth: number;
@@ -172,6 +185,18 @@ function cutUnder({ nodesMm }: Stem, i: number, { belowNodeMm }: CutRules): numb
   return Math.max(node - belowNodeMm, (node + below) / 2);
 }
 
+/** The piece below a cut is the base of a loose stem. */
+const BASE = -3;
+/** A crown is cut so far into the bare stretch below its leaves, to stand on. Common practice, no source; 20–30. */
+const BARE_STEM_MM = 20;
+
+/** A cut in the bare stretch, with stem enough above it to stand on; anywhere where there is none. */
+function inBare({ bareMm }: Stem, cutMm: number): boolean {
+  if (!bareMm) return true;
+  const room = Math.min(BARE_STEM_MM, (bareMm.to - bareMm.from) / 2);
+  return cutMm >= bareMm.from && cutMm <= bareMm.to - room;
+}
+
 /**
  * The cutting up of a stem that gives the most expected plants: a stump at the base, segments, a crown.
  * Exact, by dynamic programming over the nodes from the base: the best that can be made of the stem
@@ -191,6 +216,10 @@ export function bestCutMap(stem: Stem, rules: CutRules): CutMap | null {
       best[i] = 0;
       back[i] = -1;
     }
+    if (rules.loose && i >= rules.segmentNodes && cutAt(i) >= rules.segmentMm) {
+      best[i] = rules.segmentWorth(i);
+      back[i] = BASE;
+    }
     for (let j = i - rules.segmentNodes; j >= 0; j--) {
       if (best[j] === -Infinity) continue;
       if (cutAt(i) - cutAt(j) - rules.bladeMm < rules.segmentMm) continue;
@@ -201,14 +230,30 @@ export function bestCutMap(stem: Stem, rules: CutRules): CutMap | null {
       }
     }
   }
-  let top = -1;
-  for (let i = 0; i < n; i++) {
-    if (best[i] === -Infinity || n - i < rules.crownNodes) continue;
-    if (lengthMm - cutAt(i) - rules.bladeMm < rules.crownMm) continue;
-    // Of two that give as much, the shorter crown: what it leaves stays on her and breaks again.
-    if (top === -1 || best[i]! >= best[top]!) top = i;
+  const topOf = (allowed: (cutMm: number) => boolean): number => {
+    let top = -1;
+    for (let i = 0; i < n; i++) {
+      if (best[i] === -Infinity || n - i < rules.crownNodes || !allowed(cutAt(i))) continue;
+      if (lengthMm - cutAt(i) - rules.bladeMm < rules.crownMm) continue;
+      // Of two that give as much, the shorter crown: what it leaves stays on her and breaks again.
+      if (top === -1 || best[i]! >= best[top]!) top = i;
+    }
+    return top;
+  };
+  const bare = topOf((cut) => inBare(stem, cut));
+  const top = bare === -1 ? topOf(() => true) : bare;
+  if (top === -1) {
+    // A loose one too short to be cut is one cutting as it is.
+    if (!rules.loose || lengthMm < rules.crownMm || n < rules.crownNodes) return null;
+    const whole: CutPiece = {
+      kind: 'crown',
+      fromMm: 0,
+      toMm: lengthMm,
+      nodes: n,
+      worth: rules.crownWorth,
+    };
+    return { pieces: [whole], stump: { toMm: 0, nodes: 0 }, cuts: [0], worth: rules.crownWorth };
   }
-  if (top === -1) return null;
   const cuts: number[] = [];
   const pieces: CutPiece[] = [
     {
@@ -232,9 +277,19 @@ export function bestCutMap(stem: Stem, rules: CutRules): CutMap | null {
     });
   }
   cuts.push(cutAt(at));
+  if (back[at] === BASE) {
+    cuts.push(0);
+    pieces.push({
+      kind: 'segment',
+      fromMm: 0,
+      toMm: cutAt(at),
+      nodes: at,
+      worth: rules.segmentWorth(at),
+    });
+  }
   return {
     pieces,
-    stump: { toMm: cutAt(at), nodes: at },
+    stump: back[at] === BASE ? { toMm: 0, nodes: 0 } : { toMm: cutAt(at), nodes: at },
     cuts,
     worth: best[top]! + rules.crownWorth,
   };
@@ -258,13 +313,49 @@ export function nodesFrom(
   return heights.some((h) => h === null) ? null : (heights as number[]).toSorted((a, b) => a - b);
 }
 
-/** Leaves that come off where nodes are bared. @param perNode leaves at a node: 1, or 2 in pairs */
+/**
+ * Side branches, each cut off at its base and cut up like a loose stem, its nodes as close as on the stem.
+ * @param branchesMm their lengths
+ * @param everyMm from node to node
+ * @returns the pieces of all of them, and those too short for any
+ */
+export function branchPieces(
+  branchesMm: readonly number[],
+  everyMm: number,
+  rules: CutRules,
+): { readonly pieces: readonly CutPiece[]; readonly tooShort: number } {
+  const maps = branchesMm.map((lengthMm) => {
+    const nodes = Math.max(1, Math.round(lengthMm / Math.max(everyMm, 1)));
+    return bestCutMap({ lengthMm, nodesMm: evenNodes(lengthMm, nodes) }, looseRules(rules));
+  });
+  return {
+    pieces: maps.flatMap((map) => map?.pieces ?? []),
+    tooShort: maps.filter((map) => map === null).length,
+  };
+}
+
+/**
+ * Leaves that come off where nodes are bared; a bare stretch has none.
+ * @param perNode leaves at a node: 1, or 2 in pairs
+ */
 export function baredLeaves(
   pieces: readonly CutPiece[],
   { bareNodes }: CutRules,
   perNode: number,
+  stem?: Stem,
 ): number {
-  return pieces.reduce((sum, p) => sum + Math.min(bareNodes[p.kind], p.nodes) * perNode, 0);
+  const bare = stem?.bareMm;
+  const leafy = ({ fromMm, toMm, nodes }: CutPiece): number =>
+    bare === undefined || stem === undefined
+      ? nodes
+      : stem.nodesMm.filter(
+          (mm) => mm >= fromMm - 1 && mm <= toMm && (mm < bare.from || mm > bare.to),
+        ).length;
+  return pieces.reduce((sum, p) => {
+    // What stands bare already is what goes under: leaves come off only where that is not enough.
+    const wanted = Math.max(0, bareNodes[p.kind] - (p.nodes - leafy(p)));
+    return sum + Math.min(wanted, leafy(p)) * perNode;
+  }, 0);
 }
 
 /** What a cut that was moved by hand breaks of the rules. */
@@ -299,7 +390,9 @@ export function piecesAt(
     const nodes = nodesMm.filter((n) => n >= cut && (i === 0 || n < toMm)).length;
     const kind = i === 0 ? 'crown' : 'segment';
     const worth = kind === 'crown' ? rules.crownWorth : rules.segmentWorth(nodes);
-    return { kind, fromMm: cut + rules.bladeMm, toMm, nodes, worth };
+    // The base of a loose stem was cut before: no blade takes of it.
+    const fromMm = cut === 0 ? 0 : cut + rules.bladeMm;
+    return { kind, fromMm, toMm, nodes, worth };
   });
 }
 

@@ -60,8 +60,10 @@ const AXIS = 118;
         @for (cut of v.cuts; track cut.index) {
           <path class="cut" [attr.d]="'M' + (axis - 56) + ' ' + cut.y + 'H' + (axis + 56)" />
         }
-        <path class="soil" [attr.d]="'M0 ' + base + 'H' + width" />
-        <path class="roots" [attr.d]="v.roots" />
+        @if (!loose()) {
+          <path class="soil" [attr.d]="'M0 ' + base + 'H' + width" />
+          <path class="roots" [attr.d]="v.roots" />
+        }
       </svg>
       @if (movesNodes()) {
         @for (node of stem().nodesMm; track $index) {
@@ -226,6 +228,8 @@ export class StemDrawing {
   readonly leafy = input(true);
   /** Handles move the nodes instead of the cuts. */
   readonly movesNodes = input(false);
+  /** It lies on the table: no soil, no roots, and no stump that stays. */
+  readonly loose = input(false);
   readonly nodesMoved = output<readonly number[]>();
   /** Heights of the cuts after one was moved, from the top. */
   readonly moved = output<readonly number[]>();
@@ -235,13 +239,15 @@ export class StemDrawing {
   protected readonly axis = AXIS;
 
   protected readonly view = computed(() => {
-    const { lengthMm, nodesMm } = this.stem();
+    const { lengthMm, nodesMm, bareMm } = this.stem();
     const scale = TALL / lengthMm;
     const y = (mm: number): number => BASE - mm * scale;
     const half = Math.min(Math.max((this.widthMm() * scale) / 2, 5), 22);
     const bar = (from: number, to: number): string =>
       `M${AXIS - half} ${y(from)}V${y(to)}H${AXIS + half}V${y(from)}Z`;
-    const lowest = this.cuts().at(-1) ?? lengthMm;
+    // Of a loose stem the base may be a piece like the others.
+    const lowest = this.pieces().at(-1)?.fromMm === 0 ? 0 : (this.cuts().at(-1) ?? lengthMm);
+    const stays = this.loose() ? 'left over' : 'stays and breaks again';
     const parts = [
       ...this.pieces().map((p) => ({
         kind: p.kind,
@@ -255,21 +261,26 @@ export class StemDrawing {
           Math.min(16, ((p.toMm - p.fromMm) * scale) / 3),
         ),
       })),
-      {
-        kind: 'stump',
-        wrong: false,
-        d: bar(0, lowest),
-        middle: (y(0) + y(lowest)) / 2,
-        name: 'Stump',
-        says: `${this.words.length(lowest)}, stays and breaks again`,
-        arrow: '',
-      },
+      ...(lowest === 0
+        ? []
+        : [
+            {
+              kind: 'stump',
+              wrong: false,
+              d: bar(0, lowest),
+              middle: (y(0) + y(lowest)) / 2,
+              name: this.loose() ? 'Base' : 'Stump',
+              says: `${this.words.length(lowest)}, ${stays}`,
+              arrow: '',
+            },
+          ]),
     ];
     return {
       half,
       parts,
       nodes: nodesMm.map(y),
       leaves: nodesMm.flatMap((mm, i) => {
+        if (bareMm && mm >= bareMm.from && mm <= bareMm.to) return [];
         const side = i % 2 === 0 ? 1 : -1;
         const x = AXIS + side * half;
         const long = 34;
@@ -288,7 +299,7 @@ export class StemDrawing {
 
   protected readonly says = computed(() => {
     const pieces = this.pieces().map((p) => `${p.kind}, ${this.words.length(p.toMm - p.fromMm)}`);
-    return `A stem of ${this.words.length(this.stem().lengthMm)} cut into, from the top: ${pieces.join('; ')}; and a stump.`;
+    return `A stem of ${this.words.length(this.stem().lengthMm)} cut into, from the top: ${pieces.join('; ')}${this.loose() ? '' : '; and a stump'}.`;
   });
 
   protected grip(event: PointerEvent, index: number): void {

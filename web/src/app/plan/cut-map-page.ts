@@ -17,7 +17,9 @@ import {
   bestCutMap,
   columnRules,
   evenNodes,
+  branchPieces,
   leastStem,
+  looseRules,
   nodesFrom,
   pieceProblem,
   piecesAt,
@@ -58,6 +60,11 @@ interface StemDraft {
   readonly laid: string;
   /** Leaves at a node that are used as leaf cuttings. */
   readonly leaves: string;
+  /** `yes`: it was cut off already, no stump stays. */
+  readonly loose: string;
+  /** Lengths of its side branches, and where it is bare: from and to. */
+  readonly branches: string;
+  readonly bare: string;
 }
 
 const BLANK: StemDraft = {
@@ -67,6 +74,9 @@ const BLANK: StemDraft = {
   heights: '',
   laid: '',
   leaves: '0',
+  loose: '',
+  branches: '',
+  bare: '',
 };
 const COLUMN: StemDraft = { ...BLANK, length: '800', nodes: '0', width: '60' };
 
@@ -166,6 +176,40 @@ const COLUMN: StemDraft = { ...BLANK, length: '800', nodes: '0', width: '60' };
                 </mat-select>
               </hy-field>
             }
+            <hy-field label="It">
+              <mat-select [value]="draft().loose" (selectionChange)="set('loose', $event.value)">
+                <mat-option value="">stands on the mother</mat-option>
+                <mat-option value="yes">lies on the table, cut off</mat-option>
+              </mat-select>
+            </hy-field>
+            @if (!column() && !trail()) {
+              <hy-field
+                label="Bare stretch, {{ words.lengthUnit() }}"
+                [problem]="bareProblem()"
+                hint="From and to, without leaves: 60 200. There it is cut."
+              >
+                <input
+                  hyControl
+                  type="text"
+                  [value]="draft().bare"
+                  (input)="set('bare', bare.value)"
+                  #bare
+                />
+              </hy-field>
+              <hy-field
+                label="Side branches, {{ words.lengthUnit() }}"
+                [problem]="branchesProblem()"
+                hint="Their lengths: 120 90. Each is cut at its base."
+              >
+                <input
+                  hyControl
+                  type="text"
+                  [value]="draft().branches"
+                  (input)="set('branches', branches.value)"
+                  #branches
+                />
+              </hy-field>
+            }
             @if (leafWay()) {
               <hy-field label="Leaves at a node" hint="Those of bared nodes are leaf cuttings.">
                 <mat-select
@@ -191,8 +235,11 @@ const COLUMN: StemDraft = { ...BLANK, length: '800', nodes: '0', width: '60' };
                 >
               </p>
               <p class="quiet">
-                {{ v.names }}, {{ v.cuts.length === 1 ? 'one cut' : v.cuts.length + ' cuts' }}; a
-                stump of {{ words.length(v.stumpMm) }} stays.
+                {{ v.names }}, {{ v.cutsSay }}; {{ v.staysSay }}.
+                @if (v.tooShort > 0) {
+                  {{ v.tooShort === 1 ? 'One branch is' : v.tooShort + ' branches are' }} too short
+                  for a cutting.
+                }
                 {{
                   moved()
                     ? 'Best would be ' + words.rounded(v.best, 1) + '.'
@@ -250,6 +297,7 @@ const COLUMN: StemDraft = { ...BLANK, length: '800', nodes: '0', width: '60' };
             [nodesShown]="!smooth()"
             [leafy]="!column()"
             [movesNodes]="movesNodes()"
+            [loose]="loose()"
             (moved)="hand.set($event)"
             (nodesMoved)="setNodes($event)"
           />
@@ -279,6 +327,7 @@ export class CutMapPage {
   protected readonly trail = computed(() =>
     this.her.way('crown') || this.her.way('branch') ? null : this.her.way('trailing'),
   );
+  protected readonly loose = computed(() => this.draft().loose === 'yes');
   protected readonly crown = computed(
     () => this.her.way('crown') ?? this.her.way('branch') ?? this.column() ?? this.trail(),
   );
@@ -350,18 +399,45 @@ export class CutMapPage {
       this.draft().nodes.trim() === '0',
   );
 
+  /** Lengths in a row, in mm; null where one of them is none. */
+  private lengths(text: string): readonly number[] | null {
+    return nodesFrom(text, (typed) => {
+      const read = readLength(typed, this.words.lengthUnit());
+      return read.ok ? read.mm : null;
+    });
+  }
+  private readonly bareMm = computed(() => {
+    const read = this.lengths(this.draft().bare);
+    if (read === null) return null;
+    const [from, to] = read.length === 1 ? [0, read[0]!] : read;
+    return from === undefined || to === undefined ? undefined : { from, to };
+  });
+  protected readonly bareProblem = computed(() =>
+    this.bareMm() === null || (this.lengths(this.draft().bare)?.length ?? 0) > 2
+      ? `Two heights with a space between, like ${[60, 200].map((mm) => this.words.typed(mm)).join(' ')}.`
+      : '',
+  );
+  private readonly branchesMm = computed(() => this.lengths(this.draft().branches));
+  protected readonly branchesProblem = computed(() => {
+    const read = this.branchesMm();
+    if (read === null)
+      return `Lengths with a space between, like ${[120, 90].map((mm) => this.words.typed(mm)).join(' ')}.`;
+    return read.length > 60 ? 'At most 60 branches. Cut them up in two plans.' : '';
+  });
+
   private readonly stem = computed<Stem | null>(() => {
     const length = this.length();
     const typed = this.typedNodes();
     if (!length.ok || !this.width().ok || typed === null) return null;
     if (this.lengthProblem() || this.nodesProblem() || this.heightsProblem()) return null;
+    if (this.bareProblem() || this.branchesProblem()) return null;
     const nodesMm =
       typed.length > 0
         ? typed
         : this.smooth()
           ? smoothMarks(length.mm)
           : evenNodes(length.mm, numberFrom(this.draft().nodes));
-    return { lengthMm: length.mm, nodesMm };
+    return { lengthMm: length.mm, nodesMm, bareMm: this.bareMm() ?? undefined };
   });
 
   private readonly rules = computed<CutRules | null>(() => {
@@ -375,10 +451,13 @@ export class CutMapPage {
       least: leastOf(way),
     });
     const top = kind(crown);
-    if (this.column()) return columnRules(top.chance, width.mm, top.least);
-    if (this.trail()) return trailRules(top);
     const segment = this.segmentWay();
-    return stemRules(top, segment && kind(segment), this.draft().laid === 'laid');
+    const rules = this.column()
+      ? columnRules(top.chance, width.mm, top.least)
+      : this.trail()
+        ? trailRules(top)
+        : stemRules(top, segment && kind(segment), this.draft().laid === 'laid');
+    return this.loose() ? looseRules(rules) : rules;
   });
 
   protected readonly problem = computed(() => {
@@ -407,7 +486,10 @@ export class CutMapPage {
     const width = this.width();
     if (!stem || !rules || !best || !width.ok) return null;
     const hand = this.hand();
-    const cuts = hand?.length === best.cuts.length ? hand : best.cuts;
+    // The base of a loose stem was cut before: nothing to move there.
+    const [blades, base] = [best.cuts.filter((c) => c > 0), best.cuts.filter((c) => c === 0)];
+    const moved = hand?.length === blades.length ? hand : blades;
+    const cuts = [...moved, ...base];
     const smooth = this.smooth();
     const pieces = piecesAt(stem, cuts, rules).map((p) => ({
       ...p,
@@ -420,18 +502,29 @@ export class CutMapPage {
     }));
     const tissue = this.crown()?.wound?.tissue ?? 'soft stem';
     const good = pieces.filter((p) => !p.problem);
-    const leaves = baredLeaves(pieces, rules, Number(this.draft().leaves));
+    const spacing = stem.lengthMm / Math.max(1, stem.nodesMm.length);
+    const side = branchPieces(this.branchesMm() ?? [], spacing, rules);
+    const perNode = Number(this.draft().leaves);
+    const leaves =
+      baredLeaves(pieces, rules, perNode, stem) + baredLeaves(side.pieces, rules, perNode);
+    const crowns = [...pieces, ...side.pieces].filter((p) => p.kind === 'crown').length;
+    const segments = pieces.length + side.pieces.length - crowns;
+    const bladeCuts = moved.length + side.pieces.length;
     return {
       stem,
       widthMm: width.mm,
-      cuts,
+      cuts: moved,
       pieces,
       leaves,
-      names: this.names(pieces.length - 1, leaves),
-      lost: this.words.length(cuts.length * rules.bladeMm),
-      stumpMm: cuts.at(-1) ?? stem.lengthMm,
-      plants: plantsFrom(good, rules),
-      best: best.worth,
+      crowns,
+      segments,
+      tooShort: side.tooShort,
+      names: this.names(crowns, segments, leaves),
+      cutsSay: bladeCuts === 0 ? 'no cut' : bladeCuts === 1 ? 'one cut' : `${bladeCuts} cuts`,
+      staysSay: this.stays(cuts, stem.lengthMm),
+      lost: this.words.length(bladeCuts * rules.bladeMm),
+      plants: plantsFrom([...good, ...side.pieces], rules),
+      best: best.worth + side.pieces.reduce((sum, p) => sum + p.worth, 0),
       wrong: good.length < pieces.length,
       closes: this.words.rounded(referenceClosureDays(width.mm, tissue), 1),
     };
@@ -467,7 +560,7 @@ export class CutMapPage {
     const crown = this.crown();
     if (!v || !plant || !crown || v.wrong) return;
     const leaf = Number(this.draft().leaves) > 0 ? this.leafWay() : null;
-    const segments = v.pieces.length - 1;
+    const { crowns, segments } = v;
     const segment = this.segmentWay();
     const cut = { widthMm: v.widthMm };
     await this.related.cut(
@@ -476,20 +569,38 @@ export class CutMapPage {
       plant.id,
       segment && !this.column()
         ? [
-            { way: crown, count: 1, ...cut },
+            { way: crown, count: crowns, ...cut },
             { way: segment, count: segments, ...cut },
             ...(leaf ? [{ way: leaf, count: v.leaves }] : []),
           ]
         : [
-            { way: crown, count: v.pieces.length, ...cut },
+            { way: crown, count: crowns + segments, ...cut },
             ...(leaf ? [{ way: leaf, count: v.leaves }] : []),
           ],
     );
   }
 
-  private names(segments: number, leaves: number): string {
-    if (this.trail()) return piecesText('trailing', segments + 1);
-    const top = this.column() ? 'a tip' : `a ${METHOD[this.crown()!.method].one}`;
+  /** What is left where the stem stood, or on the table. */
+  private stays(cuts: readonly number[], lengthMm: number): string {
+    const left = cuts.at(-1) ?? lengthMm;
+    if (this.loose())
+      return left === 0
+        ? 'nothing is left over'
+        : `${this.words.length(left)} of base are left over`;
+    return this.trail() && left < 15
+      ? 'cut where it begins'
+      : `a stump of ${this.words.length(left)} stays`;
+  }
+
+  private names(crowns: number, segments: number, leaves: number): string {
+    if (this.trail()) return piecesText('trailing', segments + crowns);
+    const { one, many } = METHOD[this.crown()!.method];
+    const top =
+      crowns > 1
+        ? `${crowns} ${this.column() ? 'tips' : many}`
+        : this.column()
+          ? 'a tip'
+          : `a ${one}`;
     const rest = segments === 0 ? '' : segments === 1 ? 'a segment' : `${segments} segments`;
     const more = leaves === 0 ? '' : leaves === 1 ? 'a leaf' : `${leaves} leaves`;
     const parts = [top, rest, more].filter(Boolean);
