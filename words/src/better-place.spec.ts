@@ -28,9 +28,9 @@ const slow: SlowHere = {
 describe('a better place in words', () => {
   it('says why it is slow, and how long it would take where it likes to be', () => {
     expect(slowText(slow, speech)).toBe(
-      'At 10 °C it is too cool for it: roots about Sun 20 Jun 2027; where it likes to be in about 6 weeks.',
+      'About 10 °C in the time ahead, too cool for it: roots about Sun 20 Jun 2027; where it likes to be in about 6 weeks.',
     );
-    expect(slowText(slow, { ...speech, temperature: 'F' })).toContain('At 50 °F');
+    expect(slowText(slow, { ...speech, temperature: 'F' })).toContain('About 50 °F');
   });
 
   it('names place, mat and lamp in the grower’s units, with their days', () => {

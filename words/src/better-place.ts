@@ -13,13 +13,13 @@ const WHY: Readonly<Record<SlowBy, string>> = {
   damp: 'too still and damp for the wound',
 };
 
-/** `At 10 °C it is too cool for it here: roots about 26 Sept 2028, in its own warmth in about 5 weeks.` */
+/** `About 10 °C in the time ahead, too cool for it: roots about 26 Sept 2028; where it likes to be in about 5 weeks.` */
 export function slowText(slow: SlowHere, speech: Speech): string {
   const { by, tempC, roots, usualDays } = slow;
   const { locale, temperature } = speech;
   const at = temperatureText(Math.round(tempC), temperature, locale);
   const weeks = Math.max(1, Math.round(usualDays / 7));
-  return `At ${at} it is ${WHY[by]}: roots about ${nearDay(roots, speech)}; where it likes to be in about ${counted(weeks, NOUN.week)}.`;
+  return `About ${at} in the time ahead, ${WHY[by]}: roots about ${nearDay(roots, speech)}; where it likes to be in about ${counted(weeks, NOUN.week)}.`;
 }
 
 /** What it would be: the name of a place, a mat, a lamp. */

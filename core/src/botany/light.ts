@@ -28,6 +28,7 @@ const NEED: Readonly<Record<string, LightNeed>> = {
   Saxifraga: 'bright',
   Haberlea: 'shade',
   Ramonda: 'shade',
+  Jancaea: 'shade',
   Primulina: 'shade',
 };
 

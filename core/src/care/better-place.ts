@@ -48,6 +48,8 @@ const SPARES_DAYS = 7;
 const MAT_C = 8;
 const LAMP_HOURS = 14;
 const MOST = 3;
+/** So far ahead its air is looked at, days. */
+const MOST_AHEAD = 120;
 
 /**
  * Whether a batch that waits for its wound or its roots takes over twice as long as it would elsewhere, and which of
@@ -78,10 +80,10 @@ export function slowHere(state: State, batch: Batch, day: Day): SlowHere | null 
     soonest !== undefined &&
     slower(daysBetween(day, opens), daysBetween(day, soonest));
   if (!rootsLate && !woundLate) return null;
-  const growing = growingDay(state, at, day);
+  const growing = ahead(state, at, day, roots);
   const grower = grownAs(plant, batch.method);
   const { fromC, toC } = grower.season;
-  const { state: season } = seasonAt(grower, growing.tempC, growing.dayHours, growing);
+  const { state: season } = seasonAt(grower, growing.tempC, growing.dayHours);
   const by: SlowBy =
     growing.tempC < fromC
       ? 'cold'
@@ -120,6 +122,26 @@ export function slowHere(state: State, batch: Batch, day: Day): SlowHere | null 
     opens,
     usualDays: Math.round(usualDays),
     better,
+  };
+}
+
+/** The air of the days it waits, on the whole: a mild day is no season. */
+function ahead(
+  state: State,
+  space: string,
+  from: Day,
+  to: Day,
+): { readonly tempC: number; readonly dayHours: number | undefined } {
+  const days = Math.min(Math.max(daysBetween(from, to), 7), MOST_AHEAD);
+  const told = Array.from({ length: Math.ceil(days / 7) }, (_, n) =>
+    growingDay(state, space, addDays(from, 7 * n)),
+  );
+  const mean = (values: readonly number[]): number =>
+    values.reduce((sum, v) => sum + v, 0) / values.length;
+  const hours = told.map((d) => d.dayHours).filter((h) => h !== undefined);
+  return {
+    tempC: mean(told.map((d) => d.tempC)),
+    dayHours: hours.length === told.length ? mean(hours) : undefined,
   };
 }
 

@@ -284,9 +284,10 @@ describe('how much to mix', () => {
   it('costs what is priced and buys what is not in the shed', () => {
     const shed = new Map([['pumice', { litres: 2, pricePerL: 1.5 }]]);
     const { cost, unpriced, ingredients } = quantityFor(recipe('two-to-one'), pot, 10, shed);
-    expect(ingredients[0]!.toBuy).toBeCloseTo(5, 2);
+    // Five parts in eight of 10.5 L, less the two in the shed.
+    expect(ingredients[0]!.toBuy).toBeCloseTo(4.5625, 2);
     expect(ingredients[1]!.toBuy).toBeNull();
-    expect(cost).toBeCloseTo(7 * 1.5, 1);
+    expect(cost).toBeCloseTo(6.5625 * 1.5, 1);
     expect(unpriced.map((c) => c.id)).toEqual(['akadama']);
     expect(quantityFor(recipe('coir'), pot, 1).cost).toBeNull();
   });

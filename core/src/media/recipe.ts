@@ -20,11 +20,11 @@ export const RECIPES: readonly Recipe[] = [
   },
   {
     id: 'two-to-one',
-    name: 'Two pumice, one akadama',
-    says: 'Airy, holds a drink inside the grains.',
+    name: 'Pumice with akadama',
+    says: 'Airy; three parts in eight hold a drink inside their grains, enough to bridge a warm week.',
     parts: [
-      ['pumice', 2],
-      ['akadama', 1],
+      ['pumice', 5],
+      ['akadama', 3],
     ],
   },
   {
@@ -47,22 +47,22 @@ export const RECIPES: readonly Recipe[] = [
   },
   {
     id: 'thirds',
-    name: 'Thirds',
-    says: 'Coir, perlite and castings: open, with food.',
+    name: 'Open and fed',
+    says: 'As much perlite as coir; a fifth of castings feeds, more would stay wet.',
     parts: [
-      ['coir', 1],
-      ['perlite', 1],
+      ['coir', 2],
+      ['perlite', 2],
       ['worm-castings', 1],
     ],
   },
   {
     id: 'sixty',
-    name: 'Sixty, twenty, twenty',
-    says: 'Mostly coir, opened with perlite, fed with castings.',
+    name: 'Mostly coir',
+    says: 'Stays moist for days; a third of perlite lets air in, a little of castings feeds.',
     parts: [
-      ['coir', 60],
-      ['perlite', 20],
-      ['worm-castings', 20],
+      ['coir', 5],
+      ['perlite', 3],
+      ['worm-castings', 1],
     ],
   },
   {

@@ -18,10 +18,12 @@ export interface FirstWaterOutlook {
 /**
  * The schools of first water side by side.
  * @param clock null where nothing was cut that could rot
+ * @param keptDry it is kept dry until it has roots: as soon as is safe is then with the roots
  */
 export function firstWaterOutlooks(
   clock: WoundClock | null,
   cutOn: Day,
+  keptDry = false,
 ): readonly FirstWaterOutlook[] {
   const stuck = clock ? clock.stickOn : cutOn;
   const gate = clock?.gate;
@@ -30,7 +32,8 @@ export function firstWaterOutlooks(
     if (stuck === null || gate?.state === 'stopped')
       return { school, wants: null, on: null, open: 1, wetDays: 0 };
     const gated = id === 'with-gate' && gate ? gate.opens : stuck;
-    const wants = school.afterDays === null ? null : addDays(gated, school.afterDays);
+    const after = keptDry && id === 'with-gate' ? null : school.afterDays;
+    const wants = after === null ? null : addDays(gated, after);
     if (wants === null || !clock || !gate) return { school, wants, on: wants, open: 0, wetDays: 0 };
     return {
       school,

@@ -177,6 +177,10 @@ describe('schools of first water', () => {
     expect(of('at-once').wetDays).toBe(daysBetween(of('at-once').wants!, gate!.latest));
     expect(of('week').open).toBeLessThan(0.02);
     expect(of('roots-show')).toMatchObject({ wants: null, on: null });
+    // What is kept dry until roots show is not watered because it would be safe.
+    const dry = firstWaterOutlooks(clock, DAY, true);
+    expect(dry.find((r) => r.school.id === 'with-gate')).toMatchObject({ wants: null, on: null });
+    expect(dry.find((r) => r.school.id === 'week')!.on).toBe(of('week').on);
   });
 
   it('without a wound there is nothing to hold it', () => {

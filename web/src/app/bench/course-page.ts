@@ -10,6 +10,7 @@ import {
   courseOf,
   mixesOf,
   unrootedWaterOf,
+  waitsForRoots,
   waterSchoolOf,
   woundOf,
 } from '@hypogeon/core/bench';
@@ -82,11 +83,18 @@ export class CoursePage {
         stops: this.stops({ ...batch, course: id }),
       })),
       wound: woundOf(state, batch),
-      firstRisk: this.firstRisk(batch),
+      firstRisk: this.firstRisk(batch) || this.firstWaits(batch),
       unrooted: UNROOTED_NAME[unrootedWaterOf(state, batch)],
       habit: this.words.rule(WATER_SCHOOL[waterSchoolOf(state, batch)].name),
     };
   });
+
+  /** As soon as it is safe, yet kept dry until roots show: it waits for them. */
+  private firstWaits(batch: Batch): string {
+    return waitsForRoots(this.state(), batch) && batch.firstWater !== 'roots-show'
+      ? 'It is kept dry until there are roots, so this waits for them.'
+      : '';
+  }
 
   /** What the chosen first water risks, where it comes before the cut is closed. */
   constructor() {

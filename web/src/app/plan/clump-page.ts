@@ -123,7 +123,11 @@ const MOST_ROWS = 60;
                   >
                 }
                 @if (!pads() && !row.roots) {
-                  <hy-field [label]="'Rings of leaves on offset ' + ($index + 1)" unseen>
+                  <hy-field
+                    class="phone:col-start-2 phone:col-end-4"
+                    [label]="'Rings of leaves on offset ' + ($index + 1)"
+                    unseen
+                  >
                     <input
                       hyControl
                       inputmode="numeric"

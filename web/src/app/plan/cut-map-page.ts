@@ -176,10 +176,10 @@ const COLUMN: StemDraft = { ...BLANK, length: '800', nodes: '0', width: '60' };
                 </mat-select>
               </hy-field>
             }
-            <hy-field label="It">
+            <hy-field label="Where it is">
               <mat-select [value]="draft().loose" (selectionChange)="set('loose', $event.value)">
-                <mat-option value="">stands on the mother</mat-option>
-                <mat-option value="yes">lies on the table, cut off</mat-option>
+                <mat-option value="">on the mother</mat-option>
+                <mat-option value="yes">cut off already</mat-option>
               </mat-select>
             </hy-field>
             @if (!column() && !trail()) {

@@ -32,6 +32,8 @@ export class FirstWaters {
   readonly clock = input.required<WoundClock | null>();
   readonly cutOn = input.required<Day>();
   readonly chosen = input.required<FirstWaterId>();
+  /** It is kept dry until it has roots. */
+  readonly keptDry = input(false);
 
   protected readonly columns: readonly Column<Row>[] = [
     {
@@ -48,17 +50,20 @@ export class FirstWaters {
     const chosen = this.chosen();
     return (r: Row): boolean => r.id === chosen;
   });
+  private readonly stops = computed(() => this.clock()?.gate.state === 'stopped');
   protected readonly rows = computed((): readonly Row[] =>
-    firstWaterOutlooks(this.clock(), this.cutOn()).map(({ school, wants, on, open, wetDays }) => ({
-      id: school.id,
-      name: school.name,
-      comes: on
-        ? this.words.near(on) + (wants !== null && wants < on ? ', held until it is safe' : '')
-        : school.afterDays === null
-          ? 'with the roots'
-          : 'not here',
-      open: wants === null ? '' : this.words.percent(open),
-      wet: wants === null || wetDays === 0 ? 'no' : this.words.days(wetDays),
-    })),
+    firstWaterOutlooks(this.clock(), this.cutOn(), this.keptDry()).map(
+      ({ school, wants, on, open, wetDays }) => ({
+        id: school.id,
+        name: school.name,
+        comes: on
+          ? this.words.near(on) + (wants !== null && wants < on ? ', held until it is safe' : '')
+          : school.afterDays === null || !this.stops()
+            ? 'with the roots'
+            : 'not here',
+        open: wants === null ? '' : this.words.percent(open),
+        wet: wants === null || wetDays === 0 ? 'no' : this.words.days(wetDays),
+      }),
+    ),
   );
 }

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { whatMoves, type Variant } from '@hypogeon/core/bench';
+import { waitsForRoots, whatMoves, type Variant } from '@hypogeon/core/bench';
 import { daysBetween, type Day } from '@hypogeon/core/days';
 import { cuttingCautions } from '@hypogeon/core/safety';
 import { Words } from '../data/words';
@@ -62,6 +62,7 @@ import { PlanResult } from './plan-result';
           [clock]="cut.clock()"
           [cutOn]="desk.cutOn()"
           [chosen]="desk.draft().firstWater"
+          [keptDry]="keptDry()"
         />
       </section>
       <hy-media-outlook
@@ -90,6 +91,12 @@ export class PlanAfter {
   protected readonly desk = inject(PlanDesk);
   protected readonly cut = inject(PlanCut);
   private readonly words = inject(Words);
+
+  /** Kept dry until there are roots, whatever the wound could bear. */
+  protected readonly keptDry = computed(() => {
+    const batch = this.cut.asBatch();
+    return batch !== null && waitsForRoots(this.desk.state(), { ...batch, firstWater: undefined });
+  });
 
   protected readonly moves = computed(() => {
     const planned = this.cut.planned();
