@@ -196,6 +196,7 @@ describe('what is missing is named', () => {
       regime: null,
       hasRoots: true,
       wet: false,
+      felt: null,
       school: 'top-25',
     };
     expect(reasonText(reason, metric)).toMatch(text);

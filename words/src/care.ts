@@ -265,7 +265,7 @@ export function reasonText(reason: Reason, speech: Speech): string {
         reason.regime === null
           ? `${ruleText(WATER_SCHOOL[reason.school].name, length)}.`
           : `${reason.hasRoots ? '' : 'No roots yet: '}${habitText(reason.regime, reason.hasRoots)}.`
-      }${reason.regime === 'base' ? '' : missingText(reason.missing)}`;
+      }${reason.felt ? ` Felt ${reason.felt.seen} ${ago(reason.felt.day, speech)}.` : ''}${reason.regime === 'base' ? '' : missingText(reason.missing)}`;
     case 'mist':
       return `${reason.last === null ? 'Set in wet mix' : `Last mist ${ago(reason.last, speech)}`}; the air takes ${evaporationText(reason.evaporationMm, length, locale)}: every ${reason.days === 1 ? 'day' : days(reason.days)}. Hold while it is damp.`;
     case 'dry-until-roots':

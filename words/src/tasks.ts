@@ -1,6 +1,6 @@
 import type { LightPlace, Young } from '@hypogeon/core/botany';
 import type { LeaveKind, Link, StepId } from '@hypogeon/core/care';
-import type { MotherTending, Sign, TaskId } from '@hypogeon/core/journal';
+import type { Feeding, MotherTending, Sign, TaskId } from '@hypogeon/core/journal';
 import type { LookAnswer } from '@hypogeon/core/round';
 
 /** What a task is called where there is no room for its sentence. */
@@ -87,6 +87,13 @@ export const LEAVE_NAME: Readonly<Record<LeaveKind, string>> = {
   rest: 'Let it rest',
   grown: 'Grown on',
   postponed: 'Postponed',
+};
+
+/** When rooted ones are fed. */
+export const FEEDING_NAME: Readonly<Record<Feeding, string>> = {
+  'in-growth': 'Half strength every two weeks while it grows',
+  fortnightly: 'Half strength every two weeks but in its rest',
+  never: 'Never: slower, tougher',
 };
 
 /** What a look may find. */

@@ -105,7 +105,7 @@ function inherited(batch: Batch): BatchFields {
   const { mother, taxon, method, widthMm, thicknessMm, school, callusAt, callusSpace } = batch;
   const { disinfectant, aid, firstWater, medium, container, mix, topDress, waterSchool, stemMm } =
     batch;
-  const { course, dryDays, unrootedWater, opening, through, ownRoots, rings } = batch;
+  const { course, dryDays, unrootedWater, opening, through, ownRoots, rings, feeding } = batch;
   const all = {
     mother,
     taxon,
@@ -135,6 +135,7 @@ function inherited(batch: Batch): BatchFields {
     through,
     ownRoots,
     rings,
+    feeding,
   };
   return Object.fromEntries(Object.entries(all).filter(([, v]) => v !== undefined));
 }

@@ -4,7 +4,7 @@ import { fillPot, type FilledPot } from '../media';
 import { columnOf, dressingLeaves, mobilityAt, type WaterCase, type WaterSchoolId } from '../water';
 import { dryingOf, spaceDrying } from './air-of';
 import { clockOf } from './clock-of';
-import { hasRoots, inJar, isLaid } from './course-of';
+import { hasRoots, inJar, isLaid, rowOf } from './course-of';
 import { firstDrink, gateClock } from './first-drink';
 import { containerOf, mixOf } from './medium-of';
 import { plantOf } from './plant';
@@ -125,7 +125,7 @@ export function waterCaseOf(
     school: waterSchoolOf(state, batch),
     regime: regimeOn(state, batch, today),
     regimeAt: at(regimeFrom(state, batch, today)),
-    rooted: hasRoots(state, batch),
+    rooted: hasRoots(state, batch) || rowOf(state, batch).shows === 'seedlings',
     pieces: Math.max(1, Math.round(drinkersIn(batch) / (batch.containers ?? 1))),
     stemMm: stemDepthOf(state, batch),
     ...gateAndFirst(state, batch, at),

@@ -5,7 +5,7 @@ import type { Taxon, TaxonMethod } from './taxon';
 /** The courses that pieces of one way take, the usual one first. */
 interface WayCourses {
   readonly courses: readonly CourseId[];
-  /** Where nothing was cut. */
+  /** Where nothing was cut: what drops by itself roots where it lies. */
   readonly parted?: CourseId;
   /** Where a knife went through rhizome or tuber. */
   readonly through?: readonly CourseId[];
@@ -19,13 +19,13 @@ const CUT_DIVISION: readonly CourseId[] = ['division', 'rooted'];
 const WAY_COURSES: Readonly<Record<MethodId, WayCourses>> = {
   leaf: { courses: ['laid', 'bare', 'propped', 'petiole'], jar: true },
   'leaf-section': { courses: ['dried'], jar: true },
-  crown: { courses: ['dried', 'bare'], jar: true },
-  segment: { courses: ['dried'], jar: true },
+  crown: { courses: ['dried', 'bare'], parted: 'laid', jar: true },
+  segment: { courses: ['dried'], parted: 'laid', jar: true },
   trailing: { courses: ['dried'], jar: true },
   branch: { courses: ['dried'], jar: true },
-  pad: { courses: ['dried', 'bare'] },
+  pad: { courses: ['dried', 'bare'], parted: 'laid' },
   column: { courses: ['dried'] },
-  offset: { courses: ['dried', 'bare'], jar: true },
+  offset: { courses: ['dried', 'bare'], parted: 'laid', jar: true },
   'rooted-offset': { courses: CUT_DIVISION, parted: 'rooted' },
   division: { courses: ['dried'], parted: 'rooted', through: CUT_DIVISION },
   plantlet: { courses: CUT_DIVISION, parted: 'rooted' },
@@ -49,7 +49,8 @@ export function coursesFor(
   wound: TaxonMethod['wound'],
 ): readonly CourseId[] {
   const way = WAY_COURSES[method];
-  if (wound === null && way.parted) return [way.parted];
+  if (wound === null && way.parted)
+    return way.parted === 'rooted' ? [way.parted] : [way.parted, ...way.courses];
   if (way.through && (wound?.tissue === 'rhizome' || wound?.tissue === 'tuber')) return way.through;
   const courses = taxon?.methods.find((m) => m.method === method)?.courses ?? way.courses;
   return way.jar && (taxon === null || taxon.inWater) ? [...courses, 'water'] : courses;

@@ -306,7 +306,7 @@ function byHabit(
   const drank = facts.drinks.at(-1)?.day ?? null;
   const last = drank ?? potting(batch).since ?? batch.cutOn;
   const { evaporationMm } = dryingOn(state, spaceOn(batch, last, true), last);
-  const { missing, hasRoots, school } = facts;
+  const { missing, hasRoots, school, row } = facts;
   if (regime === 'dry') {
     leaveUntilRoots(ask, batch, facts, day, 'dry-until-roots');
     return;
@@ -320,7 +320,9 @@ function byHabit(
     return habitDays(rest ? REST_DRINK_DAYS : rootedHabit(batch, facts, on), evaporationMm);
   };
   const weans = hasRoots && batch.rootedInWater && batch.stuck !== null;
-  const due = weans ? fellDue(last, day, daysOn) : addDays(last, daysOn(day));
+  const usual = weans ? fellDue(last, day, daysOn) : addDays(last, daysOn(day));
+  const felt = regime === 'mist' ? null : feltSince(batch, last, day);
+  const due = felt === null ? usual : byFeel(felt, usual, daysOn(day), hasRoots);
   const days = daysSince(last, due);
   const tapering =
     taper(batch, due < day ? due : day) === null ? null : daysSince(batch.stuck!, day);
@@ -330,7 +332,18 @@ function byHabit(
       ? { why: 'tapers', days: tapering, last, every: days }
       : rest
         ? { why: 'resting', opens: null, by: rest }
-        : { why: 'habit', last, wet: drank === null, days, missing, regime, hasRoots, school };
+        : {
+            why: 'habit',
+            last,
+            wet: drank === null,
+            days,
+            missing,
+            regime,
+            // Of seed nobody says that it has no roots yet.
+            hasRoots: hasRoots || row.shows === 'seedlings',
+            school,
+            felt,
+          };
   if (due > day)
     ask.leave('water', {
       until: due,
@@ -348,6 +361,19 @@ function byHabit(
       sure: { by: misted ? 'air' : 'habit' },
       ...(regime === 'base' ? { drink: sipsFor(batch, count) } : {}),
     });
+}
+
+type Felt = Batch['touches'][number];
+
+/** What a finger or a meter last said of the mix since its last drink. */
+const feltSince = ({ touches }: Batch, last: Day, day: Day): Felt | null =>
+  touches.findLast((t) => t.day > last && t.day <= day) ?? null;
+
+/** Wet holds the can for half as long as usual again, moist for a quarter; dry brings it, where roots would drink. */
+function byFeel({ day, seen }: Felt, usual: Day, every: number, rooted: boolean): Day {
+  if (seen === 'dry') return rooted && day < usual ? day : usual;
+  const until = addDays(day, Math.max(1, Math.round(every * (seen === 'wet' ? 0.5 : 0.25))));
+  return later(usual, until);
 }
 
 /** Without roots it drinks next to nothing: a sip is never overdue. What is kept damp or misted dries out. */

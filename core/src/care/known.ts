@@ -38,7 +38,7 @@ const seesRoots = (entry: Entry): boolean =>
 /** Whether something told may have brought an ask about. */
 function bears({ kind, sure }: Pick<Ask, 'kind' | 'sure'>, entry: Entry, batch: Batch): boolean {
   const question = questionOf(kind);
-  if (OF_POTS.has(entry.kind)) return sure.by === 'pot';
+  if (OF_POTS.has(entry.kind)) return sure.by === 'pot' || question === 'water';
   if (LOOKS.has(question)) return !NOT_OF_ROOTS.has(entry.kind) || seesRoots(entry);
   if (sure.by === 'pot')
     return entry.kind === 'tally' ? rootsSince(batch) === entry.day : !NOT_OF_POTS.has(entry.kind);

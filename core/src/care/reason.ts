@@ -1,7 +1,7 @@
 import type { LightPlace, Young } from '../botany';
 import type { CourseId } from '../course';
 import type { Day } from '../days';
-import type { Sign, TaskId } from '../journal';
+import type { Batch, Sign, TaskId } from '../journal';
 import type { FirstWaterId, RegimeId, VerdictReason, WaterSchoolId } from '../water';
 import type { WoundSchoolId } from '../wound';
 import type { Neighbour } from './neighbours';
@@ -42,6 +42,8 @@ export type Reason =
       readonly regime: RegimeId | null;
       readonly hasRoots: boolean;
       readonly school: WaterSchoolId;
+      /** What a finger or a meter said since. */
+      readonly felt: Batch['touches'][number] | null;
     }
   | {
       readonly why: 'mist';

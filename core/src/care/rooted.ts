@@ -1,7 +1,7 @@
 import { bySpace, isCrumb, POTTED_REST, seasonOn, type SeasonDay } from '../bench';
 import { leafKind, lightNeedOf, lightSteps, methodAs, type LightStep, type Taxon } from '../botany';
 import { addDays, dayNumber, daysBetween, type Day } from '../days';
-import { spaceOn, type Batch, type State } from '../journal';
+import { spaceOn, type Batch, type Feeding, type State } from '../journal';
 import { memoAround } from '../memo';
 import type { Asker } from './asker';
 import { later, type Facts } from './facts';
@@ -126,14 +126,23 @@ function feedDue(batch: Batch, from: Day): { readonly fed: Day | null; readonly 
   return { fed, due: fed === null ? addDays(from, FEED_AFTER) : addDays(fed, FEED_EVERY) };
 }
 
+/** How it is fed: as told of it, as its grower feeds, else while it grows. */
+const feedingOf = (state: State, batch: Batch): Feeding =>
+  batch.feeding ?? state.settings.feeding ?? 'in-growth';
+
+/** Growth is what is fed; who feeds all the year round leaves out the rest alone. */
+const feedsIn = (habit: Feeding, season: SeasonDay['state']): boolean =>
+  season === 'active' || (habit === 'fortnightly' && season === 'marginal');
+
 /** The first feed as it will be asked for: in growth, from this day on; null where it has no roots or never grows. */
 export function firstFeed(state: State, batch: Batch, facts: Facts, day: Day): Day | null {
   const from = rootedFrom(batch, facts);
-  if (from === null || facts.taxon === null) return null;
+  const habit = feedingOf(state, batch);
+  if (from === null || facts.taxon === null || habit === 'never') return null;
   const first = later(feedDue(batch, from).due, day);
   for (let n = 0; n <= 366; n++) {
     const on = addDays(first, n);
-    if (seasonOf(state, batch, facts.taxon, on).state === 'active') return on;
+    if (feedsIn(habit, seasonOf(state, batch, facts.taxon, on).state)) return on;
   }
   return null;
 }
@@ -160,6 +169,7 @@ const seasons = memoAround<object, Map<Taxon, Map<Day, SeasonDay>>>();
 
 function feed(ask: Asker, state: State, batch: Batch, facts: Facts, day: Day, from: Day): void {
   if (facts.taxon === null) return;
+  const habit = feedingOf(state, batch);
   const { fed, due } = feedDue(batch, from);
   const season = seasonOf(state, batch, facts.taxon, day);
   if (season.state === 'resting') {
@@ -177,7 +187,7 @@ function feed(ask: Asker, state: State, batch: Batch, facts: Facts, day: Day, fr
     });
     return;
   }
-  if (season.state !== 'active' || due > day) return;
+  if (habit === 'never' || !feedsIn(habit, season.state) || due > day) return;
   ask.do('feed', {
     since: due,
     late: 0,

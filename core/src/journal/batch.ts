@@ -319,6 +319,7 @@ export function foldBatch(
     through: fields.through ?? undefined,
     ownRoots: fields.ownRoots ?? undefined,
     rings: fields.rings ?? undefined,
+    feeding: fields.feeding ?? undefined,
     stage: stageOf(cut, stuck, alive, ended, settled),
     entries,
     cut,

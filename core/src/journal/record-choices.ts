@@ -27,6 +27,9 @@ export const ORIGINS = [
   'kept',
 ] as const;
 export type Origin = (typeof ORIGINS)[number];
+/** When rooted ones are fed, at half strength: every two weeks while they grow, whatever the season, or never. */
+export const FEEDINGS = ['in-growth', 'fortnightly', 'never'] as const;
+export type Feeding = (typeof FEEDINGS)[number];
 export const CALLUS_PLACES = ['rack', 'medium'] as const;
 
 /** What cuttings stand in together. */

@@ -15,6 +15,7 @@ import { dayField, idField, nameField, noteField, saidField, textField } from '.
 import { OUTCOMES } from './outcome';
 import { PARTINGS } from './parting';
 import {
+  FEEDINGS,
   CALLUS_PLACES,
   OPENINGS,
   OWN_ROOTS,
@@ -269,6 +270,7 @@ export const batchFields = z.looseObject({
   /** What it had when it was taken: roots, and rings of leaves on an offset. */
   ownRoots: clear(z.enum(OWN_ROOTS)),
   rings: clear(z.int().min(0).max(200)),
+  feeding: clear(z.enum(FEEDINGS)),
 });
 
 /** A component of the grower's own, or what they measured of one that ships. */
@@ -363,6 +365,7 @@ export const settingsFields = z.looseObject({
   temperature: clear(z.enum(['C', 'F'])),
   school: clear(z.enum(WOUND_SCHOOLS)),
   waterSchool: clear(z.enum(WATER_SCHOOLS)),
+  feeding: clear(z.enum(FEEDINGS)),
   /** Degrees north of the equator, negative to the south: for the light of the season. */
   latitude: clear(z.number().min(-90).max(90)),
   scoopMl: clear(z.number().min(5).max(50_000)),

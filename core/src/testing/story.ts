@@ -27,7 +27,7 @@ const ROOM: Draft = {
 export const storyDay = (n: number): Day => addDays(DAY, n);
 
 /**
- * What happens, in short: `cut`, `set`, `set 6`, `set wet`, `tacky`, `firm`, `fine`, `soft`, `water`, `mist`,
+ * What happens, in short: `cut`, `set`, `set 6`, `set wet`, `felt moist`, `tacky`, `firm`, `fine`, `soft`, `water`, `mist`,
  * `count 6r 1p 2x 1d` (rooted, pups, rotted, dried), `potted 4 bared`, `wean`, `stir`, `change`, `light`, `feed`,
  * `jar-feed`, `leaf-off`, `torn`, `roots-cut`, `root 30mm`, `put-off TASK N`; several with commas.
  */
@@ -65,6 +65,8 @@ export function deedsOf(happens: string, n: number, batch = 'b1'): readonly Draf
           return [{ kind: 'watered', ...of, how: 'poured' }];
         case 'mist':
           return [{ kind: 'watered', ...of, how: 'misted' }];
+        case 'felt':
+          return [{ kind: 'felt', ...of, depthMm: 40, seen: rest[0] as 'dry' | 'moist' | 'wet' }];
         case 'breach':
           return [{ kind: 'watered', ...of, how: 'poured', breach: 'a slip' }];
         case 'count': {
@@ -80,7 +82,8 @@ export function deedsOf(happens: string, n: number, batch = 'b1'): readonly Draf
               kind: 'potted',
               ...of,
               count: Number(rest[0]),
-              ...(rest[1] ? { roots: rest[1] as 'bared' } : {}),
+              ...(rest[1] && rest[1] !== 'wet' ? { roots: rest[1] as 'bared' } : {}),
+              ...(rest.includes('wet') ? { wet: true } : {}),
             },
           ];
         case 'wean':

@@ -3,10 +3,11 @@ import { Router, RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
 import { MatOption, MatSelect } from '@angular/material/select';
 import { airOf, isEmptyPlace, placesIn } from '@hypogeon/core/bench';
-import { SETTINGS_KEY, type SettingsFields } from '@hypogeon/core/journal';
+import { FEEDINGS, SETTINGS_KEY, type SettingsFields } from '@hypogeon/core/journal';
 import { temperatureIn } from '@hypogeon/core/units';
 import { WATER_SCHOOL } from '@hypogeon/core/water';
 import { WOUND_SCHOOL } from '@hypogeon/core/wound';
+import { FEEDING_NAME } from '@hypogeon/words';
 import { Actions } from '../data/actions';
 import { freshId } from '../data/fresh-id';
 import { Journal } from '../data/journal';
@@ -68,6 +69,8 @@ export class SettingsPage {
   protected readonly themes = THEMES;
   protected readonly themeWord = THEME_WORD;
   protected readonly schools = Object.values(WOUND_SCHOOL);
+  protected readonly feedings = FEEDINGS;
+  protected readonly feedingName = FEEDING_NAME;
   protected readonly waterSchools = Object.values(WATER_SCHOOL);
   protected readonly settings = computed(() => this.journal.state().settings);
 
@@ -129,6 +132,10 @@ export class SettingsPage {
 
   protected setWaterSchool(id: string): void {
     this.setting({ waterSchool: this.waterSchools.find((s) => s.id === id)?.id ?? null });
+  }
+
+  protected setFeeding(value: string): void {
+    this.setting({ feeding: FEEDINGS.find((f) => f === value) ?? null });
   }
 
   protected setTheme(value: string): void {

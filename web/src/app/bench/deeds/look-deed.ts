@@ -4,11 +4,15 @@ import { MatButton } from '@angular/material/button';
 import { MatChipListbox, MatChipOption } from '@angular/material/chips';
 import { MatOption, MatSelect } from '@angular/material/select';
 import { OWN_ROOTS, SIGNS, type Sign } from '@hypogeon/core/journal';
+import { TOUCHES } from '@hypogeon/core/water';
 import { SIGN_NAME } from '@hypogeon/words';
 import { Words } from '../../data/words';
 import { Field, FieldControl } from '../../forms/field';
 import { Quantity, quantityProblem } from '../../forms/quantity';
 import { Deed } from './deed';
+
+/** As deep as a finger or a short probe reaches, mm. Common practice, no source. */
+const FELT_MM = 40;
 
 const SEEN = [
   { seen: 'fine', name: 'Fine' },
@@ -62,6 +66,14 @@ const SEEN = [
       <hy-field [label]="'Longest root, ' + words.lengthUnit()" [problem]="problem()">
         <input hyControl hyQuantity="length" formControlName="rootMm" />
       </hy-field>
+      <hy-field label="The mix feels, by finger or meter">
+        <mat-select formControlName="felt">
+          <mat-option value="">not felt</mat-option>
+          <mat-option value="dry">dry</mat-option>
+          <mat-option value="moist">moist</mat-option>
+          <mat-option value="wet">wet</mat-option>
+        </mat-select>
+      </hy-field>
       <hy-field label="What else was seen (optional)">
         <input hyControl type="text" maxlength="400" formControlName="text" />
       </hy-field>
@@ -81,15 +93,17 @@ export class LookDeed extends Deed {
   protected readonly form = new FormGroup({
     signs: new FormControl<Sign[]>([], { nonNullable: true }),
     roots: new FormControl('', { nonNullable: true }),
+    felt: new FormControl('', { nonNullable: true }),
     rootMm: new FormControl<number | null>(null),
     text: new FormControl('', { nonNullable: true }),
   });
 
   protected look(seen: (typeof SEEN)[number]['seen']): void {
-    const { signs, roots, rootMm, text } = this.form.getRawValue();
+    const { signs, roots, rootMm, felt, text } = this.form.getRawValue();
     this.problem.set(quantityProblem(this.form.controls.rootMm.errors));
     if (this.form.invalid) return;
     const told = OWN_ROOTS.find((r) => r === roots);
+    const touch = TOUCHES.find((t) => t === felt);
     this.put(
       [
         {
@@ -101,6 +115,9 @@ export class LookDeed extends Deed {
           ...(told === undefined ? {} : { roots: told }),
           ...(rootMm === null ? {} : { rootMm }),
         },
+        ...(touch === undefined
+          ? []
+          : [{ kind: 'felt' as const, batch: this.batch().id, depthMm: FELT_MM, seen: touch }]),
       ],
       'Looked',
     );

@@ -1,0 +1,302 @@
+import type { BatchFields } from '@hypogeon/core/journal';
+import { batchIn, storyCare, storyDay, storyState } from '@hypogeon/core/testing';
+import { askText, lateText, leaveReason, leaveText, reasonText, speechFor } from '.';
+
+/*
+ * Lives of growers' ways, read as they read them: day | what happens | what Today and the batch page say | what they
+ * never say. Days count from the cut, at 22 °C and 55 % RH unless a room is told. Common practice, no source.
+ */
+
+type Line = readonly [day: number, happens: string, says: RegExp | null, never?: RegExp];
+interface Told {
+  readonly fields: Partial<BatchFields>;
+  readonly room?: { readonly tempC: number; readonly rh?: number };
+  readonly lines: readonly Line[];
+}
+
+const TRAY = { container: 'tray-4', mix: 'thirds' } as const;
+const GRIT = { container: 'pot-12', mix: 'all-mineral' } as const;
+
+const LIVES: Readonly<Record<string, Told>> = {
+  'leaves in a tray, some with roots: sprayed, then sips, never a litre': {
+    fields: { taxon: 'echeveria-elegans', method: 'leaf', count: 10, ...TRAY },
+    lines: [
+      [0, 'cut', /Let it dry/, /Water,/],
+      [2, 'set', /Laid pieces stay dry for three days/, /ASK/],
+      [5, 'mist', /No water until/, /Touch one wound|Water,/],
+      [8, '', /Look for roots where they lie/, /Tug/],
+      [9, 'count 3r', /Mist/, /Water,|Soak| L\b|real drink|Tug/],
+      [10, 'mist', /misted until they hold in the mix, never soaked/, /ASK Water|Soak/],
+      [13, '', /Mist/, /Water, about|Soak| L\b/],
+      [20, 'count 8r', /Mist/, / L\b|real drink/],
+      [34, 'mist', null, /soak|Soak| L\b/],
+      [38, '', /Sips at the base, about 80 mL, 8 leaves.*Mist those without roots/, / L\b|Soak/],
+      [38, 'water', /2 of 10: long without roots.*firm ones may lie on/, /fresh cut/],
+    ],
+  },
+  'plantlets in coir: crumbs, never a litre': {
+    fields: {
+      taxon: 'kalanchoe-daigremontiana',
+      method: 'plantlet',
+      count: 30,
+      container: 'tray-4',
+      mix: 'coir',
+    },
+    lines: [
+      [0, 'cut, set', /First misting/, /Soak| L\b/],
+      [1, 'mist', /It has its roots; new growth will tell/, /Roots are not expected|Water,| L\b/],
+      [3, '', /Mist/, / L\b|Soak/],
+      [10, 'count 28r', null, /fresh cut|Tug/],
+      [20, '', /2 of 30: long without a hold.*look at the base/, /fresh cut| L\b/],
+    ],
+  },
+  'bared roots into a wet mix, pot and mix untold: days without water': {
+    fields: { taxon: 'echeveria-elegans', method: 'crown', count: 4 },
+    lines: [
+      [0, 'cut', null],
+      [4, 'set', null],
+      [8, 'water', null],
+      [30, 'count 4r', null],
+      [
+        59,
+        'potted 4 bared wet',
+        /No water until.*Set in wet mix today/,
+        /Water\b.*late|Last water/,
+      ],
+      [63, '', /No water until/, /ASK Water/],
+      [75, '', /Water/, /59 days/],
+    ],
+  },
+  'burro’s tail: fat beads keep drier, and nothing is late without roots': {
+    fields: { taxon: 'sedum-morganianum', method: 'trailing', count: 6 },
+    lines: [
+      [0, 'cut', null],
+      [4, 'set', null],
+      [9, 'water', /small drink when bone dry/, /just damp|every 4 days/],
+      [20, '', /small drink when bone dry/, /days late|ASK Water/],
+      [35, '', null, /Water \(\d+ days late/],
+    ],
+  },
+  'pearls: thin trails, the surface damp': {
+    fields: { taxon: 'curio-rowleyanus', method: 'trailing', count: 6 },
+    lines: [
+      [0, 'cut', null],
+      [2, 'set', null],
+      [5, 'water', /the surface kept just damp/, /bone dry/],
+    ],
+  },
+  'a jade in grit, dry until roots: that is what it means': {
+    fields: { taxon: 'crassula-ovata', method: 'branch', count: 3, containers: 3, ...GRIT },
+    lines: [
+      [0, 'cut', null],
+      [10, 'set', /dry until they show, look/, /First water/],
+      [30, '', /dry until they show/, /First water|late|still lives/],
+      [46, '', /Tug lightly: roots\?/, /First water|still lives|wrinkling is likely/],
+      [50, 'count 2r', /First water.*Roots show: the first real drink/, /small drink/],
+    ],
+  },
+  'a frangipani: firmed in, weeks without a drink': {
+    fields: { taxon: 'plumeria-rubra', method: 'branch', count: 2, containers: 2, ...GRIT },
+    lines: [
+      [0, 'cut', null],
+      [14, 'set', /dry until they show/, /First water|Touch/],
+      [43, '', /dry until they show/, /First water|still lives|late/],
+    ],
+  },
+  'a jade in a cold winter: nothing is late, nothing is cool and thirsty': {
+    fields: { taxon: 'crassula-ovata', method: 'branch', count: 3, containers: 3, ...GRIT },
+    room: { tempC: 10 },
+    lines: [
+      [0, 'cut', null],
+      [14, 'set', /dry until they show/, /First water/],
+      [60, '', /No water/, /wrinkling is likely|days late|small drink/],
+    ],
+  },
+  'rooted and at rest in the cold: nearly dry, a little now and then': {
+    fields: { taxon: 'crassula-ovata', method: 'branch', count: 3, containers: 3, ...GRIT },
+    room: { tempC: 8 },
+    lines: [
+      [0, 'cut', null],
+      [14, 'set', null],
+      [50, 'count 3r', null],
+      [51, 'water', /It rests: cool and nearly dry/, /wrinkling|ASK Feed/],
+      [79, '', /It rests: cool and nearly dry/, /wrinkling is likely|days late/],
+    ],
+  },
+  'leaves at 32 °C: hot, not cool, and no step into the sun': {
+    fields: { taxon: 'echeveria-elegans', method: 'leaf', count: 20, ...TRAY },
+    room: { tempC: 32, rh: 0.35 },
+    lines: [
+      [0, 'cut', null],
+      [2, 'set', null],
+      [5, 'mist', null],
+      [14, 'count 10r', /Mist.*Too hot for it to grow: shade/, /cool|more light| L\b/],
+      [20, '', null, /more light|cool and/],
+    ],
+  },
+  'a strap leaf: cut, stood, watered; its shoots, not its own growth': {
+    fields: { taxon: 'dracaena-trifasciata', method: 'leaf', count: 4, dryDays: 0.25 },
+    lines: [
+      [0, 'cut', /Set 4 strap leaves.*Some hours to dry, as you chose/, /Let it dry|hollow/],
+      [1, 'set', /The cut is/, /Touch one wound/],
+      [8, 'water', /small drink/, /[Mm]ist/],
+      [110, 'count 3r', null, /[Mm]ist|mother leaf/],
+      [120, 'count 3r 2p', null, /mother leaf|Is the/],
+      [128, '', /Look for new shoots/, /mother leaf|pups/],
+      [150, 'water', /Pot on 1 strap leaf.*The old piece never grows on/, /mother leaf|crisp/],
+    ],
+  },
+  'a strap leaf in a jar: its own end under, watered after weaning': {
+    fields: { taxon: 'dracaena-trifasciata', method: 'leaf', count: 4, course: 'water' },
+    lines: [
+      [0, 'cut', null],
+      [4, '', /The end that stood lower under/, /stalk/],
+      [5, 'set', /Leave the jar/, /Touch|sets roots back/],
+      [80, 'change, count 4r', null, /sets roots back/],
+      [95, 'wean', /First water/, /[Mm]ist/],
+      [95, 'water', /moist for two weeks, then drier by steps/, /[Mm]ist|real drink/],
+    ],
+  },
+  'a stalk in a trench: watered, not misted; no wound is dug up': {
+    fields: { taxon: 'kalanchoe-blossfeldiana', method: 'leaf', count: 6 },
+    lines: [
+      [0, 'cut', null],
+      [2, 'set', null, /Touch|[Mm]ist/],
+      [4, 'water', /the surface kept just damp/, /[Mm]ist/],
+      [22, 'count 5r', null, /[Mm]isting|long without/],
+    ],
+  },
+  'leaves through a glass: a look costs nothing': {
+    fields: { taxon: 'crassula-ovata', method: 'crown', course: 'water', count: 4 },
+    lines: [
+      [0, 'cut', null],
+      [5, 'set', /Leave the jar/, /Touch one wound/],
+      [14, 'change, count 0r', /Looked at lately/, /sets roots back/],
+    ],
+  },
+  'seed: gathered, dried, sown, pricked out at true leaves': {
+    fields: { taxon: 'lithops-lesliei', method: 'seed', count: 40 },
+    lines: [
+      [
+        0,
+        'cut',
+        /Let it dry until.*kept dry and airy for about 9 weeks/,
+        /own roots|without roots|ASK/,
+      ],
+      [60, '', /Sow 40 seeds/, /own roots|long without|fresh cut/],
+      [60, 'set', /First water/, /long without/],
+      [60, 'water', /Seedlings are not expected sooner/, /roots/i],
+      [72, 'water, count 20r', null, /sets roots back|Pot on/],
+      [100, 'water, count 30r', null, /Pot on|fresh cut/],
+      [101, '', /Looked at lately/, /long without roots|sets roots back/],
+      [120, 'water, count 5r 25p', /Pot on 25 seedlings.*each by its leaf/, /seeds\b/],
+    ],
+  },
+  'from a flask: the air is opened by steps': {
+    fields: { taxon: 'haworthia-cooperi', method: 'culture', count: 12 },
+    lines: [
+      [0, 'cut, set, water', /new growth will tell/, /A step more air/],
+      [6, '', /A step more air, 1 of 3.*a finger wider/],
+      [12, 'air, water', /A step more air, 2 of 3/],
+      [19, 'air, air, water', null, /more air/],
+    ],
+  },
+  'an offset that rolled off by itself roots where it lies': {
+    fields: { taxon: 'jovibarba-globifera', method: 'offset', count: 8, opening: 'parted' },
+    lines: [
+      [0, 'cut', /Set 8 offsets/, /Let it dry|wound/],
+      [0, 'set', /Laid pieces stay dry for three days/, /settles the mix/],
+      [4, 'mist', null, /Touch|Tug/],
+      [12, '', /Look for roots where they lie/, /Tug/],
+    ],
+  },
+  'a clump parted and watered in at once: nobody nags': {
+    fields: {
+      taxon: 'dracaena-trifasciata',
+      method: 'division',
+      count: 3,
+      firstWater: 'at-once',
+      school: 'straight-in',
+      callusAt: 'medium',
+    },
+    lines: [
+      [0, 'cut, set', /At once, as you chose, with the cut still open: it may rot/],
+      [0, 'water', /Bone dry, then soak/, /Touch|early|still open/],
+      [5, '', /new growth will tell/, /Touch|Roots are not expected/],
+    ],
+  },
+  'a root cutting in the cool: nearly dry, told by shoots, never dug': {
+    fields: { taxon: 'asclepias-tuberosa', method: 'root-cutting', count: 5 },
+    room: { tempC: 10 },
+    lines: [
+      [0, 'cut', null],
+      [5, 'set', /Shoots are not expected sooner/, /Tug|Roots are not/],
+      [20, 'water', null, /Tug/],
+      [80, '', /Look for shoots/, /Tug|dig/],
+    ],
+  },
+  'a finger or a meter speaks where the pot is not told': {
+    fields: { taxon: 'echeveria-elegans', method: 'crown', count: 4 },
+    lines: [
+      [0, 'cut', null],
+      [4, 'set', null],
+      [8, 'water', null],
+      [24, 'count 4r', null],
+      [25, 'water', /No water until/],
+      [37, '', /ASK Water/],
+      [37, 'felt moist', /No water until.*Felt moist today/, /ASK Water/],
+      [41, '', /ASK Water.*Felt moist 4 days ago/],
+    ],
+  },
+  'gnats: dried out, grit on top': {
+    fields: { taxon: 'echeveria-elegans', method: 'crown', count: 4 },
+    lines: [
+      [0, 'cut', null],
+      [4, 'set', null],
+      [8, 'water', null],
+      [24, 'count 4r', null],
+      [25, 'water', null],
+      [40, 'sign gnats', /Hold the water.*Gnats.*grit on top/, /ASK Water/],
+      [47, '', /Look again.*Gnats/],
+    ],
+  },
+  'fed never: nobody asks': {
+    fields: { taxon: 'echeveria-elegans', method: 'crown', count: 4, feeding: 'never' },
+    lines: [
+      [0, 'cut', null],
+      [4, 'set', null],
+      [24, 'water, count 4r', null],
+      [45, 'water', null, /ASK Feed/],
+    ],
+  },
+};
+
+describe.each(Object.entries(LIVES))('%s', (_name, { fields, room, lines }) => {
+  it.each(lines.map((line, i) => [line[0], line[1], i] as const))('day %d %s', (n, _happens, i) => {
+    const [, , says, never] = lines[i]!;
+    const bench = room
+      ? [
+          {
+            kind: 'put' as const,
+            record: 'space' as const,
+            day: storyDay(0),
+            key: 'bench',
+            fields: { tempC: room.tempC, rh: room.rh ?? 0.55 },
+          },
+        ]
+      : [];
+    const state = storyState(fields, lines.slice(0, i + 1), bench);
+    const { asks, leave } = storyCare(state, n);
+    const speech = speechFor(state, { locale: 'en-GB', today: storyDay(n) });
+    expect(batchIn(state).id).toBe('b1');
+    const told = [
+      ...asks.map((a) => {
+        const late = lateText(a);
+        return `ASK ${askText(a, speech)}${late ? ` (${late})` : ''}. ${reasonText(a.reason, speech)}`;
+      }),
+      ...leave.map((l) => `let ${leaveText(l, speech)}. ${leaveReason(l, speech)}`),
+    ].join(' | ');
+    if (says) expect(told).toMatch(says);
+    if (never) expect(told).not.toMatch(never);
+  });
+});
