@@ -57,12 +57,12 @@ test('leaves on a bare rack: those with roots are set, the rest stay', async ({ 
   for (let i = 0; i < 6; i++) await page.keyboard.press('1');
   await page.getByRole('button', { name: 'Save the count' }).click();
   const today = page.getByRole('region', { name: 'Today' });
-  await expect(today).toContainText('Set 6 leaves in the mix.');
+  await expect(today).toContainText('Lay 6 leaves on the mix.');
   await more(page, 'Set, and tell how …');
   await page.getByLabel('How many were set').fill('6');
   await page.getByRole('button', { name: 'Set them' }).click();
   await expect(today).toContainText('First misting, 6 leaves');
-  await expect(today).not.toContainText('Set 6 leaves');
+  await expect(today).not.toContainText('Lay 6 leaves');
 });
 
 test('a care slip goes along: on the screen and as a file', async ({ page }) => {

@@ -37,7 +37,9 @@ export function agendaTitle(line: AgendaLine, speech: Speech): string {
     case 'stick':
       return first.reason.why === 'into-jar'
         ? `Into the jar: ${pieces(line)}`
-        : `Set ${pieces(line)} in the mix`;
+        : first.band === 'do' && first.onto
+          ? `Lay ${pieces(line)} on the mix`
+          : `Set ${pieces(line)} in the mix`;
     case 'wean':
       return `Move ${pieces(line)} from the jar into the mix`;
     case 'pot-on':

@@ -68,7 +68,9 @@ export function askText(ask: Ask, speech: Speech): string {
         ? `Into the jar: ${pieces(ask, speech)}`
         : ask.reason.why === 'sow'
           ? `Sow ${pieces(ask, speech)}`
-          : `Set ${pieces(ask, speech)} in the mix`;
+          : ask.onto
+            ? `Lay ${pieces(ask, speech)} on the mix`
+            : `Set ${pieces(ask, speech)} in the mix`;
     case 'first-water':
       return `${first(ask)}${amount(ask, speech)}${some(ask, speech)}`;
     case 'water':
@@ -229,17 +231,23 @@ export function reasonText(reason: Reason, speech: Speech): string {
     case 'touch':
       return 'Dry and firm, or still tacky? Either answer moves the date.';
     case 'no-wound':
-      return 'It has its own roots and no open cut: no deeper than it stood.';
+      return reason.ownRoots
+        ? 'It has its own roots and no open cut: no deeper than it stood.'
+        : 'Nothing is cut: it came away by itself.';
     case 'closed':
       return 'The cut is likely closed. Dry mix, and no water yet.';
     case 'school':
-      return `${WOUND_SCHOOL[reason.school].name}: into dry mix, and no water yet.`;
+      return reason.school === 'straight-in'
+        ? 'Potted at once, as you do it: into dry mix, and no water yet.'
+        : `${WOUND_SCHOOL[reason.school].name}: into dry mix, and no water yet.`;
     case 'into-jar':
       return `The cut is closed. ${UNDER[reason.under](depth(length))}, held by a narrow neck or a float; soft or stood water.`;
     case 'roots-on-rack':
-      return 'Roots showed where they lie: onto the mix, then a mist.';
+      return reason.misted
+        ? 'Roots showed where they lie: onto the mix, then a mist.'
+        : 'Roots showed before they were set: into the mix now, then the first drink.';
     case 'gate-opened':
-      return `Safe since ${nearDay(reason.on, speech)}: ${WOUND_SCHOOL[reason.school].name.toLowerCase()}.`;
+      return `Safe since ${nearDay(reason.on, speech)}: the cut can bear it.`;
     case 'settles':
       return 'No open cut: water settles the mix round the roots.';
     case 'first-chosen':

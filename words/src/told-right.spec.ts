@@ -204,7 +204,7 @@ const LIVES: Readonly<Record<string, Told>> = {
   'an offset that rolled off by itself roots where it lies': {
     fields: { taxon: 'jovibarba-globifera', method: 'offset', count: 8, opening: 'parted' },
     lines: [
-      [0, 'cut', /Set 8 offsets/, /Let it dry|wound/],
+      [0, 'cut', /Lay 8 offsets on the mix.*it came away by itself/, /Let it dry|own roots/],
       [0, 'set', /Laid pieces stay dry for three days/, /settles the mix/],
       [4, 'mist', null, /Touch|Tug/],
       [12, '', /Look for roots where they lie/, /Tug/],

@@ -14,7 +14,7 @@ import { FREE_LOOK_DAYS, HELD_DAYS, nextOf, PLUMP_DAYS, ROOTS_GROW_DAYS, STANDS 
 import { isGrown, rooting } from './rooted';
 import { looking } from './roots';
 import { setting } from './set';
-import { heldBySign, lookAgain } from './signs';
+import { heldBefore, heldBySign, lookAgain } from './signs';
 import { longestDry, NO_CAN } from './verdict';
 import { stepsOf } from './steps';
 
@@ -207,10 +207,21 @@ function signed(ask: Asker, asks: readonly Ask[]): readonly Ask[] {
     more.push(...ask.asks.slice(before));
   }
   const held = heldBySign(batch, day);
-  if (held === null) return [...asks, ...more];
+  if (held === null) {
+    const before = heldBefore(batch, day);
+    const due =
+      before === null ? asks : asks.map((a) => (CAN.has(a.kind) ? dueFrom(a, before, day) : a));
+    return [...due, ...more];
+  }
   const { sign, seen, until } = held;
   ask.leave('held', { until, earliest: until, latest: until, reason: { why: 'sign', sign, seen } });
   return [...asks.filter((a) => !CAN.has(a.kind)), ...more];
+}
+
+/** Not due before a day, and late since then; what is never late stays so. */
+function dueFrom(ask: Ask, from: Day, day: Day): Ask {
+  const since = later(ask.since, from);
+  return { ...ask, since, late: Math.min(ask.late, daysSince(since, day)) };
 }
 
 const LOOKS: ReadonlySet<string> = new Set(['roots', 'overdue', 'pups']);

@@ -57,6 +57,8 @@ export interface Do extends Asked {
     | 'feed'
     | 'air'
   >;
+  /** It is laid on the mix, not set into it. */
+  readonly onto?: true;
   /** How its first water is given. */
   readonly manner?: 'misted' | 'poured' | undefined;
   /** What to give, where pot and mix are told. */

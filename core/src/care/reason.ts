@@ -16,12 +16,12 @@ export type Reason =
   | { readonly why: 'stopped'; readonly tacky: boolean }
   | { readonly why: 'touch' }
   /** To be set, or put into the jar. */
-  | { readonly why: 'no-wound' }
+  | { readonly why: 'no-wound'; readonly ownRoots: boolean }
   | { readonly why: 'closed' }
   | { readonly why: 'school'; readonly school: WoundSchoolId }
   /** What of it stands under water: a stem, the stalk of a leaf, the base end of a section or strap. */
   | { readonly why: 'into-jar'; readonly under: JarEnd }
-  | { readonly why: 'roots-on-rack' }
+  | { readonly why: 'roots-on-rack'; readonly misted: boolean }
   /** The first water. */
   | { readonly why: 'gate-opened'; readonly on: Day; readonly school: WoundSchoolId }
   | { readonly why: 'settles' }

@@ -25,7 +25,8 @@ export function setting(ask: Asker, batch: Batch, facts: Facts, day: Day): void 
     ask.do('stick', {
       count: row.setWhen === 'rooted' ? unsetRooted : unset,
       since: facts.rootsSince ?? day,
-      reason: { why: 'roots-on-rack' },
+      ...(facts.laid ? { onto: true as const } : {}),
+      reason: { why: 'roots-on-rack', misted: facts.laid },
       sure: { by: 'count' },
     });
     return;
@@ -35,6 +36,7 @@ export function setting(ask: Asker, batch: Batch, facts: Facts, day: Day): void 
   if (day >= setOn)
     ask.do('stick', {
       count: unset,
+      ...(facts.laid ? { onto: true as const } : {}),
       since: setOn,
       reason: setReason(batch, facts, day),
       sure: clock === null ? { by: 'fact' } : { by: 'closure', chance: chanceClosedOn(clock, day) },
@@ -49,10 +51,10 @@ export function setting(ask: Asker, batch: Batch, facts: Facts, day: Day): void 
     });
 }
 
-function setReason(batch: Batch, { clock, forJar, taxon, row }: Facts, day: Day): Reason {
+function setReason(batch: Batch, { clock, forJar, taxon, row, ownRoots }: Facts, day: Day): Reason {
   if (forJar) return { why: 'into-jar', under: jarEnd(batch, taxon) };
   if (row.storedDays > 0) return { why: 'sow' };
-  if (clock === null) return { why: 'no-wound' };
+  if (clock === null) return { why: 'no-wound', ownRoots };
   if (batch.dryDays !== undefined)
     return { why: 'chosen-days', days: batch.dryDays, opens: opensOf(clock) };
   return chanceClosedOn(clock, day) >= TOUCH_CHANCE

@@ -88,6 +88,20 @@ export function heldBySign(batch: Batch, day: Day): Minded | null {
   return held && held.until > day ? held : null;
 }
 
+/** The last day on which such a hold ended, by its time or by a look without it: nothing was due before. */
+export function heldBefore({ looks }: Batch, day: Day): Day | null {
+  let last: Day | null = null;
+  looks.forEach(({ day: seen, signs = [] }, i) => {
+    const days = Math.max(0, ...signs.map((s) => NO_CAN_DAYS[s] ?? 0));
+    if (days === 0) return;
+    const until = addDays(seen, days);
+    const next = looks[i + 1]?.day ?? until;
+    const end = next < until ? next : until;
+    if (end <= day && (last === null || end > last)) last = end;
+  });
+  return last;
+}
+
 /** What the last look found wants another one; null where nothing does. */
 export const lookAgain = (batch: Batch, day: Day): Minded | null => longest(batch, AGAIN_DAYS, day);
 

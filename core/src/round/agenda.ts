@@ -66,7 +66,8 @@ export function agendaOn(
     let lines = places.get(space);
     if (!lines) places.set(space, (lines = new Map<string, Ask[]>()));
     // A soak and a mist are not done with one can, nor a jar and a mix filled in one go.
-    const alike = `${ask.band} ${ask.kind} ${ask.band === 'do' ? taskDone(ask).word : ''}`;
+    const onto = ask.band === 'do' && ask.onto ? 'onto' : '';
+    const alike = `${ask.band} ${ask.kind} ${onto}${ask.band === 'do' ? taskDone(ask).word : ''}`;
     const line = lines.get(alike);
     if (line) line.push(ask);
     else lines.set(alike, [ask]);

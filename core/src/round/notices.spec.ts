@@ -50,7 +50,7 @@ describe('notices', () => {
     const state = stateOf(...batch(), rooted(d(20)), order([{ batch: 'b1', count: 8 }]));
     expect(noticesOn(state, d(29)).filter((n) => n.kind === 'order')).toEqual([]);
     expect(noticesOn(state, d(30))).toMatchObject([
-      { kind: 'order', day: d(40), count: 12, ready: 8, growing: 0, short: 4 },
+      { kind: 'order', day: d(40), count: 12, ready: 10, growing: 0, short: 2 },
     ]);
   });
 

@@ -1,7 +1,15 @@
 import * as fc from 'fast-check';
 import { CATALOGUE, coursesFor, METHODS, type MethodId } from '../botany';
 import type { Ask, Care, StepId } from '../care';
-import { fold, type Batch, type BatchFields, type Entry, type State } from '../journal';
+import {
+  FEEDINGS,
+  fold,
+  SIGNS,
+  type Batch,
+  type BatchFields,
+  type Entry,
+  type State,
+} from '../journal';
 import { FIRST_WATERS, UNROOTED_WATERS } from '../water';
 import { WOUND_SCHOOLS } from '../wound';
 import { batchPut, DAY, FIELDS, written } from './entries';
@@ -48,7 +56,14 @@ const deed = fc.oneof(
   { weight: 2, arbitrary: fc.constantFrom('set 3', 'set wet', 'wean', 'root 30mm', 'root 8mm') },
   {
     weight: 2,
-    arbitrary: fc.constantFrom('stir', 'change', 'light', 'feed', 'jar-feed', 'leaf-off'),
+    arbitrary: fc.constantFrom('stir', 'change', 'light', 'feed', 'jar-feed', 'leaf-off', 'air'),
+  },
+  {
+    weight: 2,
+    arbitrary: fc.oneof(
+      fc.constantFrom(...SIGNS).map((sign) => `sign ${sign}`),
+      fc.constantFrom('felt dry', 'felt moist', 'felt wet'),
+    ),
   },
   {
     weight: 1,
@@ -77,6 +92,11 @@ export const anyLife: fc.Arbitrary<Life> = fc
     firstWater: fc.option(fc.constantFrom(...FIRST_WATERS), { nil: null, freq: 2 }),
     unrootedWater: fc.option(fc.constantFrom(...UNROOTED_WATERS), { nil: null, freq: 2 }),
     dryDays: fc.option(fc.constantFrom(0, 0.25, 2, 14), { nil: null, freq: 4 }),
+    opening: fc.option(fc.constantFrom('snapped' as const, 'parted' as const), {
+      nil: null,
+      freq: 3,
+    }),
+    feeding: fc.option(fc.constantFrom(...FEEDINGS), { nil: null, freq: 2 }),
     pot: fc.boolean(),
     containers: fc.option(fc.constantFrom(1, 10), { nil: null }),
     room: fc.constantFrom(
