@@ -250,6 +250,8 @@ export function reasonText(reason: Reason, speech: Speech): string {
       return `Safe since ${nearDay(reason.on, speech)}: the cut can bear it.`;
     case 'settles':
       return 'No open cut: water settles the mix round the roots.';
+    case 'woke':
+      return 'It was too cold for it to grow, and wet it would have rotted: now it grows again.';
     case 'first-chosen':
       return reason.choice === 'at-once'
         ? reason.early

@@ -1,15 +1,20 @@
 import { addDays, type Day } from '../days';
-import { isRooted, type Batch, type State } from '../journal';
+import { isRooted, spaceOn, type Batch, type State } from '../journal';
 import { FIRST_WATER } from '../water';
 import type { WoundClock } from '../wound';
-import { forJar, hadRoots, rowOf, unrootedWaterOf } from './course-of';
+import { forJar, hadRoots, hasRoots, rowOf, unrootedWaterOf } from './course-of';
+import { plantOf } from './plant';
+import { seasonOn } from './season-of';
 
 /** When the first water comes, and what decides it. */
 export type FirstDrink =
   | {
       readonly on: Day;
-      /** The gate; the grower's choice of days; water at once, whatever the wound; nothing in its way. */
-      readonly by: 'gate' | 'choice' | 'at-once' | 'settling' | 'roots';
+      /**
+       * The gate; the grower's choice of days; water at once, whatever the wound; nothing in its way; the end of a rest
+       * in the cold, in which what has no roots rots where it is wet.
+       */
+      readonly by: 'gate' | 'choice' | 'at-once' | 'settling' | 'roots' | 'rest';
     }
   /** It waits for roots, or the wound does not close. */
   | { readonly on: null; readonly by: 'roots' | 'stopped' };
@@ -67,8 +72,27 @@ export function firstDrink(
   const { dryDays } = rowOf(state, batch);
   const days = Math.max(afterDays ?? 0, roots === null && choice === 'with-gate' ? dryDays : 0);
   const wanted = addDays(setOn, days);
-  if (gate && gate.opens > wanted && gate.opens >= from) return { on: gate.opens, by: 'gate' };
-  return { on: wanted, by: days > 0 ? 'choice' : gate ? 'gate' : 'settling' };
+  const gated = gate !== undefined && gate.opens > wanted && gate.opens >= from;
+  const on = gated ? gate.opens : wanted;
+  const wakes = choice === 'with-gate' && !hasRoots(state, batch) ? wakesOn(state, batch, on) : on;
+  if (wakes === null) return { on: null, by: 'roots' };
+  if (wakes > on) return { on: wakes, by: 'rest' };
+  return { on, by: gated ? 'gate' : days > 0 ? 'choice' : gate ? 'gate' : 'settling' };
+}
+
+/** Rest is looked through by weeks, so far ahead. */
+const [WEEK, YEAR] = [7, 371];
+
+/** The first day from one on, by weeks, on which it does not rest in the cold; null if that is not within a year. */
+function wakesOn(state: State, batch: Batch, from: Day): Day | null {
+  const taxon = plantOf(state, batch.taxon)?.taxon;
+  if (!taxon) return from;
+  const rests = (day: Day): boolean => {
+    const { state: season, tempC } = seasonOn(state, taxon, spaceOn(batch, day, true), day);
+    return season === 'resting' && tempC < taxon.season.fromC;
+  };
+  for (let n = 0; n <= YEAR; n += WEEK) if (!rests(addDays(from, n))) return addDays(from, n);
+  return null;
 }
 
 const later = (a: Day, b: Day): Day => (a > b ? a : b);

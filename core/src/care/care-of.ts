@@ -194,28 +194,25 @@ function guarded(ask: Asker, near: Neighbour | null, day: Day): readonly Ask[] {
 /** What a look found that harms: the can is held, and one looks again. */
 function signed(ask: Asker, asks: readonly Ask[]): readonly Ask[] {
   const { batch, day } = ask;
+  // What was asked until here is what is held; the look it wants is asked beside it.
+  const before = [...asks];
   const again = lookAgain(batch, day);
   const more: Ask[] = [];
   if (again && again.until <= day) {
-    const { sign, seen } = again;
-    const before = ask.asks.length;
-    ask.look('again', {
-      since: again.until,
-      reason: { why: 'sign', sign, seen },
-      sure: { by: 'sight' },
-    });
-    more.push(...ask.asks.slice(before));
+    const { sign, seen, until: since } = again;
+    ask.look('again', { since, reason: { why: 'sign', sign, seen }, sure: { by: 'sight' } });
+    more.push(ask.asks.at(-1)!);
   }
   const held = heldBySign(batch, day);
   if (held === null) {
-    const before = heldBefore(batch, day);
+    const ended = heldBefore(batch, day);
     const due =
-      before === null ? asks : asks.map((a) => (CAN.has(a.kind) ? dueFrom(a, before, day) : a));
+      ended === null ? before : before.map((a) => (CAN.has(a.kind) ? dueFrom(a, ended, day) : a));
     return [...due, ...more];
   }
   const { sign, seen, until } = held;
   ask.leave('held', { until, earliest: until, latest: until, reason: { why: 'sign', sign, seen } });
-  return [...asks.filter((a) => !CAN.has(a.kind)), ...more];
+  return [...before.filter((a) => !CAN.has(a.kind)), ...more];
 }
 
 /** Not due before a day, and late since then; what is never late stays so. */

@@ -94,9 +94,11 @@ function firstWater(
         earliest: first.on,
         latest: first.on,
         reason:
-          (batch.firstWater ?? 'with-gate') === 'with-gate'
-            ? { why: 'laid-dry' }
-            : { why: 'first-chosen', choice: batch.firstWater ?? 'with-gate', early: false },
+          first.by === 'rest'
+            ? { why: 'resting', opens: first.on, by: 'cold' }
+            : (batch.firstWater ?? 'with-gate') === 'with-gate'
+              ? { why: 'laid-dry' }
+              : { why: 'first-chosen', choice: batch.firstWater ?? 'with-gate', early: false },
       });
     return;
   }
@@ -140,6 +142,8 @@ function firstReason(batch: Batch, { first, gate, rootsSince, laid }: Facts): Re
       return { why: 'first-chosen', choice: 'at-once', early: gate !== null };
     case 'roots':
       return { why: 'roots-show', misted: laid };
+    case 'rest':
+      return { why: 'woke' };
     case 'choice': {
       const choice = batch.firstWater ?? 'with-gate';
       // The three dry days of a laid piece are nobody's choice.
@@ -182,10 +186,17 @@ function drinks(
   regime: RegimeId | null,
   count: number,
 ): void {
-  const rest = regime === null ? restOf(state, batch, facts, day) : null;
+  const rest = restOf(state, batch, facts, day);
+  // Without roots it drinks next to nothing, and in the cold nothing at all: wet it would rot.
+  if (rest === 'cold' && neverLate(regime, facts.hasRoots)) return idle(ask, batch, facts, day);
   if (facts.missing.length > 0) byHabit(ask, state, batch, facts, day, regime, count);
   else if (!verdict) unread(ask, batch, facts, day);
-  else if (rest !== null && verdict.kind !== 'closed' && verdict.reason.why !== 'pool')
+  else if (
+    regime === null &&
+    rest !== null &&
+    verdict.kind !== 'closed' &&
+    verdict.reason.why !== 'pool'
+  )
     resting(ask, batch, facts, day, verdict, rest, count);
   else byVerdict(ask, facts, day, verdict, count, neverLate(regime, facts.hasRoots));
 }
@@ -205,9 +216,9 @@ function unread(ask: Asker, batch: Batch, facts: Facts, day: Day): void {
   });
 }
 
-/** Rooted, and in its rest for cold or heat: nearly dry, whatever its school has it in growth; null while it grows. */
+/** In its rest for cold or heat: nearly dry, whatever its school has it in growth; null while it grows. */
 function restOf(state: State, batch: Batch, facts: Facts, day: Day): 'cold' | 'heat' | null {
-  if (!facts.hasRoots || facts.taxon === null) return null;
+  if (facts.taxon === null) return null;
   const { state: season, tempC } = seasonOf(state, batch, facts.taxon, day);
   if (season !== 'resting') return null;
   return tempC > facts.taxon.season.toC ? 'heat' : 'cold';
@@ -217,6 +228,14 @@ function restOf(state: State, batch: Batch, facts: Facts, day: Day): 'cold' | 'h
 const REST_DRINK_DAYS = 28;
 /** Of what it would be given in growth. Working assumption; 0.15–0.4. */
 const REST_SHARE = 0.25;
+
+/** Nothing until it grows again. */
+function idle(ask: Asker, batch: Batch, facts: Facts, day: Day): void {
+  const since = facts.drinks.at(-1)?.day ?? potting(batch).since ?? batch.cutOn;
+  const until = nextOf(since, FREE_LOOK_DAYS, day);
+  const reason: Reason = { why: 'resting', opens: null, by: 'cold' };
+  ask.leave('water', { until, earliest: until, latest: until, reason });
+}
 
 /** Nearly dry: a little now and then, so that its roots live; never late, for nothing is lost by waiting. */
 function resting(
@@ -312,7 +331,7 @@ function byHabit(
     return;
   }
   const misted = regime === 'mist' || (regime === null && school === 'mist');
-  const rest = regime === null ? restOf(state, batch, facts, last) : null;
+  const rest = regime === null && hasRoots ? restOf(state, batch, facts, last) : null;
   const daysOn = (on: Day): number => {
     if (misted) return mistEvery(evaporationMm);
     if (regime === 'base') return sipEvery(regime, evaporationMm);

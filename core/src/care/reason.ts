@@ -25,6 +25,8 @@ export type Reason =
   /** The first water. */
   | { readonly why: 'gate-opened'; readonly on: Day; readonly school: WoundSchoolId }
   | { readonly why: 'settles' }
+  /** Its rest in the cold is over. */
+  | { readonly why: 'woke' }
   | { readonly why: 'first-chosen'; readonly choice: FirstWaterId; readonly early: boolean }
   | { readonly why: 'roots-first'; readonly look: Day | null }
   | { readonly why: 'roots-show'; readonly misted: boolean }

@@ -9,7 +9,9 @@ import {
 } from '../water';
 import { benchOf, morning, passDay, type Alive, type Bench, type Drink } from './bench-day';
 import type { BenchLuck } from './luck';
-import type { Strategy } from './strategy';
+import { grownAs, seasonAt } from '../botany';
+import type { Air } from '../climate';
+import { growingOf, type Strategy } from './strategy';
 import type { Weather } from './weather-ahead';
 
 /** What became of one cutting: the day of it, from the cut; −1 where it did not. */
@@ -122,6 +124,13 @@ function drinkOf(
   return ml === null ? { how: mannerOf(school) } : { how: 'poured', ml };
 }
 
+function restsInCold(strategy: Strategy, air: Air, day: number): boolean {
+  const grower = grownAs(strategy.taxon, strategy.way.method);
+  const growing = growingOf(strategy, air, day);
+  if (growing.tempC >= grower.season.fromC) return false;
+  return seasonAt(grower, growing.tempC, growing.dayHours, growing).state === 'resting';
+}
+
 const standing = ({ rotted, dried }: Alive): boolean => rotted < 0 && dried < 0;
 
 function rootsShow(cuttings: readonly Alive[]): boolean {
@@ -136,13 +145,16 @@ function begins({ first }: Strategy, cuttings: readonly Alive[], day: number): b
 }
 
 function again(
-  { strategy, wetness, memory, waterings, luck }: Bench,
+  { strategy, wetness, memory, waterings, luck, air }: Bench,
   day: number,
   regime: RegimeId | null,
   evaporation: readonly number[],
 ): boolean {
   const { then, column } = strategy;
   if (regime === 'dry') return false;
+  // In its rest in the cold what has no roots is left dry.
+  if ((regime === 'sip' || regime === 'half') && restsInCold(strategy, air[day]!, day))
+    return false;
   if ('school' in then) {
     const school = schoolNow(strategy, regime);
     return asksForWater({ column, evaporation, regime }, school, wetness, day, memory);
