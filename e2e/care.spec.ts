@@ -68,10 +68,10 @@ test('leaves on a bare rack: those with roots are set, the rest stay', async ({ 
 test('a care slip goes along: on the screen and as a file', async ({ page }) => {
   await page.goto('/#/bench/b-24');
   await more(page, 'Care slip');
-  await expect(page.getByRole('article')).toContainText('No water before');
+  await expect(page.getByRole('article')).toContainText('No water until it has roots');
   const text = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Text file' }).click();
-  expect(await readFile(await (await text).path(), 'utf8')).toMatch(/No water before .* Apr/);
+  expect(await readFile(await (await text).path(), 'utf8')).toMatch(/No water until it has roots/);
   const pdf = page.waitForEvent('download');
   await page.getByRole('button', { name: 'PDF' }).click();
   expect((await readFile(await (await pdf).path())).subarray(0, 4).toString()).toBe('%PDF');

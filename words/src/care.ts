@@ -183,10 +183,11 @@ const first = (ask: Do): string =>
     ? 'First misting'
     : 'First water';
 
-const amount = (ask: Do, { length, locale }: Speech): string =>
-  ask.drink && ask.drink.manner !== 'misted'
-    ? `, ${drinkText(ask.drink.ml, ask.batch.containers ?? 1, length, locale)}`
-    : '';
+function amount(ask: Do, { length, locale }: Speech): string {
+  if (!ask.drink || ask.drink.manner === 'misted') return '';
+  const drink = drinkText(ask.drink.ml, ask.batch.containers ?? 1, length, locale);
+  return `, ${drink}${isSip(ask) && !drink.endsWith('each') ? ' in all' : ''}`;
+}
 
 /** A sentence has one end: a question keeps its mark. */
 export const ended = (text: string): string => (/[.?!]$/.test(text) ? text : `${text}.`);

@@ -30,7 +30,12 @@ const LIVES: Readonly<Record<string, Told>> = {
       [13, '', /Mist/, /Water, about|Soak| L\b/],
       [20, 'count 8r', /Mist/, / L\b|real drink/],
       [34, 'mist', null, /soak|Soak| L\b/],
-      [38, '', /Sips at the base, about 80 mL, 8 leaves.*Mist those without roots/, / L\b|Soak/],
+      [
+        38,
+        '',
+        /Sips at the base, about 80 mL in all, 8 leaves.*Mist those without roots/,
+        / L\b|Soak/,
+      ],
       [38, 'water', /2 of 10: long without roots.*firm ones may lie on/, /fresh cut/],
     ],
   },

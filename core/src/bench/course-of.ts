@@ -65,5 +65,7 @@ export function unrootedWaterOf(state: State, batch: Batch): UnrootedWaterId {
   // Trails lie flat with their nodes in the surface: it is kept damp.
   if (batch.method === 'trailing') return 'damp';
   const tissue = woundOf(state, batch)?.tissue;
-  return tissue === 'semi-woody stem' || tissue === 'cactus body' ? 'dry' : 'sip';
+  // A leafy crown on a woody stem loses water a bare branch does not.
+  const bareWood = tissue === 'semi-woody stem' && batch.method === 'branch';
+  return bareWood || tissue === 'cactus body' ? 'dry' : 'sip';
 }

@@ -1,4 +1,4 @@
-export * from './evidence';
+export * from '../evidence';
 export * from './method';
 export * from './piece';
 export * from './taxon';

@@ -3,7 +3,7 @@ import * as z from 'zod';
 import { COURSES } from '../course';
 import { UNROOTED_WATERS, WATER_SCHOOLS } from '../water';
 import { TISSUES } from '../wound';
-import { evidenceSchema } from './evidence';
+import { evidenceSchema } from '../evidence';
 import { METHODS, PIECES } from './method';
 
 /** A span of days from the cut, at 22 °C in season. */

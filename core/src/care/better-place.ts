@@ -108,9 +108,7 @@ export function slowHere(state: State, batch: Batch, day: Day): SlowHere | null 
   };
   const better = [...places, ...gear]
     .filter(
-      (b) =>
-        spared(b.roots, roots) ||
-        (woundLate && opens !== null && b.opens !== null && spared(b.opens, opens)),
+      (b) => spared(b.roots, roots) || (woundLate && b.opens !== null && spared(b.opens, opens)),
     )
     .sort((a, b) => (a.roots < b.roots ? -1 : a.roots > b.roots ? 1 : 0))
     .slice(0, MOST);

@@ -10,6 +10,8 @@ import type { LabelText } from './draw';
 export interface WriteDay {
   readonly full: (day: Day) => string;
   readonly short: (day: Day) => string;
+  /** What stands for a day where it waits for roots. */
+  readonly untilRoots: string;
 }
 
 /**
@@ -49,7 +51,7 @@ function fromLine({ mothers }: State, { mother }: Batch): readonly string[] {
 /** The one line that saves a cutting in another’s hands. */
 function noWaterLine(state: State, batch: Batch, write: WriteDay, today: Day): readonly string[] {
   const { noWaterBefore, dryUntilRoots } = slipOf(state, batch, today);
-  if (dryUntilRoots) return ['no water until roots'];
+  if (dryUntilRoots) return [write.untilRoots];
   return noWaterBefore === null ? [] : [`no water before ${write.short(noWaterBefore)}`];
 }
 

@@ -1,6 +1,6 @@
 import '../zod-setup';
 import * as z from 'zod';
-import { evidenceSchema } from '../botany';
+import { evidenceSchema } from '../evidence';
 
 export const COMPONENT_KINDS = ['mineral', 'organic'] as const;
 

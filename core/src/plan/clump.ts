@@ -77,13 +77,9 @@ export function judgeOffset(
         of,
         reason: 'Large enough, with roots of its own: pot at once.',
       };
-    if (offset.rings !== undefined && offset.rings < LEAST_RINGS)
-      return {
-        is: 'leave',
-        of,
-        reason: `Only ${offset.rings === 1 ? 'one ring' : `${offset.rings} rings`} of leaves: it feeds on her still.`,
-      };
-    if (!rules.rooted)
+    // With one or two rings of leaves it feeds on her still, however large.
+    const young = offset.rings !== undefined && offset.rings < LEAST_RINGS;
+    if (!rules.rooted && !young)
       return { is: 'take', with: 'cut', of, reason: 'Large enough: one clean cut, then callus.' };
     return {
       is: 'leave',

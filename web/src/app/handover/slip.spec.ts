@@ -6,7 +6,7 @@ describe('the care slip', () => {
   it('says when it may have water, where it stands, and what to mind', async () => {
     const page = await mount(SlipPage, { id: 'b-24' });
     expect(page.text).toContain('Opuntia microdasys');
-    expect(page.text).toContain('No water before Mon 20 Apr');
+    expect(page.text).toContain('No water until it has roots');
     expect(page.text).toMatch(/Glochids/);
     expect(page.text).toMatch(/Light: bright shade/);
   });

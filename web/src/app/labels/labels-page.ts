@@ -124,6 +124,7 @@ export class LabelsPage {
         const write = {
           full: (day: string): string => `${this.words.shortDay(day)} ${day.slice(0, 4)}`,
           short: (day: string): string => this.words.shortDay(day),
+          untilRoots: 'no water until roots',
         };
         const label = labelOf(state, batch, base, write, this.today());
         return Array<typeof label>(this.copies(batch)).fill(label);

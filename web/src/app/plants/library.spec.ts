@@ -27,7 +27,7 @@ describe('the library', () => {
     expect(page.all('li a')).toHaveLength(2);
     await page.fill('Way', '');
     await page.fill('Family', 'Gesneriaceae');
-    expect(page.all('li a')).toHaveLength(3);
+    expect(page.all('li a')).toHaveLength(4);
     await page.fill('Light', 'sun');
     expect(page.text).toContain('None like that.');
     await page.fill('Family', '');
