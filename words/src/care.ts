@@ -186,7 +186,9 @@ const first = (ask: Do): string =>
 function amount(ask: Do, { length, locale }: Speech): string {
   if (!ask.drink || ask.drink.manner === 'misted') return '';
   const drink = drinkText(ask.drink.ml, ask.batch.containers ?? 1, length, locale);
-  return `, ${drink}${isSip(ask) && !drink.endsWith('each') ? ' in all' : ''}`;
+  // What stands in a pot without a hole stands there for good.
+  const closed = ask.drink.closed ? '; nothing can run out' : '';
+  return `, ${drink}${isSip(ask) && !drink.endsWith('each') ? ' in all' : ''}${closed}`;
 }
 
 /** A sentence has one end: a question keeps its mark. */
@@ -353,6 +355,8 @@ export function reasonText(reason: Reason, speech: Speech): string {
       return 'The ball came whole: a drink settles it.';
     case 'potted-rested':
       return `Roots were bared or hurt: dry for ${days(reason.days)}, then the first drink.`;
+    case 'noon-sun':
+      return 'Without roots it cannot drink: shade it at noon, in hot weather all afternoon.';
     case 'shaded':
       return 'New in its pot: a week or two of shade before sun.';
     case 'resting':
@@ -497,6 +501,7 @@ export function leaveText(leave: Leave, speech: Speech): string {
   const name = LEAVE_NAME[leave.kind];
   if (leave.kind === 'planned') return `Planned for ${nearDay(leave.until, speech)}`;
   if (leave.kind === 'grown') return name;
+  if (leave.reason.why === 'noon-sun') return `Shade at noon until ${nearDay(leave.until, speech)}`;
   // Nobody can say when such a rest ends: the day is one to look again.
   if (leave.reason.why === 'resting' && leave.reason.opens === null && leave.kind === 'rest')
     return `${name}; look again ${nearDay(leave.until, speech)}`;

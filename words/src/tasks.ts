@@ -74,6 +74,17 @@ export const YOUNG_NAME: Readonly<Record<Young, string>> = {
   'true-leaves': 'true leaves',
 };
 
+/** The same on the key that counts them, with what is looked for. Common practice, no source. */
+export const YOUNG_KEY: Readonly<Record<Young, { readonly name: string; readonly says: string }>> =
+  {
+    pups: { name: 'With pups', says: 'rooted, a new plant shows' },
+    shoots: { name: 'With new shoots', says: 'rooted, a shoot beside the old piece' },
+    heads: { name: 'With new heads', says: 'rooted, and growing on' },
+    joints: { name: 'With new joints', says: 'rooted, a joint on top' },
+    plantlets: { name: 'With plantlets', says: 'along its edge, with roots' },
+    'true-leaves': { name: 'With true leaves', says: 'ready to be pricked out' },
+  };
+
 /** What is to be left alone, before its day: `No water until …`. */
 export const LEAVE_NAME: Readonly<Record<LeaveKind, string>> = {
   planned: 'Planned',

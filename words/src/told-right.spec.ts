@@ -10,7 +10,11 @@ import { askText, lateText, leaveReason, leaveText, reasonText, speechFor } from
 type Line = readonly [day: number, happens: string, says: RegExp | null, never?: RegExp];
 interface Told {
   readonly fields: Partial<BatchFields>;
-  readonly room?: { readonly tempC: number; readonly rh?: number };
+  readonly room?: {
+    readonly tempC: number;
+    readonly rh?: number;
+    readonly lightLevel?: 'sun-sill';
+  };
   readonly lines: readonly Line[];
 }
 
@@ -265,6 +269,31 @@ const LIVES: Readonly<Record<string, Told>> = {
       [47, '', /Look again.*Gnats/],
     ],
   },
+  'without roots on a sunny sill: shade at noon is said, with roots no more': {
+    fields: { taxon: 'echeveria-elegans', method: 'offset', count: 4 },
+    room: { tempC: 24, lightLevel: 'sun-sill' },
+    lines: [
+      [0, 'cut', /Shade at noon until/],
+      [5, 'set', /Shade at noon until .*Without roots it cannot drink/],
+      [24, 'water, count 4r', null, /Shade at noon/],
+    ],
+  },
+  'in a glass without a hole: measured, for nothing can run out': {
+    fields: {
+      taxon: 'echeveria-elegans',
+      method: 'crown',
+      count: 1,
+      container: 'glass-9',
+      mix: 'half-and-half',
+    },
+    lines: [
+      [0, 'cut', null],
+      [4, 'set', null],
+      [8, 'water', null],
+      [24, 'count 1r', null],
+      [36, '', /ASK Water, about \d+ mL; nothing can run out/],
+    ],
+  },
   'fed never: nobody asks': {
     fields: { taxon: 'echeveria-elegans', method: 'crown', count: 4, feeding: 'never' },
     lines: [
@@ -286,7 +315,7 @@ describe.each(Object.entries(LIVES))('%s', (_name, { fields, room, lines }) => {
             record: 'space' as const,
             day: storyDay(0),
             key: 'bench',
-            fields: { tempC: room.tempC, rh: room.rh ?? 0.55 },
+            fields: { rh: 0.55, ...room },
           },
         ]
       : [];

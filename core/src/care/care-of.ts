@@ -15,6 +15,7 @@ import { isGrown, rooting } from './rooted';
 import { looking } from './roots';
 import { setting } from './set';
 import { heldBefore, heldBySign, lookAgain } from './signs';
+import { noonSun } from './sun';
 import { longestDry, NO_CAN } from './verdict';
 import { stepsOf } from './steps';
 
@@ -105,6 +106,7 @@ function today(
     looking(ask, batch, facts, day);
     jarring(ask, state, batch, facts, day);
     rooting(ask, state, batch, facts, day);
+    noonSun(ask, state, batch, facts, day);
   }
   const wanted = (batch.cut === null ? ask.asks : signed(ask, guarded(ask, near, day))).map((a) =>
     asKnown(state, batch, a, day),

@@ -110,6 +110,8 @@ export type Reason =
   | { readonly why: 'potted-whole' }
   | { readonly why: 'potted-rested'; readonly days: number }
   | { readonly why: 'shaded' }
+  /** Without roots in the sun of noon. */
+  | { readonly why: 'noon-sun' }
   /** It rests, for cold or for heat: nearly dry. */
   | {
       readonly why: 'resting';

@@ -17,6 +17,8 @@ export interface Drink {
   readonly mm: number;
   /** So much that some runs out below: it need not be measured. */
   readonly through: boolean;
+  /** The pot has no hole: nothing of it runs out. */
+  readonly closed?: true;
 }
 
 export type VerdictKind = 'closed' | 'hold' | 'water' | 'overdue';
@@ -264,7 +266,8 @@ function drinkFor(given: WaterCase, now: PotDay, school: WaterSchoolId, first: b
   const dose = doseOf(column, now.wetness, first && regime !== null ? 'sip' : regime, given);
   if (dose !== null) return amount(dose, 'poured');
   const room = roomTo(column, now.wetness, column.depthMm);
-  if (!column.drains) return amount(Math.max(0, room * MISER - now.poolMl), 'poured');
+  if (!column.drains)
+    return { ...amount(Math.max(0, room * MISER - now.poolMl), 'poured'), closed: true };
   return amount(room * THROUGH, mannerOf(school), true);
 }
 

@@ -2,6 +2,7 @@ import {
   ChangeDetectionStrategy,
   Component,
   computed,
+  inject,
   input,
   linkedSignal,
   output,
@@ -9,6 +10,8 @@ import {
 import { MatButton } from '@angular/material/button';
 import type { Piece } from '@hypogeon/core/botany';
 import { stepCount, stillOpen, type Batch, type Counts } from '@hypogeon/core/journal';
+import { YOUNG_KEY } from '@hypogeon/words';
+import { Words } from '../data/words';
 import { Field, FieldControl } from '../forms/field';
 import { CuttingMark } from '../marks/cutting-mark';
 import { FRESH, type MarkState } from '../marks/mark-state';
@@ -143,6 +146,7 @@ export function afterStep(batch: Batch, counts: Counts, { outcome, by }: CountSt
   styleUrl: './tally-keys.scss',
 })
 export class TallyKeys {
+  private readonly words = inject(Words);
   readonly batch = input.required<Batch>();
   readonly piece = input.required<Piece>();
   readonly counts = input.required<Counts>();
@@ -156,8 +160,19 @@ export class TallyKeys {
     source: () => this.batch().id,
     computation: () => false,
   });
+  /** The keys as this piece is counted: seedlings come up, straps shoot. */
+  private readonly keys = computed((): readonly Key[] => {
+    const batch = this.batch();
+    const { young } = this.words.speech().wayOf(batch);
+    return TALLY_KEYS.map((key) => {
+      if (key.outcome === 'pupped') return { ...key, ...YOUNG_KEY[young] };
+      return key.outcome === 'rooted' && batch.method === 'seed'
+        ? { ...key, name: 'Up', says: 'a seedling stands' }
+        : key;
+    });
+  });
   protected readonly shown = computed(() =>
-    TALLY_KEYS.filter(
+    this.keys().filter(
       ({ outcome }) =>
         this.all() ||
         !SELDOM.has(outcome) ||
@@ -167,14 +182,15 @@ export class TallyKeys {
     ),
   );
   protected readonly hidden = computed(() =>
-    TALLY_KEYS.filter((k) => !this.shown().includes(k))
+    this.keys()
+      .filter((k) => !this.shown().includes(k))
       .map((k) => k.name.toLowerCase())
       .join(', '),
   );
   protected readonly open = computed(() => stillOpen(this.batch(), this.counts()));
 
   protected keyOf(key: Key): number {
-    return TALLY_KEYS.indexOf(key) + 1;
+    return TALLY_KEYS.findIndex((k) => k.outcome === key.outcome) + 1;
   }
 
   /** Whether one more of that can be: none waits once all have an outcome. */

@@ -6,7 +6,7 @@ import { TallyPage } from './tally-page';
 /** 24 sedum crowns: 8 rooted, 1 rotted, 15 waiting at the last count. */
 const open = (): Promise<Bench<TallyPage>> => mount(TallyPage, { id: 'b-19' });
 
-const NAMES = ['Rooted', 'With pups', 'Rotted', 'Dried up', 'Lost otherwise'];
+const NAMES = ['Rooted', 'With new heads', 'Rotted', 'Dried up', 'Lost otherwise'];
 
 /** All five counts; those that are seldom are behind a tap until some are counted. */
 async function shown(page: Bench<TallyPage>): Promise<number[]> {
@@ -63,7 +63,7 @@ describe('counting', () => {
     expect(page.text).toContain('0 of 24 still waiting');
     await page.tap('One more Rooted');
     expect(await shown(page)).toEqual([23, 0, 1, 0, 0]);
-    await page.tap('One more With pups');
+    await page.tap('One more With new heads');
     expect(await shown(page)).toEqual([22, 1, 1, 0, 0]);
   });
 
