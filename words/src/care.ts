@@ -113,14 +113,22 @@ export function askText(ask: Ask, speech: Speech): string {
     case 'wound':
       return 'Touch one wound';
     case 'overdue':
-      return ask.reason.why === 'long-without-roots' ? longTitle(ask.reason) : 'Long without roots';
+      return ask.reason.why === 'long-without-roots'
+        ? longTitle(ask.reason)
+        : ask.reason.why === 'bare-long'
+          ? longTitle({ ...ask.reason, then: 'leaf' })
+          : 'Long without roots';
     default:
       return TASK_NAME[ask.kind];
   }
 }
 
 /** Of those without roots alone, with their number. */
-function longTitle({ count, of, then }: Extract<Reason, { why: 'long-without-roots' }>): string {
+function longTitle({
+  count,
+  of,
+  then,
+}: Pick<Extract<Reason, { why: 'long-without-roots' }>, 'count' | 'of' | 'then'>): string {
   const some = count < of ? `${count} of ${of}: ` : '';
   const says =
     then === 'own-roots'
@@ -294,7 +302,7 @@ export function reasonText(reason: Reason, speech: Speech): string {
     case 'bare-roots':
       return `${reason.held} of ${reason.of} have roots. Those that show root points are set on the mix and misted; the rest stay.`;
     case 'bare-long':
-      return 'Past its window without roots: try a light misting, or give it up.';
+      return `Past ${reason.count === 1 ? 'its' : 'their'} window without roots: try a light misting, or give ${reason.count === 1 ? 'it' : 'them'} up.`;
     case 'lying':
       return `${reason.held === null ? '' : `${reason.held} of ${reason.of} have roots. `}Nothing needs lifting. Those with roots: the base onto the mix.`;
     case 'tug':

@@ -63,7 +63,7 @@ export type Reason =
   /** A look that sets roots back, or one that costs nothing. */
   | { readonly why: 'looked-lately'; readonly free: boolean }
   | { readonly why: 'bare-roots'; readonly held: number; readonly of: number }
-  | { readonly why: 'bare-long' }
+  | { readonly why: 'bare-long'; readonly count: number; readonly of: number }
   /** It lies on the mix: one looks where it lies. */
   | { readonly why: 'lying'; readonly held: number | null; readonly of: number }
   | { readonly why: 'roots-seen' }

@@ -83,7 +83,7 @@ export function looking(ask: Asker, batch: Batch, facts: Facts, day: Day): void 
     since: due.day,
     reason: overdue
       ? row.lies === 'bare'
-        ? { why: 'bare-long' }
+        ? { why: 'bare-long', count: batch.here.waiting, of: living }
         : {
             why: 'long-without-roots',
             days: age,
