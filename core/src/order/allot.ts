@@ -2,6 +2,12 @@ import { memo } from '../memo';
 import type { Batch, Order, State } from '../journal';
 import { fitting, handedOver, openOrders, rootsIn } from './open-orders';
 
+/** Of a leaf or a section its young is the plant; of all else what has roots. */
+const plantsIn = (state: State, batch: Batch): number =>
+  batch.method === 'leaf' || batch.method === 'leaf-section'
+    ? batch.here.pupped
+    : rootsIn(state, batch).withRoots;
+
 type Aside = NonNullable<Order['from']>;
 
 /**
@@ -14,7 +20,7 @@ const allotments = memo((state: State): ReadonlyMap<string, Aside> => {
   const freeOf = (batch: Batch): number => {
     let left = free.get(batch.id);
     if (left === undefined) {
-      left = rootsIn(state, batch).withRoots;
+      left = plantsIn(state, batch);
       for (const { from } of open)
         for (const part of from ?? []) if (part.batch === batch.id) left -= part.count;
       left = Math.max(0, left);
