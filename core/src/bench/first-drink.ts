@@ -74,11 +74,16 @@ export function firstDrink(
   const wanted = addDays(setOn, days);
   const gated = gate !== undefined && gate.opens > wanted && gate.opens >= from;
   const on = gated ? gate.opens : wanted;
-  const wakes = choice === 'with-gate' && !hasRoots(state, batch) ? wakesOn(state, batch, on) : on;
+  // What is kept damp or misted dries out sooner than its season comes; what has flesh to live off waits for it.
+  const waits = choice === 'with-gate' && !hasRoots(state, batch) && livesOff(state, batch);
+  const wakes = waits ? wakesOn(state, batch, on) : on;
   if (wakes === null) return { on: null, by: 'roots' };
   if (wakes > on) return { on: wakes, by: 'rest' };
   return { on, by: gated ? 'gate' : days > 0 ? 'choice' : gate ? 'gate' : 'settling' };
 }
+
+const livesOff = (state: State, batch: Batch): boolean =>
+  ['sip', 'half'].includes(unrootedWaterOf(state, batch));
 
 /** Rest is looked through by weeks, so far ahead. */
 const [WEEK, YEAR] = [7, 371];

@@ -81,9 +81,13 @@ describe('the laws of care', () => {
         if (passing.has(ask.kind) || put || grown) continue;
         const again =
           asks.find((a) => a.kind === ask.kind) ??
-          // A jar's stir becomes its change, and what stood too long a look whether it lives.
+          // A jar's stir becomes its change, a mist some drops at the base once roots hold, and what stood too long
+          // a look whether it lives.
           asks.find(
-            (a) => a.kind === 'alive' || (ask.kind === 'jar-stir' && a.kind === 'jar-change'),
+            (a) =>
+              a.kind === 'alive' ||
+              (ask.kind === 'jar-stir' && a.kind === 'jar-change') ||
+              (ask.kind === 'mist' && a.kind === 'water'),
           );
         if (!again) throw new Error(`day ${n}: ${ask.kind} is forgotten`);
         if (again.kind === ask.kind && again.since === ask.since && again.late !== ask.late + 1)
