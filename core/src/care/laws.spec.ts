@@ -89,6 +89,11 @@ describe('the laws of care', () => {
               (ask.kind === 'jar-stir' && a.kind === 'jar-change') ||
               (ask.kind === 'mist' && a.kind === 'water'),
           );
+        // Drops at the base come half as often as mists: the next may be a day or two off.
+        const sips = careOf(state, batch, storyDay(n)).leave.some(
+          (x) => x.kind === 'water' && x.until <= storyDay(n + 4),
+        );
+        if (!again && ask.kind === 'mist' && ask.late <= 2 && sips) continue;
         if (!again) throw new Error(`day ${n}: ${ask.kind} is forgotten`);
         if (again.kind === ask.kind && again.since === ask.since && again.late !== ask.late + 1)
           if (ask.late > 0 || again.late > 1)
