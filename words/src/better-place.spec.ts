@@ -42,9 +42,9 @@ describe('a better place in words', () => {
     ]);
     expect(betterName(slow.better[1]!, String, { ...speech, temperature: 'F' })).toContain('14 °F');
     expect(betterText(slow.better[0]!, speech)).toBe(
-      'roots about Sun 10 Jan 2027, safe to water from Thu 10 Dec',
+      'roots about Sun 10 Jan 2027, the cut closed by Thu 10 Dec',
     );
-    expect(betterText(slow.better[2]!, speech)).not.toContain('safe');
+    expect(betterText(slow.better[2]!, speech)).not.toContain('closed');
   });
 
   it('where nothing is better it says what would be', () => {

@@ -38,10 +38,10 @@ export function betterName(
   }
 }
 
-/** `roots about 24 Jan, safe to water from 5 Dec`. */
+/** `roots about 24 Jan, the cut closed by 5 Dec`. */
 export function betterText({ roots, opens }: Better, speech: Speech): string {
-  const water = opens === null ? '' : `, safe to water from ${nearDay(opens, speech)}`;
-  return `roots about ${nearDay(roots, speech)}${water}`;
+  const closed = opens === null ? '' : `, the cut closed by ${nearDay(opens, speech)}`;
+  return `roots about ${nearDay(roots, speech)}${closed}`;
 }
 
 /** Nothing of the grower's own is better. */

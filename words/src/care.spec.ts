@@ -56,7 +56,7 @@ describe('every sentence of the demo', () => {
       ]),
       ...care.leave.flatMap((l) => [leaveText(l, speech), leaveReason(l, speech)]),
       ...care.steps.flatMap((s) => [
-        stepTitle(s, batch, care.course),
+        stepTitle(s, batch, care.course, speech),
         stepWhen(s, speech),
         stepWhy(s, batch, care.course, speech),
       ]),
@@ -287,7 +287,7 @@ describe('care slips', () => {
     // Where it is from, and no day of first water: a cactus drinks nothing before it has roots.
     expect(fresh.lines[1]).toMatch(/^From Bunny ears/);
     expect(fresh.lines[2]).toMatch(
-      /^No water until it has roots, .* let all of it dry out, then soak/,
+      /^No water until it has roots; wrinkles before that are normal\. Then let all of it dry/,
     );
     const dated = {
       ...slip('b-24'),

@@ -9,6 +9,9 @@ export interface CourseWords {
   readonly risk: string;
   /** What setting is called: `Into the jar`, and where it goes: `into the jar`. */
   readonly setName?: string;
+  /** What its first station is called, and the one at which it has roots. */
+  readonly cutName?: string;
+  readonly rootsName?: string;
   readonly setTo?: string;
   /** The tap that notes it. */
   readonly setTap?: string;
@@ -89,12 +92,15 @@ export const COURSE_WORDS: Readonly<Record<CourseId, CourseWords>> = {
     name: 'Root cutting',
     says: 'Right way up in pure grit, nearly dry, until shoots come.',
     risk: 'Rots when it is wet.',
+    rootsName: 'Shoots',
     rootsWhy: 'Shoots tell of them: it is never dug.',
   },
   seed: {
     name: 'From seed',
     says: 'Dried about two months, sown on the surface, damp and bright; seedlings stay until they have true leaves.',
     risk: 'Damping off in still, wet air.',
+    cutName: 'Gathered',
+    rootsName: 'Seedlings',
     setName: 'Sow',
     setTo: 'onto the mix',
     setTap: 'Sown',

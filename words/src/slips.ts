@@ -65,7 +65,7 @@ function waterLine(slip: Slip, day: (d: string) => string): string {
   if (slip.inJar)
     return 'It stands in water: only the bare stem under; change the water every 4–7 days. Into mix at 2.5–5 cm of root, kept moist for two weeks.';
   if (slip.dryUntilRoots)
-    return `No water until it has roots, however wrinkled; then ${THEN[slip.school]}.`;
+    return `No water until it has roots; wrinkles before that are normal. Then ${THEN[slip.school]}.`;
   const habit = habitOf(slip);
   if (slip.noWaterBefore !== null)
     return `No water before ${day(slip.noWaterBefore)}. Then ${habit}.`;

@@ -1,20 +1,36 @@
 import type { Young } from '@hypogeon/core/botany';
 import type { CourseId } from '@hypogeon/core/course';
-import type { Step } from '@hypogeon/core/care';
+import type { Step, StepId } from '@hypogeon/core/care';
 import type { Batch } from '@hypogeon/core/journal';
 import { AID, WOUND_SCHOOL } from '@hypogeon/core/wound';
-import { FIRST_SAYS, piecesText, rootSpan } from './care';
+import { FIRST_SAYS, rootSpan } from './care';
 import { daySpan } from './days';
 import { ruleText } from './quantities';
 import type { Speech } from './speech';
 import { COURSE_WORDS } from './courses';
-import { STEP_NAME } from './tasks';
+import { STEP_NAME, YOUNG_NAME } from './tasks';
 
-/** What a step is called on the way of one batch: a jar is no mix. */
-export function stepName({ id }: Pick<Step, 'id'>, course: CourseId): string {
-  const { setName, firstWater } = COURSE_WORDS[course];
-  return (id === 'stick' ? setName : id === 'first-water' ? firstWater : null) ?? STEP_NAME[id];
+/**
+ * What a step is called on the way of one batch: a jar is no mix, seed is gathered, a strap brings shoots.
+ * @param young what its piece brings; pups where nobody says
+ */
+export function stepName(
+  { id }: Pick<Step, 'id'>,
+  course: CourseId,
+  young: Young = 'pups',
+): string {
+  const { cutName, setName, firstWater, rootsName } = COURSE_WORDS[course];
+  const named: Partial<Record<StepId, string | undefined>> = {
+    cut: cutName,
+    stick: setName,
+    'first-water': firstWater,
+    roots: rootsName,
+    pups: capital(YOUNG_NAME[young]),
+  };
+  return named[id] ?? STEP_NAME[id];
 }
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** When it was, is or will be: `5–9 Apr`, `due since 3 Apr`, `skipped`. */
 export function stepWhen(step: Step, speech: Speech): string {
@@ -44,10 +60,18 @@ const YOUNG_WHY: Readonly<Record<Young, string>> = {
 };
 
 /** What is to be done, with how many: `Cut 12 crowns`. */
-export function stepTitle(step: Step, batch: Batch, course: CourseId): string {
-  const name = stepName(step, course);
-  const many = piecesText(batch.method, step.count ?? batch.count);
-  return step.id === 'cut' || step.id === 'stick' ? `${name}: ${many}` : name;
+export function stepTitle(
+  step: Step,
+  batch: Batch,
+  course: CourseId,
+  { wayOf }: Pick<Speech, 'wayOf'>,
+): string {
+  const { one, many, young } = wayOf(batch);
+  const name = stepName(step, course, young);
+  const count = step.count ?? batch.count;
+  return step.id === 'cut' || step.id === 'stick'
+    ? `${name}: ${count} ${count === 1 ? one : many}`
+    : name;
 }
 
 /** Why, in one sentence. */

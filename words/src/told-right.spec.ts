@@ -1,6 +1,8 @@
+import type { Young } from '@hypogeon/core/botany';
+import type { CourseId } from '@hypogeon/core/course';
 import type { BatchFields } from '@hypogeon/core/journal';
 import { batchIn, storyCare, storyDay, storyState } from '@hypogeon/core/testing';
-import { askText, lateText, leaveReason, leaveText, reasonText, speechFor } from '.';
+import { askText, lateText, leaveReason, leaveText, reasonText, speechFor, stepName } from '.';
 
 /*
  * Lives of growers' ways, read as they read them: day | what happens | what Today and the batch page say | what they
@@ -332,5 +334,19 @@ describe.each(Object.entries(LIVES))('%s', (_name, { fields, room, lines }) => {
     ].join(' | ');
     if (says) expect(told).toMatch(says);
     if (never) expect(told).not.toMatch(never);
+  });
+});
+
+describe('stations of a life', () => {
+  const named = (course: CourseId, young: Young): string =>
+    (['cut', 'stick', 'roots', 'pups'] as const)
+      .map((id) => stepName({ id }, course, young))
+      .join(', ');
+
+  it('are named by what the piece is: seed, strap, root', () => {
+    expect(named('seed', 'true-leaves')).toBe('Gathered, Sow, Seedlings, True leaves');
+    expect(named('dried', 'shoots')).toBe('Cut, Set, Roots, New shoots');
+    expect(named('root-cutting', 'heads')).toBe('Cut, Set, Shoots, New heads');
+    expect(named('water', 'pups')).toBe('Cut, Into the jar, Roots, Pups');
   });
 });

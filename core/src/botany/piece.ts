@@ -1,3 +1,4 @@
+import { COURSE } from '../course';
 import { METHOD, type Method, type MethodId } from './method';
 import type { Taxon } from './taxon';
 
@@ -12,16 +13,12 @@ type Grown = Pick<Taxon, 'methods'>;
 /** The kind of leaf that is taken of a plant; null for every other piece. By the way it is usually set. */
 export function leafKind(taxon: Grown | null, method: MethodId): LeafKind | null {
   if (method !== 'leaf') return null;
-  switch (taxon?.methods.find((m) => m.method === method)?.courses?.[0]) {
-    case 'dried':
-      return 'strap';
-    case 'petiole':
-      return 'stalked';
-    case 'notch':
-      return 'notch';
-    default:
-      return 'plucked';
-  }
+  const usual = taxon?.methods.find((m) => m.method === method)?.courses?.[0];
+  if (usual === undefined) return 'plucked';
+  const { lies, leafFeeds } = COURSE[usual];
+  if (lies === 'buried') return 'strap';
+  if (lies === 'in-trench') return 'stalked';
+  return leafFeeds ? 'plucked' : 'notch';
 }
 
 /** How a leaf that is not plucked off a rosette differs: words/ has its rule. Common practice, no source. */

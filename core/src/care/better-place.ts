@@ -16,7 +16,7 @@ export interface Better {
   readonly is: BetterBy;
   /** Half of those that will root have roots by. */
   readonly roots: Day;
-  /** Safe to water from; null where nothing is open, or that cannot be said. */
+  /** Its wound is surely closed by; null where nothing is open, or it changes nothing of that. */
   readonly opens: Day | null;
 }
 
@@ -96,7 +96,8 @@ export function slowHere(state: State, batch: Batch, day: Day): SlowHere | null 
           : 'dark';
   const aided = (is: BetterBy, change: GrowthChange): readonly Better[] => {
     const there = waitsFor(state, batch, day, change);
-    return there ? [{ is, roots: there.roots, opens }] : [];
+    // Warmth at the roots and light close no wound in the air: of that they promise nothing.
+    return there ? [{ is, roots: there.roots, opens: null }] : [];
   };
   const gear = [
     ...(by === 'cold' ? aided({ by: 'mat', warmerC: MAT_C }, { byC: MAT_C }) : []),

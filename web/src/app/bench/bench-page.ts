@@ -37,7 +37,7 @@ import { type Batch, type BatchStage, BATCH_STAGES } from '@hypogeon/core/journa
 import { closureOn } from '@hypogeon/core/wound';
 import * as z from 'zod';
 import { Drafts } from '../data/drafts';
-import { statusText } from '@hypogeon/words';
+import { statusText, YOUNG_NAME } from '@hypogeon/words';
 import { Journal } from '../data/journal';
 import { saveText } from '../data/save-text';
 import { Today } from '../data/today';
@@ -270,12 +270,15 @@ export class BenchPage {
     return says === '' ? null : { says, now: water.is === 'now' };
   }
 
-  private says({ counts, count, here, waiting, stage }: Batch): string {
+  private says(batch: Batch): string {
+    const { counts, count, here, waiting, stage } = batch;
     if (stage === 'planned' || stage === 'callusing') return `${count} in all`;
     const lost = counts.rotted + counts.dried + counts.lost;
     return [
       `${counts.rooted + counts.pupped} of ${count} rooted`,
-      counts.pupped ? `${counts.pupped} with pups` : '',
+      counts.pupped
+        ? `${counts.pupped} with ${YOUNG_NAME[this.words.speech().wayOf(batch).young]}`
+        : '',
       lost ? `${lost} lost` : '',
       here.waiting ? `${here.waiting} waiting` : '',
       waiting > here.waiting ? `${waiting - here.waiting} gone before` : '',

@@ -1,5 +1,7 @@
-import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import type { Batch } from '@hypogeon/core/journal';
+import { YOUNG_NAME } from '@hypogeon/words';
+import { Words } from '../data/words';
 
 /** What became of the pieces, as bars of one length: told apart by pattern and number, not by colour alone. */
 @Component({
@@ -40,13 +42,15 @@ import type { Batch } from '@hypogeon/core/journal';
   `,
 })
 export class CountBars {
+  private readonly words = inject(Words);
   readonly batch = input.required<Batch>();
 
   protected readonly rows = computed(() => {
     const { counts, waiting, count } = this.batch();
+    const { young } = this.words.speech().wayOf(this.batch());
     return [
       { id: 'rooted', name: 'rooted', n: counts.rooted },
-      { id: 'pupped', name: 'with pups', n: counts.pupped },
+      { id: 'pupped', name: `with ${YOUNG_NAME[young]}`, n: counts.pupped },
       { id: 'waiting', name: 'waiting', n: waiting },
       { id: 'rotted', name: 'rotted', n: counts.rotted },
       { id: 'dried', name: 'dried up', n: counts.dried },

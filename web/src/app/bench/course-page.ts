@@ -126,7 +126,7 @@ export class CoursePage {
     return TOLD.flatMap((id) => {
       const step = steps.find((s): s is Step => s.id === id);
       return step && step.is !== 'skipped'
-        ? [{ name: this.words.stepName(step, course), when: this.words.stepWhen(step) }]
+        ? [{ name: this.words.stepName(step, course, batch), when: this.words.stepWhen(step) }]
         : [];
     });
   }

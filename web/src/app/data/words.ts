@@ -135,8 +135,8 @@ export class Words {
     return leaveReason(leave, this.speech());
   }
 
-  stepName(step: Step, course: CourseId): string {
-    return stepName(step, course);
+  stepName(step: Step, course: CourseId, batch: Pick<Batch, 'taxon' | 'method'>): string {
+    return stepName(step, course, this.speech().wayOf(batch).young);
   }
 
   stepWhen(step: Step): string {
@@ -144,7 +144,7 @@ export class Words {
   }
 
   stepTitle(step: Step, batch: Batch, course: CourseId): string {
-    return stepTitle(step, batch, course);
+    return stepTitle(step, batch, course, this.speech());
   }
 
   stepWhy(step: Step, batch: Batch, course: CourseId): string {

@@ -7,8 +7,9 @@ import { LifeStrip } from './life-strip';
 const state = fold(demoJournal(DAY));
 
 const open = (id: string, of = state) => {
-  const { steps, course } = careOf(of, of.batches.get(id)!, DAY);
-  return mount(LifeStrip, { steps, course, piece: 'leaf' }, []);
+  const batch = of.batches.get(id)!;
+  const { steps, course } = careOf(of, batch, DAY);
+  return mount(LifeStrip, { steps, course, batch, piece: 'leaf' }, []);
 };
 
 describe('the life strip', () => {
@@ -21,6 +22,12 @@ describe('the life strip', () => {
     const roots = page.all('li').find((li) => li.textContent.includes('Roots'))!;
     expect(roots.className).toBe('ahead');
     expect(roots.textContent).toMatch(/\d{1,2}( \w{3})? ?– ?\d{1,2} \w{3}/);
+  });
+
+  it('names its stations as the piece brings them', async () => {
+    // Sections bring shoots, leaves of a rosette pups.
+    expect((await open('b-26')).text).toContain('New shoots');
+    expect((await open('b-25')).text).toContain('Pups');
   });
 
   it('says what is due since, and what cannot be said', async () => {

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import type { Piece } from '@hypogeon/core/botany';
 import type { CourseId } from '@hypogeon/core/course';
 import type { Step, StepId } from '@hypogeon/core/care';
+import type { Batch } from '@hypogeon/core/journal';
 import { Words } from '../data/words';
 import { CuttingMark } from './cutting-mark';
 import { FRESH, type MarkState } from './mark-state';
@@ -112,6 +113,7 @@ export class LifeStrip {
   readonly steps = input.required<readonly Step[]>();
   readonly course = input.required<CourseId>();
   readonly piece = input.required<Piece>();
+  readonly batch = input.required<Batch>();
 
   protected readonly stops = computed(() =>
     this.steps()
@@ -119,7 +121,7 @@ export class LifeStrip {
       .map((step) => ({
         step,
         look: LOOKS[step.id],
-        name: this.words.stepName(step, this.course()),
+        name: this.words.stepName(step, this.course(), this.batch()),
         when: this.words.stepWhen(step),
       })),
   );

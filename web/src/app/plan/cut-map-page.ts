@@ -149,7 +149,7 @@ const COLUMN: StemDraft = { ...BLANK, length: '800', nodes: '0', width: '60' };
             <hy-field
               label="Or their heights, {{ words.lengthUnit() }}"
               [problem]="heightsProblem()"
-              hint="From the base: 30, 55, 80. Overrules the number."
+              [hint]="'From the base: ' + like([30, 55, 80]) + '. Overrules the number.'"
             >
               <input
                 hyControl
@@ -186,7 +186,7 @@ const COLUMN: StemDraft = { ...BLANK, length: '800', nodes: '0', width: '60' };
               <hy-field
                 label="Bare stretch, {{ words.lengthUnit() }}"
                 [problem]="bareProblem()"
-                hint="From and to, without leaves: 60 200. There it is cut."
+                [hint]="'From and to, without leaves: ' + like([60, 200]) + '. There it is cut.'"
               >
                 <input
                   hyControl
@@ -199,7 +199,7 @@ const COLUMN: StemDraft = { ...BLANK, length: '800', nodes: '0', width: '60' };
               <hy-field
                 label="Side branches, {{ words.lengthUnit() }}"
                 [problem]="branchesProblem()"
-                hint="Their lengths: 120 90. Each is cut at its base."
+                [hint]="'Their lengths: ' + like([120, 90]) + '. Each is cut at its base.'"
               >
                 <input
                   hyControl
@@ -386,7 +386,7 @@ export class CutMapPage {
   );
   protected readonly heightsProblem = computed(() =>
     this.typedNodes() === null
-      ? `Heights are lengths with a space between, like ${[30, 55, 80].map((mm) => this.words.typed(mm)).join(' ')}.`
+      ? `Heights are lengths with a space between, like ${this.like([30, 55, 80])}.`
       : this.typedNodes()!.length > 300
         ? 'At most 300 nodes. Cut the stem up in two plans.'
         : '',
@@ -399,6 +399,10 @@ export class CutMapPage {
       this.draft().nodes.trim() === '0',
   );
 
+  /** Lengths as they may be typed, in the grower's unit. */
+  protected like(mm: readonly number[]): string {
+    return mm.map((one) => this.words.typed(one)).join(' ');
+  }
   /** Lengths in a row, in mm; null where one of them is none. */
   private lengths(text: string): readonly number[] | null {
     return nodesFrom(text, (typed) => {
@@ -414,14 +418,13 @@ export class CutMapPage {
   });
   protected readonly bareProblem = computed(() =>
     this.bareMm() === null || (this.lengths(this.draft().bare)?.length ?? 0) > 2
-      ? `Two heights with a space between, like ${[60, 200].map((mm) => this.words.typed(mm)).join(' ')}.`
+      ? `Two heights with a space between, like ${this.like([60, 200])}.`
       : '',
   );
   private readonly branchesMm = computed(() => this.lengths(this.draft().branches));
   protected readonly branchesProblem = computed(() => {
     const read = this.branchesMm();
-    if (read === null)
-      return `Lengths with a space between, like ${[120, 90].map((mm) => this.words.typed(mm)).join(' ')}.`;
+    if (read === null) return `Lengths with a space between, like ${this.like([120, 90])}.`;
     return read.length > 60 ? 'At most 60 branches. Cut them up in two plans.' : '';
   });
 
