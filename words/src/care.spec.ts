@@ -286,9 +286,7 @@ describe('care slips', () => {
     expect(fresh.lines[0]).toMatch(/^3 pads, cut .*, without roots as yet\.$/);
     // Where it is from, and no day of first water: a cactus drinks nothing before it has roots.
     expect(fresh.lines[1]).toMatch(/^From Bunny ears/);
-    expect(fresh.lines[2]).toMatch(
-      /^No water until it has roots; wrinkles before that are normal\. Then let all of it dry/,
-    );
+    expect(fresh.lines[2]).toMatch(/^No water until it has roots\. Then let all of it dry/);
     const dated = {
       ...slip('b-24'),
       dryUntilRoots: false,
@@ -298,7 +296,7 @@ describe('care slips', () => {
     expect(slipText(dated, 1, metric).lines[2]).toMatch(
       /^No water before Mon 20 Apr\. Then a small drink .* after that let all of it dry/,
     );
-    expect(fresh.lines[3]).toMatch(/^Water the mix, not the leaves/);
+    expect(fresh.lines[3]).toMatch(/^Water the mix, not the plant/);
     expect(slipPlain(fresh)).toContain(fresh.cautions[0]!);
     const jar = { ...slip('b-24'), inJar: true };
     expect(slipText(jar, 1, metric).lines.join(' ')).toContain('2.5–5 cm of root');

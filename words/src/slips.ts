@@ -27,7 +27,7 @@ export function slipText(slip: Slip, count: number, speech: Speech): SlipText {
       : [
           slip.crown
             ? 'Water the mix, not the leaves: what stands in the crown rots it.'
-            : 'Water the mix, not the leaves.',
+            : 'Water the mix, not the plant.',
         ]),
     ...(slip.setOn === null
       ? []
@@ -64,8 +64,7 @@ function rootsSay({ withRoots, living }: Slip, count: number): string {
 function waterLine(slip: Slip, day: (d: string) => string): string {
   if (slip.inJar)
     return 'It stands in water: only the bare stem under; change the water every 4–7 days. Into mix at 2.5–5 cm of root, kept moist for two weeks.';
-  if (slip.dryUntilRoots)
-    return `No water until it has roots; wrinkles before that are normal. Then ${THEN[slip.school]}.`;
+  if (slip.dryUntilRoots) return `No water until it has roots. Then ${THEN[slip.school]}.`;
   const habit = habitOf(slip);
   if (slip.noWaterBefore !== null)
     return `No water before ${day(slip.noWaterBefore)}. Then ${habit}.`;

@@ -100,11 +100,14 @@ export const LEAVE_NAME: Readonly<Record<LeaveKind, string>> = {
   postponed: 'Postponed',
 };
 
+/** What feeding is, and what leaving it costs. Common practice, no source. */
+export const FEEDING_SAYS = 'Half strength, every two weeks. Unfed they grow slower and tougher.';
+
 /** When rooted ones are fed. */
 export const FEEDING_NAME: Readonly<Record<Feeding, string>> = {
-  'in-growth': 'Half strength every two weeks while it grows',
-  fortnightly: 'Half strength every two weeks but in its rest',
-  never: 'Never: slower, tougher',
+  'in-growth': 'While it grows',
+  fortnightly: 'Always but in its rest',
+  never: 'Never',
 };
 
 /** What a look may find. */

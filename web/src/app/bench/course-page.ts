@@ -26,7 +26,13 @@ import {
 import { firstWaterOutlooks } from '@hypogeon/core/plan';
 import { FIRST_WATER, UNROOTED_WATERS, WATER_SCHOOL } from '@hypogeon/core/water';
 import { TISSUES } from '@hypogeon/core/wound';
-import { chanceText, COURSE_WORDS, FEEDING_NAME, UNROOTED_NAME } from '@hypogeon/words';
+import {
+  chanceText,
+  COURSE_WORDS,
+  FEEDING_NAME,
+  FEEDING_SAYS,
+  UNROOTED_NAME,
+} from '@hypogeon/words';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
@@ -64,6 +70,7 @@ export class CoursePage {
   protected readonly ownRoots = OWN_ROOTS.map((id) => ({ id, name: ROOTS_NAME[id] }));
   protected readonly firstWaters = Object.values(FIRST_WATER);
   protected readonly habits = Object.values(WATER_SCHOOL);
+  protected readonly feedingSays = FEEDING_SAYS;
   protected readonly feedings = FEEDINGS.map((id) => ({ id, name: FEEDING_NAME[id] }));
   protected readonly regimes = UNROOTED_WATERS.map((id) => ({ id, name: UNROOTED_NAME[id] }));
   protected readonly containers = computed(() => containersOf(this.state()));

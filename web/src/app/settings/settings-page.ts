@@ -7,7 +7,7 @@ import { FEEDINGS, SETTINGS_KEY, type SettingsFields } from '@hypogeon/core/jour
 import { temperatureIn } from '@hypogeon/core/units';
 import { WATER_SCHOOL } from '@hypogeon/core/water';
 import { WOUND_SCHOOL } from '@hypogeon/core/wound';
-import { FEEDING_NAME } from '@hypogeon/words';
+import { FEEDING_NAME, FEEDING_SAYS } from '@hypogeon/words';
 import { Actions } from '../data/actions';
 import { freshId } from '../data/fresh-id';
 import { Journal } from '../data/journal';
@@ -71,6 +71,7 @@ export class SettingsPage {
   protected readonly schools = Object.values(WOUND_SCHOOL);
   protected readonly feedings = FEEDINGS;
   protected readonly feedingName = FEEDING_NAME;
+  protected readonly feedingSays = FEEDING_SAYS;
   protected readonly waterSchools = Object.values(WATER_SCHOOL);
   protected readonly settings = computed(() => this.journal.state().settings);
 
