@@ -1,8 +1,10 @@
 import { methodOf } from '@hypogeon/core/botany';
 import { plantOf } from '@hypogeon/core/bench';
 import { fold } from '@hypogeon/core/journal';
-import { beliefOf } from '@hypogeon/core/learn';
-import { beliefWords, paceWords, trayWords } from './beliefs';
+import { beliefOf, headsEach } from '@hypogeon/core/learn';
+import { countLedger } from '@hypogeon/core/ledger';
+import { batchIn, storyState } from '@hypogeon/core/testing';
+import { beliefWords, eachOf, eachText, paceWords, trayWords } from './beliefs';
 import { everText, onItsWayText, fanText } from './roots-fan';
 import type { Speech } from './speech';
 
@@ -10,6 +12,7 @@ const state = fold([]);
 const way = methodOf(plantOf(state, 'echeveria-elegans')!.taxon, 'crown')!;
 const guide = beliefOf(state, 'echeveria-elegans', way);
 const told = (lived: number) => ({ batches: 1, cuttings: 40, lived, waiting: 0 });
+const LEAVES = { taxon: 'echeveria-elegans', method: 'leaf', count: 10 } as const;
 const speech = { today: '2026-05-20', locale: 'en-GB' } as Speech;
 
 describe('what a figure rests on', () => {
@@ -21,6 +24,31 @@ describe('what a figure rests on', () => {
     expect(beliefWords({ ...guide, own: told(10), genus: told(3) }, 'crown')).toBe(
       'your own 40 and 40 of the genus, with the catalogue',
     );
+  });
+
+  it('how many young plants a piece brings, where it is more than one', () => {
+    const lives = storyState(LEAVES, [
+      [0, 'cut, set'],
+      [60, 'count 1r 9p 14h'],
+    ]);
+    const each = headsEach(lives, 'echeveria-elegans', 'leaf');
+    expect(eachText(each, 'de')).toBe(' Yours brought 1,6 young plants each, 14 from 9.');
+    const [count] = [...lives.batches.values()].map((b) => countLedger([b]));
+    expect(eachOf(count!)).toBe('1.6 each');
+    expect(eachOf({ heads: { count: 9, of: 9 } })).toBe('');
+    const one = storyState(LEAVES, [[60, 'cut, set, count 9p 9h']]);
+    expect(eachText(headsEach(one, 'echeveria-elegans', 'leaf'))).toBe('');
+  });
+
+  it('a later count tells buds anew, and keeps the young plants until it is told again', () => {
+    const told = (...lines: [number, string][]) =>
+      batchIn(storyState(LEAVES, [[0, 'cut, set'], ...lines]));
+    expect(told([40, 'count 8r 3b'])).toMatchObject({ buds: { count: 3 }, heads: null });
+    expect(told([40, 'count 8r 3b'], [60, 'count 5r 3p'])).toMatchObject({ buds: null });
+    const heads = { count: 5, of: 3 };
+    expect(told([40, 'count 5r 3p 5h'], [60, 'count 4r 4p']).heads).toMatchObject(heads);
+    expect(told([40, 'count 5r 3p 2h']).heads).toMatchObject({ count: 3, of: 3 });
+    expect(told([40, 'count 5r 3p 5h'], [60, 'count 8r']).heads).toBeNull();
   });
 
   it('how much a tray tells', () => {

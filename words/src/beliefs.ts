@@ -1,6 +1,8 @@
 import type { MethodId } from '@hypogeon/core/botany';
-import type { Belief } from '@hypogeon/core/learn';
+import type { Belief, HeadsEach } from '@hypogeon/core/learn';
+import type { LedgerCount } from '@hypogeon/core/ledger';
 import { effectiveSize } from '@hypogeon/core/stats';
+import { decimal } from './numbers';
 
 /** What a figure rests on, in words: `catalogue`, `your own 43 cuttings and the catalogue`. */
 export function beliefWords({ own, genus }: Belief, method: MethodId): string {
@@ -25,6 +27,18 @@ export function paceWords({ pace: { factor }, own, genus }: Belief): string {
   if (Math.abs(percent) < 3) return `as the catalogue, by ${whose}`;
   return `${Math.abs(percent)} % ${percent > 0 ? 'slower' : 'sooner'} than the catalogue, by ${whose}`;
 }
+
+/** How many young plants a piece brings: ` Yours brought 1.6 young plants each, 14 from 9.`; nothing where one each. */
+export const eachText = (each: HeadsEach | null, locale = 'en'): string =>
+  each === null
+    ? ''
+    : ` Yours brought ${decimal(each.heads / each.pieces, 1, locale)} young plants each, ${each.heads} from ${each.pieces}.`;
+
+/** The same short, for a table: `1.6 each`. */
+export const eachOf = (
+  { heads: { count, of } }: Pick<LedgerCount, 'heads'>,
+  locale = 'en',
+): string => (count > of ? `${decimal(count / of, 1, locale)} each` : '');
 
 /** What the correlation of cuttings of a tray means: `Cuttings of one tray share their fate: 40 tell as much as 8.` */
 export function trayWords(correlation: number): string {

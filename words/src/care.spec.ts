@@ -84,7 +84,11 @@ describe('sentences with a quantity, in both systems', () => {
     [{ why: 'roots-long', mm: 30 }, /Roots of 30 mm/, /Roots of 1\.18 in/],
     [{ why: 'roots-long', mm: null }, /likely 2\.5–5 cm/, /likely 1–2 in/],
     [{ why: 'ready-roots', mm: 41 }, /Roots of 41 mm: 2\.5–5 cm/, /Roots of 1\.61 in: 1–2 in/],
-    [{ why: 'ready-counted', by: 'roots' }, /likely past 25 mm/, /likely past 0\.98 in/],
+    [
+      { why: 'ready-counted', by: 'roots', heads: null },
+      /likely past 25 mm/,
+      /likely past 0\.98 in/,
+    ],
     [
       { why: 'stale', since: '2026-04-04', every: 4, tempC: 23 },
       /at 23 °C every 4 days/,

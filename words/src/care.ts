@@ -264,11 +264,13 @@ export function reasonText(reason: Reason, speech: Speech): string {
     case 'woke':
       return 'It was too cold for it to grow, and wet it would have rotted: now it grows again.';
     case 'first-chosen':
-      return reason.choice === 'at-once'
-        ? reason.early
-          ? 'At once, as you chose, with the cut still open: it may rot.'
-          : 'At once, as you chose.'
-        : `${FIRST_SAYS[reason.choice]}, as you chose.`;
+      return `${FIRST_SAYS[reason.choice]}, as you chose${
+        reason.open === null
+          ? '.'
+          : reason.open.closes === null
+            ? ', with the cut still open: it may rot.'
+            : `, with the cut still open: it may rot. By itself it would be safe ${nearDay(reason.open.closes, speech)}.`
+      }`;
     case 'roots-first':
       return `Its first water waits until roots show${reason.look === null ? '' : `; look for them ${nearDay(reason.look, speech)}`}.`;
     case 'roots-show':
@@ -320,7 +322,9 @@ export function reasonText(reason: Reason, speech: Speech): string {
     case 'pups':
       return reason.young === 'true-leaves'
         ? `${reason.pupped} of ${reason.rooted} seedlings with true leaves at the last count.`
-        : `${reason.rooted} with roots, ${reason.pupped} with ${YOUNG_NAME[reason.young]} at the last count.`;
+        : `${reason.rooted} with roots, ${reason.pupped} with ${YOUNG_NAME[reason.young]}${
+            reason.buds > 0 ? ` and ${reason.buds} with a bud` : ''
+          } at the last count.`;
     case 'long-without-roots':
       return `Day ${reason.days}, long past ${reason.count === 1 ? 'its' : 'their'} window: ${LONG_THEN[reason.then]}.`;
     case 'forgotten':
@@ -358,7 +362,9 @@ export function reasonText(reason: Reason, speech: Speech): string {
     case 'ready-leaf-off':
       return 'The mother leaf is gone.';
     case 'ready-counted':
-      return READY[reason.by](lengthText(25, length, locale));
+      return `${READY[reason.by](lengthText(25, length, locale))}${
+        reason.heads === null ? '' : ` ${reason.heads} in all: part them as you pot.`
+      }`;
     case 'potted-whole':
       return 'The ball came whole: a drink settles it.';
     case 'potted-rested':

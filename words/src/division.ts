@@ -24,7 +24,7 @@ function waterText(water: PartWater): string {
     case 'at-once':
       return 'Watered in at once, as you chose: with the cut still open it may rot.';
     case 'days':
-      return `First water ${water.days === 1 ? 'a day' : counted(water.days, NOUN.day)} after potting${water.open ? ', and not before the cut is closed' : ''}, in shade.`;
+      return `First water ${water.days === 1 ? 'a day' : counted(water.days, NOUN.day)} after potting${water.open ? ', as you chose: the cut may be open then' : ''}, in shade.`;
     case 'gate':
       return 'First water once the cut is closed: about a week, dry in its pot.';
     case 'roots':

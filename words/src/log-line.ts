@@ -1,6 +1,6 @@
 import { forecastText } from './forecast';
 import { batchCode } from '@hypogeon/core/bench';
-import type { BatchEntry, Counts, State } from '@hypogeon/core/journal';
+import type { BatchEntry, State } from '@hypogeon/core/journal';
 import { volumeText, weightText } from './amounts';
 import { nearDay } from './days';
 import { lengthText } from './quantities';
@@ -58,7 +58,7 @@ export function logLine(state: State, entry: BatchEntry, speech: Speech): string
     case 'felt':
       return `Felt ${entry.seen}, ${lengthText(entry.depthMm, length, locale)} deep`;
     case 'tally':
-      return tallyWords(entry.counts, entry.places, entry.recount);
+      return tallyWords(entry);
     case 'potted':
       return [
         `Potted on ${entry.count}`,
@@ -139,11 +139,13 @@ const PARTED: Readonly<Record<PartedEntry['why'], (n: number) => string>> = {
   discarded: (n) => `${n} thrown out`,
 };
 
-function tallyWords(
-  counts: Counts | undefined,
-  places: Readonly<Record<string, string>> | undefined,
-  recount: string | undefined,
-): string {
+function tallyWords({
+  counts,
+  places,
+  recount,
+  buds,
+  heads,
+}: Extract<BatchEntry, { kind: 'tally' }>): string {
   if (places) {
     const list = Object.values(places);
     return `Marked ${list.length === 1 ? 'one place' : `${list.length} places`}: ${[...new Set(list)].join(', ')}`;
@@ -152,6 +154,8 @@ function tallyWords(
   const parts = [
     [c.rooted, 'rooted'],
     [c.pupped, 'with pups'],
+    [heads ?? 0, 'young plants in all'],
+    [buds ?? 0, 'with a bud below'],
     [c.rotted, 'rotted'],
     [c.dried, 'dried up'],
     [c.lost, 'lost otherwise'],

@@ -106,6 +106,28 @@ const LIVES: Readonly<Record<string, Told>> = {
       [50, 'count 2r', /First water.*Roots show: the first real drink/, /small drink/],
     ],
   },
+  'a section’s buds and shoots: counted by themselves, looked at again, parted in the pot': {
+    fields: { taxon: 'dracaena-trifasciata', method: 'leaf-section', count: 6, ...GRIT },
+    lines: [
+      [0, 'cut', null],
+      [5, 'set', null],
+      [60, 'count 5r 3b', null],
+      [62, '', /Leave alone/, /Look for new shoots/],
+      [63, 'water', null],
+      [74, '', /ASK Look for new shoots.*5 with roots, 0 with new shoots and 3 with a bud/],
+      [76, 'count 2r 3p 5h', null],
+      [110, '', /Pot on.*5 in all: part them as you pot/],
+    ],
+  },
+  'a chosen day is kept to, its risk beside it; what is laid open again goes by its wound': {
+    fields: { taxon: 'echeveria-elegans', method: 'crown', count: 4, firstWater: 'next-day' },
+    lines: [
+      [0, 'cut', null],
+      [1, 'set', /No water until.*A day after setting, as you chose, with the cut still open/],
+      [2, '', /ASK First water.*as you chose, with the cut still open: it may rot/, /late/],
+      [3, 'torn', /No water until/, /ASK First water|as you chose/],
+    ],
+  },
   'a frangipani: firmed in, weeks without a drink': {
     fields: { taxon: 'plumeria-rubra', method: 'branch', count: 2, containers: 2, ...GRIT },
     lines: [

@@ -48,8 +48,21 @@ export function waitsForRoots(state: State, batch: Batch): boolean {
 }
 
 /**
+ * Days from setting to the first water as the grower chose them, whatever the wound: kept to until the wound is laid
+ * open again or, set, is seen tacky. Null where it goes by the gate or by roots.
+ */
+export function chosenDays(batch: Batch): number | null {
+  const choice = batch.firstWater ?? 'with-gate';
+  if (choice === 'with-gate' || batch.reopenings.length > 0) return null;
+  const { afterDays } = FIRST_WATER[choice];
+  const seen = batch.woundChecks.at(-1);
+  const tacky = seen?.seen === 'tacky' && batch.stuck !== null && seen.day >= batch.stuck;
+  return tacky && afterDays !== 0 ? null : afterDays;
+}
+
+/**
  * The first day for water after a batch was set (or would be, `setOn`): never before the gate, unless the grower
- * chose water at once.
+ * chose a day for it.
  */
 export function firstDrink(
   state: State,
@@ -60,7 +73,9 @@ export function firstDrink(
   const choice = batch.firstWater ?? 'with-gate';
   const again = batch.reopenings.at(-1)?.day;
   const from = again !== undefined && again > setOn ? again : setOn;
-  if (choice === 'at-once' && again === undefined) return { on: setOn, by: 'at-once' };
+  const chosen = chosenDays(batch);
+  if (chosen !== null)
+    return { on: addDays(setOn, chosen), by: chosen === 0 ? 'at-once' : 'choice' };
   const roots = rootsSince(batch);
   if (waitsForRoots(state, batch)) {
     if (roots === null) return { on: null, by: 'roots' };

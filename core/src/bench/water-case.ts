@@ -5,7 +5,7 @@ import { columnOf, dressingLeaves, mobilityAt, type WaterCase, type WaterSchoolI
 import { dryingOf, spaceDrying } from './air-of';
 import { clockOf } from './clock-of';
 import { hasRoots, inJar, isLaid, rowOf } from './course-of';
-import { firstDrink, gateClock } from './first-drink';
+import { chosenDays, firstDrink, gateClock } from './first-drink';
 import { containerOf, mixOf } from './medium-of';
 import { plantOf } from './plant';
 import { potting } from './potting';
@@ -152,10 +152,9 @@ function gateAndFirst(
   const clock = gateClock(batch, clockOf(state, batch));
   const first = firstDrink(state, batch, clock, batch.stuck!);
   const firstAt = first.on === null ? null : at(first.on);
-  const chosen = batch.firstWater === 'at-once' && batch.reopenings.length === 0;
   if (
     clock === null ||
-    chosen ||
+    chosenDays(batch) !== null ||
     wetStart(batch) ||
     drinksOf(batch).some((w) => w.breach === undefined)
   )

@@ -159,7 +159,10 @@ describe('what the grower chose', () => {
       ],
     );
     expect(storyCare(state, 0).asks).toMatchObject([
-      { kind: 'first-water', reason: { why: 'first-chosen', choice: 'at-once', early: true } },
+      {
+        kind: 'first-water',
+        reason: { why: 'first-chosen', choice: 'at-once', open: { closes: expect.any(String) } },
+      },
     ]);
   });
 

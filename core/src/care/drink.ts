@@ -1,6 +1,6 @@
 import { addDays, type Day } from '../days';
 import { spaceOn, type Batch, type State } from '../journal';
-import { POTTED_REST, potting, regimeFrom, regimeOn } from '../bench';
+import { chosenDays, POTTED_REST, potting, regimeFrom, regimeOn } from '../bench';
 import {
   BONE_DRY,
   mistEvery,
@@ -15,7 +15,7 @@ import {
 import { chanceClosedOn } from '../wound';
 import type { Asker } from './asker';
 import { daysSince, dryingOn, later, type Facts } from './facts';
-import type { Reason, Sure } from './reason';
+import type { Reason, StillOpen, Sure } from './reason';
 import { seasonOf } from './rooted';
 import {
   FREE_LOOK_DAYS,
@@ -87,8 +87,10 @@ function firstWater(
     return;
   }
   if (first.on > day) {
-    if (shut && first.by !== 'at-once') closed(ask, facts, shut);
-    if (!shut || first.on > shut.opens)
+    const choice = batch.firstWater ?? 'with-gate';
+    const chosen = chosenDays(batch) !== null;
+    if (shut && !chosen) closed(ask, facts, shut);
+    if (!shut || chosen || first.on > shut.opens)
       ask.leave('water', {
         until: first.on,
         earliest: first.on,
@@ -96,9 +98,9 @@ function firstWater(
         reason:
           first.by === 'rest'
             ? { why: 'resting', opens: first.on, by: 'cold' }
-            : (batch.firstWater ?? 'with-gate') === 'with-gate'
+            : choice === 'with-gate'
               ? { why: 'laid-dry' }
-              : { why: 'first-chosen', choice: batch.firstWater ?? 'with-gate', early: false },
+              : { why: 'first-chosen', choice, open: openOn(facts, first.on) },
       });
     return;
   }
@@ -136,10 +138,18 @@ function leaveUntilRoots(
 const mannerOf = (state: State, batch: Batch, facts: Facts, day: Day): 'misted' | 'poured' =>
   facts.laid || regimeOn(state, batch, day, facts.holds) === 'mist' ? 'misted' : 'poured';
 
-function firstReason(batch: Batch, { first, gate, rootsSince, laid }: Facts): Reason {
+/** Whether a drink on a day comes before the wound is closed. */
+function openOn({ gate }: Facts, on: Day | null): StillOpen | null {
+  if (gate === null || on === null) return null;
+  if (gate.gate.state === 'stopped') return { closes: null };
+  return gate.gate.opens > on ? { closes: gate.gate.opens } : null;
+}
+
+function firstReason(batch: Batch, facts: Facts): Reason {
+  const { first, gate, rootsSince, laid } = facts;
   switch (first?.by) {
     case 'at-once':
-      return { why: 'first-chosen', choice: 'at-once', early: gate !== null };
+      return { why: 'first-chosen', choice: 'at-once', open: openOn(facts, first.on) };
     case 'roots':
       return { why: 'roots-show', misted: laid };
     case 'rest':
@@ -149,7 +159,7 @@ function firstReason(batch: Batch, { first, gate, rootsSince, laid }: Facts): Re
       // The three dry days of a laid piece are nobody's choice.
       return choice === 'with-gate'
         ? { why: 'laid-dry' }
-        : { why: 'first-chosen', choice, early: false };
+        : { why: 'first-chosen', choice, open: openOn(facts, first.on) };
     }
     case 'gate':
       return gate?.gate.state === 'dated'

@@ -6,6 +6,11 @@ import type { FirstWaterId, RegimeId, VerdictReason, WaterSchoolId } from '../wa
 import type { WoundSchoolId } from '../wound';
 import type { Neighbour } from './neighbours';
 
+/** Water comes on a day that was chosen, and the wound is likely closed no sooner than then; null where it stands still. */
+export interface StillOpen {
+  readonly closes: Day | null;
+}
+
 /** Why something is asked or left: data, to be put into words in the grower's units. */
 export type Reason =
   | { readonly why: 'planned'; readonly on: Day }
@@ -27,7 +32,7 @@ export type Reason =
   | { readonly why: 'settles' }
   /** Its rest in the cold is over. */
   | { readonly why: 'woke' }
-  | { readonly why: 'first-chosen'; readonly choice: FirstWaterId; readonly early: boolean }
+  | { readonly why: 'first-chosen'; readonly choice: FirstWaterId; readonly open: StillOpen | null }
   | { readonly why: 'roots-first'; readonly look: Day | null }
   | { readonly why: 'roots-show'; readonly misted: boolean }
   | { readonly why: 'laid-dry' }
@@ -76,6 +81,7 @@ export type Reason =
       readonly why: 'pups';
       readonly rooted: number;
       readonly pupped: number;
+      readonly buds: number;
       readonly young: Young;
     }
   /** So many of those that live wait long past their window. */
@@ -105,7 +111,8 @@ export type Reason =
   | { readonly why: 'ready-roots'; readonly mm: number }
   | { readonly why: 'ready-leaf-off' }
   | { readonly why: 'pot-bound' }
-  | { readonly why: 'ready-counted'; readonly by: ReadyBy }
+  /** `heads` young plants in all, where a piece brought several. */
+  | { readonly why: 'ready-counted'; readonly by: ReadyBy; readonly heads: number | null }
   /** In a pot of its own. */
   | { readonly why: 'potted-whole' }
   | { readonly why: 'potted-rested'; readonly days: number }

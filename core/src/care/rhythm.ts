@@ -28,6 +28,8 @@ export const MOST_LOOK_DAYS = 42;
 /** A look stands so many days before it is late: half as long as the last one is past, within these. */
 export const LEAST_STANDS = 4;
 export const MOST_STANDS = 10;
+/** A bud has opened into a young plant about so long after it shows. Working assumption; 10–30 days. */
+export const BUD_OPENS = 14;
 
 /** Roots are past 2.5 cm about so long after they first show. Working assumption; 3–6 weeks. */
 export const ROOTS_GROW_DAYS = 28;

@@ -245,6 +245,7 @@ export function potOn(ask: Asker, batch: Batch, facts: Facts, day: Day): void {
     reason: told?.reason ?? {
       why: 'ready-counted',
       by: pups ? readyBy(batch, facts) : 'roots',
+      heads: batch.heads !== null && batch.heads.count > batch.heads.of ? batch.heads.count : null,
     },
     sure: told?.sure ?? { by: 'count' },
   });

@@ -7,7 +7,14 @@ import { later } from './facts';
 import { leafKind, methodAs, type Young } from '../botany';
 import type { Awaited, LongThen, Reason } from './reason';
 import { rootsToCount } from './signs';
-import { FREE_LOOK_DAYS, LEAST_STANDS, MOST_LOOK_DAYS, MOST_STANDS, TUG_GROWTH } from './rhythm';
+import {
+  BUD_OPENS,
+  FREE_LOOK_DAYS,
+  LEAST_STANDS,
+  MOST_LOOK_DAYS,
+  MOST_STANDS,
+  TUG_GROWTH,
+} from './rhythm';
 
 export interface NextLook {
   readonly day: Day;
@@ -21,6 +28,20 @@ export interface NextLook {
  * its window on, a tug waits until a third of those that wait are likely to hold; null if nothing is awaited.
  */
 export function nextLook(batch: Batch, facts: Facts): NextLook | null {
+  const usual = usualLook(batch, facts);
+  const bud = budLook(batch, facts);
+  return bud !== null && (usual === null || bud.day < usual.day) ? bud : usual;
+}
+
+/** A bud that was told is looked at again until it has opened, whatever still waits for roots. */
+function budLook({ buds, here }: Batch, { outlook, pottedOn }: Facts): NextLook | null {
+  const ahead = outlook?.pups ?? null;
+  if (buds === null || here.rooted === 0 || pottedOn !== null || ahead === null) return null;
+  const day = addDays(buds.day, BUD_OPENS);
+  return { day, latest: addDays(day, MOST_STANDS), for: 'pups', ahead };
+}
+
+function usualLook(batch: Batch, facts: Facts): NextLook | null {
   const { outlook, pottedOn } = facts;
   const { waiting, rooted } = batch.here;
   if (pottedOn !== null || outlook === null) return null;
@@ -125,7 +146,13 @@ function lookReason(batch: Batch, facts: Facts, awaits: 'roots' | 'pups'): Reaso
   const { rooted, pupped } = batch.here;
   if (awaits === 'roots' && rootsToCount(batch, facts.row) !== null) return { why: 'roots-seen' };
   if (awaits === 'pups')
-    return { why: 'pups', rooted: rooted + pupped, pupped, young: youngOf(batch, facts) };
+    return {
+      why: 'pups',
+      rooted: rooted + pupped,
+      pupped,
+      buds: batch.buds?.count ?? 0,
+      young: youngOf(batch, facts),
+    };
   if (inJar) return { why: 'glass' };
   const held = batch.tallies.length > 0 ? rooted + pupped : null;
   if (row.shows === 'roots' && row.look === 'as-it-lies')

@@ -296,6 +296,8 @@ function counts(state: State): DataTable {
       column('rotted', 'integer', 'Rotted'),
       column('dried', 'integer', 'Dried up'),
       column('lost', 'integer', 'Lost otherwise'),
+      column('buds', 'integer', 'With a bud and no young plant yet, where told'),
+      column('heads', 'integer', 'Young plants in all, where told'),
       column('recount', 'string', 'Why the count before was wrong'),
     ],
     rows: [...state.batches.values()].flatMap((b) =>
@@ -311,6 +313,8 @@ function counts(state: State): DataTable {
                 e.counts.rotted,
                 e.counts.dried,
                 e.counts.lost,
+                or(e.buds),
+                or(e.heads),
                 or(e.recount),
               ],
             ]

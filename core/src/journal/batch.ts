@@ -73,6 +73,10 @@ export interface Batch extends Omit<BatchRecord, 'dressed'> {
   readonly woundChecks: readonly WoundCheck[];
   /** Days on which the whole batch was counted. */
   readonly tallies: readonly Day[];
+  /** Buds at the last count, where they were told; the next count tells anew. */
+  readonly buds: { readonly day: Day; readonly count: number } | null;
+  /** Young plants when they were last counted, and the pieces that brought them. */
+  readonly heads: { readonly day: Day; readonly count: number; readonly of: number } | null;
   /** The last day anyone looked, whatever for. */
   readonly lastLook: Day | null;
   readonly moves: readonly { readonly day: Day; readonly space: string }[];
@@ -163,6 +167,8 @@ export function foldBatch(
   const touches: Batch['touches'][number][] = [];
   const woundChecks: WoundCheck[] = [];
   const tallies: Day[] = [];
+  let buds: Batch['buds'] = null;
+  let heads: Batch['heads'] = null;
   const moves: Move[] = [];
   const tendings: Batch['tendings'][number][] = [];
   const putOff = new Map<TaskId, { day: Day; until?: Day; text: string }>();
@@ -186,6 +192,8 @@ export function foldBatch(
         if (!entry.counts) break;
         counted = day;
         tallies.push(day);
+        buds = entry.buds ? { day, count: entry.buds } : null;
+        heads = headsIn(entry, heads);
         break;
       }
       case 'parted':
@@ -333,6 +341,8 @@ export function foldBatch(
     touches,
     woundChecks,
     tallies,
+    buds,
+    heads,
     lastLook,
     moves: moves.map(({ day, space: to }) => ({ day, space: to })),
     standSpace: space,
@@ -350,6 +360,13 @@ export function foldBatch(
     ended,
     conflicts,
   };
+}
+
+/** Fewer young plants than pieces that have one is a slip: each has one at least. */
+function headsIn({ day, counts, heads }: EntryOf<'tally'>, before: Batch['heads']): Batch['heads'] {
+  const of = counts?.pupped ?? 0;
+  if (heads === undefined) return of === 0 ? null : before;
+  return of === 0 ? null : { day, count: Math.max(heads, of), of };
 }
 
 function stageOf(

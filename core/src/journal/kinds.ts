@@ -76,6 +76,10 @@ export const KINDS = {
     places: z.record(position, z.enum(OUTCOMES)).optional(),
     /** The grower says an earlier count was wrong; without it a contradiction is asked about. */
     recount: noteField.optional(),
+    /** Rooted ones on which a bud shows and no young plant yet. */
+    buds: countField.optional(),
+    /** Young plants in all, of those that have any: one piece may bring several. */
+    heads: countField.optional(),
   }),
   /** Potted on, into what, where, and how the roots came through it. */
   potted: ofBatch({

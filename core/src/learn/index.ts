@@ -1,3 +1,4 @@
+export * from './heads-each';
 export * from './belief';
 export * from './one-batch';
 export * from './batches';

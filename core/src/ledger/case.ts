@@ -22,6 +22,8 @@ export interface LedgerCase {
   readonly cutOn: Day;
   readonly count: number;
   readonly counts: Counts;
+  /** Young plants when they were last counted, and the pieces that brought them. */
+  readonly heads: Batch['heads'];
   readonly waiting: number;
   /** Set in its medium, or something became of it before. */
   readonly stuck: boolean;
@@ -77,6 +79,7 @@ function caseOf(state: State, batch: Batch): LedgerCase {
     cutOn: batch.cutOn,
     count: batch.count,
     counts: batch.counts,
+    heads: batch.heads,
     waiting: batch.waiting,
     stuck: batch.stuck !== null || batch.waiting < batch.count,
     breached: wateredEarly(state, batch) === true,

@@ -29,6 +29,7 @@ describe('the ledger of a batch', () => {
     const count = countLedger([batch, batch]);
     expect(count).toEqual({
       batches: 2,
+      heads: { count: 0, of: 0 },
       stuck: 20,
       rooted: 10,
       pupped: 6,

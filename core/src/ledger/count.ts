@@ -12,6 +12,8 @@ export interface LedgerCount {
   readonly dried: number;
   readonly lost: number;
   readonly waiting: number;
+  /** Young plants where they were counted, and the pieces that brought them. */
+  readonly heads: { readonly count: number; readonly of: number };
 }
 
 export interface LedgerShares {
@@ -24,10 +26,13 @@ export interface LedgerShares {
 
 /** Adds up batches. Rooted, rotted, dried, lost and waiting make up stuck; pupped is part of rooted. */
 export function countLedger(
-  batches: readonly Pick<Batch, 'count' | 'counts' | 'waiting'>[],
+  batches: readonly Pick<Batch, 'count' | 'counts' | 'waiting' | 'heads'>[],
 ): LedgerCount {
+  const heads = { count: 0, of: 0 };
   const total = { stuck: 0, rooted: 0, pupped: 0, rotted: 0, dried: 0, lost: 0, waiting: 0 };
-  for (const { count, counts, waiting } of batches) {
+  for (const { count, counts, waiting, heads: young } of batches) {
+    heads.count += young?.count ?? 0;
+    heads.of += young?.of ?? 0;
     total.stuck += count;
     total.rooted += counts.rooted + counts.pupped;
     total.pupped += counts.pupped;
@@ -36,7 +41,7 @@ export function countLedger(
     total.lost += counts.lost;
     total.waiting += waiting;
   }
-  return { batches: batches.length, ...total };
+  return { batches: batches.length, ...total, heads };
 }
 
 /**

@@ -53,7 +53,7 @@ export type PartWater =
   | { readonly is: 'settles' }
   /** By choice; with an open cut it may rot. */
   | { readonly is: 'at-once'; readonly open: boolean }
-  /** So many days after it is potted, and not before its cut can bear it, where it has one. */
+  /** So many days after it is potted, by choice; a cut may still be open then. */
   | { readonly is: 'days'; readonly days: number; readonly open: boolean }
   /** Once its cut is closed: about a week, dry in its pot. */
   | { readonly is: 'gate' }

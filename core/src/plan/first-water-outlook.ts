@@ -5,11 +5,9 @@ import { chanceClosedOn, type WoundClock } from '../wound';
 /** What a school of first water means for one batch. */
 export interface FirstWaterOutlook {
   readonly school: FirstWater;
-  /** The day it would water; null where it waits for roots. */
-  readonly wants: Day | null;
-  /** The day it comes: not before the gate, but at once. Null where it waits for roots or the wound does not close. */
+  /** The day it comes, kept to whatever the wound; null where it waits for roots or the wound does not close. */
   readonly on: Day | null;
-  /** Chance that the wound is still open on the day it wants, 0–1. */
+  /** Chance that the wound is still open on that day, 0–1. */
   readonly open: number;
   /** Days a wound would sit wet, were it watered then: until it is closed nine times in ten. */
   readonly wetDays: number;
@@ -30,18 +28,16 @@ export function firstWaterOutlooks(
   return FIRST_WATERS.map((id) => {
     const school = FIRST_WATER[id];
     if (stuck === null || gate?.state === 'stopped')
-      return { school, wants: null, on: null, open: 1, wetDays: 0 };
+      return { school, on: null, open: 1, wetDays: 0 };
     const gated = id === 'with-gate' && gate ? gate.opens : stuck;
     const after = keptDry && id === 'with-gate' ? null : school.afterDays;
-    const wants = after === null ? null : addDays(gated, after);
-    if (wants === null || !clock || !gate) return { school, wants, on: wants, open: 0, wetDays: 0 };
+    const on = after === null ? null : addDays(gated, after);
+    if (on === null || !clock || !gate) return { school, on, open: 0, wetDays: 0 };
     return {
       school,
-      wants,
-      // At once is at once, whatever the wound: the last two figures say what it risks.
-      on: id === 'at-once' || wants >= gate.opens ? wants : gate.opens,
-      open: 1 - chanceClosedOn(clock, wants),
-      wetDays: Math.max(0, daysBetween(wants, gate.latest)),
+      on,
+      open: 1 - chanceClosedOn(clock, on),
+      wetDays: Math.max(0, daysBetween(on, gate.latest)),
     };
   });
 }

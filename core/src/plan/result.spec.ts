@@ -167,19 +167,20 @@ describe('schools of first water', () => {
   const state = fold(written(bench, batchPut(), { kind: 'cut', batch: 'b1', day: DAY }));
   const clock = clockOf(state, state.batches.get('b1')!)!;
 
-  it('only “at once” waters before the gate; each says how long the wound would sit wet', () => {
+  it('a chosen day is kept to, also before the gate; each says how long the wound would sit wet', () => {
     const gate = clock.gate.state === 'dated' ? clock.gate : null;
     const rows = firstWaterOutlooks(clock, DAY);
     const of = (id: string) => rows.find((r) => r.school.id === id)!;
-    for (const r of rows) if (r.on) expect(r.on >= gate!.opens).toBe(r.school.id !== 'at-once');
-    expect(of('at-once').wants! < gate!.opens).toBe(true);
+    expect(of('with-gate').on).toBe(gate!.opens);
+    expect(of('next-day').on).toBe(addDays(clock.stickOn!, 1));
+    expect(of('at-once').on! < gate!.opens).toBe(true);
     expect(of('at-once').open).toBeGreaterThan(of('next-day').open);
-    expect(of('at-once').wetDays).toBe(daysBetween(of('at-once').wants!, gate!.latest));
+    expect(of('at-once').wetDays).toBe(daysBetween(of('at-once').on!, gate!.latest));
     expect(of('week').open).toBeLessThan(0.02);
-    expect(of('roots-show')).toMatchObject({ wants: null, on: null });
+    expect(of('roots-show')).toMatchObject({ on: null });
     // What is kept dry until roots show is not watered because it would be safe.
     const dry = firstWaterOutlooks(clock, DAY, true);
-    expect(dry.find((r) => r.school.id === 'with-gate')).toMatchObject({ wants: null, on: null });
+    expect(dry.find((r) => r.school.id === 'with-gate')).toMatchObject({ on: null });
     expect(dry.find((r) => r.school.id === 'week')!.on).toBe(of('week').on);
   });
 
@@ -219,7 +220,7 @@ describe('schools of first water', () => {
       expect.objectContaining({
         kind: 'water',
         until: addDays(DAY, 27),
-        reason: { why: 'first-chosen', choice: 'week', early: false },
+        reason: { why: 'first-chosen', choice: 'week', open: null },
       }),
     );
     expect(verdictsOn(week, addDays(DAY, 22)).get('b1')).toMatchObject({ kind: 'hold' });

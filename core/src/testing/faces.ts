@@ -1,5 +1,13 @@
 import * as fc from 'fast-check';
-import { hadRoots, hasRoots, rowOf, statusOf, unrootedWaterOf, wateredEarly } from '../bench';
+import {
+  chosenDays,
+  hadRoots,
+  hasRoots,
+  rowOf,
+  statusOf,
+  unrootedWaterOf,
+  wateredEarly,
+} from '../bench';
 import { questionOf } from '../care/known';
 import { careOf, slipOf, unsetOf, type Ask, type Care, type Step } from '../care';
 import { addDays, type Day } from '../days';
@@ -197,7 +205,7 @@ function onOneDay(state: State, batch: Batch, day: Day, care: Care, check: Check
   for (const l of leave)
     if (l.kind === 'rooting' && l.reason.why === 'too-soon' && l.reason.for === 'roots')
       check('waited for by none', batch.here.waiting > 0, () => 'roots not yet, of none');
-  if (first?.band === 'do' && batch.firstWater !== 'at-once')
+  if (first?.band === 'do' && chosenDays(batch) === null)
     doAsAsked(state, batch, first, day, check);
   if (n % 10 === 0 && living > 0) inCalendar(state, batch, day, steps, check);
 }

@@ -55,6 +55,7 @@ function benchOf({ correlation, chance, trays }: Trays, seed: number): readonly 
       count: of,
       counts: { rooted, pupped: 0, rotted: of - rooted, dried: 0, lost: 0 },
       waiting: 0,
+      heads: null,
       stuck: true,
       breached: false,
       firstRoot: null,

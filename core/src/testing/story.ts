@@ -28,7 +28,7 @@ export const storyDay = (n: number): Day => addDays(DAY, n);
 
 /**
  * What happens, in short: `cut`, `set`, `set 6`, `set wet`, `felt moist`, `tacky`, `firm`, `fine`, `soft`, `water`, `mist`,
- * `count 6r 1p 2x 1d` (rooted, pups, rotted, dried), `potted 4 bared`, `wean`, `stir`, `change`, `light`, `feed`,
+ * `count 6r 1p 2x 1d 3b 4h` (rooted, pups, rotted, dried, buds, young plants in all), `potted 4 bared`, `wean`, `stir`, `change`, `light`, `feed`,
  * `jar-feed`, `leaf-off`, `torn`, `roots-cut`, `root 30mm`, `put-off TASK N`; several with commas.
  */
 export function deedsOf(happens: string, n: number, batch = 'b1'): readonly Draft[] {
@@ -72,9 +72,14 @@ export function deedsOf(happens: string, n: number, batch = 'b1'): readonly Draf
         case 'count': {
           const told = { rooted: 0, pupped: 0, rotted: 0, dried: 0, lost: 0 };
           const names = { r: 'rooted', p: 'pupped', x: 'rotted', d: 'dried', l: 'lost' } as const;
-          for (const part of rest)
-            told[names[part.slice(-1) as keyof typeof names]] = Number(part.slice(0, -1));
-          return [{ kind: 'tally', ...of, counts: told }];
+          const stages: { buds?: number; heads?: number } = {};
+          for (const part of rest) {
+            const [n, of] = [Number(part.slice(0, -1)), part.slice(-1)];
+            if (of === 'b') stages.buds = n;
+            else if (of === 'h') stages.heads = n;
+            else told[names[of as keyof typeof names]] = n;
+          }
+          return [{ kind: 'tally', ...of, counts: told, ...stages }];
         }
         case 'potted':
           return [

@@ -46,11 +46,15 @@ export class CountBars {
   readonly batch = input.required<Batch>();
 
   protected readonly rows = computed(() => {
-    const { counts, waiting, count } = this.batch();
+    const { counts, waiting, count, heads, buds } = this.batch();
     const { young } = this.words.speech().wayOf(this.batch());
     return [
-      { id: 'rooted', name: 'rooted', n: counts.rooted },
-      { id: 'pupped', name: `with ${YOUNG_NAME[young]}`, n: counts.pupped },
+      { id: 'rooted', name: `rooted${buds ? `, ${buds.count} with a bud` : ''}`, n: counts.rooted },
+      {
+        id: 'pupped',
+        name: `with ${YOUNG_NAME[young]}${heads && heads.count > heads.of ? `, ${heads.count} in all` : ''}`,
+        n: counts.pupped,
+      },
       { id: 'waiting', name: 'waiting', n: waiting },
       { id: 'rotted', name: 'rotted', n: counts.rotted },
       { id: 'dried', name: 'dried up', n: counts.dried },

@@ -122,7 +122,7 @@ export class CoursePage {
     const clock = clockOf(this.state(), batch);
     const chosen = batch.firstWater ?? 'with-gate';
     const risk = firstWaterOutlooks(clock, batch.cutOn).find((o) => o.school.id === chosen);
-    return risk && risk.on !== null && risk.open > 0.1 && chosen === 'at-once'
+    return risk && risk.on !== null && risk.open > 0.1 && chosen !== 'with-gate'
       ? `The cut would still be open: ${chanceText(risk.open)}. It may rot, and counts as early.`
       : '';
   }

@@ -143,4 +143,26 @@ describe('counting', () => {
     await type(page, 'Rooted', '22');
     expect(more('Rooted').disabled).toBe(false);
   });
+
+  it('buds, and young plants in all, where a piece brings some; never fewer than pieces that have one', async () => {
+    const leaves = [...(await open()).journal.state().batches.values()].find(
+      (b) => b.method === 'leaf' && b.here.waiting > 4,
+    )!;
+    const page = await mount(TallyPage, { id: leaves.id });
+    if (page.text.includes('More: ')) await page.tap(/^More: /);
+    const { pupped, rooted } = leaves.counts;
+    await type(page, 'Rooted', `${rooted + 1}`);
+    await type(page, 'With pups', `${pupped + 2}`);
+    await type(page, 'Pups in all', '1');
+    expect(page.text).toContain(`so at least ${pupped + 2}.`);
+    await page.tap('Save the count');
+    expect(page.recorded()).toEqual([]);
+    await type(page, 'Pups in all', `${pupped + 5}`);
+    await type(page, 'With a bud below, so far', '1');
+    await page.tap('Save the count');
+    expect(page.recorded()).toMatchObject([{ heads: pupped + 5, buds: 1 }]);
+    const { heads, buds } = page.journal.state().batches.get(leaves.id)!;
+    expect(heads).toMatchObject({ count: pupped + 5, of: pupped + 2 });
+    expect(buds).toMatchObject({ count: 1 });
+  });
 });

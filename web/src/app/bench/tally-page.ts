@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
-import { batchTitle, pieceOf } from '@hypogeon/core/bench';
+import { batchTitle, figuresOf, pieceOf } from '@hypogeon/core/bench';
 import { isDay } from '@hypogeon/core/days';
 import {
   contradictions,
@@ -21,21 +21,24 @@ import { DayField } from '../forms/day-field';
 import { WhyChips } from '../forms/why-chips';
 import { Ago } from '../ui/ago';
 import { afterStep, outcomeOfKey, RECOUNTS, TallyKeys, type CountStep } from './tally-keys';
+import { NO_YOUNG, YoungFields, youngFields, youngProblems, type YoungTold } from './young-fields';
 import { namePage } from '../shell/page-title';
 
 interface TallyDraft {
   readonly counts: Counts;
   readonly recount: string;
+  readonly young: YoungTold;
 }
 
 const tallySchema: z.ZodType<TallyDraft> = z.object({
   counts: countsSchema,
   recount: z.string().max(4000),
+  young: z.object({ buds: z.string().max(20), heads: z.string().max(20) }).default(NO_YOUNG),
 });
 
 @Component({
   selector: 'hy-tally-page',
-  imports: [Ago, DayField, MatButton, RouterLink, TallyKeys, WhyChips],
+  imports: [Ago, DayField, MatButton, RouterLink, TallyKeys, WhyChips, YoungFields],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block max-w-216', '(document:keydown)': 'key($event)' },
   templateUrl: './tally-page.html',
@@ -68,6 +71,14 @@ export class TallyPage {
     () => this.draft()?.counts ?? this.batch()?.counts ?? NO_COUNTS,
   );
   protected readonly recount = computed(() => this.draft()?.recount ?? '');
+  protected readonly young = computed(() => this.draft()?.young ?? NO_YOUNG);
+  /** Young plants are counted by themselves where a piece brings some: pups, shoots, plantlets. */
+  protected readonly bringsYoung = computed(() => {
+    const batch = this.batch();
+    return (
+      batch !== null && figuresOf(this.state(), batch)?.pups != null && batch.method !== 'seed'
+    );
+  });
   protected readonly resumed = computed(() => this.edited() === null && this.draft() !== null);
 
   private readonly chosenDay = signal<string | null>(null);
@@ -94,6 +105,7 @@ export class TallyPage {
       this.batch() !== null &&
       !this.dayProblem() &&
       !this.tooMany() &&
+      Object.values(youngProblems(this.young(), this.counts())).every((p) => p === '') &&
       (this.problems().length === 0 || this.recount().trim() !== ''),
   );
 
@@ -110,7 +122,11 @@ export class TallyPage {
   }
 
   protected setRecount(recount: string): void {
-    this.keep({ counts: this.counts(), recount });
+    this.keep({ counts: this.counts(), recount, young: this.young() });
+  }
+
+  protected setYoung(young: YoungTold): void {
+    this.keep({ counts: this.counts(), recount: this.recount(), young });
   }
 
   protected setDay(day: string): void {
@@ -119,7 +135,7 @@ export class TallyPage {
 
   protected startOver(): void {
     this.keeper().drop();
-    this.keep({ counts: this.batch()?.counts ?? NO_COUNTS, recount: '' });
+    this.keep({ counts: this.batch()?.counts ?? NO_COUNTS, recount: '', young: NO_YOUNG });
   }
 
   protected readonly save = oneAtATime(() => this.saveAll());
@@ -128,8 +144,16 @@ export class TallyPage {
     const batch = this.batch();
     if (!batch || !this.ready()) return;
     const recount = this.problems().length > 0 ? { recount: this.recount().trim() } : {};
+    const young = this.bringsYoung() ? youngFields(this.young(), this.counts()) : {};
     const taken = await this.actions.record(
-      { kind: 'tally', batch: batch.id, day: this.on(), counts: this.counts(), ...recount },
+      {
+        kind: 'tally',
+        batch: batch.id,
+        day: this.on(),
+        counts: this.counts(),
+        ...recount,
+        ...young,
+      },
       `Counted ${this.title()}`,
     );
     if (!taken) return;
@@ -153,7 +177,7 @@ export class TallyPage {
   }
 
   protected set(counts: Counts): void {
-    this.keep({ counts, recount: this.recount() });
+    this.keep({ counts, recount: this.recount(), young: this.young() });
   }
 
   /** At once, not with the next drawing: the tab may be closed the moment after a tap. */

@@ -23,7 +23,8 @@ interface Row {
   template: `
     <hy-table name="First waters" [columns]="columns" [rows]="rows()" [marked]="isChosen()" />
     <p class="quiet small">
-      Only “at once” waters while the cut is open. The last two columns say what each would risk.
+      A day that you choose is kept to, also while the cut is open: the last two columns say what it
+      risks.
     </p>
   `,
 })
@@ -53,16 +54,16 @@ export class FirstWaters {
   private readonly stops = computed(() => this.clock()?.gate.state === 'stopped');
   protected readonly rows = computed((): readonly Row[] =>
     firstWaterOutlooks(this.clock(), this.cutOn(), this.keptDry()).map(
-      ({ school, wants, on, open, wetDays }) => ({
+      ({ school, on, open, wetDays }) => ({
         id: school.id,
         name: school.name,
         comes: on
-          ? this.words.near(on) + (wants !== null && wants < on ? ', held until it is safe' : '')
+          ? this.words.near(on)
           : school.afterDays === null || !this.stops()
             ? 'with the roots'
             : 'not here',
-        open: wants === null ? '' : this.words.percent(open),
-        wet: wants === null || wetDays === 0 ? 'no' : this.words.days(wetDays),
+        open: on === null ? '' : this.words.percent(open),
+        wet: on === null || wetDays === 0 ? 'no' : this.words.days(wetDays),
       }),
     ),
   );

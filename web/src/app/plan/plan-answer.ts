@@ -6,9 +6,9 @@ import { formOf, pieceDrawn } from '@hypogeon/core/botany';
 import { careOf, slowHere } from '@hypogeon/core/care';
 import { daysBetween } from '@hypogeon/core/days';
 import { foldBatch } from '@hypogeon/core/journal';
-import type { Ahead } from '@hypogeon/core/learn';
+import { headsEach, type Ahead } from '@hypogeon/core/learn';
 import { MINUTES, plannedBatch, plannedOutlook, type Part } from '@hypogeon/core/plan';
-import { beliefWords, forecastText, piecesText, planSentence } from '@hypogeon/words';
+import { beliefWords, eachText, forecastText, piecesText, planSentence } from '@hypogeon/words';
 import { BetterPlace } from '../air/better-place';
 import { Words } from '../data/words';
 import { DayField } from '../forms/day-field';
@@ -186,7 +186,7 @@ export class PlanAnswer {
     const span = ({ from, to }: Ahead): string => this.words.span(from, to);
     const { belief } = outlook;
     const pups = outlook.pups ? `, pups ${span(outlook.pups)}` : '';
-    return `Roots ${span(outlook.roots)}${pups}; ${this.words.percent(belief.mean)} live (${beliefWords(belief, figures.method)}). ${this.words.temperature(season.tempC)} is ${season.reason}.`;
+    return `Roots ${span(outlook.roots)}${pups}; ${this.words.percent(belief.mean)} live (${beliefWords(belief, figures.method)}). ${this.words.temperature(season.tempC)} is ${season.reason}.${eachText(headsEach(state, plant.id, figures.method), this.words.speech().locale)}`;
   });
 
   /** Before the cut: what would take over twice its time where it is to stand, and where it would not. */

@@ -18,7 +18,7 @@ import {
   type Window,
   grownAs,
 } from '@hypogeon/core/botany';
-import { beliefOf } from '@hypogeon/core/learn';
+import { beliefOf, headsEach } from '@hypogeon/core/learn';
 
 import { cuttingCautions } from '@hypogeon/core/safety';
 import { successRange } from '@hypogeon/core/stats';
@@ -268,6 +268,13 @@ export class TaxonPage {
         name: 'On this bench',
         value: `${this.words.percent(belief.mean)} succeed`,
         evidence: beliefWords(belief, way.method),
+      });
+    const each = headsEach(this.state(), this.id(), way.method);
+    if (each)
+      figures.push({
+        name: 'Young plants each',
+        value: this.words.decimal(each.heads / each.pieces, 1),
+        evidence: `${each.heads} from ${each.pieces} of your own`,
       });
     if (belief.own.lived + belief.genus.lived > 0)
       figures.push({

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
 import type { CountedRow } from '@hypogeon/core/ledger';
 import type { ShareInterval } from '@hypogeon/core/stats';
+import { eachOf } from '@hypogeon/words';
 import { Words } from '../data/words';
 import type { Column } from '../ui/column';
 import { Table } from '../ui/table';
@@ -39,6 +40,7 @@ export class CountedTable {
       head: 'Pups',
       number: true,
       text: (r) => `${r.count.pupped}`,
+      note: (r) => eachOf(r.count, this.words.speech().locale),
       sort: (r) => r.count.pupped,
     },
     {

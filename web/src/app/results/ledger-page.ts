@@ -12,6 +12,7 @@ import {
 import type { ShareInterval } from '@hypogeon/core/stats';
 import { Ledger } from '../data/ledger';
 import { LedgerFilters } from '../data/ledger-filters';
+import { eachOf } from '@hypogeon/words';
 import { Words } from '../data/words';
 import { Chart } from '../charts/chart';
 import { emergenceChart } from '../charts/emergence-chart';
@@ -108,7 +109,15 @@ export class LedgerPage {
         text: (r) => `${r.count.rooted} ${this.share(r.shares.rooted)}`,
         sort: (r) => r.shares.rooted?.share ?? null,
       },
-      { key: 'pups', head: 'Pups', ...share('pupped') },
+      {
+        key: 'pups',
+        head: 'Pups',
+        ...share('pupped'),
+        note: (r) =>
+          [this.share(r.shares.pupped), eachOf(r.count, this.words.speech().locale)]
+            .filter(Boolean)
+            .join(', '),
+      },
       {
         key: 'rotted',
         head: 'Rotted',
