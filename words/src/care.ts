@@ -1,6 +1,7 @@
 import type {
   Ask,
   Do,
+  HeadsSeen,
   Leave,
   MotherAsk,
   Awaited,
@@ -24,6 +25,7 @@ import { daySpan, nearDay } from './days';
 import { counted, NOUN } from './plural';
 import { lengthText, ruleText, temperatureText } from './quantities';
 import { percent, percentSpan } from './shares';
+import { everText } from './roots-fan';
 import type { Speech } from './speech';
 import {
   LEAVE_NAME,
@@ -143,6 +145,8 @@ function longTitle({
 
 function rootsTitle(reason: Reason): string {
   switch (reason.why) {
+    case 'not-yet':
+      return rootsTitle(reason.look);
     case 'glass':
       return 'Look through the glass';
     case 'bare-roots':
@@ -309,6 +313,8 @@ export function reasonText(reason: Reason, speech: Speech): string {
       return `${reason.held === null ? '' : `${reason.held} of ${reason.of} have roots. `}Nothing needs lifting. Those with roots: the base onto the mix.`;
     case 'tug':
       return `${reason.held === null ? '' : `${reason.held} of ${reason.of} held at the last count. `}Wrinkled is normal; mind a dark, soft base.`;
+    case 'not-yet':
+      return `Not yet, and not given up. ${everText({ pieces: reason.count, ever: reason.ever })}`;
     case 'glass':
       return 'Nothing needs lifting. White tips are roots, slime is rot.';
     case 'roots-seen':
@@ -394,11 +400,12 @@ export function reasonText(reason: Reason, speech: Speech): string {
     case 'mother-feed':
       return `${DEED[reason.what]} ${ago(reason.on, speech)}, and she grows. By the label, halved.`;
     case 'regrowth':
-      return `Cut ${ago(reason.cut, speech)}: ${WHERE[reason.where]}.`;
     case 'regrowing':
-      return `Cut ${ago(reason.cut, speech)}: ${WHERE[reason.where]}.`;
+      return reason.heads && reason.heads.count > 0
+        ? `${headsText(reason.heads, speech)}: the next cut when they are as large as what was cut.`
+        : `Cut ${ago(reason.cut, speech)}: ${WHERE[reason.where]}.`;
     case 'buds':
-      return `${DEED[reason.what]} ${ago(reason.on, speech)}: a bud or a new leaf tells that she has taken it well.`;
+      return `${DEED[reason.what]} ${ago(reason.on, speech)}: a bud or a new leaf tells that she has taken it well.${reason.heads ? ` ${headsText(reason.heads, speech)}.` : ''}`;
     case 'buds-ahead':
       return `${DEED[reason.what]} ${ago(reason.on, speech)}: her buds tell how she took it, no sooner.`;
     case 'sign':
@@ -477,6 +484,9 @@ export const FIRST_SAYS = {
   week: 'About a week after setting',
   'roots-show': 'Only once roots show',
 } as const;
+
+const headsText = ({ count, on }: HeadsSeen, speech: Speech): string =>
+  `${count === 1 ? 'One new head or bud' : `${count} new heads or buds`} ${nearDay(on, speech)}`;
 
 const depth = (unit: Speech['length']): string => (unit === 'in' ? 'about 1 in' : '2–3 cm at most');
 /** Roots long enough for a pot. */

@@ -1,3 +1,4 @@
+export * from './disagreements';
 export * from './days';
 export * from './locale';
 export * from './numbers';

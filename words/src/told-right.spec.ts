@@ -58,7 +58,12 @@ const LIVES: Readonly<Record<string, Told>> = {
       [1, 'mist', /It has its roots; new growth will tell/, /Roots are not expected|Water,| L\b/],
       [3, '', /Mist/, / L\b|Soak/],
       [10, 'count 28r', null, /fresh cut|Tug/],
-      [20, '', /2 of 30: long without a hold.*look at the base/, /fresh cut| L\b/],
+      [
+        20,
+        '',
+        /See whether it has taken hold.*Not yet, and not given up. Of the 2 that wait about \d in 10 root/,
+        /fresh cut|long without| L\b/,
+      ],
     ],
   },
   'bared roots into a wet mix, pot and mix untold: days without water': {

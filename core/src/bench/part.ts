@@ -106,6 +106,7 @@ function inherited(batch: Batch): BatchFields {
   const { disinfectant, aid, firstWater, medium, container, mix, topDress, waterSchool, stemMm } =
     batch;
   const { course, dryDays, unrootedWater, opening, through, ownRoots, rings, feeding } = batch;
+  const { firmed, leaves, lengthMm } = batch;
   const all = {
     mother,
     taxon,
@@ -136,6 +137,9 @@ function inherited(batch: Batch): BatchFields {
     ownRoots,
     rings,
     feeding,
+    firmed,
+    leaves,
+    lengthMm,
   };
   return Object.fromEntries(Object.entries(all).filter(([, v]) => v !== undefined));
 }

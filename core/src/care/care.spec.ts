@@ -350,6 +350,24 @@ describe('a mother after what was done to her', () => {
     expect(asks(looked, 90)).toEqual([]);
   });
 
+  it('new heads that were counted on her are told with the next look', () => {
+    const state = storyState({ ...CROWN, mother: 'm1' }, [[0, 'cut']], [mother]);
+    const counted = more(
+      state,
+      [{ kind: 'mothered', mother: 'm1', day: storyDay(22), what: 'looked', heads: 3 }],
+      22,
+    );
+    const reason = (n: number) =>
+      motherCareOf(counted, counted.mothers.get('m1')!, storyDay(n)).leave[0]?.reason;
+    expect(reason(24)).toMatchObject({
+      why: 'regrowing',
+      heads: { count: 3, on: storyDay(22) },
+    });
+    expect(
+      motherCareOf(state, state.mothers.get('m1')!, storyDay(10)).leave[0]!.reason,
+    ).toMatchObject({ heads: null });
+  });
+
   it.each(['repotted', 'divided'] as const)('%s: a week dry, shade, water, light, feed', (kind) => {
     const state = storyState(
       { ...CROWN, method: 'leaf' },

@@ -4,7 +4,7 @@ import { addDays, type Day } from '../days';
 import type { Batch, Mother, MotherEvent, MotherTending, State } from '../journal';
 import { memoBy } from '../memo';
 import { daysSince } from './facts';
-import type { MotherDeed, Reason, RegrowsAt } from './reason';
+import type { HeadsSeen, MotherDeed, Reason, RegrowsAt } from './reason';
 import {
   BUD_LOOKS,
   MOTHER_DRY_DAYS,
@@ -122,22 +122,24 @@ export function motherCareOf(state: State, mother: Mother, day: Day): MotherCare
   const feed = addDays(on, MOTHER_FEED_DAYS);
   if (day >= feed && !done(events, 'feed') && grows(state, mother, day))
     ask('feed', feed, { why: 'mother-feed', what, on });
+  const heads = headsSeen(events);
   const looks = events.flatMap((e) => (e.kind === 'mothered' && e.what === 'looked' ? e.day : []));
   if (what === 'cut') {
     const where = regrowsAt(state, mother);
     const looked = looks.at(-1);
     const from =
       looked === undefined ? addDays(on, REGROWTH_FROM) : addDays(looked, REGROWTH_AGAIN);
-    if (day >= from) ask('looked', from, { why: 'regrowth', cut: on, where }, 'look');
+    if (day >= from) ask('looked', from, { why: 'regrowth', cut: on, where, heads }, 'look');
     else if (day >= dry)
-      leave.push({ mother, until: from, reason: { why: 'regrowing', cut: on, where } });
+      leave.push({ mother, until: from, reason: { why: 'regrowing', cut: on, where, heads } });
   } else {
     // Of looks that have passed the last alone is asked: what is told late is not made up for.
     const days = BUD_LOOKS.map((n) => addDays(on, n));
     const due = days.findLast((d) => d <= day);
     const last = looks.at(-1) ?? on;
     const next = days.find((d) => d > day);
-    if (due !== undefined && last < due) ask('looked', due, { why: 'buds', what, on }, 'look');
+    if (due !== undefined && last < due)
+      ask('looked', due, { why: 'buds', what, on, heads }, 'look');
     else if (next !== undefined && day >= dry)
       leave.push({ mother, until: next, reason: { why: 'buds-ahead', what, on } });
   }
@@ -157,6 +159,11 @@ function regrowsAt(state: State, { taxon }: Mother): RegrowsAt {
   const plant = taxon === undefined ? null : plantOf(state, taxon);
   const form = plant && formOf(plant.taxon);
   return (form && REGROWS[form]) ?? 'stem';
+}
+
+function headsSeen(events: readonly MotherEvent[]): HeadsSeen | null {
+  const last = events.findLast((e) => e.kind === 'mothered' && e.heads !== undefined);
+  return last?.kind === 'mothered' ? { count: last.heads ?? 0, on: last.day } : null;
 }
 
 const done = (events: readonly MotherEvent[], what: MotherTending): boolean =>

@@ -72,6 +72,14 @@ export type Reason =
   /** It lies on the mix: one looks where it lies. */
   | { readonly why: 'lying'; readonly held: number | null; readonly of: number }
   | { readonly why: 'roots-seen' }
+  /** Past their window, and by the clock of roots still likelier than not to root. */
+  | {
+      readonly why: 'not-yet';
+      readonly count: number;
+      readonly ever: number;
+      /** How one looks. */
+      readonly look: Reason;
+    }
   | { readonly why: 'tug'; readonly held: number | null; readonly of: number }
   | { readonly why: 'glass' }
   | { readonly why: 'taken-hold' }
@@ -139,11 +147,27 @@ export type Reason =
   | { readonly why: 'mother-shade'; readonly what: MotherDeed; readonly on: Day }
   | { readonly why: 'mother-light'; readonly what: MotherDeed; readonly on: Day }
   | { readonly why: 'mother-feed'; readonly what: MotherDeed; readonly on: Day }
-  | { readonly why: 'regrowth'; readonly cut: Day; readonly where: RegrowsAt }
-  | { readonly why: 'regrowing'; readonly cut: Day; readonly where: RegrowsAt }
+  | {
+      readonly why: 'regrowth' | 'regrowing';
+      readonly cut: Day;
+      readonly where: RegrowsAt;
+      /** New heads when they were last counted. */
+      readonly heads: HeadsSeen | null;
+    }
   /** A mother that was parted or moved has her buds looked at. */
-  | { readonly why: 'buds'; readonly what: MotherDeed; readonly on: Day }
+  | {
+      readonly why: 'buds';
+      readonly what: MotherDeed;
+      readonly on: Day;
+      readonly heads: HeadsSeen | null;
+    }
   | { readonly why: 'buds-ahead'; readonly what: MotherDeed; readonly on: Day };
+
+/** New heads or buds on a mother, and the day they were counted. */
+export interface HeadsSeen {
+  readonly count: number;
+  readonly on: Day;
+}
 
 /** Where new growth comes after a cut: on the bare stem, beside what was cut, at the joint, below the rim. */
 export type RegrowsAt = 'stem' | 'soil' | 'joint' | 'rim' | 'base';

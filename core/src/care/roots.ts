@@ -1,6 +1,15 @@
 import { addDays, daysBetween, type Day } from '../days';
 import type { Batch } from '../journal';
-import { beginsToShow, chanceBy, longFrom, worthLooking, type Ahead, type Outlook } from '../learn';
+import {
+  beginsToShow,
+  chanceBy,
+  isFair,
+  longFrom,
+  windowPast,
+  worthLooking,
+  type Ahead,
+  type Outlook,
+} from '../learn';
 import type { Asker } from './asker';
 import type { Facts } from './facts';
 import { later } from './facts';
@@ -112,12 +121,25 @@ export function looking(ask: Asker, batch: Batch, facts: Facts, day: Day): void 
             of: living,
             then: longThen(batch, facts),
           }
-      : lookReason(batch, facts, due.for),
+      : looked && isPast(facts.outlook!, day)
+        ? {
+            why: 'not-yet',
+            count: batch.here.waiting,
+            ever: facts.outlook!.roots.ever,
+            look: lookReason(batch, facts, due.for),
+          }
+        : lookReason(batch, facts, due.for),
     sure: {
       by: 'window',
       chance: chanceBy(due.ahead.awaited, facts.outlook!.line.at(day)).mean,
     },
   });
+}
+
+/** Past its window, and still likelier than not to root. */
+function isPast(outlook: Outlook, day: Day): boolean {
+  const past = isFair(outlook) ? windowPast(outlook) : null;
+  return past !== null && past < day;
 }
 
 /** Roots show where it lies, or its new growth tells of them, without a touch. */

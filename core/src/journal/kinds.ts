@@ -261,7 +261,12 @@ export const KINDS = {
   mothered: {
     subject: 'mother',
     key: 'mother',
-    schema: z.looseObject({ mother: idField, what: z.enum(MOTHER_TENDINGS) }),
+    schema: z.looseObject({
+      mother: idField,
+      what: z.enum(MOTHER_TENDINGS),
+      /** New heads or buds on her, as counted on a look. */
+      heads: countField.optional(),
+    }),
   },
   /** A round that was walked to its end. */
   walked: {

@@ -10,6 +10,10 @@ export const TRIAL_FACTORS = [
   'disinfectant',
   'course',
   'dryDays',
+  'firmed',
+  'stemMm',
+  'leaves',
+  'lengthMm',
 ] as const;
 export type TrialFactor = (typeof TRIAL_FACTORS)[number];
 
@@ -30,14 +34,23 @@ export type Origin = (typeof ORIGINS)[number];
 /** When rooted ones are fed, at half strength: every two weeks while they grow, whatever the season, or never. */
 export const FEEDINGS = ['in-growth', 'fortnightly', 'never'] as const;
 export type Feeding = (typeof FEEDINGS)[number];
+/** How hard the mix is pressed round a piece. */
+export const FIRMINGS = ['hard', 'loose'] as const;
+export type Firming = (typeof FIRMINGS)[number];
+/** Whether leaves are misted while there are no roots. */
+export const LEAF_CARES = ['misted', 'dry'] as const;
+export type LeafCare = (typeof LEAF_CARES)[number];
 export const CALLUS_PLACES = ['rack', 'medium'] as const;
 
 /** What cuttings stand in together. */
 export const TRAY_KINDS = ['tray', 'pot', 'jar', 'rack'] as const;
 export type TrayKind = (typeof TRAY_KINDS)[number];
 
-/** How a piece came off: by a blade, snapped or twisted by hand, or parted by itself with nothing cut. */
-export const OPENINGS = ['cut', 'snapped', 'parted'] as const;
+/**
+ * How a piece came off: by a blade, snapped or twisted by hand, parted by itself with nothing cut; a leaf that broke and
+ * left its base on the stem.
+ */
+export const OPENINGS = ['cut', 'snapped', 'parted', 'broken'] as const;
 export type Opening = (typeof OPENINGS)[number];
 
 /** Roots of its own when it was taken, or when it was looked at. */

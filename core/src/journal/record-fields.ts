@@ -16,6 +16,8 @@ import { OUTCOMES } from './outcome';
 import { PARTINGS } from './parting';
 import {
   FEEDINGS,
+  FIRMINGS,
+  LEAF_CARES,
   CALLUS_PLACES,
   OPENINGS,
   OWN_ROOTS,
@@ -271,6 +273,11 @@ export const batchFields = z.looseObject({
   ownRoots: clear(z.enum(OWN_ROOTS)),
   rings: clear(z.int().min(0).max(200)),
   feeding: clear(z.enum(FEEDINGS)),
+  /** Of what growers disagree about, as it was done: compared in Results. */
+  firmed: clear(z.enum(FIRMINGS)),
+  leaves: clear(z.enum(LEAF_CARES)),
+  /** How long its pieces are. */
+  lengthMm: clear(z.number().positive().max(5000)),
 });
 
 /** A component of the grower's own, or what they measured of one that ships. */

@@ -226,14 +226,23 @@ export const beginsToShow = (outlook: Outlook, ahead: Ahead): Day =>
 
 /** With less of a chance to root than this a piece that waits wants help, not patience. */
 const LITTLE_CHANCE = 0.25;
+/** With as much it is given its time. */
+const FAIR_CHANCE = 0.5;
 /** Past so many times the window of its kind, as long as it likely takes here. */
 const LONG_PAST = 1.5;
 
 /**
  * From when on a piece has waited long: at its last look it had less than a quarter of a chance to root still, or the
- * window of its kind here is long past. Null where it never comes to that.
+ * window of its kind here is long past and no look says that it has a fair one. Null where it never comes to that.
  */
 export function longFrom({ cutOn, tallies }: Batch, outlook: Outlook): Day | null {
   if (outlook.roots.awaited.ever < LITTLE_CHANCE) return tallies.at(-1) ?? cutOn;
-  return outlook.line.dayFor(LONG_PAST * usualGrowth(outlook, 'roots', 0.9));
+  return tallies.length > 0 && isFair(outlook) ? null : windowPast(outlook);
 }
+
+/** By its looks, one that waits is as likely as not to root still: late, and no more than that. */
+export const isFair = ({ roots }: Outlook): boolean => roots.awaited.ever >= FAIR_CHANCE;
+
+/** The day on which the window of its kind here is long past. */
+export const windowPast = (outlook: Outlook): Day | null =>
+  outlook.line.dayFor(LONG_PAST * usualGrowth(outlook, 'roots', 0.9));

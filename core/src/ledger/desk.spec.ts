@@ -47,9 +47,39 @@ const batch = (
     })),
   ];
 };
+/** What growers disagree about is told of a batch, and held against the others. */
+const GROUPED: readonly (readonly [Parameters<typeof groupOf>[2], BatchFields, string])[] = [
+  ['how it came off', { opening: 'broken' }, 'Broken'],
+  ['firmness', { firmed: 'hard' }, 'Firmed hard'],
+  ['leaves', { leaves: 'misted' }, 'Leaves misted'],
+  ['depth', { stemMm: 12 }, 'Shallow, to 1.5 cm'],
+  ['depth', { stemMm: 60 }, 'Deeper'],
+  ['length', { lengthMm: 80 }, 'To 10 cm'],
+];
+
 const casesOf = (...drafts: Draft[][]) => ledgerCases(fold(written(...drafts.flat())));
 const RHO = 0.1;
 const DEMO = fold(demoJournal('2026-04-09'));
+
+describe('what growers disagree about', () => {
+  it.each(GROUPED)('%s: %j is “%s”; untold it stands in no group', (by, fields, name) => {
+    const [told, not] = [fields, {}].map((f) => fold(written(...batch('b1', f, []))));
+    expect(groupOf(told!, told!.batches.get('b1')!, by)).toBe(name);
+    expect(groupOf(not!, not!.batches.get('b1')!, by)).toBeNull();
+  });
+
+  it('a broken leaf is believed to root a third as often, by the plan of its batch alone', () => {
+    const of = (fields: BatchFields) => {
+      const state = fold(
+        written(...batch('b1', { taxon: 'echeveria-elegans', method: 'leaf', ...fields }, [])),
+      );
+      const figures = figuresOf(state, state.batches.get('b1')!)!;
+      return beliefOf(state, 'echeveria-elegans', figures).mean;
+    };
+    expect(of({ opening: 'broken' })).toBeCloseTo(0.3 * of({}), 6);
+    expect(of({ opening: 'snapped' })).toBe(of({}));
+  });
+});
 
 describe('cases', () => {
   it('are made once while nothing around them changes, and anew when something does', () => {

@@ -2,6 +2,8 @@ import {
   airOf,
   containerOf,
   figuresOf,
+  FIRMED_NAME,
+  LEAVES_NAME,
   mixOf,
   plantOf,
   rowOf,
@@ -12,7 +14,7 @@ import { rotBeside } from '../care';
 import { METHOD } from '../botany';
 import type { Course } from '../course';
 import { daysBetween } from '../days';
-import type { Batch, State } from '../journal';
+import type { Batch, Opening, State } from '../journal';
 import { FIRST_WATER, WATER_SCHOOL } from '../water';
 import { AID, WOUND_SCHOOL } from '../wound';
 
@@ -30,6 +32,11 @@ export const GROUPINGS = [
   'days to water',
   'watering',
   'aid',
+  'how it came off',
+  'firmness',
+  'depth',
+  'length',
+  'leaves',
   'mix',
   'pot',
   'space',
@@ -54,6 +61,11 @@ export const GROUPING_NAME: Readonly<Record<Grouping, string>> = {
   'days to water': 'Days from cut to water',
   watering: 'Watering',
   aid: 'Aid on the wound',
+  'how it came off': 'How it came off',
+  firmness: 'How firmly it was set',
+  depth: 'How deep it stood',
+  length: 'Length of the pieces',
+  leaves: 'Leaves misted or not',
   mix: 'Mix',
   pot: 'Pot',
   space: 'Place',
@@ -93,6 +105,20 @@ export function groupOf(state: State, batch: Batch, by: Grouping): string | null
       return batch.mix === undefined ? null : WATER_SCHOOL[waterSchoolOf(state, batch)].name;
     case 'aid':
       return AID[batch.aid ?? 'none'].name;
+    case 'how it came off':
+      return batch.opening === undefined ? null : OPENING_GROUP[batch.opening];
+    case 'firmness':
+      return batch.firmed === undefined ? null : FIRMED_NAME[batch.firmed];
+    case 'leaves':
+      return batch.leaves === undefined ? null : LEAVES_NAME[batch.leaves];
+    case 'depth':
+      return batch.stemMm === undefined
+        ? null
+        : (DEPTHS[[15, 35].findIndex((mm) => batch.stemMm! <= mm)] ?? DEPTHS[2]);
+    case 'length':
+      return batch.lengthMm === undefined
+        ? null
+        : (LENGTHS[[50, 100].findIndex((mm) => batch.lengthMm! <= mm)] ?? LENGTHS[2]);
     case 'mix':
       return batch.mix === undefined ? null : (mixOf(state, batch.mix)?.name ?? null);
     case 'pot':
@@ -120,6 +146,15 @@ const MEDIUM_GROUP: Readonly<Record<Course['medium'], string>> = {
   air: 'Bare until roots',
   mix: 'In medium',
 };
+
+const OPENING_GROUP: Readonly<Record<Opening, string>> = {
+  cut: 'Cut',
+  snapped: 'Snapped',
+  parted: 'By itself',
+  broken: 'Broken',
+};
+export const DEPTHS = ['Shallow, to 1.5 cm', 'To 3.5 cm', 'Deeper'] as const;
+export const LENGTHS = ['Small, to 5 cm', 'To 10 cm', 'Longer'] as const;
 
 export const DRY_DAYS = [
   'Set the same day',

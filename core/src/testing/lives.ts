@@ -92,7 +92,7 @@ export const anyLife: fc.Arbitrary<Life> = fc
     firstWater: fc.option(fc.constantFrom(...FIRST_WATERS), { nil: null, freq: 2 }),
     unrootedWater: fc.option(fc.constantFrom(...UNROOTED_WATERS), { nil: null, freq: 2 }),
     dryDays: fc.option(fc.constantFrom(0, 0.25, 2, 14), { nil: null, freq: 4 }),
-    opening: fc.option(fc.constantFrom('snapped' as const, 'parted' as const), {
+    opening: fc.option(fc.constantFrom('snapped' as const, 'parted' as const, 'broken' as const), {
       nil: null,
       freq: 3,
     }),

@@ -1,5 +1,5 @@
-import { containersOf, mixesOf } from '../bench';
-import type { BatchFields, State, TrialFactor } from '../journal';
+import { containersOf, FIRMED_NAME, LEAVES_NAME, mixesOf } from '../bench';
+import { FIRMINGS, LEAF_CARES, type BatchFields, type State, type TrialFactor } from '../journal';
 import { DISINFECTANTS } from '../safety';
 import { FIRST_WATER, FIRST_WATERS, WATER_SCHOOL, WATER_SCHOOLS } from '../water';
 import { AID, AIDS, WOUND_SCHOOL, WOUND_SCHOOLS } from '../wound';
@@ -15,6 +15,10 @@ export const FACTOR_NAME: Readonly<Record<TrialFactor, string>> = {
   disinfectant: 'Blade',
   course: 'Medium or water',
   dryDays: 'Days to dry',
+  firmed: 'How firmly it is set',
+  stemMm: 'How deep it stands',
+  leaves: 'Leaves misted or not',
+  lengthMm: 'Length of the pieces',
 };
 
 export interface FactorOption {
@@ -54,6 +58,14 @@ export function optionsOf(state: State, factor: TrialFactor): readonly FactorOpt
         value: `${days}`,
         name: days === 0 ? 'None' : days < 1 ? 'Some hours' : days === 1 ? 'A day' : `${days} days`,
       }));
+    case 'firmed':
+      return FIRMINGS.map((value) => ({ value, name: FIRMED_NAME[value] }));
+    case 'leaves':
+      return LEAF_CARES.map((value) => ({ value, name: LEAVES_NAME[value] }));
+    case 'stemMm':
+      return DEPTHS_MM.map((mm) => ({ value: `${mm}`, name: `${mm / 10} cm` }));
+    case 'lengthMm':
+      return LENGTHS_MM.map((mm) => ({ value: `${mm}`, name: `${mm / 10} cm` }));
     case 'disinfectant':
       return DISINFECTANTS.map((value) => ({ value, name: BLADE_NAME[value] }));
   }
@@ -62,9 +74,16 @@ export function optionsOf(state: State, factor: TrialFactor): readonly FactorOpt
 /** Days to dry that growers hold against each other. Common practice, no source. */
 const DRY_CHOICES = [0, 0.25, 1, 3, 7, 14] as const;
 
+/** Depths and lengths that growers hold against each other. Common practice, no source. */
+const DEPTHS_MM = [10, 20, 40, 60] as const;
+const LENGTHS_MM = [30, 60, 100, 150] as const;
+
 const BLADE_NAME = { alcohol: 'Alcohol', bleach: 'Bleach, rinsed', none: 'Clean only' } as const;
+
+/** Factors that are told as numbers. */
+const NUMBERS: ReadonlySet<TrialFactor> = new Set(['dryDays', 'stemMm', 'lengthMm']);
 
 /** The field of a batch that makes it this arm. */
 export function armField(factor: TrialFactor, value: string): BatchFields {
-  return { [factor]: factor === 'dryDays' ? Number(value) : value };
+  return { [factor]: NUMBERS.has(factor) ? Number(value) : value };
 }

@@ -1,3 +1,4 @@
+import { armField } from './factor';
 import { daysBetween, type Day } from '../days';
 import { isLoss, type Batch, type Cutting, type State, type Trial } from '../journal';
 import {
@@ -188,7 +189,9 @@ function departuresOf(trial: Trial, batches: readonly (Batch | null)[]): readonl
   if (new Set(there.map((b) => b.mother)).size > 1) says.push('The arms have different mothers.');
   for (const batch of there) {
     const name = trial.arms?.[batch.arm ?? 0]?.name ?? '';
-    if (trial.factor && batch[trial.factor] !== trial.arms?.[batch.arm ?? 0]?.value)
+    const value = trial.arms?.[batch.arm ?? 0]?.value ?? '';
+    // Days and millimetres are told as numbers, and chosen as words.
+    if (trial.factor && batch[trial.factor] !== armField(trial.factor, value)[trial.factor])
       says.push(`${name} was not kept to: the batch says otherwise.`);
     if (trial.each !== undefined && batch.count !== trial.each)
       says.push(`${name} has ${batch.count} cuttings instead of ${trial.each}.`);

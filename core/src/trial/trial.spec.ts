@@ -207,6 +207,23 @@ describe('the judgement', () => {
     expect(judged(fair, 12).harm).toEqual([]);
   });
 
+  it('an arm that is told as a number was kept to', () => {
+    for (const [factor, a, b] of [
+      ['dryDays', '3', '7'],
+      ['stemMm', '20', '40'],
+      ['firmed', 'hard', 'loose'],
+    ] as const) {
+      const arms = [
+        { name: 'One', value: a },
+        { name: 'Other', value: b },
+      ];
+      expect(optionsOf(fold([]), factor).map((o) => o.value)).toEqual(
+        expect.arrayContaining([a, b]),
+      );
+      expect(judged(run([[], []], { ...DESIGN, factor, arms }), 5).departures).toEqual([]);
+    }
+  });
+
   it('says where it was not run as designed', () => {
     const state = run([[], []], DESIGN, { aid: 'aloe', mother: 'm9' });
     expect(judged(state, 5).departures).toEqual([

@@ -56,6 +56,22 @@ describe('how a batch is grown', () => {
     ]);
   });
 
+  it('what growers disagree about is told, each choice with its risk', async () => {
+    const page = await open('b-25');
+    expect(page.text).toContain('Hard stands firm, loose stays airy.');
+    await page.fill('Firmed', 'hard');
+    expect(page.text).toContain('a soft end may bruise');
+    await page.fill('How deep it stands, mm', 'deep');
+    expect(page.text).toMatch(/number|length/i);
+    await page.fill('How deep it stands, mm', '40');
+    await page.fill('Length of the pieces, mm', '9 cm');
+    expect(page.recorded()).toMatchObject([
+      { fields: { firmed: 'hard' } },
+      { fields: { stemMm: 40 } },
+      { fields: { lengthMm: 90 } },
+    ]);
+  });
+
   it('says so where there is no such batch', async () => {
     expect((await open('nowhere')).text).toContain('No such batch');
   });

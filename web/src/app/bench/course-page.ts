@@ -13,11 +13,15 @@ import {
   waitsForRoots,
   waterSchoolOf,
   woundOf,
+  FIRMED_NAME,
+  LEAVES_NAME,
 } from '@hypogeon/core/bench';
 import { COURSES } from '@hypogeon/core/course';
 import { careOf, type Step, type StepId } from '@hypogeon/core/care';
 import {
   FEEDINGS,
+  FIRMINGS,
+  LEAF_CARES,
   OPENINGS,
   OWN_ROOTS,
   type Batch,
@@ -27,27 +31,29 @@ import { firstWaterOutlooks } from '@hypogeon/core/plan';
 import { FIRST_WATER, UNROOTED_WATERS, WATER_SCHOOL } from '@hypogeon/core/water';
 import { TISSUES } from '@hypogeon/core/wound';
 import {
+  BROKEN_SAYS,
   chanceText,
   COURSE_WORDS,
+  DEPTH_SAYS,
   FEEDING_NAME,
   FEEDING_SAYS,
+  FIRMED_SAYS,
+  LEAVES_SAYS,
+  LENGTH_SAYS,
+  OPENING_NAME,
   UNROOTED_NAME,
 } from '@hypogeon/words';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
+import { lengthIn, readLength } from '@hypogeon/core/units';
 import { Field, FieldControl } from '../forms/field';
 import { namePage } from '../shell/page-title';
 
 /** The stations whose dates tell courses apart. */
 const TOLD: readonly StepId[] = ['stick', 'first-water', 'roots', 'wean', 'pot-on'];
 
-const OPENING_NAME = {
-  cut: 'cut with a blade',
-  snapped: 'snapped or twisted off, no blade',
-  parted: 'parted by itself, nothing cut',
-} as const;
 const ROOTS_NAME = { none: 'none', few: 'a few', brush: 'a brush of them' } as const;
 
 /** How a batch is grown: its course and what was chosen of it, each way with its dates. */
@@ -66,7 +72,22 @@ export class CoursePage {
   readonly id = input.required<string>();
 
   protected readonly tissues = TISSUES;
-  protected readonly openings = OPENINGS.map((id) => ({ id, name: OPENING_NAME[id] }));
+  /** A leaf alone can leave its base on the stem. */
+  protected readonly openings = computed(() => {
+    const batch = this.batch();
+    const leaf = batch?.method === 'leaf';
+    return OPENINGS.filter((id) => leaf || id !== 'broken').map((id) => ({
+      id,
+      name: OPENING_NAME[id],
+    }));
+  });
+  protected readonly brokenSays = BROKEN_SAYS;
+  protected readonly firmings = FIRMINGS.map((id) => ({ id, name: FIRMED_NAME[id] }));
+  protected readonly firmedSays = FIRMED_SAYS;
+  protected readonly leafCares = LEAF_CARES.map((id) => ({ id, name: LEAVES_NAME[id] }));
+  protected readonly leavesSays = LEAVES_SAYS;
+  protected readonly depthSays = DEPTH_SAYS;
+  protected readonly lengthSays = LENGTH_SAYS;
   protected readonly ownRoots = OWN_ROOTS.map((id) => ({ id, name: ROOTS_NAME[id] }));
   protected readonly firstWaters = Object.values(FIRST_WATER);
   protected readonly habits = Object.values(WATER_SCHOOL);
@@ -78,6 +99,7 @@ export class CoursePage {
 
   protected ringsProblem = '';
   protected dryProblem = '';
+  protected readonly mmProblem: Partial<Record<'stemMm' | 'lengthMm', string>> = {};
 
   private readonly batch = computed(() => this.state().batches.get(this.id()) ?? null);
   protected readonly view = computed(() => {
@@ -153,6 +175,20 @@ export class CoursePage {
       return 'How many days? A number from 0 to 120; 0.25 is some hours.';
     this.put({ dryDays: days }, 'Days to dry');
     return '';
+  }
+
+  /** A length as it stands in its field, in the grower's unit. */
+  protected lengthShown(mm: number | undefined): string {
+    return mm === undefined ? '' : String(+lengthIn(mm, this.words.lengthUnit()).toFixed(2));
+  }
+
+  protected setLength(field: 'stemMm' | 'lengthMm', text: string): void {
+    this.mmProblem[field] = '';
+    if (text.trim() === '') return this.put({ [field]: null }, 'Not told');
+    const read = readLength(text, this.words.lengthUnit());
+    if (!read.ok) this.mmProblem[field] = read.problem;
+    else if (read.mm > 1000) this.mmProblem[field] = 'Longer than a metre? Check the unit.';
+    else this.put({ [field]: read.mm }, 'Changed');
   }
 
   protected setRings(text: string): string {

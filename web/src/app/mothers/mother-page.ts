@@ -99,9 +99,18 @@ import { namePage } from '../shell/page-title';
                     ><strong>{{ words.motherAsk(ask) }}.</strong>
                     {{ words.reason(ask.reason) }}</span
                   >
-                  <button type="button" matButton="outlined" (click)="mothered(ask.kind)">
-                    {{ doneWord[ask.kind] }}
-                  </button>
+                  @if (ask.kind === 'looked') {
+                    <hy-field class="w-40" label="New heads or buds" [problem]="headsProblem()">
+                      <input hyControl inputmode="numeric" autocomplete="off" #heads />
+                    </hy-field>
+                    <button type="button" matButton="outlined" (click)="looked(heads.value)">
+                      {{ doneWord[ask.kind] }}
+                    </button>
+                  } @else {
+                    <button type="button" matButton="outlined" (click)="mothered(ask.kind)">
+                      {{ doneWord[ask.kind] }}
+                    </button>
+                  }
                 </li>
               }
               @for (l of v.care.leave; track l.reason.why) {
@@ -333,6 +342,21 @@ export class MotherPage {
 
   constructor() {
     namePage(() => this.view()?.mother.name ?? '');
+  }
+
+  protected readonly headsProblem = signal('');
+
+  /** @param heads as typed; empty where nobody counted */
+  protected looked(heads: string): void {
+    const text = heads.trim();
+    if (text !== '' && !/^\d{1,4}$/.test(text))
+      return this.headsProblem.set('How many? A whole number, or empty.');
+    this.headsProblem.set('');
+    const count = text === '' ? {} : { heads: Number(text) };
+    void this.actions.record(
+      { kind: 'mothered', mother: this.id(), what: 'looked', ...count },
+      this.doneWord.looked,
+    );
   }
 
   protected mothered(what: MotherTending): void {
