@@ -1,3 +1,4 @@
+export * from './canopy';
 export * from './set-choices';
 export * from './plant';
 export * from './air-of';

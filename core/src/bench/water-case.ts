@@ -4,7 +4,8 @@ import { fillPot, type FilledPot } from '../media';
 import { columnOf, dressingLeaves, mobilityAt, type WaterCase, type WaterSchoolId } from '../water';
 import { dryingOf, spaceDrying } from './air-of';
 import { clockOf } from './clock-of';
-import { hasRoots, inJar, isLaid, rowOf } from './course-of';
+import { coverOn } from './canopy';
+import { hadRoots, hasRoots, inJar, isLaid, rowOf } from './course-of';
 import { chosenDays, firstDrink, gateClock } from './first-drink';
 import { containerOf, mixOf } from './medium-of';
 import { plantOf } from './plant';
@@ -96,15 +97,17 @@ export function waterCaseOf(
   const warmer = dryingOf(state, spaceOn(batch, today, true), today, 4);
   const { container } = potting(batch);
   const own = container === undefined ? undefined : state.containers.get(container);
+  const column = columnOf(pot);
   return {
     id: batch.id,
-    column: columnOf(pot),
+    column,
     dryG: pot.dryG,
     emptyG: own?.emptyG ?? null,
     from,
     startWetness:
       since < from && !lastSoak ? 0.5 : wetStart(batch) && since === from ? WET_START : AS_BOUGHT,
     evaporation: drying.map((d) => d.evaporationMm * cover),
+    cover: coverOn(batch, column, hadRoots(state, batch), from, days),
     rainMm: drying.map((d) => d.rainMm),
     mobility: drying.map((d) => mobilityAt(d.mediumC)),
     warmer: {

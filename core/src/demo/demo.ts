@@ -295,6 +295,11 @@ function tallies(
     entries.push({ kind: 'potted', day, batch: story.id, count: ready - potted });
     potted = ready;
   }
+  // What sits on is looked at once more, some weeks ago: nobody lets it stand for months.
+  const again = addDays(today, -LAST_LOOK_AGO);
+  const last = entries.at(-1)?.day;
+  if (fates.some((f) => f.kind === 'sits') && last !== undefined && last < again && again < lastLook)
+    entries.push({ kind: 'tally', day: again, batch: story.id, counts: countsAt(fates, age) });
   const endDay = addDays(today, -story.daysAgo + 2 * (pups?.to ?? roots.to));
   if (story.pottedShare !== undefined && endDay < addDays(today, -20)) {
     const alive = fates.filter((f) => f.kind === 'lives').length;
@@ -304,6 +309,9 @@ function tallies(
   }
   return entries;
 }
+
+/** Days since what has not rooted was last looked at. */
+const LAST_LOOK_AGO = 14;
 
 type Fate =
   | { readonly kind: 'lives'; readonly rootDay: number; readonly pupDay: number | null }

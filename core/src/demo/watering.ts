@@ -34,7 +34,8 @@ export function potLife(
     const given = caseOn(from);
     if (!given) break;
     const days = runPot(given, {
-      pace: DEMO.potPace,
+      // What is not weighed is watered as the advice has it; the scale alone tells how this bench dries.
+      pace: pot.weighed ? DEMO.potPace : 1,
       until: given.evaporation.length,
       watersFrom: given.today + 1,
       manner: given.regime === 'mist' ? 'misted' : 'poured',

@@ -7,6 +7,7 @@ import {
   USUAL_CORRELATION,
   type BatchDraw,
 } from '../learn';
+import { drinksAfter } from '../bench';
 import { vapourPressureDeficit, type Air } from '../climate';
 import { closureRate, MOULD_RH, PLACE_FACTOR, referenceClosureDays } from '../wound';
 import {
@@ -217,8 +218,18 @@ export function passDay(bench: Bench, day: number, { set, drink, look, warmerC =
     const usual = place.usual[day]!;
     const power = Math.max(0.2, vpd / Math.max(0.05, vapourPressureDeficit(usual.tempC, usual.rh)));
     const asked = (place.evaporation[day]! * power) / mobility;
-    bench.wetness = dry(column, bench.wetness, asked, bench.potPace * mobility, STEP_DAYS).wetness;
+    const { wetness, potPace } = bench;
+    const cover = strategy.cover * drinking(cuttings, day);
+    bench.wetness = dry(column, wetness, asked, potPace * mobility, STEP_DAYS, cover).wetness;
   }
+}
+
+/** What its roots drink on a day, against grown ones on all pieces. */
+function drinking(cuttings: readonly Alive[], day: number): number {
+  let sum = 0;
+  for (const { roots, rotted, dried } of cuttings)
+    if (roots >= 0 && rotted < 0 && dried < 0) sum += drinksAfter(day - roots);
+  return sum / Math.max(1, cuttings.length);
 }
 
 function startOf(

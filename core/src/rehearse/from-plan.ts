@@ -2,6 +2,7 @@ import {
   airOf,
   AS_BOUGHT,
   containerOf,
+  coverOf,
   figuresOf,
   growingDay,
   isLaid,
@@ -92,7 +93,16 @@ export function standing(
   column: Column,
 ): Pick<
   Strategy,
-  'taxon' | 'way' | 'widthMm' | 'column' | 'stemMm' | 'wiped' | 'belief' | 'times' | 'woundPace'
+  | 'taxon'
+  | 'way'
+  | 'widthMm'
+  | 'column'
+  | 'cover'
+  | 'stemMm'
+  | 'wiped'
+  | 'belief'
+  | 'times'
+  | 'woundPace'
 > {
   const { wound } = way;
   const outlook = outlookOf(state, batch);
@@ -103,6 +113,7 @@ export function standing(
       ? hydraulicWidth(batch.widthMm ?? wound.widthMm, batch.thicknessMm ?? wound.thicknessMm)
       : null,
     column,
+    cover: coverOf(batch, column, batch.count / (batch.containers ?? 1)),
     stemMm: stemDepthOf(state, batch),
     wiped: batch.disinfectant !== 'none',
     woundPace: paceOf(state).factor,

@@ -127,6 +127,7 @@ describe('a cutting, by closed forms', () => {
       startWetness: mine.startWetness,
       evaporation: mine.place.evaporation,
       rainMm: [],
+      cover: [],
       mobility: mine.place.usual.map((a) => mobilityAt(a.tempC)),
       warmer: { evaporation: 1, mobility: 1 },
       today: 0,

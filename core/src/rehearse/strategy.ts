@@ -63,6 +63,8 @@ export interface Strategy {
   readonly column: Column;
   /** Of the medium when they are set, against drained. */
   readonly startWetness: number;
+  /** Share of its surface that its pieces cover once all have grown roots. */
+  readonly cover: number;
   /** How deep stems reach, mm. */
   readonly stemMm: number;
   readonly place: Place;

@@ -16,6 +16,8 @@ export interface WaterCase {
   readonly startWetness: number;
   /** Evaporation from a wet surface, mm/d, one figure a day, to the end of the outlook. */
   readonly evaporation: readonly number[];
+  /** Share of the surface that the crowns of those with roots cover, and so drink for, one figure a day. */
+  readonly cover: readonly number[];
   readonly rainMm: readonly number[];
   /** How readily water moves in the medium, against 20 °C, one figure a day. */
   readonly mobility: readonly number[];

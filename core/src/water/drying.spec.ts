@@ -83,11 +83,19 @@ describe('drying of a column, against Crank 1975, The Mathematics of Diffusion',
         fc.double({ min: 0, max: 12, noNaN: true }),
         fc.double({ min: 0, max: 1, noNaN: true }),
         fc.constantFrom(0.1, 0.7, 1, 3),
-        (name, evaporation, wetness, days) => {
+        fc.constantFrom(0, 0.2, 1),
+        (name, evaporation, wetness, days, cover) => {
           const column = pot(name);
           const start = { ...evenly(column, wetness), poolMm3: column.drains ? 0 : 5000 };
           const before = waterIn(column, start);
-          const { wetness: after, lostMm3 } = dry(column, start, evaporation, days);
+          const { wetness: after, lostMm3 } = dry(
+            column,
+            start,
+            evaporation,
+            days,
+            undefined,
+            cover,
+          );
           expect(Math.abs(before - waterIn(column, after) - lostMm3)).toBeLessThan(
             1e-9 * capacityOf(column),
           );
@@ -95,6 +103,20 @@ describe('drying of a column, against Crank 1975, The Mathematics of Diffusion',
         },
       ),
     );
+  });
+
+  it('roots draw their share of what the air takes, from all of the pot, and nothing from dry mix', () => {
+    const column = pot('pot-12');
+    const lost = (wetness: number, cover: number): number =>
+      dry(column, evenly(column, wetness), 2, 1, 0.125, cover).lostMm3 / column.surfaceMm2;
+    // FAO-56, table 17 (from memory): a crop of the night drinks a quarter of what a wet surface loses.
+    expect(lost(1, 1) - lost(1, 0)).toBeCloseTo(0.25 * 2, 1);
+    expect(lost(1, 0.4) - lost(1, 0)).toBeCloseTo(0.1 * 2, 1);
+    expect(lost(0.03, 1)).toBeCloseTo(0, 9);
+    // The foot of the pot dries too, which the air alone hardly reaches.
+    const foot = (cover: number): number =>
+      dry(column, evenly(column, 1), 2, 20, 0.125, cover).wetness.layers.at(-1)!;
+    expect(foot(1)).toBeLessThan(0.8 * foot(0));
   });
 
   it('leaves a drained pot at rest where nothing evaporates', () => {

@@ -22,6 +22,13 @@ export type TopDressing = (typeof TOP_DRESSINGS)[number];
 /** What a top-dress leaves of the evaporation. */
 export const dressingLeaves = (dressing: TopDressing | undefined): number =>
   dressing === undefined ? 1 : dressing === 'grit' ? GRIT_DRESSING : MOIST_DRESSING;
+/**
+ * What succulents drink against the evaporation of a wet surface, where their crowns cover all of the pot: they open by
+ * night. Source: FAO-56 (Allen et al. 1998), table 17, basal coefficient of pineapple over bare soil, 0.25 (from memory).
+ */
+export const DRINKS_SHARE = 0.25;
+/** Roots no longer draw their full share once the medium round them is drier than this. Working assumption; 0.1–0.3. */
+const ROOTS_FALTER = 0.2;
 /** A wall no longer gives its full share once the medium beside it is drier than this. */
 const WALL_FALTERS = 0.5;
 
@@ -77,10 +84,11 @@ export interface Dried {
  * Dries a pot for a while: water moves up the column as fast as the medium lets it and leaves by the
  * surface no faster than the air can take it, and through unglazed walls.
  *
- * `∂θ/∂t = ∂/∂z (D θr ∂(θ/θr)/∂z) − wall`, θr the drained profile, so that a drained pot is at rest
- * (docs/decisions/007); implicit finite volumes, closed to rounding.
+ * `∂θ/∂t = ∂/∂z (D θr ∂(θ/θr)/∂z) − wall − roots`, θr the drained profile, so that a drained pot is at rest
+ * (docs/decisions/007); implicit finite volumes, closed to rounding. Roots draw on all of the pot alike.
  * @param evaporationMm from a wet surface, mm/d, ≥ 0
  * @param days > 0; divided into steps of at most `stepDays`
+ * @param cover share of the surface that the crowns of rooted plants cover, 0–1; 0 where nothing drinks
  */
 export function dry(
   column: Column,
@@ -88,6 +96,7 @@ export function dry(
   evaporationMm: number,
   days: number,
   stepDays = 0.125,
+  cover = 0,
 ): Dried {
   const steps = Math.max(1, Math.round(days / stepDays));
   const dt = days / steps;
@@ -96,7 +105,7 @@ export function dry(
   const layers = Float64Array.from(start.layers);
   makeRoom(layers.length);
   for (let s = 0; s < steps; s++) {
-    lost += step(column, layers, evaporationMm, dt);
+    lost += step(column, layers, evaporationMm, dt, cover);
     poolMm3 = soakUp(column, layers, poolMm3);
   }
   return { wetness: { layers, poolMm3 }, lostMm3: lost };
@@ -119,12 +128,18 @@ function makeRoom(layers: number): void {
 }
 
 /** Dry surface: the layer gives what it can, not what the air asks. */
-function step(column: Column, u: Float64Array, evaporationMm: number, dt: number): number {
+function step(
+  column: Column,
+  u: Float64Array,
+  evaporationMm: number,
+  dt: number,
+  cover: number,
+): number {
   const asked = evaporationMm * column.surfaceMm2;
   const supply = column.surfaceEase * (u[0]! - AIR_DRY);
   if (asked < supply) {
     before.set(u);
-    const lost = solve(column, u, evaporationMm, dt, asked, 0);
+    const lost = solve(column, u, evaporationMm, dt, cover, asked, 0);
     if (column.surfaceEase * (u[0]! - AIR_DRY) >= asked) return lost;
     // It ran short within the step: take it again as a dry surface.
     u.set(before.subarray(0, u.length));
@@ -134,6 +149,7 @@ function step(column: Column, u: Float64Array, evaporationMm: number, dt: number
     u,
     evaporationMm,
     dt,
+    cover,
     0,
     asked === 0 || supply <= 0 ? 0 : column.surfaceEase,
   );
@@ -149,11 +165,14 @@ function solve(
   u: Float64Array,
   evaporationMm: number,
   dt: number,
+  cover: number,
   fixed: number,
   surfaceEase: number,
 ): number {
   const { capacity, ease, clayMm2 } = column;
   const n = u.length;
+  const drunk =
+    cover > 0 ? (DRINKS_SHARE * cover * evaporationMm * column.surfaceMm2) / capacityOf(column) : 0;
   let above = 0;
   for (let i = 0; i < n; i++) {
     const store = capacity[i]! / dt;
@@ -163,6 +182,8 @@ function solve(
       clay > 0 && u[i]! > AIR_DRY
         ? (CLAY_SHARE * evaporationMm * clay) / (Math.max(u[i]!, WALL_FALTERS) - AIR_DRY)
         : 0;
+    if (drunk > 0 && u[i]! > AIR_DRY)
+      wall[i]! += (drunk * capacity[i]!) / (Math.max(u[i]!, ROOTS_FALTER) - AIR_DRY);
     const below = i < n - 1 ? ease[i]! : 0;
     let diagonal = store + above + below + wall[i]!;
     let right = store * u[i]! + wall[i]! * AIR_DRY;

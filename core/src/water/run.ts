@@ -104,7 +104,8 @@ export function runPot(given: WaterCase, options: RunOptions): readonly PotDay[]
     // gives faster to the same air: a longer day with less asked of it.
     const mobility = given.mobility[at] ?? 1;
     const asked = (given.evaporation[at] ?? 0) / mobility;
-    wetness = dry(column, wetness, asked, options.pace * mobility, STEP_DAYS).wetness;
+    const cover = given.cover[at] ?? 0;
+    wetness = dry(column, wetness, asked, options.pace * mobility, STEP_DAYS, cover).wetness;
   }
   return days;
 }

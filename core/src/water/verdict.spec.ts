@@ -32,6 +32,7 @@ function given(over: Partial<WaterCase> = {}, pot = 'pot-7'): WaterCase {
     startWetness: 0.08,
     evaporation: Array<number>(70).fill(2),
     rainMm: Array<number>(70).fill(0),
+    cover: [],
     mobility: Array<number>(70).fill(1),
     warmer: { evaporation: 1.3, mobility: 1.09 },
     today: 4,
