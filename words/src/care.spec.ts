@@ -171,8 +171,14 @@ describe('reasons of a pot', () => {
     [{ why: 'holds', fill: 1.2, school: 'mist', weaning: false }, /surface is still moist/],
     [{ why: 'holds', fill: 1.2, school: 'weekly', weaning: false }, /100 % of its water/],
     [{ why: 'overdue', school: 'bone-dry', days: 9 }, /bone dry for 9 days: wrinkling/],
-    [{ why: 'regime', regime: 'sip', rooted: false, fill: 0.1 }, /No roots yet/],
-    [{ why: 'regime', regime: 'base', rooted: true, fill: 0.1 }, /at the base of each/],
+    [
+      { why: 'regime', regime: 'sip', rooted: false, sown: false, beside: false, fill: 0.1 },
+      /No roots yet/,
+    ],
+    [
+      { why: 'regime', regime: 'base', rooted: true, sown: false, beside: false, fill: 0.1 },
+      /at the base of each/,
+    ],
     [{ why: 'first-soak' }, /first real drink/],
   ];
   it.each(all)('%j', (reason, text) => expect(verdictReasonText(reason, metric)).toMatch(text));

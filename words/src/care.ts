@@ -265,6 +265,8 @@ export function reasonText(reason: Reason, speech: Speech): string {
       return `Safe since ${nearDay(reason.on, speech)}: the cut can bear it.`;
     case 'settles':
       return 'No open cut: water settles the mix round the roots.';
+    case 'sown':
+      return 'Sown: the surface kept just damp until they are up, never soaked.';
     case 'woke':
       return 'It was too cold for it to grow, and wet it would have rotted: now it grows again.';
     case 'first-chosen':
@@ -306,7 +308,7 @@ export function reasonText(reason: Reason, speech: Speech): string {
         ? 'Looked at lately; not much is new before then.'
         : 'Counted lately; each look sets roots back.';
     case 'bare-roots':
-      return `${reason.held} of ${reason.of} have roots. Those that show root points are set on the mix and misted; the rest stay.`;
+      return `${reason.held} of ${reason.of} have roots. Those that show root points are ${reason.misted ? 'set on the mix and misted' : 'leaned in their mix, damp on top'}; the rest stay.`;
     case 'bare-long':
       return `Past ${reason.count === 1 ? 'its' : 'their'} window without roots: try a light misting, or give ${reason.count === 1 ? 'it' : 'them'} up.`;
     case 'lying':
@@ -334,9 +336,9 @@ export function reasonText(reason: Reason, speech: Speech): string {
     case 'long-without-roots':
       return `Day ${reason.days}, long past ${reason.count === 1 ? 'its' : 'their'} window: ${LONG_THEN[reason.then]}.`;
     case 'forgotten':
-      return `“${TASK_NAME[reason.ask]}” has stood for ${days(reason.days)} and nobody touched it since.`;
+      return `${reason.ask === 'overdue' ? 'A look at those that wait' : `“${TASK_NAME[reason.ask]}”`} has stood for ${days(reason.days)} and nobody touched it since.`;
     case 'stir':
-      return `Moved ${ago(reason.since, speech)}; every third day, for air. The stem only just under.`;
+      return `Moved ${ago(reason.since, speech)}; every third day, for air. ${JUST_UNDER[reason.under]}`;
     case 'stale':
       return `The water is from ${ago(reason.since, speech)}; at ${temperatureText(Math.round(reason.tempC), temperature, locale)} every ${days(reason.every)}.`;
     case 'jar-rests':
@@ -414,6 +416,12 @@ export function reasonText(reason: Reason, speech: Speech): string {
 }
 
 /** What of it stands under water. Common practice, no source. */
+const JUST_UNDER: Readonly<Record<JarEnd, string>> = {
+  stem: 'The stem only just under.',
+  stalk: 'The stalk only just under, the blade dry.',
+  base: 'Its base end only just under.',
+};
+
 const UNDER: Readonly<Record<JarEnd, (depth: string) => string>> = {
   stem: (deep) => `Only bare stem under, ${deep}; leaves above`,
   stalk: (deep) => `Only the stalk under, ${deep}; the blade above`,

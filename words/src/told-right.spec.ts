@@ -111,6 +111,77 @@ const LIVES: Readonly<Record<string, Told>> = {
       [50, 'count 2r', /First water.*Roots show: the first real drink/, /small drink/],
     ],
   },
+  'seed: sown on its day, misted until it is up, never a litre': {
+    fields: { taxon: 'echeveria-elegans', method: 'seed', count: 60, ...TRAY },
+    lines: [
+      [0, 'cut', /Seed is kept dry and airy/, /Water,|roots/],
+      [60, 'set', null],
+      [60, 'mist', null, / L\b|Soak/],
+      [62, '', /ASK Mist.*Sown: the surface kept just damp until they are up/, / L\b|Young roots/],
+      [75, 'count 30r', /ASK Mist.*Young roots/, / L\b|without roots|tug/i],
+      [90, '', /Sips at the base.*30 seedlings/, /Mist those without roots| L\b/],
+    ],
+  },
+  'plants from a flask: crumbs, their air opened by steps': {
+    fields: { taxon: 'haworthia-retusa', method: 'culture', count: 10, ...TRAY },
+    lines: [
+      [0, 'cut, set, mist', null],
+      [3, '', /ASK Mist/, / L\b|Water,/],
+      [12, '', /Sips at the base, about 100 mL in all[^,]/, / L\b|, 0 plants|without roots/],
+    ],
+  },
+  'leaves that are propped: bare until root points show, then leaned under a damp layer': {
+    fields: {
+      taxon: 'echeveria-elegans',
+      method: 'leaf',
+      count: 8,
+      course: 'propped',
+      container: 'pot-7',
+      containers: 8,
+      mix: 'all-mineral',
+    },
+    lines: [
+      [0, 'cut', /Leave alone/, /Let it dry|No water until|Touch/],
+      [3, '', null, /Set 8|Touch|First/],
+      [8, '', /Look for root points.*leaned in their mix, damp on top/],
+      [12, 'count 6r', /Set 6/, /Set 8|Set 2/],
+      [12, 'set 6', null],
+      [13, 'water', null],
+      [20, '', /Water, about \d+ mL each, 6 leaves/, /Set 2/],
+    ],
+  },
+  'bare leaves: no can comes near, so nothing is said of their wounds': {
+    fields: { taxon: 'crassula-ovata', method: 'leaf', count: 8, course: 'bare' },
+    lines: [
+      [0, 'cut', /Leave alone/, /No water until|Touch/],
+      [2, '', null, /No water until|Touch/],
+    ],
+  },
+  'a root cutting: a sip once, late for nothing': {
+    fields: {
+      taxon: 'haworthia-retusa',
+      method: 'root-cutting',
+      count: 3,
+      container: 'pot-7',
+      containers: 3,
+      mix: 'all-mineral',
+    },
+    room: { tempC: 16 },
+    lines: [
+      [0, 'cut', null],
+      [3, 'set', null, /ASK Tug|Touch/],
+      [40, '', /First water/, /late|still lives|Tug/],
+      [90, 'count 2r', null, /First water[^|]*late/],
+    ],
+  },
+  'a section in a jar: its base end under, never a stem': {
+    fields: { taxon: 'dracaena-trifasciata', method: 'leaf-section', count: 4, course: 'water' },
+    lines: [
+      [0, 'cut', null],
+      [3, 'set', null],
+      [6, '', /Move the water.*base end only just under/, /stem/],
+    ],
+  },
   'a section’s buds and shoots: counted by themselves, looked at again, parted in the pot': {
     fields: { taxon: 'dracaena-trifasciata', method: 'leaf-section', count: 6, ...GRIT },
     lines: [
@@ -222,7 +293,12 @@ const LIVES: Readonly<Record<string, Told>> = {
         /own roots|without roots|ASK/,
       ],
       [60, '', /Sow 40 seeds/, /own roots|long without|fresh cut/],
-      [60, 'set', /First water/, /long without/],
+      [
+        60,
+        'set',
+        /First misting. Sown: the surface kept just damp/,
+        /long without|round the roots/,
+      ],
       [60, 'water', /Seedlings are not expected sooner/, /roots/i],
       [72, 'water, count 20r', null, /sets roots back|Pot on/],
       [100, 'water, count 30r', null, /Pot on|fresh cut/],

@@ -34,7 +34,7 @@ const YOUNG: Readonly<Record<RegimeId, string>> = {
   ...REGIME_NAME,
   mist: 'Young roots at the surface dry out: misted until they hold in the mix, never soaked',
   damp: 'Young roots dry out: the surface kept just damp until each stands in a pot',
-  base: 'Their roots hold: some drops at the base of each, not the whole tray. Mist those without roots',
+  base: 'Their roots hold: some drops at the base of each, not the whole tray',
 };
 
 /** Why the verdict on a pot is what it is. */
@@ -73,8 +73,9 @@ export function verdictReasonText(reason: VerdictReason, speech: Speech): string
     case 'first-soak':
       return 'It has roots: its first real drink, until some runs through.';
     case 'regime':
+      if (reason.sown) return 'Sown: the surface kept just damp until they are up, never soaked.';
       return reason.rooted
-        ? `${YOUNG[reason.regime]}.`
+        ? `${YOUNG[reason.regime]}.${reason.beside && reason.regime === 'base' ? ' Mist those without roots.' : ''}`
         : `No roots yet, so it drinks next to nothing. ${REGIME_NAME[reason.regime]}.`;
   }
 }

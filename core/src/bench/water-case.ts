@@ -128,7 +128,13 @@ export function waterCaseOf(
     school: waterSchoolOf(state, batch),
     regime: regimeOn(state, batch, today),
     regimeAt: at(regimeFrom(state, batch, today)),
-    rooted: hasRoots(state, batch) || rowOf(state, batch).shows === 'seedlings',
+    rooted: hasRoots(state, batch),
+    sown: rowOf(state, batch).shows === 'seedlings' && !hasRoots(state, batch),
+    beside:
+      !hadRoots(state, batch) &&
+      rowOf(state, batch).shows !== 'seedlings' &&
+      hasRoots(state, batch) &&
+      batch.here.waiting > 0,
     pieces: Math.max(1, Math.round(drinkersIn(batch) / (batch.containers ?? 1))),
     stemMm: stemDepthOf(state, batch),
     ...gateAndFirst(state, batch, at),

@@ -1,6 +1,6 @@
 import { addDays, type Day } from '../days';
 import { spaceOn, type Batch, type State } from '../journal';
-import { chosenDays, POTTED_REST, potting, regimeFrom, regimeOn } from '../bench';
+import { chosenDays, POTTED_REST, potting, regimeFrom, regimeOn, unrootedWaterOf } from '../bench';
 import {
   BONE_DRY,
   mistEvery,
@@ -77,7 +77,8 @@ function firstWater(
   const shut = gateShut(facts, day);
   // A jar waits for the gate to be put in, a bare piece for roots to be set: no can comes near either.
   if (forJar || first === null || inTray === 0) {
-    if (shut && !(first?.by === 'at-once')) closed(ask, facts, shut);
+    // What lies bare until it has roots is given nothing anyway: there its wound decides nothing.
+    if (shut && first?.by !== 'at-once' && facts.row.setWhen !== 'rooted') closed(ask, facts, shut);
     return;
   }
   if (first.by === 'stopped') return leaveUntilRoots(ask, batch, facts, day, 'roots-first');
@@ -107,7 +108,8 @@ function firstWater(
   ask.do('first-water', {
     count: inTray,
     manner: mannerOf(state, batch, facts, day),
-    since: first.on,
+    since: sipped(state, batch) && facts.rootsSince ? later(first.on, facts.rootsSince) : first.on,
+    ...(neverLate(regimeOn(state, batch, day, facts.holds), facts.hasRoots) ? { late: 0 } : {}),
     reason: firstReason(batch, facts),
     sure: gate ? { by: 'closure', chance: chanceClosedOn(gate, day) } : { by: 'fact' },
     drink: verdict?.drink,
@@ -146,7 +148,8 @@ function openOn({ gate }: Facts, on: Day | null): StillOpen | null {
 }
 
 function firstReason(batch: Batch, facts: Facts): Reason {
-  const { first, gate, rootsSince, laid } = facts;
+  const { first, gate, rootsSince, laid, row } = facts;
+  if (row.shows === 'seedlings' && rootsSince === null) return { why: 'sown' };
   switch (first?.by) {
     case 'at-once':
       return { why: 'first-chosen', choice: 'at-once', open: openOn(facts, first.on) };
@@ -181,7 +184,8 @@ function again(
 ): void {
   const regime = regimeOn(state, batch, day, facts.holds);
   // Those without roots are misted beside the others that sip.
-  const count = regime === 'base' ? batch.here.rooted + batch.here.pupped : facts.inTray;
+  const rooted = facts.ownRoots ? facts.inTray : batch.here.rooted + batch.here.pupped;
+  const count = regime === 'base' ? rooted : facts.inTray;
   drinks(ask, state, batch, facts, day, verdict, regime, Math.min(count, facts.inTray));
 }
 
@@ -404,6 +408,10 @@ function byFeel({ day, seen }: Felt, usual: Day, every: number, rooted: boolean)
   const until = addDays(day, Math.max(1, Math.round(every * (seen === 'wet' ? 0.5 : 0.25))));
   return later(usual, until);
 }
+
+/** It lives off itself before roots: what it could have had then is no debt of the roots it has now. */
+const sipped = (state: State, batch: Batch): boolean =>
+  neverLate(unrootedWaterOf(state, batch), false);
 
 /** Without roots it drinks next to nothing: a sip is never overdue. What is kept damp or misted dries out. */
 const neverLate = (regime: RegimeId | null, rooted: boolean): boolean =>

@@ -1,8 +1,10 @@
 import { airOf } from '../bench';
+import { leafKind } from '../botany';
 import { addDays, type Day } from '../days';
 import type { Batch, State, Tending } from '../journal';
 import type { Asker } from './asker';
 import { later, type Facts } from './facts';
+import type { JarEnd } from './reason';
 import { JAR_FEED_DAYS, JAR_ROOTS_DAYS, jarChangeDays, SOIL_ROOT_MM, STIR_DAYS } from './rhythm';
 
 /** The jar: its water moved and changed, food where it stays, and the way into medium. */
@@ -33,7 +35,7 @@ export function jarring(ask: Asker, state: State, batch: Batch, facts: Facts, da
   else if (stir <= day)
     ask.do('jar-stir', {
       since: stir,
-      reason: { why: 'stir', since: moved },
+      reason: { why: 'stir', since: moved, under: jarEnd(batch, facts.taxon) },
       sure: { by: 'practice' },
     });
   else {
@@ -72,4 +74,10 @@ function longRoots(
 
 export function lastTended(batch: Batch, what: readonly Tending[], since: Day = ''): Day | null {
   return batch.tendings.findLast((t) => what.includes(t.what) && t.day >= since)?.day ?? null;
+}
+
+/** Leaves stand in a jar by their stalk, sections and straps by the end that stood lower, the rest by a bare stem. */
+export function jarEnd({ method }: Batch, taxon: Facts['taxon']): JarEnd {
+  if (method === 'leaf-section' || leafKind(taxon, method) === 'strap') return 'base';
+  return method === 'leaf' ? 'stalk' : 'stem';
 }

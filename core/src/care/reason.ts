@@ -30,6 +30,8 @@ export type Reason =
   /** The first water. */
   | { readonly why: 'gate-opened'; readonly on: Day; readonly school: WoundSchoolId }
   | { readonly why: 'settles' }
+  /** Seed: its first mist. */
+  | { readonly why: 'sown' }
   /** Its rest in the cold is over. */
   | { readonly why: 'woke' }
   | { readonly why: 'first-chosen'; readonly choice: FirstWaterId; readonly open: StillOpen | null }
@@ -67,7 +69,12 @@ export type Reason =
   | { readonly why: 'too-soon'; readonly for: Awaited | Young }
   /** A look that sets roots back, or one that costs nothing. */
   | { readonly why: 'looked-lately'; readonly free: boolean }
-  | { readonly why: 'bare-roots'; readonly held: number; readonly of: number }
+  | {
+      readonly why: 'bare-roots';
+      readonly held: number;
+      readonly of: number;
+      readonly misted: boolean;
+    }
   | { readonly why: 'bare-long'; readonly count: number; readonly of: number }
   /** It lies on the mix: one looks where it lies. */
   | { readonly why: 'lying'; readonly held: number | null; readonly of: number }
@@ -102,7 +109,7 @@ export type Reason =
     }
   | { readonly why: 'forgotten'; readonly ask: TaskId; readonly days: number }
   /** The jar. */
-  | { readonly why: 'stir'; readonly since: Day }
+  | { readonly why: 'stir'; readonly since: Day; readonly under: JarEnd }
   | { readonly why: 'stale'; readonly since: Day; readonly every: number; readonly tempC: number }
   | { readonly why: 'jar-rests'; readonly next: 'stir' | 'change' }
   | { readonly why: 'jar-hungry'; readonly rooted: Day }

@@ -181,7 +181,7 @@ function lookReason(batch: Batch, facts: Facts, awaits: 'roots' | 'pups'): Reaso
     return { why: 'lying', held, of: batch.count };
   switch (row.shows) {
     case 'root points':
-      return { why: 'bare-roots', held: rooted + pupped, of: batch.count };
+      return { why: 'bare-roots', held: rooted + pupped, of: batch.count, misted: row.misted };
     case 'new growth':
       return { why: 'taken-hold' };
     case 'shoots':

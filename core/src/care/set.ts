@@ -3,8 +3,8 @@ import type { Batch } from '../journal';
 import { chanceClosedOn, type WoundClock } from '../wound';
 import type { Facts } from './facts';
 import type { Asker } from './asker';
-import { leafKind } from '../botany';
-import type { JarEnd, Reason } from './reason';
+import { jarEnd } from './jar';
+import type { Reason } from './reason';
 import { TOUCH_CHANCE } from './rhythm';
 
 /** The wound: it dries, is touched, and its piece is set into medium or jar. */
@@ -18,7 +18,7 @@ export function setting(ask: Asker, batch: Batch, facts: Facts, day: Day): void 
       sure: { by: 'air' },
     });
   }
-  if (woundShows(facts)) touch(ask, batch, gate, day);
+  if (woundShows(facts)) touch(ask, batch, facts, day);
   if (unset <= 0) return;
   // A count of roots is an event wherever the piece lies; of bare ones only those with roots are set.
   if (unsetRooted > 0) {
@@ -62,12 +62,6 @@ function setReason(batch: Batch, { clock, forJar, taxon, row, ownRoots }: Facts,
     : { why: 'school', school: batch.school };
 }
 
-/** Leaves stand in a jar by their stalk, sections and straps by the end that stood lower, the rest by a bare stem. */
-function jarEnd({ method }: Batch, taxon: Facts['taxon']): JarEnd {
-  if (method === 'leaf-section' || leafKind(taxon, method) === 'strap') return 'base';
-  return method === 'leaf' ? 'stalk' : 'stem';
-}
-
 function drying(batch: Batch, { clock, row }: Facts, closure: number): Reason {
   if (clock === null && row.storedDays > 0)
     return { why: 'stored', days: batch.dryDays ?? row.storedDays };
@@ -82,8 +76,12 @@ const opensOf = ({ gate }: WoundClock): Day | null => (gate.state === 'dated' ? 
 /** What is set lies open to a thumb on the surface alone: nobody digs to see. */
 const woundShows = ({ unset, row }: Facts): boolean => unset > 0 || row.look === 'as-it-lies';
 
-/** A touch tells more than the clock; while it is too soon, or one was lately, the wound is left in peace. */
-function touch(ask: Asker, batch: Batch, clock: WoundClock | null, day: Day): void {
+/**
+ * A touch tells more than the clock; while it is too soon, or one was lately, the wound is left in peace, and so is what
+ * lies bare until it has roots: there it moves no date.
+ */
+function touch(ask: Asker, batch: Batch, { gate: clock, row }: Facts, day: Day): void {
+  if (row.setWhen === 'rooted') return;
   if (clock === null || clock.gate.state === 'stopped' || clock.gate.opens <= day) return;
   const last = batch.woundChecks.findLast((c) => c.day >= clock.from);
   const { earliest, latest } = clock.gate;

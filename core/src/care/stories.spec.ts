@@ -111,7 +111,7 @@ const STORIES: readonly Story[] = [
     'bare until roots: leaves on a rack',
     { ...LEAF, course: 'bare' },
     [
-      [0, 'cut', '', 'gate, rooting', 'stick'],
+      [0, 'cut', '', 'rooting', 'stick'],
       [5, '', '', 'rooting', 'stick'],
       [7, '', 'roots', '', 'stick'],
       [7, 'count 0r', '', 'rooting', 'stick'],

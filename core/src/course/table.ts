@@ -50,6 +50,7 @@ export interface Course {
 export type Station = 'stick' | 'gate' | 'first-water' | 'roots' | 'wean';
 
 const SET_FIRST: readonly Station[] = ['stick', 'gate', 'first-water', 'roots'];
+const ROOTS_FIRST: readonly Station[] = ['gate', 'roots', 'stick', 'first-water'];
 
 const BURIED: Course = {
   lies: 'buried',
@@ -102,12 +103,21 @@ const TABLE = {
     shows: 'root points',
     medium: 'air',
     played: false,
-    stations: ['gate', 'roots', 'stick', 'first-water'],
+    stations: ROOTS_FIRST,
   },
   /** On the surface of the medium, misted once it may be. */
   laid: { ...ON_SURFACE, shares: true },
   /** A leaf with root points leaned on a stick, under a thin layer that holds moisture. */
-  propped: { ...ON_SURFACE, unrootedWater: 'damp', misted: false, young: 'damp', played: false },
+  propped: {
+    ...ON_SURFACE,
+    setWhen: 'rooted',
+    shows: 'root points',
+    unrootedWater: 'damp',
+    misted: false,
+    young: 'damp',
+    played: false,
+    stations: ROOTS_FIRST,
+  },
   /** The stalk of a leaf in a small trench. */
   petiole: { ...BURIED, lies: 'in-trench', unrootedWater: 'damp' },
   /** A plucked or torn leaf that makes plantlets along its margin. */
@@ -133,13 +143,20 @@ const TABLE = {
     lies: 'on-surface',
     look: 'by-growth',
     shows: 'seedlings',
-    unrootedWater: 'damp',
-    young: 'damp',
+    unrootedWater: 'mist',
+    misted: true,
     played: false,
     storedDays: 60,
   },
   /** From a laboratory flask. */
-  culture: { ...POTTED, singly: false, young: 'damp', played: false, closedDays: 18 },
+  culture: {
+    ...POTTED,
+    lies: 'on-surface',
+    singly: false,
+    misted: true,
+    played: false,
+    closedDays: 18,
+  },
 } satisfies Record<string, Course>;
 
 export type CourseId = keyof typeof TABLE;

@@ -139,6 +139,8 @@ describe('a cutting, by closed forms', () => {
       regime: 'half',
       regimeAt: 0,
       rooted: false,
+      sown: false,
+      beside: false,
       pieces: 1,
       stemMm: mine.stemMm,
       gateAt: null,

@@ -36,6 +36,10 @@ export interface WaterCase {
   readonly regimeAt: number;
   /** Some have roots. */
   readonly rooted: boolean;
+  /** Seed that is not up as yet. */
+  readonly sown: boolean;
+  /** Some beside those with roots wait for theirs. */
+  readonly beside: boolean;
   /** Living pieces to a container, not below 1. */
   readonly pieces: number;
   /** Depth to which stems or roots reach, mm. */

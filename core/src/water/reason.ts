@@ -30,6 +30,10 @@ export type VerdictReason =
       readonly why: 'regime';
       readonly regime: RegimeId;
       readonly rooted: boolean;
+      /** Seed that is not up as yet. */
+      readonly sown: boolean;
+      /** Some beside those with roots wait for theirs. */
+      readonly beside: boolean;
       readonly fill: number;
     };
 

@@ -49,6 +49,8 @@ function given(over: Partial<WaterCase> = {}, pot = 'pot-7'): WaterCase {
     regime: null,
     regimeAt: 0,
     rooted: true,
+    sown: false,
+    beside: false,
     pieces: 1,
     ...over,
   };

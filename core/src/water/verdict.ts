@@ -143,13 +143,13 @@ export function judge(given: WaterCase): WaterVerdict {
     };
   const asked = askedSince(past, given);
   const since = asked === null ? null : Math.max(asked, Math.min(given.regimeAt, today));
-  const { regime, rooted } = given;
+  const { regime, rooted, sown, beside } = given;
   if (regime === 'dry' || (regime !== null && since === null))
     return {
       ...base,
       kind: 'hold',
       due: regime === 'dry' ? null : base.due,
-      reason: { why: 'regime', regime, rooted, fill },
+      reason: { why: 'regime', regime, rooted, sown, beside, fill },
       unless: { what: 'soft' },
     };
   if (since === null)
@@ -164,7 +164,7 @@ export function judge(given: WaterCase): WaterVerdict {
     return {
       ...base,
       kind: 'water',
-      reason: { why: 'regime', regime, rooted, fill },
+      reason: { why: 'regime', regime, rooted, sown, beside, fill },
       unless: { what: 'moist' },
     };
   const wait = today - since;

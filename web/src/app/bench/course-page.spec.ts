@@ -57,7 +57,9 @@ describe('how a batch is grown', () => {
   });
 
   it('what growers disagree about is told, each choice with its risk', async () => {
-    const page = await open('b-25');
+    // What lies on the surface is neither firmed nor deep.
+    expect((await open('b-25')).text).not.toContain('Hard stands firm');
+    const page = await open('b-19');
     expect(page.text).toContain('Hard stands firm, loose stays airy.');
     await page.fill('Firmed', 'hard');
     expect(page.text).toContain('a soft end may bruise');

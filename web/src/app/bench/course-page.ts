@@ -9,6 +9,7 @@ import {
   coursesOf,
   courseOf,
   mixesOf,
+  rowOf,
   unrootedWaterOf,
   waitsForRoots,
   waterSchoolOf,
@@ -16,7 +17,8 @@ import {
   FIRMED_NAME,
   LEAVES_NAME,
 } from '@hypogeon/core/bench';
-import { COURSES } from '@hypogeon/core/course';
+import type { MethodId } from '@hypogeon/core/botany';
+import { COURSES, type Course } from '@hypogeon/core/course';
 import { careOf, type Step, type StepId } from '@hypogeon/core/care';
 import {
   FEEDINGS,
@@ -50,6 +52,20 @@ import { Words } from '../data/words';
 import { lengthIn, readLength } from '@hypogeon/core/units';
 import { Field, FieldControl } from '../forms/field';
 import { namePage } from '../shell/page-title';
+
+/** What lies on the surface is neither firmed nor deep. */
+const STANDING: ReadonlySet<Course['lies']> = new Set(['buried', 'in-trench', 'potted']);
+/** Pieces that may be taken long or short. */
+const LONG: ReadonlySet<MethodId> = new Set([
+  'crown',
+  'segment',
+  'trailing',
+  'branch',
+  'column',
+  'leaf-section',
+  'root-cutting',
+  'flower-stalk',
+]);
 
 /** The stations whose dates tell courses apart. */
 const TOLD: readonly StepId[] = ['stick', 'first-water', 'roots', 'wean', 'pot-on'];
@@ -120,6 +136,8 @@ export class CoursePage {
       })),
       wound: woundOf(state, batch),
       firstRisk: this.firstRisk(batch) || this.firstWaits(batch),
+      stands: STANDING.has(rowOf(state, batch).lies),
+      long: LONG.has(batch.method),
       unrooted: UNROOTED_NAME[unrootedWaterOf(state, batch)],
       habit: this.words.rule(WATER_SCHOOL[waterSchoolOf(state, batch)].name),
     };

@@ -87,7 +87,7 @@ export function afterStep(batch: Batch, counts: Counts, { outcome, by }: CountSt
           class="grid grid-cols-[46px_minmax(0,1fr)_64px_76px_84px] items-center gap-2 py-1.5 border-b border-line phone:gap-1.5 phone:grid-cols-[40px_minmax(0,1fr)_52px_60px_68px]"
         >
           <hy-mark [piece]="piece()" [state]="key.mark" [size]="46" />
-          <div class="name grid leading-tight">
+          <div class="name grid gap-0.5 leading-tight">
             <strong
               >{{ key.name }}
               <kbd

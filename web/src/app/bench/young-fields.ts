@@ -56,10 +56,10 @@ export function youngFields(
   selector: 'hy-young-fields',
   imports: [Field, FieldControl],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { class: 'flex flex-wrap gap-x-4 gap-y-2 mt-3' },
+  host: { class: 'grid grid-cols-2 gap-x-3 max-w-112 mt-3' },
   template: `
     @if (counts().pupped > 0) {
-      <hy-field class="w-56" [label]="names().all" [hint]="last()" [problem]="problems().heads">
+      <hy-field [label]="names().all" [hint]="last()" [problem]="problems().heads">
         <input
           hyControl
           inputmode="numeric"
@@ -72,9 +72,8 @@ export function youngFields(
     }
     @if (counts().rooted > 0) {
       <hy-field
-        class="w-56"
         label="With a bud below, so far"
-        hint="Looked at again in two weeks."
+        hint="A look in two weeks."
         [problem]="problems().buds"
       >
         <input
@@ -103,8 +102,6 @@ export class YoungFields {
   });
   protected readonly last = computed(() => {
     const { heads } = this.batch();
-    return heads
-      ? `${heads.count} on ${heads.of} at the last count.`
-      : 'If some brought several. Empty: one each.';
+    return heads ? `${heads.count} on ${heads.of} at the last count.` : 'Empty: one each.';
   });
 }

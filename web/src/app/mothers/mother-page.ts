@@ -94,13 +94,19 @@ import { namePage } from '../shell/page-title';
           @if (v.care.asks.length + v.care.leave.length > 0) {
             <ul class="my-3 mx-0 p-0 list-none" aria-label="After what was done to her">
               @for (ask of v.care.asks; track ask.kind) {
-                <li class="flex justify-between items-center gap-4 py-2 border-b border-line">
-                  <span
+                <li
+                  class="flex flex-wrap justify-between items-center gap-x-4 gap-y-2 py-2 border-b border-line"
+                >
+                  <span class="flex-1 basis-60"
                     ><strong>{{ words.motherAsk(ask) }}.</strong>
                     {{ words.reason(ask.reason) }}</span
                   >
                   @if (ask.kind === 'looked') {
-                    <hy-field class="w-40" label="New heads or buds" [problem]="headsProblem()">
+                    <hy-field
+                      class="w-44 flex-none"
+                      label="New heads or buds"
+                      [problem]="headsProblem()"
+                    >
                       <input hyControl inputmode="numeric" autocomplete="off" #heads />
                     </hy-field>
                     <button type="button" matButton="outlined" (click)="looked(heads.value)">

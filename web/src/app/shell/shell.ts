@@ -32,7 +32,7 @@ const KEPT_FILE_MS = 4_000;
   styleUrl: './shell.scss',
   host: {
     class:
-      'grid grid-cols-[152px_minmax(0,1fr)] min-h-[100dvh] phone:pb-[calc(60px_+_env(safe-area-inset-bottom))] phone:block print:block',
+      'grid grid-cols-[168px_minmax(0,1fr)] min-h-[100dvh] phone:pb-[calc(60px_+_env(safe-area-inset-bottom))] phone:block print:block',
     '(window:beforeunload)': 'warn($event)',
     '(document:keydown)': 'key($event)',
     '[class.walking]': 'walking()',
