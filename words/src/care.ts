@@ -236,6 +236,7 @@ export function reasonText(reason: Reason, speech: Speech): string {
     case 'plump-mother':
       return `The cut is planned for ${nearDay(reason.cutOn, speech)}: a plump piece lives off itself until it roots.`;
     case 'closing':
+      if (reason.again !== null) return slowText(reason.again, speech);
       return `The cut is ${closureText(reason.closure)}${reason.opens === null ? '' : `; safe to water from ${nearDay(reason.opens, speech)}`}.`;
     case 'chosen-days':
       return `${dryText(reason.days)}, as you chose${reason.opens === null ? '' : `; safe to water from ${nearDay(reason.opens, speech)}`}.`;
@@ -262,7 +263,9 @@ export function reasonText(reason: Reason, speech: Speech): string {
         ? 'Roots showed where they lie: onto the mix, then a mist.'
         : 'Roots showed before they were set: into the mix now, then the first drink.';
     case 'gate-opened':
-      return `Safe since ${nearDay(reason.on, speech)}: the cut can bear it.`;
+      return `Safe since ${nearDay(reason.on, speech)}: the cut can bear it.${
+        reason.open > 0 ? ` About ${reason.open} of them may be open still.` : ''
+      }`;
     case 'settles':
       return 'No open cut: water settles the mix round the roots.';
     case 'sown':
@@ -544,12 +547,18 @@ export function leaveText(leave: Leave, speech: Speech): string {
 export function leaveReason(leave: Leave, speech: Speech): string {
   const { kind, earliest, latest, reason, closure } = leave;
   const ranged = earliest < latest;
+  if (kind === 'gate' && reason.why === 'closing' && reason.again !== null)
+    return slowText(reason.again, speech);
   if (kind === 'gate')
     return `The cut is ${closureText(closure)}${ranged ? `; it closes ${daySpan(earliest, latest, speech)}` : ''}.`;
   if (kind === 'water' && ranged && reason.why === 'verdict' && reason.is.why === 'holds')
     return `${percent(Math.min(reason.is.fill, 1))} of its water left; likely ${daySpan(earliest, latest, speech)}.`;
   return reasonText(reason, speech);
 }
+
+/** One tacky look long past its time says little of when it closes: the next one does. */
+const slowText = (again: Day, speech: Speech): string =>
+  `Still tacky, far slower than its like, so this date is only a bound. Touch it again ${nearDay(again, speech)}: firm then, it is soon safe; soft or dark, cut afresh.`;
 
 /** A day of water that was moved: `Water from Mon 14 Dec instead of Thu 10 Dec: it was still tacky.` */
 export function waterMovedText({ from, to, leave }: WaterMoved, speech: Speech): string {

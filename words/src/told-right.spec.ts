@@ -111,6 +111,25 @@ const LIVES: Readonly<Record<string, Told>> = {
       [50, 'count 2r', /First water.*Roots show: the first real drink/, /small drink/],
     ],
   },
+  'a lone tacky look far past its time: look again soon, the date is only a bound': {
+    fields: { taxon: 'crassula-ovata', method: 'crown', count: 6, widthMm: 5 },
+    lines: [
+      [0, 'cut', null],
+      [20, 'tacky', /Still tacky, far slower than its like.*Touch it again Fri 27 Mar/],
+      [24, '', null, /Touch one wound/],
+      [26, '', /Touch one wound/],
+      [26, 'firm', null, /Touch one wound|far slower/],
+    ],
+  },
+  'of twenty that are safe nine times in ten, two may be open still': {
+    fields: { taxon: 'echeveria-elegans', method: 'crown', count: 20 },
+    lines: [
+      [0, 'cut', null],
+      [4, 'set', null],
+      [5, '', /First water.*About [12] of them may be open still/],
+      [30, '', /First water/, /may be open still/],
+    ],
+  },
   'seed: sown on its day, misted until it is up, never a litre': {
     fields: { taxon: 'echeveria-elegans', method: 'seed', count: 60, ...TRAY },
     lines: [

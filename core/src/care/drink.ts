@@ -26,6 +26,7 @@ import {
   nextOf,
 } from './rhythm';
 import { nextLook } from './roots';
+import { slowUntil } from './set';
 
 /** The gate, the first water, and the can from then on. */
 export function drinking(
@@ -55,13 +56,13 @@ function gateShut({ gate }: Facts, day: Day) {
 
 type Dated = NonNullable<ReturnType<typeof gateShut>>;
 
-function closed(ask: Asker, { gate }: Facts, { opens, earliest, latest }: Dated): void {
-  if (!gate) return;
+function closed(ask: Asker, facts: Facts, { opens, earliest, latest }: Dated): void {
+  if (!facts.gate) return;
   ask.leave('gate', {
     until: opens,
     earliest,
     latest: latest > opens ? latest : opens,
-    reason: { why: 'closing', closure: ask.closure, opens },
+    reason: { why: 'closing', closure: ask.closure, opens, again: slowUntil(ask.batch, facts) },
   });
 }
 
@@ -110,7 +111,7 @@ function firstWater(
     manner: mannerOf(state, batch, facts, day),
     since: sipped(state, batch) && facts.rootsSince ? later(first.on, facts.rootsSince) : first.on,
     ...(neverLate(regimeOn(state, batch, day, facts.holds), facts.hasRoots) ? { late: 0 } : {}),
-    reason: firstReason(batch, facts),
+    reason: firstReason(batch, facts, day),
     sure: gate ? { by: 'closure', chance: chanceClosedOn(gate, day) } : { by: 'fact' },
     drink: verdict?.drink,
   });
@@ -147,7 +148,7 @@ function openOn({ gate }: Facts, on: Day | null): StillOpen | null {
   return gate.gate.opens > on ? { closes: gate.gate.opens } : null;
 }
 
-function firstReason(batch: Batch, facts: Facts): Reason {
+function firstReason(batch: Batch, facts: Facts, day: Day): Reason {
   const { first, gate, rootsSince, laid, row } = facts;
   if (row.shows === 'seedlings' && rootsSince === null) return { why: 'sown' };
   switch (first?.by) {
@@ -166,7 +167,13 @@ function firstReason(batch: Batch, facts: Facts): Reason {
     }
     case 'gate':
       return gate?.gate.state === 'dated'
-        ? { why: 'gate-opened', on: gate.gate.opens, school: batch.school }
+        ? {
+            why: 'gate-opened',
+            on: gate.gate.opens,
+            school: batch.school,
+            // Nine in ten are safe, so of twenty two are not.
+            open: Math.round(facts.inTray * (1 - chanceClosedOn(gate, day))),
+          }
         : { why: 'settles' };
     default:
       return rootsSince === null ? { why: 'settles' } : { why: 'roots-show', misted: laid };

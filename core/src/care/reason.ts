@@ -16,7 +16,13 @@ export type Reason =
   | { readonly why: 'planned'; readonly on: Day }
   | { readonly why: 'plump-mother'; readonly cutOn: Day }
   /** It dries: the wound is this far closed. */
-  | { readonly why: 'closing'; readonly closure: number; readonly opens: Day | null }
+  /** `again`: seen tacky far past its time, so that the next touch says more than the date. */
+  | {
+      readonly why: 'closing';
+      readonly closure: number;
+      readonly opens: Day | null;
+      readonly again: Day | null;
+    }
   | { readonly why: 'chosen-days'; readonly days: number; readonly opens: Day | null }
   | { readonly why: 'stopped'; readonly tacky: boolean }
   | { readonly why: 'touch' }
@@ -28,7 +34,13 @@ export type Reason =
   | { readonly why: 'into-jar'; readonly under: JarEnd }
   | { readonly why: 'roots-on-rack'; readonly misted: boolean }
   /** The first water. */
-  | { readonly why: 'gate-opened'; readonly on: Day; readonly school: WoundSchoolId }
+  /** `open`: so many of them are likely open still. */
+  | {
+      readonly why: 'gate-opened';
+      readonly on: Day;
+      readonly school: WoundSchoolId;
+      readonly open: number;
+    }
   | { readonly why: 'settles' }
   /** Seed: its first mist. */
   | { readonly why: 'sown' }

@@ -62,12 +62,19 @@ function setReason(batch: Batch, { clock, forJar, taxon, row, ownRoots }: Facts,
     : { why: 'school', school: batch.school };
 }
 
-function drying(batch: Batch, { clock, row }: Facts, closure: number): Reason {
+function drying(batch: Batch, facts: Facts, closure: number): Reason {
+  const { clock, row } = facts;
   if (clock === null && row.storedDays > 0)
     return { why: 'stored', days: batch.dryDays ?? row.storedDays };
   const opens = clock && opensOf(clock);
   return batch.dryDays === undefined
-    ? { why: 'closing', closure, opens }
+    ? {
+        why: 'closing',
+        closure,
+        // A date that is only a bound is said with the gate, once.
+        opens: slowUntil(batch, facts) === null ? opens : null,
+        again: null,
+      }
     : { why: 'chosen-days', days: batch.dryDays, opens };
 }
 
@@ -80,19 +87,47 @@ const woundShows = ({ unset, row }: Facts): boolean => unset > 0 || row.look ===
  * A touch tells more than the clock; while it is too soon, or one was lately, the wound is left in peace, and so is what
  * lies bare until it has roots: there it moves no date.
  */
-function touch(ask: Asker, batch: Batch, { gate: clock, row }: Facts, day: Day): void {
+function touch(ask: Asker, batch: Batch, facts: Facts, day: Day): void {
+  const { gate: clock, row } = facts;
   if (row.setWhen === 'rooted') return;
   if (clock === null || clock.gate.state === 'stopped' || clock.gate.opens <= day) return;
   const last = batch.woundChecks.findLast((c) => c.day >= clock.from);
-  const { earliest, latest } = clock.gate;
-  const rest = Math.max(1, Math.round(daysBetween(earliest, latest) / 4));
-  if (last?.seen === 'firm' || (last && daysBetween(last.day, day) < rest)) return;
+  if (last?.seen === 'firm') return;
+  const again = last ? addDays(last.day, restsFor(clock, last.day)) : day;
+  if (again > day) return;
   const chance = chanceClosedOn(clock, day);
-  if (chance < TOUCH_CHANCE) return;
+  if (chance < TOUCH_CHANCE && slowUntil(batch, facts) === null) return;
   ask.look('wound', {
-    since: last ? addDays(last.day, rest) : day,
+    since: again,
     late: 0,
     reason: { why: 'touch' },
     sure: { by: 'closure', chance },
   });
+}
+
+/** A wound that was touched rests for a quarter of what its closing is unsure by, and no longer than its age has in it. */
+function restsFor({ gate, from }: WoundClock, last: Day): number {
+  const unsure = gate.state === 'dated' ? daysBetween(gate.earliest, gate.latest) / 4 : 0;
+  const age = Math.ceil(REST_OF_AGE * daysBetween(from, last));
+  return Math.max(1, Math.min(Math.round(unsure), Math.max(age, LEAST_REST)));
+}
+
+/** A touch after a third of its age more tells something new. Working assumption; a fifth to a half. */
+const REST_OF_AGE = 0.3;
+const LEAST_REST = 2;
+
+/** A gate further off than this after a tacky look says how little one look tells, not how long the wound takes. */
+const FAR_OFF_DAYS = 30;
+
+/**
+ * The day for the next touch of a wound that was seen tacky far past its time, where one can be touched: until then its
+ * date is no more than a bound. Null for all others.
+ */
+export function slowUntil(batch: Batch, facts: Facts): Day | null {
+  const { gate: clock } = facts;
+  if (clock === null || clock.gate.state === 'stopped' || !woundShows(facts)) return null;
+  const last = batch.woundChecks.findLast((c) => c.day >= clock.from);
+  if (last?.seen !== 'tacky' || daysBetween(last.day, clock.gate.opens) <= FAR_OFF_DAYS)
+    return null;
+  return addDays(last.day, restsFor(clock, last.day));
 }

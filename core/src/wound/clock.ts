@@ -221,13 +221,21 @@ function readyOn(
 const dayOf = (cutOn: Day, at: number): Day | null =>
   at === Infinity ? null : addDays(cutOn, Math.ceil(at - 1e-9));
 
-/** Looks at a wound with the modelled closures done by then. */
+/**
+ * Looks at a wound with the modelled closures done by then. What a thumb says twice on one day is one look: it is as wrong
+ * the second time.
+ */
 export function looksAt(
   doses: readonly number[],
   cutOn: Day,
   checks: readonly WoundCheck[],
 ): readonly WoundLook[] {
-  return checks.map(({ day, seen }) => ({ dose: doseOn(doses, cutOn, day), seen }));
+  const told = new Set<string>();
+  return checks.flatMap(({ day, seen }) => {
+    if (told.has(`${day}/${seen}`)) return [];
+    told.add(`${day}/${seen}`);
+    return [{ dose: doseOn(doses, cutOn, day), seen }];
+  });
 }
 
 /** Chance that the wound is closed on a day, 0–1. */

@@ -181,6 +181,16 @@ describe('the gate', () => {
 });
 
 describe('what a look at the wound teaches', () => {
+  it('two looks of one day that say the same are one', () => {
+    const firm = { day: '2026-03-03', seen: 'firm' } as const;
+    expect(opens({ checks: [firm, firm, firm] })).toBe(opens({ checks: [firm] }));
+    const tacky = { day: '2026-03-05', seen: 'tacky' } as const;
+    expect(opens({ checks: [tacky, tacky] })).toBe(opens({ checks: [tacky] }));
+    // Another day, or another word, is another look.
+    const next = { day: '2026-03-06', seen: 'tacky' } as const;
+    expect(opens({ checks: [tacky, next] })).toBeGreaterThan(opens({ checks: [tacky] }));
+  });
+
   it('starts around one: median 1, nine in ten within 1.57, and one in a hundred three times as slow', () => {
     const prior = paceBelief();
     expect(doseFor(prior, 0.5)).toBeCloseTo(1, 2);
