@@ -7,7 +7,7 @@ import {
   METHODS,
   PLANNED_METHODS,
 } from '../botany';
-import { dayLength } from '../climate';
+import { sunUpHours } from '../climate';
 import { addDays } from '../days';
 import { append, fold, type KnownEntry, type MotherFields, type SpaceFields } from '../journal';
 import { batchPut, DAY, FIELDS, written } from '../testing/entries';
@@ -79,7 +79,7 @@ describe('the season of a plant where it stands', () => {
     expect(at(north, '2026-01-10')).not.toBe('active');
     // The days there are as long as FAO-56 eq. 34 says, checked against its examples in climate.
     expect(growingDay(south, 'bench', '2026-01-10').dayHours).toBeCloseTo(
-      dayLength(-50, '2026-01-10'),
+      sunUpHours(-50, '2026-01-10'),
       12,
     );
   });

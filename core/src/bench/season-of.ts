@@ -1,5 +1,5 @@
 import { seasonAt, type NightAndNoon, type SeasonState, type Taxon } from '../botany';
-import { dayLength } from '../climate';
+import { sunUpHours } from '../climate';
 import { addDays, type Day } from '../days';
 import type { State } from '../journal';
 import { airOf, bySpace, type AirState } from './air-of';
@@ -35,7 +35,7 @@ function growingOn(state: AirState, space: string, day: Day): GrowingDay {
   const air = airOf(state, space, day);
   const record = state.spaces.get(space);
   const { latitude } = state.settings;
-  const sun = latitude === undefined ? undefined : dayLength(latitude, day);
+  const sun = latitude === undefined ? undefined : sunUpHours(latitude, day);
   const lamps = (record?.lampPpfd ?? 0) >= LAMPS_COUNT ? record?.lampHours : undefined;
   const mat = record?.matC ?? 0;
   const onMat = (c: number | undefined): number | undefined => (c === undefined ? c : c + mat);

@@ -15,7 +15,7 @@ import {
   seasonAt,
   taxonSchema,
 } from '.';
-import { dayLength } from '../climate';
+import { sunUpHours } from '../climate';
 
 const taxon = (id: string) => CATALOGUE.find((t) => t.id === id)!;
 const roots = (id: string, method: (typeof METHODS)[number]) => methodOf(taxon(id), method)!.roots;
@@ -276,13 +276,13 @@ describe('what grows in the cool', () => {
   });
 
   it('light decides with warmth: eight hours carry them, under five do not', () => {
-    expect(dayLength(43, '2026-12-15')).toBeGreaterThan(8);
-    expect(dayLength(62, '2026-12-15')).toBeLessThan(5.5);
+    expect(sunUpHours(43, '2026-12-15')).toBeGreaterThan(8);
+    expect(sunUpHours(62, '2026-12-15')).toBeLessThan(5.5);
     const [south, north] = [43, 62].map((latitude) =>
-      day(alpine.id, 'offset', 12, dayLength(latitude, '2026-12-15')),
+      day(alpine.id, 'offset', 12, sunUpHours(latitude, '2026-12-15')),
     );
     expect(south).toBe(1);
     expect(north).toBeLessThan(0.7);
-    expect(day('echeveria-elegans', 'crown', 22, dayLength(43, '2026-12-15'))).toBeLessThan(0.7);
+    expect(day('echeveria-elegans', 'crown', 22, sunUpHours(43, '2026-12-15'))).toBeLessThan(0.7);
   });
 });

@@ -38,7 +38,7 @@ export interface NightAndNoon {
 /**
  * Whether a plant grows in air of this mean temperature, with the reason in words.
  * @param tempC mean of the day, °C
- * @param dayHours hours of light, of sun or lamps; left out where nobody knows
+ * @param dayHours hours of light, sunrise to sunset or of lamps; left out where nobody knows
  * @param extremes of the same day: a mean within the band may hide a night or a noon far out of it
  */
 export function seasonAt(

@@ -6,6 +6,7 @@ import {
   atmosphericPressure,
   dailyReadings,
   dayLength,
+  sunUpHours,
   doubtOf,
   extraterrestrialRadiation,
   humidityFromLow,
@@ -120,6 +121,28 @@ describe('sun and day, against FAO Irrigation and Drainage Paper 56', () => {
     ['2026-12-15', 13.6],
   ])('table 2.6: 40°N on %s gets %d', (day, mj) => {
     expect(Math.abs(extraterrestrialRadiation(40, day) - mj)).toBeLessThan(0.6);
+  });
+
+  // Almanac tables of sunrise and sunset, hours and minutes; from memory.
+  it.each([
+    [0, '2026-03-20', 12 + 7 / 60],
+    [45, '2026-06-21', 15 + 37 / 60],
+    [45, '2026-12-21', 8 + 46 / 60],
+    [60, '2026-06-21', 18 + 52 / 60],
+    [60, '2026-12-21', 5 + 52 / 60],
+  ])(
+    'from sunrise to sunset at %d° on %s as an almanac has it, within five minutes',
+    (at, day, hours) => {
+      expect(Math.abs(sunUpHours(at, day) - hours)).toBeLessThan(5 / 60);
+      expect(sunUpHours(at, day)).toBeGreaterThan(dayLength(at, day));
+    },
+  );
+
+  it('the sun is up for a day or not at all beyond the circles, also at the poles', () => {
+    expect(sunUpHours(80, '2026-06-21')).toBe(24);
+    expect(sunUpHours(80, '2026-12-21')).toBe(0);
+    for (const pole of [90, -90]) expect([0, 24]).toContain(sunUpHours(pole, '2026-06-21'));
+    expect(() => sunUpHours(91, '2026-06-21')).toThrow(RangeError);
   });
 
   it('is right in both hemispheres, at the poles and on the equator', () => {
