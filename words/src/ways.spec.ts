@@ -17,6 +17,7 @@ const ways = (over: Partial<Ways>): Ways => ({
   best: null,
   reasons: [],
   changes: [],
+  rival: null,
   together: null,
   instead: null,
   ...over,
@@ -37,6 +38,13 @@ describe('why a way is the best', () => {
     );
     expect(text).toBe(
       'It takes the fewest from her. It is ready soonest. Cut a week later: take 31. 4 °C warmer: no number would do. 5 more: 87 % sure instead of 81 %.',
+    );
+  });
+
+  it('names the way that may be as good, where the ranges do not tell them apart', () => {
+    const rival = { method: 'leaf' } as Ways['rival'];
+    expect(whyBest(ways({ reasons: ['least work'], rival }), speech)).toBe(
+      'It is the least work. By no more than its range: leaf may be as good.',
     );
   });
 

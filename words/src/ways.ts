@@ -36,10 +36,16 @@ const REASON: Readonly<Record<WayReason, string>> = {
 };
 
 /** Why the best way is the best, and what would change that, in sentences. */
-export function whyBest({ reasons, changes }: Ways, speech: Speech): string {
-  return [...reasons.map((r) => REASON[r]), ...changes.map((c) => changeWords(c, speech))].join(
-    ' ',
-  );
+export function whyBest({ reasons, changes, rival }: Ways, speech: Speech): string {
+  const close =
+    rival === null
+      ? []
+      : [`By no more than its range: ${METHOD[rival.method].name.toLowerCase()} may be as good.`];
+  return [
+    ...reasons.map((r) => REASON[r]),
+    ...close,
+    ...changes.map((c) => changeWords(c, speech)),
+  ].join(' ');
 }
 
 function changeWords(change: WayChange, speech: Speech): string {

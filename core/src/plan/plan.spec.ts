@@ -1,8 +1,10 @@
 import * as fc from 'fast-check';
+import jStat from 'jstat';
 import { CATALOGUE, methodOf, shareBy, timeWithin } from '../botany';
 import { addDays, daysBetween } from '../days';
 import { fold } from '../journal';
 import { beliefOf } from '../learn';
+import { randomFrom } from '../stats';
 import { certain } from '../testing/chances';
 import { batchPut, DAY, FIELDS, written } from '../testing/entries';
 import {
@@ -12,6 +14,7 @@ import {
   plannedOutlook,
   readiness,
   waysTo,
+  type Way,
   type Wish,
 } from '.';
 
@@ -246,6 +249,34 @@ describe('ways to what is wanted', () => {
     }
     const [leaf, crown] = ways.ways;
     expect(leaf!.needed!).toBeGreaterThan(crown!.needed!);
+  });
+
+  it('calls a way the best where the ranges tell it, and names the one that may be as good where not', () => {
+    const random = randomFrom(7);
+    let [clear, close] = [0, 0];
+    for (const taxon of CATALOGUE.filter((_, i) => i % 6 === 0)) {
+      const { best, rival, ways } = waysTo(
+        state,
+        wish({ taxon: taxon.id, by: addDays(DAY, 200) }),
+      )!;
+      const others = ways.filter((w) => w.within && w !== best);
+      if (!best || others.length === 0) continue;
+      if (rival) close++;
+      else clear++;
+      // Work goes against the chance that one lives: drawn from what is believed of it.
+      const work = ({ minutes, figures, belief: { a, b, mean } }: Way): number =>
+        (minutes! * (figures.worth === 'poor' ? 2 : 1) * mean) /
+        Math.max(jStat.beta.inv(random(), a, b), 1e-3);
+      const surely = others.map((w) => {
+        const draws = Array.from({ length: 400 }, () => work(best) < work(w));
+        return { w, share: draws.filter(Boolean).length / draws.length };
+      });
+      for (const { w, share } of surely)
+        if (rival === null) expect([w.method, share > 0.7]).toEqual([w.method, true]);
+      if (rival) expect(surely.find(({ w }) => w === rival)!.share).toBeLessThan(0.9);
+    }
+    expect(clear).toBeGreaterThan(0);
+    expect(close).toBeGreaterThan(0);
   });
 
   it('more than any plant gives is no way: the number is told, and not offered', () => {

@@ -1,3 +1,4 @@
+import jStat from 'jstat';
 import { plantOf } from '../bench';
 import type { MethodId } from '../botany';
 import { addDays, type Day } from '../days';
@@ -43,6 +44,8 @@ export type Instead =
 export interface Ways {
   readonly ways: readonly Way[];
   readonly best: Way | null;
+  /** A way that costs as little work as the best, as far as is known; null where the ranges tell them apart. */
+  readonly rival: Way | null;
   readonly reasons: readonly WayReason[];
   readonly changes: readonly WayChange[];
   /** Where no one way is enough. */
@@ -63,6 +66,7 @@ export function waysTo(state: State, wish: Wish): Ways | null {
   return {
     ways,
     best,
+    rival: best && rivalOf(best, possible),
     reasons: best ? reasonsFor(best, possible, ways) : [],
     changes: best ? changesOf(state, wish, best) : [],
     together: combinationOf(state, wish, ways),
@@ -74,6 +78,35 @@ export function waysTo(state: State, wish: Wish): Ways | null {
 function effort({ minutes, figures }: Way): number {
   return (minutes ?? Infinity) * (figures.worth === 'poor' ? 2 : 1);
 }
+
+/** The best is called that where it is less work than each other way so surely. Working assumption; 0.7–0.9. */
+const SURELY_LESS = 0.8;
+
+/**
+ * The closest of the other ways whose work the ranges do not tell from that of the best.
+ * Work goes with the number to take, and so against the chance of one to live: its ln is taken as normal, eight times in
+ * ten between what the low and the high end of the belief would make of it.
+ */
+function rivalOf(best: Way, possible: readonly Way[]): Way | null {
+  const rivals = possible
+    .filter((w) => w !== best)
+    .map((w) => ({ w, surely: lessWork(best, w) }))
+    .filter(({ surely }) => surely < SURELY_LESS)
+    .sort((a, b) => a.surely - b.surely);
+  return rivals[0]?.w ?? null;
+}
+
+/** Chance that one way is less work than another. */
+function lessWork(a: Way, b: Way): number {
+  const sd = Math.hypot(workSd(a), workSd(b));
+  const apart = Math.log(effort(b)) - Math.log(effort(a));
+  return sd === 0 ? (apart > 0 ? 1 : 0.5) : jStat.normal.cdf(apart / sd, 0, 1);
+}
+
+const workSd = ({ belief: { low, high } }: Way): number =>
+  low > 0 ? Math.log(high / low) / (2 * TENTH) : Infinity;
+/** The ninth decile of the normal distribution. */
+const TENTH = 1.2816;
 
 function reasonsFor(
   best: Way,

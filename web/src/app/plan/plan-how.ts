@@ -141,7 +141,12 @@ export class PlanHow {
   protected readonly cards = computed<readonly WayCard[]>(() => {
     const ways = this.wish.ways();
     if (ways) {
-      const single = ways.ways.map((way) => this.wayCard(way, way === ways.best));
+      const single = ways.ways.map((way) =>
+        this.wayCard(
+          way,
+          way === ways.best ? (ways.rival ? 'first by little' : 'best for this') : '',
+        ),
+      );
       const { together } = ways;
       return together ? [this.togetherCard(together), ...single] : single;
     }
@@ -181,13 +186,13 @@ export class PlanHow {
     return this.cut.figuresOf(method)?.piece ?? pieceDrawn(method, formOf(plant.taxon));
   }
 
-  private wayCard(way: Way, best: boolean): WayCard {
+  private wayCard(way: Way, best: string): WayCard {
     const { method, figures, belief, ready, needed, spare, within } = way;
     const poor = figures.worth === 'poor' ? 'poor' : '';
     const has = spare ? `${spare.guess ? 'about ' : ''}${this.words.number(spare.count)}` : '';
     const learned = belief.own.lived + belief.genus.lived > 0 ? paceWords(belief) : '';
     return {
-      ...this.blank(method, best ? 'best for this' : poor),
+      ...this.blank(method, best || poor),
       take: within ? `Take ${this.words.number(needed!)}` : '',
       lines: [
         `${this.words.percent(belief.mean)} live, by ${beliefWords(belief, method)}`,

@@ -8,7 +8,7 @@ export interface WayCard {
   readonly id: string;
   readonly pieces: readonly Piece[];
   readonly name: string;
-  /** `best for this`, `poor`; empty for neither. */
+  /** `best for this`, `first by little`, `poor`; empty for neither. */
   readonly badge: string;
   /** How many: `43`, `6 + 2 + 34`; empty where nobody asked for a number. */
   readonly take: string;

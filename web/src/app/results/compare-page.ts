@@ -82,6 +82,9 @@ interface Side {
     @if (view(); as v) {
       <section class="grid grid-cols-1 gap-3" aria-live="polite" aria-label="What came of it">
         <p class="words max-w-[44ch] headline text-xl">{{ v.answer }}</p>
+        @if (v.turned) {
+          <p class="max-w-[60ch]">{{ v.turned }}</p>
+        }
         <p>{{ v.figures }}</p>
         @for (line of v.more; track $index) {
           <p class="quiet">{{ line }}</p>
@@ -154,6 +157,7 @@ export class ComparePage {
     return {
       c,
       answer: answerOf(c),
+      turned: turnedText(c, (share) => this.words.percent(share)),
       figures: `${this.share(c.a)}; ${this.share(c.b)}. ${this.difference(c)}`,
       more: this.more(c),
       trial: trialOf(c),
@@ -262,6 +266,20 @@ function answerOf({ a, b, difference, strength, p }: Comparison): string {
         ? 'Not told apart: they rooted alike, as far as these can tell.'
         : `Not told apart yet: chance alone would do as much ${Math.round(p * 100)} times in a hundred.`;
   }
+}
+
+/**
+ * Where the shares of all pieces together, as the chart has them, run the other way than what is judged by: a large tray
+ * counts there as if its pieces were many trays.
+ */
+export function turnedText(
+  { a, b, difference }: Comparison,
+  percent: (share: number) => string,
+): string {
+  if (!difference || a.told === 0 || b.told === 0) return '';
+  const crude = ({ count, told }: GroupSummary): number => count.rooted / told;
+  if ((crude(a) - crude(b)) * difference.difference >= 0) return '';
+  return `Of all pieces together it is the other way round (${percent(crude(a))} of ${a.name.toLowerCase()}, ${percent(crude(b))} of ${b.name.toLowerCase()}): one large tray weighs much there. It is judged by trays.`;
 }
 
 function trialOf({ trialOf: n }: Comparison): string {

@@ -1,9 +1,26 @@
+import type { Comparison } from '@hypogeon/core/ledger';
 import { DAY, mount } from '../../testing/mount';
-import { ComparePage } from './compare-page';
+import { ComparePage, turnedText } from './compare-page';
 import { LearnedPage } from './learned-page';
 import { LossesPage } from './losses-page';
 import { MoneyPage } from './money-page';
 import { ReportPage } from './report-page';
+
+describe('a share of all pieces against what trays say', () => {
+  const percent = (f: number): string => `${Math.round(100 * f)} %`;
+  const side = (name: string, rooted: number, told: number) => ({ name, told, count: { rooted } });
+  const text = (difference: number, a: object, b: object): string =>
+    turnedText({ a, b, difference: { difference } } as Comparison, percent);
+
+  it('is told where it runs the other way, and only there', () => {
+    const [blend, bed] = [side('Blend', 77, 100), side('Leaf bed', 80, 100)];
+    expect(text(0.05, blend, bed)).toBe(
+      'Of all pieces together it is the other way round (77 % of blend, 80 % of leaf bed): one large tray weighs much there. It is judged by trays.',
+    );
+    expect(text(-0.05, blend, bed)).toBe('');
+    expect(text(0.05, side('None', 0, 0), bed)).toBe('');
+  });
+});
 
 describe('ways compared', () => {
   it('answers in plain words first, then figures, then what else differs', async () => {
