@@ -80,7 +80,7 @@ export function lessonText(lesson: Lesson): string {
     case 'closed':
       return `All wounds were closed by day ${lesson.day}: from then on water is safe, and before then it is not.`;
     case 'patience':
-      return `You left it alone for ${counted(lesson.days, NOUN.day)}. That is most of the work.`;
+      return `You left it alone for ${counted(lesson.days, NOUN.day)} on end. That is most of the work.`;
     case 'advice':
       return lesson.rooted > lesson.you
         ? `With the same luck the advice would have rooted ${lesson.rooted}, you ${lesson.you}.`

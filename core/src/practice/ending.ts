@@ -1,5 +1,5 @@
 import { runBench, type Fate, type Strategy } from '../rehearse';
-import { luckFor, type Played } from './game';
+import { luckFor, type Act, type Played } from './game';
 import { adviceFor } from './scenario';
 
 /** Ways the same luck is played again under. */
@@ -127,6 +127,19 @@ function isNeedless(event: Played['events'][number]): boolean {
   }
 }
 
+/** So many days on end without a hand on it are patience. Working assumption; 14–30. */
+const PATIENCE_DAYS = 21;
+
+/** The longest stretch of days on which nothing was done. */
+function longestWait(acts: readonly Act[]): number {
+  let [longest, now] = [0, 0];
+  for (const act of acts) {
+    now = act === 'wait' ? now + 1 : act === 'week' ? now + 7 : 0;
+    longest = Math.max(longest, now);
+  }
+  return longest;
+}
+
 function lessonsOf(
   { scenario, events, truth, bench, acts }: Played,
   you: Plants,
@@ -164,8 +177,8 @@ function lessonsOf(
   if (found > 0) tell(50 + found, { kind: 'found', found });
   const closed = truth.find((t) => t.closure >= 0.99);
   if (closed && closed.day > 0) tell(38, { kind: 'closed', day: closed.day });
-  const waits = acts.reduce((sum, a) => sum + (a === 'wait' ? 1 : a === 'week' ? 7 : 0), 0);
-  if (!early && waits > scenario.days * 0.8) tell(36, { kind: 'patience', days: waits });
+  const days = longestWait(acts);
+  if (!early && days >= PATIENCE_DAYS) tell(36, { kind: 'patience', days });
   tell(advised > you.rooted ? 65 : 37, { kind: 'advice', rooted: advised, you: you.rooted });
   return told.sort((a, b) => b.weight - a.weight).map((t) => t.lesson);
 }

@@ -42,6 +42,19 @@ describe('a bench to practise on', () => {
     expect(patient.lessons.map((l) => l.kind)).not.toContain('early');
   });
 
+  it('patience is days on end, not all the days between nine waterings', () => {
+    const scenario = SCENARIOS['damp-porch'];
+    const lessons = (acts: Act[]) =>
+      endingOf(replay(scenario, acts)).lessons.flatMap((l) =>
+        l.kind === 'patience' ? l.days : [],
+      );
+    const often = Array.from({ length: 9 }, () => ['week', 'water'] as const).flat();
+    expect(
+      lessons([...weeks(3), 'set', ...often, ...weeks(1), ...Array<Act>(60).fill('look')]),
+    ).toEqual([]);
+    for (const days of lessons([...weeks(3), 'set', ...END])) expect(days).toBeGreaterThan(20);
+  });
+
   it('thirst: leaves never given a drink in a warm dry room dry up', () => {
     const scenario = SCENARIOS['warm-leaves'];
     expect(endingOf(replay(scenario, END)).lessons[0]).toMatchObject({ kind: 'thirst' });
