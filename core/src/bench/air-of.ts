@@ -1,6 +1,7 @@
 import {
   airOn,
   yearFrom,
+  type PlaceKind,
   lampLight,
   LIGHT_LEVEL,
   lightOfSeason,
@@ -40,7 +41,19 @@ const remembered = memoAround<readonly AirReading[], MonthlyClimate | null>();
 export const yearOf = (
   readings: readonly AirReading[],
   latitude: number | undefined,
-): MonthlyClimate | null => remembered(readings, [latitude], () => yearFrom(readings, latitude));
+  space: Space | undefined,
+): MonthlyClimate | null => {
+  const kind = placeKind(space);
+  return remembered(readings, [latitude, kind], () => yearFrom(readings, latitude, kind));
+};
+
+/** What kind of place a space is, by where its light falls from. */
+function placeKind(space: Space | undefined): PlaceKind {
+  const level = space?.lightLevel ?? PLAIN_LIGHT;
+  if (level.startsWith('open-') || space?.open === true) return 'outdoors';
+  if (level.endsWith('-glass')) return 'glass';
+  return (space?.lampPpfd ?? 0) > 0 ? 'lamps' : 'room';
+}
 
 /** The air of a space on a day, as the cuttings feel it: under a lid it is damper. */
 export function airOf(state: AirState, space: string, day: Day): AirOnDay {
@@ -71,7 +84,7 @@ function airWorkedOut(state: AirState, space: string, day: Day): AirOnDay {
     rh: record?.rh ?? PLAIN_ROOM.rh,
   };
   const readings = state.air.get(space) ?? NONE;
-  const monthly = record?.monthly ?? yearOf(readings, state.settings.latitude) ?? undefined;
+  const monthly = record?.monthly ?? yearOf(readings, state.settings.latitude, record) ?? undefined;
   const air = airOn(usual, readings, day, monthly);
   return record?.lid ? { ...air, rh: 1 - (1 - air.rh) * LID_DEFICIT } : air;
 }

@@ -94,20 +94,41 @@ function monthOf(days: readonly AirReading[]): MonthAir {
 const LEAST_DAYS = 90;
 /** The year's warmth lags the sun by a month. Working assumption; 25–40 days. */
 const LAG_DAYS = 30;
-/** Less of the year's swing than this was not seen: what was, stands for all of it. */
-const LEAST_SWING = 0.35;
+/** What kind of place air is that of: how far its year swings hangs on it. */
+export const PLACE_KINDS = ['outdoors', 'glass', 'room', 'lamps'] as const;
+export type PlaceKind = (typeof PLACE_KINDS)[number];
+
+/**
+ * Half the swing of the year's warmth by kind of place at 50°, °C, and how far places differ. Working assumptions:
+ * outdoors 6–12, unheated glass 5–9, rooms that people live in 0–4, under lamps 0–3.
+ */
+const SWING: Readonly<Record<PlaceKind, { readonly mean: number; readonly sd: number }>> = {
+  outdoors: { mean: 9, sd: 3 },
+  glass: { mean: 7, sd: 3 },
+  room: { mean: 2, sd: 2 },
+  lamps: { mean: 1.5, sd: 1.5 },
+};
+/** Humidity hardly has a year of its own; half a swing, 0–1. Working assumption. */
+const DAMP_SWING = { mean: 0, sd: 0.06 };
+/** Weather lasts: so many days tell as much as one would by itself. Working assumption; 3–8, r of 0.5–0.8 from day to day. */
+const DAYS_ALIKE = 5.7;
+/** What a day differs by though the year were known, at least: °C, and of humidity. */
+const LEAST_NOISE = { tempC: 0.5, rh: 0.02 };
 /** Days that a month needs to be told by itself. */
 const OWN_MONTH = 10;
 
 /**
  * A usual year from less than a year of readings: months that were read as they were, the others along a yearly wave
- * fitted to all that were. The wave's height is what the place shows: a heated room hardly has one.
- * @param latitudeDeg south negative: which way round the year runs
+ * fitted to all that were. A season alone says little of the wave's height, so it is drawn towards that of its kind of
+ * place: near its turning points a wave hardly moves, and weather would make a summer of a warm fortnight.
+ * @param latitudeDeg south negative: which way round the year runs, and how far it swings
  * @returns null from fewer than 90 days
+ * Source: normal linear regression with a normal prior on its slope (conjugate).
  */
 export function yearFrom(
   readings: readonly AirReading[],
   latitudeDeg: number | undefined,
+  kind: PlaceKind,
 ): MonthlyClimate | null {
   const whole = monthlyFrom(readings);
   if (whole || readings.length < LEAST_DAYS) return whole;
@@ -115,22 +136,27 @@ export function yearFrom(
   const wave = (day: Day): number =>
     Math.cos(((2 * Math.PI) / 365) * (dayOfYear(day) - warmest - LAG_DAYS));
   const known = readings.map((r) => ({ ...r, wave: wave(r.day) }));
-  const fit = (of: (r: AirReading) => number): ((day: Day) => number) => {
+  const here = swingHere(kind, latitudeDeg);
+  const fit = (
+    of: (r: AirReading) => number,
+    swing: { readonly mean: number; readonly sd: number },
+    noise: number,
+  ): ((day: Day) => number) => {
     const seen = known.map(({ wave: x, ...r }) => [x, of(r)] as const);
-    const swing = Math.max(...seen.map(([x]) => x)) - Math.min(...seen.map(([x]) => x));
     const mean = (values: readonly number[]): number =>
       values.reduce((a, b) => a + b, 0) / values.length;
     const [x0, y0] = [mean(seen.map(([x]) => x)), mean(seen.map(([, y]) => y))];
     const across = seen.reduce((sum, [x]) => sum + (x - x0) ** 2, 0);
-    const slope =
-      swing < LEAST_SWING || across === 0
-        ? 0
-        : seen.reduce((sum, [x, y]) => sum + (x - x0) * (y - y0), 0) / across;
+    const along = seen.reduce((sum, [x, y]) => sum + (x - x0) * (y - y0), 0);
+    const fitted = across === 0 ? swing.mean : along / across;
+    const left = mean(seen.map(([x, y]) => (y - y0 - fitted * (x - x0)) ** 2)) + noise ** 2;
+    const told = across / DAYS_ALIKE / left;
+    const slope = (told * fitted + swing.mean / swing.sd ** 2) / (told + 1 / swing.sd ** 2);
     return (day) => y0 + slope * (wave(day) - x0);
   };
-  const low = fit((r) => r.minC ?? r.tempC);
-  const high = fit((r) => r.maxC ?? r.tempC);
-  const damp = fit((r) => r.rh);
+  const low = fit((r) => r.minC ?? r.tempC, here, LEAST_NOISE.tempC);
+  const high = fit((r) => r.maxC ?? r.tempC, here, LEAST_NOISE.tempC);
+  const damp = fit((r) => r.rh, DAMP_SWING, LEAST_NOISE.rh);
   return Array.from({ length: 12 }, (_, m) => {
     const own = readings.filter((r) => Number(r.day.slice(5, 7)) === m + 1);
     if (own.length >= OWN_MONTH) return monthOf(own);
@@ -143,6 +169,22 @@ export function yearFrom(
     };
   });
 }
+
+/** The swing of a kind of place, less towards the tropics. */
+function swingHere(
+  kind: PlaceKind,
+  latitudeDeg = 50,
+): { readonly mean: number; readonly sd: number } {
+  const { mean, sd } = SWING[kind];
+  const share = kind === 'room' || kind === 'lamps' ? 1 : Math.min(1, Math.abs(latitudeDeg) / 45);
+  return { mean: mean * share, sd };
+}
+
+/** Months, 0 to 11, of which too little was read to tell them: they follow the wave. */
+export const guessedMonths = (readings: readonly AirReading[]): readonly number[] =>
+  Array.from({ length: 12 }, (_, m) => m).filter(
+    (m) => readings.filter((r) => Number(r.day.slice(5, 7)) === m + 1).length < OWN_MONTH,
+  );
 
 /**
  * Relative humidity where none was measured: the night's low is taken as the dew point.

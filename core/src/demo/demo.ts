@@ -298,7 +298,12 @@ function tallies(
   // What sits on is looked at once more, some weeks ago: nobody lets it stand for months.
   const again = addDays(today, -LAST_LOOK_AGO);
   const last = entries.at(-1)?.day;
-  if (fates.some((f) => f.kind === 'sits') && last !== undefined && last < again && again < lastLook)
+  if (
+    fates.some((f) => f.kind === 'sits') &&
+    last !== undefined &&
+    last < again &&
+    again < lastLook
+  )
     entries.push({ kind: 'tally', day: again, batch: story.id, counts: countsAt(fates, age) });
   const endDay = addDays(today, -story.daysAgo + 2 * (pups?.to ?? roots.to));
   if (story.pottedShare !== undefined && endDay < addDays(today, -20)) {

@@ -296,8 +296,8 @@ function counts(state: State): DataTable {
       column('rotted', 'integer', 'Rotted'),
       column('dried', 'integer', 'Dried up'),
       column('lost', 'integer', 'Lost otherwise'),
-      column('buds', 'integer', 'With a bud and no young plant yet, where told'),
-      column('heads', 'integer', 'Young plants in all, where told'),
+      column('buds', 'integer', 'With buds'),
+      column('heads', 'integer', 'Young plants'),
       column('recount', 'string', 'Why the count before was wrong'),
     ],
     rows: [...state.batches.values()].flatMap((b) =>

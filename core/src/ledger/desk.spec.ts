@@ -49,12 +49,12 @@ const batch = (
 };
 /** What growers disagree about is told of a batch, and held against the others. */
 const GROUPED: readonly (readonly [Parameters<typeof groupOf>[2], BatchFields, string])[] = [
-  ['how it came off', { opening: 'broken' }, 'Broken'],
+  ['opening', { opening: 'broken' }, 'Broken'],
   ['firmness', { firmed: 'hard' }, 'Firmed hard'],
   ['leaves', { leaves: 'misted' }, 'Leaves misted'],
-  ['depth', { stemMm: 12 }, 'Shallow, to 1.5 cm'],
-  ['depth', { stemMm: 60 }, 'Deeper'],
-  ['length', { lengthMm: 80 }, 'To 10 cm'],
+  ['depth', { stemMm: 12 }, 'Shallow'],
+  ['depth', { stemMm: 60 }, 'Deep'],
+  ['length', { lengthMm: 80 }, 'Medium'],
 ];
 
 const casesOf = (...drafts: Draft[][]) => ledgerCases(fold(written(...drafts.flat())));

@@ -32,7 +32,7 @@ export const GROUPINGS = [
   'days to water',
   'watering',
   'aid',
-  'how it came off',
+  'opening',
   'firmness',
   'depth',
   'length',
@@ -61,11 +61,11 @@ export const GROUPING_NAME: Readonly<Record<Grouping, string>> = {
   'days to water': 'Days from cut to water',
   watering: 'Watering',
   aid: 'Aid on the wound',
-  'how it came off': 'How it came off',
-  firmness: 'How firmly it was set',
-  depth: 'How deep it stood',
-  length: 'Length of the pieces',
-  leaves: 'Leaves misted or not',
+  opening: 'Taken off',
+  firmness: 'Firmness',
+  depth: 'Depth',
+  length: 'Piece length',
+  leaves: 'Leaves',
   mix: 'Mix',
   pot: 'Pot',
   space: 'Place',
@@ -105,7 +105,7 @@ export function groupOf(state: State, batch: Batch, by: Grouping): string | null
       return batch.mix === undefined ? null : WATER_SCHOOL[waterSchoolOf(state, batch)].name;
     case 'aid':
       return AID[batch.aid ?? 'none'].name;
-    case 'how it came off':
+    case 'opening':
       return batch.opening === undefined ? null : OPENING_GROUP[batch.opening];
     case 'firmness':
       return batch.firmed === undefined ? null : FIRMED_NAME[batch.firmed];
@@ -153,8 +153,9 @@ const OPENING_GROUP: Readonly<Record<Opening, string>> = {
   parted: 'By itself',
   broken: 'Broken',
 };
-export const DEPTHS = ['Shallow, to 1.5 cm', 'To 3.5 cm', 'Deeper'] as const;
-export const LENGTHS = ['Small, to 5 cm', 'To 10 cm', 'Longer'] as const;
+/** To 15 mm, to 35 mm, deeper; and to 50 mm, to 100 mm, longer. */
+export const DEPTHS = ['Shallow', 'Middling', 'Deep'] as const;
+export const LENGTHS = ['Small', 'Medium', 'Long'] as const;
 
 export const DRY_DAYS = [
   'Set the same day',

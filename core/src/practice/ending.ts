@@ -141,7 +141,7 @@ function longestWait(acts: readonly Act[]): number {
 }
 
 function lessonsOf(
-  { scenario, events, truth, bench, acts }: Played,
+  { events, truth, bench, acts }: Played,
   you: Plants,
   advised: number,
 ): readonly Lesson[] {

@@ -15,10 +15,10 @@ export const FACTOR_NAME: Readonly<Record<TrialFactor, string>> = {
   disinfectant: 'Blade',
   course: 'Medium or water',
   dryDays: 'Days to dry',
-  firmed: 'How firmly it is set',
-  stemMm: 'How deep it stands',
-  leaves: 'Leaves misted or not',
-  lengthMm: 'Length of the pieces',
+  firmed: 'Firmness',
+  stemMm: 'Depth',
+  leaves: 'Leaves',
+  lengthMm: 'Piece length',
 };
 
 export interface FactorOption {

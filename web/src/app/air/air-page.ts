@@ -18,6 +18,7 @@ import {
   SUN_SEEN,
   type SkySeen,
   type SunSeen,
+  guessedMonths,
   monthlyFrom,
   type AirReading,
   type MonthAir,
@@ -112,11 +113,22 @@ export class AirPage {
     () => this.state().air.get(this.id()) ?? [],
   );
   protected readonly filled = computed(() => this.readings().filter((r) => r.rhFilled).length);
-  protected readonly yearToMake = computed(() => yearOf(this.readings(), this.latitude()));
+  protected readonly yearToMake = computed(() =>
+    yearOf(this.readings(), this.latitude(), this.space() ?? undefined),
+  );
   /** Some of its months were read, the others follow them. */
   protected readonly partly = computed(
     () => this.yearToMake() !== null && monthlyFrom(this.readings()) === null,
   );
+
+  /** Months that follow the wave, by name. */
+  protected readonly guessed = computed(() => {
+    const month = new Intl.DateTimeFormat(this.words.speech().locale, { month: 'short' });
+    const name = (m: number): string => month.format(new Date(2025, m, 15));
+    return new Intl.ListFormat(this.words.speech().locale).format(
+      guessedMonths(this.readings()).map(name),
+    );
+  });
 
   private readonly days = computed(() => {
     const span = this.span();
