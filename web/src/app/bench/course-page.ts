@@ -136,6 +136,8 @@ export class CoursePage {
       })),
       wound: woundOf(state, batch),
       firstRisk: this.firstRisk(batch) || this.firstWaits(batch),
+      // A rosette that was a pup, and no other piece, is told by its rings.
+      rings: batch.method === 'offset' || batch.method === 'rooted-offset',
       stands: STANDING.has(rowOf(state, batch).lies),
       long: LONG.has(batch.method),
       unrooted: UNROOTED_NAME[unrootedWaterOf(state, batch)],

@@ -26,6 +26,20 @@ describe('what was done to a mother', () => {
   });
 });
 
+describe('a look at what grows again', () => {
+  it('new heads are counted, or not; what is no number is asked about', async () => {
+    const page = await mount(MotherPage, { id: 'm-eche' });
+    await page.fill('New heads or buds', 'some');
+    await page.tap('Looked');
+    expect(page.text).toContain('How many? A whole number, or empty.');
+    expect(page.recorded()).toEqual([]);
+    await page.fill('New heads or buds', '3');
+    await page.tap('Looked');
+    expect(page.recorded()).toMatchObject([{ kind: 'mothered', what: 'looked', heads: 3 }]);
+    expect(page.text).toContain('3 new heads or buds today: the next cut when they are as large');
+  });
+});
+
 describe('adding a mother', () => {
   it('asks for what is missing, at each field, and records nothing', async () => {
     const page = await mount(MotherForm, {}, []);
