@@ -1,3 +1,4 @@
+export * from './trial-trays';
 export * from './disagreements';
 export * from './days';
 export * from './locale';

@@ -128,6 +128,8 @@ export const trialFields = z.looseObject({
   space: clear(idField),
   /** Cuttings in each arm. */
   each: clear(z.int().min(2).max(2000)),
+  /** Trays in each arm, where arms cannot share one. */
+  trays: clear(z.int().min(1).max(40)),
   /** The shares the number was worked out for, and the chance to find them apart. */
   usual: clear(z.number().gt(0).lt(1)),
   better: clear(z.number().gt(0).lt(1)),

@@ -1,4 +1,5 @@
 export * from './factor';
+export * from './trays';
 export * from './layout';
 export * from './design';
 export * from './start';

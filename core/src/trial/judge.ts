@@ -11,6 +11,8 @@ import {
   type ShareInterval,
 } from '../stats';
 import { alphaOf } from './design';
+import { perTrayOf } from './start';
+import { needsTrays, trayTest, type TrayTest } from './trays';
 
 /**
  * Looks on the way may stop a trial for harm only, and only beyond this.
@@ -22,7 +24,9 @@ export type TrialStage = 'planned' | 'running' | 'due' | 'judged' | 'stopped';
 
 export interface ArmResult {
   readonly name: string;
+  /** The first of its batches, and all of them: one a tray where arms cannot share one. */
   readonly batch: Batch | null;
+  readonly batches: readonly Batch[];
   readonly stuck: number;
   /** With roots and alive on the day of judgement, or so far. */
   readonly rooted: number;
@@ -40,6 +44,8 @@ export interface ArmAgainst {
   readonly found: boolean;
   /** Within the rows of the tray. */
   readonly rows: MantelHaenszel | null;
+  /** By trays, where arms cannot share one: then p and difference are of trays. */
+  readonly trays: TrayTest | null;
 }
 
 export interface TrialResult {
@@ -53,38 +59,47 @@ export interface TrialResult {
   readonly departures: readonly string[];
 }
 
-/** The batches of a trial by arm; null where an arm has none yet. */
-export function armsOf(state: State, trial: Trial): readonly (Batch | null)[] {
-  const mine = [...state.batches.values()].filter((b) => b.trial === trial.id);
-  return (trial.arms ?? []).map((_, arm) => mine.find((b) => b.arm === arm) ?? null);
+/** The batches of a trial by arm: one, or one a tray where arms cannot share one. */
+export function armsOf(state: State, trial: Trial): readonly (readonly Batch[])[] {
+  const mine = [...state.batches.values()].filter(
+    (b) => b.trial === trial.id && b.partOf === undefined,
+  );
+  return (trial.arms ?? []).map((_, arm) => {
+    const its = mine.filter((b) => b.arm === arm);
+    return needsTrays(trial.factor) ? its : its.slice(0, 1);
+  });
 }
 
 /**
  * A trial as it stands. Judged once: when no cutting waits any more, or by the first count of every arm on the day
- * set beforehand or later. Cuttings were drawn by lot one by one, so each counts for itself.
+ * set beforehand or later. Cuttings that were drawn by lot one by one count each for itself; where trays were drawn,
+ * trays count.
  */
 export function judgeTrial(state: State, trial: Trial, today: Day): TrialResult {
   const batches = armsOf(state, trial);
   const judgeOn = trial.judgeOn ?? '9999-12-31';
-  const ends = batches.map((b) => (b ? judgementDay(b, judgeOn) : null));
-  const allEnded = batches.length > 0 && ends.every((end) => end !== null);
+  const ends = batches.map((its) => its.map((b) => judgementDay(b, judgeOn)));
+  const allEnded =
+    batches.length > 0 && ends.every((its) => its.length > 0 && its.every((end) => end !== null));
   const stage: TrialStage =
     trial.stopped !== undefined
       ? 'stopped'
-      : batches.some((b) => (b?.cut ?? null) === null)
+      : batches.some((its) => its.length === 0 || its.some((b) => b.cut === null))
         ? 'planned'
         : allEnded
           ? 'judged'
           : today >= judgeOn
             ? 'due'
             : 'running';
-  const arms = batches.map((batch, i) => armResult(trial, batch, i, ends[i] ?? today));
+  const arms = batches.map((its, i) =>
+    armResult(trial, i, its, (b) => ends[i]![its.indexOf(b)] ?? today),
+  );
   return {
     stage,
     arms,
-    against: stage === 'judged' ? heldAgainstFirst(trial, batches, arms, ends) : [],
-    harm: stage === 'running' || stage === 'due' ? harmIn(arms) : [],
-    departures: departuresOf(trial, batches),
+    against: stage === 'judged' ? heldAgainstFirst(trial, arms, ends) : [],
+    harm: (stage === 'running' || stage === 'due') && !needsTrays(trial.factor) ? harmIn(arms) : [],
+    departures: departuresOf(trial, batches.flat()),
   };
 }
 
@@ -95,21 +110,34 @@ function judgementDay(batch: Batch, judgeOn: Day): Day | null {
   return batch.tallies.find((day) => day >= judgeOn) ?? batch.ended;
 }
 
-function armResult(trial: Trial, batch: Batch | null, arm: number, by: Day): ArmResult {
+function armResult(
+  trial: Trial,
+  arm: number,
+  batches: readonly Batch[],
+  endOf: (batch: Batch) => Day,
+): ArmResult {
   const name = trial.arms?.[arm]?.name ?? `Arm ${arm + 1}`;
-  if (!batch) return { name, batch, stuck: 0, rooted: 0, lost: 0, waiting: 0, share: null };
-  const rooted = batch.cuttings.filter((c) => aliveBy(c, by)).length;
-  const lost = batch.cuttings.filter((c) => c.lost !== undefined && c.lost.by <= by).length;
+  let [stuck, rooted, lost] = [0, 0, 0];
+  for (const batch of batches) {
+    const by = endOf(batch);
+    stuck += batch.count;
+    rooted += rootedBy(batch, by);
+    lost += batch.cuttings.filter((c) => c.lost !== undefined && c.lost.by <= by).length;
+  }
   return {
     name,
-    batch,
-    stuck: batch.count,
+    batch: batches[0] ?? null,
+    batches,
+    stuck,
     rooted,
     lost,
-    waiting: batch.count - rooted - lost,
-    share: wilson(rooted, batch.count),
+    waiting: stuck - rooted - lost,
+    share: batches.length === 0 ? null : wilson(rooted, stuck),
   };
 }
+
+const rootedBy = (batch: Batch, by: Day): number =>
+  batch.cuttings.filter((c) => aliveBy(c, by)).length;
 
 const aliveBy = ({ rooted, lost, outcome }: Cutting, by: Day): boolean =>
   rooted !== undefined &&
@@ -118,14 +146,23 @@ const aliveBy = ({ rooted, lost, outcome }: Cutting, by: Day): boolean =>
 
 function heldAgainstFirst(
   trial: Trial,
-  batches: readonly (Batch | null)[],
   arms: readonly ArmResult[],
-  ends: readonly (Day | null)[],
+  ends: readonly (readonly (Day | null)[])[],
 ): readonly ArmAgainst[] {
   const [first, ...others] = arms;
   if (!first) return [];
   return others.map((other, i) => {
     const arm = i + 1;
+    if (needsTrays(trial.factor)) {
+      const of = (k: number) =>
+        arms[k]!.batches.map((b, n) => ({
+          stuck: b.count,
+          rooted: rootedBy(b, ends[k]![n]!),
+        }));
+      const trays = trayTest(of(arm), of(0), arms.length);
+      const { p, difference, enough } = trays;
+      return { arm, difference, p, found: enough && p <= alphaOf(arms.length), rows: null, trays };
+    }
     const p = fisherP({ a: yesNo(other), b: yesNo(first) }) ?? 1;
     return {
       arm,
@@ -135,7 +172,8 @@ function heldAgainstFirst(
       ),
       p,
       found: p <= alphaOf(arms.length),
-      rows: mantelHaenszel(byRow(trial, batches[arm]!, ends[arm]!, batches[0]!, ends[0]!)),
+      rows: mantelHaenszel(byRow(trial, other.batch!, ends[arm]![0]!, first.batch!, ends[0]![0]!)),
+      trays: null,
     };
   });
 }
@@ -173,8 +211,8 @@ function harmIn(arms: readonly ArmResult[]): readonly { arm: number; p: number }
   );
 }
 
-function departuresOf(trial: Trial, batches: readonly (Batch | null)[]): readonly string[] {
-  const there = batches.filter((b): b is Batch => b !== null);
+function departuresOf(trial: Trial, there: readonly Batch[]): readonly string[] {
+  const each = needsTrays(trial.factor) ? perTrayOf(trial) : trial.each;
   const cut = there.filter((b) => b.cut !== null);
   const says: string[] = [];
   const days = new Set(cut.map((b) => b.cutOn));
@@ -193,8 +231,8 @@ function departuresOf(trial: Trial, batches: readonly (Batch | null)[]): readonl
     // Days and millimetres are told as numbers, and chosen as words.
     if (trial.factor && batch[trial.factor] !== armField(trial.factor, value)[trial.factor])
       says.push(`${name} was not kept to: the batch says otherwise.`);
-    if (trial.each !== undefined && batch.count !== trial.each)
-      says.push(`${name} has ${batch.count} cuttings instead of ${trial.each}.`);
+    if (trial.each !== undefined && batch.count !== each)
+      says.push(`${name} has ${batch.count} cuttings instead of ${each ?? 0}.`);
     if (batch.excluded !== undefined) says.push(`${name} was left out: ${batch.excluded}`);
   }
   return says;

@@ -4,10 +4,11 @@ import type { BatchFields, State, Trial } from '../journal';
 import { defaultSchool } from '../wound';
 import { armField } from './factor';
 import { trialLayout } from './layout';
+import { leastTrays, needsTrays } from './trays';
 
 /**
- * The batches that run a trial, one for every arm: alike in all but what is tried, each with its cells of the tray.
- * They are counted like any other.
+ * The batches that run a trial: alike in all but what is tried. One for every arm, with its cells of the tray; one for
+ * every tray where arms cannot share one, their places on the bench drawn by lot. They are counted like any other.
  * @returns null while the design lacks something
  */
 export function batchesFor(state: State, trial: Trial): readonly BatchFields[] | null {
@@ -16,23 +17,44 @@ export function batchesFor(state: State, trial: Trial): readonly BatchFields[] |
   const wound = wayOf(state, taxon, method)?.wound;
   const school =
     state.settings.school ?? (wound ? defaultSchool(wound.tissue).school : 'dry-to-touch');
-  const layout = trialLayout(arms.length, each, columns, seed ?? 0);
-  return arms.map((arm, i) => ({
+  const alike = {
     taxon,
     method,
     ...(trial.mother === undefined ? {} : { mother: trial.mother }),
-    count: each,
     cutOn,
     school,
-    callusAt: 'rack',
+    callusAt: 'rack' as const,
     space,
-    place: name ?? 'Trial tray',
     columns,
     trial: trial.id,
+  };
+  if (needsTrays(factor))
+    return traysOf(trial).map((arm, n) => ({
+      ...alike,
+      count: perTrayOf(trial),
+      place: `${name ?? 'Trial'} ${n + 1}`.slice(-80),
+      arm,
+      ...armField(factor, arms[arm]!.value),
+    }));
+  const layout = trialLayout(arms.length, each, columns, seed ?? 0);
+  return arms.map((arm, i) => ({
+    ...alike,
+    count: each,
+    place: name ?? 'Trial tray',
     arm: i,
     cells: layout.flatMap((a, cell) => (a === i ? [cell] : [])),
     ...armField(factor, arm.value),
   }));
+}
+
+/** The arm of every tray along the bench, as the lot fell: in every row of as many trays as arms, each once. */
+export function traysOf({ arms = [], trays, seed }: Trial): readonly number[] {
+  return trialLayout(arms.length, trays ?? leastTrays(arms.length), arms.length, seed ?? 0);
+}
+
+/** Cuttings in a tray of an arm. */
+export function perTrayOf({ arms = [], each = 2, trays }: Trial): number {
+  return Math.max(1, Math.round(each / (trays ?? leastTrays(arms.length))));
 }
 
 const wayOf = (state: State, taxon: string, method: NonNullable<Trial['method']>) => {

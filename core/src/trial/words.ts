@@ -1,5 +1,6 @@
 import type { Trial } from '../journal';
 import { alphaOf, chanceToFind } from './design';
+import { needsTrays } from './trays';
 import { HARM, type ArmAgainst, type TrialResult } from './judge';
 
 const percent = (share: number): string => `${Math.round(share * 100)} %`;
@@ -11,8 +12,12 @@ export function stopRules(trial: Trial, day: (iso: string) => string): readonly 
   return [
     `Judged once: when no cutting waits any more, by ${trial.judgeOn ? day(trial.judgeOn) : 'the day set'} at the latest.`,
     `What counts is roots on a living cutting that day; one that still waits has none.`,
-    `Ways are told apart by Fisher’s exact test at ${alpha.toFixed(alpha < 0.05 ? 3 : 2)}${arms > 2 ? ', shared out over the comparisons' : ''}.`,
-    `Stopped before for harm only: losses so uneven that chance would do it less than once in ${1 / HARM} times.`,
+    ...(needsTrays(trial.factor)
+      ? []
+      : [
+          `Ways are told apart by Fisher’s exact test at ${alpha.toFixed(alpha < 0.05 ? 3 : 2)}${arms > 2 ? ', shared out over the comparisons' : ''}.`,
+          `Stopped before for harm only: losses so uneven that chance would do it less than once in ${1 / HARM} times.`,
+        ]),
     `No score is read on the way: who stops when ahead finds differences that are not there.`,
   ];
 }
@@ -21,6 +26,7 @@ export function stopRules(trial: Trial, day: (iso: string) => string): readonly 
 export function sizeWords(trial: Trial): string {
   const { each, usual, better, arms } = trial;
   if (!each || usual === undefined || better === undefined || !arms) return '';
+  if (needsTrays(trial.factor)) return '';
   const chance = chanceToFind(each, { arms: arms.length, usual, better, power: 0.8 });
   return `${each} each find ${percent(usual)} against ${percent(better)} with a chance of ${percent(chance)}.`;
 }

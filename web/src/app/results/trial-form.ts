@@ -6,17 +6,24 @@ import { plantOf, placesIn } from '@hypogeon/core/bench';
 import { METHOD, type MethodId, METHODS } from '@hypogeon/core/botany';
 import { addDays, isDay } from '@hypogeon/core/days';
 import { TRIAL_FACTORS, type TrialFactor, type TrialFields } from '@hypogeon/core/journal';
-import { beliefOf } from '@hypogeon/core/learn';
+import { beliefOf, correlationOf } from '@hypogeon/core/learn';
 import {
   batchesFor,
   FACTOR_NAME,
   judgeAfter,
+  leastTrays,
+  MOST_TRAYS,
+  needsTrays,
   optionsOf,
   stopRules,
+  traysFor,
+  traysOf,
   trialLayout,
+  USUAL_PER_TRAY,
 } from '@hypogeon/core/trial';
 import * as z from 'zod';
 import { Actions } from '../data/actions';
+import { trayRules, traysText } from '@hypogeon/words';
 import { Drafts } from '../data/drafts';
 import { shapeOf } from '../data/draft-shape';
 import { freshId } from '../data/fresh-id';
@@ -45,8 +52,10 @@ interface TrialDraft {
   readonly usual: string;
   readonly better: string;
   readonly power: string;
-  /** Empty takes what is needed. */
+  /** Empty takes what is needed; where arms cannot share a tray, cuttings in a tray. */
   readonly each: string;
+  /** Trays in each arm; empty takes what is needed. */
+  readonly trays: string;
   readonly columns: string;
   readonly seed: number;
 }
@@ -65,6 +74,7 @@ const BLANK: Omit<TrialDraft, 'seed'> = {
   better: '',
   power: '80',
   each: '',
+  trays: '',
   columns: '10',
 };
 /** A difference worth changing for, where nobody says: points of a hundred. */
@@ -163,13 +173,39 @@ export class TrialForm {
   protected readonly outlook = this.ledger.answer(this.size, (desk, { ok, size, each }) =>
     ok ? desk.trialSize(size, each) : Promise.resolve(null),
   );
-  protected readonly each = computed(() => this.size().each ?? this.outlook()?.needed ?? null);
+  /** Its arms cannot share a tray: trays are drawn by lot, and judged. */
+  protected readonly byTray = computed(() => needsTrays(this.draft().factor));
+  protected readonly perTray = computed(() => this.size().each ?? USUAL_PER_TRAY);
+  protected readonly traysNeeded = computed(() => {
+    const { ok, size } = this.size();
+    return ok ? traysFor(size, this.perTray(), correlationOf(this.journal.state())) : null;
+  });
+  protected readonly least = computed(() => leastTrays(Math.max(2, this.arms().length)));
+  private readonly trays = computed(() => {
+    const given = numberFrom(this.draft().trays);
+    return Number.isInteger(given) && given >= this.least() && given <= MOST_TRAYS
+      ? given
+      : this.traysNeeded();
+  });
+  protected readonly each = computed(() => {
+    const trays = this.trays();
+    if (this.byTray()) return trays === null ? null : trays * this.perTray();
+    return this.size().each ?? this.outlook()?.needed ?? null;
+  });
 
   protected readonly sizeSays = computed(() => {
     const outlook = this.outlook();
     const [usual, better] = [this.usual(), this.better()];
     if (!outlook || usual === null || better === null) return '';
     const between = `${this.words.percent(usual)} against ${this.words.percent(better)}`;
+    if (this.byTray())
+      return traysText(
+        this.traysNeeded(),
+        this.perTray(),
+        this.arms().length,
+        between,
+        this.power(),
+      );
     if (outlook.needed === null)
       return `No number a bench can hold would tell ${between} apart. Ask for a larger difference.`;
     const each = this.size().each;
@@ -198,6 +234,7 @@ export class TrialForm {
       ...(this.mother() ? { mother: this.mother()!.id } : {}),
       space: d.space === '' ? (this.spaces()[0]?.id ?? '') : d.space,
       ...(each === null ? {} : { each }),
+      ...(this.byTray() && this.trays() !== null ? { trays: this.trays()! } : {}),
       ...(inside(usual) ? { usual } : {}),
       ...(inside(better) ? { better } : {}),
       power: this.power(),
@@ -217,15 +254,26 @@ export class TrialForm {
     const arms = this.arms();
     const each = this.each();
     if (each === null || arms.length < 2) return [];
+    if (this.byTray())
+      return traysOf({ id: '', ...clean(this.fields()) }).map((arm, n) => ({
+        arm,
+        mark: null,
+        says: `Tray ${n + 1}: ${arms[arm]!.name}`,
+      }));
     return trialLayout(arms.length, each, this.columns(), this.draft().seed).map((arm) => ({
       arm,
       mark: null,
       says: arms[arm]!.name,
     }));
   });
-  protected readonly rules = computed(() =>
-    stopRules({ id: '', ...clean(this.fields()) }, (day) => this.words.longDay(day)),
+  /** Trays stand on the bench in rows of as many as there are arms. */
+  protected readonly drawnColumns = computed(() =>
+    this.byTray() ? Math.max(2, this.arms().length) : this.columns(),
   );
+  protected readonly rules = computed(() => {
+    const trial = { id: '', ...clean(this.fields()) };
+    return [...trayRules(trial), ...stopRules(trial, (day) => this.words.longDay(day))];
+  });
 
   protected readonly problems = computed(() => {
     const d = this.draft();
@@ -259,15 +307,29 @@ export class TrialForm {
       each:
         d.each.trim() !== '' && !(Number.isInteger(each) && each >= 2 && each <= 2000)
           ? 'A whole number from 2 to 2,000, or empty for what is needed.'
-          : this.outlook()?.needed === null && d.each.trim() === ''
+          : !this.byTray() && this.outlook()?.needed === null && d.each.trim() === ''
             ? 'No sensible number finds so small a difference. Say how many you have.'
             : '',
+      trays: this.traysProblem(d.trays),
       columns:
         Number.isInteger(columns) && columns >= 2 && columns <= 100
           ? ''
           : 'Cells in a row of the tray, from 2 to 100.',
     };
   });
+
+  private traysProblem(typed: string): string {
+    if (!this.byTray()) return '';
+    const trays = numberFrom(typed);
+    if (typed.trim() === '')
+      return this.traysNeeded() === null
+        ? 'No number of trays finds so small a difference. Say how many you have.'
+        : '';
+    if ((this.each() ?? 0) > 2000) return 'At most 2,000 cuttings in an arm: fewer in a tray.';
+    return Number.isInteger(trays) && trays >= this.least() && trays <= MOST_TRAYS
+      ? ''
+      : `A whole number from ${this.least()} to ${MOST_TRAYS}: with fewer it could not be told.`;
+  }
 
   protected type(over: Partial<TrialDraft>): void {
     this.draft.update((d) => ({ ...d, ...over }));

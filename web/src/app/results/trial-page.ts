@@ -7,12 +7,15 @@ import type { Cutting } from '@hypogeon/core/journal';
 import {
   FACTOR_NAME,
   judgeTrial,
+  needsTrays,
   sizeWords,
   stopRules,
+  traysOf,
   trialLayout,
   verdictWords,
   type ArmAgainst,
 } from '@hypogeon/core/trial';
+import { tooFewTrays, trayRules } from '@hypogeon/words';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
@@ -60,6 +63,9 @@ interface ArmRow {
         aria-label="The answer"
       >
         <p class="words max-w-[44ch] headline text-xl">{{ v.verdict }}</p>
+        @if (v.few) {
+          <p>{{ v.few }}</p>
+        }
         @for (line of v.figures; track $index) {
           <p>{{ line }}</p>
         }
@@ -81,7 +87,9 @@ interface ArmRow {
         <hy-table name="Arms" heading [columns]="columns" [rows]="v.arms" />
       </section>
       <section class="grid grid-cols-1 gap-3 print:break-inside-avoid" aria-labelledby="tray">
-        <h2 id="tray" class="ruled">The tray, as the lot fell</h2>
+        <h2 id="tray" class="ruled">
+          {{ v.trays ? 'The trays along the bench, as the lot fell' : 'The tray, as the lot fell' }}
+        </h2>
         <hy-trial-map [cells]="v.cells" [columns]="v.columns" [piece]="v.piece" />
         <p class="quiet small">
           Every row is a block: each arm as often as the others, places by lot. Seed {{ v.seed }}.
@@ -90,7 +98,9 @@ interface ArmRow {
       <section class="grid grid-cols-1 gap-3 print:break-inside-avoid" aria-labelledby="agreed">
         <h2 id="agreed" class="ruled">Agreed before the first cut</h2>
         <ul class="max-w-[68ch] m-0 pl-4.5">
-          <li>{{ v.size }}</li>
+          @if (v.size) {
+            <li>{{ v.size }}</li>
+          }
           @for (rule of v.rules; track rule) {
             <li>{{ rule }}</li>
           }
@@ -161,8 +171,12 @@ export class TrialPage {
     if (!trial) return null;
     const arms = trial.arms ?? [];
     const result = judgeTrial(state, trial, this.today());
-    const columns = trial.columns ?? 1;
-    const layout = trialLayout(arms.length, trial.each ?? 0, columns, trial.seed ?? 0);
+    const trays = needsTrays(trial.factor);
+    const columns = trays ? Math.max(1, arms.length) : (trial.columns ?? 1);
+    const layout = trays
+      ? traysOf(trial)
+      : trialLayout(arms.length, trial.each ?? 0, columns, trial.seed ?? 0);
+    const turn = arms.map(() => 0);
     const inCell = new Map<number, { cutting: Cutting; cut: boolean }>();
     for (const { batch } of result.arms)
       batch?.cuttings.forEach((cutting) => {
@@ -170,6 +184,17 @@ export class TrialPage {
         if (cell !== undefined) inCell.set(cell, { cutting, cut: batch.cut !== null });
       });
     const cells = layout.map((arm, cell): TrialCell => {
+      if (trays) {
+        const batch = result.arms[arm]?.batches[turn[arm]!++];
+        const counted = batch
+          ? `: ${batch.counts.rooted + batch.counts.pupped} of ${batch.count} rooted`
+          : '';
+        return {
+          arm,
+          mark: null,
+          says: `Tray ${cell + 1}, ${armLetter(arm)}, ${arms[arm]?.name ?? ''}${counted}`,
+        };
+      }
       const there = inCell.get(cell);
       const name = `${armLetter(arm)}, ${arms[arm]?.name ?? ''}`;
       return there?.cut
@@ -193,13 +218,20 @@ export class TrialPage {
         .join(' · '),
       question: trial.question,
       verdict: verdictWords(trial, result),
+      few: tooFewTrays(result),
+      trays,
       figures: result.against.map((a) => this.figures(a, result.arms)),
       departures: result.departures,
       arms: result.arms.map((a, i) => ({
         letter: armLetter(i),
         name: a.name,
         batch: a.batch?.id,
-        code: a.batch ? batchCode(state, a.batch) : '',
+        code:
+          a.batches.length > 1
+            ? `${a.batches.length} trays`
+            : a.batch
+              ? batchCode(state, a.batch)
+              : '',
         stuck: a.stuck,
         rooted: a.rooted,
         lost: a.lost,
@@ -212,7 +244,7 @@ export class TrialPage {
       piece: first ? pieceOf(state, first) : METHOD[trial.method ?? 'leaf'].piece,
       seed: trial.seed ?? 0,
       size: sizeWords(trial),
-      rules: stopRules(trial, (day) => this.words.longDay(day)),
+      rules: [...trayRules(trial), ...stopRules(trial, (day) => this.words.longDay(day))],
       open: result.stage !== 'judged' && result.stage !== 'stopped',
     };
   });
@@ -236,7 +268,7 @@ export class TrialPage {
   }
 
   private figures(
-    { arm, difference, p, rows }: ArmAgainst,
+    { arm, difference, p, rows, trays }: ArmAgainst,
     arms: readonly { readonly name: string }[],
   ): string {
     const points = (f: number): string => String(Math.round(f * 100)).replace('-', '−');
@@ -247,6 +279,6 @@ export class TrialPage {
     const within = rows
       ? ` Within rows of the tray the odds are ${this.words.decimal(rows.oddsRatio, 1)} times (${this.words.decimal(rows.low, 1)} to ${this.words.decimal(rows.high, 1)}).`
       : '';
-    return `${arms[arm]!.name} less ${arms[0]!.name.toLowerCase()}: ${by}; Fisher’s exact test, p ${chance}.${within}`;
+    return `${arms[arm]!.name} less ${arms[0]!.name.toLowerCase()}: ${by}; ${trays ? (trays.enough ? `by ${trays.trays[0]} trays against ${trays.trays[1]}, p ${chance}` : 'by trays') : `Fisher’s exact test, p ${chance}`}.${within}`;
   }
 }

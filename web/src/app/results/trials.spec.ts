@@ -50,6 +50,30 @@ describe('a trial', () => {
     expect(b).toMatchObject({ fields: { aid: 'cinnamon', arm: 1, trial: trial!.key } });
   });
 
+  it('of a mix is designed by trays: the tray counts, trays by lot, a batch for each', async () => {
+    const page = await mount(TrialForm);
+    await page.fill('What is tried', 'mix');
+    await page.fill('Mother', 'm-eche');
+    await page.fill('Taken as', 'leaf');
+    await page.fill('Usually root, %', '50');
+    await page.fill('Worth changing for, %', '90');
+    expect(page.text).toMatch(/\d+ trays of 10 in each arm tell 50 % against 90 % apart/);
+    expect(page.text).toContain('One tray cannot have both ways');
+    expect(page.text).not.toContain('Fisher');
+    await page.fill('Trays in each arm (optional)', '2');
+    await page.tap('Put it on the bench');
+    expect(page.text).toContain('A whole number from 4 to 40: with fewer it could not be told.');
+    expect(page.recorded()).toEqual([]);
+    await page.fill('Trays in each arm (optional)', '4');
+    await page.fill('Cuttings in a tray', '6');
+    expect(page.all('hy-trial-map td')).toHaveLength(8);
+    await page.tap('Put it on the bench');
+    const [trial, ...batches] = page.recorded() as Recorded[];
+    expect(trial).toMatchObject({ fields: { factor: 'mix', each: 24, trays: 4 } });
+    expect(batches).toHaveLength(8);
+    for (const { fields } of batches) expect(fields).toMatchObject({ count: 6, trial: trial!.key });
+  });
+
   it('draws another lot while nothing is cut, and says what lacks', async () => {
     const page = await mount(TrialForm);
     await page.fill('Mother', 'm-eche');
