@@ -54,11 +54,14 @@ function harmWords({ arms, harm }: TrialResult): string {
   return `${name} loses far more than chance explains: stop the trial for harm.`;
 }
 
-function againstWords({ arms }: TrialResult, { arm, found, difference }: ArmAgainst): string {
+function againstWords(
+  { arms }: TrialResult,
+  { arm, found, difference, trays }: ArmAgainst,
+): string {
   const [first, other] = [arms[0]!, arms[arm]!];
   const [a, b] = [other.name, first.name.toLowerCase()];
-  if (!difference) return `${a} against ${b}: nothing was stuck.`;
-  if (!found) return `${a} and ${b} were not told apart.`;
+  if (!difference && trays === null) return `${a} against ${b}: nothing was stuck.`;
+  if (!found || !difference) return `${a} and ${b} were not told apart.`;
   return difference.difference > 0
     ? `${a} rooted more often than ${b}.`
     : `${a} rooted less often than ${b}.`;

@@ -168,6 +168,29 @@ describe('its page', () => {
     expect((await mount(TrialPage, { id: 'nobody' }, ENTRIES)).text).toContain('No such trial');
   });
 
+  it('of a mix with one tray in each arm says that this cannot be told, and draws trays', async () => {
+    const mix = (arm: number): string => (arm === 0 ? 'all-mineral' : 'half-and-half');
+    const byMix = (ENTRIES as readonly (Entry & Recorded)[]).map((e) => {
+      const { record, key, fields } = e;
+      if (!fields) return e;
+      const arms = [0, 1].map((a) => ({ name: mix(a), value: mix(a) }));
+      const told =
+        record === 'trial'
+          ? { factor: 'mix', trays: 1, arms }
+          : { mix: mix(Number(key!.slice(-1))) };
+      return { ...e, fields: { ...fields, ...told } } as Entry;
+    });
+    const page = await mount(TrialPage, { id: 't1' }, byMix);
+    expect(page.all('.words')[0]!.textContent).toContain('were not told apart');
+    expect(page.text).toContain('With one tray in an arm this cannot be told');
+    expect(page.text).toContain('The trays along the bench, as the lot fell');
+    expect(page.all('hy-trial-map td').map((td) => td.textContent)).toEqual([
+      expect.stringMatching(/Tray 1, .*: \d+ of 12 rooted/),
+      expect.stringMatching(/Tray 2, .*: \d+ of 12 rooted/),
+    ]);
+    expect(page.text).not.toContain('Fisher');
+  });
+
   it('is given up with a reason only', async () => {
     const young = ENTRIES.filter((e) => e.kind !== 'tally');
     const page = await mount(TrialPage, { id: 't1' }, young);
