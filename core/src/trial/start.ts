@@ -52,6 +52,9 @@ export function traysOf({ arms = [], trays, seed }: Trial): readonly number[] {
   return trialLayout(arms.length, trays ?? leastTrays(arms.length), arms.length, seed ?? 0);
 }
 
+/** Trays beside each other as they are drawn: whole blocks, ten at most. @param arms 2 or more */
+export const traysInRow = (arms: number): number => arms * Math.max(1, Math.floor(10 / arms));
+
 /** Cuttings in a tray of an arm. */
 export function perTrayOf({ arms = [], each = 2, trays }: Trial): number {
   return Math.max(1, Math.round(each / (trays ?? leastTrays(arms.length))));

@@ -17,6 +17,7 @@ import {
   optionsOf,
   stopRules,
   traysFor,
+  traysInRow,
   traysOf,
   trialLayout,
   USUAL_PER_TRAY,
@@ -266,9 +267,9 @@ export class TrialForm {
       says: arms[arm]!.name,
     }));
   });
-  /** Trays stand on the bench in rows of as many as there are arms. */
+  /** Trays are drawn in whole blocks, side by side. */
   protected readonly drawnColumns = computed(() =>
-    this.byTray() ? Math.max(2, this.arms().length) : this.columns(),
+    this.byTray() ? traysInRow(Math.max(2, this.arms().length)) : this.columns(),
   );
   protected readonly rules = computed(() => {
     const trial = { id: '', ...clean(this.fields()) };

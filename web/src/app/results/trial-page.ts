@@ -10,6 +10,7 @@ import {
   needsTrays,
   sizeWords,
   stopRules,
+  traysInRow,
   traysOf,
   trialLayout,
   verdictWords,
@@ -92,7 +93,14 @@ interface ArmRow {
         </h2>
         <hy-trial-map [cells]="v.cells" [columns]="v.columns" [piece]="v.piece" />
         <p class="quiet small">
-          Every row is a block: each arm as often as the others, places by lot. Seed {{ v.seed }}.
+          {{
+            v.trays
+              ? 'Along the bench, every ' +
+                v.arms.length +
+                ' neighbours have each arm once, in an order by lot.'
+              : 'Every row is a block: each arm as often as the others, places by lot.'
+          }}
+          Seed {{ v.seed }}.
         </p>
       </section>
       <section class="grid grid-cols-1 gap-3 print:break-inside-avoid" aria-labelledby="agreed">
@@ -172,7 +180,7 @@ export class TrialPage {
     const arms = trial.arms ?? [];
     const result = judgeTrial(state, trial, this.today());
     const trays = needsTrays(trial.factor);
-    const columns = trays ? Math.max(1, arms.length) : (trial.columns ?? 1);
+    const columns = trays ? traysInRow(Math.max(2, arms.length)) : (trial.columns ?? 1);
     const layout = trays
       ? traysOf(trial)
       : trialLayout(arms.length, trial.each ?? 0, columns, trial.seed ?? 0);
@@ -225,7 +233,8 @@ export class TrialPage {
       arms: result.arms.map((a, i) => ({
         letter: armLetter(i),
         name: a.name,
-        batch: a.batch?.id,
+        // Of many trays each has a page of its own: none of them is the arm.
+        batch: a.batches.length > 1 ? undefined : a.batch?.id,
         code:
           a.batches.length > 1
             ? `${a.batches.length} trays`
