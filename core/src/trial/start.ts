@@ -49,6 +49,8 @@ export function batchesFor(state: State, trial: Trial): readonly BatchFields[] |
 
 /** The arm of every tray along the bench, as the lot fell: in every row of as many trays as arms, each once. */
 export function traysOf({ arms = [], trays, seed }: Trial): readonly number[] {
+  // Told by another device before its arms were: nothing is drawn as yet.
+  if (arms.length === 0) return [];
   return trialLayout(arms.length, trays ?? leastTrays(arms.length), arms.length, seed ?? 0);
 }
 

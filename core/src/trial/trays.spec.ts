@@ -165,6 +165,8 @@ describe('its trays on the bench', () => {
     for (let i = 0; i < 8; i += 2) expect(lot[i]).not.toBe(lot[i + 1]);
     expect(perTrayOf(trial)).toBe(10);
     expect(perTrayOf({ ...trial, trays: undefined })).toBe(10);
+    expect(traysOf({ ...trial, arms: undefined })).toEqual([]);
+    expect(judgeTrial(state, { ...trial, arms: undefined }, DAY).arms).toEqual([]);
   });
 
   it('are judged as trays, and found where all of one arm did better', () => {
