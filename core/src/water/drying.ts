@@ -104,8 +104,11 @@ export function dry(
   let lost = 0;
   const layers = Float64Array.from(start.layers);
   makeRoom(layers.length);
+  // mm³ a day from all layers alike, by what each holds.
+  const drunk =
+    cover > 0 ? (DRINKS_SHARE * cover * evaporationMm * column.surfaceMm2) / capacityOf(column) : 0;
   for (let s = 0; s < steps; s++) {
-    lost += step(column, layers, evaporationMm, dt, cover);
+    lost += step(column, layers, evaporationMm, dt, drunk);
     poolMm3 = soakUp(column, layers, poolMm3);
   }
   return { wetness: { layers, poolMm3 }, lostMm3: lost };
@@ -133,13 +136,13 @@ function step(
   u: Float64Array,
   evaporationMm: number,
   dt: number,
-  cover: number,
+  drunk: number,
 ): number {
   const asked = evaporationMm * column.surfaceMm2;
   const supply = column.surfaceEase * (u[0]! - AIR_DRY);
   if (asked < supply) {
     before.set(u);
-    const lost = solve(column, u, evaporationMm, dt, cover, asked, 0);
+    const lost = solve(column, u, evaporationMm, dt, drunk, asked, 0);
     if (column.surfaceEase * (u[0]! - AIR_DRY) >= asked) return lost;
     // It ran short within the step: take it again as a dry surface.
     u.set(before.subarray(0, u.length));
@@ -149,7 +152,7 @@ function step(
     u,
     evaporationMm,
     dt,
-    cover,
+    drunk,
     0,
     asked === 0 || supply <= 0 ? 0 : column.surfaceEase,
   );
@@ -165,14 +168,12 @@ function solve(
   u: Float64Array,
   evaporationMm: number,
   dt: number,
-  cover: number,
+  drunk: number,
   fixed: number,
   surfaceEase: number,
 ): number {
   const { capacity, ease, clayMm2 } = column;
   const n = u.length;
-  const drunk =
-    cover > 0 ? (DRINKS_SHARE * cover * evaporationMm * column.surfaceMm2) / capacityOf(column) : 0;
   let above = 0;
   for (let i = 0; i < n; i++) {
     const store = capacity[i]! / dt;
