@@ -78,6 +78,7 @@ describe('trying a plan first', () => {
     expect(await ways(4)).toHaveLength(4);
   });
 
+  // All choices are played one after the other: the longest of the suite, and no measure of speed.
   it('says which two choices matter most', async () => {
     matters.mockRestore();
     const page = await open('m-aeon');
@@ -89,7 +90,7 @@ describe('trying a plan first', () => {
     }
     expect(list()).toHaveLength(2);
     expect(list()[0]!.textContent).toMatch(/: .* \d+ of 100 root, .* \d+\./);
-  });
+  }, 90_000);
 
   it('plays a small run by itself where no worker starts, and says so', async () => {
     const log = jest.spyOn(console, 'error').mockImplementation(() => undefined);
