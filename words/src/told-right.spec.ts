@@ -217,7 +217,12 @@ const LIVES: Readonly<Record<string, Told>> = {
   'a chosen day is kept to, its risk beside it; what is laid open again goes by its wound': {
     fields: { taxon: 'echeveria-elegans', method: 'crown', count: 4, firstWater: 'next-day' },
     lines: [
-      [0, 'cut', null],
+      [
+        0,
+        'cut',
+        /No water until Thu 5 Mar.*A day after setting, as you chose/,
+        /No water until Fri/,
+      ],
       [1, 'set', /No water until.*A day after setting, as you chose, with the cut still open/],
       [2, '', /ASK First water.*as you chose, with the cut still open: it may rot/, /late/],
       [3, 'torn', /No water until/, /ASK First water|as you chose/],

@@ -49,6 +49,11 @@ describe('what roots drink', () => {
     expect(coverOf(batch, column, 50)).toBe(1);
     expect(coverOf({ method: 'branch', topDress: 'grit' }, column, 50)).toBe(2);
     expect(cover({ ...batch, cuttings: [] })).toEqual([]);
+    // Moved on, each has a pot of its own, however many shared the tray.
+    const tray = { ...batch, containers: 1, pottings: [{ count: 4, day: addDays(DAY, 80) }] };
+    const moved = { ...tray, here: { ...batch.here, potted: 4 } } as unknown as typeof batch;
+    expect(cover({ ...batch, containers: 1 })[90]).toBe(1);
+    expect(cover(moved)[90]).toBeCloseTo(cover(batch)[90]!, 9);
     // What came with roots of its own drinks from the day it is set.
     const fresh = { ...batch, cuttings: batch.cuttings.map((c) => ({ ...c, rooted: undefined })) };
     expect(cover(fresh, true)[4]).toBeGreaterThan(0);

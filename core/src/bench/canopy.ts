@@ -2,6 +2,7 @@ import type { MethodId } from '../botany';
 import { addDays, daysBetween, type Day } from '../days';
 import { isRooted, type Batch } from '../journal';
 import { dressingLeaves, type Column } from '../water';
+import { potting } from './potting';
 
 /**
  * Ground that one piece with roots covers, mm²: its crown breathes water out over it. Working assumptions, from the size
@@ -35,7 +36,7 @@ const AT_FIRST = 0.25;
 export const drinksAfter = (days: number): number =>
   days < 0 ? 0 : Math.min(1, AT_FIRST + ((1 - AT_FIRST) * days) / ROOTS_FULL_DAYS);
 
-/** Share of a container's surface that one piece of its batch covers, grown roots or not. @param apiece pieces in one */
+/** Share of a container's surface that so many pieces cover once their roots are grown. @param apiece pieces in one */
 export const coverOf = (
   { method, topDress }: Pick<Batch, 'method' | 'topDress'>,
   { surfaceMm2 }: Column,
@@ -62,7 +63,8 @@ export function coverOn(
     if (by !== undefined) since.set(by, (since.get(by) ?? 0) + 1);
   }
   if (since.size === 0) return [];
-  const all = coverOf(batch, column, living.length / (batch.containers ?? 1));
+  const { last } = potting(batch);
+  const all = coverOf(batch, column, last ? 1 : living.length / (batch.containers ?? 1));
   return Array.from({ length: days }, (_, n) => {
     const day = addDays(from, n);
     let drinking = 0;

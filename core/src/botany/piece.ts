@@ -45,3 +45,17 @@ export function methodAs(taxon: Grown | null, method: MethodId): Method {
     ? METHOD[method]
     : { ...METHOD[method], ...LEAF[kind] };
 }
+
+const LONG_OR_SHORT: ReadonlySet<MethodId> = new Set([
+  'crown',
+  'segment',
+  'trailing',
+  'branch',
+  'column',
+  'leaf-section',
+  'root-cutting',
+  'flower-stalk',
+]);
+
+/** Its pieces are taken long or short as one likes; a leaf or a pup is as large as it is. */
+export const isLongOrShort = (method: MethodId): boolean => LONG_OR_SHORT.has(method);

@@ -1,6 +1,14 @@
 import { addDays, type Day } from '../days';
 import { spaceOn, type Batch, type State } from '../journal';
-import { chosenDays, POTTED_REST, potting, regimeFrom, regimeOn, unrootedWaterOf } from '../bench';
+import {
+  chosenDays,
+  POTTED_REST,
+  potting,
+  regimeFrom,
+  regimeOn,
+  unrootedWaterOf,
+  type FirstDrink,
+} from '../bench';
 import {
   BONE_DRY,
   mistEvery,
@@ -78,6 +86,11 @@ function firstWater(
   const shut = gateShut(facts, day);
   // A jar waits for the gate to be put in, a bare piece for roots to be set: no can comes near either.
   if (forJar || first === null || inTray === 0) {
+    if (!forJar && first?.by === 'choice' && chosenDays(batch) !== null) {
+      // Not set as yet, and its day is chosen all the same: so long after the setting that is expected.
+      if (first.on > day) leaveUntilFirst(ask, batch, facts, first);
+      return;
+    }
     // What lies bare until it has roots is given nothing anyway: there its wound decides nothing.
     if (shut && first?.by !== 'at-once' && facts.row.setWhen !== 'rooted') closed(ask, facts, shut);
     return;
@@ -89,21 +102,9 @@ function firstWater(
     return;
   }
   if (first.on > day) {
-    const choice = batch.firstWater ?? 'with-gate';
     const chosen = chosenDays(batch) !== null;
     if (shut && !chosen) closed(ask, facts, shut);
-    if (!shut || chosen || first.on > shut.opens)
-      ask.leave('water', {
-        until: first.on,
-        earliest: first.on,
-        latest: first.on,
-        reason:
-          first.by === 'rest'
-            ? { why: 'resting', opens: first.on, by: 'cold' }
-            : choice === 'with-gate'
-              ? { why: 'laid-dry' }
-              : { why: 'first-chosen', choice, open: openOn(facts, first.on) },
-      });
+    if (!shut || chosen || first.on > shut.opens) leaveUntilFirst(ask, batch, facts, first);
     return;
   }
   ask.do('first-water', {
@@ -115,6 +116,22 @@ function firstWater(
     sure: gate ? { by: 'closure', chance: chanceClosedOn(gate, day) } : { by: 'fact' },
     drink: verdict?.drink,
   });
+}
+
+/** Nothing until its first water, whose day is known. */
+function leaveUntilFirst(
+  ask: Asker,
+  { firstWater: choice = 'with-gate' }: Batch,
+  facts: Facts,
+  { on, by }: Extract<FirstDrink, { on: Day }>,
+): void {
+  const reason: Reason =
+    by === 'rest'
+      ? { why: 'resting', opens: on, by: 'cold' }
+      : choice === 'with-gate'
+        ? { why: 'laid-dry' }
+        : { why: 'first-chosen', choice, open: openOn(facts, on) };
+  ask.leave('water', { until: on, earliest: on, latest: on, reason });
 }
 
 /** What waits for roots: the first water by choice, or all water, because it is kept dry until then. */

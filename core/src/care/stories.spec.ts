@@ -66,7 +66,7 @@ const STORIES: readonly Story[] = [
     'first water about a week after setting: the chosen day stands',
     { ...CROWN, firstWater: 'week' },
     [
-      [0, 'cut', '', 'drying, gate'],
+      [0, 'cut', '', 'drying, water'],
       [3, 'set', '', 'water, rooting'],
       [6, '', '', 'water, rooting', 'first-water'],
       [9, '', '', 'water, rooting', 'first-water'],

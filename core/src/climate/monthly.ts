@@ -95,8 +95,7 @@ const LEAST_DAYS = 90;
 /** The year's warmth lags the sun by a month. Working assumption; 25–40 days. */
 const LAG_DAYS = 30;
 /** What kind of place air is that of: how far its year swings hangs on it. */
-export const PLACE_KINDS = ['outdoors', 'glass', 'room', 'lamps'] as const;
-export type PlaceKind = (typeof PLACE_KINDS)[number];
+export type PlaceKind = 'outdoors' | 'glass' | 'room' | 'lamps';
 
 /**
  * Half the swing of the year's warmth by kind of place at 50°, °C, and how far places differ. Working assumptions:

@@ -154,8 +154,8 @@ const OPENING_GROUP: Readonly<Record<Opening, string>> = {
   broken: 'Broken',
 };
 /** To 15 mm, to 35 mm, deeper; and to 50 mm, to 100 mm, longer. */
-export const DEPTHS = ['Shallow', 'Middling', 'Deep'] as const;
-export const LENGTHS = ['Small', 'Medium', 'Long'] as const;
+const DEPTHS = ['Shallow', 'Middling', 'Deep'] as const;
+const LENGTHS = ['Small', 'Medium', 'Long'] as const;
 
 export const DRY_DAYS = [
   'Set the same day',

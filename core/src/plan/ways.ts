@@ -106,7 +106,7 @@ function lessWork(a: Way, b: Way): number {
 const workSd = ({ belief: { low, high } }: Way): number =>
   low > 0 ? Math.log(high / low) / (2 * TENTH) : Infinity;
 /** The ninth decile of the normal distribution. */
-const TENTH = 1.2816;
+const TENTH = jStat.normal.inv(0.9, 0, 1);
 
 function reasonsFor(
   best: Way,

@@ -63,9 +63,9 @@ export function optionsOf(state: State, factor: TrialFactor): readonly FactorOpt
     case 'leaves':
       return LEAF_CARES.map((value) => ({ value, name: LEAVES_NAME[value] }));
     case 'stemMm':
-      return DEPTHS_MM.map((mm) => ({ value: `${mm}`, name: `${mm / 10} cm` }));
+      return DEPTHS_MM.map((mm) => ({ value: `${mm}`, name: `${mm} mm` }));
     case 'lengthMm':
-      return LENGTHS_MM.map((mm) => ({ value: `${mm}`, name: `${mm / 10} cm` }));
+      return LENGTHS_MM.map((mm) => ({ value: `${mm}`, name: `${mm} mm` }));
     case 'disinfectant':
       return DISINFECTANTS.map((value) => ({ value, name: BLADE_NAME[value] }));
   }
@@ -82,6 +82,10 @@ const BLADE_NAME = { alcohol: 'Alcohol', bleach: 'Bleach, rinsed', none: 'Clean 
 
 /** Factors that are told as numbers. */
 const NUMBERS: ReadonlySet<TrialFactor> = new Set(['dryDays', 'stemMm', 'lengthMm']);
+
+/** Its ways are lengths, mm: said in the grower’s unit. */
+export const isLength = (factor: TrialFactor): boolean =>
+  factor === 'stemMm' || factor === 'lengthMm';
 
 /** The field of a batch that makes it this arm. */
 export function armField(factor: TrialFactor, value: string): BatchFields {

@@ -92,7 +92,12 @@ export function judgeTrial(state: State, trial: Trial, today: Day): TrialResult 
             ? 'due'
             : 'running';
   const arms = batches.map((its, i) =>
-    armResult(trial, i, its, (b) => ends[i]![its.indexOf(b)] ?? today),
+    armResult(
+      trial,
+      i,
+      its,
+      ends[i]!.map((end) => end ?? today),
+    ),
   );
   return {
     stage,
@@ -114,12 +119,12 @@ function armResult(
   trial: Trial,
   arm: number,
   batches: readonly Batch[],
-  endOf: (batch: Batch) => Day,
+  ends: readonly Day[],
 ): ArmResult {
   const name = trial.arms?.[arm]?.name ?? `Arm ${arm + 1}`;
   let [stuck, rooted, lost] = [0, 0, 0];
-  for (const batch of batches) {
-    const by = endOf(batch);
+  for (const [n, batch] of batches.entries()) {
+    const by = ends[n]!;
     stuck += batch.count;
     rooted += rootedBy(batch, by);
     lost += batch.cuttings.filter((c) => c.lost !== undefined && c.lost.by <= by).length;

@@ -1,7 +1,7 @@
 import jStat from 'jstat';
 import { assertCount, assertFraction } from '../assert';
 import type { TrialFactor } from '../journal';
-import { randomFrom, type ShareDifference } from '../stats';
+import { logChoose, randomFrom, type ShareDifference } from '../stats';
 import { alphaOf, type TrialSize } from './design';
 
 /*
@@ -28,11 +28,7 @@ export const MOST_TRAYS = 40;
 /** Cuttings in a tray where nobody says. */
 export const USUAL_PER_TRAY = 10;
 
-function choose(n: number, k: number): number {
-  let ways = 1;
-  for (let i = 1; i <= k; i++) ways = (ways * (n - k + i)) / i;
-  return Math.round(ways);
-}
+const choose = (n: number, k: number): number => Math.round(Math.exp(logChoose(n, k)));
 
 /** The least that a permutation test of so many trays against so many can say of chance, two-sided. */
 const leastP = (a: number, b: number): number => Math.min(1, 2 / choose(a + b, a));

@@ -28,6 +28,7 @@ import { SETTINGS_KEY, loggedSeries, type SpaceFields } from '@hypogeon/core/jou
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
+import { monthNames } from '@hypogeon/words';
 import { Words } from '../data/words';
 import { airChart, airPoints } from '../charts/air-chart';
 import { Chart } from '../charts/chart';
@@ -123,11 +124,9 @@ export class AirPage {
 
   /** Months that follow the wave, by name. */
   protected readonly guessed = computed(() => {
-    const month = new Intl.DateTimeFormat(this.words.speech().locale, { month: 'short' });
-    const name = (m: number): string => month.format(new Date(2025, m, 15));
-    return new Intl.ListFormat(this.words.speech().locale).format(
-      guessedMonths(this.readings()).map(name),
-    );
+    const { locale } = this.words.speech();
+    const names = monthNames(locale);
+    return new Intl.ListFormat(locale).format(guessedMonths(this.readings()).map((m) => names[m]!));
   });
 
   private readonly days = computed(() => {

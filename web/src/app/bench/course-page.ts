@@ -17,7 +17,7 @@ import {
   FIRMED_NAME,
   LEAVES_NAME,
 } from '@hypogeon/core/bench';
-import type { MethodId } from '@hypogeon/core/botany';
+import { isLongOrShort } from '@hypogeon/core/botany';
 import { COURSES, type Course } from '@hypogeon/core/course';
 import { careOf, type Step, type StepId } from '@hypogeon/core/care';
 import {
@@ -55,17 +55,6 @@ import { namePage } from '../shell/page-title';
 
 /** What lies on the surface is neither firmed nor deep. */
 const STANDING: ReadonlySet<Course['lies']> = new Set(['buried', 'in-trench', 'potted']);
-/** Pieces that may be taken long or short. */
-const LONG: ReadonlySet<MethodId> = new Set([
-  'crown',
-  'segment',
-  'trailing',
-  'branch',
-  'column',
-  'leaf-section',
-  'root-cutting',
-  'flower-stalk',
-]);
 
 /** The stations whose dates tell courses apart. */
 const TOLD: readonly StepId[] = ['stick', 'first-water', 'roots', 'wean', 'pot-on'];
@@ -139,7 +128,7 @@ export class CoursePage {
       // A rosette that was a pup, and no other piece, is told by its rings.
       rings: batch.method === 'offset' || batch.method === 'rooted-offset',
       stands: STANDING.has(rowOf(state, batch).lies),
-      long: LONG.has(batch.method),
+      long: isLongOrShort(batch.method),
       unrooted: UNROOTED_NAME[unrootedWaterOf(state, batch)],
       habit: this.words.rule(WATER_SCHOOL[waterSchoolOf(state, batch)].name),
     };

@@ -159,6 +159,11 @@ describe('counting', () => {
     expect(page.recorded()).toEqual([]);
     await type(page, 'Pups in all', `${pupped + 5}`);
     await type(page, 'With a bud below, so far', '1');
+    // A field that is not asked any more blocks nothing.
+    await type(page, 'Rooted', '0');
+    expect(page.text).not.toContain('With a bud below');
+    expect(page.text).not.toMatch(/Only 0 are rooted/);
+    await type(page, 'Rooted', `${rooted + 1}`);
     await page.tap('Save the count');
     expect(page.recorded()).toMatchObject([{ heads: pupped + 5, buds: 1 }]);
     const { heads, buds } = page.journal.state().batches.get(leaves.id)!;

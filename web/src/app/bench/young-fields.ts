@@ -3,6 +3,7 @@ import type { Batch, Counts } from '@hypogeon/core/journal';
 import { YOUNG_NAME } from '@hypogeon/words';
 import { Words } from '../data/words';
 import { Field, FieldControl } from '../forms/field';
+import { numberFrom } from '../forms/number';
 
 /** What else is counted of young plants, as typed: buds on those that have none yet, and all of them together. */
 export interface YoungTold {
@@ -11,33 +12,31 @@ export interface YoungTold {
 }
 export const NO_YOUNG: YoungTold = { buds: '', heads: '' };
 
-const whole = (text: string): number | null =>
-  /^\d{1,6}$/.test(text.trim()) ? Number(text.trim()) : null;
+/** Null where no whole number stands. */
+function whole(text: string): number | null {
+  const n = numberFrom(text);
+  return Number.isInteger(n) && n >= 0 ? n : null;
+}
 
-/** Why they cannot be so; empty where they can. */
+/** Why they cannot be so; empty where they can, and where they are not asked. */
 export function youngProblems(
   { buds, heads }: YoungTold,
   counts: Counts,
 ): Readonly<Record<keyof YoungTold, string>> {
-  const [b, h] = [whole(buds), whole(heads)];
   return {
-    buds:
-      buds.trim() === ''
-        ? ''
-        : b === null
-          ? 'A whole number of pieces, please.'
-          : b > counts.rooted
-            ? `Only ${counts.rooted} are rooted and without a young plant.`
-            : '',
-    heads:
-      heads.trim() === ''
-        ? ''
-        : h === null
-          ? 'A whole number of young plants, please.'
-          : h < counts.pupped
-            ? `${counts.pupped} pieces have one, so at least ${counts.pupped}.`
-            : '',
+    buds: counts.rooted > 0 && buds.trim() !== '' ? budsProblem(whole(buds), counts) : '',
+    heads: counts.pupped > 0 && heads.trim() !== '' ? headsProblem(whole(heads), counts) : '',
   };
+}
+
+function budsProblem(n: number | null, { rooted }: Counts): string {
+  if (n === null) return 'A whole number of pieces, please.';
+  return n > rooted ? `Only ${rooted} are rooted and without a young plant.` : '';
+}
+
+function headsProblem(n: number | null, { pupped }: Counts): string {
+  if (n === null) return 'A whole number of young plants, please.';
+  return n < pupped ? `${pupped} pieces have one, so at least ${pupped}.` : '';
 }
 
 /** As the journal takes it, once there is no problem. */

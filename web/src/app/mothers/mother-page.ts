@@ -31,6 +31,7 @@ import { MotherLook } from './mother-look';
 import { StockSteppers } from '../plan/stock-steppers';
 import { MotherSeason } from './mother-season';
 import { Field, FieldControl } from '../forms/field';
+import { numberFrom } from '../forms/number';
 import { PERMISSION_WORD } from './permission-words';
 import { namePage } from '../shell/page-title';
 
@@ -354,11 +355,12 @@ export class MotherPage {
 
   /** @param heads as typed; empty where nobody counted */
   protected looked(heads: string): void {
-    const text = heads.trim();
-    if (text !== '' && !/^\d{1,4}$/.test(text))
+    const told = heads.trim() !== '';
+    const n = numberFrom(heads);
+    if (told && !(Number.isInteger(n) && n >= 0 && n <= 10_000))
       return this.headsProblem.set('How many? A whole number, or empty.');
     this.headsProblem.set('');
-    const count = text === '' ? {} : { heads: Number(text) };
+    const count = told ? { heads: n } : {};
     void this.actions.record(
       { kind: 'mothered', mother: this.id(), what: 'looked', ...count },
       this.doneWord.looked,

@@ -10,6 +10,7 @@ import { beliefOf, correlationOf } from '@hypogeon/core/learn';
 import {
   batchesFor,
   FACTOR_NAME,
+  isLength,
   judgeAfter,
   leastTrays,
   MOST_TRAYS,
@@ -115,7 +116,14 @@ export class TrialForm {
   protected readonly factorName = FACTOR_NAME;
   protected readonly places = Array.from({ length: ARMS }, (_, i) => i);
 
-  protected readonly options = computed(() => optionsOf(this.journal.state(), this.draft().factor));
+  protected readonly options = computed(() => {
+    const { factor } = this.draft();
+    const options = optionsOf(this.journal.state(), factor);
+    return isLength(factor)
+      ? options.map((o) => ({ ...o, name: this.words.length(Number(o.value)) }))
+      : options;
+  });
+  protected readonly usualPerTray = USUAL_PER_TRAY;
   protected readonly mothers = computed(() => [...this.journal.state().mothers.values()]);
   protected readonly spaces = computed(() => placesIn(this.journal.state()));
   private readonly mother = computed(() =>
