@@ -16,7 +16,6 @@ import {
   shareAt,
   SHIFTS,
 } from './cure-grid';
-import { forOneBatch } from './one-batch';
 import { refined } from './refine';
 import { genusOf, toldIn, vectorOf, type GenusEvidence, type RootEvidence } from './told';
 import { correlationFrom, USUAL_CORRELATION } from './tray-correlation';
@@ -140,8 +139,12 @@ export function believe(
 
 /** Where nothing was told, chance and pace know nothing of each other: the guide's figures as they are. */
 export function guideBelief(mean: number, worth: number, correlation: number): Float64Array {
-  const { a, b } = forOneBatch({ a: mean * worth, b: (1 - mean) * worth }, correlation);
-  const chances = betaWeights(a, b);
+  // About every chance of the plant that is possible its trays have theirs.
+  const plants = betaWeights(mean * worth, (1 - mean) * worth);
+  const trays = traySpreads(BATCH_LOGITS, 0, correlation);
+  const chances = new Float64Array(BATCH_LOGITS.length);
+  for (let x = 0; x < plants.length; x++)
+    for (let p = 0; p < chances.length; p++) chances[p]! += plants[x]! * trays[x]![p]!;
   const out = new Float64Array(BATCH_CELLS);
   for (let p = 0, at = 0; p < chances.length; p++)
     for (let y = 0; y < BATCH_PACES.length; y++, at++) out[at] = chances[p]! * GUIDE_PACES[y]!;

@@ -2,8 +2,8 @@ import fc from 'fast-check';
 import type { MethodId } from '../botany';
 import { addDays } from '../days';
 import { fold } from '../journal';
-import { randomFrom } from '../stats';
 import { written } from '../testing/entries';
+import { drawsOf } from '../testing/draws';
 import {
   atLeast,
   chanceOfAtLeast,
@@ -132,30 +132,18 @@ describe('several ways together', () => {
   it('agrees with 20,000 simulated benches of the stated model', () => {
     const ways = waysTo(short, wish({ count: 7 }))!;
     const { parts, chance } = ways.together!;
-    const random = randomFrom(11);
-    const gamma = (shape: number): number => {
-      // Marsaglia and Tsang 2000; below one by the power of a uniform.
-      if (shape < 1) return gamma(shape + 1) * random() ** (1 / shape);
-      const d = shape - 1 / 3;
-      for (;;) {
-        const normal = Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
-        const v = (1 + normal / Math.sqrt(9 * d)) ** 3;
-        if (v > 0 && Math.log(1 - random()) < 0.5 * normal ** 2 + d - d * v + d * Math.log(v))
-          return d * v;
-      }
-    };
+    const { random, beta } = drawsOf(11);
     let reached = 0;
     const RUNS = 20_000;
     for (let run = 0; run < RUNS; run++) {
       let plants = 0;
       for (const { method, taken } of parts) {
         const way = ways.ways.find((w) => w.method === method)!;
-        // A batch has one pace of those that are believed, and by it a chance of its own.
+        // A batch has one of the chances that are believed.
         let place = random();
-        const { a, b, ready } = way.chances.find(({ weight }) => (place -= weight) < 0)!;
-        const [x, y] = [gamma(a), gamma(b)];
-        const lives = x / (x + y);
-        for (let i = 0; i < taken; i++) if (random() < lives && random() < ready) plants++;
+        const is = way.chances.find(({ weight }) => (place -= weight) < 0)!;
+        const lives = 'share' in is ? is.share : is.ready * beta(is.a, is.b);
+        for (let i = 0; i < taken; i++) if (random() < lives) plants++;
       }
       if (plants >= 7) reached++;
     }

@@ -129,7 +129,7 @@ function againOf(
       [1],
     );
   const rounds = cuts.flatMap((cut) => {
-    const { method, figures, spare, belief, chances } = cut.way;
+    const { method, figures, spare, belief, paces } = cut.way;
     const days = AGAIN_DAYS[method];
     if (days === undefined) return [];
     const day = addDays(wish.cutOn, days);
@@ -137,8 +137,8 @@ function againOf(
     const way = wayOf(state, { ...wish, cutOn: day }, figures);
     if (way.ready < 0.01) return [];
     const both = readyOfTwoCuts(
-      { taken: cut.taken, chances },
-      { taken: Math.min(spare!.count, MOST_OF_A_KIND), chances: way.chances },
+      { taken: cut.taken, paces },
+      { taken: Math.min(spare!.count, MOST_OF_A_KIND), paces: way.paces },
       belief,
     );
     const sum = sumOf(readyOf(cuts.filter((other) => other !== cut)), both);

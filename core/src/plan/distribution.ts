@@ -1,10 +1,10 @@
 import { assertCount, assertFraction, assertPositive } from '../assert';
-import { betaBinomial, logChoose } from '../stats';
+import { betaBinomial, binomialChances, logChoose } from '../stats';
 import type { Chances } from './number-needed';
 
 /**
  * Chances of 0, 1 … `taken` plants ready of so many cuttings of one batch.
- * @param chances of the batch, pace by pace
+ * @param chances of the batch
  * @returns taken + 1 chances that sum to 1
  * Source: as in `chanceOfAtLeast`, of which this is the difference: a beta-binomial number lives, of which a binomial
  * number is ready.
@@ -12,7 +12,12 @@ import type { Chances } from './number-needed';
 export function plantsReady(taken: number, chances: readonly Chances[]): readonly number[] {
   assertCount('taken', taken);
   const out = new Array<number>(taken + 1).fill(0);
-  for (const { weight, a, b, ready } of chances) {
+  for (const is of chances) {
+    if ('share' in is) {
+      binomialChances(taken, is.share).forEach((p, k) => (out[k]! += is.weight * p));
+      continue;
+    }
+    const { weight, a, b, ready } = is;
     assertPositive('a', a);
     assertPositive('b', b);
     assertFraction('ready', ready);

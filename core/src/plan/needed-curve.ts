@@ -3,7 +3,7 @@ import type { SeasonState, TaxonMethod } from '../botany';
 import { addDays, daysBetween, type Day } from '../days';
 import type { State } from '../journal';
 import { plantTime } from '../learn';
-import { numberNeeded } from './number-needed';
+import { expected, numberNeeded } from './number-needed';
 import { plannedOutlook } from './planned-outlook';
 import { chancesAfter, growthDays } from './readiness';
 import { PRACTICAL } from './way';
@@ -24,6 +24,9 @@ export interface NeededCurve {
 
 /** Not much more than the fewest. Working assumption. */
 const SENSIBLE = 1.5;
+
+/** A chance below this is none: no number would do. */
+const LEAST_CHANCE = 0.005;
 
 /** @param from first day that is looked at; every day, or every few where the time is long */
 export function neededCurve(
@@ -46,7 +49,7 @@ export function neededCurve(
     days.push({
       day,
       needed:
-        Math.max(...chances.map((c) => c.ready)) < 0.01
+        expected(chances) < LEAST_CHANCE
           ? null
           : numberNeeded(wish.count, wish.certainty, chances, PRACTICAL),
       season: seasonOn(state, taxon, wish.space, day).state,

@@ -1,24 +1,39 @@
 import { assertCount, assertFraction, assertPositive } from '../assert';
 import { MOST_CUTTINGS } from '../journal';
-import { logBetaBinomialFrom, logChoose } from '../stats';
+import { binomialAtLeast, logBetaBinomialFrom, logChoose } from '../stats';
 
 /**
- * What is believed of one batch at one pace: its weight, its chance as Beta(a, b), and the chance that one of it which
- * lives is ready by the day. Weights sum to 1.
+ * What is believed of the batch: each a share of the batches that are possible, with what one of their cuttings has for
+ * chance to live and be ready by the day. Weights sum to 1.
  */
-export interface Chances {
-  readonly weight: number;
-  readonly a: number;
-  readonly b: number;
-  readonly ready: number;
-}
+export type Chances =
+  | {
+      readonly weight: number;
+      /** The chance itself, 0–1. */
+      readonly share: number;
+    }
+  | {
+      readonly weight: number;
+      /** The chance to live, as Beta(a, b) … */
+      readonly a: number;
+      readonly b: number;
+      /** … and of one that lives to be ready, 0–1. */
+      readonly ready: number;
+    };
+
+/** Chance of one cutting, over all batches that are believed possible; 0–1. */
+export const expected = (chances: readonly Chances[]): number =>
+  chances.reduce(
+    (sum, is) => sum + is.weight * ('share' in is ? is.share : (is.ready * is.a) / (is.a + is.b)),
+    0,
+  );
 
 /**
  * Chance that at least `wanted` of `taken` cuttings succeed and are ready in time.
- * @param chances of the batch, pace by pace: all its cuttings share one of them
+ * @param chances of the batch: all its cuttings share one of them
  * @returns 0–1
- * Source: X | Y ~ Binomial(Y, ready), Y ~ BetaBinomial(taken, a, b), summed exactly; the inner tail is the
- * distribution function of the negative binomial. Over paces it is the mean of their chances.
+ * Source: where the chance is known, the binomial; where it is a Beta, X | Y ~ Binomial(Y, ready), Y ~ BetaBinomial(taken, a, b), summed exactly; the inner tail is the
+ * distribution function of the negative binomial. Over the batches that are believed possible it is the mean of theirs.
  */
 export function chanceOfAtLeast(
   wanted: number,
@@ -27,22 +42,25 @@ export function chanceOfAtLeast(
 ): number {
   assertCount('wanted', wanted);
   assertCount('taken', taken);
-  for (const { a, b, ready } of chances) {
-    assertPositive('a', a);
-    assertPositive('b', b);
-    assertFraction('ready', ready);
-  }
   if (wanted === 0) return 1;
   if (wanted > taken) return 0;
   const company = new Map<string, { a: number; b: number; tails: Tail[] }>();
-  for (const { weight, a, b, ready } of chances) {
+  let chance = 0;
+  for (const is of chances) {
+    if ('share' in is) {
+      chance += is.weight * binomialAtLeast(wanted, taken, is.share);
+      continue;
+    }
+    const { weight, a, b, ready } = is;
+    assertPositive('a', a);
+    assertPositive('b', b);
+    assertFraction('ready', ready);
     if (ready === 0 || weight === 0) continue;
     // Where pace and chance know nothing of each other, many paces have the same chance.
     const same = company.get(`${a}/${b}`) ?? { a, b, tails: [] };
     company.set(`${a}/${b}`, same);
     same.tails.push({ weight, inTime: inTime(wanted, ready) });
   }
-  let chance = 0;
   for (const { a, b, tails } of company.values()) {
     const next = logBetaBinomialFrom(wanted, taken, a, b);
     for (let y = wanted; y <= taken; y++) {

@@ -2,10 +2,11 @@ import { shareBy, slowed, type MethodId, type TaxonMethod, type WeibullTime } fr
 import type { Day } from '../days';
 import {
   awaitedRoots,
+  batchesToCome,
   chanceBy,
   growthFor,
+  pacesOf,
   plantTime,
-  prospectsOf,
   type Belief,
   type Outlook,
 } from '../learn';
@@ -51,10 +52,18 @@ export function growthDays(method: MethodId, size: Size): number {
   return size === 'rooted' ? 0 : GROWTH_DAYS[method][size];
 }
 
+/** How likely a pace is, and the share of those that live which is ready at it; 0–1. */
+export interface PaceReady {
+  readonly weight: number;
+  readonly ready: number;
+}
+
 /** How a cutting comes along, from its cut to the size that is wanted. */
 export interface Readiness {
-  /** What is believed of its batch by a day, pace by pace. */
+  /** What is believed of its batch by a day. */
   on(day: Day): readonly Chances[];
+  /** The share of those that live which is ready by a day, by how quick the batch is. */
+  paces(day: Day): readonly PaceReady[];
   /** Chance that one which lives is ready by a day, 0–1. */
   by(day: Day): number;
   /** First day by which this share of those that live is ready; null within three years. */
@@ -72,32 +81,23 @@ export function readiness(
   const awaited = awaitedRoots(belief.batch, time, 0);
   return {
     on: (day) => chancesAfter(belief, time, line.at(day) - later),
+    paces: (day) =>
+      pacesOf(belief).map(({ weight, pace }) => ({
+        weight,
+        ready: shareBy(slowed(time, pace), line.at(day) - later),
+      })),
     by: (day) => chanceBy(awaited, line.at(day) - later).mean / awaited.ever,
     dayFor: (share) => line.dayFor(growthFor(awaited, share) + later),
   };
 }
 
-/** What is believed of a batch after so much growth, pace by pace. */
+/** What is believed of a batch after so much growth. */
 export const chancesAfter = (
   belief: Pick<Belief, 'batch'>,
   time: WeibullTime,
   growth: number,
-): readonly Chances[] =>
-  prospectsOf(belief).map(({ weight, pace, a, b }) => ({
-    weight,
-    a,
-    b,
-    ready: shareBy(slowed(time, pace), growth),
-  }));
+): readonly Chances[] => batchesToCome(belief, (pace) => shareBy(slowed(time, pace), growth));
 
 /** What is believed of a batch, whenever it is ready. */
-export function chancesOf(belief: Pick<Belief, 'batch'>): readonly Chances[] {
-  const all = prospectsOf(belief);
-  const mean = all.reduce((sum, { weight, a, b }) => sum + (weight * a) / (a + b), 0);
-  const square = all.reduce(
-    (sum, { weight, a, b }) => sum + (weight * a * (a + 1)) / ((a + b) * (a + b + 1)),
-    0,
-  );
-  const worth = Math.max((mean * (1 - mean)) / Math.max(square - mean ** 2, 1e-9) - 1, 0.05);
-  return [{ weight: 1, a: mean * worth, b: (1 - mean) * worth, ready: 1 }];
-}
+export const chancesOf = (belief: Pick<Belief, 'batch'>): readonly Chances[] =>
+  batchesToCome(belief, () => 1);

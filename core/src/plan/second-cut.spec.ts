@@ -4,11 +4,7 @@ import { atLeast, plantsReady, readyOfTwoCuts, sumOf } from '.';
 
 describe('two cuts of one plant', () => {
   const belief = { a: 5.6, b: 2.4, correlation: 0.1 };
-  const alive = [{ weight: 1, a: 1, b: 1, ready: 1 }];
-  const cut = (taken: number, ready = 1) => ({
-    taken,
-    chances: alive.map((c) => ({ ...c, ready })),
-  });
+  const cut = (taken: number, ready = 1) => ({ taken, paces: [{ weight: 1, ready }] });
 
   /** Drawn from the model itself: one chance of the plant, one of each tray about it, each piece by that. */
   function reached(wanted: number, taken: number, benches: number): number {

@@ -1,12 +1,12 @@
 import jStat from 'jstat';
 import { LEAST_CORRELATION, type Belief } from '../learn';
 import { plantsReady, sumOf } from './distribution';
-import type { Chances } from './number-needed';
+import type { PaceReady } from './readiness';
 
-/** One cut: so many taken, and what is believed of its batch, pace by pace. */
+/** One cut: so many taken, and how many of those that live are ready, pace by pace. */
 export interface Cut {
   readonly taken: number;
-  readonly chances: readonly Chances[];
+  readonly paces: readonly PaceReady[];
 }
 
 /** In so many steps of equal weight the chance of the plant is gone through. */
@@ -30,29 +30,24 @@ export function readyOfTwoCuts(
   const out = new Array<number>(first.taken + second.taken + 1).fill(0);
   for (let step = 0; step < STEPS; step++) {
     const chance = Math.min(Math.max(jStat.beta.inv((step + 0.5) / STEPS, a, b), 1e-6), 1 - 1e-6);
-    const given = ({ taken, chances }: Cut): readonly number[] =>
+    const given = ({ taken, paces }: Cut): readonly number[] =>
       plantsReady(
         taken,
-        chances.map((c) => ({ ...c, a: chance * worth, b: (1 - chance) * worth })),
+        paces.map((is) => ({ ...is, a: chance * worth, b: (1 - chance) * worth })),
       );
     sumOf(given(one), given(other)).forEach((p, k) => (out[k]! += p / STEPS));
   }
   return out;
 }
 
-function byReadiness({ taken, chances }: Cut): Cut {
+function byReadiness({ taken, paces }: Cut): Cut {
   const weights = new Map<number, number>();
-  for (const { weight, ready } of chances) {
+  for (const { weight, ready } of paces) {
     const about = ready === 0 || ready === 1 ? ready : ALIKE * Math.round(ready / ALIKE);
     weights.set(about, (weights.get(about) ?? 0) + weight);
   }
   return {
     taken,
-    chances: [...weights].map(([ready, weight]) => ({
-      weight,
-      a: 1,
-      b: 1,
-      ready: Math.min(1, ready),
-    })),
+    paces: [...weights].map(([ready, weight]) => ({ weight, ready: Math.min(1, ready) })),
   };
 }

@@ -1,25 +1,30 @@
-import jStat from 'jstat';
 import { shareBy, slowed, timeWithin } from '../botany';
-import { forOneBatch, USUAL_CORRELATION } from '../learn';
-import { randomFrom } from '../stats';
+import { USUAL_CORRELATION } from '../learn';
 import { certain, untoldAfter } from '../testing/chances';
+import { drawsOf } from '../testing/draws';
 import { chanceOfAtLeast, numberNeeded } from '.';
 
 const time = timeWithin({ from: 14, to: 35 });
 const belief = { a: 6.4, b: 1.6 };
 const readyBy = (day: number) => untoldAfter(belief, time, day);
 
-/** Standard normal and gamma draws of one seeded source. */
-function luck(seed: number) {
-  const random = randomFrom(seed);
-  const normal = (): number =>
-    Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
-  // Quantiles of the beta are dear: a table of them is drawn from.
-  const beta = (a: number, b: number): (() => number) => {
-    const table = Array.from({ length: 4000 }, (_, i) => jStat.beta.inv((i + 0.5) / 4000, a, b));
-    return () => table[Math.floor(random() * 4000)]!;
-  };
-  return { random, normal, beta };
+/** Of 20,000 benches of the stated model itself, the share that reaches what is wanted. */
+function reachedBy(
+  wanted: number,
+  n: number,
+  { a, b }: typeof belief,
+  readyAt: (pace: number) => number,
+  seed: number,
+): number {
+  const { random, normal, beta, tray } = drawsOf(seed);
+  let reached = 0;
+  for (let bench = 0; bench < 20_000; bench++) {
+    const ready = tray(beta(a, b), USUAL_CORRELATION) * readyAt(Math.exp(0.4 * normal()));
+    let plants = 0;
+    for (let i = 0; i < n && plants < wanted; i++) if (random() < ready) plants++;
+    if (plants === wanted) reached++;
+  }
+  return reached / 20_000;
 }
 
 describe('“90 % sure” is 90 %', () => {
@@ -27,18 +32,9 @@ describe('“90 % sure” is 90 %', () => {
   // every cutting by itself. 20,000 benches.
   it.each([20, 25, 30, 35, 45])('ten wanted by day %d', (day) => {
     const n = numberNeeded(10, 0.9, readyBy(day))!;
-    const { random, normal, beta } = luck(7 + day);
-    const batch = forOneBatch(belief, USUAL_CORRELATION);
-    const chance = beta(batch.a, batch.b);
-    let reached = 0;
-    for (let bench = 0; bench < 20_000; bench++) {
-      const ready = chance() * shareBy(slowed(time, Math.exp(0.4 * normal())), day);
-      let plants = 0;
-      for (let i = 0; i < n && plants < 10; i++) if (random() < ready) plants++;
-      if (plants === 10) reached++;
-    }
-    expect(reached / 20_000).toBeGreaterThan(0.88);
-    expect(reached / 20_000).toBeLessThan(0.925);
+    const reached = reachedBy(10, n, belief, (pace) => shareBy(slowed(time, pace), day), 7 + day);
+    expect(reached).toBeGreaterThan(0.88);
+    expect(reached).toBeLessThan(0.92);
   });
 
   // Windows of a quick crown, a leaf, a snake plant's section; a plant that takes well, one that takes badly.
@@ -59,20 +55,25 @@ describe('“90 % sure” is 90 %', () => {
     const chances = untoldAfter(share, span, day);
     const n = numberNeeded(6, 0.9, chances);
     if (n === null) throw new Error('a number would do here');
-    const { random, normal, beta } = luck(window.to + share.b);
-    const batch = forOneBatch(share, USUAL_CORRELATION);
-    const chance = beta(batch.a, batch.b);
-    let reached = 0;
-    for (let bench = 0; bench < 20_000; bench++) {
-      const made = chance() * shareBy(slowed(span, Math.exp(0.4 * normal())), day);
-      let plants = 0;
-      for (let i = 0; i < n && plants < 6; i++) if (random() < made) plants++;
-      if (plants === 6) reached++;
-    }
+    const ready = (pace: number): number => shareBy(slowed(span, pace), day);
+    const reached = reachedBy(6, n, share, ready, window.to + share.b);
     // One cutting more is a step of its own where few are taken: the next smaller number must fall short.
-    expect(reached / 20_000).toBeGreaterThan(0.88);
+    expect(reached).toBeGreaterThan(0.88);
     expect(chanceOfAtLeast(6, n - 1, chances)).toBeLessThan(0.9);
-    expect(Math.abs(reached / 20_000 - chanceOfAtLeast(6, n, chances))).toBeLessThan(0.015);
+    expect(Math.abs(reached - chanceOfAtLeast(6, n, chances))).toBeLessThan(0.015);
+  });
+
+  // A mean and a variance alone say too much of what is hardly known: 0.90 where 0.84 is reached.
+  it.each([
+    { a: 0.75, b: 2.25 },
+    { a: 1.5, b: 1.5 },
+    { a: 0.5, b: 1.5 },
+  ])('a weak belief, Beta(%o)', (weak) => {
+    const chances = untoldAfter(weak, time, 60);
+    const [wanted, n] = [2, 60];
+    const said = chanceOfAtLeast(wanted, n, chances);
+    const reached = reachedBy(wanted, n, weak, (pace) => shareBy(slowed(time, pace), 60), 3);
+    expect(Math.abs(said - reached)).toBeLessThan(0.015);
   });
 
   it('the middle of the belief alone is far from sure', () => {
@@ -82,20 +83,7 @@ describe('“90 % sure” is 90 %', () => {
   });
 });
 
-describe('one batch to come', () => {
-  it('has the mean of the long run and is less sure', () => {
-    const { a, b } = forOneBatch(belief, 0.1);
-    expect(a / (a + b)).toBeCloseTo(0.8, 12);
-    expect(a + b).toBeLessThan(8);
-    // However sure the long run, a batch keeps its own spread: worth 1/ρ − 1 cuttings at most.
-    const sure = forOneBatch({ a: 8e6, b: 2e6 }, 0.1);
-    expect(sure.a + sure.b).toBeCloseTo(9, 3);
-    expect(forOneBatch(belief, 0)).toEqual({
-      a: expect.closeTo(6.4, 9),
-      b: expect.closeTo(1.6, 9),
-    });
-  });
-
+describe('ties', () => {
   // Of Beta(1, 1) every number of n is as likely as any other: at least 3 of 14 is 12 of 15, just 80 %.
   it('a tie is enough: three of fourteen at just 80 %', () => {
     expect(numberNeeded(3, 0.8, certain(1, 1))).toBe(14);

@@ -7,7 +7,7 @@ import { containersFor, costOf, type Cost } from './cost';
 import { MINUTES } from './minutes';
 import { numberNeeded, type Chances } from './number-needed';
 import { plannedOutlook } from './planned-outlook';
-import { readiness } from './readiness';
+import { readiness, type PaceReady } from './readiness';
 import { risksOf } from './risks';
 import { likelySpareOf, type Spare } from './spare';
 import type { Wish } from './wish';
@@ -23,9 +23,10 @@ export interface Way {
   readonly needed: number | null;
   /** Whether so many can be had: of her where she was counted, and of any plant within reason. */
   readonly within: boolean;
-  /** Chance that one which lives is ready by the day; and what is believed of its batch then, pace by pace. */
+  /** Chance that one which lives is ready by the day; what is believed of its batch then; and pace by pace. */
   readonly ready: number;
   readonly chances: readonly Chances[];
+  readonly paces: readonly PaceReady[];
   /** When one in ten, half and nine in ten of the living are ready. */
   readonly from: Day | null;
   readonly half: Day | null;
@@ -65,6 +66,7 @@ export function wayOf(state: State, wish: Wish, figures: TaxonMethod, warmer = 0
     within: needed !== null && needed <= Math.min(PRACTICAL, spare?.count ?? PRACTICAL),
     ready,
     chances,
+    paces: come.paces(wish.by),
     from: come.dayFor(0.1),
     half: come.dayFor(0.5),
     to: come.dayFor(0.9),

@@ -1,4 +1,4 @@
-import { chanceOfAtLeast, type Chances } from './number-needed';
+import { chanceOfAtLeast, expected, type Chances } from './number-needed';
 
 /** Plants to be expected, eight times in ten between low and high. */
 export interface Yield {
@@ -10,14 +10,12 @@ export interface Yield {
 /**
  * What so many pieces of one batch give.
  * @param taken whole, ≥ 0
- * @param chances of the batch, pace by pace
+ * @param chances of the batch
  * Source: quantiles of the distribution that `chanceOfAtLeast` sums.
  */
 export function yieldOf(taken: number, chances: readonly Chances[]): Yield {
   return {
-    likely:
-      taken *
-      chances.reduce((sum, { weight, a, b, ready }) => sum + (weight * ready * a) / (a + b), 0),
+    likely: taken * expected(chances),
     low: mostWith(0.9, taken, chances),
     high: mostWith(0.1, taken, chances),
   };

@@ -15,5 +15,6 @@ export * from './design-effect';
 export * from './posterior';
 export * from './beta-posterior';
 export * from './beta-binomial';
+export * from './binomial';
 export * from './random';
 export * from './sobol';

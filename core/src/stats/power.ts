@@ -2,6 +2,7 @@ import { assertCount, assertFraction } from '../assert';
 import jStat from 'jstat';
 
 import { logChoose } from './beta-binomial';
+import { binomialChances } from './binomial';
 
 /**
  * Chance to find that two shares differ, with so many in each group.
@@ -28,8 +29,8 @@ export function exactPowerOf(na: number, nb: number, a: number, b: number, alpha
   assertCount('nb', nb);
   assertFraction('a', a);
   assertFraction('b', b);
-  const pa = binomial(na, a);
-  const pb = binomial(nb, b);
+  const pa = binomialChances(na, a);
+  const pb = binomialChances(nb, b);
   let power = 0;
   // Tables of one sum of successes share their reference set: p is the same work for all of them.
   for (let sum = 0; sum <= na + nb; sum++) {
@@ -101,12 +102,4 @@ function eachNeeded(power: number, a: number, b: number, alpha = 0.05, most = 50
     else low = middle;
   }
   return high;
-}
-
-function binomial(n: number, p: number): readonly number[] {
-  return Array.from({ length: n + 1 }, (_, x) => {
-    if (p === 0) return x === 0 ? 1 : 0;
-    if (p === 1) return x === n ? 1 : 0;
-    return Math.exp(logChoose(n, x) + x * Math.log(p) + (n - x) * Math.log1p(-p));
-  });
 }

@@ -1,4 +1,3 @@
-import jStat from 'jstat';
 import { addDays } from '../days';
 import {
   compareGroups,
@@ -18,7 +17,7 @@ import {
   sumOf,
   USUAL_CORRELATION,
 } from '../learn';
-import { randomFrom } from '../stats';
+import { drawsOf } from './draws';
 
 /*
  * Benches of which is known that nothing goes with anything: all trays of one chance, alike as much as said. What the
@@ -37,11 +36,10 @@ export interface Trays {
 const TOLD: readonly Grouping[] = ['school', 'place of callus', 'mix', 'pot', 'space', 'season'];
 
 function benchOf({ correlation, chance, trays }: Trays, seed: number): readonly LedgerCase[] {
-  const random = randomFrom(seed);
-  const worth = 1 / Math.max(correlation, 1e-4) - 1;
+  const { random, tray } = drawsOf(seed);
   return Array.from({ length: trays }, (_, i): LedgerCase => {
     const of = 12 + Math.floor(29 * random());
-    const own = jStat.beta.inv(random(), chance * worth, (1 - chance) * worth);
+    const own = tray(chance, correlation);
     let rooted = 0;
     for (let k = 0; k < of; k++) if (random() < own) rooted++;
     const told = new Map(TOLD.map((by) => [by, `${by} ${Math.floor(3 * random())}`]));

@@ -1,4 +1,3 @@
-import jStat from 'jstat';
 import { slowed, timeWithin, type Window, type WeibullTime } from '../botany';
 import {
   BATCH_PACE_SD,
@@ -14,7 +13,7 @@ import {
   type Belief,
   type CureEvidence,
 } from '../learn';
-import { randomFrom } from '../stats';
+import { drawsOf } from './draws';
 
 /** How benches, plants and trays differ in a simulated world. */
 export interface World {
@@ -28,18 +27,6 @@ export interface World {
 export const STATED: World = { correlation: 0.1, benchSd: null };
 export const HARSH: World = { correlation: 0.25, benchSd: 0.5 };
 
-/** Draws of one seeded source. */
-function luckOf(seed: number) {
-  const random = randomFrom(seed);
-  const normal = (): number =>
-    Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
-  const beta = (mean: number, worth: number): number => {
-    const p = Math.min(Math.max(mean, 1e-6), 1 - 1e-6);
-    return jStat.beta.inv(random(), p * worth, (1 - p) * worth);
-  };
-  return { random, normal, beta };
-}
-
 /** A plant on a bench that is not known: what is true of it, and batches of it. */
 export function plantIn(
   world: World,
@@ -50,15 +37,17 @@ export function plantIn(
   },
   seed: number,
 ) {
-  const { random, normal, beta } = luckOf(seed);
+  const { random, normal, beta, tray } = drawsOf(seed);
   const { mean, worth, window } = way;
   const time = timeWithin(window);
   const chance =
-    world.benchSd === null ? beta(mean, worth) : shareAt(logitOf(mean) + world.benchSd * normal());
+    world.benchSd === null
+      ? beta(mean * worth, (1 - mean) * worth)
+      : shareAt(logitOf(mean) + world.benchSd * normal());
   const pace = PLANT_PACE_SD * normal();
   /** Growth at which each of so many cuttings of a batch roots; infinite where it never does. */
   const batch = (count: number): readonly number[] => {
-    const own = beta(chance, 1 / world.correlation - 1);
+    const own = tray(chance, world.correlation);
     const its = slowed(time, Math.exp(pace + BATCH_PACE_SD * normal()));
     return Array.from({ length: count }, () =>
       random() < own ? its.scale * (-Math.log(1 - random())) ** (1 / its.shape) : Infinity,
