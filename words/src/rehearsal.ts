@@ -11,7 +11,7 @@ import {
   type RotCalibration,
   type StrategyProblem,
 } from '@hypogeon/core/rehearse';
-import { percent } from './shares';
+import { percentSpan } from './shares';
 import type { Speech } from './speech';
 import { warmthStep } from './ways';
 
@@ -71,12 +71,16 @@ const CHOICE: Readonly<
   mix: ['The mix', 'in the one of yours that stays wettest', 'in the airiest'],
 };
 
-/** `The first water: on the day they are set 31 of 100 root, three weeks later 88. By itself 61 % of what these choices can do.` */
+/** `The first water: on the day they are set 31 of 100 root, three weeks later 88. By itself 55–67 % of what these choices can do.` */
 export function matterText({ choice, low, high, share }: Matter, speech: Speech): string {
   const step = warmthStep(WARMEST_C, speech);
   const [name, atLow, atHigh] =
     choice === 'warmth' ? ['Warmth', `${step} cooler`, `${step} warmer`] : CHOICE[choice];
-  const part = share >= 0.05 ? ` By itself ${percent(share)} of what these choices can do.` : '';
+  // Eight in ten of such samples.
+  const [least, most] = [share.share - 1.28 * share.se, share.share + 1.28 * share.se];
+  const range = { low: Math.max(0, least), high: Math.min(1, most) };
+  const part =
+    least >= 0.05 ? ` By itself ${percentSpan(range)} of what these choices can do.` : '';
   return `${name}: ${atLow} ${hundred(low)} of 100 root, ${atHigh} ${hundred(high)}.${part}`;
 }
 

@@ -326,6 +326,42 @@ describe('solving for a mix (linear programme, checked with the full model)', ()
     ]);
   });
 
+  it('where nothing meets the wish, no mix of tenths misses it by less', () => {
+    const ids = ['zeolite', 'kanuma', 'charcoal', 'peat'];
+    const few = ids.map((id) => ({ component: component(id) }));
+    const [container] = USUAL_CONTAINERS;
+    for (const [water, air] of [
+      [0.12, 0.75],
+      [0.45, 0.6],
+      [0.2, 0.3],
+    ] as const) {
+      const missed = (values: Readonly<Record<'water' | 'air', number>>): number =>
+        Math.abs(values.water - water) + Math.abs(values.air - air);
+      const solved = solveMix(
+        wish({
+          choices: few,
+          from: undefined,
+          targets: [
+            { name: 'water', min: water, max: water },
+            { name: 'air', min: air, max: air },
+          ],
+        }),
+      )!;
+      let least = Infinity;
+      for (let a = 0; a <= 10; a++)
+        for (let b = 0; a + b <= 10; b++)
+          for (let c = 0; a + b + c <= 10; c++) {
+            const parts = [a, b, c, 10 - a - b - c].map((n, i) => ({
+              component: few[i]!.component,
+              parts: n,
+            }));
+            const medium = mediumOf(parts.filter((p) => p.parts > 0));
+            least = Math.min(least, missed(fillPot(medium, container!)));
+          }
+      expect(missed(solved.reached)).toBeLessThan(least + 0.005);
+    }
+  });
+
   it('meets its targets by the full model, not only by the linear one', () => {
     const solved = solveMix(
       wish({

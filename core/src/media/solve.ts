@@ -87,7 +87,41 @@ export function solveMix(wish: MixWish): SolvedMix | null {
     }
     if (best === null || score < best.score) best = { x, score };
   }
+  // Where something is missed the linear steps may have stopped short: shares are moved about by hand.
+  if (best && best.score >= MISS_WEIGHT * NEAR)
+    for (const start of [
+      best.x,
+      ...choices.map((_, k) => choices.map((__, i) => Number(i === k))),
+    ]) {
+      const moved = movedAbout(wish, choices, start);
+      if (moved.score < best.score) best = moved;
+    }
   return best && answer(wish, choices, tidied(wish, choices, best.x));
+}
+
+/** Shares that are moved from one component to another, from coarse to fine, as long as it helps. */
+function movedAbout(
+  wish: MixWish,
+  choices: readonly Choice[],
+  start: readonly number[],
+): { readonly x: readonly number[]; readonly score: number } {
+  let [x, score] = [start, scoreOf(wish, choices, start)];
+  for (const step of [0.3, 0.1, 0.03, 0.01]) {
+    let better = true;
+    while (better) {
+      better = false;
+      for (let from = 0; from < x.length; from++)
+        for (let to = 0; to < x.length; to++) {
+          const share = Math.min(step, x[from]!);
+          if (from === to || share === 0) continue;
+          const next = x.map((v, i) => (i === from ? v - share : i === to ? v + share : v));
+          const nextScore = scoreOf(wish, choices, next);
+          if (nextScore >= score - 1e-6) continue;
+          [x, score, better] = [next, nextScore, true];
+        }
+    }
+  }
+  return { x, score };
 }
 
 /** Where the search begins: the known mix, an even one, and each component mostly alone. */

@@ -9,6 +9,7 @@ import {
   chanceOfAtLeast,
   combinationOf,
   estimateStock,
+  fromHer,
   likelySpareOf,
   mostReached,
   plantsReady,
@@ -118,7 +119,7 @@ describe('several ways together', () => {
         of.reduce<readonly number[]>(
           (all, { method, taken }) => {
             const way = ways.ways.find((w) => w.method === method)!;
-            return sumOf(all, plantsReady(taken, way.chances));
+            return sumOf(all, fromHer(way, taken));
           },
           [1],
         ),
@@ -149,6 +150,24 @@ describe('several ways together', () => {
     }
     // Four standard errors of a share of 20,000.
     expect(Math.abs(reached / RUNS - chance)).toBeLessThan(0.012);
+  });
+
+  it('of what nobody counted she may have less: said and reached, by simulation', () => {
+    const way = waysTo(state({}), wish({ count: 30 }))!.ways.find((w) => w.method === 'leaf')!;
+    const taken = way.spare!.count;
+    const said = atLeast(3, fromHer(way, taken));
+    expect(said).toBeLessThan(atLeast(3, plantsReady(taken, way.chances)));
+    const { random, normal, tray, beta } = drawsOf(5);
+    let reached = 0;
+    for (let run = 0; run < 20_000; run++) {
+      // Eight plants in ten have between half and twice as many leaves, of which a third is spared.
+      const has = Math.floor(Math.round(way.spare!.of * 2 ** (normal() / 1.2816)) / 3);
+      const lives = tray(beta(way.belief.a, way.belief.b), 0.1) * way.ready;
+      let plants = 0;
+      for (let i = 0; i < Math.min(has, taken); i++) if (random() < lives) plants++;
+      if (plants >= 3) reached++;
+    }
+    expect(Math.abs(reached / 20_000 - said)).toBeLessThan(0.02);
   });
 
   it('is silent where one way is enough, where she gives nothing, and where nobody asks of whom', () => {

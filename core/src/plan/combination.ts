@@ -64,12 +64,11 @@ export function combinationOf(state: State, wish: Wish, ways: readonly Way[]): C
     .filter((w) => w.spare !== null && w.spare.count > 0 && w.ready >= 0.01)
     .toSorted((a, b) => workPerPlant(a) - workPerPlant(b));
   if (givers.length === 0) return null;
-  const chancesOf = (way: Way, taken: number): readonly number[] => plantsReady(taken, way.chances);
   const most = givers.map((way) => Math.min(way.spare!.count, MOST_OF_A_KIND));
   const sums: (readonly number[])[] = [[1]];
   let parts = 0;
   while (parts < givers.length && atLeast(wish.count, sums[parts]!) < wish.certainty * (1 - 1e-9)) {
-    sums.push(sumOf(sums[parts]!, chancesOf(givers[parts]!, most[parts]!)));
+    sums.push(sumOf(sums[parts]!, fromHer(givers[parts]!, most[parts]!)));
     parts++;
   }
   const taken = most.slice(0, parts);
@@ -78,16 +77,16 @@ export function combinationOf(state: State, wish: Wish, ways: readonly Way[]): C
   if (enough)
     for (let i = parts - 1; i >= 0; i--) {
       const others = taken.reduce<readonly number[]>(
-        (sum, n, j) => (j === i ? sum : sumOf(sum, chancesOf(givers[j]!, n))),
+        (sum, n, j) => (j === i ? sum : sumOf(sum, fromHer(givers[j]!, n))),
         [1],
       );
       taken[i] = fewest(taken[i]!, (n) => {
-        const sum = sumOf(others, chancesOf(givers[i]!, n));
+        const sum = sumOf(others, fromHer(givers[i]!, n));
         return atLeast(wish.count, sum) >= wish.certainty * (1 - 1e-9);
       });
     }
   const total = taken.reduce<readonly number[]>(
-    (sum, n, j) => sumOf(sum, chancesOf(givers[j]!, n)),
+    (sum, n, j) => sumOf(sum, fromHer(givers[j]!, n)),
     [1],
   );
   return {
@@ -98,6 +97,26 @@ export function combinationOf(state: State, wish: Wish, ways: readonly Way[]): C
     again: enough ? null : againOf(state, wish, givers, taken),
     guessed: taken.some((n, i) => n > 0 && givers[i]!.spare!.guess !== null),
   };
+}
+
+/**
+ * Chances of 0, 1 … `taken` plants ready of what she is thought to have: where nobody counted it, she may turn out to
+ * have less.
+ */
+export function fromHer(way: Pick<Way, 'chances' | 'spare'>, taken: number): readonly number[] {
+  const may = way.spare?.guess?.may;
+  if (!may) return plantsReady(taken, way.chances);
+  const out = new Array<number>(taken + 1).fill(0);
+  for (const [n, times] of countBy(may, (has) => Math.min(has, taken)))
+    plantsReady(n, way.chances).forEach((p, k) => (out[k]! += (p * times) / may.length));
+  return out;
+}
+
+/** How many of a row have each of its values. */
+function countBy(row: readonly number[], of: (n: number) => number): ReadonlyMap<number, number> {
+  const out = new Map<number, number>();
+  for (const n of row) out.set(of(n), (out.get(of(n)) ?? 0) + 1);
+  return out;
 }
 
 /** The least number that will do, 0 … most; most is known to do. */
@@ -124,10 +143,7 @@ function againOf(
 ): Again | null {
   const cuts = givers.map((way, i) => ({ way, taken: taken[i] ?? 0 }));
   const readyOf = (those: typeof cuts): readonly number[] =>
-    those.reduce<readonly number[]>(
-      (sum, cut) => sumOf(sum, plantsReady(cut.taken, cut.way.chances)),
-      [1],
-    );
+    those.reduce<readonly number[]>((sum, cut) => sumOf(sum, fromHer(cut.way, cut.taken)), [1]);
   const rounds = cuts.flatMap((cut) => {
     const { method, figures, spare, belief, paces } = cut.way;
     const days = AGAIN_DAYS[method];

@@ -1,6 +1,6 @@
 import type { Form, MethodId } from '../botany';
 import type { Mother } from '../journal';
-import { estimateStock } from './stock';
+import { estimateStock, mayHave } from './stock';
 
 /** What a mother can give of one kind and stay a mother. */
 export interface Spare {
@@ -8,7 +8,12 @@ export interface Spare {
   /** What she has of it. */
   readonly of: number;
   /** Between these, eight in ten, where nobody counted: then the plan offers a plant’s usual number, not a wish. */
-  readonly guess: { readonly low: number; readonly high: number } | null;
+  readonly guess: {
+    readonly low: number;
+    readonly high: number;
+    /** Numbers she may turn out to spare, each as likely as the others. */
+    readonly may: readonly number[];
+  } | null;
   readonly why: string;
 }
 
@@ -75,7 +80,11 @@ export function likelySpareOf(
   return {
     count: sparedOf(likely, method),
     of: likely,
-    guess: { low: sparedOf(low, method), high: sparedOf(high, method) },
+    guess: {
+      low: sparedOf(low, method),
+      high: sparedOf(high, method),
+      may: mayHave(likely).map((n) => sparedOf(n, method)),
+    },
     why: WHY[method],
   };
 }

@@ -1,3 +1,4 @@
+import jStat from 'jstat';
 import type { Form, MethodId } from '../botany';
 
 /** How many of a kind a plant has, where nobody counted: eight in ten lie between low and high. */
@@ -79,3 +80,13 @@ export function estimateStock(
     high: Math.ceil(likely * SPREAD),
   };
 }
+
+const SLICES = 9;
+
+/** Numbers that a plant may turn out to have where so many are likely, each as likely as the others; whole, rising. */
+export const mayHave = (likely: number): readonly number[] =>
+  Array.from({ length: SLICES }, (_, i) => {
+    const z = jStat.normal.inv((i + 0.5) / SLICES, 0, 1);
+    return Math.round(likely * SPREAD ** (z / NINTH_DECILE));
+  });
+const NINTH_DECILE = jStat.normal.inv(0.9, 0, 1);

@@ -159,18 +159,6 @@ export function mixColumns(state: State, container: string): readonly Column[] {
 
 const held = (column: Column): number => waterIn(column, evenly(column, 1));
 
-/** Days on either side of one that its usual air is taken from. */
-const ROUND_DAYS = 15;
-
 /** The day-to-day weather of a place: from its own readings where there are enough of them. */
-export function weatherIn(state: State, space: string): Weather {
-  const readings = state.air.get(space) ?? [];
-  return weatherOf(
-    readings.map(({ tempC, rh }, i) => {
-      const near = readings.slice(Math.max(0, i - ROUND_DAYS), i + ROUND_DAYS + 1);
-      const mean = (of: (r: (typeof near)[number]) => number): number =>
-        near.reduce((sum, r) => sum + of(r), 0) / near.length;
-      return { tempC: tempC - mean((r) => r.tempC), rh: rh - mean((r) => r.rh) };
-    }),
-  );
-}
+export const weatherIn = (state: State, space: string): Weather =>
+  weatherOf(state.air.get(space) ?? []);

@@ -1,4 +1,4 @@
-import { sobolFirst } from '../stats';
+import { sobolFirst, type SampledShare } from '../stats';
 import { lives, runBench } from './bench-run';
 import { luckOf } from './luck';
 import type { Column } from '../water';
@@ -63,8 +63,8 @@ export interface Matter {
   /** Share rooted at one end and at the other, the rest as planned, 0–1. */
   readonly low: number;
   readonly high: number;
-  /** First-order Sobol index, 0–1: its share of what all of them together can do, by itself. */
-  readonly share: number;
+  /** First-order Sobol index, 0–1: its share of what all of them together can do, by itself, with its error. */
+  readonly share: SampledShare;
 }
 
 export interface MattersInput {

@@ -6,3 +6,7 @@ export { held } from './held';
 export { HARSH, STATED } from './rooting-world';
 export * from './ledger-world';
 export { batchIn, storyCare, storyDay, storyState } from './story';
+export { drawsOf } from './draws';
+export { biasOfOpen } from './open-world';
+export { alikeCalledDifferent } from './trial-world';
+export { closedAtGate, COARSE_THUMB, FINE_THUMB, NEVER_TOUCHED } from './wound-world';

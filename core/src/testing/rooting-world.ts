@@ -53,7 +53,7 @@ export function plantIn(
       random() < own ? its.scale * (-Math.log(1 - random())) ** (1 / its.shape) : Infinity,
     );
   };
-  return { time, chance, batch };
+  return { time, chance, lnPace: pace, batch };
 }
 
 /** What looks after so much growth tell of a batch; at the last one it is settled where `settles`. */

@@ -56,16 +56,43 @@ export const MODELLED_PACE: PacePrior = PACE_GRID.map((x) => studentT4(x / PACE_
 export const PACE_NINTH_DECILE = PACE_SCALE * T4_NINTH_DECILE;
 
 /**
+ * How far apart on ln dose two looks have to be to be told by themselves: a hand that takes a wound for closed takes it
+ * for closed again the next day. Working assumption, by simulation of a thumb twice as coarse that asks every day;
+ * 0.5–1.5.
+ */
+const APART = 1;
+
+/** A look and how much of it counts, 0–1. */
+export interface WeighedLook extends WoundLook {
+  readonly weight: number;
+}
+
+/**
+ * Firm looks soon after one another are partly one look: whoever takes a wound for closed today does so tomorrow. Those
+ * told before keep what they count, so that one more never speaks against closing. Tacky ones count whole: to take a
+ * closed wound for open harms nobody.
+ */
+export function weighed(looks: readonly WoundLook[]): readonly WeighedLook[] {
+  return looks.map((look, n) => {
+    if (look.seen === 'tacky') return { ...look, weight: 1 };
+    const gaps = looks
+      .slice(0, n)
+      .flatMap(({ seen, dose }) => (seen === 'firm' ? Math.abs(Math.log(look.dose / dose)) : []));
+    return { ...look, weight: Math.min(1, Math.min(...gaps) / APART) };
+  });
+}
+
+/**
  * How likely these looks are, were ln(factor) at a point of the grid. Two laws hang on its form: a tacky look is the
  * likelier the slower the wound, by a factor whose logarithm is concave, so that of two wounds the one that is still
  * tacky later is believed the slower; a firm look is the likelier the faster it is.
  */
-export function looksLikelihood(looks: readonly WoundLook[], i: number): number {
+export function looksLikelihood(looks: readonly WeighedLook[], i: number): number {
   let likelihood = 1;
-  for (const { dose, seen } of looks) {
+  for (const { dose, seen, weight } of looks) {
     const past = dose > 0 ? Math.log(dose) - PACE_GRID[i]! : -Infinity;
     const open = (1 - MISJUDGED) / (1 + Math.exp(past / NEARLY));
-    likelihood *= seen === 'tacky' ? open : 1 - open;
+    likelihood *= (seen === 'tacky' ? open : 1 - open) ** weight;
   }
   return likelihood;
 }
@@ -76,9 +103,10 @@ export function paceBelief(
   prior: PacePrior = MODELLED_PACE,
 ): PaceBelief {
   let total = 0;
+  const told = weighed(looks);
   const cumulative: number[] = [];
   for (let i = 0; i < POINTS; i++) {
-    total += prior[i]! * looksLikelihood(looks, i);
+    total += prior[i]! * looksLikelihood(told, i);
     cumulative.push(total);
   }
   return { cumulative: cumulative.map((c) => c / total) };

@@ -1,4 +1,11 @@
-import { looksLikelihood, PACE_GRID, studentT4, type PacePrior, type WoundLook } from './belief';
+import {
+  looksLikelihood,
+  PACE_GRID,
+  studentT4,
+  weighed,
+  type PacePrior,
+  type WoundLook,
+} from './belief';
 
 /** Of the spread of wounds this much lies between benches, the rest between wounds. Working assumption. */
 const BENCH_SD = 0.25;
@@ -23,7 +30,8 @@ const KERNEL: readonly (readonly number[])[] = BENCH_GRID.map((b) => {
 export type BenchEvidence = readonly number[];
 
 export function benchEvidence(looks: readonly WoundLook[]): BenchEvidence {
-  const likelihood = PACE_GRID.map((_, i) => looksLikelihood(looks, i));
+  const told = weighed(looks);
+  const likelihood = PACE_GRID.map((_, i) => looksLikelihood(told, i));
   return KERNEL.map((row) =>
     Math.log(row.reduce((sum, share, i) => sum + share * likelihood[i]!, 0)),
   );

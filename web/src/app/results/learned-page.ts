@@ -17,6 +17,7 @@ import { DayField } from '../forms/day-field';
 import { Field, FieldControl } from '../forms/field';
 import { Chart } from '../charts/chart';
 import { rangesChart, rangesTall, type RangeRow } from '../charts/ranges-chart';
+import { HowHonest } from './how-honest';
 import { LearnedBatches } from './learned-batches';
 import { LedgerTabs } from './ledger-tabs';
 import { OwnRot } from '../rehearse/own-rot';
@@ -48,6 +49,7 @@ interface Learned {
     DayField,
     Field,
     FieldControl,
+    HowHonest,
     LedgerTabs,
     RouterLink,
   ],
@@ -86,6 +88,10 @@ interface Learned {
           </ng-template>
         </hy-table>
       }
+    </section>
+    <section class="grid grid-cols-1 gap-3" aria-labelledby="honest">
+      <h2 id="honest" class="ruled">How far to trust it</h2>
+      <hy-how-honest />
     </section>
     <section class="grid grid-cols-1 gap-3" aria-labelledby="afresh">
       <h2 id="afresh" class="ruled">Start afresh</h2>
