@@ -4,6 +4,7 @@ import { COURSES } from '../course';
 import { UNROOTED_WATERS, WATER_SCHOOLS } from '../water';
 import { TISSUES } from '../wound';
 import { evidenceSchema } from '../evidence';
+import { lookSchema } from '../look';
 import { METHODS, PIECES } from './method';
 
 /** A span of days from the cut, at 22 °C in season. */
@@ -64,6 +65,8 @@ export const taxonSchema = z.object({
   name: z.string().min(1),
   family: z.string().min(1),
   common: z.array(z.string()).readonly(),
+  /** The figures it is drawn from, from memory. A grower's own plant may take those of a kin. */
+  look: lookSchema.optional(),
   // Lists that are empty are left out of the file.
   synonyms: z.array(z.string()).readonly().default([]),
   /** Mean °C between which it grows; the season follows from the place, never from month names. */

@@ -1,0 +1,4 @@
+export * from './palette';
+export * from './look';
+export * from './plant';
+export type { Shape } from './pen';
