@@ -1,17 +1,19 @@
 import { memo, memoAround } from '../memo';
 import {
+  ANY_LOOK,
   CATALOGUE,
   formOf,
+  lookOf,
   methodAs,
   methodOf,
   pieceDrawn,
-  pieceOfForm,
   RECORDED_WAYS,
   withOwnFigures,
   type Piece,
   type Taxon,
   type TaxonMethod,
 } from '../botany';
+import { drawn, type Drawn } from '../look';
 import type { Batch, OwnTaxon, State } from '../journal';
 
 /** A plant as the grower names it, with the figures that stand for it. */
@@ -78,8 +80,21 @@ export function pieceOf(state: State, batch: Batch): Piece {
   );
 }
 
-/** The shape that stands for a whole plant: its growing top. */
-export const pieceOfPlant = (taxon: Taxon): Piece => pieceOfForm(formOf(taxon));
+/** How a batch is drawn: the piece it was cut as, of that very plant. */
+export function drawnOf(state: State, batch: Batch): Drawn {
+  const plant = plantOf(state, batch.taxon);
+  // A whole strap is told as one: only a section of it is cut across.
+  const part = batch.method === 'leaf' ? 'leaf' : pieceOf(state, batch);
+  return drawn(plant ? lookOf(plant.taxon) : ANY_LOOK, part);
+}
+
+/** How a piece of a plant is drawn, before there is a batch. */
+export const drawnAs = (taxon: Taxon, { method, piece }: TaxonMethod): Drawn =>
+  drawn(lookOf(taxon), method === 'leaf' ? 'leaf' : (piece ?? pieceDrawn(method, formOf(taxon))));
+
+/** A whole plant, drawn. */
+export const plantDrawn = (taxon: Taxon | null | undefined): Drawn =>
+  drawn(taxon ? lookOf(taxon) : ANY_LOOK, 'plant');
 
 /**
  * Who a batch is of: the grower's own name of the mother or the plant where there is one, else its genus.

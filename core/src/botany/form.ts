@@ -113,10 +113,15 @@ const BY_ID: Readonly<Record<string, Form>> = {
   'sedum-morganianum': 'trailing',
 };
 
+/** The genus in a name, a cross or not. */
+export function genusOfName(name: string): string | undefined {
+  const [first, second] = name.replace(/[×✕]\s*/g, '').split(' ');
+  return first === 'x' || first === 'X' ? second : first;
+}
+
 /** How a plant is built. @returns null for a genus nobody has drawn yet */
 export function formOf({ id, name }: { readonly id: string; readonly name: string }): Form | null {
-  const [first, second] = name.replace(/[×✕]\s*/g, '').split(' ');
-  const genus = first === 'x' || first === 'X' ? second : first;
+  const genus = genusOfName(name);
   // Names are a grower's: `constructor` is a plant like any other, and no key of every object.
   if (Object.hasOwn(BY_ID, id)) return BY_ID[id]!;
   return genus !== undefined && Object.hasOwn(BY_GENUS, genus) ? BY_GENUS[genus]! : null;

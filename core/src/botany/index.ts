@@ -13,3 +13,4 @@ export * from './course';
 export * from './recorded-way';
 export * from './form';
 export * from './guide-filter';
+export * from './look-of';

@@ -1,3 +1,5 @@
+import type { Piece } from '../look';
+
 /** The ways of propagating that the bench knows. */
 export const METHODS = [
   'leaf',
@@ -21,26 +23,7 @@ export const METHODS = [
 
 export type MethodId = (typeof METHODS)[number];
 
-/** What the piece looks like above the soil line: the shape its mark is drawn in. */
-export const PIECES = [
-  'leaf',
-  'crown',
-  'segment',
-  'strap',
-  'ball',
-  'pad',
-  'column',
-  'offset',
-  'trailing',
-  'stacked',
-  'fan',
-  'branch',
-  'bare-branch',
-  'stone',
-  'tuber',
-] as const;
-
-export type Piece = (typeof PIECES)[number];
+export { PIECES, type Piece } from '../look';
 
 /** What a piece with roots brings next: what it becomes a plant by, and is counted. Common practice, no source. */
 export const YOUNGS = ['pups', 'shoots', 'heads', 'joints', 'plantlets', 'true-leaves'] as const;
@@ -201,7 +184,7 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     name: 'Plantlet',
     one: 'plantlet',
     many: 'plantlets',
-    piece: 'offset',
+    piece: 'plantlet',
     rule: 'Take those with two or three roots; set on the surface and mist.',
     polarity: 'as it stood',
     least: {},
@@ -213,7 +196,7 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     name: 'Root cutting',
     one: 'root piece',
     many: 'root pieces',
-    piece: 'segment',
+    piece: 'root',
     rule: 'Thick roots in pieces, autumn to winter, the right way up, in pure grit and nearly dry.',
     polarity: 'base down',
     least: {},
@@ -224,7 +207,7 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     name: 'Bulbil',
     one: 'bulbil',
     many: 'bulbils',
-    piece: 'offset',
+    piece: 'bulbil',
     rule: 'Set with its stalk, no deeper than it sits on it.',
     polarity: 'as it stood',
     least: {},
@@ -246,7 +229,7 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     name: 'Seed',
     one: 'seed',
     many: 'seeds',
-    piece: 'offset',
+    piece: 'seed',
     rule: 'Dried about two months, sown on the surface; seedlings stay until they have true leaves.',
     polarity: 'as it stood',
     least: {},
@@ -257,7 +240,7 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     name: 'From a flask',
     one: 'plant from a flask',
     many: 'plants from a flask',
-    piece: 'offset',
+    piece: 'plantlet',
     rule: 'Jelly washed off the roots; damp air at first, then hardened by steps.',
     polarity: 'as it stood',
     least: {},

@@ -7,9 +7,12 @@ import { evidenceSchema } from '../evidence';
 import { lookSchema } from '../look';
 import { METHODS, PIECES } from './method';
 
+/** What a figure of the guide rests on; left out of the file where it is from memory, as most are. */
+const told = evidenceSchema.default('from memory');
+
 /** A span of days from the cut, at 22 °C in season. */
 export const windowSchema = z
-  .object({ from: z.int().positive(), to: z.int().positive(), evidence: evidenceSchema })
+  .object({ from: z.int().positive(), to: z.int().positive(), evidence: told })
   .refine((w) => w.from <= w.to, 'a window must not end before it begins');
 
 export const taxonMethodSchema = z.object({
@@ -29,7 +32,7 @@ export const taxonMethodSchema = z.object({
       tissue: z.enum(TISSUES),
       widthMm: z.number().positive(),
       thicknessMm: z.number().positive().optional(),
-      evidence: evidenceSchema,
+      evidence: told,
     })
     .nullable(),
   /** What it asks for beyond what the method does. */
@@ -47,7 +50,7 @@ export const taxonMethodSchema = z.object({
   success: z.object({
     mean: z.number().gt(0).lt(1),
     worth: z.number().positive(),
-    evidence: evidenceSchema,
+    evidence: told,
   }),
 });
 
@@ -74,7 +77,7 @@ export const taxonSchema = z.object({
     grower: z.enum(['summer', 'winter', 'either']),
     fromC: z.number(),
     toC: z.number(),
-    evidence: evidenceSchema,
+    evidence: told,
   }),
   /** How it is usually watered once it has roots, where that is not by the top of its pot. */
   waterSchool: z.enum(WATER_SCHOOLS).optional(),
@@ -87,7 +90,7 @@ export const taxonSchema = z.object({
     .readonly()
     .default([]),
   hazards: z
-    .array(z.object({ kind: z.enum(HAZARDS), part: z.string(), evidence: evidenceSchema }))
+    .array(z.object({ kind: z.enum(HAZARDS), part: z.string(), evidence: told }))
     .readonly()
     .default([]),
   law: z

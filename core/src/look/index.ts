@@ -1,4 +1,6 @@
 export * from './palette';
 export * from './look';
-export * from './plant';
-export type { Shape } from './pen';
+export * from './piece-kind';
+export * from './drawn';
+export * from './build';
+export * from './field';

@@ -57,6 +57,7 @@ const LOAD: Readonly<Record<PagePath, NonNullable<Route['loadComponent']>>> = {
   'results/forecasts': () => import('./results/forecasts-page').then((m) => m.ForecastsPage),
   'results/learned': () => import('./results/learned-page').then((m) => m.LearnedPage),
   plants: () => import('./plants/library-page').then((m) => m.LibraryPage),
+  'plants/drawings': () => import('./plants/drawings-page').then((m) => m.DrawingsPage),
   'plants/new': () => import('./plants/own-figures').then((m) => m.OwnFigures),
   'plants/:id/own': () => import('./plants/own-figures').then((m) => m.OwnFigures),
   'plants/:id': () => import('./plants/taxon-page').then((m) => m.TaxonPage),

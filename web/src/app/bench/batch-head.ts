@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { batchCode, batchTitle, clockOf, pieceOf, placeOf, plantOf } from '@hypogeon/core/bench';
+import { batchCode, batchTitle, clockOf, drawnOf, placeOf, plantOf } from '@hypogeon/core/bench';
 import type { Batch } from '@hypogeon/core/journal';
 import { closureOn } from '@hypogeon/core/wound';
 import { piecesText } from '@hypogeon/words';
@@ -76,7 +76,7 @@ export class BatchHead {
     return {
       title: batchTitle(state, batch),
       code: batchCode(state, batch),
-      piece: pieceOf(state, batch),
+      piece: drawnOf(state, batch),
       pieces: piecesText(batch.method, batch.count),
       plant: plantOf(state, batch.taxon)?.name ?? 'an unknown plant',
       place: placeOf(state, batch),

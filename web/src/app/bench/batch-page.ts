@@ -22,7 +22,7 @@ import {
   gateShutOn,
   isLaid,
   partsOf,
-  pieceOf,
+  drawnOf,
 } from '@hypogeon/core/bench';
 import {
   atRiskOf,
@@ -126,7 +126,7 @@ export class BatchPage {
       care,
       closure: clock ? closureOn(clock, this.today()) : 1,
       title: batchTitle(state, batch),
-      piece: pieceOf(state, batch),
+      piece: drawnOf(state, batch),
       // What is asked first is the one filled button; a count has its own.
       first: first && !COUNTED.has(first.kind) ? first : null,
       countNow: first !== undefined && COUNTED.has(first.kind),

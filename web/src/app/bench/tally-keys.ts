@@ -8,7 +8,7 @@ import {
   output,
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import type { Piece } from '@hypogeon/core/botany';
+import type { Drawn, Part } from '@hypogeon/core/look';
 import { stepCount, stillOpen, type Batch, type Counts } from '@hypogeon/core/journal';
 import { YOUNG_KEY } from '@hypogeon/words';
 import { Words } from '../data/words';
@@ -148,7 +148,7 @@ export function afterStep(batch: Batch, counts: Counts, { outcome, by }: CountSt
 export class TallyKeys {
   private readonly words = inject(Words);
   readonly batch = input.required<Batch>();
-  readonly piece = input.required<Piece>();
+  readonly piece = input.required<Drawn | Part>();
   readonly counts = input.required<Counts>();
   /** Pups are looked for: their key stands in front. */
   readonly pups = input(false);

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
-import { batchTitle, figuresOf, pieceOf } from '@hypogeon/core/bench';
+import { batchTitle, drawnOf, figuresOf } from '@hypogeon/core/bench';
 import { isDay } from '@hypogeon/core/days';
 import {
   contradictions,
@@ -59,7 +59,7 @@ export class TallyPage {
   });
   protected readonly piece = computed(() => {
     const batch = this.batch();
-    return batch ? pieceOf(this.state(), batch) : 'leaf';
+    return batch ? drawnOf(this.state(), batch) : 'leaf';
   });
 
   private readonly drafts = inject(Drafts);

@@ -18,7 +18,7 @@ import {
   containersOf,
   gateShutOn,
   mixesOf,
-  pieceOf,
+  drawnOf,
   potOf,
   stemDepthOf,
   waterCaseOf,
@@ -105,7 +105,7 @@ export class WaterPage {
   });
   protected readonly piece = computed(() => {
     const batch = this.batch();
-    return batch ? pieceOf(this.state(), batch) : undefined;
+    return batch ? drawnOf(this.state(), batch) : undefined;
   });
   protected readonly pot = computed(() => {
     const batch = this.batch();

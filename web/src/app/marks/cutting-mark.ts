@@ -1,7 +1,9 @@
-import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import type { Piece } from '@hypogeon/core/botany';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { ANY_LOOK } from '@hypogeon/core/botany';
+import { drawn, type Drawn, type Part } from '@hypogeon/core/look';
+import { DrawingDefs } from './drawing-defs';
 import { FRESH, type MarkState } from './mark-state';
-import { POT, PUP, ROOTS, SHAPE } from './shapes';
+import { POT, PUP, ROOTS } from './shapes';
 
 /**
  * One cutting as one sign: above the line what the air sees, on it the wound as a ring that closes,
@@ -30,28 +32,12 @@ import { POT, PUP, ROOTS, SHAPE } from './shapes';
           <path [attr.d]="d" />
         }
       </g>
-      <g class="piece">
-        @for (d of shape().body; track d) {
-          <path [attr.d]="d" />
-        }
-        @if (state().lost === 'rotted') {
-          @for (d of shape().body; track d) {
-            <path class="hatch" [attr.d]="d" />
-          }
-        }
-        @if (state().rotBegins) {
-          <g clip-path="url(#hy-low)">
-            @for (d of shape().body; track d) {
-              <path class="hatch" [attr.d]="d" />
-            }
-          </g>
-        }
-        @for (d of shape().lines; track d) {
-          <path class="line" [attr.d]="d" />
-        }
-      </g>
+      <use class="piece" [attr.href]="href()" />
+      @if (state().rotBegins) {
+        <use class="hatch" clip-path="url(#hy-low)" [attr.href]="href()" />
+      }
       @if (state().pup) {
-        <g class="piece pup">
+        <g class="pup">
           @for (d of pup.body; track d) {
             <path [attr.d]="d" />
           }
@@ -91,14 +77,10 @@ import { POT, PUP, ROOTS, SHAPE } from './shapes';
       stroke-linecap: round;
       stroke-linejoin: round;
     }
-    .piece path {
+    .pup path {
       fill: var(--living-soft);
       stroke: var(--living);
       stroke-width: 2;
-    }
-    .piece .line {
-      fill: none;
-      stroke-width: 1.7;
     }
     .roots path {
       fill: none;
@@ -133,34 +115,29 @@ import { POT, PUP, ROOTS, SHAPE } from './shapes';
       fill: var(--rot);
       stroke: var(--rot);
     }
-    .rotted .piece path {
-      stroke: var(--rot);
-      fill: none;
-    }
-    .rotted .piece .hatch,
-    .piece .hatch {
-      fill: url(#hy-rot);
-      stroke: none;
+    .rotted .piece,
+    .hatch {
+      --mark-fill: url(#hy-rot);
+      --mark-line: var(--rot);
     }
     .rotted .roots path,
     .dried .roots path,
     .lost .roots path {
       opacity: 0.45;
     }
-    .dried .piece path,
-    .lost .piece path {
-      fill: none;
-      stroke: var(--ink2);
-      stroke-width: 1.6;
-      stroke-dasharray: 2.2 3.4;
+    .dried .piece,
+    .lost .piece {
+      --mark-fill: none;
+      --mark-line: var(--ink2);
+      --mark-dash: 2.2 3.4;
     }
     .dried .closed {
       fill: none;
       stroke: var(--callus);
       stroke-width: 1.6;
     }
-    .lost .piece path {
-      stroke-dasharray: 0.1 4;
+    .lost .piece {
+      --mark-dash: 0.1 4;
     }
     .gone {
       stroke: var(--ink2);
@@ -169,7 +146,9 @@ import { POT, PUP, ROOTS, SHAPE } from './shapes';
   `,
 })
 export class CuttingMark {
-  readonly piece = input.required<Piece>();
+  private readonly defs = inject(DrawingDefs);
+  /** The piece of that very plant; a word alone is a piece of any plant. */
+  readonly piece = input.required<Drawn | Part>();
   readonly state = input<MarkState>(FRESH);
   readonly size = input(48);
   /** Said by a screen reader; without it the mark is decoration beside text. */
@@ -177,7 +156,11 @@ export class CuttingMark {
 
   protected readonly pup = PUP;
   protected readonly pot = POT;
-  protected readonly shape = computed(() => SHAPE[this.piece()]);
+  protected readonly href = computed(() => {
+    const piece = this.piece();
+    const is = typeof piece === 'string' ? drawn(ANY_LOOK, piece) : piece;
+    return `#${this.defs.piece(is, this.size())}`;
+  });
   protected readonly roots = computed(() => ROOTS[this.state().roots]!);
   protected readonly lost = computed(() => this.state().lost);
   protected readonly rotten = computed(

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import type { Piece } from '@hypogeon/core/botany';
+import type { Drawn, Part } from '@hypogeon/core/look';
 import type { CourseId } from '@hypogeon/core/course';
 import type { Step, StepId } from '@hypogeon/core/care';
 import type { Batch } from '@hypogeon/core/journal';
@@ -112,7 +112,7 @@ export class LifeStrip {
   private readonly words = inject(Words);
   readonly steps = input.required<readonly Step[]>();
   readonly course = input.required<CourseId>();
-  readonly piece = input.required<Piece>();
+  readonly piece = input.required<Drawn | Part>();
   readonly batch = input.required<Batch>();
 
   protected readonly stops = computed(() =>

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import type { Piece } from '@hypogeon/core/botany';
+import type { Drawn, Part } from '@hypogeon/core/look';
 import { porosity, waterBetween, type FilledPot } from '@hypogeon/core/media';
 import { Words } from '../data/words';
 import { CuttingMark } from './cutting-mark';
@@ -224,7 +224,7 @@ export class PotSection {
   /** The state of the day; drained where it is left out. */
   readonly layers = input<readonly DepthWetness[]>();
   readonly stemMm = input<number>();
-  readonly piece = input<Piece>();
+  readonly piece = input<Drawn | Part>();
   readonly poolMl = input(0);
   /** A short one for rows of several pots. */
   readonly scaleMm = input<number>();

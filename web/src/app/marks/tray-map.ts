@@ -9,7 +9,7 @@ import {
   signal,
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import type { Piece } from '@hypogeon/core/botany';
+import type { Drawn, Part } from '@hypogeon/core/look';
 import type { Day } from '@hypogeon/core/days';
 import type { Batch, Outcome } from '@hypogeon/core/journal';
 import { CuttingMark } from './cutting-mark';
@@ -137,7 +137,7 @@ export class TrayMap {
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
 
   readonly batch = input.required<Batch>();
-  readonly piece = input.required<Piece>();
+  readonly piece = input.required<Drawn | Part>();
   readonly closure = input(1);
   readonly today = input.required<Day>();
   readonly editable = input(true);

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import type { Piece } from '@hypogeon/core/botany';
+import type { Drawn, Part } from '@hypogeon/core/look';
 import { CuttingMark } from './cutting-mark';
 import type { MarkState } from './mark-state';
 
@@ -115,7 +115,7 @@ const MOST_DRAWN = 600;
 export class TrialMap {
   readonly cells = input.required<readonly TrialCell[]>();
   readonly columns = input.required<number>();
-  readonly piece = input<Piece>('leaf');
+  readonly piece = input<Drawn | Part>('leaf');
   readonly label = input('The tray, with the arm of every cell');
 
   protected readonly letter = armLetter;

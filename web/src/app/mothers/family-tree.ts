@@ -4,12 +4,12 @@ import {
   batchCode,
   familyOf,
   familyRows,
-  pieceOf,
-  pieceOfPlant,
+  drawnOf,
+  plantDrawn,
   plantOf,
   type Descent,
 } from '@hypogeon/core/bench';
-import type { Piece } from '@hypogeon/core/botany';
+import type { Drawn, Part } from '@hypogeon/core/look';
 import { hierarchy, tree } from 'd3-hierarchy';
 import { Journal } from '../data/journal';
 import { piecesText } from '@hypogeon/words';
@@ -28,7 +28,7 @@ interface Kin {
   readonly link: readonly string[];
   readonly name: string;
   readonly says: string;
-  readonly piece: Piece;
+  readonly piece: Drawn | Part;
   readonly mark: MarkState;
   readonly mother: boolean;
   readonly here: boolean;
@@ -166,7 +166,7 @@ export class FamilyTree {
         link: ['/mothers', id],
         name: mother?.name ?? 'Unnamed',
         says: plant?.name ?? '',
-        piece: plant ? pieceOfPlant(plant.taxon) : 'crown',
+        piece: plantDrawn(plant?.taxon),
         mark: { ...FRESH, closure: 1, roots: 3 },
         mother: true,
         here: id === this.mother(),
@@ -182,7 +182,7 @@ export class FamilyTree {
       link: ['/bench', id],
       name: piecesText(batch.method, batch.count),
       says: `${this.words.day(batch.cutOn)}, ${alive} rooted`,
-      piece: pieceOf(state, batch),
+      piece: drawnOf(state, batch),
       mark: {
         ...FRESH,
         closure: alive > 0 ? 1 : 0.4,

@@ -7,7 +7,7 @@ import {
   batchCode,
   batchTitle,
   motherEntries,
-  pieceOfPlant,
+  plantDrawn,
   plantOf,
   placesIn,
 } from '@hypogeon/core/bench';
@@ -38,8 +38,7 @@ import { touchedFields } from '../data/touched';
 import { ORIGIN_NAME } from '@hypogeon/words';
 import { Words } from '../data/words';
 import { PERMISSION_WORD } from './permission-words';
-import { CuttingMark } from '../marks/cutting-mark';
-import { FRESH } from '../marks/mark-state';
+import { PlantPicture } from '../marks/plant-picture';
 import { DraftNote } from '../forms/draft-note';
 import { DayField } from '../forms/day-field';
 import { Field, FieldControl } from '../forms/field';
@@ -161,7 +160,7 @@ function hasFrom(typed: MotherDraft['has']): Partial<Record<MethodId, number>> |
     DayField,
     MatOption,
     MatSelect,
-    CuttingMark,
+    PlantPicture,
     DraftNote,
     Field,
     FieldControl,
@@ -236,7 +235,6 @@ export class MotherForm {
       CATALOGUE.find((t) => t.id === this.draft().like) ??
       null,
   );
-  protected readonly whole = { ...FRESH, closure: 1, roots: 3 as const };
   /** Not of the library: nothing there matches what is typed, or it was handed in all the same. */
   protected readonly isOwn = computed(
     () =>
@@ -289,7 +287,7 @@ export class MotherForm {
   }
 
   protected pieceOf(taxon: Taxon) {
-    return pieceOfPlant(taxon);
+    return plantDrawn(taxon);
   }
 
   protected waysOf(taxon: Taxon): string {

@@ -11,9 +11,10 @@ import {
   plantOf,
   type Condition,
   type Plant,
+  drawnAs,
 } from '@hypogeon/core/bench';
 import { motherCareOf } from '@hypogeon/core/care';
-import { evidenceText, formOf, METHOD, pieceDrawn, grownAs } from '@hypogeon/core/botany';
+import { evidenceText, METHOD, grownAs } from '@hypogeon/core/botany';
 import { daysBetween, type Day } from '@hypogeon/core/days';
 import { ROOT_STATES, type Batch, type Mother, type MotherTending } from '@hypogeon/core/journal';
 import { countLedger } from '@hypogeon/core/ledger';
@@ -433,7 +434,7 @@ export class MotherPage {
         return {
           method: m.method,
           name: METHOD[m.method].name,
-          piece: m.piece ?? pieceDrawn(m.method, formOf(plant!.taxon)),
+          piece: drawnAs(plant!.taxon, m),
           spare: spare ? `${spare.count} of ${spare.of} to spare` : '',
           says:
             m.why ??

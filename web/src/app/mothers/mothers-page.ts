@@ -1,14 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
-import { pieceOfPlant, plantOf, seasonOn } from '@hypogeon/core/bench';
+import { plantDrawn, plantOf, seasonOn } from '@hypogeon/core/bench';
 import type { SeasonState } from '@hypogeon/core/botany';
 import { countLedger } from '@hypogeon/core/ledger';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
-import { CuttingMark } from '../marks/cutting-mark';
-import { FRESH } from '../marks/mark-state';
+import { PlantPicture } from '../marks/plant-picture';
 import { PERMISSION_WORD } from './permission-words';
 
 const SEASON_WORD: Readonly<Record<SeasonState, string>> = {
@@ -19,7 +18,7 @@ const SEASON_WORD: Readonly<Record<SeasonState, string>> = {
 
 @Component({
   selector: 'hy-mothers-page',
-  imports: [MatButton, RouterLink, CuttingMark],
+  imports: [MatButton, RouterLink, PlantPicture],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
@@ -40,10 +39,10 @@ const SEASON_WORD: Readonly<Record<SeasonState, string>> = {
         @for (m of mothers(); track m.id) {
           <li>
             <a
-              class="grid grid-cols-[56px_minmax(10rem,1.1fr)_minmax(10rem,1.2fr)_minmax(8rem,0.8fr)_minmax(10rem,1fr)] items-center gap-4 min-h-18 border-b border-line text-ink no-underline phone:py-2.5 phone:px-0 phone:gap-y-1 phone:grid-cols-[56px_minmax(0,1fr)]"
+              class="grid grid-cols-[72px_minmax(10rem,1.1fr)_minmax(10rem,1.2fr)_minmax(8rem,0.8fr)_minmax(10rem,1fr)] items-center gap-4 min-h-18 border-b border-line text-ink no-underline phone:py-2.5 phone:px-0 phone:gap-y-1 phone:grid-cols-[72px_minmax(0,1fr)]"
               [routerLink]="['/mothers', m.id]"
             >
-              <hy-mark [piece]="m.piece" [state]="whole" [size]="56" />
+              <hy-plant [drawn]="m.piece" [size]="72" />
               <span class="who">
                 <strong>{{ m.name }}</strong>
                 <i class="quiet small">{{ m.plant }}</i>
@@ -109,7 +108,6 @@ export class MothersPage {
   private readonly words = inject(Words);
   private readonly state = inject(Journal).state;
   private readonly today = inject(Today).day;
-  protected readonly whole = { ...FRESH, closure: 1, roots: 3 as const };
 
   protected readonly mothers = computed(() => {
     const state = this.state();
@@ -129,7 +127,7 @@ export class MothersPage {
           id: m.id,
           name: m.name ?? 'Unnamed',
           plant: plant?.name ?? 'unknown plant',
-          piece: plant ? pieceOfPlant(plant.taxon) : 'crown',
+          piece: plantDrawn(plant?.taxon),
           provenance: m.provenance ?? 'no provenance noted',
           permission: PERMISSION_WORD[m.permission ?? 'unknown'],
           gave:

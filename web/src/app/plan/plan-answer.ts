@@ -1,8 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
-import { plannedClock, seasonOn } from '@hypogeon/core/bench';
-import { formOf, pieceDrawn } from '@hypogeon/core/botany';
+import { drawnAs, plannedClock, seasonOn } from '@hypogeon/core/bench';
 import { careOf, slowHere } from '@hypogeon/core/care';
 import { daysBetween } from '@hypogeon/core/days';
 import { foldBatch } from '@hypogeon/core/journal';
@@ -155,7 +154,7 @@ export class PlanAnswer {
     return {
       method,
       name: named ? piecesText(method, count) : '',
-      piece: figures.piece ?? pieceDrawn(method, formOf(this.desk.plant()!.taxon)),
+      piece: drawnAs(this.desk.plant()!.taxon, figures),
       says: planSentence(steps, course, this.words.speech()),
       range: this.rangeOf(method),
       outlook: named ? '' : this.outlook(),

@@ -6,14 +6,9 @@ import {
   MatExpansionPanelHeader,
   MatExpansionPanelTitle,
 } from '@angular/material/expansion';
-import {
-  formOf,
-  METHOD,
-  pieceDrawn,
-  type MethodId,
-  type Piece,
-  grownAs,
-} from '@hypogeon/core/botany';
+import { METHOD, type MethodId, grownAs } from '@hypogeon/core/botany';
+import { drawnAs } from '@hypogeon/core/bench';
+import type { Drawn, Part } from '@hypogeon/core/look';
 import { beliefOf } from '@hypogeon/core/learn';
 import {
   neededCurve,
@@ -181,9 +176,9 @@ export class PlanHow {
     };
   }
 
-  private pieceOf(method: MethodId): Piece {
-    const plant = this.desk.plant()!;
-    return this.cut.figuresOf(method)?.piece ?? pieceDrawn(method, formOf(plant.taxon));
+  private pieceOf(method: MethodId): Drawn | Part {
+    const figures = this.cut.figuresOf(method);
+    return figures ? drawnAs(this.desk.plant()!.taxon, figures) : METHOD[method].piece;
   }
 
   private wayCard(way: Way, best: string): WayCard {

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
-import { batchCode, batchTitle, figuresOf, pieceOf, plantOf } from '@hypogeon/core/bench';
+import { batchCode, batchTitle, figuresOf, drawnOf, plantOf } from '@hypogeon/core/bench';
 import { methodAs } from '@hypogeon/core/botany';
 import { cuttingCautions } from '@hypogeon/core/safety';
 import { WOUND_SCHOOL } from '@hypogeon/core/wound';
@@ -116,7 +116,7 @@ export class SheetPage {
       batch,
       title: batchTitle(state, batch),
       code: batchCode(state, batch),
-      piece: pieceOf(state, batch),
+      piece: drawnOf(state, batch),
       plant: plant?.name ?? 'an unknown plant',
       many: batch.count === 1 ? method.one : method.many,
       mother: batch.mother ? state.mothers.get(batch.mother)?.name : undefined,

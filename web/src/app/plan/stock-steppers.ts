@@ -9,7 +9,8 @@ import {
 } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { MatIconButton } from '@angular/material/button';
-import { formOf, METHOD, pieceDrawn, type MethodId, type Taxon } from '@hypogeon/core/botany';
+import { drawnAs } from '@hypogeon/core/bench';
+import { formOf, METHOD, type MethodId, type Taxon } from '@hypogeon/core/botany';
 import type { Mother } from '@hypogeon/core/journal';
 import { estimateStock } from '@hypogeon/core/plan';
 import { Subject, switchMap, timer } from 'rxjs';
@@ -127,12 +128,13 @@ export class StockSteppers {
   protected readonly rows = computed(() => {
     const form = formOf(this.taxon());
     const tall = this.mother().heightMm ?? null;
-    return this.taxon().methods.map(({ method, piece }) => {
+    return this.taxon().methods.map((figures) => {
+      const { method } = figures;
       const counted = this.has()[method];
       return {
         method,
         name: METHOD[method].many,
-        piece: piece ?? pieceDrawn(method, form),
+        piece: drawnAs(this.taxon(), figures),
         guess: counted === undefined,
         shown: counted ?? estimateStock(form, method, tall).likely,
       };

@@ -1,12 +1,12 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import { MatRipple } from '@angular/material/core';
-import type { Piece } from '@hypogeon/core/botany';
+import type { Drawn, Part } from '@hypogeon/core/look';
 import { CuttingMark } from '../marks/cutting-mark';
 
 /** One way to take cuttings, as it is laid beside the others. */
 export interface WayCard {
   readonly id: string;
-  readonly pieces: readonly Piece[];
+  readonly pieces: readonly (Drawn | Part)[];
   readonly name: string;
   /** `best for this`, `first by little`, `poor`; empty for neither. */
   readonly badge: string;

@@ -3,7 +3,7 @@ import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
 import { MatChipListbox, MatChipOption } from '@angular/material/chips';
 import { MatOption, MatSelect } from '@angular/material/select';
-import { pieceOfPlant, plants } from '@hypogeon/core/bench';
+import { plantDrawn, plants } from '@hypogeon/core/bench';
 import {
   filterTaxa,
   findTaxa,
@@ -13,9 +13,9 @@ import {
   type LightNeed,
   type MethodId,
 } from '@hypogeon/core/botany';
+import { BUILDS, type Build } from '@hypogeon/core/look';
 import { Journal } from '../data/journal';
-import { CuttingMark } from '../marks/cutting-mark';
-import { FRESH } from '../marks/mark-state';
+import { PlantPicture } from '../marks/plant-picture';
 import { Field, FieldControl } from '../forms/field';
 
 @Component({
@@ -29,7 +29,7 @@ import { Field, FieldControl } from '../forms/field';
     Field,
     FieldControl,
     RouterLink,
-    CuttingMark,
+    PlantPicture,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
@@ -37,20 +37,29 @@ import { Field, FieldControl } from '../forms/field';
       <h1>Plant guide</h1>
       <p class="quiet">how to make more of a plant, and what that rests on</p>
       <a matButton="text" class="push" routerLink="/marks">The marks</a>
+      <a matButton="text" routerLink="/plants/drawings">All drawings</a>
       <a matButton="outlined" routerLink="/plants/new">Add a plant</a>
     </div>
-    <hy-field label="Find a plant" class="find max-w-96 mb-4">
-      <input
-        hyControl
-        type="search"
-        placeholder="by any name, old ones too"
-        [value]="query()"
-        (input)="query.set(find.value)"
-        #find
-      />
-    </hy-field>
     <div class="flex flex-wrap items-center gap-3 mb-1.5">
-      <hy-field class="flex-[0_1_11rem] min-w-32" label="Way">
+      <hy-field label="Find a plant" class="find flex-[1_1_15rem] min-w-44">
+        <input
+          hyControl
+          type="search"
+          placeholder="by any name, old ones too"
+          [value]="query()"
+          (input)="query.set(find.value)"
+          #find
+        />
+      </hy-field>
+      <hy-field class="flex-[1_1_8rem] min-w-32" label="Build">
+        <mat-select [value]="build()" (selectionChange)="build.set($event.value)">
+          <mat-option value="">any</mat-option>
+          @for (b of builds; track b) {
+            <mat-option [value]="b">{{ b }}</mat-option>
+          }
+        </mat-select>
+      </hy-field>
+      <hy-field class="flex-[1_1_8rem] min-w-32" label="Way">
         <mat-select [value]="way()" (selectionChange)="way.set($event.value)">
           <mat-option value="">any</mat-option>
           @for (w of waysKnown; track w.id) {
@@ -58,7 +67,7 @@ import { Field, FieldControl } from '../forms/field';
           }
         </mat-select>
       </hy-field>
-      <hy-field class="flex-[0_1_11rem] min-w-32" label="Family">
+      <hy-field class="flex-[1_1_8rem] min-w-32" label="Family">
         <mat-select [value]="family()" (selectionChange)="family.set($event.value)">
           <mat-option value="">any</mat-option>
           @for (f of families(); track f) {
@@ -66,7 +75,7 @@ import { Field, FieldControl } from '../forms/field';
           }
         </mat-select>
       </hy-field>
-      <hy-field class="flex-[0_1_11rem] min-w-32" label="Light">
+      <hy-field class="flex-[1_1_8rem] min-w-32" label="Light">
         <mat-select [value]="light()" (selectionChange)="light.set($event.value)">
           <mat-option value="">any</mat-option>
           <mat-option value="sun">sun</mat-option>
@@ -74,51 +83,42 @@ import { Field, FieldControl } from '../forms/field';
           <mat-option value="shade">shade</mat-option>
         </mat-select>
       </hy-field>
+    </div>
+    <div class="flex flex-wrap items-center gap-x-4 gap-y-1 mb-3">
       <mat-chip-listbox multiple aria-label="Only" (change)="only.set($event.value ?? [])">
         <mat-chip-option value="water">roots in water</mat-chip-option>
         <mat-chip-option value="pets">not poisonous</mat-chip-option>
         <mat-chip-option value="hands">no spines</mat-chip-option>
+        <mat-chip-option value="mine">mine</mat-chip-option>
       </mat-chip-listbox>
+      <p class="quiet push" role="status">{{ rows().length }} plants</p>
     </div>
-    <p class="quiet" role="status">{{ rows().length }} plants</p>
-    <ul class="bare">
+    <ul class="bare wall grid auto-fill-36 gap-x-3 gap-y-5">
       @for (row of rows(); track row.id) {
         <li>
-          <a
-            class="grid grid-cols-[52px_minmax(12rem,1.3fr)_9rem_minmax(10rem,1.4fr)] items-center gap-4 min-h-16 border-b border-line text-ink no-underline phone:py-2 phone:px-0 phone:gap-y-0 phone:grid-cols-[52px_minmax(0,1fr)]"
-            [routerLink]="['/plants', row.id]"
-          >
-            <hy-mark [piece]="row.piece" [state]="whole" [size]="52" />
-            <span class="who grid leading-snug">
-              <strong
-                ><i>{{ row.name }}</i></strong
-              >
-              <span class="quiet small">{{ row.names }}</span>
-            </span>
-            <span>{{ row.family }}</span>
-            <span class="ways quiet small">{{ row.ways }}</span>
+          <a class="block text-center text-ink no-underline" [routerLink]="['/plants', row.id]">
+            <hy-plant [drawn]="row.piece" [size]="112" />
+            <strong class="block leading-tight"
+              ><i>{{ row.name }}</i></strong
+            >
+            <span class="names block small leading-tight">{{ row.names }}</span>
+            <span class="ways quiet block small leading-tight">{{ row.ways }}</span>
           </a>
         </li>
       } @empty {
-        <li class="quiet">
-          None {{ query() ? 'by that name' : 'like that' }}.
-          <a
-            class="grid grid-cols-[52px_minmax(12rem,1.3fr)_9rem_minmax(10rem,1.4fr)] items-center gap-4 min-h-16 border-b border-line text-ink no-underline phone:py-2 phone:px-0 phone:gap-y-0 phone:grid-cols-[52px_minmax(0,1fr)]"
-            routerLink="/plants/new"
-            >Add it</a
-          >: it borrows the figures of a plant it is like until you have your own.
+        <li class="quiet empty">
+          None {{ query() ? 'by that name' : 'like that' }}. <a routerLink="/plants/new">Add it</a>:
+          it borrows the figures of a plant it is like until you have your own.
         </li>
       }
     </ul>
   `,
   styles: `
-    li a:hover strong {
+    .wall a:hover strong {
       text-decoration: underline;
     }
-    @media (max-width: 760px) {
-      li a > span:not(.who) {
-        grid-column: 2;
-      }
+    .empty {
+      grid-column: 1 / -1;
     }
   `,
 })
@@ -126,6 +126,8 @@ export class LibraryPage {
   protected readonly query = signal('');
   protected readonly way = signal<MethodId | ''>('');
   protected readonly family = signal('');
+  protected readonly build = signal<Build | ''>('');
+  protected readonly builds = BUILDS;
   protected readonly light = signal<LightNeed | ''>('');
   protected readonly only = signal<readonly string[]>([]);
   protected readonly waysKnown = Object.values(METHOD).filter(
@@ -134,7 +136,6 @@ export class LibraryPage {
   protected readonly families = computed(() =>
     [...new Set(this.known().map((k) => k.taxon.family))].sort(),
   );
-  protected readonly whole = { ...FRESH, closure: 1, roots: 2 as const };
   private readonly state = inject(Journal).state;
   /** Every plant as one to be found: an own one under its own name. */
   private readonly known = computed(() => {
@@ -152,14 +153,16 @@ export class LibraryPage {
       ...(only.includes('pets') ? POISONS : []),
       ...(only.includes('hands') ? PRICKS : []),
     ];
+    const known = only.includes('mine') ? this.known().filter((k) => k.mine) : this.known();
     const found = filterTaxa(
       findTaxa(
-        this.known().map((k) => k.taxon),
+        known.map((k) => k.taxon),
         this.query(),
       ),
       {
         way: this.way() || undefined,
         family: this.family() || undefined,
+        build: this.build() || undefined,
         light: this.light() || undefined,
         inWater: only.includes('water'),
         without,
@@ -171,12 +174,12 @@ export class LibraryPage {
         id: plant.id,
         name: plant.name,
         family: taxon.family,
-        piece: pieceOfPlant(taxon),
+        piece: plantDrawn(taxon),
         names: plant.like
           ? `your own, like ${plant.like}`
           : [
-              ...taxon.common,
-              ...taxon.synonyms.map((s) => `formerly ${s}`),
+              ...taxon.common.slice(0, 1),
+              ...oldNames(taxon.synonyms, this.query()),
               ...(mine ? ['with your own figures'] : []),
             ].join(', '),
         ways: taxon.methods.map((m) => METHOD[m.method].name.toLowerCase()).join(', '),
@@ -184,3 +187,7 @@ export class LibraryPage {
     });
   });
 }
+
+/** Old names are told where one was looked for. */
+const oldNames = (synonyms: readonly string[], query: string): readonly string[] =>
+  query.trim() === '' ? [] : synonyms.map((s) => `formerly ${s}`);

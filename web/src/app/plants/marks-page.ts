@@ -19,6 +19,10 @@ const PIECE_NAME: Readonly<Record<Piece, string>> = {
   'bare-branch': 'bare branch',
   stone: 'stone-like pair',
   tuber: 'tuber with stalk',
+  plantlet: 'plantlet',
+  bulbil: 'bulbil',
+  root: 'piece of root',
+  seed: 'seed',
 };
 
 const STATES: readonly { readonly name: string; readonly state: MarkState }[] = [

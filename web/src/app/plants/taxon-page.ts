@@ -1,12 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
-import { plantOf } from '@hypogeon/core/bench';
+import { drawnAs, plantDrawn, plantOf } from '@hypogeon/core/bench';
 import {
   everyWay,
   evidenceText,
-  formOf,
-  pieceDrawn,
   leastOf,
   lightNeedOf,
   lightSteps,
@@ -26,6 +24,7 @@ import { beliefWords, LIGHT_PLACE, moreOfIt, paceWords, pieceRule } from '@hypog
 import { Journal } from '../data/journal';
 import { Words } from '../data/words';
 import { CuttingMark } from '../marks/cutting-mark';
+import { PlantPicture } from '../marks/plant-picture';
 import { EVIDENCE_LEGEND, EvidenceMark } from '../ui/evidence-mark';
 import { FRESH } from '../marks/mark-state';
 import { namePage } from '../shell/page-title';
@@ -38,7 +37,7 @@ const GROWER = {
 
 @Component({
   selector: 'hy-taxon-page',
-  imports: [EvidenceMark, MatButton, RouterLink, CuttingMark],
+  imports: [EvidenceMark, MatButton, RouterLink, CuttingMark, PlantPicture],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'grid grid-cols-1 gap-7' },
   template: `
@@ -52,13 +51,18 @@ const GROWER = {
         <a matButton="outlined" [routerLink]="['/plants', id(), 'own']">Your own figures</a>
       </div>
 
-      <p class="lead max-w-[60ch] mb-2 headline text-xl">{{ more() }}</p>
-      <p>
-        {{ grower() }} Band: {{ words.temperature(t.season.fromC) }} to
-        {{ words.temperature(t.season.toC) }}
-        <hy-evidence of="Band of warmth" [text]="evidence(t.season.evidence)" />. Whether a bench is
-        in season follows from its air, not from the month.
-      </p>
+      <div class="grid grid-cols-[13rem_minmax(0,1fr)] items-center gap-6 phone:grid-cols-1">
+        <hy-plant class="justify-self-center" [drawn]="drawn()" [size]="208" />
+        <div>
+          <p class="lead max-w-[60ch] mb-2 headline text-xl">{{ more() }}</p>
+          <p>
+            {{ grower() }} Band: {{ words.temperature(t.season.fromC) }} to
+            {{ words.temperature(t.season.toC) }}
+            <hy-evidence of="Band of warmth" [text]="evidence(t.season.evidence)" />. Whether a
+            bench is in season follows from its air, not from the month.
+          </p>
+        </div>
+      </div>
 
       <section aria-labelledby="ways">
         <h2 id="ways" class="ruled">Ways</h2>
@@ -183,6 +187,7 @@ export class TaxonPage {
       .filter((w) => w.is === 'no')
       .map((w) => ({ name: METHOD[w.method].name, why: w.why }));
   });
+  protected readonly drawn = computed(() => plantDrawn(this.taxon()));
   protected readonly places = LIGHT_PLACE;
   protected readonly light = computed(() => {
     const t = this.taxon();
@@ -207,7 +212,7 @@ export class TaxonPage {
       return {
         id: m.method,
         name: METHOD[m.method].name,
-        piece: m.piece ?? pieceDrawn(m.method, formOf(this.taxon()!)),
+        piece: drawnAs(this.taxon()!, m),
         poor: m.worth === 'poor',
         rule: this.words.rule(m.why ?? pieceRule(this.taxon(), m.method)),
         figures: [

@@ -8,7 +8,8 @@ import {
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
-import { pieceDrawn, CATALOGUE, formOf } from '@hypogeon/core/botany';
+import { drawnAs } from '@hypogeon/core/bench';
+import { CATALOGUE, methodOf } from '@hypogeon/core/botany';
 import {
   replay,
   SCENARIO_IDS,
@@ -162,7 +163,7 @@ export class PlayPage {
   protected readonly drawn = computed(() => {
     const { taxon, method } = this.scenario()!.batch;
     const plant = CATALOGUE.find((t) => t.id === taxon)!;
-    return pieceDrawn(method!, formOf(plant));
+    return drawnAs(plant, methodOf(plant, method!)!);
   });
   protected readonly pieces = computed(() =>
     (this.seen()?.pieces ?? []).map(({ looks, below }) => ({

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
-import { batchCode, pieceOf, plantOf } from '@hypogeon/core/bench';
+import { batchCode, drawnOf, plantOf } from '@hypogeon/core/bench';
 import { METHOD } from '@hypogeon/core/botany';
 import type { Cutting } from '@hypogeon/core/journal';
 import {
@@ -250,7 +250,7 @@ export class TrialPage {
       })),
       cells,
       columns,
-      piece: first ? pieceOf(state, first) : METHOD[trial.method ?? 'leaf'].piece,
+      piece: first ? drawnOf(state, first) : METHOD[trial.method ?? 'leaf'].piece,
       seed: trial.seed ?? 0,
       size: sizeWords(trial),
       rules: [...trayRules(trial), ...stopRules(trial, (day) => this.words.longDay(day))],

@@ -62,6 +62,7 @@ export const SEEN: Readonly<Record<PagePath, readonly [Seen, ...(readonly Seen[]
   'results/learned': [['What it has learned', 'results/learned']],
   plants: [['Plant guide', 'plants']],
   'plants/new': [['Add a plant', 'plants/new']],
+  'plants/drawings': [['All drawings', 'plants/drawings']],
   'plants/:id/own': [['Your own figures', 'plants/echeveria-elegans/own']],
   'plants/:id': [['Euphorbia milii', 'plants/euphorbia-milii']],
   marks: [['The marks', 'marks']],

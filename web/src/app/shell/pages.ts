@@ -75,6 +75,7 @@ export const PAGE_LIST = [
   },
   { path: 'plants', title: 'Plant guide' },
   { path: 'plants/new', title: 'Add a plant' },
+  { path: 'plants/drawings', title: 'All drawings' },
   { path: 'plants/:id/own', title: 'Your own figures' },
   { path: 'plants/:id', title: 'Plant' },
   { path: 'marks', title: 'The marks' },

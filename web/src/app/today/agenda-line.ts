@@ -10,7 +10,7 @@ import {
 } from '@angular/core';
 import { MatButton, MatIconButton } from '@angular/material/button';
 import { mdiDotsHorizontal } from '@mdi/js';
-import { batchTitle, pieceOf, placeOf } from '@hypogeon/core/bench';
+import { batchTitle, drawnOf, placeOf } from '@hypogeon/core/bench';
 import type { Batch, State } from '@hypogeon/core/journal';
 import { taskDone, type AgendaLine as Line } from '@hypogeon/core/round';
 import { counted, NOUN } from '@hypogeon/words';
@@ -123,7 +123,7 @@ export class AgendaLine {
     const [first] = this.line().items;
     return first.band === 'do' ? taskDone(first).word : '';
   });
-  protected readonly piece = computed(() => pieceOf(this.state(), this.line().items[0].batch));
+  protected readonly piece = computed(() => drawnOf(this.state(), this.line().items[0].batch));
   protected readonly mark = computed(() => markOfBatch(this.line().items[0]));
   /** Who it is, or where they stand. */
   protected readonly who = computed(() => {

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
-import { nameOf, pieceOf, placeOf } from '@hypogeon/core/bench';
+import { nameOf, drawnOf, placeOf } from '@hypogeon/core/bench';
 import { METHOD } from '@hypogeon/core/botany';
 import { addDays, daysBetween, weekday, type Day } from '@hypogeon/core/days';
 import type { Batch, State } from '@hypogeon/core/journal';
@@ -74,7 +74,7 @@ export class LeaveRuler {
   }
 
   protected piece(batch: Batch) {
-    return pieceOf(this.state(), batch);
+    return drawnOf(this.state(), batch);
   }
 
   protected where(batch: Batch): string {

@@ -10,7 +10,7 @@ import { RouterLink } from '@angular/router';
 import { mdiDotsHorizontal } from '@mdi/js';
 import { MatButton, MatIconButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
-import { batchCode, batchTitle, pieceOf } from '@hypogeon/core/bench';
+import { batchCode, batchTitle, drawnOf } from '@hypogeon/core/bench';
 import { daysBetween, isDay } from '@hypogeon/core/days';
 import {
   contradictions,
@@ -134,7 +134,7 @@ export class WalkPage {
       ...found,
       title: batchTitle(state, batch),
       code: batchCode(state, batch),
-      piece: pieceOf(state, batch),
+      piece: drawnOf(state, batch),
       mark: markOfBatch({ batch, closure: (asks[0] ?? leave[0])?.closure ?? 1 }),
       pups: asks.some((a) => a.kind === 'pups'),
       mates: stop.batches.map((b) => ({ id: b.id, title: batchTitle(state, b) })),

@@ -21,7 +21,7 @@ import {
   cellsOf,
   fillTray,
   moveInTray,
-  pieceOf,
+  drawnOf,
   sidesOf,
   standIn,
   takeOut,
@@ -85,7 +85,7 @@ export class TrayPage {
       letter: LETTERS[i % LETTERS.length]!,
       title: batchTitle(state, batch),
       code: batchCode(state, batch),
-      piece: pieceOf(state, batch),
+      piece: drawnOf(state, batch),
       here: batch.here.waiting + batch.here.rooted + batch.here.pupped,
       unlaid: unlaid(batch),
     }));

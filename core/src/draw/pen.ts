@@ -1,4 +1,4 @@
-import type { Tone } from './palette';
+import type { Tone } from '../look';
 
 /** Across to the right, and down. */
 export type Point = readonly [x: number, y: number];
@@ -129,7 +129,7 @@ export function boxOf(strokes: readonly Stroke[]): Box | null {
   for (const { steps } of strokes)
     for (const { at } of steps)
       for (const [x, y] of at) {
-        if (!box) box = { left: x, top: y, right: x, bottom: y };
+        box ??= { left: x, top: y, right: x, bottom: y };
         if (x < box.left) box.left = x;
         if (x > box.right) box.right = x;
         if (y < box.top) box.top = y;

@@ -1,5 +1,5 @@
 import { leaf } from './leaf';
-import type { FullLook } from './look';
+import type { FullLook } from './full-look';
 import { ellipse, radians, through, type Point, type Stroke } from './pen';
 import type { Detail } from './rosette';
 

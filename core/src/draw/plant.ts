@@ -1,7 +1,8 @@
 import { column, fingers, globe, joints, pads } from './cactus';
 import { fronds } from './fronds';
 import { climber, trail } from './hanging';
-import { fullLook, type FullLook, type Habit, type Look } from './look';
+import { fullLook, type FullLook } from './full-look';
+import { FIELD, FINE_FROM, SOIL, type Habit, type Look } from '../look';
 import { boxOf, shapesOf, turned, type Shape, type Stroke } from './pen';
 import { rosette, stalked, type Detail } from './rosette';
 import { herb, mat, stacked } from './stems';
@@ -37,12 +38,11 @@ export interface Drawing {
   readonly soil: number | null;
 }
 
-/** The field plants are drawn in: so many across and down, the soil line at {@link SOIL}. */
-export const FIELD = 100;
-export const SOIL = 86;
 const MARGIN = 4;
-/** Smaller than this on the screen, what is fine is left out. */
-export const FINE_FROM = 44;
+
+/** A plant round its foot, about one across. */
+export const plantStrokes = (look: FullLook, detail: Detail): readonly Stroke[] =>
+  DRAWN[look.habit](look, detail);
 
 /**
  * A plant as its figures have it, standing on the soil line.
@@ -52,7 +52,7 @@ export const FINE_FROM = 44;
 export function drawPlant(look: Look, size: number): Drawing {
   const full = fullLook(look);
   const fine = size >= FINE_FROM;
-  const strokes = DRAWN[full.habit](full, { fine });
+  const strokes = plantStrokes(full, { fine });
   const hangs = full.habit === 'trail';
   const box = boxOf(strokes)!;
   const room = FIELD - 2 * MARGIN;

@@ -1,5 +1,5 @@
 import { leaf } from './leaf';
-import type { FullLook } from './look';
+import type { FullLook } from './full-look';
 import { boxOf, moved, Pen, radians, scaled, through, wobble, type Stroke } from './pen';
 
 /** From so far above one looks at a rosette, degrees. */

@@ -1,5 +1,5 @@
 import { leaf } from './leaf';
-import type { FullLook } from './look';
+import type { FullLook } from './full-look';
 import {
   ellipse,
   moved,
@@ -15,7 +15,7 @@ import {
 import type { Detail } from './rosette';
 
 /** A rounded body from the ground up: its width, its height, the place of its foot. */
-function trunk(
+export function trunk(
   look: FullLook,
   [x, y]: Point,
   width: number,

@@ -1,4 +1,4 @@
-import type { FullLook } from './look';
+import type { FullLook } from './full-look';
 import { ellipse, Pen, radians, type Point, type Stroke } from './pen';
 
 /** Where a leaf stands and how large it is there. */

@@ -1,5 +1,5 @@
 import { leaf } from './leaf';
-import type { FullLook } from './look';
+import type { FullLook } from './full-look';
 import { ellipse, Pen, radians, through, wobble, type Point, type Stroke } from './pen';
 import type { Detail } from './rosette';
 
@@ -36,7 +36,7 @@ export function shrub(look: FullLook, { fine }: Detail): readonly Stroke[] {
 }
 
 /** Leaves in pairs round the end of a shoot, the lowest spread widest. */
-function tuft(
+export function tuft(
   look: FullLook,
   [x, y]: Point,
   lean: number,

@@ -1,4 +1,4 @@
-import type { FullLook } from './look';
+import type { FullLook } from './full-look';
 import { ellipse, moved, Pen, scaled, type Stroke } from './pen';
 import type { Detail } from './rosette';
 

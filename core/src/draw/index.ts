@@ -1,0 +1,3 @@
+export * from './plant';
+export * from './piece';
+export type { Shape } from './pen';

@@ -1,0 +1,87 @@
+import { DOCUMENT, inject, Injectable } from '@angular/core';
+import type { Shape } from '@hypogeon/core/draw';
+import { FINE_FROM, type Drawn } from '@hypogeon/core/look';
+
+type Pencil = typeof import('@hypogeon/core/draw');
+
+const SVG = 'http://www.w3.org/2000/svg';
+
+/**
+ * Drawings of plants and their pieces, each kept once in the page: a tray of two hundred leaves is one leaf, used two
+ * hundred times. Colours hang on the theme and, where a mark says so, on what became of the piece.
+ */
+@Injectable({ providedIn: 'root' })
+export class DrawingDefs {
+  private readonly document = inject(DOCUMENT);
+  private readonly ids = new Map<Drawn, Map<string, string>>();
+  private holder: SVGElement | null = null;
+
+  /** The id of a piece in the field of a mark. */
+  piece(drawn: Drawn, size: number): string {
+    return this.kept(drawn, size < FINE_FROM ? 'small' : 'piece', ({ drawPiece }) =>
+      drawPiece(drawn.look, drawn.part, size),
+    );
+  }
+
+  /** The id of a plant in a field of its own. */
+  plant(drawn: Drawn, size: number): string {
+    return this.kept(
+      drawn,
+      size < FINE_FROM ? 'small plant' : 'plant',
+      ({ drawPlant }) => drawPlant(drawn.look, size).shapes,
+    );
+  }
+
+  private kept(drawn: Drawn, how: string, draw: (pencil: Pencil) => readonly Shape[]): string {
+    let known = this.ids.get(drawn);
+    if (!known) this.ids.set(drawn, (known = new Map<string, string>()));
+    let id = known.get(how);
+    if (id === undefined) {
+      id = `hy-drawn-${this.ids.size}-${how.replace(' ', '-')}`;
+      known.set(how, id);
+      const group = this.element('g', { id });
+      this.place().append(group);
+      const small = how.startsWith('small');
+      // How things are drawn comes when something is to be drawn: what a page says does not wait for it.
+      void import('@hypogeon/core/draw').then((pencil) => {
+        group.append(...this.paths(draw(pencil), small));
+      });
+    }
+    return id;
+  }
+
+  private paths(shapes: readonly Shape[], small: boolean): readonly SVGElement[] {
+    return shapes.map(({ d, fill, line, width }) =>
+      this.element('path', {
+        d,
+        'vector-effect': 'non-scaling-stroke',
+        style: [
+          `fill:${fill ? `var(--mark-fill, var(--plant-${fill}))` : 'none'}`,
+          `stroke:${line ? `var(--mark-line, var(--plant-${line}-ink))` : 'none'}`,
+          `stroke-width:${small ? width * 0.62 : width}px`,
+          'stroke-dasharray:var(--mark-dash, none)',
+          'stroke-linejoin:round',
+          'stroke-linecap:round',
+        ].join(';'),
+      }),
+    );
+  }
+
+  private element(
+    name: 'svg' | 'g' | 'path',
+    attributes: Readonly<Record<string, string>>,
+  ): SVGElement {
+    const element = this.document.createElementNS(SVG, name);
+    for (const [key, value] of Object.entries(attributes)) element.setAttribute(key, value);
+    return element;
+  }
+
+  private place(): SVGElement {
+    if (!this.holder) {
+      this.holder = this.element('svg', { width: '0', height: '0', 'aria-hidden': 'true' });
+      this.holder.style.position = 'absolute';
+      this.document.body.append(this.holder);
+    }
+    return this.holder;
+  }
+}
