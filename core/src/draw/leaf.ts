@@ -173,7 +173,7 @@ function markingsOf(
       break;
     }
     case 'tip': {
-      const from = Math.max(0.66, at);
+      const from = Math.max(0.76, at);
       const w = widthAt(from + 0.08) * 0.96;
       out.push(
         new Pen()

@@ -43,7 +43,7 @@ const stub = (look: FullLook, height: number): Stroke =>
 /** One leaf on its foot, as it was twisted off. */
 const oneLeaf: Draw = (look, { fine }) => {
   const wide = Math.min(
-    Math.max(look.habit === 'straps' ? look.wide * 1.4 : look.wide * 0.85, 0.09),
+    Math.max(look.habit === 'straps' ? look.wide * 1.4 : look.wide, 0.09),
     0.95,
   );
   return leaf(look, { x: 0, y: 0, angle: 6, length: 1, width: wide, bend: look.bend * 0.4 }, fine);

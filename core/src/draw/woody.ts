@@ -154,12 +154,16 @@ function bloom(look: FullLook, [x, y]: Point): readonly Stroke[] {
   ).flat();
 }
 
+/** A stick forks so often at most: each time there are twice as many. */
+const MOST_FORKS = 5;
+
 /** Pencils without leaves, forking upwards; or hanging where they lean down. */
 export function sticks(look: FullLook, { fine }: Detail): readonly Stroke[] {
   const out: Stroke[] = [];
   // With leaves it is a woody bush; without, the stems themselves are green.
   const leafy = look.leaves === 'pairs';
   const bark = leafy ? look.stem : look.fill;
+  const forked = Math.min(look.count, MOST_FORKS);
   const grow = (at: Point, angle: number, length: number, left: number, seed: number): void => {
     const to: Point = [
       at[0] + length * Math.sin(radians(angle)),
@@ -210,7 +214,7 @@ export function sticks(look: FullLook, { fine }: Detail): readonly Stroke[] {
   };
   for (let h = 0; h < look.heads; h++) {
     const side = look.heads === 1 ? 0 : (2 * h) / (look.heads - 1) - 1;
-    grow([side * 0.06, 0], side * 24, 0.3 + 0.03 * wobble(h), look.count, h + 1);
+    grow([side * 0.06, 0], side * 24, 0.3 + 0.03 * wobble(h), forked, h + 1);
   }
   return out;
 }

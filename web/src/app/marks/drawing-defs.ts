@@ -15,6 +15,7 @@ export class DrawingDefs {
   private readonly document = inject(DOCUMENT);
   private readonly ids = new Map<Drawn, Map<string, string>>();
   private holder: SVGElement | null = null;
+  private drawings = 0;
 
   /** The id of a piece in the field of a mark. */
   piece(drawn: Drawn, size: number): string {
@@ -37,7 +38,7 @@ export class DrawingDefs {
     if (!known) this.ids.set(drawn, (known = new Map<string, string>()));
     let id = known.get(how);
     if (id === undefined) {
-      id = `hy-drawn-${this.ids.size}-${how.replace(' ', '-')}`;
+      id = `hy-drawn-${this.drawings++}`;
       known.set(how, id);
       const group = this.element('g', { id });
       this.place().append(group);
