@@ -1,7 +1,18 @@
 import { CATALOGUE, METHODS } from '../botany';
 import { drawnAs } from '../bench';
-import { FIELD, HABITS, lookSchema, MARKINGS, PIECES, SOIL, TIPS, TONES, type Look } from '../look';
-import { drawPiece, drawPlant, LINE, MARK_FIELD, type Shape } from '.';
+import {
+  FIELD,
+  HABITS,
+  lookSchema,
+  MARKINGS,
+  PIECES,
+  SIGN_PICTURES,
+  SOIL,
+  TIPS,
+  TONES,
+  type Look,
+} from '../look';
+import { drawPiece, drawPlant, drawSign, LINE, MARK_FIELD, SIGN_FIELD, type Shape } from '.';
 
 const SIZES = [24, 40, 48, 96, 400];
 const numbersOf = ({ d }: Shape): number[] => (d.match(/-?\d+(\.\d+)?/g) ?? []).map(Number);
@@ -85,6 +96,14 @@ describe('plants drawn from their figures', () => {
     for (const tip of TIPS) within(drawPlant(lookSchema.parse({ tip }), 96).shapes, FIELD);
     for (const tone of TONES)
       expect(drawPlant(lookSchema.parse({ fill: tone }), 96).shapes[0]!.fill).toBe(tone);
+  });
+
+  it('every sign is drawn on every plant, no two of one plant alike', () => {
+    for (const [, look] of looks) {
+      const all = SIGN_PICTURES.map((sign) => drawSign(look, sign, 52));
+      for (const shapes of all) within(shapes, SIGN_FIELD);
+      expect(new Set(all.map((s) => JSON.stringify(s))).size).toBe(SIGN_PICTURES.length);
+    }
   });
 
   it('the figures at their ends are drawn, too; beyond them they are refused', () => {

@@ -4,3 +4,4 @@ export * from './piece-kind';
 export * from './drawn';
 export * from './build';
 export * from './field';
+export * from './sign-picture';

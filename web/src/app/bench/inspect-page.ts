@@ -9,7 +9,8 @@ import {
 } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
-import { APART, batchTitle, statusOf } from '@hypogeon/core/bench';
+import { APART, batchTitle, drawnOf, statusOf } from '@hypogeon/core/bench';
+import { ANY_LOOK } from '@hypogeon/core/botany';
 import { riskFrom } from '@hypogeon/core/care';
 import {
   beforeLooking,
@@ -31,6 +32,7 @@ import { Today } from '../data/today';
 import { Words } from '../data/words';
 import { oneAtATime } from '../data/one-at-a-time';
 import { DraftNote } from '../forms/draft-note';
+import { SignPicture } from '../marks/sign-picture';
 
 /** Causes less likely than this are not told, and at most so many are. */
 const LEAST = 0.05;
@@ -44,7 +46,7 @@ const seenSchema: z.ZodType<Seen> = z.partialRecord(
 /** What do you see? Signs in, likely causes out, with what to look at next and what to do. */
 @Component({
   selector: 'hy-inspect-page',
-  imports: [MatButton, DraftNote, RouterLink],
+  imports: [MatButton, DraftNote, RouterLink, SignPicture],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'grid grid-cols-1 gap-2.5' },
   template: `
@@ -59,9 +61,10 @@ const seenSchema: z.ZodType<Seen> = z.partialRecord(
           <ul class="bare">
             @for (s of signs(); track s.id) {
               <li
-                class="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-3 py-2 pl-3 border-b border-b-line border-l-4 border-l-transparent"
+                class="grid grid-cols-[52px_minmax(0,1fr)_auto] items-center gap-3 py-2 pl-3 border-b border-b-line border-l-4 border-l-transparent"
                 [class.next]="s.next"
               >
+                <hy-sign [look]="look()" [sign]="s.id" />
                 <span
                   ><strong>{{ s.asks }}</strong>
                   <small class="block quiet small"
@@ -201,6 +204,10 @@ export class InspectPage {
   readonly id = input.required<string>();
 
   protected readonly batch = computed(() => this.journal.state().batches.get(this.id()));
+  protected readonly look = computed(() => {
+    const batch = this.batch();
+    return batch ? drawnOf(this.journal.state(), batch).look : ANY_LOOK;
+  });
   protected readonly title = computed(() => {
     const batch = this.batch();
     return batch ? batchTitle(this.journal.state(), batch) : '';

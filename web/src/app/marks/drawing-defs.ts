@@ -1,6 +1,6 @@
 import { DOCUMENT, inject, Injectable } from '@angular/core';
 import type { Shape } from '@hypogeon/core/draw';
-import { FINE_FROM, type Drawn } from '@hypogeon/core/look';
+import { drawn, FINE_FROM, type Drawn, type Look, type SignPicture } from '@hypogeon/core/look';
 
 type Pencil = typeof import('@hypogeon/core/draw');
 
@@ -18,24 +18,29 @@ export class DrawingDefs {
   private drawings = 0;
 
   /** The id of a piece in the field of a mark. */
-  piece(drawn: Drawn, size: number): string {
-    return this.kept(drawn, size < FINE_FROM ? 'small' : 'piece', ({ drawPiece }) =>
-      drawPiece(drawn.look, drawn.part, size),
+  piece(of: Drawn, size: number): string {
+    return this.kept(of, size < FINE_FROM ? 'small' : 'piece', ({ drawPiece }) =>
+      drawPiece(of.look, of.part, size),
     );
   }
 
   /** The id of a plant in a field of its own. */
-  plant(drawn: Drawn, size: number): string {
+  plant(of: Drawn, size: number): string {
     return this.kept(
-      drawn,
+      of,
       size < FINE_FROM ? 'small plant' : 'plant',
-      ({ drawPlant }) => drawPlant(drawn.look, size).shapes,
+      ({ drawPlant }) => drawPlant(of.look, size).shapes,
     );
   }
 
-  private kept(drawn: Drawn, how: string, draw: (pencil: Pencil) => readonly Shape[]): string {
-    let known = this.ids.get(drawn);
-    if (!known) this.ids.set(drawn, (known = new Map<string, string>()));
+  /** The id of a sign on a plant. */
+  sign(look: Look, sign: SignPicture, size: number): string {
+    return this.kept(drawn(look, 'plant'), sign, ({ drawSign }) => drawSign(look, sign, size));
+  }
+
+  private kept(of: Drawn, how: string, draw: (pencil: Pencil) => readonly Shape[]): string {
+    let known = this.ids.get(of);
+    if (!known) this.ids.set(of, (known = new Map<string, string>()));
     let id = known.get(how);
     if (id === undefined) {
       id = `hy-drawn-${this.drawings++}`;

@@ -9,11 +9,15 @@ import {
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
+import { drawnOf } from '@hypogeon/core/bench';
 import type { Ask } from '@hypogeon/core/care';
 import type { Day } from '@hypogeon/core/days';
+import type { SignPicture as Sign } from '@hypogeon/core/look';
 import { answered, answersTo, taskDone, type LookAnswer } from '@hypogeon/core/round';
 import { ANSWER_NAME, ANSWER_SAYS } from '@hypogeon/words';
 import { Actions } from '../data/actions';
+import { Journal } from '../data/journal';
+import { SignPicture } from '../marks/sign-picture';
 
 /** A page where it is told, and what is opened there. */
 interface WayOn {
@@ -22,10 +26,20 @@ interface WayOn {
   readonly tell?: 'move';
 }
 
+/** How an answer looks on the plant. */
+const SEEN: Readonly<Record<LookAnswer, Sign>> = {
+  firm: 'closed',
+  tacky: 'tacky',
+  fine: 'firm',
+  soft: 'base-soft',
+  alive: 'firm',
+  'leaf-off': 'crisp',
+};
+
 /** What can be tapped at something asked: done, or what was seen; else the page where it is told. */
 @Component({
   selector: 'hy-ask-taps',
-  imports: [MatButton, RouterLink],
+  imports: [MatButton, RouterLink, SignPicture],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'flex gap-1.5' },
   template: `
@@ -48,7 +62,12 @@ interface WayOn {
         [disabled]="disabled()"
         (click)="$event.detail < 2 && tell(answer)"
       >
-        {{ answerName[answer] }}
+        <span class="flex items-center gap-1.5">
+          @if (counted()) {
+            <hy-sign [look]="look()" [sign]="seen[answer]" [size]="28" />
+          }
+          {{ answerName[answer] }}
+        </span>
       </button>
     }
     @if (page(); as p) {
@@ -97,6 +116,9 @@ export class AskTaps {
   readonly move = output();
   readonly tapped = output();
 
+  private readonly state = inject(Journal).state;
+  protected readonly seen = SEEN;
+  protected readonly look = computed(() => drawnOf(this.state(), this.ask().batch).look);
   protected readonly says = ANSWER_SAYS;
   protected readonly answerName = ANSWER_NAME;
   protected readonly word = computed(() => {

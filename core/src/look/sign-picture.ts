@@ -1,0 +1,28 @@
+/** What a look may find, as it is drawn beside the question. */
+export const SIGN_PICTURES = [
+  'fresh',
+  'tacky',
+  'closed',
+  'firm',
+  'wrinkled',
+  'glassy',
+  'base-dark',
+  'base-soft',
+  'smell',
+  'root-points',
+  'tug',
+  'dead-roots',
+  'roots-out',
+  'air-roots',
+  'bud',
+  'pup',
+  'new-top',
+  'crisp',
+  'crown-wet',
+  'crested',
+  'stretched',
+  'bleached',
+  'fluff',
+  'gnats',
+] as const;
+export type SignPicture = (typeof SIGN_PICTURES)[number];
