@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
-import { batchTitle } from '@hypogeon/core/bench';
+import { plantDrawn, plantOf, batchTitle } from '@hypogeon/core/bench';
 import { slipOf } from '@hypogeon/core/care';
 import { slipPlain, slipText, paperOf } from '@hypogeon/words';
 import { Actions } from '../data/actions';
@@ -10,12 +10,13 @@ import { LOCALE } from '../data/locale';
 import { saveBlob, saveText } from '../data/save-text';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
+import { PlantPicture } from '../marks/plant-picture';
 import { Field, FieldControl } from '../forms/field';
 
 /** What goes with pieces that are handed over: how to keep them, on paper or as text. */
 @Component({
   selector: 'hy-slip-page',
-  imports: [MatButton, Field, FieldControl, RouterLink],
+  imports: [MatButton, Field, FieldControl, RouterLink, PlantPicture],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (slip(); as s) {
@@ -45,6 +46,9 @@ import { Field, FieldControl } from '../forms/field';
         <a matButton="text" [routerLink]="['/bench', id(), 'part']">Hand some over</a>
       </div>
       <article class="max-w-136 py-4.5 px-5 border border-ink2 bg-face" aria-label="The slip">
+        @if (plant(); as p) {
+          <hy-plant class="float-right -mt-6 ml-3" [drawn]="p" [size]="112" />
+        }
         <h2 class="mb-2.5 text-lg">{{ s.title }}</h2>
         @for (line of s.lines; track line) {
           <p class="my-2">{{ line }}</p>
@@ -76,6 +80,11 @@ export class SlipPage {
   protected readonly title = computed(() => {
     const batch = this.batch();
     return batch ? batchTitle(this.state(), batch) : '';
+  });
+  /** Who gets it sees what it will be. */
+  protected readonly plant = computed(() => {
+    const batch = this.batch();
+    return batch ? plantDrawn(plantOf(this.state(), batch.taxon)?.taxon) : null;
   });
   private readonly count = computed(() => Number(this.typed() ?? '1'));
   protected readonly problem = computed(() =>
@@ -109,7 +118,12 @@ export class SlipPage {
   protected async pdf(): Promise<void> {
     const slip = this.slip();
     if (!slip) return;
-    const { slipPdf } = await import('./slip-pdf');
-    saveBlob(`Care of ${slip.title}.pdf`, slipPdf(slip, this.paper));
+    const plant = this.plant();
+    const [{ slipPdf }, { drawPlant }] = await Promise.all([
+      import('./slip-pdf'),
+      import('@hypogeon/core/draw'),
+    ]);
+    const shapes = plant ? drawPlant(plant.look, 120).shapes : [];
+    saveBlob(`Care of ${slip.title}.pdf`, slipPdf(slip, this.paper, shapes));
   }
 }

@@ -1,5 +1,6 @@
 import { mount } from '../../testing/mount';
 import { SlipPage } from './slip-page';
+import { drawPlant } from '@hypogeon/core/draw';
 import { slipPdf } from './slip-pdf';
 
 describe('the care slip', () => {
@@ -40,6 +41,14 @@ describe('the care slip', () => {
     expect(text.startsWith('%PDF')).toBe(true);
     // Forty cautions need more than one page of A6.
     expect(text.match(/\/Type \/Page\b/g)!.length).toBeGreaterThan(1);
+  });
+
+  it('shows the plant, on the screen and as vectors on paper', async () => {
+    const page = await mount(SlipPage, { id: 'b-24' });
+    expect(page.all('hy-plant')).toHaveLength(1);
+    const slip = { title: 'Opuntia microdasys', lines: ['Keep it dry.'], cautions: [] };
+    const { shapes } = drawPlant({ habit: 'pads' }, 120);
+    expect(slipPdf(slip, 'a4', shapes).size).toBeGreaterThan(slipPdf(slip, 'a4').size + 400);
   });
 
   it('says so where there is no such batch', async () => {

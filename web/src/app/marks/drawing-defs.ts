@@ -1,4 +1,4 @@
-import { DOCUMENT, inject, Injectable } from '@angular/core';
+import { DestroyRef, DOCUMENT, inject, Injectable } from '@angular/core';
 import type { Shape } from '@hypogeon/core/draw';
 import { drawn, FINE_FROM, type Drawn, type Look, type SignPicture } from '@hypogeon/core/look';
 
@@ -16,6 +16,10 @@ export class DrawingDefs {
   private readonly ids = new Map<Drawn, Map<string, string>>();
   private holder: SVGElement | null = null;
   private drawings = 0;
+
+  constructor() {
+    inject(DestroyRef).onDestroy(() => this.holder?.remove());
+  }
 
   /** The id of a piece in the field of a mark. */
   piece(of: Drawn, size: number): string {

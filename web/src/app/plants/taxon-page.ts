@@ -51,7 +51,7 @@ const GROWER = {
         <a matButton="outlined" [routerLink]="['/plants', id(), 'own']">Your own figures</a>
       </div>
 
-      <div class="grid grid-cols-[13rem_minmax(0,1fr)] items-center gap-6 phone:grid-cols-1">
+      <div class="grid grid-cols-[13rem_minmax(0,1fr)] items-end gap-6 phone:grid-cols-1">
         <hy-plant class="justify-self-center" [drawn]="drawn()" [size]="208" />
         <div>
           <p class="lead max-w-[60ch] mb-2 headline text-xl">{{ more() }}</p>
