@@ -34,6 +34,12 @@ const PLACES = [
     target: 400,
   },
   {
+    name: 'Plant guide, every plant drawn',
+    path: '/plants',
+    selector: 'li:last-child hy-plant',
+    target: 600,
+  },
+  {
     name: 'A mother’s year on screen after the page',
     path: '/mothers/m-eche',
     selector: 'hy-chart svg path',
