@@ -46,13 +46,18 @@ const speech = {
 } as const;
 
 it('says what a choice does from one end to the other, and its part where it has one', () => {
-  expect(matterText({ choice: 'first', low: 0.31, high: 0.88, share: { share: 0.61, se: 0.05 } }, speech)).toBe(
+  expect(
+    matterText(
+      { choice: 'first', low: 0.31, high: 0.88, share: { share: 0.61, se: 0.05 } },
+      speech,
+    ),
+  ).toBe(
     'The first water: on the day they are set 31 of 100 root, three weeks later 88. By itself 55–67 % of what these choices can do.',
   );
-  expect(matterText({ choice: 'width', low: 0.8, high: 0.8, share: { share: 0, se: 0.05 } }, speech)).toBe(
-    'The width of the wound: half as wide 80 of 100 root, twice as wide 80.',
-  );
-  expect(matterText({ choice: 'warmth', low: 0.2, high: 0.7, share: { share: 0, se: 0.05 } }, speech)).toBe(
-    'Warmth: 11 °F cooler 20 of 100 root, 11 °F warmer 70.',
-  );
+  expect(
+    matterText({ choice: 'width', low: 0.8, high: 0.8, share: { share: 0, se: 0.05 } }, speech),
+  ).toBe('The width of the wound: half as wide 80 of 100 root, twice as wide 80.');
+  expect(
+    matterText({ choice: 'warmth', low: 0.2, high: 0.7, share: { share: 0, se: 0.05 } }, speech),
+  ).toBe('Warmth: 11 °F cooler 20 of 100 root, 11 °F warmer 70.');
 });

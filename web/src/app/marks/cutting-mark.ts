@@ -127,7 +127,7 @@ import { POT, PUP, ROOTS } from './shapes';
     }
     .dried .piece,
     .lost .piece {
-      --mark-fill: none;
+      --mark-fill: var(--paper);
       --mark-line: var(--ink2);
       --mark-dash: 2.2 3.4;
     }
