@@ -4,6 +4,9 @@ import { drawn, FINE_FROM, type Drawn, type Look, type SignPicture } from '@hypo
 
 type Pencil = typeof import('@hypogeon/core/draw');
 
+/** So long at a time things are drawn. */
+const SLICE_MS = 12;
+
 const SVG = 'http://www.w3.org/2000/svg';
 
 /**
@@ -16,6 +19,8 @@ export class DrawingDefs {
   private readonly ids = new Map<Drawn, Map<string, string>>();
   private holder: SVGElement | null = null;
   private drawings = 0;
+  private drawing = false;
+  private readonly waiting: ((pencil: Pencil) => void)[] = [];
 
   constructor() {
     inject(DestroyRef).onDestroy(() => this.holder?.remove());
@@ -52,12 +57,30 @@ export class DrawingDefs {
       const group = this.element('g', { id });
       this.place().append(group);
       const small = how.startsWith('small');
-      // How things are drawn comes when something is to be drawn: what a page says does not wait for it.
-      void import('@hypogeon/core/draw').then((pencil) => {
-        group.append(...this.paths(draw(pencil), small));
-      });
+      this.waiting.push((pencil) => group.append(...this.paths(draw(pencil), small)));
+      if (!this.drawing) void this.drawWaiting();
     }
     return id;
+  }
+
+  /**
+   * How things are drawn comes when something is to be drawn, and no page waits for it: in the order they were asked
+   * for, some at a time, so that a tap is heard between them.
+   */
+  private async drawWaiting(): Promise<void> {
+    this.drawing = true;
+    try {
+      const pencil = await import('@hypogeon/core/draw');
+      while (this.waiting.length > 0) {
+        const until = performance.now() + SLICE_MS;
+        while (this.waiting.length > 0 && performance.now() < until) this.waiting.shift()!(pencil);
+        if (this.waiting.length > 0) await new Promise((go) => setTimeout(go));
+      }
+    } catch {
+      // Out of reach for now: pages stand without pictures, and the next one that is asked for tries again.
+    } finally {
+      this.drawing = false;
+    }
   }
 
   private paths(shapes: readonly Shape[], small: boolean): readonly SVGElement[] {

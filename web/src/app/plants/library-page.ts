@@ -117,6 +117,11 @@ import { Field, FieldControl } from '../forms/field';
     .wall a:hover strong {
       text-decoration: underline;
     }
+    /* What is out of sight is neither laid out nor painted. */
+    .wall li {
+      content-visibility: auto;
+      contain-intrinsic-size: auto 190px;
+    }
     .empty {
       grid-column: 1 / -1;
     }
