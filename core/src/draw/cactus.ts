@@ -139,7 +139,11 @@ export function globe(look: FullLook, detail: Detail): readonly Stroke[] {
     [-0.62, 0.34],
     [0.62, 0.32],
   ];
-  return places.slice(0, heads).flatMap(([x, size]) => moved(scaled(one, size), x, 0));
+  // The small ones before it are told by their rim.
+  const small = one.filter((s) => !s.fine);
+  return places
+    .slice(0, heads)
+    .flatMap(([x, size], i) => moved(scaled(i < 3 ? one : small, size), x, 0));
 }
 
 function ball(look: FullLook, { fine }: Detail): readonly Stroke[] {
@@ -148,6 +152,7 @@ function ball(look: FullLook, { fine }: Detail): readonly Stroke[] {
   const out: Stroke[] = [ellipse([0, -ry], rx, ry).filled(look.fill)];
   if (look.mark === 'warts') {
     // Round warts with a star of spines each, in spirals.
+    const stars: Stroke[] = [];
     for (let row = 0; row < 6; row++)
       for (let i = -3; i <= 3; i++) {
         const across = (i + (row % 2) / 2) / 3.6;
@@ -155,8 +160,9 @@ function ball(look: FullLook, { fine }: Detail): readonly Stroke[] {
         if (across ** 2 + up ** 2 > 0.82) continue;
         const at: Point = [across * rx, -ry + up * ry];
         out.push(ellipse(at, rx * 0.1, ry * 0.1).drawn(look.edge ?? look.fill, 0.9, true));
-        if (look.spines) out.push(...star(look, at));
+        if (look.spines) stars.push(...star(look, at));
       }
+    out.push(...stars);
   } else {
     const ribs = Math.max(3, Math.round(look.count / 2));
     for (let i = 1; i < ribs; i++) {

@@ -11,9 +11,11 @@ export interface LeafAt {
   /** At its widest. */
   readonly width: number;
   readonly bend?: number;
+  /** Half its width at its foot, over that where it is widest; of a leaf that clasps its stem it is wide. */
+  readonly foot?: number;
 }
 
-/** Half a leaf’s width at its foot, over that where it is widest. */
+/** A leaf on a narrow foot. */
 const FOOT = 0.42;
 
 /** A leaf as its figures have it: outline, and what is to be seen on it. */
@@ -29,16 +31,21 @@ export function leaf(look: FullLook, at: LeafAt, fine = true): readonly Stroke[]
   };
   const strokes: Stroke[] = [];
   const edge = look.edge ?? look.fill;
-  const outline = outlineOf(look, on);
+  const foot = at.foot ?? FOOT;
+  const outline = outlineOf(look, on, foot);
   strokes.push(outline.filled(look.fill, { line: edge, width: look.edge ? 1.5 : 1.2 }));
-  if (fine) strokes.push(...markingsOf(look, on, half, length));
+  if (fine) strokes.push(...markingsOf(look, on, { half, length, foot }));
   return strokes;
 }
 
-function outlineOf({ at, tip }: FullLook, on: (across: number, along: number) => Point): Pen {
+function outlineOf(
+  { at, tip }: FullLook,
+  on: (across: number, along: number) => Point,
+  foot: number,
+): Pen {
   const pen = new Pen();
   const side = (s: number): readonly [Point, Point, Point] => [
-    on(s * (FOOT + 0.2), at * 0.3),
+    on(s * (foot + 0.2), at * 0.3),
     on(s, at * 0.6),
     on(s, at),
   ];
@@ -53,7 +60,7 @@ function outlineOf({ at, tip }: FullLook, on: (across: number, along: number) =>
       .curve(on(1, -0.06), on(0.4, -0.16), on(0, 0));
     return pen.close();
   }
-  pen.move(on(-FOOT, 0));
+  pen.move(on(-foot, 0));
   const [a, b, c] = side(-1);
   pen.curve(a, b, c);
   const [end1, end2] = TIP[tip];
@@ -64,7 +71,7 @@ function outlineOf({ at, tip }: FullLook, on: (across: number, along: number) =>
   );
   pen.curve(on(end2[0], at + rest * end2[1]), on(end1[0], at + rest * end1[1]), on(1, at));
   const [d, e] = side(1);
-  pen.curve(e, d, on(FOOT, 0));
+  pen.curve(e, d, on(foot, 0));
   return pen.close();
 }
 
@@ -96,15 +103,14 @@ const TIP: Readonly<Record<Exclude<FullLook['tip'], 'heart'>, readonly [Point, P
 function markingsOf(
   look: FullLook,
   on: (across: number, along: number) => Point,
-  half: number,
-  length: number,
+  { half, length, foot }: { readonly half: number; readonly length: number; readonly foot: number },
 ): readonly Stroke[] {
   const { mark, markTone = 'white', at, tip } = look;
   if (mark === undefined) return [];
   const out: Stroke[] = [];
   const widthAt = (along: number): number =>
     along < at
-      ? FOOT + (1 - FOOT) * (along / at) ** 0.8
+      ? foot + (1 - foot) * (along / at) ** 0.8
       : tip === 'taper'
         ? (1 - (along - at) / (1.06 - at)) ** 1.25
         : Math.sqrt(Math.max(0, 1 - ((along - at) / (1.04 - at)) ** 2)) *

@@ -148,17 +148,31 @@ export interface Shape {
 
 const short = (value: number): string => `${Math.round(value * 10) / 10}`;
 
-export const shapesOf = (strokes: readonly Stroke[], fine: boolean): readonly Shape[] =>
-  strokes
-    .filter((s) => fine || !s.fine)
-    .map(({ steps, fill, line, width }) => ({
-      d: steps
-        .map(({ to, at }) => `${to}${at.map(([x, y]) => `${short(x)} ${short(y)}`).join(' ')}`)
-        .join(''),
-      fill,
-      line,
-      width,
-    }));
+const pathOf = ({ steps }: Stroke): string =>
+  steps
+    .map(({ to, at }) => `${to}${at.map(([x, y]) => `${short(x)} ${short(y)}`).join(' ')}`)
+    .join('');
+
+/**
+ * Strokes as SVG tells them, those behind first. What follows one another in the same way and is a fill or a line alone
+ * (the dots of a leaf, its bands, the spines of a rib) is one shape: a page has thousands of them.
+ */
+export function shapesOf(strokes: readonly Stroke[], fine: boolean): readonly Shape[] {
+  const out: Shape[] = [];
+  for (const stroke of strokes) {
+    if (stroke.fine && !fine) continue;
+    const { fill, line, width } = stroke;
+    const last = out.at(-1);
+    const alike =
+      last?.fill === fill &&
+      last.line === line &&
+      last.width === width &&
+      (fill === null || line === null);
+    if (alike) out[out.length - 1] = { ...last, d: last.d + pathOf(stroke) };
+    else out.push({ d: pathOf(stroke), fill, line, width });
+  }
+  return out;
+}
 
 /** A small number of its own for every place in a drawing, −½ to ½: leaves are not soldiers. */
 export function wobble(n: number): number {

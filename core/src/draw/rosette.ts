@@ -5,6 +5,8 @@ import { boxOf, moved, Pen, radians, scaled, through, wobble, type Stroke } from
 /** From so far above one looks at a rosette, degrees. */
 const TILT = 20;
 const GOLDEN = 137.508;
+/** Leaves of a rosette sit on it with a broad foot. */
+const CLASPING = 0.62;
 
 /** How finely a drawing is to be made: of a small one fewer leaves are told. */
 export interface Detail {
@@ -40,6 +42,7 @@ export function head(look: FullLook, { fine }: Detail, steep = look.rise): reado
         length: length * Math.max(seen, 0.35),
         width: length * look.wide * (0.8 + 0.1 * seen),
         bend: look.bend * Math.sign(dx) * Math.abs(dx),
+        foot: CLASPING,
       },
     };
   });
@@ -75,10 +78,12 @@ export function rosette(look: FullLook, detail: Detail): readonly Stroke[] {
   const one = grounded(head(look, detail));
   const stalk = look.flower ? flowerStalk(look) : [];
   if (look.heads === 1) return [...stalk, ...one];
+  // Of the young ones no eye counts the leaves.
+  const young = grounded(head({ ...look, count: Math.min(look.count, 12) }, { fine: false }));
   const others = Array.from({ length: look.heads - 1 }, (_, i) => {
     const side = i % 2 === 0 ? -1 : 1;
     const out = 0.36 + 0.13 * Math.floor(i / 2);
-    return moved(scaled(one, 0.5 - 0.05 * (i % 3)), side * out, 0.01);
+    return moved(scaled(young, 0.5 - 0.05 * (i % 3)), side * out, 0.01);
   });
   return [...stalk, ...one, ...others.flat()];
 }

@@ -156,6 +156,8 @@ const SIGN: Readonly<Record<SignPicture, (look: FullLook) => readonly Stroke[]>>
     ...[-0.16, 0, 0.16].map((x) => ellipse([x, 0.05], 0.045, 0.1).filled('white')),
     ...upright(look),
   ],
+  'white-roots': (look) => [...roots('white', 3.4, false), ...upright(look)],
+  'brown-roots': (look) => [...roots('wood', 3, false), ...upright(look)],
   tug: (look) => [
     ...roots('wood', 2, false),
     ...upright(look),
@@ -167,6 +169,36 @@ const SIGN: Readonly<Record<SignPicture, (look: FullLook) => readonly Stroke[]>>
       .drawn('clay', 2.4),
   ],
   'dead-roots': (look) => [...roots('bronze', 1.4, true), ...upright(look)],
+  'black-leaf': (look) => [
+    ...upright({ ...look, edge: undefined }, { fill: 'wood' }),
+    ellipse([0.04, -0.5], 0.12, 0.22).drawn('wood', 1.2),
+  ],
+  'broken-leaf': (look) => [
+    ...upright(look),
+    // Its foot is torn off: a ragged end where the bud would be.
+    new Pen()
+      .move([-0.26, 0.04])
+      .line([-0.26, -0.18], [-0.12, -0.1], [-0.02, -0.22], [0.1, -0.1], [0.26, -0.2], [0.26, 0.04])
+      .close()
+      .filled('cream'),
+  ],
+  'pot-bulging': (look) => [
+    new Pen()
+      .move([-0.4, 0.06])
+      .line([0.4, 0.06])
+      .curve([0.62, 0.24], [0.58, 0.48], [0.3, 0.6])
+      .line([-0.3, 0.6])
+      .curve([-0.58, 0.48], [-0.62, 0.24], [-0.4, 0.06])
+      .close()
+      .filled('clay'),
+    new Pen()
+      .move([-0.46, -0.06])
+      .line([0.46, -0.06], [0.46, 0.06], [-0.46, 0.06])
+      .close()
+      .filled('clay'),
+    new Pen().move([0.1, 0.1]).line([0.16, 0.26], [0.08, 0.4], [0.16, 0.56]).drawn('clay', 1.8),
+    ...moved(scaled(upright(look), 0.8), 0, -0.06),
+  ],
   'roots-out': (look) => [
     ...[-0.2, 0, 0.2].map((x) =>
       through([

@@ -39,7 +39,7 @@ describe('effective numbers', () => {
     const usual = ledgerHonesty({ trays: 8, correlation: 0.1, chance: 0.7 }, 80, 1);
     expect(usual.shares).toBeGreaterThan(0.9);
     expect(usual.money).toBeGreaterThan(0.7);
-    const harsh = ledgerHonesty({ trays: 20, correlation: 0.3, chance: 0.7 }, 80, 1);
+    const harsh = ledgerHonesty({ trays: 20, correlation: 0.3, chance: 0.7 }, 160, 1);
     expect(harsh.shares).toBeGreaterThan(0.85);
     for (const is of [usual, harsh]) {
       expect(is.findings).toBeLessThanOrEqual(0.05);

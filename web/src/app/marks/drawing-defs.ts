@@ -111,7 +111,12 @@ export class DrawingDefs {
 
   private place(): SVGElement {
     if (!this.holder) {
-      this.holder = this.element('svg', { width: '0', height: '0', 'aria-hidden': 'true' });
+      this.holder = this.element('svg', {
+        id: 'hy-drawings',
+        width: '0',
+        height: '0',
+        'aria-hidden': 'true',
+      });
       this.holder.style.position = 'absolute';
       this.document.body.append(this.holder);
     }

@@ -286,7 +286,7 @@ export class MotherForm {
     return this.tried() ? problem : '';
   }
 
-  protected pieceOf(taxon: Taxon) {
+  protected wholeOf(taxon: Taxon) {
     return plantDrawn(taxon);
   }
 

@@ -10,6 +10,7 @@ import {
   mixesOf,
   plantOf,
   type Condition,
+  plantDrawn,
   type Plant,
   drawnAs,
 } from '@hypogeon/core/bench';
@@ -18,6 +19,7 @@ import { evidenceText, METHOD, grownAs } from '@hypogeon/core/botany';
 import { daysBetween, type Day } from '@hypogeon/core/days';
 import { ROOT_STATES, type Batch, type Mother, type MotherTending } from '@hypogeon/core/journal';
 import { countLedger } from '@hypogeon/core/ledger';
+import type { Drawn } from '@hypogeon/core/look';
 import { spareOf } from '@hypogeon/core/plan';
 import { cuttingCautions } from '@hypogeon/core/safety';
 import { successRange } from '@hypogeon/core/stats';
@@ -27,6 +29,7 @@ import { Today } from '../data/today';
 import { ORIGIN_NAME, whereToCut } from '@hypogeon/words';
 import { Words } from '../data/words';
 import { CuttingMark } from '../marks/cutting-mark';
+import { PlantPicture } from '../marks/plant-picture';
 import { FamilyTree } from './family-tree';
 import { MotherLook } from './mother-look';
 import { StockSteppers } from '../plan/stock-steppers';
@@ -51,6 +54,7 @@ import { namePage } from '../shell/page-title';
     FamilyTree,
     MotherLook,
     MotherSeason,
+    PlantPicture,
     StockSteppers,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -58,6 +62,7 @@ import { namePage } from '../shell/page-title';
   template: `
     @if (view(); as v) {
       <div class="page-head m-0">
+        <hy-plant class="self-center" [drawn]="wholeOf(v.plant)" [size]="88" />
         <h1>{{ v.mother.name }}</h1>
         <p class="quiet">
           <i>{{ v.plant?.name ?? 'unknown plant' }}</i>
@@ -401,6 +406,7 @@ export class MotherPage {
   private readonly today = inject(Today).day;
   readonly id = input.required<string>();
 
+  protected readonly wholeOf = (plant: Plant | null): Drawn => plantDrawn(plant?.taxon);
   protected readonly view = computed(() => {
     const state = this.state();
     const mother = state.mothers.get(this.id());

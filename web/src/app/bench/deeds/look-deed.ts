@@ -1,13 +1,17 @@
-import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
 import { MatChipListbox, MatChipOption } from '@angular/material/chips';
 import { MatOption, MatSelect } from '@angular/material/select';
+import { drawnOf } from '@hypogeon/core/bench';
 import { OWN_ROOTS, SIGNS, type Sign } from '@hypogeon/core/journal';
+import type { SignPicture as SignPictureId } from '@hypogeon/core/look';
 import { TOUCHES } from '@hypogeon/core/water';
 import { SIGN_NAME } from '@hypogeon/words';
+import { Journal } from '../../data/journal';
 import { Words } from '../../data/words';
 import { Field, FieldControl } from '../../forms/field';
+import { SignPicture } from '../../marks/sign-picture';
 import { Quantity, quantityProblem } from '../../forms/quantity';
 import { Deed } from './deed';
 
@@ -15,12 +19,29 @@ import { Deed } from './deed';
 const FELT_MM = 40;
 
 const SEEN = [
-  { seen: 'fine', name: 'Fine' },
-  { seen: 'firm', name: 'Wound dry and firm' },
-  { seen: 'tacky', name: 'Wound still tacky' },
-  { seen: 'wrinkled', name: 'Wrinkled, but firm' },
-  { seen: 'soft', name: 'Soft or dark base' },
+  { seen: 'fine', name: 'Fine', sign: 'firm' },
+  { seen: 'firm', name: 'Wound dry and firm', sign: 'closed' },
+  { seen: 'tacky', name: 'Wound still tacky', sign: 'tacky' },
+  { seen: 'wrinkled', name: 'Wrinkled, but firm', sign: 'wrinkled' },
+  { seen: 'soft', name: 'Soft or dark base', sign: 'base-soft' },
 ] as const;
+
+/** How a sign looks on the plant, where it is drawn under another name. */
+const DRAWN: Readonly<Record<Sign, SignPictureId>> = {
+  'root-points': 'root-points',
+  'white-roots': 'white-roots',
+  'brown-roots': 'brown-roots',
+  'dead-roots': 'dead-roots',
+  'black-leaf': 'black-leaf',
+  'broken-leaf': 'broken-leaf',
+  'leaf-crisp': 'crisp',
+  'crown-wet': 'crown-wet',
+  crested: 'crested',
+  'new-growth': 'new-top',
+  'pot-bulging': 'pot-bulging',
+  'roots-out': 'roots-out',
+  gnats: 'gnats',
+};
 
 /** What was seen at a look; signs and roots first, then one tap records it all. */
 @Component({
@@ -35,6 +56,7 @@ const SEEN = [
     MatSelect,
     Quantity,
     ReactiveFormsModule,
+    SignPicture,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'grid gap-y-3 gap-x-4' },
@@ -52,7 +74,11 @@ const SEEN = [
         formControlName="signs"
       >
         @for (sign of signs; track sign) {
-          <mat-chip-option [value]="sign">{{ signName[sign] }}</mat-chip-option>
+          <mat-chip-option [value]="sign">
+            <span class="flex items-center gap-1.5">
+              <hy-sign [look]="plant()" [sign]="drawn[sign]" [size]="26" />{{ signName[sign] }}
+            </span>
+          </mat-chip-option>
         }
       </mat-chip-listbox>
       <hy-field label="Roots">
@@ -79,7 +105,11 @@ const SEEN = [
       </hy-field>
       <div class="row flex flex-wrap gap-2 col-span-full">
         @for (s of seen; track s.seen) {
-          <button type="button" matButton="outlined" (click)="look(s.seen)">{{ s.name }}</button>
+          <button type="button" matButton="outlined" (click)="look(s.seen)">
+            <span class="flex items-center gap-1.5">
+              <hy-sign [look]="plant()" [sign]="s.sign" [size]="28" />{{ s.name }}
+            </span>
+          </button>
         }
       </div>
     </form>
@@ -90,6 +120,9 @@ export class LookDeed extends Deed {
   protected readonly signs = SIGNS;
   protected readonly signName = SIGN_NAME;
   protected readonly seen = SEEN;
+  protected readonly drawn = DRAWN;
+  private readonly state = inject(Journal).state;
+  protected readonly plant = computed(() => drawnOf(this.state(), this.batch()).look);
   protected readonly form = new FormGroup({
     signs: new FormControl<Sign[]>([], { nonNullable: true }),
     roots: new FormControl('', { nonNullable: true }),
