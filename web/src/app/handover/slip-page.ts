@@ -47,7 +47,7 @@ import { Field, FieldControl } from '../forms/field';
       </div>
       <article class="max-w-136 py-4.5 px-5 border border-ink2 bg-face" aria-label="The slip">
         @if (plant(); as p) {
-          <hy-plant class="float-right -mt-6 ml-3" [drawn]="p" [size]="112" />
+          <hy-plant class="float-right -mt-1 ml-3" [drawn]="p" [size]="112" />
         }
         <h2 class="mb-2.5 text-lg">{{ s.title }}</h2>
         @for (line of s.lines; track line) {

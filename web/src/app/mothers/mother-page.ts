@@ -63,8 +63,8 @@ import { namePage } from '../shell/page-title';
     @if (view(); as v) {
       <div class="page-head m-0">
         <hy-plant class="self-center" [drawn]="wholeOf(v.plant)" [size]="88" />
-        <h1>{{ v.mother.name }}</h1>
-        <p class="quiet">
+        <h1 class="self-center">{{ v.mother.name }}</h1>
+        <p class="quiet self-center">
           <i>{{ v.plant?.name ?? 'unknown plant' }}</i>
           @if (v.plant?.like) {
             (figures of <i>{{ v.plant?.like }}</i>)
