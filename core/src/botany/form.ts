@@ -163,6 +163,3 @@ export function pieceDrawn(method: MethodId, form: Form | null): Piece {
       return piece;
   }
 }
-
-/** The whole plant as a sign: its growing top. */
-export const pieceOfForm = (form: Form | null): Piece => (form === null ? 'crown' : TOP[form]);
