@@ -71,10 +71,21 @@ export async function fillDay(page: Page, label: string, day: string): Promise<v
   await page.keyboard.press('Tab');
 }
 
+/** From the page of a batch to another about it. */
+export async function also(page: Page, link: string): Promise<void> {
+  await page.getByRole('main').getByRole('link', { name: link, exact: true }).click();
+}
+
 /** Opens what else there is to record of a batch, and chooses. */
 export async function more(page: Page, item: string): Promise<void> {
   await page.getByRole('button', { name: 'More to record' }).click();
   await page.getByRole('menuitem', { name: item, exact: true }).click();
+}
+
+/** All of a batch are set, told on its page. */
+export async function setAll(page: Page): Promise<void> {
+  await more(page, 'Set …');
+  await page.getByRole('button', { name: 'Set them' }).click();
 }
 
 /** From any page of a batch to its log. */
@@ -111,11 +122,11 @@ export async function cutABatch(
   await choose(page, 'Permission to propagate', 'my own plant');
   await page.getByRole('button', { name: 'Add her' }).click();
   await page.getByRole('link', { name: 'Plan a batch' }).click();
-  await expect(page.getByRole('heading', { name: 'Plan a batch' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Plan', exact: true })).toBeVisible();
   await page.getByText(method, { exact: true }).click();
   await page.getByLabel('How many').fill(String(count));
   const room = page.getByRole('button', { name: /A plain room/ });
   if (await room.isVisible()) await room.click();
-  await page.getByRole('button', { name: 'Cut: put it on the bench' }).click();
-  await expect(page.getByRole('region', { name: 'Tray map' })).toBeVisible();
+  await page.getByRole('button', { name: /^Put .* on the bench$/ }).click();
+  await expect(page.getByRole('region', { name: 'Pieces' })).toBeVisible();
 }

@@ -3,7 +3,7 @@ import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'n
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type Locator, type Page } from '@playwright/test';
-import { choose, expect, test, toLog } from './bench-test';
+import { choose, expect, test, toLog, fillDay } from './bench-test';
 
 /** The point in the middle of something on the screen. */
 const middle = async (of: Locator): Promise<{ x: number; y: number }> => {
@@ -64,12 +64,28 @@ test('everything is found by typing', async ({ page }) => {
   await expect(page.getByRole('dialog').getByText('find anything')).toBeVisible();
 });
 
+test('a plant, a way and a cut day put down wrong are put right where they stand', async ({
+  page,
+}) => {
+  await page.goto('/#/bench/b-24');
+  await expect(page.getByText('6 pads of Opuntia microdasys, cut Sat 4 Apr')).toBeVisible();
+  await page.getByRole('button', { name: 'Change', exact: true }).click();
+  await page.getByLabel('Plant', { exact: true }).fill('Opuntia ficus-indica');
+  await page.keyboard.press('Tab');
+  await fillDay(page, 'Cut on', '30 Mar 2026');
+  await expect(page.getByText('What follows')).toBeVisible();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByText('6 pads of Opuntia ficus-indica, cut Mon 30 Mar')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('6 pads of Opuntia microdasys, cut Sat 4 Apr')).toBeVisible();
+});
+
 test('rot is cut back, and the new wound has a gate of its own', async ({ page }) => {
   await page.goto('/#/bench/b-19/part?way=rescued');
   await page.getByLabel('Without roots').fill('2');
   await page.getByRole('button', { name: 'Take them out' }).click();
   await expect(page.getByText('cut afresh from')).toBeVisible();
-  await expect(page.getByText('No water until')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Today' }).getByText('Not before')).toBeVisible();
   await page.getByRole('link', { name: 'Jelly beans, crowns', exact: true }).last().click();
   await toLog(page);
   await expect(page.getByText(/2 cut afresh \(SED-/)).toBeVisible();
@@ -259,6 +275,6 @@ test('an order: set aside, what is short goes to Plan', async ({ page }) => {
   const order = page.getByRole('listitem').filter({ hasText: 'Fair table' });
   await expect(order).toContainText('14 ready, 15 without roots yet, 1 short');
   await order.getByRole('link', { name: 'Plan 1 more' }).click();
-  await expect(page.locator('h1')).toHaveText('Plan a batch');
+  await expect(page.locator('h1')).toHaveText('Plan');
   await expect(page.getByLabel(/^Plants wanted/)).toHaveValue('1');
 });

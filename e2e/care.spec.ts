@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises';
-import { choose, expect, goTo, more, test, wakeOn } from './bench-test';
+import { choose, expect, goTo, more, test, wakeOn, also } from './bench-test';
 
 test('a cutting in water, from the wound to the mix', async ({ ownBook: page }) => {
   await page.goto('/#/bench/new');
@@ -11,7 +11,7 @@ test('a cutting in water, from the wound to the mix', async ({ ownBook: page }) 
   await page.getByRole('button', { name: 'Put it on the bench' }).click();
   await expect(page.locator('h1')).toHaveText('Crassula crowns');
 
-  await more(page, 'How it is grown');
+  await also(page, 'How it is grown');
   await page.getByRole('radio', { name: /^In water/ }).check();
   await expect(page.getByText('In water. Saved.')).toBeVisible();
   await page.getByRole('link', { name: 'Crassula crowns' }).click();
@@ -57,8 +57,8 @@ test('leaves on a bare rack: those with roots are set, the rest stay', async ({ 
   for (let i = 0; i < 6; i++) await page.keyboard.press('1');
   await page.getByRole('button', { name: 'Save the count' }).click();
   const today = page.getByRole('region', { name: 'Today' });
-  await expect(today).toContainText('Lay 6 leaves on the mix.');
-  await more(page, 'Set, and tell how …');
+  await expect(today).toContainText('Lay 6 leaves on the mix');
+  await more(page, 'Set …');
   await page.getByLabel('How many were set').fill('6');
   await page.getByRole('button', { name: 'Set them' }).click();
   await expect(today).toContainText('First misting, 6 leaves');
@@ -67,7 +67,7 @@ test('leaves on a bare rack: those with roots are set, the rest stay', async ({ 
 
 test('a care slip goes along: on the screen and as a file', async ({ page }) => {
   await page.goto('/#/bench/b-24');
-  await more(page, 'Care slip');
+  await also(page, 'Care slip');
   await expect(page.getByRole('article')).toContainText('No water until it has roots');
   const text = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Text file' }).click();

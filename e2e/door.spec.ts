@@ -1,5 +1,5 @@
 import { writeFile } from 'node:fs/promises';
-import { choose, expect, goTo, logged, more, test, toLog, wakeOn } from './bench-test';
+import { choose, expect, goTo, logged, test, toLog, wakeOn, setAll } from './bench-test';
 import { chunkOf, cutBatch, layChunks, openCutBatch } from './seed';
 
 test('one bad entry is set aside by name; the rest opens, and goes on being saved', async ({
@@ -12,11 +12,11 @@ test('one bad entry is set aside by name; the rest opens, and goes on being save
     'chunk/c': '{"version":3,"entr',
   });
   await page.goto('/#/bench/cut-1');
-  await expect(page.getByRole('region', { name: 'Tray map' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Pieces' })).toBeVisible();
   const aside = page.getByRole('region', { name: 'Set aside' });
   await expect(aside).toContainText('4 things in the store are set aside.');
   await expect(aside).toContainText('kept as they are, and the rest is open');
-  await more(page, 'Set');
+  await setAll(page);
   await expect(page.getByText('Set. Saved.')).toBeVisible();
   await page.reload();
   await expect(aside).toContainText('4 things');
@@ -79,7 +79,7 @@ test('a plant called constructor comes in from paper, and all after it is saved'
   }
   await page.getByRole('button', { name: 'Take 2 batches in' }).click();
   await page.goto('/#/bench/cut-1');
-  await more(page, 'Set');
+  await setAll(page);
   await expect(page.getByText('Set. Saved.')).toBeVisible();
   await page.reload();
   await toLog(page);

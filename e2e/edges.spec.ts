@@ -175,7 +175,7 @@ test('an address without # leads where it says, and one that cannot be read says
   page,
 }) => {
   await page.goto('/plan?mother=m-opun');
-  await expect(page.locator('h1')).toHaveText('Plan a batch');
+  await expect(page.locator('h1')).toHaveText('Plan');
   expect(page.url()).toContain('/#/plan?mother=m-opun');
   await page.goto('/#/bench/%ff');
   await expect(page.locator('h1')).toHaveText('Nothing grows here');

@@ -1,5 +1,16 @@
 import { readFile, truncate, writeFile } from 'node:fs/promises';
-import { choose, cutABatch, DAY, expect, goTo, logged, more, test, toLog } from './bench-test';
+import {
+  choose,
+  cutABatch,
+  DAY,
+  expect,
+  goTo,
+  logged,
+  more,
+  test,
+  toLog,
+  setAll,
+} from './bench-test';
 import { openCutBatch } from './seed';
 
 test('the demo opens by itself, is kept apart and can be cleared', async ({ page }) => {
@@ -91,8 +102,8 @@ test('two tabs of one browser see each other’s entries, and both are kept', as
   const second = await context.newPage();
   await second.clock.setFixedTime(new Date(`${DAY}T09:31:00`));
   await second.goto(page.url());
-  await expect(second.getByRole('region', { name: 'Tray map' })).toBeVisible();
-  await Promise.all([more(page, 'Set'), more(second, 'Note …')]);
+  await expect(second.getByRole('region', { name: 'Pieces' })).toBeVisible();
+  await Promise.all([setAll(page), more(second, 'Note …')]);
   await second.getByLabel('Note', { exact: true }).fill('Written in the other tab');
   await second.getByRole('button', { name: 'Save the note' }).click();
   await toLog(page);
@@ -114,7 +125,7 @@ test('a store that refuses is said at once, survived, and tried again', async ({
       throw new DOMException('full', 'QuotaExceededError');
     };
   });
-  await more(page, 'Set');
+  await setAll(page);
   const failure = page.getByRole('region', { name: 'Not saved' });
   await expect(failure).toContainText(
     'This browser’s store is full. One entry is only in this tab',

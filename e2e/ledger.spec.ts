@@ -4,7 +4,7 @@ import { choose, expect, goTo, test } from './bench-test';
 test('two ways are compared in words, on a plate and in a file', async ({ page }) => {
   await page.goto('/#/today');
   await goTo(page, 'Results');
-  await page.getByRole('tab', { name: 'Compare ways' }).click();
+  await page.getByRole('tab', { name: 'Compare' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Compare ways');
   await choose(page, 'By', 'How long the cut dried');
   await choose(page, 'Against', /^(A day|Long cure|Pot at once)/);
@@ -70,7 +70,7 @@ test('batches are filtered, the plate is read by day, and the filter holds on th
   await chart.press('Escape');
   await chart.hover();
   await expect(chart.getByText(/^Day [1-9]\d+, of \d+: \d+/)).toBeVisible();
-  await page.getByRole('tab', { name: 'Money and time' }).click();
+  await page.getByRole('tab', { name: 'Money' }).click();
   await expect(page.getByText(/A finished plant cost/)).toBeVisible();
   await expect(page.getByRole('row', { name: /^Leaf/ })).toBeVisible();
   await expect(page.getByRole('row', { name: /^Crown/ })).toBeHidden();

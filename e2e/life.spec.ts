@@ -1,4 +1,4 @@
-import { choose, cutABatch, expect, goTo, more, test, toLog, wakeOn } from './bench-test';
+import { choose, cutABatch, expect, goTo, more, test, toLog, wakeOn, setAll } from './bench-test';
 import { openCutBatch } from './seed';
 
 test('a batch from the cut to a counted result', async ({ ownBook: page }) => {
@@ -6,7 +6,7 @@ test('a batch from the cut to a counted result', async ({ ownBook: page }) => {
   await expect(page.getByText(/keeps succulent and cactus cuttings alive/)).toBeVisible();
   await cutABatch(page);
 
-  await expect(page.getByText(/No water until/)).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Today' })).toContainText('Not before');
   await goTo(page, 'Today');
   await expect(page.locator('hy-leave-ruler')).toContainText('The bowl');
   await expect(page.locator('hy-leave-ruler')).toContainText('No water until');
@@ -73,7 +73,7 @@ test('water before the gate asks for a reason, and is remembered as a breach', a
   await more(page, 'Watered');
   await page.getByLabel('By mistake').check();
   await anyway.click();
-  await more(page, 'Set');
+  await setAll(page);
   await toLog(page);
   await expect(entry).toHaveCount(1);
   await goTo(page, 'Results');
@@ -82,7 +82,7 @@ test('water before the gate asks for a reason, and is remembered as a breach', a
 
 test('everything can be taken back, and the history keeps it', async ({ page }) => {
   await openCutBatch(page);
-  await more(page, 'Set');
+  await setAll(page);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText('Undone. It stays in the history.')).toBeVisible();
 
@@ -163,7 +163,7 @@ test('a planned cut waits for its day; entries can be back-dated, not post-dated
   await page.getByLabel('How many').fill('4');
   await page.getByLabel('Cut on').fill('20.4.2026');
   await page.keyboard.press('Tab');
-  await page.getByRole('button', { name: 'Plan it' }).click();
+  await page.getByRole('button', { name: 'Plan 4 leaves' }).click();
   await expect(page.getByText('Planned for Mon 20 Apr', { exact: false }).first()).toBeVisible();
   await wakeOn(page, '2026-04-20');
   await goTo(page, 'Today');

@@ -80,7 +80,7 @@ test('after the first visit all else goes without a network', async ({ page, ser
   for (const [path, title] of [
     ['/#/results', 'Results'],
     ['/#/bench/labels', 'Labels'],
-    ['/#/plan', 'Plan a batch'],
+    ['/#/plan', 'Plan'],
   ] as const) {
     await page.goto(`http://localhost:${PORT}${path}`);
     await expect(page.locator('h1')).toHaveText(title);

@@ -89,5 +89,5 @@ export function cutBatch(fields: BatchFields = {}): readonly Entry[] {
 export async function openCutBatch(page: Page, fields: BatchFields = {}): Promise<void> {
   await layChunks(page, { 'chunk/seed': chunkOf(cutBatch(fields)) });
   await page.goto('/#/bench/cut-1');
-  await page.getByRole('region', { name: 'Tray map' }).waitFor();
+  await page.getByRole('region', { name: 'Pieces' }).waitFor();
 }

@@ -19,6 +19,7 @@ import { daysBetween, type Day } from '@hypogeon/core/days';
 import type { Sign } from '@hypogeon/core/journal';
 import { WATER_SCHOOL, type RegimeId } from '@hypogeon/core/water';
 import { WOUND_SCHOOL } from '@hypogeon/core/wound';
+import { capital } from './capital';
 import { drinkText, evaporationText } from './amounts';
 import { chanceText, closureText } from './chances';
 import { daySpan, nearDay } from './days';
@@ -502,8 +503,6 @@ const headsText = ({ count, on }: HeadsSeen, speech: Speech): string =>
 const depth = (unit: Speech['length']): string => (unit === 'in' ? 'about 1 in' : '2–3 cm at most');
 /** Roots long enough for a pot. */
 export const rootSpan = (unit: Speech['length']): string => (unit === 'in' ? '1–2 in' : '2.5–5 cm');
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** How sure it is, and by what. */
 export function sureText(sure: Sure): string {

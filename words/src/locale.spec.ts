@@ -1,3 +1,5 @@
+import { EMPTY_STATE } from '@hypogeon/core/journal';
+import { speechFor } from './speech';
 import { dayOrderOf, firstWeekdayOf, localeOf, paperOf } from './locale';
 
 describe('days, weeks and paper where the grower lives', () => {
@@ -27,5 +29,19 @@ describe('days, weeks and paper where the grower lives', () => {
     expect(paperOf('en-MX')).toBe('letter');
     expect(paperOf('en-GB')).toBe('a4');
     expect(paperOf('en-DE')).toBe('a4');
+  });
+});
+
+describe('units nobody has set', () => {
+  // Source: Unicode CLDR, supplemental measurementData (from memory).
+  it('are those of the region, and the grower’s own word counts before them', () => {
+    const us = { locale: 'en-US', today: '2026-04-09' };
+    expect(speechFor(EMPTY_STATE, us)).toMatchObject({ length: 'in', temperature: 'F' });
+    expect(speechFor(EMPTY_STATE, { ...us, locale: 'en-DE' })).toMatchObject({
+      length: 'mm',
+      temperature: 'C',
+    });
+    const metric = { ...EMPTY_STATE, settings: { length: 'mm', temperature: 'C' } as const };
+    expect(speechFor(metric, us)).toMatchObject({ length: 'mm', temperature: 'C' });
   });
 });

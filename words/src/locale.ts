@@ -1,4 +1,5 @@
 import type { DayOrder } from '@hypogeon/core/days';
+import type { LengthUnit, TemperatureUnit } from '@hypogeon/core/units';
 
 /**
  * The pages speak English; days, numbers and paper are the grower's own: `de-AT` becomes `en-AT`.
@@ -51,3 +52,11 @@ const INCHES: ReadonlySet<string> = new Set(['US', 'LR', 'MM']);
 export function unitsOf(locale: string): 'metric' | 'inches' {
   return INCHES.has(new Intl.Locale(locale).region ?? '') ? 'inches' : 'metric';
 }
+
+/** Lengths as they are measured there, until the grower says otherwise. */
+export const lengthUnitOf = (locale: string): LengthUnit =>
+  unitsOf(locale) === 'inches' ? 'in' : 'mm';
+
+/** Temperatures as they are read there, until the grower says otherwise. */
+export const temperatureUnitOf = (locale: string): TemperatureUnit =>
+  unitsOf(locale) === 'inches' ? 'F' : 'C';

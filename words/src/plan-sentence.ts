@@ -36,7 +36,9 @@ export function planSentence(steps: readonly Step[], course: CourseId, speech: S
           : `${firstWater} ${near(water)}.`,
       );
   }
-  if (dated(roots)) sentences.push(`Look for roots from ${near(roots)}.`);
+  // What has to be set first is looked at no sooner, though some may root where they lie.
+  const first = waits === undefined && dated(set) && dated(roots) && roots.from < set.from;
+  if (dated(roots)) sentences.push(`Look for roots from ${near(first ? set : roots)}.`);
   return sentences.join(' ');
 }
 

@@ -26,5 +26,6 @@ export const NOUN = {
   entry: { one: 'entry', other: 'entries' },
   mother: { one: 'mother', other: 'mothers' },
   reading: { one: 'reading', other: 'readings' },
+  piece: { one: 'piece', other: 'pieces' },
   picture: { one: 'picture', other: 'pictures' },
 } as const satisfies Readonly<Record<string, Noun>>;

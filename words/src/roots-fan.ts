@@ -49,3 +49,11 @@ export const fanOn = (
   counted: number | undefined,
 ): string =>
   `Day ${day}: ${range(likely)} to be expected${counted === undefined ? '' : `; ${counted} counted`}.`;
+
+/** What is to be expected at its end: `about 11 of 12 by 4 Feb (9 to 12)`. */
+export function fanAhead({ of, ahead, expected }: RootsFan, by: string): string {
+  const last = (ahead.length > 0 ? ahead : expected).at(-1);
+  if (!last) return '';
+  const about = last.low === last.high ? `${last.low}` : `about ${Math.round(last.mean)}`;
+  return `${about} of ${of} by ${by}${last.low === last.high ? '' : ` (${range(last)})`}`;
+}

@@ -12,3 +12,14 @@ export function percentSpan({
   const [from, to] = [Math.round(low * 100), Math.round(high * 100)];
   return from === to ? `${to} %` : `${from}–${to} %`;
 }
+
+/** A certainty as growers say it: 80 is `eight times in ten`. @param certainty per cent */
+export const timesInTen = (certainty: number): string =>
+  IN_TEN[certainty] ?? `${certainty} times in 100`;
+
+const IN_TEN: Readonly<Record<number, string>> = {
+  50: 'five times in ten',
+  80: 'eight times in ten',
+  90: 'nine times in ten',
+  95: '19 times in 20',
+};

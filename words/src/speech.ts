@@ -3,6 +3,7 @@ import { methodAs, type Method } from '@hypogeon/core/botany';
 import type { Batch, State } from '@hypogeon/core/journal';
 import type { LengthUnit, TemperatureUnit } from '@hypogeon/core/units';
 import type { DayStyle } from './days';
+import { lengthUnitOf, temperatureUnitOf } from './locale';
 import { pieceRule } from './piece-rules';
 
 /** All that a sentence needs to be written for one grower: units, language, today, and what things are called. */
@@ -17,11 +18,11 @@ export interface Speech extends DayStyle {
   readonly batchName: (id: string) => string;
 }
 
-/** In the units of a grower's settings. */
+/** In the units of a grower's settings; until they are set, in those of the region. */
 export const speechFor = (state: State, style: DayStyle): Speech => ({
   ...style,
-  length: state.settings.length ?? 'mm',
-  temperature: state.settings.temperature ?? 'C',
+  length: state.settings.length ?? lengthUnitOf(style.locale),
+  temperature: state.settings.temperature ?? temperatureUnitOf(style.locale),
   ruleOf: ({ taxon, method }) => pieceRule(plantOf(state, taxon)?.taxon ?? null, method),
   wayOf: ({ taxon, method }) => methodAs(plantOf(state, taxon)?.taxon ?? null, method),
   batchName: (id) => {

@@ -3,6 +3,7 @@ import type { CourseId } from '@hypogeon/core/course';
 import type { Step, StepId } from '@hypogeon/core/care';
 import type { Batch } from '@hypogeon/core/journal';
 import { AID, WOUND_SCHOOL } from '@hypogeon/core/wound';
+import { capital } from './capital';
 import { FIRST_SAYS, rootSpan } from './care';
 import { daySpan } from './days';
 import { ruleText } from './quantities';
@@ -29,8 +30,6 @@ export function stepName(
   };
   return named[id] ?? STEP_NAME[id];
 }
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** When it was, is or will be: `5–9 Apr`, `due since 3 Apr`, `skipped`. */
 export function stepWhen(step: Step, speech: Speech): string {

@@ -5,13 +5,13 @@ import {
   type VerdictReason,
   type VerdictUnless,
 } from '@hypogeon/core/water';
+import { capital } from './capital';
 import { counted, NOUN } from './plural';
 import { volumeText } from './amounts';
 import { lengthText, ruleText } from './quantities';
 import { percent } from './shares';
 import type { Speech } from './speech';
 
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 const share = (fill: number): string => percent(Math.min(fill, 1));
 const days = (n: number): string => counted(n, NOUN.day);
 

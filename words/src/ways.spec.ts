@@ -64,7 +64,15 @@ describe('several ways together', () => {
   ] as const;
 
   it('in one sentence where they are enough', () => {
-    const all = { parts, chance: 0.834, enough: true, reached: 24, again: null, guessed: false };
+    const all = {
+      parts,
+      chance: 0.834,
+      plants: { likely: 27, low: 23, high: 28 },
+      enough: true,
+      reached: 24,
+      again: null,
+      guessed: false,
+    };
     expect(togetherText(all, 24, '2026-10-05', 0.8, speech)).toBe(
       'Her 3 offsets, 1 crown and 24 leaves: 24 by Mon 5 Oct, 83 % sure.',
     );
@@ -74,6 +82,7 @@ describe('several ways together', () => {
     const all = {
       parts: [parts[2]],
       chance: 0.1,
+      plants: { likely: 20, low: 15, high: 24 },
       enough: false,
       reached: 9,
       again: null,

@@ -26,3 +26,4 @@ export * from './trouble';
 export * from './list';
 export * from './tray';
 export * from './empty-place';
+export * from './put-right';

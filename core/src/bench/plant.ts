@@ -2,13 +2,17 @@ import { memo, memoAround } from '../memo';
 import {
   ANY_LOOK,
   CATALOGUE,
+  findTaxa,
   formOf,
   lookOf,
   methodAs,
+  METHODS,
   methodOf,
   pieceDrawn,
+  PLANNED_METHODS,
   RECORDED_WAYS,
   withOwnFigures,
+  type MethodId,
   type Piece,
   type Taxon,
   type TaxonMethod,
@@ -41,10 +45,10 @@ export function plantOf(state: State, id: string): Plant | null {
 const overlaid = memoAround<OwnTaxon, Taxon>();
 
 function withOwn(base: Taxon, own: OwnTaxon | undefined): Taxon {
-  if (own === undefined || (own.season === undefined && own.methods === undefined)) return base;
-  return overlaid(own, [base], () =>
-    withOwnFigures(base, { season: own.season, methods: own.methods }),
-  );
+  if (own === undefined) return base;
+  const { season, methods, look } = own;
+  if (season === undefined && methods === undefined && look === undefined) return base;
+  return overlaid(own, [base], () => withOwnFigures(base, { season, methods, look }));
 }
 
 /** All plants that can be chosen, own ones first. */
@@ -54,6 +58,29 @@ export function plants(state: State): readonly Plant[] {
     .map((id) => plantOf(state, id));
   const library = CATALOGUE.map((taxon) => plantOf(state, taxon.id));
   return [...own, ...library].filter((p): p is Plant => p !== null);
+}
+
+/** The plant of that very name, or the only one that answers to what is typed; null where several do, or none. */
+export function plantCalled(known: readonly Plant[], text: string): Plant | null {
+  const typed = text.trim().toLowerCase();
+  const named = known.find((p) => p.name.toLowerCase() === typed);
+  if (named || typed.length < 3) return named ?? null;
+  const [only, ...more] = findTaxa(known.map(asTaxon), typed);
+  return more.length > 0 ? null : (known.find((p) => p.id === only?.id) ?? null);
+}
+
+/** A plant under the grower's own id and name: what a field offers, and finds. */
+export const asTaxon = ({ id, name, taxon }: Plant): Taxon => ({ ...taxon, id, name });
+
+/** All ways something can be put down as taken: those of the plant first, then all others, as what was done was done. */
+export function waysTaken(
+  taxon: Taxon | null,
+): readonly { readonly method: MethodId; readonly usual: boolean }[] {
+  const of = taxon?.methods.map((m) => m.method) ?? [];
+  return [...of, ...METHODS.filter((m) => !of.includes(m))].map((method) => ({
+    method,
+    usual: of.length === 0 || of.includes(method) || !PLANNED_METHODS.includes(method),
+  }));
 }
 
 /** What the library knows of propagating this batch's plant this way. */

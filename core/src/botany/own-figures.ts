@@ -1,4 +1,6 @@
+import type { OwnLook } from '../look';
 import type { Tissue } from '../wound';
+import { lookOf } from './look-of';
 import type { MethodId } from './method';
 import type { Taxon, TaxonMethod, Window } from './taxon';
 
@@ -8,6 +10,7 @@ export interface OwnFigures {
   readonly family?: string | undefined;
   readonly season?: { readonly fromC: number; readonly toC: number } | undefined;
   readonly methods?: readonly OwnWay[] | undefined;
+  readonly look?: OwnLook | undefined;
 }
 
 export interface OwnWay {
@@ -46,6 +49,7 @@ export function withOwnFigures(taxon: Taxon, own: OwnFigures): Taxon {
     ...(own.season === undefined
       ? {}
       : { season: { ...taxon.season, ...own.season, evidence: OWN } }),
+    ...(own.look === undefined ? {} : { look: { ...lookOf(taxon), ...own.look } }),
     methods,
     not: [
       ...taxon.not.filter((n) => !given.has(n.method)),

@@ -57,7 +57,7 @@ export function seasonAt(
     return { state: 'marginal', reason: 'warm enough by day, but the nights are too cold' };
   if (outside === 0 && noonC !== undefined && noonC > toC + HOT_NOON_C)
     return { state: 'marginal', reason: 'mild on the whole, but too hot at noon' };
-  if (outside === 0) return { state: 'active', reason: 'in its growing band' };
+  if (outside === 0) return { state: 'active', reason: 'warm enough to grow' };
   return outside <= MARGIN_C
     ? { state: 'marginal', reason: `a little ${side} to grow well` }
     : { state: 'resting', reason: `${side} to grow: roots will wait` };

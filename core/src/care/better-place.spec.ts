@@ -1,4 +1,6 @@
-import type { BatchFields } from '../journal';
+import { demoJournal } from '../demo';
+import { addDays } from '../days';
+import { fold, type BatchFields } from '../journal';
 import { batchIn, storyDay, storyState } from '../testing/story';
 import { slowHere } from '.';
 
@@ -75,6 +77,22 @@ describe('a better place', () => {
         6,
       ).slow,
     ).toBeNull();
+  });
+
+  it('no place is praised where roots come later, however soon the wound closes there', () => {
+    let praised = 0;
+    for (const today of ['2026-01-10', '2026-04-09', '2026-11-30']) {
+      const state = fold(demoJournal(today));
+      for (const batch of state.batches.values())
+        for (const n of [0, 10, 30]) {
+          const s = slowHere(state, batch, addDays(today, n));
+          for (const b of s?.better ?? []) {
+            expect(b.roots <= s!.roots).toBe(true);
+            praised++;
+          }
+        }
+    }
+    expect(praised).toBeGreaterThan(0);
   });
 
   it('before the cut, too', () => {

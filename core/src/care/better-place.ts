@@ -109,10 +109,14 @@ export function slowHere(state: State, batch: Batch, day: Day): SlowHere | null 
   };
   const better = [...places, ...gear]
     .filter(
-      (b) => spared(b.roots, roots) || (woundLate && b.opens !== null && spared(b.opens, opens)),
+      (b) =>
+        spared(b.roots, roots) ||
+        // A wound that closes sooner is no gain where roots come later.
+        (woundLate && b.roots <= roots && b.opens !== null && spared(b.opens, opens)),
     )
     .sort((a, b) => (a.roots < b.roots ? -1 : a.roots > b.roots ? 1 : 0))
     .slice(0, MOST);
+  if (!rootsLate && better.length === 0) return null;
   return {
     space: at,
     by,

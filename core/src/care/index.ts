@@ -9,5 +9,6 @@ export { nextLook, type NextLook } from './roots';
 export { isCrested } from './signs';
 export * from './slip';
 export * from './better-place';
+export * from './lines';
 export * from './verdict';
 export * from './moved';

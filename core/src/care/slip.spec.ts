@@ -1,5 +1,8 @@
 import { batchIn, storyDay, storyState } from '../testing/story';
-import { slipOf } from '.';
+import { demoJournal } from '../demo';
+import { fold } from '../journal';
+import { verdictsOn } from '../round';
+import { careOf, linesOf, slipOf } from '.';
 
 const CROWN = { taxon: 'echeveria-elegans', method: 'crown' } as const;
 const slip = (lines: Parameters<typeof storyState>[1], n: number, fields = {}) => {
@@ -13,6 +16,23 @@ describe('what goes with a piece that is handed over', () => {
     expect(s.noWaterBefore! > storyDay(3)).toBe(true);
     expect(s.setOn! > storyDay(1)).toBe(true);
     expect(s).toMatchObject({ rooted: false, rootsFrom: storyDay(11), inJar: false });
+  });
+
+  it('says of the water what its page says, with its pot judged', () => {
+    const today = '2026-11-30';
+    const state = fold(demoJournal(today));
+    const verdicts = verdictsOn(state, today);
+    let held = 0;
+    for (const batch of state.batches.values()) {
+      if (batch.cut === null || batch.ended !== null) continue;
+      const verdict = verdicts.get(batch.id);
+      const { water } = linesOf(state, batch, careOf(state, batch, today, verdict), today);
+      const { noWaterBefore, dryUntilRoots } = slipOf(state, batch, today, verdict);
+      if (dryUntilRoots || water.is !== 'not before') continue;
+      expect(noWaterBefore).toBe(water.day);
+      held++;
+    }
+    expect(held).toBeGreaterThan(3);
   });
 
   it('a chosen week after setting stands on the slip too', () => {

@@ -1,6 +1,6 @@
 import { formOf, lightNeedOf, lightSteps, methodAs, type Form, type LightPlace } from '../botany';
 import type { CourseId } from '../course';
-import type { RegimeId, WaterSchoolId } from '../water';
+import type { RegimeId, WaterSchoolId, WaterVerdict } from '../water';
 import { batchCode, plantOf, regimeOn, waitsForRoots } from '../bench';
 import { addDays, type Day } from '../days';
 import type { Batch, State } from '../journal';
@@ -53,10 +53,13 @@ export interface Slip {
 /** Water that stands in their crown rots them. Common practice, no source. */
 const HOLDS_WATER: ReadonlySet<Form | null> = new Set(['rosette', 'stacked', 'strap', 'stone']);
 
-/** The care slip of a batch’s pieces on a day. */
-export function slipOf(state: State, batch: Batch, day: Day): Slip {
+/**
+ * The care slip of a batch’s pieces on a day.
+ * @param verdict on its pot, as judged on that day: the slip says of the water what its page says
+ */
+export function slipOf(state: State, batch: Batch, day: Day, verdict?: WaterVerdict): Slip {
   const facts = factsOf(state, batch);
-  const care = careOf(state, batch, day);
+  const care = careOf(state, batch, day, verdict);
   const { course } = care;
   const taxon = plantOf(state, batch.taxon)?.taxon ?? null;
   const { one, many } = methodAs(taxon, batch.method);

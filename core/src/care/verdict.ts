@@ -2,7 +2,7 @@ import type { Day } from '../days';
 import type { Ask, Care, Leave } from './care';
 
 /** Asks that bring water to it. */
-const CAN: ReadonlySet<Ask['kind']> = new Set(['first-water', 'water', 'mist', 'pot-water']);
+export const CAN: ReadonlySet<Ask['kind']> = new Set(['first-water', 'water', 'mist', 'pot-water']);
 /** Left alone because of water. */
 export const NO_CAN: ReadonlySet<Leave['kind']> = new Set(['gate', 'held', 'water']);
 

@@ -89,7 +89,13 @@ function stores(today: Day): readonly Draft[] {
       record: 'settings',
       day,
       key: 'grower',
-      fields: { latitude: 36, labelPrice: DEMO.prices.label },
+      fields: {
+        latitude: 36,
+        labelPrice: DEMO.prices.label,
+        hourPrice: DEMO.prices.hour,
+        plantPrice: DEMO.prices.plant,
+        currency: DEMO.prices.currency,
+      },
     },
     ...DEMO.mixes.map(({ id, ...fields }): Draft => ({
       kind: 'put',

@@ -113,8 +113,14 @@ const storySchema = z
     /** What the volunteers mix for themselves, and what lies in their shed. */
     mixes: z.array(RECORDS.mix.fields.extend({ id })),
     shed: z.array(RECORDS.component.fields.extend({ id })),
-    /** What they pay for: a label, a pot with its wear; their hours are given. */
-    prices: z.object({ label: z.number(), pots: z.record(z.string(), z.number()) }),
+    /** What they pay for, a label, a pot with its wear, an hour; and what a young plant sells for. */
+    prices: z.object({
+      label: z.number(),
+      pots: z.record(z.string(), z.number()),
+      hour: z.number(),
+      plant: z.number(),
+      currency: z.string(),
+    }),
     /** A way of doing it that they agreed on. */
     protocols: z.array(RECORDS.protocol.fields.extend({ id })),
     /** Drain tests of the bench mix: days ago, and what the jug said. */

@@ -12,7 +12,10 @@ import {
 } from '../testing/hostile-table';
 import { readEntry, readJournal } from '.';
 
-/** `HOSTILE=5000 npm run unit -- hostile` tries more; other seeds than here are tried with `HOSTILE_FROM`. */
+/**
+ * How long one takes is measured by `npm run bench`, never here.
+ * `HOSTILE=5000 npm run unit -- hostile` tries more; other seeds than here are tried with `HOSTILE_FROM`.
+ */
 const FILES = Number(process.env.HOSTILE ?? 240);
 const FROM = Number(process.env.HOSTILE_FROM ?? 0);
 
@@ -21,9 +24,7 @@ describe('files that are damaged or made to hurt', () => {
     const wrong: string[] = [];
     for (let seed = FROM; seed < FROM + FILES; seed++) {
       const { name, text, bad, oneEntry, nowMs } = hostileFile(seed);
-      const begun = performance.now();
       const read = readJournal(text, EMPTY_STATE, nowMs);
-      if (performance.now() - begun > 2000) wrong.push(`${seed} ${name}: took more than 2 s`);
       if (read.ok && bad) wrong.push(`${seed} ${name}: taken`);
       if (!read.ok && !bad) wrong.push(`${seed} ${name}: refused: ${read.problems[0]!.sentence}`);
       if (
@@ -48,12 +49,10 @@ describe('files that are damaged or made to hurt', () => {
   it(`as tables: nothing is thrown, and what is taken may stand in a journal (${FILES})`, () => {
     const wrong: string[] = [];
     for (let seed = FROM; seed < FROM + FILES; seed++) {
-      const begun = performance.now();
       takenFrom(hostileTable(seed)).forEach((draft, n) => {
         const read = readEntry(writtenDown(draft, n));
         if (!read.ok) wrong.push(`${seed} ${draft.kind}: ${read.issues[0]!.sentence}`);
       });
-      if (performance.now() - begun > 2000) wrong.push(`${seed}: took more than 2 s`);
       if (packSays(hostilePack(seed)) === '') wrong.push(`${seed}: a pack without a sentence`);
     }
     expect(wrong).toEqual([]);

@@ -14,3 +14,4 @@ export * from './csv';
 export * from './tables';
 export * from './data-package';
 export * from './paper-log';
+export * from './paper-again';

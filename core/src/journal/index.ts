@@ -22,3 +22,4 @@ export * from './state';
 export * from './fold';
 export * from './snapshot';
 export * from './fold-air';
+export * from './suppose';

@@ -6,6 +6,7 @@ import { TISSUES } from '../wound';
 import { AIDS } from '../wound';
 import { FIRST_WATERS } from '../water';
 import { AIR_LIMITS, LIGHT_LEVELS, type SeriesColumn } from '../climate';
+import { ownLookSchema } from '../look';
 import { COMPONENT_KINDS } from '../media';
 import { CONTAINER_SHAPES, LEAST_FILL_MM, WALLS } from '../media';
 import { DISINFECTANTS } from '../safety';
@@ -70,6 +71,8 @@ export const taxonFields = z.looseObject({
       )
       .max(METHODS.length),
   ),
+  /** How it looks, where that is not as its kin. */
+  look: clear(ownLookSchema),
   notes: clear(noteField),
 });
 

@@ -1,3 +1,4 @@
+import type { Drawn } from '../look';
 import { QUIET, qrOf } from './code';
 import type { LabelSheet } from './sheet';
 
@@ -8,6 +9,8 @@ export interface LabelText {
   readonly code: string;
   /** `base down` gets an arrow upward, `laid` a flat bar. */
   readonly polarity: 'base down' | 'laid' | 'as it stood';
+  /** How the piece looks, where there is room for it; null for none. */
+  readonly piece: Drawn | null;
   /** What the QR code holds. */
   readonly address: string;
 }
@@ -29,6 +32,13 @@ export type LabelShape =
       readonly width: number;
       readonly height: number;
     }
+  | {
+      readonly is: 'picture';
+      readonly x: number;
+      readonly y: number;
+      readonly side: number;
+      readonly of: Drawn;
+    }
   | { readonly is: 'line'; readonly points: readonly (readonly [number, number])[] };
 
 const PAD = 1.5;
@@ -47,10 +57,9 @@ export function drawLabel(sheet: LabelSheet, text: LabelText): readonly LabelSha
   const width = sheet.width - sheet.blank;
   const matrix = qrOf(text.address);
   const modules = matrix.length + 2 * QUIET;
-  // A square as high as the label allows, but no more than 45 % of its width.
-  const side = Math.min(sheet.height - 0.6, width * 0.45, 28);
+  const { side, picture } = roomOf(sheet, modules, text.piece !== null);
   const module = side / modules;
-  const code = (sheet.height - side) / 2;
+  const code = picture?.at === 'above' ? sheet.height - side - 0.3 : (sheet.height - side) / 2;
   const dark = matrix.flatMap((row, y) =>
     runs(row).map(([from, to]): LabelShape => ({
       is: 'box',
@@ -62,7 +71,8 @@ export function drawLabel(sheet: LabelSheet, text: LabelText): readonly LabelSha
   );
   const left = side + 0.5;
   const arrow = arrowRoom(text.polarity);
-  const room = width - left - PAD - arrow;
+  const beside = picture?.at === 'beside' ? picture.side + 1.6 : 0;
+  const room = width - left - PAD - arrow - beside;
   const lines = [
     ...nameLines(text.name, room).map((line) => ({ text: line, bold: true })),
     ...text.lines.map((line) => ({ text: line, bold: false })),
@@ -87,13 +97,62 @@ export function drawLabel(sheet: LabelSheet, text: LabelText): readonly LabelSha
       text: shorten(line.text, room, size, line.bold),
     };
   });
-  return [...dark, ...texts, ...arrowShapes(text.polarity, width - PAD - arrow / 2, sheet.height)];
+  const pictures =
+    picture && text.piece
+      ? [
+          {
+            is: 'picture',
+            of: text.piece,
+            side: picture.side,
+            x: beside > 0 ? width - PAD - arrow - picture.side : (side - picture.side) / 2,
+            y: beside > 0 ? (sheet.height - picture.side) / 2 : 0.4,
+          } as const,
+        ]
+      : [];
+  return [
+    ...dark,
+    ...pictures,
+    ...texts,
+    ...arrowShapes(text.polarity, width - PAD - arrow / 2, sheet.height),
+  ];
+}
+
+/** A piece smaller than this is a blot, mm; larger than that it takes the words' room. */
+const LEAST_PICTURE = 9;
+const MOST_PICTURE = 14;
+/** Dots keep this size where a picture stands beside them, mm: it is the code one cannot do without. */
+const GOOD_MODULE_MM = 0.45;
+/** The words keep so much of a long label, mm. */
+const WORDS_MM = 35;
+
+interface Room {
+  /** Of the code, mm. */
+  readonly side: number;
+  readonly picture: { readonly at: 'above' | 'beside'; readonly side: number } | null;
+}
+
+/** A code as high as the label allows, but no more than 45 % of its width; a picture over it, or beside the words. */
+function roomOf({ height, width: all, blank }: LabelSheet, modules: number, wanted: boolean): Room {
+  const width = all - blank;
+  const side = Math.min(height - 0.6, width * 0.45, 28);
+  if (!wanted) return { side, picture: null };
+  // A code that stays good enough to read makes room for the picture.
+  const least = Math.min(side, GOOD_MODULE_MM * modules);
+  const beside = Math.min(MOST_PICTURE, height - 2, width - least - WORDS_MM);
+  if (beside >= LEAST_PICTURE)
+    return {
+      side: Math.min(side, width - beside - WORDS_MM),
+      picture: { at: 'beside', side: beside },
+    };
+  const above = Math.min(MOST_PICTURE, height - 0.8 - GOOD_MODULE_MM * modules);
+  if (above < LEAST_PICTURE) return { side, picture: null };
+  return { side: Math.min(side, height - 0.8 - above), picture: { at: 'above', side: above } };
 }
 
 /** The size of a dot of the code as it would be printed, mm. */
 export function moduleMm(sheet: LabelSheet, address: string): number {
   const modules = qrOf(address).length + 2 * QUIET;
-  return Math.min(sheet.height - 0.6, (sheet.width - sheet.blank) * 0.45, 28) / modules;
+  return roomOf(sheet, modules, true).side / modules;
 }
 
 /** A long name is better broken after its genus than shrunk until nobody reads it. */

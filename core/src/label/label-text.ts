@@ -1,9 +1,10 @@
-import { batchCode, plantOf } from '../bench';
+import { batchCode, drawnOf, plantOf } from '../bench';
 import { methodAs } from '../botany';
-import { isCrested, slipOf } from '../care';
+import { isCrested, slipOf, type Slip } from '../care';
 import type { Day } from '../days';
 import type { Batch, State } from '../journal';
 import { labelAddress } from './code';
+import type { WaterVerdict } from '../water';
 import type { LabelText } from './draw';
 
 /** How a grower writes days: with the year, and on the little room a stake has. */
@@ -18,6 +19,7 @@ export interface WriteDay {
  * What the label of a batch says.
  * @param write a day as the grower writes days, with its year and without
  * @param today no day of first water is told once it is past
+ * @param verdict on its pot, as judged today
  */
 export function labelOf(
   state: State,
@@ -25,6 +27,7 @@ export function labelOf(
   base: string,
   write: WriteDay,
   today: Day,
+  verdict?: WaterVerdict,
 ): LabelText {
   const plant = plantOf(state, batch.taxon);
   const method = methodAs(plant?.taxon ?? null, batch.method);
@@ -33,11 +36,12 @@ export function labelOf(
     lines: [
       `${batch.count} ${batch.count === 1 ? method.one : method.many}`,
       `cut ${write.full(batch.cutOn)}`,
-      ...noWaterLine(state, batch, write, today),
+      ...noWaterLine(write, slipOf(state, batch, today, verdict)),
       ...fromLine(state, batch),
     ],
     code: batchCode(state, batch),
     polarity: method.polarity,
+    piece: drawnOf(state, batch),
     address: labelAddress(base, batch.id),
   };
 }
@@ -49,8 +53,7 @@ function fromLine({ mothers }: State, { mother }: Batch): readonly string[] {
 }
 
 /** The one line that saves a cutting in another’s hands. */
-function noWaterLine(state: State, batch: Batch, write: WriteDay, today: Day): readonly string[] {
-  const { noWaterBefore, dryUntilRoots } = slipOf(state, batch, today);
+function noWaterLine(write: WriteDay, { noWaterBefore, dryUntilRoots }: Slip): readonly string[] {
   if (dryUntilRoots) return [write.untilRoots];
   return noWaterBefore === null ? [] : [`no water before ${write.short(noWaterBefore)}`];
 }

@@ -1,4 +1,6 @@
 import jsQR from 'jsqr';
+import { ANY_LOOK } from '../botany';
+import { drawn } from '../look';
 import * as fc from 'fast-check';
 import { batchInAddress, labelAddress, QUIET, qrOf } from './code';
 import { drawLabel, LEAST_MODULE_MM, moduleMm, type LabelText } from './draw';
@@ -9,8 +11,13 @@ const TEXT: LabelText = {
   lines: ['12 offsets', 'cut 9 Apr 2026'],
   code: 'HAW-7K4',
   polarity: 'base down',
+  piece: drawn(ANY_LOOK, 'offset'),
   address: 'http://bench.local:4180/#/bench/3f2c9a7e-6f0d-4f1e-9d2b-0a1b2c3d4e5f',
 };
+
+/** The height of a dot as drawn, mm. */
+const moduleOf = (shapes: ReturnType<typeof drawLabel>): number =>
+  shapes.find((s) => s.is === 'box')!.height;
 
 /** A code as pixels of a camera, four to a module. */
 function pixels(text: string): { data: Uint8ClampedArray; side: number } {
@@ -103,6 +110,31 @@ describe('a label', () => {
   it('has dots a phone can tell apart on every size', () => {
     for (const sheet of LABEL_SHEETS)
       expect(moduleMm(sheet, TEXT.address)).toBeGreaterThan(LEAST_MODULE_MM);
+  });
+
+  it('shows the piece where there is room, and neither code nor words suffer', () => {
+    const shown = LABEL_SHEETS.filter((sheet) => {
+      const shapes = drawLabel(sheet, TEXT);
+      const width = sheet.width - sheet.blank;
+      const picture = shapes.find((s) => s.is === 'picture');
+      expect(moduleMm(sheet, TEXT.address)).toBeGreaterThanOrEqual(
+        Math.min(0.45, moduleOf(drawLabel(sheet, { ...TEXT, piece: null }))),
+      );
+      if (!picture) return false;
+      const { x, y, side } = picture;
+      expect([x >= 0, y >= 0, x + side <= width, y + side <= sheet.height]).not.toContain(false);
+      for (const s of shapes) {
+        // No dot of the code and no word begins under it.
+        if (s.is === 'box')
+          expect(s.x + s.width <= x || s.y >= y + side || s.x >= x + side).toBe(true);
+        if (s.is === 'text') expect(s.x >= x + side || s.x < x).toBe(true);
+      }
+      return true;
+    }).map((s) => s.id);
+    expect(shown).toEqual(expect.arrayContaining(['a4-24', 'stake-140']));
+    expect(
+      drawLabel(LABEL_SHEETS[0]!, { ...TEXT, piece: null }).some((s) => s.is === 'picture'),
+    ).toBe(false);
   });
 
   it('shows which end goes down only where one does', () => {

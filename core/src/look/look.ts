@@ -91,3 +91,19 @@ export const lookSchema = z
   })
   .readonly();
 export type Look = z.infer<typeof lookSchema>;
+
+/** What a grower may say better of a plant's look: what is left out is as its kin has it. */
+export const ownLookSchema = z.looseObject({
+  habit: z.enum(HABITS).optional(),
+  fill: tone.optional(),
+  edge: tone.optional(),
+  mark: z.enum(MARKINGS).optional(),
+  markTone: tone.optional(),
+  count: z.int().min(1).max(80).optional(),
+  heads: z.int().min(1).max(24).optional(),
+  wide: z.number().min(0.02).max(2).optional(),
+  rise: z.number().min(-40).max(85).optional(),
+});
+export type OwnLook = Partial<
+  Pick<Look, 'habit' | 'fill' | 'edge' | 'mark' | 'markTone' | 'count' | 'heads' | 'wide' | 'rise'>
+>;

@@ -5,6 +5,7 @@ import { atLeast, mostReached, plantsReady, sumOf } from './distribution';
 import { MINUTES } from './minutes';
 import { readyOfTwoCuts } from './second-cut';
 import { wayOf, type Way } from './way';
+import { yieldIn, type Yield } from './yields';
 import type { Wish } from './wish';
 
 /** So many of one kind, on a day. */
@@ -19,6 +20,8 @@ export interface Combination {
   /** Chance of all that is wanted, 0–1. */
   readonly chance: number;
   readonly enough: boolean;
+  /** What they come to by the day. */
+  readonly plants: Yield;
   /** So many are had with the certainty that is asked for; no more than wanted. */
   readonly reached: number;
   /** Cut again on that day, so many more are had with it; null where it gives no more in time. */
@@ -60,17 +63,9 @@ const MOST_OF_A_KIND = 400;
  */
 export function combinationOf(state: State, wish: Wish, ways: readonly Way[]): Combination | null {
   if (ways.some((w) => w.within)) return null;
-  const givers = ways
-    .filter((w) => w.spare !== null && w.spare.count > 0 && w.ready >= 0.01)
-    .toSorted((a, b) => workPerPlant(a) - workPerPlant(b));
+  const { givers, most, sums } = sumsOf(wish, ways);
   if (givers.length === 0) return null;
-  const most = givers.map((way) => Math.min(way.spare!.count, MOST_OF_A_KIND));
-  const sums: (readonly number[])[] = [[1]];
-  let parts = 0;
-  while (parts < givers.length && atLeast(wish.count, sums[parts]!) < wish.certainty * (1 - 1e-9)) {
-    sums.push(sumOf(sums[parts]!, fromHer(givers[parts]!, most[parts]!)));
-    parts++;
-  }
+  const parts = sums.length - 1;
   const taken = most.slice(0, parts);
   const enough = atLeast(wish.count, sums[parts]!) >= wish.certainty * (1 - 1e-9);
   // From the one that is most work backwards: no more of each than is needed beside all the others.
@@ -93,10 +88,29 @@ export function combinationOf(state: State, wish: Wish, ways: readonly Way[]): C
     parts: taken.flatMap((n, i) => (n > 0 ? [{ method: givers[i]!.method, taken: n }] : [])),
     chance: atLeast(wish.count, total),
     enough,
+    plants: yieldIn(total),
     reached: Math.min(wish.count, mostReached(wish.certainty, total)),
     again: enough ? null : againOf(state, wish, givers, taken),
     guessed: taken.some((n, i) => n > 0 && givers[i]!.spare!.guess !== null),
   };
+}
+
+/** Whether the ways together are enough, where no one way is. */
+export const enoughTogether = (wish: Wish, ways: readonly Way[]): boolean =>
+  atLeast(wish.count, sumsOf(wish, ways).sums.at(-1)!) >= wish.certainty * (1 - 1e-9);
+
+/** The ways that give something, least work first, and what the first 0, 1, 2 … of them come to, until it is enough. */
+function sumsOf(wish: Wish, ways: readonly Way[]) {
+  const givers = ways
+    .filter((w) => w.spare !== null && w.spare.count > 0 && w.ready >= 0.01)
+    .toSorted((a, b) => workPerPlant(a) - workPerPlant(b));
+  const most = givers.map((way) => Math.min(way.spare!.count, MOST_OF_A_KIND));
+  const sums: (readonly number[])[] = [[1]];
+  for (const [i, giver] of givers.entries()) {
+    if (atLeast(wish.count, sums[i]!) >= wish.certainty * (1 - 1e-9)) break;
+    sums.push(sumOf(sums[i]!, fromHer(giver, most[i]!)));
+  }
+  return { givers, most, sums };
 }
 
 /**

@@ -1,3 +1,4 @@
+import { mostReached } from './distribution';
 import { chanceOfAtLeast, expected, type Chances } from './number-needed';
 
 /** Plants to be expected, eight times in ten between low and high. */
@@ -20,6 +21,13 @@ export function yieldOf(taken: number, chances: readonly Chances[]): Yield {
     high: mostWith(0.1, taken, chances),
   };
 }
+
+/** Of the chances of 0, 1, 2 … plants. */
+export const yieldIn = (chances: readonly number[]): Yield => ({
+  likely: chances.reduce((sum, p, n) => sum + n * p, 0),
+  low: mostReached(0.9, chances),
+  high: mostReached(0.1, chances),
+});
 
 /** The most that are had with this chance. */
 function mostWith(chance: number, taken: number, chances: readonly Chances[]): number {

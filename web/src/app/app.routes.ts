@@ -9,6 +9,8 @@ const LOAD: Readonly<Record<PagePath, NonNullable<Route['loadComponent']>>> = {
   'today/sheet': () => import('./today/bench-sheet-page').then((m) => m.BenchSheetPage),
   start: () => import('./start/start-page').then((m) => m.StartPage),
   plan: () => import('./plan/plan-page').then((m) => m.PlanPage),
+  'plan/cut-day': () => import('./plan/cut-day-page').then((m) => m.CutDayPage),
+  'plan/sheets': () => import('./plan/sheet-page').then((m) => m.SheetPage),
   'plan/stem': () => import('./plan/cut-map-page').then((m) => m.CutMapPage),
   'plan/straps': () => import('./plan/straps-page').then((m) => m.StrapsPage),
   'plan/clump': () => import('./plan/clump-page').then((m) => m.ClumpPage),

@@ -1,4 +1,12 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import {
+  booleanAttribute,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  input,
+  output,
+} from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { batchCode, batchTitle, clockOf, drawnOf, placeOf, plantOf } from '@hypogeon/core/bench';
 import type { Batch } from '@hypogeon/core/journal';
@@ -41,6 +49,12 @@ import { namePage } from '../shell/page-title';
           }}
           ·
           <span class="code">{{ v.code }}</span>
+          @if (changes()) {
+            ·
+            <button type="button" class="as-link no-print" (click)="askedToChange.emit()">
+              Change
+            </button>
+          }
         </p>
       </div>
       <div class="no-print flex flex-wrap gap-2"><ng-content /></div>
@@ -58,7 +72,7 @@ import { namePage } from '../shell/page-title';
     }
     @media (max-width: 760px) {
       .head > hy-mark {
-        display: none;
+        zoom: 0.75;
       }
     }
   `,
@@ -68,6 +82,9 @@ export class BatchHead {
   private readonly today = inject(Today).day;
   protected readonly words = inject(Words);
   readonly batch = input.required<Batch>();
+  /** On the page where what was told of it is put right. */
+  readonly changes = input(false, { transform: booleanAttribute });
+  readonly askedToChange = output();
 
   protected readonly view = computed(() => {
     const batch = this.batch();

@@ -16,7 +16,7 @@ async function hand(page: Bench<BatchPage>): Promise<void> {
 describe('the page of a batch', () => {
   it('answers first: what today means for it', async () => {
     const page = await open('b-24');
-    expect(page.all('.verdict')[0]!.textContent).toMatch(/No water until Mon 20 Apr/);
+    expect(page.all('.verdict')[0]!.textContent).toMatch(/Not before Tue 21 Apr/);
     expect(page.text).toContain('6 pads of Opuntia microdasys, cut Sat 4 Apr');
     expect(page.text).toContain('From Bunny ears');
   });
@@ -74,7 +74,7 @@ describe('the page of a batch', () => {
 
   it('tells of a setting how many, into what, and a cut torn open', async () => {
     const page = await open('b-22');
-    await more(page, 'Set, and tell how …');
+    await more(page, 'Set …');
     await page.fill('How many were set', '9');
     await hand(page);
     expect(page.text).toContain('A whole number from 1 to 7');
@@ -86,7 +86,7 @@ describe('the page of a batch', () => {
       { kind: 'reopened', batch: 'b-22', why: 'torn' },
     ]);
     // The wound is open again: no water, and the day begins anew.
-    expect(page.all('.verdict')[0]!.textContent).toMatch(/No water until/);
+    expect(page.all('.verdict')[0]!.textContent).toMatch(/Not before/);
   });
 
   it('a look may tell roots, their length and signs', async () => {
@@ -145,7 +145,7 @@ describe('the page of a batch', () => {
 
   it('changes only the fields that were changed', async () => {
     const page = await open('b-19');
-    await more(page, 'Change …');
+    await page.tap('Change');
     await page.fill('Wound width, mm', '5/16 in');
     await page.fill('Tray or place', 'Tray Z');
     await page.tap('Save');
@@ -160,9 +160,38 @@ describe('the page of a batch', () => {
     ]);
   });
 
+  it('puts plant, way and day of the cut right, and says what follows before it is saved', async () => {
+    const page = await open('b-24');
+    await page.tap('Change');
+    await page.fill('Plant', 'Opuntia ficus-indica');
+    await page.fill('Cut on', '2026-03-30');
+    expect(page.text).toMatch(/What follows ?Water: Not before .*\(now: Not before Tue 21 Apr\)/);
+    await page.tap('Save');
+    expect(page.recorded()).toMatchObject([
+      {
+        kind: 'put',
+        record: 'batch',
+        key: 'b-24',
+        fields: { taxon: 'opuntia-ficus-indica', cutOn: '2026-03-30' },
+      },
+      { kind: 'retract', subject: 'batch/b-24' },
+      { kind: 'cut', batch: 'b-24', day: '2026-03-30' },
+    ]);
+    expect(page.text).toContain('6 pads of Opuntia ficus-indica, cut Mon 30 Mar');
+  });
+
+  it('does not move the cut past what was done since, and says what that was', async () => {
+    const page = await open('b-19');
+    await page.tap('Change');
+    await page.fill('Cut on', '2026-04-08');
+    await page.tap('Save');
+    expect(page.text).toMatch(/was recorded for .*: the cut cannot be later/);
+    expect(page.recorded()).toEqual([]);
+  });
+
   it('does not make the batch smaller than what was counted', async () => {
     const page = await open('b-19');
-    await more(page, 'Change …');
+    await page.tap('Change');
     await page.fill('How many cuttings', '4');
     await page.tap('Save');
     expect(page.text).toContain('9 of them have an outcome already, so it cannot be 4.');
@@ -175,7 +204,7 @@ describe('the page of a batch', () => {
 
   it('ends, and the log undoes it', async () => {
     const page = await open('b-19');
-    await more(page, 'End …');
+    await page.tap('End …');
     await page.fill('Why (optional)', 'Frost');
     await page.tap('End it');
     expect(page.all('.verdict')[0]!.textContent).toContain('Done.');

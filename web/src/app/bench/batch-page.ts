@@ -10,7 +10,6 @@ import {
 } from '@angular/core';
 import { MatButton, MatIconButton } from '@angular/material/button';
 import { MatDialog } from '@angular/material/dialog';
-import { MatDivider } from '@angular/material/divider';
 import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { RouterLink } from '@angular/router';
 import { mdiDotsHorizontal } from '@mdi/js';
@@ -28,17 +27,28 @@ import {
   atRiskOf,
   careOf,
   factsOf,
+  linesOf,
   neighboursAtRisk,
   slowHere,
-  nextLook,
+  type Ask,
+  type CareLines,
   type Neighbour,
 } from '@hypogeon/core/care';
-import { isDay, type Day } from '@hypogeon/core/days';
+import { addDays, isDay, type Day } from '@hypogeon/core/days';
 import type { Batch, Outcome } from '@hypogeon/core/journal';
 import { onItsWay, rootsFan } from '@hypogeon/core/learn';
 import { emergence } from '@hypogeon/core/ledger';
 import { closureOn } from '@hypogeon/core/wound';
-import { everText, LINK_NAME, onItsWayText, TASK_NAME, COURSE_WORDS } from '@hypogeon/words';
+import {
+  everText,
+  LINK_NAME,
+  linesText,
+  onItsWayText,
+  TASK_NAME,
+  COURSE_WORDS,
+  type LinesText,
+  type Said,
+} from '@hypogeon/words';
 import { firstValueFrom } from 'rxjs';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
@@ -82,7 +92,6 @@ const COUNTED: ReadonlySet<string> = new Set(['roots', 'pups', 'overdue']);
     LifeStrip,
     LookDeed,
     MatButton,
-    MatDivider,
     MatIconButton,
     MatMenu,
     MatMenuItem,
@@ -121,12 +130,18 @@ export class BatchPage {
     const clock = clockOf(state, batch);
     const care = careOf(state, batch, this.today(), this.verdicts().get(batch.id));
     const [first] = care.asks;
+    const lines = linesOf(state, batch, care, this.today());
     return {
       batch,
       care,
+      cells:
+        batch.ended === null && batch.here.waiting + batch.here.rooted + batch.here.pupped > 0
+          ? cellsOf(lines, linesText(lines, this.words.speech()), batch.cut !== null)
+          : [],
       closure: clock ? closureOn(clock, this.today()) : 1,
       title: batchTitle(state, batch),
       piece: drawnOf(state, batch),
+      laid: isLaid(state, batch),
       // What is asked first is the one filled button; a count has its own.
       first: first && !COUNTED.has(first.kind) ? first : null,
       countNow: first !== undefined && COUNTED.has(first.kind),
@@ -171,10 +186,6 @@ export class BatchPage {
     this.put({ kind: 'moved', batch: this.id(), space }, 'Moved');
   }
 
-  protected stuck(): void {
-    this.put({ kind: 'stuck', batch: this.id() }, 'Set');
-  }
-
   protected async watered(): Promise<void> {
     const view = this.view();
     if (!view || this.dayProblem() !== '') return;
@@ -183,7 +194,7 @@ export class BatchPage {
     const entry = { kind: 'watered', batch: batch.id, how, day: this.on() } as const;
     const shut = gateShutOn(this.state(), batch, this.on());
     if (shut === null) {
-      await this.actions.record(entry, 'Watered');
+      await this.actions.record(entry, how === 'misted' ? 'Misted' : 'Watered');
       return;
     }
     const opens = shut.opens === null ? 'for now' : `until ${this.words.near(shut.opens)}`;
@@ -258,17 +269,14 @@ export class BatchPage {
       return null;
     const speech = this.words.speech();
     const way = onItsWay(batch, outlook);
-    const look = nextLook(batch, facts);
     const { roots } = outlook;
     return {
       says: way ? onItsWayText(way, speech) : '',
       waits: way ? everText(roots) : '',
-      look:
-        look?.for === 'roots'
-          ? `Best day of the next look: ${this.words.day(look.day)}, until ${this.words.day(look.latest)} is soon enough.`
-          : '',
       window: `${way ? 'Of those still to root' : 'Of those that root'} one in ten has roots by ${this.words.day(roots.from)}, half by ${this.words.day(roots.half)}, nine in ten by ${this.words.day(roots.to)}.`,
-      fan: fanChart(rootsFan(batch, outlook, this.today())),
+      fan: fanChart(rootsFan(batch, outlook, this.today()), (day) =>
+        this.words.shortDay(addDays(batch.cutOn, day)),
+      ),
     };
   }
 
@@ -283,6 +291,38 @@ export class BatchPage {
     void this.actions.record({ ...draft, day: this.on() }, said);
     this.open(null);
   }
+}
+
+/** A line of the page: what it is about, what is said, and what can be tapped there. */
+interface Cell {
+  readonly is: 'do' | 'water' | 'look' | 'leave';
+  readonly name: string;
+  readonly says: readonly (Said & { readonly ask?: Ask | undefined })[];
+}
+
+/** Water, Look, Leave, and before them what else is to be done. Cutting has its own button. */
+function cellsOf(lines: CareLines, text: LinesText, cut: boolean): readonly Cell[] {
+  const withTaps = (said: readonly Said[], asks: readonly Ask[]): Cell['says'] =>
+    said.map((s, i) => ({ ...s, ask: asks[i] }));
+  const { deeds, water, look } = lines;
+  return [
+    ...(deeds.length === 0
+      ? []
+      : [
+          {
+            is: 'do',
+            name: 'Do',
+            says: withTaps(text.deeds, cut ? deeds : []),
+          } as const,
+        ]),
+    {
+      is: 'water',
+      name: 'Water',
+      says: withTaps(text.water, water.is === 'now' ? water.asks : []),
+    },
+    { is: 'look', name: 'Look', says: withTaps(text.look, look.is === 'now' ? look.asks : []) },
+    { is: 'leave', name: 'Leave', says: text.leave },
+  ];
 }
 
 /** Nothing to draw while nobody has looked. */

@@ -60,7 +60,7 @@ export class CountBars {
       { id: 'dried', name: 'dried up', n: counts.dried },
       { id: 'lost', name: 'lost otherwise', n: counts.lost },
     ]
-      .filter((r) => r.n > 0 || r.id !== 'lost')
+      .filter((r) => r.n > 0 || r.id === 'rooted' || r.id === 'waiting')
       .map((r) => ({ ...r, share: count === 0 ? 0 : (100 * r.n) / count }));
   });
 }

@@ -2,8 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { Router, RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
 import { MatOption, MatSelect } from '@angular/material/select';
-import { plants, type Plant, placesIn } from '@hypogeon/core/bench';
-import { findTaxa, METHOD, METHODS, PLANNED_METHODS, type MethodId } from '@hypogeon/core/botany';
+import { asTaxon, plantCalled, plants, placesIn } from '@hypogeon/core/bench';
+import { METHODS, type MethodId } from '@hypogeon/core/botany';
 import { isDay } from '@hypogeon/core/days';
 import { defaultSchool } from '@hypogeon/core/wound';
 import { Actions } from '../data/actions';
@@ -15,6 +15,7 @@ import { Words } from '../data/words';
 import { DayField } from '../forms/day-field';
 import { Field, FieldControl } from '../forms/field';
 import { PlantField } from '../forms/plant-field';
+import { wayChoices } from '../forms/way-choices';
 import { firstWrong } from '../forms/zod-problems';
 
 /** What is already cut, sown or divided: four fields, and it is on the bench. */
@@ -36,9 +37,7 @@ import { firstWrong } from '../forms/zod-problems';
         <mat-select [value]="method()" (selectionChange)="setMethod($event.value)">
           <mat-option value="">Choose</mat-option>
           @for (m of ways(); track m.id) {
-            <mat-option [value]="m.id">
-              {{ m.name }}{{ m.known ? '' : ' (not usual for it)' }}
-            </mat-option>
+            <mat-option [value]="m.id">{{ m.name }}</mat-option>
           }
         </mat-select>
       </hy-field>
@@ -84,29 +83,9 @@ export class QuickPage {
   protected readonly tried = signal(false);
 
   private readonly known = computed(() => plants(this.state()));
-  protected readonly taxa = computed(() =>
-    this.known().map((p) => ({ ...p.taxon, id: p.id, name: p.name })),
-  );
-  /** The plant of that very name, or the only one that answers to what is typed. */
-  private readonly plant = computed<Plant | null>(() => {
-    const text = this.plantText().trim().toLowerCase();
-    const named = this.known().find((p) => p.name.toLowerCase() === text);
-    if (named || text.length < 3) return named ?? null;
-    const [only, ...more] = findTaxa(this.taxa(), text);
-    return more.length > 0 ? null : (this.known().find((p) => p.id === only?.id) ?? null);
-  });
-
-  /** The ways of the plant first, then all others: what was done was done. */
-  protected readonly ways = computed(() => {
-    const of = this.plant()?.taxon.methods.map((m) => m.method) ?? [];
-    const others = METHODS.filter((m) => !of.includes(m));
-    const told = of.length > 0 ? [...of, ...others] : METHODS;
-    return told.map((id) => ({
-      id,
-      name: METHOD[id].name,
-      known: of.length === 0 || of.includes(id) || !PLANNED_METHODS.includes(id),
-    }));
-  });
+  protected readonly taxa = computed(() => this.known().map(asTaxon));
+  private readonly plant = computed(() => plantCalled(this.known(), this.plantText()));
+  protected readonly ways = computed(() => wayChoices(this.plant()?.taxon ?? null));
 
   protected readonly problems = computed(() => {
     const n = Number(this.count());

@@ -240,7 +240,7 @@ function spellBox(spells: readonly SeasonSpell[], ink: Ink) {
 const extreme = (tempC: number | undefined, speech: Speech): string =>
   tempC === undefined ? '' : temperatureText(tempC, speech.temperature, speech.locale);
 
-/** `3 May 2026: 18 °C, nights 9 °C, noons 27 °C, 14.8 h of light; in its growing band.` */
+/** `3 May 2026: 18 °C, nights 9 °C, noons 27 °C, 14.8 h of light; warm enough to grow.` */
 function dayWords(d: SeasonDay, speech: Speech): string {
   const parts = [
     extreme(d.tempC, speech),

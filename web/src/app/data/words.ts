@@ -25,6 +25,7 @@ import {
   daySpan,
   dayText,
   lengthText,
+  lengthUnitOf,
   longDay,
   monthName,
   nearDay,
@@ -35,6 +36,7 @@ import {
   rounded,
   shortDay,
   temperatureText,
+  temperatureUnitOf,
   weekdayName,
   askText,
   ended,
@@ -71,12 +73,14 @@ export class Words {
   private readonly journal = inject(Journal);
   private readonly today = inject(Today);
 
-  readonly lengthUnit = computed<LengthUnit>(() => this.journal.state().settings.length ?? 'mm');
+  private readonly locale = inject(LOCALE);
+  readonly lengthUnit = computed<LengthUnit>(
+    () => this.journal.state().settings.length ?? lengthUnitOf(this.locale),
+  );
   readonly temperatureUnit = computed<TemperatureUnit>(
-    () => this.journal.state().settings.temperature ?? 'C',
+    () => this.journal.state().settings.temperature ?? temperatureUnitOf(this.locale),
   );
 
-  private readonly locale = inject(LOCALE);
   /** How days are written: the region, and today. */
   readonly style = computed<DayStyle>(() => ({
     locale: this.locale,

@@ -1,4 +1,5 @@
 import {
+  booleanAttribute,
   ChangeDetectionStrategy,
   Component,
   computed,
@@ -27,7 +28,7 @@ import { Field, FieldControl } from './field';
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block min-w-44' },
   template: `
-    <hy-field suffixed [label]="label()" [hint]="hint()" [problem]="said()">
+    <hy-field suffixed [unseen]="unseen()" [label]="label()" [hint]="hint()" [problem]="said()">
       <input
         hyControl
         autocomplete="off"
@@ -50,6 +51,8 @@ export class DayField {
   readonly value = model<Day>('');
   readonly min = input<Day>('');
   readonly max = input<Day>('');
+  /** For a label that only a screen reader needs. */
+  readonly unseen = input(false, { transform: booleanAttribute });
 
   /** A slip of the pen leaves what is typed: a date made anew would wipe it out. */
   protected readonly date = linkedSignal<Day, Date | null>({

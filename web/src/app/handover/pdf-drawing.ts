@@ -9,14 +9,16 @@ const LINE_MM = 0.18;
  * A drawing laid on a page as vectors.
  * @param at its upper left corner, mm
  * @param side mm
+ * @param field the side of the drawing's own field
  */
 export function layDrawing(
   pdf: jsPDF,
   shapes: readonly Shape[],
   at: { readonly x: number; readonly y: number },
   side: number,
+  field = FIELD,
 ): void {
-  const scale = side / FIELD;
+  const scale = side / field;
   pdf.setLineWidth(LINE_MM).setDrawColor(0).setFillColor(255, 255, 255);
   for (const { d, fill, line } of shapes) {
     for (const [, command, numbers] of d.matchAll(/([MLCZ])([-\d. ]*)/g)) {

@@ -9,6 +9,7 @@ import { Journal } from '../data/journal';
 import { LOCALE } from '../data/locale';
 import { saveBlob, saveText } from '../data/save-text';
 import { Today } from '../data/today';
+import { Water } from '../data/water';
 import { Words } from '../data/words';
 import { PlantPicture } from '../marks/plant-picture';
 import { Field, FieldControl } from '../forms/field';
@@ -70,6 +71,7 @@ import { Field, FieldControl } from '../forms/field';
 export class SlipPage {
   private readonly paper = paperOf(inject(LOCALE));
   private readonly state = inject(Journal).state;
+  private readonly verdicts = inject(Water).verdicts;
   private readonly today = inject(Today).day;
   private readonly words = inject(Words);
   private readonly actions = inject(Actions);
@@ -96,7 +98,11 @@ export class SlipPage {
     const batch = this.batch();
     if (!batch) return null;
     const count = this.problem() === '' ? this.count() : 1;
-    return slipText(slipOf(this.state(), batch, this.today()), count, this.words.speech());
+    return slipText(
+      slipOf(this.state(), batch, this.today(), this.verdicts().get(batch.id)),
+      count,
+      this.words.speech(),
+    );
   });
 
   protected text(): void {

@@ -1,5 +1,9 @@
 import { jsPDF } from 'jspdf';
+import { drawPiece } from '@hypogeon/core/draw';
 import { drawLabel, placeLabels, type LabelSheet, type LabelText } from '@hypogeon/core/label';
+import type { Drawn } from '@hypogeon/core/look';
+import { layDrawing } from '../handover/pdf-drawing';
+import { MARK_FIELD, MARK_LEFT, MARK_SHOWN, MARK_SOIL } from './mark-field';
 import { printable } from './printable';
 
 /** The sheets as a PDF, to scale. @param skip places at the beginning that are used up */
@@ -20,6 +24,9 @@ export function labelsPdf(sheet: LabelSheet, labels: readonly LabelText[], skip:
           pdf.setFont('helvetica', shape.bold ? 'bold' : 'normal').setFontSize(shape.pt);
           pdf.text(printable(shape.text), place.x + shape.x, place.y + shape.y);
           break;
+        case 'picture':
+          layPiece(pdf, shape.of, place.x + shape.x, place.y + shape.y, shape.side);
+          break;
         case 'line':
           pdf.setLineWidth(0.4);
           shape.points.slice(1).forEach(([x, y], n) => {
@@ -29,4 +36,13 @@ export function labelsPdf(sheet: LabelSheet, labels: readonly LabelText[], skip:
       }
   });
   return pdf.output('blob');
+}
+
+/** A piece on its soil line, as a mark has it; the room below for roots, and at its sides, is cut off. */
+function layPiece(pdf: jsPDF, { look, part }: Drawn, x: number, y: number, side: number): void {
+  const scale = side / MARK_SHOWN;
+  const left = x - MARK_LEFT * scale;
+  layDrawing(pdf, drawPiece(look, part, 40), { x: left, y }, MARK_FIELD * scale, MARK_FIELD);
+  pdf.setLineWidth(0.25).line(x, y + MARK_SOIL * scale, x + side, y + MARK_SOIL * scale);
+  pdf.setFillColor(0, 0, 0).setDrawColor(0);
 }

@@ -32,9 +32,12 @@ import { Journal } from '../data/journal';
 import { LOCALE } from '../data/locale';
 import { saveBlob } from '../data/save-text';
 import { Today } from '../data/today';
+import { Water } from '../data/water';
 import { Words } from '../data/words';
 import { Field, FieldControl } from '../forms/field';
 import { numberFrom } from '../forms/number';
+import { DrawingDefs } from '../marks/drawing-defs';
+import { MARK_LEFT, MARK_SHOWN, MARK_SOIL } from './mark-field';
 
 interface LabelDraft {
   readonly sheet: string;
@@ -72,11 +75,16 @@ const OWN_FIELDS = [
 export class LabelsPage {
   private readonly state = inject(Journal).state;
   private readonly today = inject(Today).day;
+  private readonly verdicts = inject(Water).verdicts;
   private readonly words = inject(Words);
   private readonly keeper = inject(Drafts).keeper('labels', shapeOf(BLANK));
 
   /** The batch one came from, or several, parted by commas. */
   readonly of = input<string>();
+
+  protected readonly defs = inject(DrawingDefs);
+  protected readonly markBox = `${MARK_LEFT} 0 ${MARK_SHOWN} ${MARK_SHOWN}`;
+  protected readonly soil = `M${MARK_LEFT} ${MARK_SOIL}h${MARK_SHOWN}`;
 
   protected readonly sheets = [...LABEL_SHEETS, OWN];
   protected readonly ownFields = OWN_FIELDS;
@@ -126,7 +134,14 @@ export class LabelsPage {
           short: (day: string): string => this.words.shortDay(day),
           untilRoots: 'no water until roots',
         };
-        const label = labelOf(state, batch, base, write, this.today());
+        const label = labelOf(
+          state,
+          batch,
+          base,
+          write,
+          this.today(),
+          this.verdicts().get(batch.id),
+        );
         return Array<typeof label>(this.copies(batch)).fill(label);
       });
   });

@@ -1,4 +1,8 @@
-import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { ANY_LOOK } from '@hypogeon/core/botany';
+import { drawn, type Look } from '@hypogeon/core/look';
+import { DrawingDefs } from './drawing-defs';
+import { pieceAt, plantAt } from './standing';
 
 export interface DrawnOffset {
   readonly sizeMm: number;
@@ -24,9 +28,13 @@ const WORD = { take: 'take', wait: 'wait', leave: 'leave' } as const;
         @for (root of v.roots; track $index) {
           <path class="root" [attr.d]="root" />
         }
-        <path class="mother" [attr.d]="v.mother" />
+        <use [attr.href]="drawings().mother" [attr.transform]="v.mother" />
         @for (one of v.ones; track one.nr) {
-          <path [attr.class]="'one ' + one.is" [attr.d]="one.d" />
+          <use
+            [attr.class]="'one ' + one.is"
+            [attr.href]="drawings().one"
+            [attr.transform]="one.at"
+          />
           <text [attr.x]="one.x" [attr.y]="soil + 46" text-anchor="middle">{{ one.nr }}</text>
           <text class="word" [attr.x]="one.x" [attr.y]="soil + 62" text-anchor="middle">
             {{ one.word }}
@@ -46,27 +54,11 @@ const WORD = { take: 'take', wait: 'wait', leave: 'leave' } as const;
       width: 100%;
       height: auto;
     }
-    .mother {
-      fill: var(--living-soft);
-      stroke: var(--living);
-      stroke-width: 1.8;
-      stroke-linejoin: round;
-    }
-    .one {
-      stroke: var(--living);
-      stroke-width: 1.8;
-      stroke-linejoin: round;
-    }
-    .one.take {
-      fill: var(--living);
-    }
     .one.wait {
-      fill: var(--living-soft);
-      stroke-dasharray: 4 3;
+      opacity: 0.6;
     }
     .one.leave {
-      fill: none;
-      stroke-dasharray: 2 3;
+      opacity: 0.3;
     }
     .root {
       fill: none;
@@ -93,6 +85,13 @@ export class ClumpDrawing {
   readonly motherMm = input.required<number>();
   readonly offsets = input.required<readonly DrawnOffset[]>();
   readonly pads = input(false);
+  /** What mother and young are drawn as. */
+  readonly look = input<Look>(ANY_LOOK);
+  private readonly defs = inject(DrawingDefs);
+  protected readonly drawings = computed(() => ({
+    mother: `#${this.defs.plant(drawn(this.look(), 'plant'), 160)}`,
+    one: `#${this.defs.piece(drawn(this.look(), this.pads() ? 'pad' : 'offset'), 60)}`,
+  }));
 
   protected readonly width = WIDTH;
   protected readonly height = HEIGHT;
@@ -103,7 +102,6 @@ export class ClumpDrawing {
     const total = this.motherMm() + offsets.reduce((sum, o) => sum + Math.max(o.sizeMm, 1), 0);
     const room = WIDTH - GAP * (offsets.length + 2);
     const scale = Math.min(room / total, 190 / Math.max(this.motherMm(), 1));
-    const shape = this.pads() ? pad : rosette;
     // The mother stands in the middle, the young ones to her left and right by turns.
     const left = offsets.flatMap((o, i) => (i % 2 === 0 ? [{ o, nr: i + 1 }] : [])).reverse();
     const right = offsets.flatMap((o, i) => (i % 2 === 1 ? [{ o, nr: i + 1 }] : []));
@@ -119,11 +117,21 @@ export class ClumpDrawing {
       return { item, x, d };
     });
     const ones = placed.flatMap(({ item, x, d }) =>
-      item ? [{ nr: item.nr, is: item.o.is, word: WORD[item.o.is], x, d: shape(x, d) }] : [],
+      item
+        ? [
+            {
+              nr: item.nr,
+              is: item.o.is,
+              word: WORD[item.o.is],
+              x,
+              at: pieceAt({ x, y: SOIL }, d),
+            },
+          ]
+        : [],
     );
     const mother = placed.find((p) => p.item === null)!;
     return {
-      mother: shape(mother.x, mother.d),
+      mother: plantAt({ x: mother.x, y: SOIL }, mother.d),
       ones,
       roots: placed
         .filter((p) => p.item === null || p.item.o.ownRoots)
@@ -140,24 +148,4 @@ export class ClumpDrawing {
         .join(', ')}.`,
     };
   });
-}
-
-/** A rosette or ball sitting on the soil, `d` across. */
-function rosette(x: number, d: number): string {
-  const r = d / 2;
-  const leaf = (angle: number, long: number): string => {
-    const rad = (angle * Math.PI) / 180;
-    const [tx, ty] = [x + Math.sin(rad) * long, SOIL - Math.cos(rad) * long];
-    const side = r * 0.24;
-    const [nx, ny] = [Math.cos(rad) * side, Math.sin(rad) * side];
-    const [mx, my] = [x + Math.sin(rad) * long * 0.6, SOIL - Math.cos(rad) * long * 0.6];
-    return `M${x} ${SOIL}Q${mx - nx} ${my - ny} ${tx} ${ty}Q${mx + nx} ${my + ny} ${x} ${SOIL}Z`;
-  };
-  return [-84, -60, -34, 34, 60, 84, 0].map((a) => leaf(a, a === 0 ? r * 1.15 : r)).join('');
-}
-
-/** A pad standing on its joint, `d` tall. */
-function pad(x: number, d: number): string {
-  const half = d * 0.32;
-  return `M${x - d * 0.06} ${SOIL}C${x - half * 1.5} ${SOIL - d * 0.35} ${x - half} ${SOIL - d} ${x} ${SOIL - d}C${x + half} ${SOIL - d} ${x + half * 1.5} ${SOIL - d * 0.35} ${x + d * 0.06} ${SOIL}Z`;
 }

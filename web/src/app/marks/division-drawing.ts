@@ -1,4 +1,8 @@
-import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { ANY_LOOK } from '@hypogeon/core/botany';
+import { drawn, type Look } from '@hypogeon/core/look';
+import { DrawingDefs } from './drawing-defs';
+import { plantAt } from './standing';
 import type { ClumpPart, PartVerdict } from '@hypogeon/core/plan';
 
 export interface DrawnPart {
@@ -34,7 +38,7 @@ const POT = 84;
           }
           <rect class="pale" x="-3" [attr.y]="soil" width="6" [attr.height]="one.deep" />
           @for (fan of one.fans; track $index) {
-            <path class="fan" [attr.d]="fan" />
+            <use class="fan" [attr.href]="drawing()" [attr.transform]="fan" />
           }
           @if (one.cut) {
             <path class="cut" [attr.d]="one.cut" />
@@ -82,15 +86,8 @@ const POT = 84;
       stroke: var(--living);
       stroke-width: 1.4;
     }
-    .fan {
-      fill: var(--living-soft);
-      stroke: var(--living);
-      stroke-width: 1.6;
-      stroke-linejoin: round;
-    }
     .leave .fan {
-      fill: none;
-      stroke-dasharray: 3 3;
+      opacity: 0.45;
     }
     .cut {
       stroke: var(--do);
@@ -108,6 +105,12 @@ const POT = 84;
 })
 export class DivisionDrawing {
   readonly parts = input.required<readonly DrawnPart[]>();
+  /** What stands over the soil line is drawn as. */
+  readonly look = input<Look>(ANY_LOOK);
+  private readonly defs = inject(DrawingDefs);
+  protected readonly drawing = computed(
+    () => `#${this.defs.plant(drawn(this.look(), 'plant'), 60)}`,
+  );
   protected readonly soil = SOIL;
 
   protected readonly view = computed(() => {
@@ -124,7 +127,9 @@ export class DivisionDrawing {
         at: `translate(${(i % PER_ROW) * STEP + STEP / 2} ${Math.floor(i / PER_ROW) * TALL})`,
         deep,
         low,
-        fans: Array.from({ length: fans }, (_, n) => fan((n - (fans - 1) / 2) * 20)),
+        fans: Array.from({ length: fans }, (_, n) =>
+          plantAt({ x: (n - (fans - 1) / 2) * 24, y: SOIL }, fans > 1 ? 48 : 64),
+        ),
         tubers: Array.from({ length: Math.min(part.tubers, 3) }, (_, n) => (n - 1) * 16 + 8),
         roots: rootsOf(part.roots, low),
         rhizome: part.joined === 'rhizome' || part.rhizomeMm !== null ? `M-22 ${low}H10` : null,
@@ -138,13 +143,6 @@ export class DivisionDrawing {
       says: `${parts.length} parts: ${ones.map((o) => `${o.nr} ${o.is === 'pot' ? 'to pot' : 'stays'}`).join(', ')}.`,
     };
   });
-}
-
-/** Three narrow leaves from the line. */
-function fan(x: number): string {
-  const leaf = (lean: number, tall: number): string =>
-    `M${x} ${SOIL}Q${x + lean - 5} ${SOIL - tall * 0.6} ${x + lean} ${SOIL - tall}Q${x + lean + 5} ${SOIL - tall * 0.5} ${x} ${SOIL}Z`;
-  return [leaf(-11, 44), leaf(11, 48), leaf(0, 60)].join('');
 }
 
 function rootsOf(roots: ClumpPart['roots'], low: number): readonly string[] {

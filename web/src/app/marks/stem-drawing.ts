@@ -7,15 +7,22 @@ import {
   input,
   output,
 } from '@angular/core';
+import { ANY_LOOK } from '@hypogeon/core/botany';
+import { drawn, type Look } from '@hypogeon/core/look';
 import type { CutPiece, Stem } from '@hypogeon/core/plan';
 import { Words } from '../data/words';
 import { follow } from './drag';
+import { DrawingDefs } from './drawing-defs';
+import { pieceAt } from './standing';
 
 const WIDTH = 360;
-const TOP = 46;
+const TOP = 68;
 const TALL = 430;
 const BASE = TOP + TALL;
 const AXIS = 118;
+/** Of a leaf at its node, and of the head: a mark's piece so wide. */
+const LEAF = 44;
+const HEAD = 84;
 
 /** A stem to scale, base at the soil line: nodes, cuts that can be moved, pieces with their arrow, the stump. */
 @Component({
@@ -29,10 +36,14 @@ const AXIS = 118;
         [attr.aria-label]="says()"
       >
         @for (leaf of leafy() ? v.leaves : []; track $index) {
-          <path class="leaf" [class.stays]="leaf.stays" [attr.d]="leaf.d" />
+          <use
+            [class.stays]="leaf.stays"
+            [attr.href]="drawings().leaf"
+            [attr.transform]="leaf.at"
+          />
         }
         @if (leafy()) {
-          <path class="crown" [attr.d]="v.crown" />
+          <use [attr.href]="drawings().crown" [attr.transform]="v.crown" />
         }
         @for (part of v.parts; track $index) {
           <path [attr.class]="'part ' + part.kind" [class.wrong]="part.wrong" [attr.d]="part.d" />
@@ -117,14 +128,7 @@ const AXIS = 118;
       width: 100%;
       height: auto;
     }
-    .leaf,
-    .crown {
-      fill: var(--living-soft);
-      stroke: var(--living);
-      stroke-width: 1.6;
-      stroke-linejoin: round;
-    }
-    .leaf.stays {
+    .stays {
       opacity: 0.55;
     }
     .part {
@@ -217,6 +221,7 @@ const AXIS = 118;
 export class StemDrawing {
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   protected readonly words = inject(Words);
+  private readonly defs = inject(DrawingDefs);
   readonly stem = input.required<Stem>();
   readonly widthMm = input(8);
   readonly cuts = input.required<readonly number[]>();
@@ -233,6 +238,13 @@ export class StemDrawing {
   readonly nodesMoved = output<readonly number[]>();
   /** Heights of the cuts after one was moved, from the top. */
   readonly moved = output<readonly number[]>();
+
+  /** What its leaves and its head are drawn as. */
+  readonly look = input<Look>(ANY_LOOK);
+  protected readonly drawings = computed(() => ({
+    leaf: `#${this.defs.piece(drawn(this.look(), 'leaf'), 60)}`,
+    crown: `#${this.defs.piece(drawn(this.look(), 'crown'), 90)}`,
+  }));
 
   protected readonly width = WIDTH;
   protected readonly base = BASE;
@@ -282,16 +294,10 @@ export class StemDrawing {
       leaves: nodesMm.flatMap((mm, i) => {
         if (bareMm && mm >= bareMm.from && mm <= bareMm.to) return [];
         const side = i % 2 === 0 ? 1 : -1;
-        const x = AXIS + side * half;
-        const long = 34;
-        return [
-          {
-            stays: mm < lowest,
-            d: `M${x} ${y(mm)}q${side * 14} -13 ${side * long} -9q${side * -12} 14 ${side * -long} 9Z`,
-          },
-        ];
+        const at = { x: AXIS + side * half, y: y(mm) };
+        return [{ stays: mm < lowest, at: pieceAt(at, LEAF, side * 66) }];
       }),
-      crown: crownAt(y(lengthMm)),
+      crown: pieceAt({ x: AXIS, y: y(lengthMm) + 4 }, HEAD),
       roots: `M${AXIS} ${BASE}c-4 10 -16 14 -30 24M${AXIS} ${BASE}v28M${AXIS} ${BASE}c4 10 16 14 30 24`,
       cuts: this.cuts().map((mm, index) => ({ mm: Math.round(mm), index, y: y(mm) })),
     };
@@ -367,13 +373,4 @@ function stepOf(event: KeyboardEvent): number | null {
 
 function arrow(middle: number, reach: number): string {
   return `M${AXIS} ${middle + reach}V${middle - reach}M${AXIS - 4} ${middle - reach + 5}L${AXIS} ${middle - reach}L${AXIS + 4} ${middle - reach + 5}`;
-}
-
-function crownAt(y: number): string {
-  const x = AXIS;
-  return (
-    `M${x - 2} ${y}C${x - 20} ${y} ${x - 38} ${y - 8} ${x - 44} ${y - 24}C${x - 26} ${y - 25} ${x - 8} ${y - 16} ${x - 1} ${y - 1}Z` +
-    `M${x + 2} ${y}C${x + 20} ${y} ${x + 38} ${y - 8} ${x + 44} ${y - 24}C${x + 26} ${y - 25} ${x + 8} ${y - 16} ${x + 1} ${y - 1}Z` +
-    `M${x} ${y}C${x - 13} ${y - 14} ${x - 13} ${y - 30} ${x} ${y - 42}C${x + 13} ${y - 30} ${x + 13} ${y - 14} ${x} ${y}Z`
-  );
 }

@@ -1,4 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { ANY_LOOK } from '@hypogeon/core/botany';
+import type { Look, Marking } from '@hypogeon/core/look';
 import type { StrapPlan } from '@hypogeon/core/plan';
 import { Words } from '../data/words';
 
@@ -17,6 +19,8 @@ const MOST = 6;
   template: `
     @if (view(); as v) {
       <svg
+        [style.--strap-fill]="v.fill"
+        [style.--strap-line]="v.line"
         [attr.viewBox]="'0 0 ' + v.width + ' ' + (base + 30)"
         role="img"
         [attr.aria-label]="v.says"
@@ -28,6 +32,9 @@ const MOST = 6;
           <path class="section" [attr.d]="s.d" />
           <path class="arrow" [attr.d]="s.arrow" />
           <text [attr.x]="s.x + 24" [attr.y]="s.middle + 5">{{ s.name }}</text>
+        }
+        @for (band of v.bands; track $index) {
+          <path class="band" [class.spot]="v.spotted" [attr.d]="band" />
         }
         @for (cut of v.cuts; track $index) {
           <path class="cut" [attr.d]="cut" />
@@ -50,14 +57,26 @@ const MOST = 6;
       height: auto;
     }
     .leaf {
-      fill: var(--living-soft);
-      stroke: var(--living);
+      fill: var(--strap-fill);
+      stroke: var(--strap-line);
       stroke-width: 1.4;
       opacity: 0.5;
     }
+    .band {
+      fill: none;
+      stroke: var(--strap-line);
+      stroke-width: 1.6;
+      opacity: 0.55;
+    }
+    .band.spot {
+      stroke: var(--face);
+      stroke-width: 4;
+      stroke-linecap: round;
+      opacity: 0.8;
+    }
     .section {
-      fill: var(--living-soft);
-      stroke: var(--living);
+      fill: var(--strap-fill);
+      stroke: var(--strap-line);
       stroke-width: 1.8;
       stroke-linejoin: round;
     }
@@ -87,6 +106,8 @@ export class StrapDrawing {
   private readonly words = inject(Words);
   readonly lengths = input.required<readonly number[]>();
   readonly plan = input.required<StrapPlan>();
+  /** Whose straps they are. */
+  readonly look = input<Look>(ANY_LOOK);
   protected readonly base = BASE;
 
   protected readonly view = computed(() => {
@@ -96,7 +117,12 @@ export class StrapDrawing {
     const x = (leaf: number): number => 40 + leaf * (LEAF + GAP);
     const half = LEAF / 2;
     const shown = this.plan().sections.filter((s) => s.leaf < MOST);
+    const { fill = 'green', edge, mark } = this.look();
     return {
+      fill: `var(--plant-${fill})`,
+      line: `var(--plant-${edge ?? fill}-ink)`,
+      bands: lengths.flatMap((mm, i) => marksOf(mark, x(i), half, y(0), y(mm))),
+      spotted: mark !== 'bands',
       width: Math.max(360, x(lengths.length - 1) + 80),
       leaves: lengths.map((mm, i) => strap(x(i), half, y(0), y(mm))),
       sections: shown.map((s) => {
@@ -126,3 +152,26 @@ function strap(x: number, half: number, from: number, to: number): string {
   const shoulder = to + Math.min(40, (from - to) * 0.5);
   return `M${x - half} ${from}V${shoulder}Q${x - half} ${to + 8} ${x} ${to}Q${x + half} ${to + 8} ${x + half} ${shoulder}V${from}Z`;
 }
+
+const BAND_EVERY = 22;
+
+/** What runs across a strap, from the base to where it narrows: bands as waves, spots as spots. */
+function marksOf(
+  mark: Marking | undefined,
+  x: number,
+  half: number,
+  from: number,
+  to: number,
+): readonly string[] {
+  if (mark === undefined || !ACROSS.has(mark)) return [];
+  const shoulder = to + Math.min(40, (from - to) * 0.5);
+  const count = Math.max(0, Math.floor((from - shoulder) / BAND_EVERY));
+  return Array.from({ length: count }, (_, i) => {
+    const y = from - (i + 0.6) * BAND_EVERY;
+    if (mark !== 'bands')
+      return [-0.55, 0, 0.55].map((at) => `M${x + at * half} ${y + at * 6}h0.1`).join('');
+    return `M${x - half + 2} ${y}q${half / 2} -5 ${half - 2} 0q${half / 2} 5 ${half - 2} 0`;
+  });
+}
+
+const ACROSS: ReadonlySet<Marking> = new Set(['bands', 'warts', 'dots']);

@@ -79,7 +79,8 @@ export interface PlacesCounted {
       </div>
     } @else if (editable()) {
       <p class="quiet small hint">
-        Tap a place to say what became of it. Keys: arrows move, space marks, 1–6 tell.
+        Tap a place to say what became of it.
+        <span class="keys-only">Keys: arrows move, space marks, 1–6 tell.</span>
       </p>
     }
   `,

@@ -24,7 +24,12 @@ const SEASON_WORD: Readonly<Record<SeasonState, string>> = {
     <div class="page-head">
       <h1>Mother plants</h1>
       <p class="quiet small">the stock plants, where they came from and what they gave</p>
-      <a matButton="filled" class="push" routerLink="/mothers/new">Add a mother</a>
+      <span class="push flex flex-wrap gap-2">
+        @if (mothers().length > 0) {
+          <a matButton="outlined" routerLink="/plan/cut-day">Cut day</a>
+        }
+        <a matButton="filled" routerLink="/mothers/new">Add a mother</a>
+      </span>
     </div>
     @if (mothers().length === 0) {
       <div class="empty">

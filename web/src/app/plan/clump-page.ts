@@ -65,7 +65,7 @@ const MOST_ROWS = 60;
       <h1>Pups</h1>
       <p class="quiet">{{ motherName() }}</p>
     </div>
-    <hy-plan-tabs [mother]="mother()" />
+    <hy-plan-tabs inside [mother]="mother()" />
     <hy-mother-pick [mother]="mother()" />
     <hy-draft-note [at]="left()" (afresh)="afresh()" />
     @if (plant() && !kind()) {
@@ -186,7 +186,12 @@ const MOST_ROWS = 60;
           }
         </div>
         @if (!problem()) {
-          <hy-clump-drawing [motherMm]="motherMm() ?? 1" [offsets]="drawn()" [pads]="pads()" />
+          <hy-clump-drawing
+            [look]="look()"
+            [motherMm]="motherMm() ?? 1"
+            [offsets]="drawn()"
+            [pads]="pads()"
+          />
         }
       </div>
     }
@@ -228,6 +233,7 @@ export class ClumpPage {
   readonly mother = input<string>();
 
   private readonly her = planMother(this.mother);
+  protected readonly look = this.her.look;
 
   constructor() {
     effect(() => this.desk.asked.set(this.mother()));

@@ -103,7 +103,7 @@ const COLUMN: StemDraft = { ...BLANK, length: '800', nodes: '0', width: '60' };
       <h1>Cut map</h1>
       <p class="quiet">{{ motherName() }}</p>
     </div>
-    <hy-plan-tabs [mother]="mother()" />
+    <hy-plan-tabs inside [mother]="mother()" />
     <hy-mother-pick [mother]="mother()" />
     <hy-draft-note [at]="left()" (afresh)="afresh()" />
     @if (plant() && !crown()) {
@@ -290,6 +290,7 @@ const COLUMN: StemDraft = { ...BLANK, length: '800', nodes: '0', width: '60' };
         </div>
         @if (view(); as v) {
           <hy-stem-drawing
+            [look]="look()"
             [stem]="v.stem"
             [widthMm]="v.widthMm"
             [cuts]="v.cuts"
@@ -315,6 +316,7 @@ export class CutMapPage {
   readonly mother = input<string>();
 
   private readonly her = planMother(this.mother);
+  protected readonly look = this.her.look;
 
   constructor() {
     effect(() => this.desk.asked.set(this.mother()));

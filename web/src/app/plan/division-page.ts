@@ -60,7 +60,7 @@ const MOST_PARTS = 30;
       <h1>Division</h1>
       <p class="quiet">{{ motherName() }}</p>
     </div>
-    <hy-plan-tabs [mother]="mother()" />
+    <hy-plan-tabs inside [mother]="mother()" />
     <hy-mother-pick [mother]="mother()" />
     <hy-draft-note [at]="left()" (afresh)="afresh()" />
     @if (plant() && !way()) {
@@ -131,7 +131,7 @@ const MOST_PARTS = 30;
           </section>
         </div>
         @if (drawn().length > 0) {
-          <hy-division-drawing [parts]="drawn()" />
+          <hy-division-drawing [look]="look()" [parts]="drawn()" />
         }
       </div>
     }
@@ -161,6 +161,7 @@ export class DivisionPage {
   readonly mother = input<string>();
 
   private readonly her = planMother(this.mother);
+  protected readonly look = this.her.look;
   protected readonly motherName = this.her.name;
   protected readonly plant = this.her.plant;
   protected readonly way = computed(

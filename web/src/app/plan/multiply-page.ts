@@ -1,10 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { MatCheckbox } from '@angular/material/checkbox';
 import { MatOption, MatSelect } from '@angular/material/select';
-import { METHOD } from '@hypogeon/core/botany';
+import { formOf, METHOD } from '@hypogeon/core/botany';
 import { beliefOf } from '@hypogeon/core/learn';
 import {
   generationDays,
+  likelySpareOf,
   multiplicationProblem,
   reach,
   plannedOutlook,
@@ -30,7 +31,9 @@ interface Typed {
   readonly stay: boolean;
 }
 
-const BLANK: Typed = { start: '1', pieces: '4', target: '100', method: '', stay: true };
+/** What is empty is as the plan and the plant have it. */
+const BLANK: Typed = { start: '1', pieces: '', target: '', method: '', stay: true };
+const USUAL_TARGET = '40';
 
 /** A round of the plan, and where it lies on the drawing, per cent. */
 interface Round {
@@ -65,7 +68,7 @@ interface Round {
       <h1>Multiply</h1>
       <p class="quiet">{{ motherName() }}</p>
     </div>
-    <hy-plan-tabs [mother]="mother()" />
+    <hy-plan-tabs inside [mother]="mother()" />
     <hy-mother-pick [mother]="mother()" />
     @if (plant()) {
       <div class="grid auto-fit-44 items-end gap-4">
@@ -84,7 +87,7 @@ interface Round {
             hyControl
             type="number"
             min="1"
-            [value]="typed().pieces"
+            [value]="each()"
             (input)="set({ pieces: pieces.value })"
             #pieces
           />
@@ -103,7 +106,7 @@ interface Round {
             hyControl
             type="number"
             min="2"
-            [value]="typed().target"
+            [value]="wanted()"
             (input)="set({ target: target.value })"
             #target
           />
@@ -159,6 +162,8 @@ export class MultiplyPage {
   private readonly today = inject(Today).day;
   private readonly words = inject(Words);
   readonly mother = input<string>();
+  /** What the plan asks for. */
+  readonly want = input<string>();
   protected readonly nameOf = METHOD;
 
   private readonly keeper = inject(Drafts).keeper('multiply', shapeOf(BLANK));
@@ -171,10 +176,16 @@ export class MultiplyPage {
     const ways = this.ways();
     return ways.find((m) => m.method === this.typed().method) ?? ways[0] ?? null;
   });
+  protected readonly each = computed(() => {
+    const [way, mother, plant] = [this.way(), this.her.record(), this.plant()];
+    if (this.typed().pieces !== '' || !way || !mother || !plant) return this.typed().pieces;
+    return `${Math.max(1, likelySpareOf(mother, formOf(plant.taxon), way.method).count)}`;
+  });
+  protected readonly wanted = computed(() => this.typed().target || (this.want() ?? USUAL_TARGET));
   private readonly numbers = computed(() => ({
     start: numberFrom(this.typed().start),
-    pieces: numberFrom(this.typed().pieces),
-    target: numberFrom(this.typed().target),
+    pieces: numberFrom(this.each()),
+    target: numberFrom(this.wanted()),
   }));
   protected readonly problem = computed(() => {
     const { start, pieces, target } = this.numbers();

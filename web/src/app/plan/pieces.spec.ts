@@ -124,9 +124,11 @@ describe('a clump', () => {
 describe('cuttings from cuttings', () => {
   it('says how many rounds a stock takes, with days and ranges', async () => {
     const page = await mount(MultiplyPage, { mother: 'm-kala' });
-    expect(page.text).toMatch(/100 after \d rounds, by \w+ \d+ \w+ \d{4}\./);
+    expect(page.text).toMatch(/40 after \d rounds, by \w+ \d+ \w+ \d{4}\./);
     const rows = page.all('tbody tr');
-    expect(rows.length).toBeGreaterThan(3);
+    // A third of her leaves each time, and as many as the plan commonly asks for.
+    expect(page.field('Each gives, every time').value).toBe('20');
+    expect(rows.length).toBeGreaterThan(2);
     expect(rows[0]!.textContent).toContain('now');
     await page.fill('Stock wanted', '1');
     expect(page.text).toContain('You have that many already.');
@@ -134,6 +136,11 @@ describe('cuttings from cuttings', () => {
     await page.fill('Each gives, every time', '0');
     expect(page.text).toContain('How many pieces does one plant give');
     expect(page.root.innerHTML).not.toContain('NaN');
+  });
+
+  it('goes on from what the plan asks for', async () => {
+    const asked = await mount(MultiplyPage, { mother: 'm-kala', want: '300' });
+    expect(asked.text).toMatch(/300 after \d rounds/);
   });
 });
 

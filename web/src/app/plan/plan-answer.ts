@@ -1,82 +1,84 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
-import { drawnAs, plannedClock, seasonOn } from '@hypogeon/core/bench';
+import { plannedClock, seasonOn } from '@hypogeon/core/bench';
 import { careOf, slowHere } from '@hypogeon/core/care';
 import { daysBetween } from '@hypogeon/core/days';
 import { foldBatch } from '@hypogeon/core/journal';
 import { headsEach, type Ahead } from '@hypogeon/core/learn';
-import { MINUTES, plannedBatch, plannedOutlook, type Part } from '@hypogeon/core/plan';
-import { beliefWords, eachText, forecastText, piecesText, planSentence } from '@hypogeon/words';
+import { plannedBatch, plannedOutlook, yieldOf, type Part, type Yield } from '@hypogeon/core/plan';
+import {
+  beliefWords,
+  eachText,
+  forecastText,
+  partsText,
+  piecesText,
+  planHeadline,
+  planSentence,
+} from '@hypogeon/words';
 import { BetterPlace } from '../air/better-place';
 import { Words } from '../data/words';
 import { DayField } from '../forms/day-field';
 import { Field, FieldControl } from '../forms/field';
-import { CuttingMark } from '../marks/cutting-mark';
-import { FRESH } from '../marks/mark-state';
 import { PlanCut } from './plan-cut';
-import { PlanDefaults } from './plan-defaults';
+import { PlanHow } from './plan-how';
 import { PlanDesk } from './plan-desk';
 import { PlanWish } from './plan-wish';
 
-/** The answer of a plan: a sentence a part, how many and when, one button. */
+/** The answer of a plan: what to take and what it gives, the ways, one button. */
 @Component({
   selector: 'hy-plan-answer',
-  imports: [
-    BetterPlace,
-    MatButton,
-    CuttingMark,
-    DayField,
-    Field,
-    FieldControl,
-    PlanDefaults,
-    RouterLink,
-  ],
+  imports: [BetterPlace, MatButton, DayField, Field, FieldControl, PlanHow, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: {
-    class:
-      'grid grid-cols-[minmax(0,1fr)_minmax(16rem,20rem)] gap-y-5.5 gap-x-9.5 pt-4 border-t-2 border-ink max-[900px]:grid-cols-1',
-  },
+  host: { class: 'grid grid-cols-1 content-start gap-3.5' },
   template: `
-    <div
-      class="says grid content-start gap-4"
-      aria-live="polite"
-      role="region"
-      aria-label="What the plan means"
-    >
+    <div class="grid gap-1.5" aria-live="polite" role="region" aria-label="What the plan means">
+      @if (headline(); as h) {
+        <p class="sentence max-w-none headline text-2xl tracking-tight max-[900px]:text-xl">
+          {{ h }}
+        </p>
+        @if (wish.would()?.by) {
+          <a
+            class="no-print justify-self-start"
+            routerLink="/plan/multiply"
+            [queryParams]="{ mother: desk.draft().mother, want: desk.draft().want }"
+            >From her and her young, round by round</a
+          >
+        }
+      }
       @for (a of answers(); track a.method) {
-        <div class="flex items-start gap-4">
-          <hy-mark [piece]="a.piece" [state]="mark" [size]="64" />
-          <div>
-            @if (a.name) {
-              <small>{{ a.name }}</small>
-            }
-            <p
-              class="sentence max-w-none mb-1 headline text-2xl tracking-tight max-[900px]:text-lg"
-            >
-              {{ a.says }}
-            </p>
-            <p class="quiet">{{ a.range }}</p>
-            @if (a.outlook) {
-              <p class="quiet">{{ a.outlook }}</p>
-            }
-          </div>
-        </div>
+        <p class="max-w-none" [class.first]="!headline()" [class.sentence]="!headline()">
+          @if (a.name) {
+            <strong>{{ a.name }}:</strong>
+          }
+          {{ a.says }}
+        </p>
+        @if (!a.name) {
+          <p class="quiet small max-w-none">{{ a.range }} {{ a.outlook }}</p>
+        }
       }
-      @if (slow(); as s) {
-        <hy-better-place [slow]="s" moves taps="Plan it there" (move)="desk.set('space', $event)" />
-      }
-      <hy-plan-defaults />
     </div>
-    <form
-      class="grid content-start gap-3.5"
-      novalidate
-      (submit)="$event.preventDefault(); save.emit()"
-    >
-      <div class="flex flex-wrap gap-3">
+    <hy-plan-how>
+      <form
+        class="flex flex-wrap items-start gap-3 my-3"
+        novalidate
+        (submit)="$event.preventDefault(); save.emit()"
+      >
+        @if (desk.spaces().length === 0) {
+          <div class="w-full">
+            <p>The clock needs the air of a place: its temperature and humidity.</p>
+            @if (desk.tried() && cut.problems().space) {
+              <p class="problem" role="alert">{{ cut.problems().space }}</p>
+            }
+            <button type="button" matButton="outlined" (click)="plainRoom.emit()">
+              A plain room, {{ words.temperature(20) }} and 55 %
+            </button>
+            <a matButton="text" routerLink="/settings">Give my own</a>
+          </div>
+        }
         @if (!wish.together()) {
           <hy-field
-            class="flex-1"
+            class="w-28"
             label="How many"
             [problem]="desk.tried() ? cut.problems().count : ''"
           >
@@ -91,41 +93,35 @@ import { PlanWish } from './plan-wish';
           </hy-field>
         }
         <hy-day
-          class="flex-1"
+          class="w-44"
           label="Cut on"
           [problem]="cut.problems().cutOn"
           [value]="desk.cutOn()"
           (valueChange)="desk.set('cutOn', $event)"
         />
-      </div>
-      @if (desk.spaces().length === 0) {
-        <div>
-          <p>The clock needs the air of a place: its temperature and humidity.</p>
-          @if (desk.tried() && cut.problems().space) {
-            <p class="problem" role="alert">{{ cut.problems().space }}</p>
-          }
-          <button type="button" matButton="outlined" (click)="plainRoom.emit()">
-            A plain room, {{ words.temperature(20) }} and 55 %
-          </button>
-          <a matButton="text" routerLink="/settings">Give my own</a>
-        </div>
-      }
-      <button matButton="filled" type="submit">
-        {{ desk.cutOn() > desk.today() ? 'Plan it' : 'Cut: put it on the bench' }}
-      </button>
-      <a
-        matButton="text"
-        routerLink="/plan/rehearse"
-        [queryParams]="{ mother: desk.draft().mother }"
-        >Try it first</a
-      >
-      @if (desk.draft().forecast; as f) {
-        <p class="quiet" role="status">{{ forecastSays(f) }} Kept with this plan.</p>
-      }
-      @if (work(); as w) {
-        <p class="quiet">{{ w }}</p>
-      }
-    </form>
+        <span class="flex flex-wrap items-center gap-2 min-h-14">
+          <button matButton="filled" type="submit">{{ putSays() }}</button>
+          <a
+            matButton="outlined"
+            routerLink="/plan/rehearse"
+            [queryParams]="{ mother: desk.draft().mother }"
+            >Try it first</a
+          >
+        </span>
+      </form>
+    </hy-plan-how>
+    @if (desk.draft().forecast; as f) {
+      <p class="quiet" role="status">{{ forecastSays(f) }} Kept with this plan.</p>
+    }
+    @if (slow(); as s) {
+      <hy-better-place [slow]="s" moves taps="Plan it there" (move)="desk.set('space', $event)" />
+    }
+  `,
+  styles: `
+    .first {
+      font: 650 1.4rem/1.25 var(--head-face);
+      letter-spacing: -0.01em;
+    }
   `,
 })
 export class PlanAnswer {
@@ -137,7 +133,52 @@ export class PlanAnswer {
   readonly plainRoom = output();
 
   protected readonly forecastSays = forecastText;
-  protected readonly mark = { ...FRESH, closure: 0.35 };
+
+  /** What is taken and what it gives, where something is wanted or counted. */
+  protected readonly headline = computed(() => {
+    const wish = this.wish.wish();
+    const { purpose, size } = this.desk.draft();
+    if (!wish) return '';
+    const speech = this.words.speech();
+    const shared = { size, by: wish.by };
+    const ways = this.wish.ways();
+    if (ways) {
+      const together = this.wish.together();
+      const [way] = together ? [] : this.cut.parts();
+      const chosen = way && ways.ways.find((w) => w.method === way.method);
+      const parts = together?.parts ?? this.cut.parts().filter((p) => p.taken > 0);
+      const enough = together
+        ? together.enough
+        : chosen !== undefined && chosen.needed !== null && way!.taken >= chosen.needed;
+      const plants =
+        together?.plants ??
+        (chosen && way.taken > 0 ? yieldOf(way.taken, chosen.chances) : NOTHING);
+      return planHeadline(
+        {
+          ...shared,
+          parts,
+          plants,
+          wanted: wish.count,
+          short: enough ? null : { would: this.wish.would(), instead: ways.instead },
+        },
+        speech,
+      );
+    }
+    const giving = this.wish.givings()?.find((g) => g.way.method === this.cut.figures()?.method);
+    if (!giving || purpose === 'want') return '';
+    const parts = [{ method: giving.way.method, taken: giving.taken }].filter((p) => p.taken > 0);
+    return planHeadline(
+      { ...shared, parts, plants: giving.plants, wanted: null, short: null },
+      speech,
+    );
+  });
+
+  /** What was chosen is what the button does. */
+  protected readonly putSays = computed(() => {
+    const parts = this.cut.parts().filter((p) => Number.isInteger(p.taken) && p.taken > 0);
+    const what = parts.length === 0 ? 'them' : partsText({ parts });
+    return this.desk.cutOn() > this.desk.today() ? `Plan ${what}` : `Put ${what} on the bench`;
+  });
 
   protected readonly answers = computed(() => {
     if (this.desk.space() === '' || this.desk.cutOnProblem()) return [];
@@ -148,13 +189,11 @@ export class PlanAnswer {
   private answerOf({ method, taken }: Part, named: boolean) {
     const count = Number.isInteger(taken) && taken > 0 ? taken : 1;
     const fields = this.cut.fieldsOf({ method, taken: count })!;
-    const figures = this.cut.figuresOf(method)!;
     const batch = foldBatch('plan', fields, [])!;
     const { steps, course } = careOf(this.desk.state(), batch, this.desk.today());
     return {
       method,
       name: named ? piecesText(method, count) : '',
-      piece: drawnAs(this.desk.plant()!.taxon, figures),
       says: planSentence(steps, course, this.words.speech()),
       range: this.rangeOf(method),
       outlook: named ? '' : this.outlook(),
@@ -197,13 +236,6 @@ export class PlanAnswer {
     const batch = plannedBatch(state, piece, figures);
     return batch && slowHere(state, batch, this.desk.cutOn());
   });
-
-  protected readonly work = computed(() => {
-    const parts = this.cut.parts().filter((p) => p.taken > 0);
-    const taken = parts.reduce((sum, p) => sum + p.taken, 0);
-    if (taken === 0) return '';
-    const minutes = parts.reduce((sum, p) => sum + p.taken * MINUTES[p.method], 0);
-    const work = Math.max(1, Math.round(minutes));
-    return `${parts.map((p) => piecesText(p.method, p.taken)).join(', ')} · ${work === 1 ? 'a minute' : `about ${work} minutes`} of work`;
-  });
 }
+
+const NOTHING: Yield = { likely: 0, low: 0, high: 0 };

@@ -63,6 +63,8 @@ export class PlanDefaults {
   protected readonly draft = this.desk.draft;
   protected readonly figures = this.cut.figures;
   protected readonly open = signal(false);
+  /** What is seldom changed is folded, with what it stands at. */
+  protected readonly more = signal(false);
 
   protected readonly schools = Object.values(WOUND_SCHOOL);
   protected readonly waterSchools = Object.values(WATER_SCHOOL);
@@ -76,6 +78,7 @@ export class PlanDefaults {
     effect(() => {
       const { width, thickness, containers, dryDays } = this.cut.problems();
       if (width || thickness || containers || dryDays) this.open.set(true);
+      if (thickness || containers || dryDays) this.more.set(true);
     });
   }
 
@@ -98,6 +101,22 @@ export class PlanDefaults {
       wound && dries !== grows ? `${dries}, then ${grows}` : grows,
       [mix, pot].filter(Boolean).join(', ') || 'mix and pot not told',
       FIRST_WATER[d.firstWater].name,
+    ]
+      .filter(Boolean)
+      .join(' · ');
+  });
+
+  /** What is folded, as it stands. */
+  protected readonly moreLine = computed(() => {
+    const d = this.draft();
+    const wound = this.figures()?.wound;
+    return [
+      wound ? `blade: ${DISINFECTANT_WORD[d.disinfectant]}` : '',
+      wound ? `on the wound: ${AID[d.aid].name.toLowerCase()}` : '',
+      d.waterSchool === ''
+        ? 'watered as suits it'
+        : this.words.rule(WATER_SCHOOL[d.waterSchool].name).toLowerCase(),
+      d.place.trim(),
     ]
       .filter(Boolean)
       .join(' · ');

@@ -13,9 +13,9 @@ import { shapeOf } from '../data/draft-shape';
 export const PURPOSES = ['want', 'safe', 'have'] as const;
 export type Purpose = (typeof PURPOSES)[number];
 export const PURPOSE_WORD: Readonly<Record<Purpose, string>> = {
-  want: 'a number',
-  safe: 'all she can spare',
-  have: 'pieces I have',
+  want: 'I want',
+  safe: 'All she can spare',
+  have: 'I have',
 };
 
 /** What the blade is wiped with. */

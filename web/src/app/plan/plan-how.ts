@@ -1,119 +1,56 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { RouterLink } from '@angular/router';
-import {
-  MatExpansionPanel,
-  MatExpansionPanelContent,
-  MatExpansionPanelHeader,
-  MatExpansionPanelTitle,
-} from '@angular/material/expansion';
-import { METHOD, type MethodId, grownAs } from '@hypogeon/core/botany';
+import { METHOD, type MethodId } from '@hypogeon/core/botany';
 import { drawnAs } from '@hypogeon/core/bench';
 import type { Drawn, Part } from '@hypogeon/core/look';
 import { beliefOf } from '@hypogeon/core/learn';
 import {
-  neededCurve,
+  PRACTICAL,
   SIZE_WORD,
+  yieldOf,
   type Combination,
   type Giving,
   type Way,
+  type Yield,
 } from '@hypogeon/core/plan';
-import {
-  beliefWords,
-  insteadText,
-  LOSES,
-  paceWords,
-  pieceRule,
-  partsText,
-  togetherText,
-  whyBest,
-} from '@hypogeon/words';
+import { beliefWords, capital, LOSES, paceWords, togetherText, whyBest } from '@hypogeon/words';
 import { Words } from '../data/words';
-import { Chart } from '../charts/chart';
-import { neededChart } from '../charts/needed-chart';
 import { PlanCut } from './plan-cut';
 import { PlanDesk } from './plan-desk';
 import { PlanWish } from './plan-wish';
-import { WayCards, type WayCard } from './way-cards';
+import { WayRows, type WayRow } from './way-rows';
 
 const TOGETHER = 'together';
 
-/** The page on which the pieces of a way are laid out on the plant. */
-const LAID_OUT: Partial<
-  Readonly<Record<MethodId, { readonly at: string; readonly says: string }>>
-> = {
-  crown: { at: '/plan/stem', says: 'Where to cut' },
-  segment: { at: '/plan/stem', says: 'Where to cut' },
-  column: { at: '/plan/stem', says: 'Where to cut' },
-  branch: { at: '/plan/stem', says: 'Where to cut' },
-  trailing: { at: '/plan/stem', says: 'Where to cut' },
-  'leaf-section': { at: '/plan/straps', says: 'Cut up the straps' },
-  offset: { at: '/plan/clump', says: 'Which to take' },
-  'rooted-offset': { at: '/plan/clump', says: 'Which to take' },
-  pad: { at: '/plan/clump', says: 'Which to take' },
-  division: { at: '/plan/divide', says: 'Part the clump' },
-};
-
-/** The second question of a plan: how. Ways side by side; several together where one is not enough. */
+/** How: the ways on one scale, and what is to be known of the chosen one. */
 @Component({
   selector: 'hy-plan-how',
-  imports: [
-    MatExpansionPanel,
-    MatExpansionPanelHeader,
-    MatExpansionPanelTitle,
-    Chart,
-    MatExpansionPanelContent,
-    RouterLink,
-    WayCards,
-  ],
+  imports: [WayRows],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { class: 'grid gap-3' },
+  host: { class: 'grid gap-2' },
   template: `
-    <section aria-labelledby="ways">
-      <h2 id="ways" class="ruled">{{ title() }}</h2>
-      <hy-way-cards [cards]="cards()" [chosen]="chosen()" (choose)="choose($event)" />
-      @if (says(); as s) {
-        <p class="why max-w-[80ch] mt-2.5" role="status">
-          @if (s.short) {
-            <strong>{{ s.short }}</strong>
-          }
-          {{ s.text }}
-        </p>
-      }
-      @if (cut.method(); as m) {
-        <p class="why quiet max-w-[80ch] mt-2.5">
-          {{ words.rule(cut.figures()?.why ?? rule(m.id)) }}
-          @if (laidOut(); as to) {
-            <a [routerLink]="to.at" [queryParams]="{ mother: desk.draft().mother }">{{
-              to.says
-            }}</a>
-          }
-        </p>
-      }
+    <section [attr.aria-label]="title()">
+      <hy-way-rows
+        [rows]="rows()"
+        [chosen]="chosen()"
+        [most]="most()"
+        [target]="target()"
+        (choose)="choose($event)"
+      />
+      <ng-content />
+      <p class="why quiet max-w-none mt-2" role="status">
+        @for (line of known(); track $index) {
+          <span>{{ line }}. </span>
+        }
+        {{ says() }}
+      </p>
     </section>
-    @if (curve(); as c) {
-      <mat-expansion-panel class="mat-elevation-z0">
-        <mat-expansion-panel-header>
-          <mat-panel-title
-            >How many {{ cut.method()?.many }}, by the day of cutting</mat-panel-title
-          >
-        </mat-expansion-panel-header>
-        <ng-template matExpansionPanelContent>
-          <hy-chart
-            class="max-w-184"
-            name="How many to take by the day of cutting"
-            [tall]="230"
-            [model]="c"
-          />
-        </ng-template>
-      </mat-expansion-panel>
-    }
   `,
 })
 export class PlanHow {
-  protected readonly desk = inject(PlanDesk);
-  protected readonly wish = inject(PlanWish);
-  protected readonly cut = inject(PlanCut);
-  protected readonly words = inject(Words);
+  private readonly desk = inject(PlanDesk);
+  private readonly wish = inject(PlanWish);
+  private readonly cut = inject(PlanCut);
+  private readonly words = inject(Words);
 
   protected readonly title = computed(() => {
     const { purpose, want, size } = this.desk.draft();
@@ -126,42 +63,47 @@ export class PlanHow {
     this.wish.together() ? TOGETHER : (this.cut.figures()?.method ?? ''),
   );
 
-  protected readonly rule = (method: MethodId): string =>
-    pieceRule(this.desk.plant()?.taxon ?? null, method);
-  protected readonly laidOut = computed(() => {
-    const figures = this.cut.figures();
-    return figures ? (LAID_OUT[figures.method] ?? null) : null;
+  protected readonly target = computed(() => {
+    const ways = this.wish.ways();
+    return ways ? Number(this.desk.draft().want) : null;
+  });
+  /** The scale reaches what is wanted, and the most that any way gives. */
+  protected readonly most = computed(() => {
+    const highs = this.rows().map((r) => r.bar?.high ?? 0);
+    const target = this.target();
+    return target === null && !this.wish.givings()
+      ? 100
+      : Math.max(1, target ?? 0, ...highs.map((h) => Math.min(h, 3 * (target ?? h)))) * 1.06;
   });
 
-  protected readonly cards = computed<readonly WayCard[]>(() => {
+  protected readonly rows = computed<readonly WayRow[]>(() => {
     const ways = this.wish.ways();
     if (ways) {
       const single = ways.ways.map((way) =>
-        this.wayCard(
+        this.wayRow(
           way,
           way === ways.best ? (ways.rival ? 'first by little' : 'best for this') : '',
         ),
       );
       const { together } = ways;
-      return together ? [this.togetherCard(together), ...single] : single;
+      return together ? [this.togetherRow(together), ...single] : single;
     }
     const givings = this.wish.givings();
-    if (givings) return givings.map((g) => this.givingCard(g));
+    if (givings) return givings.map((g) => this.givingRow(g));
     return this.desk.methods().map((figures) => {
       const plant = this.desk.plant()!;
-      const belief = beliefOf(this.desk.state(), plant.id, figures);
+      const { mean, low, high } = beliefOf(this.desk.state(), plant.id, figures);
       return {
         ...this.blank(figures.method, figures.worth === 'poor' ? 'poor' : ''),
-        lines: [
-          `${this.words.percent(belief.mean)} live, by ${beliefWords(belief, figures.method)}`,
-        ],
-        ready: `Roots ${figures.roots.from}–${figures.roots.to} days at ${this.words.temperature(grownAs(plant.taxon, figures.method).windowC)}`,
-        quiet: `loses ${LOSES[figures.method]}`,
+        bar: { low: 100 * low, likely: 100 * mean, high: 100 * high },
+        gives: `${this.words.percent(mean)} live`,
+        range: this.words.percentSpan({ low, high }),
+        ready: `Roots ${figures.roots.from}–${figures.roots.to} days`,
       };
     });
   });
 
-  private blank(method: MethodId, badge: string): WayCard {
+  private blank(method: MethodId, badge: string): WayRow {
     const name = METHOD[method].name;
     return {
       id: method,
@@ -169,10 +111,11 @@ export class PlanHow {
       name,
       badge,
       take: '',
-      lines: [],
+      bar: null,
+      gives: '',
+      range: '',
       ready: '',
-      quiet: '',
-      refused: '',
+      short: false,
     };
   }
 
@@ -181,111 +124,103 @@ export class PlanHow {
     return figures ? drawnAs(this.desk.plant()!.taxon, figures) : METHOD[method].piece;
   }
 
-  private wayCard(way: Way, best: string): WayCard {
-    const { method, figures, belief, ready, needed, spare, within } = way;
+  private wayRow(way: Way, best: string): WayRow {
+    const { method, figures, needed, spare, within, chances } = way;
     const poor = figures.worth === 'poor' ? 'poor' : '';
-    const has = spare ? `${spare.guess ? 'about ' : ''}${this.words.number(spare.count)}` : '';
-    const learned = belief.own.lived + belief.genus.lived > 0 ? paceWords(belief) : '';
+    const taken = within ? needed! : Math.min(PRACTICAL, spare?.count ?? PRACTICAL);
     return {
       ...this.blank(method, best || poor),
-      take: within ? `Take ${this.words.number(needed!)}` : '',
-      lines: [
-        `${this.words.percent(belief.mean)} live, by ${beliefWords(belief, method)}`,
-        ready < 0.995 ? `${this.words.percent(ready)} of these in time` : '',
-        within && spare ? `she can spare ${has}` : '',
-        learned,
-      ].filter(Boolean),
-      ready:
-        way.from && way.to
-          ? `Ready ${this.words.span(way.from, way.to)}`
-          : 'Not ready within three years',
-      refused: within
-        ? ''
-        : needed === null
-          ? 'No number would do by then.'
-          : spare
-            ? `${this.words.number(needed)} needed; she can spare ${spare.count === 0 ? 'none' : has}.`
-            : `${this.words.number(needed)} needed: more than one plant gives.`,
-      quiet: [`loses ${LOSES[method]}`, ...way.risks, this.workOf(way)].filter(Boolean).join('; '),
+      take:
+        taken === 0
+          ? 'none to spare'
+          : within
+            ? `take ${this.words.number(taken)}`
+            : `${spare?.guess ? 'about ' : ''}${this.words.number(taken)}${spare ? ' she can spare' : ''}`,
+      ...this.plantsOf(yieldOf(taken, chances)),
+      ready: readyText(way, this.words),
+      short: !within,
     };
   }
 
-  private workOf({ minutes, cost }: Way): string {
-    const price =
-      cost?.perPlant == null || cost.perPlant < 0.005
-        ? ''
-        : `, ${this.words.money(cost.perPlant)} a plant`;
-    return minutes === null ? '' : `${workText(minutes, (n) => this.words.decimal(n, 1))}${price}`;
-  }
-
-  private togetherCard(all: Combination): WayCard {
-    const { want, sure } = this.desk.draft();
+  private togetherRow(all: Combination): WayRow {
     return {
+      ...this.blank(all.parts[0]!.method, all.enough ? 'best for this' : 'all she can spare'),
       id: TOGETHER,
       pieces: all.parts.map((p) => this.pieceOf(p.method)),
       name:
         all.parts.length === 1
-          ? 'All she can spare'
+          ? METHOD[all.parts[0]!.method].name
           : `${WAYS_WORD[all.parts.length] ?? `${all.parts.length} ways`} together`,
-      badge: all.enough ? 'best for this' : 'as far as she goes',
       take: all.parts.map((p) => p.taken).join(' + '),
-      lines: [
-        partsText(all),
-        all.enough
-          ? `${want} or more: ${this.words.percent(all.chance)}`
-          : `${all.reached} of ${want}, ${sure} % sure`,
-      ],
-      ready: '',
-      quiet: '',
-      refused: '',
+      ...this.plantsOf(all.plants),
+      short: !all.enough,
     };
   }
 
-  private givingCard({ way, taken, plants, spare }: Giving): WayCard {
+  private givingRow({ way, taken, plants, spare }: Giving): WayRow {
     return {
       ...this.blank(way.method, way.figures.worth === 'poor' ? 'poor' : ''),
-      take: taken > 0 ? `Take ${spare?.guess ? 'about ' : ''}${taken}` : '',
-      lines: [
-        spare?.why ?? '',
-        `about ${Math.round(plants.likely)} ${SIZE_WORD[this.desk.draft().size]}`,
-        plants.low === plants.high ? '' : `${plants.low} to ${plants.high}, eight times in ten`,
-      ].filter(Boolean),
-      ready:
-        way.from && way.to
-          ? `Ready ${this.words.span(way.from, way.to)}`
-          : 'Not ready within three years',
-      refused: taken > 0 ? '' : 'None to spare.',
-      quiet: way.risks.join('; '),
+      take: taken > 0 ? `take ${spare?.guess ? 'about ' : ''}${taken}` : 'none to spare',
+      ...this.plantsOf(plants),
+      ready: readyText(way, this.words),
+      short: taken === 0,
     };
+  }
+
+  private plantsOf(plants: Yield): Pick<WayRow, 'bar' | 'gives' | 'range'> {
+    const { low, likely, high } = plants;
+    return {
+      bar: plants,
+      gives: low === high ? this.words.number(low) : `about ${this.words.number(likely)}`,
+      range: low === high ? '' : `${this.words.number(low)}–${this.words.number(high)}`,
+    };
+  }
+
+  /** What the figures of the chosen way rest on, and what it costs her. */
+  protected readonly known = computed<readonly string[]>(() => {
+    const figures = this.cut.figures();
+    const plant = this.desk.plant();
+    if (!figures || !plant || this.wish.together()) return [];
+    const { method } = figures;
+    const way =
+      this.wish.ways()?.ways.find((w) => w.method === method) ??
+      this.wish.givings()?.find((g) => g.way.method === method)?.way;
+    const belief = way?.belief ?? beliefOf(this.desk.state(), plant.id, figures);
+    const { spare } = way ?? {};
+    return [
+      `${this.words.percent(belief.mean)} live, by ${beliefWords(belief, method)}`,
+      way && way.ready < 0.995 ? `${this.words.percent(way.ready)} of these in time` : '',
+      spare ? `She can spare ${spare.guess ? 'about ' : ''}${spare.count}: ${spare.why}` : '',
+      belief.own.lived + belief.genus.lived > 0 ? paceWords(belief) : '',
+      `It costs her ${LOSES[method]}`,
+      ...(way?.risks ?? []),
+      way ? this.workOf(way) : '',
+    ]
+      .filter(Boolean)
+      .map(capital);
+  });
+
+  private workOf({ minutes, cost }: Way): string {
+    if (minutes === null) return '';
+    const price =
+      cost?.perPlant == null || cost.perPlant < 0.005
+        ? ''
+        : `, ${this.words.money(cost.perPlant)} a plant`;
+    return `About ${workText(minutes, (n) => this.words.decimal(n, 1))} of work${price}`;
   }
 
   protected readonly says = computed(() => {
     const ways = this.wish.ways();
     const wish = this.wish.wish();
-    if (!ways || !wish) return null;
+    if (!ways || !wish) return '';
     const speech = this.words.speech();
-    if (ways.best) return { short: '', text: whyBest(ways, speech) };
-    const instead = ways.instead ? insteadText(ways.instead, speech) : '';
-    if (!ways.together) return { short: 'Not so many by then.', text: instead };
-    const text = togetherText(ways.together, wish.count, wish.by, wish.certainty, speech);
-    return {
-      short: ways.together.enough ? '' : 'Not so many by then.',
-      text: ways.together.enough || ways.together.reached > 0 ? text : `${text} ${instead}`,
-    };
+    if (ways.best) return whyBest(ways, speech);
+    return ways.together
+      ? togetherText(ways.together, wish.count, wish.by, wish.certainty, speech)
+      : '';
   });
 
-  protected readonly curve = computed(() => {
-    const wish = this.wish.wish();
-    const figures = this.cut.figures();
-    if (!wish || !figures || this.desk.draft().purpose !== 'want') return null;
-    const [cutOn, today] = [this.desk.cutOn(), this.desk.today()];
-    const from = cutOn < today ? cutOn : today;
-    const curve = neededCurve(this.desk.state(), wish, figures, from);
-    const days = { by: this.wish.by(), cutOn };
-    return curve.latest ? neededChart(curve, days, this.words.style()) : null;
-  });
-
-  protected choose({ id }: WayCard): void {
+  protected choose({ id }: WayRow): void {
     if (id === TOGETHER) {
       this.desk.put({ together: true, method: '', count: '' });
       return;
@@ -310,6 +245,10 @@ const WAYS_WORD: Readonly<Record<number, string>> = {
   3: 'Three ways',
   4: 'Four ways',
 };
+
+/** When one in ten and nine in ten of the living are there. */
+const readyText = ({ from, to }: Way, words: Words): string =>
+  from && to ? words.span(from, to) : 'not within three years';
 
 /** `20 min`, `1.5 h`. */
 function workText(minutes: number, decimal: (n: number) => string): string {

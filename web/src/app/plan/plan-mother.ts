@@ -1,5 +1,5 @@
 import { computed, inject, type Signal } from '@angular/core';
-import { plantOf, placesIn } from '@hypogeon/core/bench';
+import { plantDrawn, plantOf, placesIn } from '@hypogeon/core/bench';
 import { methodOf, type MethodId } from '@hypogeon/core/botany';
 import { Journal } from '../data/journal';
 
@@ -12,6 +12,8 @@ export function planMother(id: Signal<string | undefined>) {
     state,
     record,
     plant,
+    /** How she is drawn. */
+    look: computed(() => plantDrawn(plant()?.taxon).look),
     name: computed(() => record()?.name ?? ''),
     /** Where she stands; the first place that is known until someone says. */
     space: computed(() => record()?.space ?? placesIn(state())[0]?.id ?? ''),

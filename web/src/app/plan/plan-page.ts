@@ -16,26 +16,44 @@ import { DraftNote } from '../forms/draft-note';
 import { firstWrong } from '../forms/zod-problems';
 import { piecesText } from '@hypogeon/words';
 import { forecastEntry } from '../rehearse/forecast-entry';
+import { MotherWall } from './mother-wall';
 import { PlanAfter } from './plan-after';
 import { PlanAnswer } from './plan-answer';
+import { PlanCurve } from './plan-curve';
 import { PlanCut } from './plan-cut';
+import { PlanDefaults } from './plan-defaults';
 import { PlanDesk } from './plan-desk';
 import { BLANK_PLAN } from './plan-draft';
-import { PlanHow } from './plan-how';
+import { PlanPlant } from './plan-plant';
+import { PlanSentence } from './plan-sentence';
 import { PlanTabs } from './plan-tabs';
-import { PlanWhat } from './plan-what';
 import { PlanWish } from './plan-wish';
+import { StockSteppers } from './stock-steppers';
 
-/** Three questions and an answer: what, how, and what it comes to. */
+/** A sentence to fill in, the plant, and the answer. */
 @Component({
   selector: 'hy-plan-page',
-  imports: [MatButton, DraftNote, RouterLink, PlanAfter, PlanAnswer, PlanHow, PlanTabs, PlanWhat],
+  imports: [
+    MatButton,
+    DraftNote,
+    MotherWall,
+    RouterLink,
+    PlanAfter,
+    PlanAnswer,
+    PlanCurve,
+    PlanDefaults,
+    PlanPlant,
+    PlanSentence,
+    PlanTabs,
+    StockSteppers,
+  ],
   providers: [PlanDesk, PlanWish, PlanCut],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
-      <h1>Plan a batch</h1>
+      <h1>Plan</h1>
       <div class="push no-print">
+        <a matButton="text" routerLink="/plan/cut-day">Cut day</a>
         <a matButton="text" routerLink="/bench/new">I have cuttings already</a>
       </div>
     </div>
@@ -48,18 +66,50 @@ import { PlanWish } from './plan-wish';
         <a matButton="filled" routerLink="/mothers/new">Add a mother</a>
       </div>
     } @else {
-      <div class="grid grid-cols-1 gap-5.5">
-        <hy-plan-what (turn)="turnTo($event)" />
-        @if (desk.plant()) {
-          <hy-plan-how />
-          <hy-plan-answer (save)="save()" (plainRoom)="plainRoom()" />
-          <hy-plan-after />
-        } @else {
-          <p class="quiet">
-            Choose a mother. What she can give, and the day her cuttings may meet water, stand here.
+      <div class="grid grid-cols-1 gap-4.5">
+        <hy-plan-sentence (turn)="turnTo($event)" />
+        @if (wish.wrong()) {
+          <p class="quiet max-w-none" role="status">
+            Put the marked field right, and the ways are shown.
           </p>
         }
+        @if (desk.plant(); as plant) {
+          <div class="board">
+            <hy-plan-plant />
+            <hy-plan-answer class="answer" (save)="save()" (plainRoom)="plainRoom()" />
+            @if (desk.draft().purpose !== 'have' && desk.mother(); as m) {
+              <hy-stock-steppers stacked class="stock" [mother]="m" [taxon]="plant.taxon" />
+            }
+          </div>
+          <hy-plan-defaults />
+          <hy-plan-curve />
+          <hy-plan-after />
+        } @else {
+          <hy-mother-wall (choose)="turnTo($event)" />
+        }
       </div>
+    }
+  `,
+  styles: `
+    .board {
+      display: grid;
+      grid-template:
+        'plant answer' auto
+        'about answer' auto
+        'stock answer' 1fr
+        / minmax(0, 0.62fr) minmax(0, 1fr);
+      gap: 0.8rem 2.4rem;
+    }
+    .answer {
+      grid-area: answer;
+    }
+    .stock {
+      grid-area: stock;
+    }
+    @media (max-width: 1000px) {
+      .board {
+        grid-template: 'plant' 'answer' 'about' 'stock' / minmax(0, 1fr);
+      }
     }
   `,
 })
@@ -69,6 +119,7 @@ export class PlanPage {
   private readonly router = inject(Router);
   protected readonly desk = inject(PlanDesk);
   protected readonly cut = inject(PlanCut);
+  protected readonly wish = inject(PlanWish);
 
   /** Chosen in the address, from a mother's page. */
   readonly mother = input<string>();

@@ -1,4 +1,10 @@
-import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import {
+  booleanAttribute,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  input,
+} from '@angular/core';
 import { tabsOf } from '../shell/pages';
 import { Tabs } from '../ui/tabs';
 
@@ -7,10 +13,19 @@ import { Tabs } from '../ui/tabs';
   selector: 'hy-plan-tabs',
   imports: [Tabs],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<hy-tabs label="Plan" [tabs]="tabs" [params]="params()" />`,
+  template: `
+    <hy-tabs
+      label="Plan"
+      [tabs]="tabs"
+      [params]="params()"
+      [under]="inside() ? '/plan' : undefined"
+    />
+  `,
 })
 export class PlanTabs {
   readonly mother = input<string>();
+  /** A map of pieces: a part of the plan. */
+  readonly inside = input(false, { transform: booleanAttribute });
   protected readonly params = computed(() => (this.mother() ? { mother: this.mother() } : {}));
   protected readonly tabs = tabsOf('plan');
 }

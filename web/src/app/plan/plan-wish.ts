@@ -1,6 +1,6 @@
 import { computed, inject, Injectable } from '@angular/core';
 import { addDays, daysBetween, isDay } from '@hypogeon/core/days';
-import { givingOf, waysTo, type Wish } from '@hypogeon/core/plan';
+import { givingOf, waysTo, wouldDo, type Wish } from '@hypogeon/core/plan';
 import { Words } from '../data/words';
 import { PlanDesk } from './plan-desk';
 import { numberOrNone } from './dry-days';
@@ -89,6 +89,13 @@ export class PlanWish {
     const method = this.haveMethod();
     if (method === undefined || have.trim() === '' || this.problems().have) return null;
     return givingOf(this.desk.state(), wish, { [method]: Number(have) });
+  });
+
+  /** What would do where she does not give so many by then; null where she does, or nothing is wanted. */
+  readonly would = computed(() => {
+    const [ways, wish] = [this.ways(), this.wish()];
+    if (!ways || !wish || ways.best !== null || ways.together?.enough) return null;
+    return wouldDo(this.desk.state(), wish, ways.ways);
   });
 
   /** Several ways are taken together: chosen so, or nothing else is enough and nobody chose. */

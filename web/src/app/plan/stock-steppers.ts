@@ -1,4 +1,5 @@
 import {
+  booleanAttribute,
   ChangeDetectionStrategy,
   Component,
   computed,
@@ -32,7 +33,8 @@ type Has = Readonly<Partial<Record<MethodId, number>>>;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ul
-      class="flex flex-wrap items-center gap-y-1.5 gap-x-5.5 bare"
+      class="flex flex-wrap items-center gap-y-1 gap-x-5.5 bare"
+      [class.stacked]="stacked()"
       [attr.aria-label]="'What she has'"
     >
       <li class="lead flex items-center gap-2 quiet">She has</li>
@@ -91,6 +93,12 @@ type Has = Readonly<Partial<Record<MethodId, number>>>;
     button {
       font-size: 1.2rem;
     }
+    .stacked li:not(.lead, .small) {
+      width: 100%;
+    }
+    .stacked .stepper {
+      margin-left: auto;
+    }
     @media (max-width: 700px) {
       li:not(.lead, .small) {
         width: 100%;
@@ -103,6 +111,8 @@ export class StockSteppers {
   private readonly journal = inject(Journal);
   readonly mother = input.required<Mother>();
   readonly taxon = input.required<Taxon>();
+  /** One under the other. */
+  readonly stacked = input(false, { transform: booleanAttribute });
 
   /** What was counted here and is not kept yet, and of whom. */
   private readonly counted = signal<{ readonly id: string; readonly has: Has } | null>(null);

@@ -55,7 +55,7 @@ const BLANK: StrapDraft = { lengths: '400 360', section: '75', width: '' };
       <h1>Leaf sections</h1>
       <p class="quiet">{{ motherName() }}</p>
     </div>
-    <hy-plan-tabs [mother]="mother()" />
+    <hy-plan-tabs inside [mother]="mother()" />
     <hy-mother-pick [mother]="mother()" />
     @if (plant() && !way()) {
       <p>
@@ -143,7 +143,7 @@ const BLANK: StrapDraft = { lengths: '400 360', section: '75', width: '' };
           }
         </div>
         @if (view(); as v) {
-          <hy-strap-drawing [lengths]="v.lengths" [plan]="v.plan" />
+          <hy-strap-drawing [look]="look()" [lengths]="v.lengths" [plan]="v.plan" />
         }
       </div>
     }
@@ -159,6 +159,7 @@ export class StrapsPage {
   private readonly keeper = inject(Drafts).keeper('straps', shapeOf(BLANK));
   protected readonly draft = signal<StrapDraft>(this.keeper.read() ?? this.blank());
   private readonly her = planMother(this.mother);
+  protected readonly look = this.her.look;
 
   constructor() {
     effect(() => this.desk.asked.set(this.mother()));

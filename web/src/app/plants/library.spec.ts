@@ -1,3 +1,4 @@
+import { plantDrawn, plantOf } from '@hypogeon/core/bench';
 import { PIECES } from '@hypogeon/core/botany';
 import { CATALOGUE } from '@hypogeon/core/botany';
 import { mount } from '../../testing/mount';
@@ -122,6 +123,30 @@ describe('the library', () => {
     const library = await mount(LibraryPage, {}, [...page.journal.state().log.values()].flat());
     await library.fill('Find a plant', 'blue cr');
     expect(library.text).toContain('your own, like Echeveria elegans');
+  });
+
+  it('a new plant wears the look of its kin, bettered as one likes, drawn as it changes', async () => {
+    const page = await mount(OwnFigures, {}, []);
+    expect(page.all('hy-own-look')).toEqual([]);
+    await page.fill('Name', 'Plum cross');
+    await page.fill('Most like', 'echeveria-elegans');
+    const drawing = (): string => page.all('hy-own-look use')[0]!.getAttribute('href')!;
+    const before = drawing();
+    await page.fill('Colour', 'plum');
+    await page.fill('On its leaves', 'dots');
+    expect(drawing()).not.toBe(before);
+    await page.tap('As its kin');
+    await page.fill('Colour', 'plum');
+    await page.tap('Keep the figures');
+    expect(page.recorded()).toMatchObject([
+      { kind: 'put', record: 'taxon', fields: { name: 'Plum cross', look: { fill: 'plum' } } },
+    ]);
+    const state = page.journal.state();
+    const [own] = [...state.ownTaxa.keys()];
+    expect(plantDrawn(plantOf(state, own!)!.taxon).look).toEqual({
+      ...plantDrawn(plantOf(state, 'echeveria-elegans')!.taxon).look,
+      fill: 'plum',
+    });
   });
 
   it('shows what this bench has taught beside the figures', async () => {

@@ -3,8 +3,16 @@ import { Router, RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
 import { MatOption, MatSelect } from '@angular/material/select';
 import { plantOf } from '@hypogeon/core/bench';
-import { CATALOGUE, METHOD, METHODS, type MethodId, type TaxonMethod } from '@hypogeon/core/botany';
+import {
+  CATALOGUE,
+  lookOf,
+  METHOD,
+  METHODS,
+  type MethodId,
+  type TaxonMethod,
+} from '@hypogeon/core/botany';
 import type { TaxonFields } from '@hypogeon/core/journal';
+import { ownLookSchema, type OwnLook } from '@hypogeon/core/look';
 import { readLength } from '@hypogeon/core/units';
 import * as z from 'zod';
 import { Actions } from '../data/actions';
@@ -18,6 +26,7 @@ import { DraftNote } from '../forms/draft-note';
 import { Field, FieldControl } from '../forms/field';
 import { CellOf, type Column } from '../ui/column';
 import { Table } from '../ui/table';
+import { OwnLookPart } from './own-look';
 
 /** A way as typed; empty is as the guide has it. */
 interface WayDraft {
@@ -36,10 +45,11 @@ interface PlantDraft {
   readonly toT: string;
   readonly notes: string;
   readonly ways: Readonly<Partial<Record<MethodId, WayDraft>>>;
+  readonly look: OwnLook;
 }
 
 const BLANK_WAY: WayDraft = { worth: '', success: '', roots: '', pups: '', width: '', why: '' };
-const BLANK: PlantDraft = { name: '', like: '', fromT: '', toT: '', notes: '', ways: {} };
+const BLANK: PlantDraft = { name: '', like: '', fromT: '', toT: '', notes: '', ways: {}, look: {} };
 
 /** What was typed: only what was touched is kept, laid over what stands, and written. */
 type PlantTyped = Omit<Partial<PlantDraft>, 'ways'> & {
@@ -52,6 +62,7 @@ const plantTypedSchema: z.ZodType<PlantTyped> = z
     fromT: z.string(),
     toT: z.string(),
     notes: z.string(),
+    look: ownLookSchema,
     ways: z.partialRecord(
       z.enum(METHODS),
       z
@@ -79,6 +90,7 @@ const plantTypedSchema: z.ZodType<PlantTyped> = z
     MatButton,
     MatOption,
     MatSelect,
+    OwnLookPart,
     RouterLink,
     Table,
   ],
@@ -121,6 +133,11 @@ export class OwnFigures {
   private readonly base = computed(
     () => this.shipped() ?? CATALOGUE.find((t) => t.id === this.draft().like) ?? null,
   );
+  /** How its kin is drawn; null until it is chosen. */
+  protected readonly kin = computed(() => {
+    const base = this.base();
+    return base && lookOf(base);
+  });
   protected readonly ways = computed(() =>
     METHODS.map((id) => {
       const known = this.base()?.methods.find((m) => m.method === id) ?? null;
@@ -176,8 +193,12 @@ export class OwnFigures {
     };
   });
 
-  protected set(field: Exclude<keyof PlantDraft, 'ways'>, value: string): void {
+  protected set(field: Exclude<keyof PlantDraft, 'ways' | 'look'>, value: string): void {
     this.keep({ ...this.typed(), [field]: value });
+  }
+
+  protected setLook(look: OwnLook): void {
+    this.keep({ ...this.typed(), look });
   }
 
   protected afresh(): void {
@@ -236,6 +257,7 @@ export class OwnFigures {
       season: this.seasonFields(from, to),
       methods: methods.length === 0 ? null : methods,
       notes: d.notes.trim() || null,
+      look: Object.keys(d.look).length === 0 ? null : d.look,
     };
     const touched = new Set(Object.keys(this.typed()) as (keyof PlantDraft)[]);
     const fields = this.id() === undefined ? whole : touchedFields(touched, whole, FEEDS);
@@ -325,6 +347,7 @@ export class OwnFigures {
       fromT: degrees(own.season?.fromC),
       toT: degrees(own.season?.toC),
       notes: own.notes ?? '',
+      look: own.look ?? {},
       ways: Object.fromEntries(
         (own.methods ?? []).map((m): [MethodId, WayDraft] => [
           m.method,
@@ -349,6 +372,7 @@ const FEEDS: { readonly [K in keyof Required<TaxonFields>]: readonly (keyof Plan
   like: ['like'],
   season: ['fromT', 'toT'],
   methods: ['ways'],
+  look: ['look'],
   notes: ['notes'],
 };
 const WAY_FEEDS = [

@@ -48,7 +48,7 @@ interface Side {
       <h1>Compare ways</h1>
       <p class="quiet">which way roots more, and how sure that is</p>
     </div>
-    <hy-ledger-tabs class="-mb-3" />
+    <hy-ledger-tabs class="-mb-3" at="/results/compare" />
     <hy-ledger-filter />
     <div class="grid auto-fit-44 gap-4">
       <hy-field label="By">

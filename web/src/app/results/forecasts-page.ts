@@ -21,7 +21,7 @@ import { LedgerTabs } from './ledger-tabs';
       <h1>Forecasts</h1>
       <p class="quiet">what was said beforehand, held against what came</p>
     </div>
-    <hy-ledger-tabs class="-mb-3" />
+    <hy-ledger-tabs class="-mb-3" at="/results/forecasts" />
     @if (held().forecasts.length === 0) {
       <p>
         No forecast was kept yet. Keep one in <a routerLink="/plan/rehearse">Try it first</a>, or

@@ -59,7 +59,7 @@ interface Learned {
       <h1>What it has learned</h1>
       <p class="quiet">what this bench has taught, beside what the guide came with</p>
     </div>
-    <hy-ledger-tabs class="-mb-3" />
+    <hy-ledger-tabs class="-mb-3" at="/results/learned" />
     <section class="grid grid-cols-1 gap-3" aria-labelledby="wounds">
       <h2 id="wounds" class="ruled">Wounds</h2>
       <p>{{ wounds() }}</p>

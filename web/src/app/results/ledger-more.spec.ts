@@ -136,20 +136,25 @@ describe('learning afresh', () => {
 describe('money and time', () => {
   it('says what a plant cost with its range, by method and mix, and what the lost were worth', async () => {
     const page = await mount(MoneyPage);
-    expect(page.text).toMatch(/A finished plant cost \d+\.\d\d \(\d+\.\d\d–\d+\.\d\d\)/);
+    expect(page.text).toMatch(/A finished plant cost €\d+\.\d\d \(€\d+\.\d\d–€\d+\.\d\d\)/);
     expect(page.text).toMatch(/and \d+\.\d minutes/);
-    expect(page.text).toContain('Say what a plant fetches');
+    // Without a price a plant sells for, what was lost is worth nothing that could be said.
+    const price = (plantPrice: number | null) =>
+      page.journal.record({
+        kind: 'put',
+        record: 'settings',
+        key: 'grower',
+        fields: { plantPrice },
+      });
+    await price(null);
+    await page.settle();
+    expect(page.text).toContain('Say what a plant sells for');
     await page.fill('A row for each', 'mix');
     expect(page.all('tbody tr').length).toBeGreaterThan(1);
     expect(page.root.innerHTML).not.toMatch(/NaN|Infinity|undefined/);
-    await page.journal.record({
-      kind: 'put',
-      record: 'settings',
-      key: 'grower',
-      fields: { plantPrice: 2 },
-    });
+    await price(2);
     await page.settle();
-    const [lost, fetched] = /(\d+) were lost.*, (\d+\.\d\d) they would have fetched/
+    const [lost, fetched] = /(\d+) were lost.*, €(\d+\.\d\d) they would have sold for/
       .exec(page.text)!
       .slice(1)
       .map(Number);

@@ -26,7 +26,7 @@ const STRENGTH = {
       <h1>Losses</h1>
       <p class="quiet">where and when this bench loses cuttings</p>
     </div>
-    <hy-ledger-tabs class="-mb-3" />
+    <hy-ledger-tabs class="-mb-3" at="/results/losses" />
     <hy-ledger-filter />
     @if (lost(); as v) {
       @if (v.weeks.length === 0) {

@@ -42,7 +42,7 @@ const GROUPED_BY: readonly Grouping[] = ['method', 'mix', 'plant', 'school', 'sp
       <h1>Money and time</h1>
       <p class="quiet">what a finished plant cost, and what the losses were worth</p>
     </div>
-    <hy-ledger-tabs class="-mb-3" />
+    <hy-ledger-tabs class="-mb-3" at="/results/money" />
     <hy-ledger-filter />
     @if (money(); as m) {
       @if (m.all.batches === 0) {
@@ -67,7 +67,7 @@ const GROUPED_BY: readonly Grouping[] = ['method', 'mix', 'plant', 'school', 'sp
             {{ m.all.plants }} plants of {{ m.all.count.stuck }} cuttings in
             {{ m.all.batches }} settled batches. {{ lostSays() }}
             @if (m.all.lostValue.forgone === null) {
-              <a routerLink="/settings">Say what a plant fetches</a> to see what they were worth.
+              <a routerLink="/settings">Say what a plant sells for</a> to see what they were worth.
             }
           </p>
           @if (m.all.unpriced.length > 0) {
@@ -171,7 +171,7 @@ export class MoneyPage {
     },
     {
       key: 'forgone',
-      head: 'Not fetched',
+      head: 'Lost income',
       number: true,
       text: (r) => this.money2(r.lostValue.forgone),
       sort: (r) => r.lostValue.forgone,
@@ -202,7 +202,7 @@ export class MoneyPage {
         ? 'what was spent on them has no price'
         : `${this.words.money(lost.spent)} spent on them`;
     const forgone =
-      lost.forgone === null ? '' : `, ${this.words.money(lost.forgone)} they would have fetched`;
+      lost.forgone === null ? '' : `, ${this.words.money(lost.forgone)} they would have sold for`;
     return `${lost.cuttings} were lost: ${spent}${forgone}.`;
   });
 

@@ -32,7 +32,7 @@ import { Table } from '../ui/table';
         Print, or save as PDF
       </button>
     </div>
-    <hy-ledger-tabs class="-mb-3" />
+    <hy-ledger-tabs class="-mb-3" at="/results/report" />
     <div class="no-print grid grid-cols-[repeat(auto-fill,minmax(11rem,14rem))] gap-4">
       <hy-day
         label="Cut from"

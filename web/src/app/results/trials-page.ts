@@ -18,7 +18,7 @@ import { LedgerTabs } from './ledger-tabs';
       <p class="quiet">one question, ways drawn by lot, judged as agreed beforehand</p>
       <a matButton="filled" class="push" routerLink="/results/trials/new">Design a trial</a>
     </div>
-    <hy-ledger-tabs class="-mb-3" />
+    <hy-ledger-tabs class="-mb-3" at="/results/trials" />
     @if (rows().length === 0) {
       <div class="empty">
         <h2>No trial yet</h2>

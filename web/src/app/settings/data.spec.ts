@@ -1,3 +1,4 @@
+import type { Entry } from '@hypogeon/core/journal';
 import { mount, type Bench } from '../../testing/mount';
 import { FILES_WORKER } from '../data/workers';
 import { DataPage } from './data-page';
@@ -29,8 +30,8 @@ describe('data out, where it fails', () => {
 });
 
 describe('a paper log', () => {
-  const open = async (text: string): Promise<Bench<PaperPage>> => {
-    const page = await mount(PaperPage);
+  const open = async (text: string, told?: readonly Entry[]): Promise<Bench<PaperPage>> => {
+    const page = await mount(PaperPage, {}, told);
     const input = page.root.querySelector<HTMLInputElement>('input[type=file]')!;
     const file = new File([text], 'log.csv');
     // jsdom's files have no text().
@@ -63,5 +64,19 @@ describe('a paper log', () => {
       (b) => b.count === 20 && b.cutOn === '2025-03-01',
     );
     expect(made).toMatchObject([{ counts: { rooted: 14 }, stage: 'done' }]);
+  });
+
+  it('says which rows the journal has already, and takes them again only where it is asked to', async () => {
+    const first = await open(LOG);
+    await first.tap('Take one batch in');
+    const told = [...first.journal.state().log.values()].flat();
+    const page = await open(LOG, told);
+    expect(page.text).toContain('0 of 2 rows become batches; 1 are left out.');
+    expect(page.text).toMatch(/One of them is in the journal already.*In the journal already\./);
+    const twice = page.all('mat-checkbox input')[0] as HTMLInputElement;
+    twice.click();
+    await page.settle();
+    expect(page.text).toContain('1 of 2 rows become batches');
+    expect(page.button('Take one batch in')).toHaveProperty('disabled', false);
   });
 });

@@ -12,6 +12,7 @@ import {
   paperEntries,
   paperOrders,
   readPaper,
+  toldBefore,
   type PaperField,
   type PaperMapping,
   type PaperRow,
@@ -85,8 +86,15 @@ export class PaperPage {
     const table = this.table();
     return table ? readPaper(this.state(), table, this.mapping(), this.today()) : [];
   });
-  protected readonly good = computed(() => this.read().filter((r) => r.ok).length);
-  protected readonly bad = computed(() => this.read().length - this.good());
+  /** Lines the journal has already: left out, unless they are asked for. */
+  protected readonly again = computed(() => toldBefore(this.state(), this.read()));
+  protected readonly twice = signal(false);
+  private readonly taken = computed(() =>
+    this.read().filter((r) => r.ok && (this.twice() || !this.again().has(r.line))),
+  );
+  protected readonly good = computed(() => this.taken().length);
+  protected readonly bad = computed(() => this.read().filter((r) => !r.ok).length);
+  protected readonly total = computed(() => this.read().length);
   protected readonly needsMethod = computed(() =>
     this.read().some((r) => !r.ok && r.field === 'method'),
   );
@@ -111,6 +119,7 @@ export class PaperPage {
       .map((row) => ({
         line: row.line,
         ok: row.ok,
+        again: row.ok && this.again().has(row.line),
         says: this.says(row),
         more: row.ok ? row.assumed : [],
         wrong: row.ok ? null : this.cell(row.line, row.field),
@@ -196,7 +205,7 @@ export class PaperPage {
               fields: { name: 'From the old log' },
             } as const,
           ]),
-      ...paperEntries(this.state(), this.read(), space, freshId),
+      ...paperEntries(this.state(), this.taken(), space, freshId),
     ];
     const good = this.good();
     const taken = await this.actions.recordAll(

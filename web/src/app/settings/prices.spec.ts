@@ -8,7 +8,7 @@ describe('what things cost', () => {
     expect(page.text).toContain('“dear” is none');
     expect(page.recorded()).toEqual([]);
     await page.fill('A label', '0,25');
-    await page.fill('A rooted plant fetches', '3.5');
+    await page.fill('A rooted plant sells for', '3.5');
     await page.fill('Price of a container', 'clay-8');
     await page.fill('One of them costs', '1.2');
     await page.fill('A label', '');

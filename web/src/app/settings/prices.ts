@@ -11,7 +11,7 @@ import { numberFrom } from '../forms/number';
 const PRICES = [
   { key: 'labelPrice', name: 'A label', hint: '' },
   { key: 'hourPrice', name: 'An hour of your hands', hint: 'Leave empty where it is a pleasure.' },
-  { key: 'plantPrice', name: 'A rooted plant fetches', hint: 'For what losses are worth.' },
+  { key: 'plantPrice', name: 'A rooted plant sells for', hint: 'For what losses are worth.' },
 ] as const;
 type PriceKey = (typeof PRICES)[number]['key'];
 

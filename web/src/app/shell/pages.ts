@@ -6,7 +6,7 @@ export interface PageEntry {
   /** As the router has it. */
   readonly path: string;
   readonly title: string;
-  /** What one types to find it, where that is not its title; pages of one thing are found by the thing. */
+  /** What one types to find it, where that is not its title; empty where nobody looks for it. Pages of one thing are found by the thing. */
   readonly find?: string;
   readonly tab?: { readonly of: TabRow; readonly name: string };
 }
@@ -17,15 +17,17 @@ export const PAGE_LIST = [
   { path: 'today/walk', title: 'Walk', find: 'Walk the benches' },
   { path: 'today/sheet', title: 'Pencil sheet' },
   { path: 'start', title: 'Start your own journal' },
-  { path: 'plan', title: 'Plan', find: 'Plan a batch', tab: { of: 'plan', name: 'Batch' } },
-  { path: 'plan/stem', title: 'Cut map', tab: { of: 'plan', name: 'Cut map' } },
-  { path: 'plan/straps', title: 'Leaf sections', tab: { of: 'plan', name: 'Leaf sections' } },
-  { path: 'plan/clump', title: 'Pups', tab: { of: 'plan', name: 'Pups' } },
-  { path: 'plan/divide', title: 'Division', tab: { of: 'plan', name: 'Division' } },
+  { path: 'plan', title: 'Plan', find: 'Plan a batch', tab: { of: 'plan', name: 'Plan' } },
+  { path: 'plan/cut-day', title: 'Cut day', find: 'Cut day: several mothers' },
+  { path: 'plan/sheets', title: 'Plan sheets', find: '' },
+  { path: 'plan/stem', title: 'Cut map' },
+  { path: 'plan/straps', title: 'Leaf sections' },
+  { path: 'plan/clump', title: 'Pups' },
+  { path: 'plan/divide', title: 'Division' },
   { path: 'plan/rehearse', title: 'Try it first', tab: { of: 'plan', name: 'Try it first' } },
   { path: 'plan/practice', title: 'Practice', tab: { of: 'plan', name: 'Practice' } },
   { path: 'plan/practice/:id', title: 'Practice' },
-  { path: 'plan/multiply', title: 'Multiply', tab: { of: 'plan', name: 'Multiply' } },
+  { path: 'plan/multiply', title: 'Multiply' },
   { path: 'mothers', title: 'Mother plants' },
   { path: 'mothers/new', title: 'Add a mother', find: 'Add a mother plant' },
   { path: 'mothers/:id', title: 'Mother plant' },
@@ -56,23 +58,19 @@ export const PAGE_LIST = [
   { path: 'bench/:id/sheet', title: 'Plan sheet' },
   { path: 'bench/:id/count', title: 'Count' },
   { path: 'results', title: 'Results', tab: { of: 'results', name: 'Overview' } },
-  { path: 'results/compare', title: 'Compare ways', tab: { of: 'results', name: 'Compare ways' } },
-  { path: 'results/losses', title: 'Losses', tab: { of: 'results', name: 'Losses' } },
-  { path: 'results/trials', title: 'Trials', tab: { of: 'results', name: 'Trials' } },
+  { path: 'results/losses', title: 'Losses' },
+  { path: 'results/report', title: 'Season report' },
+  { path: 'results/compare', title: 'Compare ways', tab: { of: 'results', name: 'Compare' } },
+  { path: 'results/trials', title: 'Trials' },
   { path: 'results/trials/new', title: 'Design a trial' },
   { path: 'results/trials/:id', title: 'Trial' },
-  {
-    path: 'results/money',
-    title: 'Money and time',
-    tab: { of: 'results', name: 'Money and time' },
-  },
-  { path: 'results/report', title: 'Season report', tab: { of: 'results', name: 'Report' } },
-  { path: 'results/forecasts', title: 'Forecasts', tab: { of: 'results', name: 'Forecasts' } },
   {
     path: 'results/learned',
     title: 'What it has learned',
     tab: { of: 'results', name: 'Learned' },
   },
+  { path: 'results/forecasts', title: 'Forecasts' },
+  { path: 'results/money', title: 'Money and time', tab: { of: 'results', name: 'Money' } },
   { path: 'plants', title: 'Plant guide' },
   { path: 'plants/new', title: 'Add a plant' },
   { path: 'plants/drawings', title: 'All drawings' },
@@ -94,7 +92,7 @@ const ALL: readonly PageEntry[] = PAGE_LIST;
 /** The pages one may ask for by name: all but those of one thing, which is found itself. */
 export const FOUND_BY_NAME: readonly { readonly title: string; readonly path: string }[] =
   ALL.flatMap(({ path, title, find }) =>
-    path.includes(':') ? [] : [{ title: find ?? title, path: `/${path}` }],
+    path.includes(':') || find === '' ? [] : [{ title: find ?? title, path: `/${path}` }],
   );
 
 /** The pages beside each other. */

@@ -28,7 +28,7 @@ describe('a form whose record is refused keeps what was typed', () => {
     await page.fill('Wound width, mm', '4.5');
     await page.fill('How many', '6');
     refuse();
-    await page.tap(/put it on the bench/);
+    await page.tap('Put 6 leaves on the bench');
     await said(page);
     expect(page.field('Wound width, mm').value).toBe('4.5');
     expect(page.stores.draft('plan')).toMatchObject({ width: '4.5' });

@@ -33,7 +33,7 @@ const LOUD: ReadonlySet<Line['kind']> = new Set(['water', 'first-water', 'pot-wa
   template: `
     @let first = line().items[0];
     <div
-      class="line grid grid-cols-[40px_minmax(0,1fr)_auto_44px] items-center gap-y-0 gap-x-2.5 min-h-12 phone:gap-y-0 phone:gap-x-1.5 phone:grid-cols-[40px_minmax(0,1fr)_auto_36px] phone:min-h-13"
+      class="line grid grid-cols-[40px_minmax(0,1fr)_auto_44px] items-center gap-y-0 gap-x-2.5 min-h-12 phone:gap-y-0 phone:gap-x-1.5 phone:grid-cols-[40px_minmax(0,1fr)_auto_36px] phone:min-h-13 phone:py-1"
       [class.open]="open()"
     >
       <hy-mark [piece]="piece()" [state]="mark()" [size]="40" />
@@ -45,7 +45,8 @@ const LOUD: ReadonlySet<Line['kind']> = new Set(['water', 'first-water', 'pot-wa
         (click)="open.set(!open())"
       >
         <span class="title font-bold phone:leading-tight">{{ title() }}</span>
-        <span class="flex gap-1.5 min-w-0 quiet small whitespace-nowrap"
+        <span
+          class="flex gap-1.5 min-w-0 quiet small whitespace-nowrap phone:flex-wrap phone:gap-y-0 phone:whitespace-normal phone:leading-tight"
           ><span class="name overflow-hidden text-ellipsis">{{ who() }}</span>
           @if (late(); as l) {
             <span class="late flex-none text-ink font-semibold">{{ l }}</span>

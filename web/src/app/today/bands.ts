@@ -8,6 +8,7 @@ export type Band = 'do' | 'look' | 'leave';
   selector: 'hy-bands',
   imports: [MatButtonToggle, MatButtonToggleGroup],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  // The words stand in the template: before the numbers come, a button has its name.
   template: `
     @let n = counts();
     <mat-button-toggle-group
@@ -16,9 +17,15 @@ export type Band = 'do' | 'look' | 'leave';
       [value]="band()"
       (change)="band.set($event.value)"
     >
-      <mat-button-toggle class="flex-1" value="do">Do {{ n.do }}</mat-button-toggle>
-      <mat-button-toggle class="flex-1" value="look">Look {{ n.look }}</mat-button-toggle>
-      <mat-button-toggle class="flex-1" value="leave">Leave {{ n.leave }}</mat-button-toggle>
+      <mat-button-toggle class="flex-1" value="do"
+        >Do <span>{{ n.do }}</span></mat-button-toggle
+      >
+      <mat-button-toggle class="flex-1" value="look"
+        >Look <span>{{ n.look }}</span></mat-button-toggle
+      >
+      <mat-button-toggle class="flex-1" value="leave"
+        >Leave <span>{{ n.leave }}</span></mat-button-toggle
+      >
     </mat-button-toggle-group>
   `,
   styles: `

@@ -29,7 +29,7 @@ export interface Tab {
           [queryParams]="params()"
           routerLinkActive
           [routerLinkActiveOptions]="byPath"
-          [active]="link.isActive"
+          [active]="link.isActive || tab.path === under()"
           #link="routerLinkActive"
           >{{ tab.name }}</a
         >
@@ -41,6 +41,8 @@ export interface Tab {
 export class Tabs {
   readonly label = input.required<string>();
   readonly tabs = input.required<readonly Tab[]>();
+  /** The tab whose page this is a part of, where it has none of its own. */
+  readonly under = input<string>();
   /** Carried along in every address. */
   readonly params = input<Params>({});
 

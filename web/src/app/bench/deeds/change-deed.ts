@@ -1,20 +1,58 @@
-import { ChangeDetectionStrategy, Component, inject, signal, OnInit } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  signal,
+  OnInit,
+} from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
 import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
 import { MatOption, MatSelect } from '@angular/material/select';
-import type { BatchFields } from '@hypogeon/core/journal';
+import {
+  asTaxon,
+  cutDayWrong,
+  plantCalled,
+  plantOf,
+  plants,
+  putRight,
+  type CutDayWrong,
+} from '@hypogeon/core/bench';
+import { METHODS, type MethodId } from '@hypogeon/core/botany';
+import { careOf, linesOf } from '@hypogeon/core/care';
+import { isDay } from '@hypogeon/core/days';
+import { suppose, type Batch, type BatchFields, type State } from '@hypogeon/core/journal';
 import { WOUND_SCHOOL, type WoundSchoolId } from '@hypogeon/core/wound';
+import { linesText } from '@hypogeon/words';
+import type { Draft } from '../../data/journal';
+import { Journal } from '../../data/journal';
+import { Today } from '../../data/today';
+import { Water } from '../../data/water';
 import { Words } from '../../data/words';
+import { DayField } from '../../forms/day-field';
 import { Field, FieldControl } from '../../forms/field';
+import { PlantField } from '../../forms/plant-field';
 import { Quantity, quantityProblem } from '../../forms/quantity';
+import { wayChoices } from '../../forms/way-choices';
 import { Deed } from './deed';
 
-type Problems = Partial<Record<'count' | 'width', string>>;
+type Problems = Partial<Record<'plant' | 'day' | 'count' | 'width', string>>;
 
-/** What was told of a batch, told better: only what is changed here is written. */
+/** What was told of a batch, put right: only what differs is written, and what follows from it is said before. */
 @Component({
   selector: 'hy-change-deed',
-  imports: [Field, FieldControl, MatButton, MatOption, MatSelect, Quantity, ReactiveFormsModule],
+  imports: [
+    DayField,
+    Field,
+    FieldControl,
+    MatButton,
+    MatOption,
+    MatSelect,
+    PlantField,
+    Quantity,
+    ReactiveFormsModule,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'grid gap-y-3 gap-x-4' },
   template: `
@@ -24,6 +62,22 @@ type Problems = Partial<Record<'count' | 'width', string>>;
       [formGroup]="form"
       (ngSubmit)="change()"
     >
+      @if (batch().trial === undefined) {
+        <hy-plant-field [plants]="taxa()" [problem]="problems().plant ?? ''" [(text)]="plant" />
+        <hy-field label="What was taken">
+          <mat-select formControlName="method">
+            @for (m of ways(); track m.id) {
+              <mat-option [value]="m.id">{{ m.name }}</mat-option>
+            }
+          </mat-select>
+        </hy-field>
+      }
+      <hy-day
+        [label]="batch().cut ? 'Cut on' : 'To be cut on'"
+        [value]="cutOn()"
+        [problem]="problems().day ?? ''"
+        (valueChange)="cutOn.set($event)"
+      />
       <hy-field label="How many cuttings" [problem]="problems().count ?? ''">
         <input hyControl inputmode="numeric" formControlName="count" />
       </hy-field>
@@ -45,6 +99,21 @@ type Problems = Partial<Record<'count' | 'width', string>>;
       <hy-field label="Tray or place">
         <input hyControl type="text" maxlength="80" formControlName="place" />
       </hy-field>
+      @if (batch().trial !== undefined) {
+        <p class="quiet small col-span-full">Plant and way are those of its trial.</p>
+      }
+      @if (follows().length > 0) {
+        <div class="col-span-full" role="status">
+          <p><strong>What follows</strong></p>
+          <ul class="pl-5">
+            @for (f of follows(); track f.of) {
+              <li>
+                {{ f.of }}: {{ f.is }} <span class="quiet">(now: {{ f.was }})</span>
+              </li>
+            }
+          </ul>
+        </div>
+      }
       <div class="row flex flex-wrap gap-2 col-span-full">
         <button type="submit" matButton="filled">Save</button>
       </div>
@@ -52,19 +121,54 @@ type Problems = Partial<Record<'count' | 'width', string>>;
   `,
 })
 export class ChangeDeed extends Deed implements OnInit {
+  private readonly state = inject(Journal).state;
+  private readonly today = inject(Today).day;
+  private readonly verdicts = inject(Water).verdicts;
   protected readonly words = inject(Words);
   protected readonly schools = Object.values(WOUND_SCHOOL);
   protected readonly problems = signal<Problems>({});
+  protected readonly plant = signal('');
+  protected readonly cutOn = signal('');
   protected readonly form = new FormGroup({
+    method: new FormControl<MethodId>(METHODS[0], { nonNullable: true }),
     count: new FormControl('', { nonNullable: true }),
     width: new FormControl<number | null>(null),
     school: new FormControl<WoundSchoolId>('dry-to-touch', { nonNullable: true }),
     place: new FormControl('', { nonNullable: true }),
   });
 
+  private readonly known = computed(() => plants(this.state()));
+  protected readonly taxa = computed(() => this.known().map(asTaxon));
+  private readonly chosen = computed(() => plantCalled(this.known(), this.plant()));
+  protected readonly ways = computed(() => wayChoices(this.chosen()?.taxon ?? null));
+
+  private readonly typed = toSignal(this.form.valueChanges);
+  /** What would be recorded as it stands in the form; null while something in it is wrong. */
+  private readonly drafts = computed(() => {
+    this.typed();
+    return Object.keys(this.wrong()).length > 0 ? null : this.draftsOf();
+  });
+  /** The lines of its page that would read otherwise. */
+  protected readonly follows = computed(() => {
+    const drafts = this.drafts();
+    if (drafts === null || drafts.length === 0) return [];
+    const state = this.state();
+    const supposed = suppose(state, drafts, this.today());
+    const after = supposed.batches.get(this.batch().id);
+    if (!after) return [];
+    const was = this.linesIn(state, this.batch());
+    const is = this.linesIn(supposed, after);
+    return was.flatMap((line, i) =>
+      line.says === is[i]!.says ? [] : [{ of: line.of, was: line.says, is: is[i]!.says }],
+    );
+  });
+
   ngOnInit(): void {
-    const { count, widthMm, school, place } = this.batch();
+    const { count, widthMm, school, place, taxon, method, cutOn } = this.batch();
+    this.plant.set(plantOf(this.state(), taxon)?.name ?? '');
+    this.cutOn.set(cutOn);
     this.form.setValue({
+      method,
       count: `${count}`,
       width: widthMm ?? null,
       school,
@@ -73,12 +177,28 @@ export class ChangeDeed extends Deed implements OnInit {
   }
 
   protected change(): void {
+    const problems = this.wrong();
+    this.problems.set(problems);
+    if (Object.keys(problems).length > 0) return;
+    const drafts = this.draftsOf();
+    if (drafts.length === 0) return this.done.emit();
+    this.put(drafts, 'Changed');
+  }
+
+  private wrong(): Problems {
     const batch = this.batch();
     const { controls } = this.form;
-    const { width, school, place } = this.form.getRawValue();
     const n = Number(controls.count.value);
     const told = batch.count - batch.waiting;
-    const problems: Problems = {
+    const day = this.cutOn();
+    const dayWrong = isDay(day) ? cutDayWrong(batch, day, this.today()) : null;
+    return {
+      ...(this.chosen() ? {} : { plant: 'Which plant? Choose one of the list.' }),
+      ...(!isDay(day)
+        ? { day: 'That is not a day of the calendar.' }
+        : dayWrong
+          ? { day: this.dayText(dayWrong) }
+          : {}),
       ...(!Number.isInteger(n) || n < 1 || n > 10_000
         ? { count: 'How many cuttings? A whole number from 1 to 10,000.' }
         : n < told
@@ -86,15 +206,38 @@ export class ChangeDeed extends Deed implements OnInit {
           : {}),
       ...(controls.width.invalid ? { width: quantityProblem(controls.width.errors) } : {}),
     };
-    this.problems.set(problems);
-    if (Object.keys(problems).length > 0) return;
+  }
+
+  private dayText(wrong: CutDayWrong): string {
+    if (wrong.why === 'ahead') return 'It is cut already, and that day is still to come.';
+    const { entry } = wrong;
+    return `“${this.words.logLine(entry)}” was recorded for ${this.words.day(entry.day)}: the cut cannot be later. Undo that in its log first.`;
+  }
+
+  private draftsOf(): readonly Draft[] {
+    const batch = this.batch();
+    const { count, width, school, place, method } = this.form.getRawValue();
+    const n = Number(count);
     const fields: BatchFields = {
       ...(n === batch.count ? {} : { count: batch.begunWith + n - batch.count }),
       ...(width === null || width === batch.widthMm ? {} : { widthMm: width }),
       ...(school === batch.school ? {} : { school }),
       ...(place.trim() === (batch.place ?? '') ? {} : { place: place.trim() || null }),
     };
-    if (Object.keys(fields).length === 0) return this.done.emit();
-    this.put([{ kind: 'put', record: 'batch', key: batch.id, fields }], 'Changed');
+    const taxon = this.chosen()?.id ?? batch.taxon;
+    return putRight(this.state(), batch, { taxon, method, cutOn: this.cutOn(), fields });
+  }
+
+  private linesIn(state: State, batch: Batch): { readonly of: string; readonly says: string }[] {
+    const care = careOf(state, batch, this.today(), this.verdicts().get(batch.id));
+    const text = linesText(linesOf(state, batch, care, this.today()), this.words.speech());
+    const all = (said: readonly { readonly what: string }[]): string =>
+      said.map((s) => s.what).join(', ');
+    return [
+      { of: 'Do', says: all(text.deeds) || 'nothing today' },
+      { of: 'Water', says: all(text.water) },
+      { of: 'Look', says: all(text.look) },
+      { of: 'Leave', says: all(text.leave) },
+    ];
   }
 }

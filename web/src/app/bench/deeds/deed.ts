@@ -17,7 +17,7 @@ export abstract class Deed {
   /** Records it and closes the form, unless it was refused; one tap is one deed. */
   protected put(drafts: readonly Draft[], said: string): void {
     this.problem.set('');
-    const dated = drafts.map((d) => ({ ...d, day: this.on() }));
+    const dated = drafts.map((d) => ({ ...d, day: d.day ?? this.on() }));
     void this.actions.recordAll(dated, said).then((taken) => {
       if (taken) this.done.emit();
     });

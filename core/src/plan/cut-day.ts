@@ -1,0 +1,78 @@
+import { plantOf, placesIn } from '../bench';
+import { formOf, methodOf, type MethodId } from '../botany';
+import type { Day } from '../days';
+import type { BatchFields, Mother, State } from '../journal';
+import { defaultSchool } from '../wound';
+import { MINUTES } from './minutes';
+import { likelySpareOf } from './spare';
+
+/** So many pieces of one way, taken from one mother. */
+export interface DayCut {
+  readonly method: MethodId;
+  readonly count: number;
+}
+
+/** More than these nobody cuts of one plant without asking for them. */
+const MOST_UNASKED = 40;
+
+/** As much of a way as she can spare, up to forty. */
+export function usualCount(state: State, mother: Mother, method: MethodId): number {
+  const taxon = plantOf(state, mother.taxon ?? '')?.taxon;
+  if (!taxon) return 0;
+  return Math.min(likelySpareOf(mother, formOf(taxon), method).count, MOST_UNASKED);
+}
+
+/**
+ * What a mother is cut for on a day, if nobody says otherwise: the first way she takes well and can spare something
+ * of, as much of it as she can spare, up to forty.
+ * @returns null where her plant is unknown, or she can spare nothing
+ */
+export function usualCut(state: State, mother: Mother): DayCut | null {
+  const taxon = plantOf(state, mother.taxon ?? '')?.taxon;
+  if (!taxon) return null;
+  const cuts = taxon.methods.map(({ method, worth }) => ({
+    method,
+    poor: worth === 'poor',
+    count: usualCount(state, mother, method),
+  }));
+  const some = cuts.filter((c) => c.count > 0);
+  const best = some.find((c) => !c.poor) ?? some[0];
+  return best ? { method: best.method, count: best.count } : null;
+}
+
+/**
+ * The batch a cut of a day becomes, with the habits of the bench: drying as the grower does it, the blade wiped with
+ * alcohol where one cuts.
+ * @param at the day, and where it lies: where she stands, if nobody says otherwise
+ * @returns null where her plant, or its way, is unknown
+ */
+export function cutFields(
+  state: State,
+  mother: Mother,
+  { method, count }: DayCut,
+  at: { readonly day: Day; readonly space?: string | undefined; readonly place: string },
+): BatchFields | null {
+  const plant = plantOf(state, mother.taxon ?? '');
+  const figures = plant && methodOf(plant.taxon, method);
+  if (!plant || !figures) return null;
+  const space = at.space ?? mother.space ?? placesIn(state)[0]?.id ?? 'home';
+  const usual = figures.wound ? defaultSchool(figures.wound.tissue).school : 'straight-in';
+  const school = state.settings.school ?? usual;
+  return {
+    mother: mother.id,
+    taxon: plant.id,
+    method,
+    count,
+    cutOn: at.day,
+    school,
+    callusAt: school === 'straight-in' ? 'medium' : 'rack',
+    callusSpace: space,
+    space,
+    disinfectant: figures.wound ? 'alcohol' : 'none',
+    ...(at.place.trim() === '' ? {} : { place: at.place.trim() }),
+  };
+}
+
+/** Hands-on time of cuts, minutes. */
+export const minutesFor = (cuts: readonly DayCut[]): number =>
+  cuts.reduce((sum, { method, count }) => sum + count * MINUTES[method], 0);

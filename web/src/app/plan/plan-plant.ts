@@ -1,0 +1,139 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { RouterLink } from '@angular/router';
+import { conditionOf, drawnAs, plantDrawn } from '@hypogeon/core/bench';
+import type { MethodId } from '@hypogeon/core/botany';
+import { pieceRule } from '@hypogeon/words';
+import { Words } from '../data/words';
+import { CuttingMark } from '../marks/cutting-mark';
+import { FRESH } from '../marks/mark-state';
+import { PlantPicture } from '../marks/plant-picture';
+import { PlanCut } from './plan-cut';
+import { PlanDesk } from './plan-desk';
+
+/** The page on which the pieces of a way are laid out on the plant. */
+const LAID_OUT: Partial<
+  Readonly<Record<MethodId, { readonly at: string; readonly says: string }>>
+> = {
+  crown: { at: '/plan/stem', says: 'Where to cut' },
+  segment: { at: '/plan/stem', says: 'Where to cut' },
+  column: { at: '/plan/stem', says: 'Where to cut' },
+  branch: { at: '/plan/stem', says: 'Where to cut' },
+  trailing: { at: '/plan/stem', says: 'Where to cut' },
+  'leaf-section': { at: '/plan/straps', says: 'Cut up the straps' },
+  offset: { at: '/plan/clump', says: 'Which to take' },
+  'rooted-offset': { at: '/plan/clump', says: 'Which to take' },
+  pad: { at: '/plan/clump', says: 'Which to take' },
+  division: { at: '/plan/divide', says: 'Part the clump' },
+};
+
+/** The plant of a plan: how she looks, whether she may be cut, what comes off her and how. */
+@Component({
+  selector: 'hy-plan-plant',
+  imports: [CuttingMark, MatButton, PlantPicture, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  // Its two parts stand where the page puts them: on a phone the answer comes between.
+  host: { class: 'contents' },
+  template: `
+    @if (view(); as v) {
+      <div class="pictures">
+        <hy-plant [drawn]="v.plant" [size]="230" />
+        <span class="piece">
+          <hy-mark [piece]="v.piece" [state]="mark" [size]="84" />
+          <small class="quiet">{{ v.one }}</small>
+        </span>
+      </div>
+      <div class="about grid content-start gap-2">
+        @if (condition(); as c) {
+          <p class="max-w-none" [class]="'condition ' + c.verdict">
+            <i>{{ v.name }}</i>{{ v.like }} · <strong>{{ c.says }}</strong>
+            {{ c.why ? c.why + '.' : '' }}
+            <a [routerLink]="['/mothers', c.id]">Check the plant</a>
+          </p>
+        }
+        <p class="quiet small max-w-none">{{ v.rule }}</p>
+        @if (v.laidOut; as to) {
+          <a
+            matButton="outlined"
+            class="no-print justify-self-start"
+            [routerLink]="to.at"
+            [queryParams]="{ mother: desk.draft().mother }"
+            >{{ to.says }}</a
+          >
+        }
+      </div>
+    }
+  `,
+  styles: `
+    .about {
+      grid-area: about;
+    }
+    .pictures {
+      grid-area: plant;
+      display: flex;
+      align-items: flex-end;
+      justify-content: center;
+      gap: 0.6rem;
+    }
+    .piece {
+      display: grid;
+      justify-items: center;
+    }
+    .condition.stop strong,
+    .condition.wait strong {
+      color: var(--do);
+    }
+    @media (max-width: 760px) {
+      hy-plant {
+        zoom: 0.75;
+      }
+    }
+  `,
+})
+export class PlanPlant {
+  protected readonly desk = inject(PlanDesk);
+  private readonly cut = inject(PlanCut);
+  private readonly words = inject(Words);
+  protected readonly mark = { ...FRESH, closure: 0.35 };
+
+  protected readonly view = computed(() => {
+    const plant = this.desk.plant();
+    const figures = this.cut.figures();
+    if (!plant || !figures) return null;
+    return {
+      name: plant.name,
+      like: plant.like ? ` (figures of ${plant.like})` : '',
+      plant: plantDrawn(plant.taxon),
+      piece: drawnAs(plant.taxon, figures),
+      one: this.cut.method()?.one ?? '',
+      rule: this.words.rule(figures.why ?? pieceRule(plant.taxon, figures.method)),
+      laidOut: LAID_OUT[figures.method] ?? null,
+    };
+  });
+
+  protected readonly condition = computed(() => {
+    const mother = this.desk.mother();
+    if (!mother) return null;
+    const { verdict, until, notes, fresh } = conditionOf(
+      this.desk.state(),
+      mother,
+      this.desk.today(),
+    );
+    const says =
+      verdict === 'cut'
+        ? fresh
+          ? 'May be cut today.'
+          : 'Check the plant first.'
+        : verdict === 'stop'
+          ? 'Do not cut her.'
+          : until === null
+            ? 'Wait.'
+            : `Wait until ${this.words.near(until)}.`;
+    return {
+      id: mother.id,
+      verdict,
+      says,
+      why: notes.find((n) => n.weight !== 'good')?.says ?? '',
+    };
+  });
+}
