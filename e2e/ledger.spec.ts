@@ -91,11 +91,11 @@ test('a trial is designed, cut, counted through the bench, and judged as agreed'
   await choose(page, 'Against', /innamon/);
   await page.getByLabel('Usually root, %').fill('40');
   await page.getByLabel('Worth changing for, %').fill('95');
-  await page.getByLabel('In each arm (optional)').fill('8');
+  await page.getByLabel('In each group (optional)').fill('8');
   await expect(page.getByText(/With 8 in each the chance is \d\d %/)).toBeVisible();
   // What was typed is there after a reload.
   await page.reload();
-  await expect(page.getByLabel('In each arm (optional)')).toHaveValue('8');
+  await expect(page.getByLabel('In each group (optional)')).toHaveValue('8');
   await page.getByRole('button', { name: 'Put it on the bench' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Nothing or Ground cinnamon');
   await expect(page.getByText('Not cut yet.')).toBeVisible();

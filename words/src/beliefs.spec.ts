@@ -4,7 +4,7 @@ import { fold } from '@hypogeon/core/journal';
 import { beliefOf, headsEach } from '@hypogeon/core/learn';
 import { countLedger } from '@hypogeon/core/ledger';
 import { batchIn, storyState } from '@hypogeon/core/testing';
-import { beliefWords, eachOf, eachText, paceWords, trayWords } from './beliefs';
+import { beliefWords, eachOf, eachText, learnedHeadline, paceWords, trayWords } from './beliefs';
 import { everText, onItsWayText, fanText } from './roots-fan';
 import type { Speech } from './speech';
 
@@ -113,5 +113,29 @@ describe('roots to be expected', () => {
         counted: [{ day: 20, rooted: 8 }],
       }),
     ).toBe('Roots to be expected of 24: 14 to 24 by day 40. 8 were counted on day 20.');
+  });
+});
+
+describe('what was learned, in a sentence', () => {
+  const way = (name: string, low: number, high: number, before: number) => ({
+    name,
+    low,
+    likely: (low + high) / 2,
+    high,
+    before,
+  });
+
+  it('names the way furthest from the guide, and none where its range holds the guide', () => {
+    expect(learnedHeadline([way('A', 0.6, 0.8, 0.7)])).toBe(
+      'Nothing counted here speaks against the guide.',
+    );
+    expect(
+      learnedHeadline([
+        way('A', 0.6, 0.8, 0.55),
+        way('B, leaves', 0.2, 0.4, 0.7),
+        way('C', 0.6, 0.8, 0.7),
+      ]),
+    ).toBe('B, leaves: 30 % live here, where the guide has 70 %.');
+    expect(learnedHeadline([])).toContain('Nothing counted');
   });
 });

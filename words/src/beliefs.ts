@@ -3,6 +3,7 @@ import type { Belief, HeadsEach } from '@hypogeon/core/learn';
 import type { LedgerCount } from '@hypogeon/core/ledger';
 import { effectiveSize } from '@hypogeon/core/stats';
 import { decimal } from './numbers';
+import { percent } from './shares';
 
 /** What a figure rests on, in words: `catalogue`, `your own 43 cuttings and the catalogue`. */
 export function beliefWords({ own, genus }: Belief, method: MethodId): string {
@@ -45,4 +46,24 @@ export function trayWords(correlation: number): string {
   const one = 40;
   const tell = Math.max(1, Math.round(effectiveSize([one], correlation)));
   return `Cuttings of one tray share their fate: here ${one} tell as much as ${tell} that do not. Every range goes by it.`;
+}
+
+/** What was learned of one way, beside what the guide came with. Chances 0–1. */
+export interface LearnedWay {
+  readonly name: string;
+  readonly low: number;
+  readonly likely: number;
+  readonly high: number;
+  readonly before: number;
+}
+
+/** The way furthest from the guide, where its range leaves the guide out; else that none is. */
+export function learnedHeadline(ways: readonly LearnedWay[]): string {
+  const off = ({ low, high, before }: LearnedWay): number => Math.max(low - before, before - high);
+  const [most] = ways
+    .filter((w) => off(w) > 0)
+    .sort((a, b) => off(b) - off(a) || (a.name < b.name ? -1 : 1));
+  return most
+    ? `${most.name}: ${percent(most.likely)} live here, where the guide has ${percent(most.before)}.`
+    : 'Nothing counted here speaks against the guide.';
 }

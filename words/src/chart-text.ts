@@ -14,7 +14,7 @@ const upTo = (steps: readonly EmergenceStep[], day: number): EmergenceStep | und
 export function emergenceText({ count, pups, roots, losses, lastDay }: Emergence): string {
   const end = (steps: readonly EmergenceStep[]): number => Math.round(steps.at(-1)?.sure ?? 0);
   return (
-    `Emergence over ${lastDay} days: of ${count}, ${end(roots)} rooted, ${end(pups)} with pups, ` +
+    `Roots over ${lastDay} days: of ${count}, ${end(roots)} rooted, ${end(pups)} with pups, ` +
     LOSS_CAUSES.map((c) => `${end(losses[c])} ${LOSS_WORD[c]}`).join(', ') +
     '.'
   );

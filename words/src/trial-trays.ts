@@ -1,5 +1,12 @@
 import type { Trial } from '@hypogeon/core/journal';
-import { alphaOf, leastTrays, needsTrays, perTrayOf, type TrialResult } from '@hypogeon/core/trial';
+import {
+  alphaOf,
+  fewIn,
+  leastTrays,
+  needsTrays,
+  perTrayOf,
+  type TrialResult,
+} from '@hypogeon/core/trial';
 
 /** What was agreed of a trial whose arms cannot share a tray; nothing for others. */
 export function trayRules(trial: Trial): readonly string[] {
@@ -7,8 +14,8 @@ export function trayRules(trial: Trial): readonly string[] {
   const arms = trial.arms?.length ?? 2;
   const trays = trial.trays ?? leastTrays(arms);
   return [
-    `One tray cannot have both ways, so the tray counts, not the cutting: ${trays} trays of ${perTrayOf(trial)} in each arm, their places by lot.`,
-    `Ways are told apart by a permutation test of the shares of trays at ${alphaOf(arms).toFixed(arms > 2 ? 3 : 2)}; with fewer than ${leastTrays(arms)} trays in each arm it cannot be told.`,
+    `One tray cannot have both ways, so the tray counts, not the cutting: ${trays} trays of ${perTrayOf(trial)} in each group, their places by lot.`,
+    `Alike groups are called different at most ${fewIn(alphaOf(arms))}; with fewer than ${leastTrays(arms)} trays in each group it cannot be told.`,
   ];
 }
 
@@ -17,7 +24,7 @@ export function tooFewTrays({ against }: Pick<TrialResult, 'against'>): string {
   const few = against.find(({ trays }) => trays !== null && !trays.enough)?.trays;
   if (!few) return '';
   const least = Math.min(...few.trays);
-  return `With ${least === 1 ? 'one tray' : `${least} trays`} in an arm this cannot be told, whatever the shares: trays differ by themselves. At least ${few.least} in each are needed.`;
+  return `With ${least === 1 ? 'one tray' : `${least} trays`} in a group this cannot be told, whatever the shares: trays differ by themselves. At least ${few.least} in each are needed.`;
 }
 
 /** How many trays, and what they tell. */
@@ -30,5 +37,5 @@ export function traysText(
 ): string {
   if (trays === null)
     return `No number of trays a bench can hold would tell ${between} apart. Ask for a larger difference.`;
-  return `${trays} trays of ${perTray} in each arm tell ${between} apart about ${Math.round(power * 100)} times in a hundred: ${trays * arms} trays, ${trays * arms * perTray} cuttings in all.`;
+  return `${trays} trays of ${perTray} in each group tell ${between} apart about ${Math.round(power * 100)} times in a hundred: ${trays * arms} trays, ${trays * arms * perTray} cuttings in all.`;
 }

@@ -194,7 +194,7 @@ describe('the judgement', () => {
     const result = judged(state, 21);
     expect(result.stage).toBe('judged');
     expect(result.against[0]!.found).toBe(false);
-    expect(verdictWords(state.trials.get('t1')!, result)).toContain('not told apart');
+    expect(verdictWords(state.trials.get('t1')!, result)).toContain('no clear difference');
     expect(JSON.stringify(result.against)).not.toContain('NaN');
   });
 
@@ -237,7 +237,7 @@ describe('the judgement', () => {
     const state = run([[], []], { ...DESIGN, stopped: 'Tray fell off the shelf' });
     const trial = state.trials.get('t1')!;
     expect(stopRules(trial, (d) => d).join(' ')).toMatch(
-      /2026-04-12 at the latest.*at 0\.05\..*harm only/,
+      /2026-04-12 at the latest.*5 times in 100.*harm only/,
     );
     expect(sizeWords(trial)).toMatch(/^20 each find 50 % against 90 % with a chance of \d\d %\.$/);
     expect(verdictWords(trial, judged(state, 9))).toBe('Given up: Tray fell off the shelf');

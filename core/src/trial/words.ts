@@ -3,6 +3,9 @@ import { alphaOf, chanceToFind } from './design';
 import { needsTrays } from './trays';
 import { HARM, type ArmAgainst, type TrialResult } from './judge';
 
+/** `5 times in 100`. @param alpha 0–1 */
+export const fewIn = (alpha: number): string => `${Number((100 * alpha).toFixed(1))} times in 100`;
+
 const percent = (share: number): string => `${Math.round(share * 100)} %`;
 
 /** What was agreed before the first cut, in sentences. */
@@ -15,7 +18,7 @@ export function stopRules(trial: Trial, day: (iso: string) => string): readonly 
     ...(needsTrays(trial.factor)
       ? []
       : [
-          `Ways are told apart by Fisher’s exact test at ${alpha.toFixed(alpha < 0.05 ? 3 : 2)}${arms > 2 ? ', shared out over the comparisons' : ''}.`,
+          `Alike groups are called different at most ${fewIn(alpha)}${arms > 2 ? ', shared out over the comparisons' : ''}.`,
           `Stopped before for harm only: losses so uneven that chance would do it less than once in ${1 / HARM} times.`,
         ]),
     `No score is read on the way: who stops when ahead finds differences that are not there.`,
@@ -41,7 +44,7 @@ export function verdictWords(trial: Trial, result: TrialResult): string {
     case 'due':
       return result.harm.length > 0
         ? harmWords(result)
-        : 'The day to judge has come: count every arm once more.';
+        : 'The day to judge has come: count every group once more.';
     case 'stopped':
       return `Given up: ${trial.stopped ?? ''}`;
     case 'judged':
@@ -60,8 +63,8 @@ function againstWords(
 ): string {
   const [first, other] = [arms[0]!, arms[arm]!];
   const [a, b] = [other.name, first.name.toLowerCase()];
-  if (!difference && trays === null) return `${a} against ${b}: nothing was stuck.`;
-  if (!found || !difference) return `${a} and ${b} were not told apart.`;
+  if (!difference && trays === null) return `${a} against ${b}: nothing was set.`;
+  if (!found || !difference) return `${a} and ${b} show no clear difference.`;
   return difference.difference > 0
     ? `${a} rooted more often than ${b}.`
     : `${a} rooted less often than ${b}.`;

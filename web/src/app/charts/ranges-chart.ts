@@ -17,6 +17,8 @@ export interface RangeWords {
   readonly before?: string;
   /** Where the axis ends; the greatest high where left out. */
   readonly most?: number;
+  /** Losses are told in the colour of rot. */
+  readonly colour?: '--living' | '--rot';
 }
 
 const ROW = 40;
@@ -26,7 +28,7 @@ export const rangesTall = (rows: number): number => rows * ROW + 44;
 
 /** Figures under each other, each a dot on its range: the likely one full, what was said before hollow. */
 export function rangesChart(rows: readonly RangeRow[], words: RangeWords): ChartModel {
-  const { figure } = words;
+  const { figure, colour = '--living' } = words;
   const told = (r: RangeRow): string =>
     `${r.name}: ${figure(r.likely)}, ${figure(r.low)} to ${figure(r.high)}` +
     (r.before === undefined || words.before === undefined
@@ -95,7 +97,10 @@ export function rangesChart(rows: readonly RangeRow[], words: RangeWords): Chart
                   {
                     type: 'rect',
                     shape: { x: low, y: y - 4, width: Math.max(high - low, 1), height: 8 },
-                    style: { fill: ink('--living-soft') },
+                    style:
+                      colour === '--rot'
+                        ? { fill: ink(colour), opacity: 0.35 }
+                        : { fill: ink('--living-soft') },
                   },
                   ...(Number.isNaN(before)
                     ? []
@@ -109,7 +114,7 @@ export function rangesChart(rows: readonly RangeRow[], words: RangeWords): Chart
                   {
                     type: 'circle',
                     shape: { cx: at(pen.value(3))[0], cy: y, r: 5 },
-                    style: { fill: ink('--living') },
+                    style: { fill: ink(colour) },
                   },
                   {
                     type: 'text',

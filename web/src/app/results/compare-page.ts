@@ -1,12 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatOption, MatSelect } from '@angular/material/select';
+import { RouterLink } from '@angular/router';
+import { GROUPING_NAME, GROUPINGS, type Grouping } from '@hypogeon/core/ledger';
 import {
-  GROUPING_NAME,
-  GROUPINGS,
-  type Comparison,
-  type GroupSummary,
-  type Grouping,
-} from '@hypogeon/core/ledger';
+  comparisonHeadline,
+  comparisonWorking,
+  fairTrial,
+  halfDays,
+  pText,
+  unfairText,
+} from '@hypogeon/words';
 import * as z from 'zod';
 import { Drafts } from '../data/drafts';
 import { shapeOf } from '../data/draft-shape';
@@ -16,9 +19,11 @@ import { Words } from '../data/words';
 import { Field } from '../forms/field';
 import { Chart } from '../charts/chart';
 import { incidenceChart } from '../charts/incidence-chart';
+import { rangesChart, rangesTall } from '../charts/ranges-chart';
 import { LedgerFilterBar } from './ledger-filter';
 import { LedgerTabs } from './ledger-tabs';
 import type { Column } from '../ui/column';
+import { Fold } from '../ui/fold';
 import { Table } from '../ui/table';
 
 interface Chosen {
@@ -41,15 +46,24 @@ interface Side {
 /** Two ways of doing it against each other: shares, times, what else they differ in, and a fair trial. */
 @Component({
   selector: 'hy-compare-page',
-  imports: [Table, MatOption, MatSelect, Field, LedgerFilterBar, LedgerTabs, Chart],
+  imports: [
+    Chart,
+    Field,
+    Fold,
+    LedgerFilterBar,
+    LedgerTabs,
+    MatOption,
+    MatSelect,
+    RouterLink,
+    Table,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head m-0">
       <h1>Compare ways</h1>
       <p class="quiet">which way roots more, and how sure that is</p>
     </div>
-    <hy-ledger-tabs class="-mb-3" at="/results/compare" />
-    <hy-ledger-filter />
+    <hy-ledger-tabs class="-mb-3" at="/results/compare"><hy-ledger-filter /></hy-ledger-tabs>
     <div class="grid auto-fit-44 gap-4">
       <hy-field label="By">
         <mat-select [value]="chosen().by" (selectionChange)="setBy($event.value)">
@@ -82,49 +96,57 @@ interface Side {
     @if (view(); as v) {
       <section class="grid grid-cols-1 gap-3" aria-live="polite" aria-label="What came of it">
         <p class="words max-w-[44ch] headline text-xl">{{ v.answer }}</p>
-        @if (v.turned) {
-          <p class="max-w-[60ch]">{{ v.turned }}</p>
+        @if (v.unfair) {
+          <p>{{ v.unfair }}</p>
         }
-        <p>{{ v.figures }}</p>
-        @for (line of v.more; track $index) {
-          <p class="quiet">{{ line }}</p>
+        @if (v.ranges; as ranges) {
+          <hy-chart
+            [name]="'Share rooted, ' + v.c.a.name + ' and ' + v.c.b.name"
+            [tall]="ranges.tall"
+            [model]="ranges.model"
+          />
         }
+        <p>{{ v.trial }} <a routerLink="/results/trials/new">Design a trial</a></p>
       </section>
-      @if (v.c.confounded.length > 0) {
-        <section
-          class="grid grid-cols-1 gap-3 pl-4 border-l-4 border-callus"
-          aria-labelledby="mind"
-        >
-          <h2 id="mind">They differ in other things too</h2>
-          <ul class="m-0 pl-4.5">
-            @for (line of v.c.confounded; track $index) {
-              <li>{{ line }}</li>
+      <div class="grid grid-cols-1">
+        @if (v.c.confounded.length > 0) {
+          <hy-fold heading="What else they differ in">
+            <ng-template>
+              <ul class="m-0 pl-4.5">
+                @for (line of v.c.confounded; track $index) {
+                  <li>{{ line }}</li>
+                }
+              </ul>
+            </ng-template>
+          </hy-fold>
+        }
+        <hy-fold heading="Roots and losses over time">
+          <ng-template>
+            <hy-chart [name]="v.c.a.name + ' against ' + v.c.b.name" [model]="v.chart" />
+          </ng-template>
+        </hy-fold>
+        @if (all().length > 0) {
+          <hy-fold [heading]="'All ' + all().length + ' side by side'">
+            <ng-template>
+              <hy-table name="All groups side by side" [columns]="columns()" [rows]="all()" />
+            </ng-template>
+          </hy-fold>
+        }
+        <hy-fold heading="How this was worked out">
+          <ng-template>
+            @for (line of v.working; track $index) {
+              <p class="max-w-[68ch]">{{ line }}</p>
             }
-          </ul>
-          <p>
-            {{ v.trial }}
-          </p>
-        </section>
-      } @else {
-        <p>{{ v.trial }}</p>
-      }
-      <section class="grid grid-cols-1 gap-3" aria-labelledby="plate">
-        <h2 id="plate" class="ruled">Roots above, losses below</h2>
-        <hy-chart [name]="v.c.a.name + ' against ' + v.c.b.name" [model]="v.chart" />
-      </section>
-      @if (all().length > 0) {
-        <section class="grid grid-cols-1 gap-3" aria-labelledby="all">
-          <h2 id="all" class="ruled">All of them</h2>
-          <hy-table name="All groups side by side" [columns]="columns()" [rows]="all()" />
-          <p class="quiet small">Corrected by Holm’s method for the number of groups.</p>
-        </section>
-      }
-      <p class="quiet small">
-        Shares are of settled batches, curves of all that were counted. Shares with Wilson’s
-        interval, their difference with Newcombe’s; Fisher’s exact test and the chance, all on
-        effective numbers, because cuttings of one batch share their tray; curves by Aalen and
-        Johansen, in which what rotted can no longer root.
-      </p>
+            <p class="quiet small max-w-[68ch]">
+              Shares are of settled batches, curves of all that were counted. Shares with Wilson’s
+              interval, their difference with Newcombe’s; Fisher’s exact test and the chance, all on
+              effective numbers, because cuttings of one batch share their tray; many groups at once
+              are corrected by Holm’s method; curves by Aalen and Johansen, in which what rotted can
+              no longer root.
+            </p>
+          </ng-template>
+        </hy-fold>
+      </div>
     } @else if (answer()) {
       <p>
         Two groups with counted batches are needed. Count what is on the bench, or choose another
@@ -154,13 +176,26 @@ export class ComparePage {
   protected readonly view = computed(() => {
     const c = this.answer()?.comparison;
     if (!c) return null;
+    const rows = [c.a, c.b].flatMap(({ name, rooted }) =>
+      rooted ? [{ name, low: rooted.low, likely: rooted.share, high: rooted.high }] : [],
+    );
     return {
       c,
-      answer: answerOf(c),
-      turned: turnedText(c, (share) => this.words.percent(share)),
-      figures: `${this.share(c.a)}; ${this.share(c.b)}. ${this.difference(c)}`,
-      more: this.more(c),
-      trial: trialOf(c),
+      answer: comparisonHeadline(c),
+      unfair: unfairText(c),
+      working: comparisonWorking(c, this.words.speech().locale),
+      trial: fairTrial(c),
+      ranges:
+        rows.length === 2
+          ? {
+              tall: rangesTall(rows.length),
+              model: rangesChart(rows, {
+                title: 'Share that rooted',
+                figure: (share) => this.words.percent(share),
+                most: 1,
+              }),
+            }
+          : null,
       chart: incidenceChart([c.a, c.b]),
     };
   });
@@ -191,8 +226,8 @@ export class ComparePage {
       batches: settledBatches,
       told,
       rooted: rooted ? this.words.percentSpan(rooted) : '–',
-      half: half ? halfText(half) : '–',
-      says: p === null ? '' : p < 0.1 ? `differs, p ${pWords(p)}` : 'not told apart',
+      half: half ? halfDays(half) : '–',
+      says: p === null ? '' : p < 0.1 ? `differs, ${pText(p)}` : 'no clear difference',
     })),
   );
 
@@ -205,85 +240,4 @@ export class ComparePage {
     this.chosen.update((c) => ({ ...c, ...over }));
     this.keeper.keep(this.chosen());
   }
-
-  private share({ name, count, told, rooted }: GroupSummary): string {
-    return rooted
-      ? `${name}: ${count.rooted} of ${told} rooted, ${this.words.percentSpan(rooted)}`
-      : `${name}: none settled yet`;
-  }
-
-  private difference({ difference, chance, a, b }: Comparison): string {
-    if (!difference) return '';
-    return `The difference is ${points(difference.difference)} ${Math.abs(Math.round(difference.difference * 100)) === 1 ? 'point' : 'points'} (${points(difference.low)} to ${points(difference.high)}). Chance that ${a.name.toLowerCase()} roots more often than ${b.name.toLowerCase()}: ${this.words.percent(chance)}.`;
-  }
-
-  private more({ a, b, within, times }: Comparison): readonly string[] {
-    const half = ({ name, half: h }: GroupSummary): string =>
-      h ? `${name.toLowerCase()} ${halfText(h)} days` : `${name.toLowerCase()} none`;
-    return [
-      `Half of those that root have roots after: ${half(a)}, ${half(b)}.`,
-      ...(times.test
-        ? [
-            `Times to roots: ${times.test.p < 0.05 ? 'they differ' : 'no telling them apart'} (by the looks they lie between, p ${pWords(times.test.p)}).`,
-          ]
-        : []),
-      ...(within
-        ? [
-            `Within the same plants (${within.strata}): odds of rooting ${this.words.decimal(within.oddsRatio, 1)} times (${this.words.decimal(within.low, 1)} to ${this.words.decimal(within.high, 1)}).`,
-          ]
-        : []),
-    ];
-  }
-}
-
-/** Points of a hundred, with a true minus. */
-const points = (f: number): string => String(Math.round(f * 100)).replace('-', '−');
-
-/** `13–14`; `13 or later` while so many wait that half may lie any time ahead. */
-const halfText = ({ from, to }: NonNullable<GroupSummary['half']>): string =>
-  to === null
-    ? `${Math.round(from)} or later`
-    : Math.round(from) === Math.round(to)
-      ? `${Math.round(to)}`
-      : `${Math.round(from)}–${Math.round(to)}`;
-
-const pWords = (p: number): string => (p < 0.001 ? 'below 0.001' : p.toFixed(p < 0.1 ? 3 : 2));
-
-/** Plain words first; small numbers are said to be small. */
-function answerOf({ a, b, difference, strength, p }: Comparison): string {
-  if (!difference) return 'One of them has no settled batch yet: its curve below is all there is.';
-  const [more, less] = difference.difference >= 0 ? [a, b] : [b, a];
-  const lead = `${more.name} rooted more often than ${less.name.toLowerCase()}`;
-  if (Math.min(a.settledBatches, b.settledBatches) < 2)
-    return `${lead}, but on one side it is a single batch: an anecdote, not evidence.`;
-  switch (strength) {
-    case 'strong':
-      return `${lead}, and chance alone would hardly do that (p\u00a0${pWords(p)}).`;
-    case 'some':
-      return `${lead}; it may be so (p\u00a0${pWords(p)}).`;
-    case 'weak':
-      return p > 0.5
-        ? 'Not told apart: they rooted alike, as far as these can tell.'
-        : `Not told apart yet: chance alone would do as much ${Math.round(p * 100)} times in a hundred.`;
-  }
-}
-
-/**
- * Where the shares of all pieces together, as the chart has them, run the other way than what is judged by: a large tray
- * counts there as if its pieces were many trays.
- */
-export function turnedText(
-  { a, b, difference }: Comparison,
-  percent: (share: number) => string,
-): string {
-  if (!difference || a.told === 0 || b.told === 0) return '';
-  const crude = ({ count, told }: GroupSummary): number => count.rooted / told;
-  if ((crude(a) - crude(b)) * difference.difference >= 0) return '';
-  return `Of all pieces together it is the other way round (${percent(crude(a))} of ${a.name.toLowerCase()}, ${percent(crude(b))} of ${b.name.toLowerCase()}): one large tray weighs much there. It is judged by trays.`;
-}
-
-function trialOf({ trialOf: n }: Comparison): string {
-  if (n === null)
-    return 'The shares are so alike that no trial of a sensible size would tell them apart.';
-  return `A fair trial: the same plant, the same day, the same tray, ways drawn by lot; about ${n} cuttings each would find such a difference four times in five.`;
 }

@@ -8,13 +8,14 @@ import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
 import type { Column } from '../ui/column';
+import { Fold } from '../ui/fold';
 import { Table } from '../ui/table';
 import { LedgerTabs } from './ledger-tabs';
 
 /** Every forecast that was kept, held against what came of it; and whether they may be trusted. */
 @Component({
   selector: 'hy-forecasts-page',
-  imports: [Chart, LedgerTabs, RouterLink, Table],
+  imports: [Chart, Fold, LedgerTabs, RouterLink, Table],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head m-0">
@@ -28,20 +29,25 @@ import { LedgerTabs } from './ledger-tabs';
         under What if of a batch.
       </p>
     } @else {
-      <p>{{ ranges() }}</p>
-      @if (held().bins.length > 0) {
-        <section class="grid grid-cols-1 gap-3" aria-labelledby="said">
-          <h2 id="said" class="ruled">Said, and come true</h2>
+      <section class="grid grid-cols-1 gap-3" aria-label="Said, and come true">
+        <p class="words max-w-[44ch] headline text-xl">{{ ranges() }}</p>
+        @if (held().bins.length > 0) {
           <hy-chart name="Said and come true" [tall]="tall()" [model]="chart()" />
           <p class="quiet small">
             Full: what came, with the range its number of batches leaves. Hollow: what was said.
           </p>
-          <ul>
-            @for (bin of held().bins; track bin.from) {
-              <li>{{ binSays(bin) }}</li>
-            }
-          </ul>
-        </section>
+        }
+      </section>
+      @if (held().bins.length > 0) {
+        <hy-fold heading="How this was worked out">
+          <ng-template>
+            <ul>
+              @for (bin of held().bins; track bin.from) {
+                <li>{{ binSays(bin) }}</li>
+              }
+            </ul>
+          </ng-template>
+        </hy-fold>
       }
       <hy-table heading name="Forecasts kept" [columns]="columns" [rows]="held().forecasts" />
     }

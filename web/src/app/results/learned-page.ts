@@ -8,7 +8,7 @@ import { SETTINGS_KEY, type SettingsFields } from '@hypogeon/core/journal';
 import { beliefOf, correlationOf } from '@hypogeon/core/learn';
 
 import { successRange } from '@hypogeon/core/stats';
-import { paceWords, rotCalibrationText, trayWords } from '@hypogeon/words';
+import { learnedHeadline, paceWords, rotCalibrationText, trayWords } from '@hypogeon/words';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
@@ -22,6 +22,7 @@ import { LearnedBatches } from './learned-batches';
 import { LedgerTabs } from './ledger-tabs';
 import { OwnRot } from '../rehearse/own-rot';
 import { CellOf, type Column } from '../ui/column';
+import { Fold } from '../ui/fold';
 import { Table } from '../ui/table';
 
 interface Learned {
@@ -47,6 +48,7 @@ interface Learned {
     Table,
     MatButton,
     DayField,
+    Fold,
     Field,
     FieldControl,
     HowHonest,
@@ -60,73 +62,85 @@ interface Learned {
       <p class="quiet">what this bench has taught, beside what the guide came with</p>
     </div>
     <hy-ledger-tabs class="-mb-3" at="/results/learned" />
-    <section class="grid grid-cols-1 gap-3" aria-labelledby="wounds">
-      <h2 id="wounds" class="ruled">Wounds</h2>
-      <p>{{ wounds() }}</p>
-    </section>
-    <section class="grid grid-cols-1 gap-3" aria-labelledby="rot">
-      <h2 id="rot" class="ruled">Rot</h2>
-      <p>{{ rot() }}</p>
-    </section>
-    <section class="grid grid-cols-1 gap-3" aria-labelledby="ways">
-      <h2 id="ways" class="ruled">Success and roots</h2>
+    <section class="grid grid-cols-1 gap-3" aria-label="Success and roots">
       @if (rows().length === 0) {
         <p>Nothing yet: a batch teaches once roots or losses were counted.</p>
       } @else {
+        <p class="words max-w-[44ch] headline text-xl">{{ headline() }}</p>
         <hy-chart name="Learned success" [tall]="tall()" [model]="chart()" />
         <p class="quiet small">
           Full: what is believed here, eight times in ten within the bar. Hollow: what the guide
           came with.
         </p>
-        <p>{{ trays() }}</p>
-        <hy-table name="Learned of every way" [columns]="columns" [rows]="rows()">
-          <ng-template hyCell="way" [of]="rows()" let-row>
-            <a [routerLink]="['/plants', row.taxon]"
-              ><i>{{ row.plant }}</i></a
-            >
-            <span class="quiet way block font-normal">{{ row.method }}</span>
+      }
+      <p>{{ wounds() }}</p>
+      <p>{{ rot() }}</p>
+    </section>
+    <div class="grid grid-cols-1">
+      @if (rows().length > 0) {
+        <hy-fold heading="Way by way">
+          <ng-template>
+            <p>{{ trays() }}</p>
+            <hy-table name="Learned of every way" [columns]="columns" [rows]="rows()">
+              <ng-template hyCell="way" [of]="rows()" let-row>
+                <a [routerLink]="['/plants', row.taxon]"
+                  ><i>{{ row.plant }}</i></a
+                >
+                <span class="quiet way block font-normal">{{ row.method }}</span>
+              </ng-template>
+            </hy-table>
           </ng-template>
-        </hy-table>
+        </hy-fold>
       }
-    </section>
-    <section class="grid grid-cols-1 gap-3" aria-labelledby="honest">
-      <h2 id="honest" class="ruled">How far to trust it</h2>
-      <hy-how-honest />
-    </section>
-    <section class="grid grid-cols-1 gap-3" aria-labelledby="afresh">
-      <h2 id="afresh" class="ruled">Start afresh</h2>
-      @if (since(); as s) {
-        <p>
-          Learned only from batches cut since <strong>{{ words.day(s.day) }}</strong>: {{ s.why }}
-        </p>
-        <div class="row">
-          <button type="button" matButton="outlined" (click)="learnFromAll()">
-            Learn from all again
-          </button>
-        </div>
-      } @else {
-        <p class="quiet">
-          After a new bench, a new water or another hand, what was learned before may not hold. The
-          records stay; only the learning begins on a day.
-        </p>
-        <div
-          class="grid grid-cols-[14rem_minmax(12rem,26rem)_auto] items-start gap-4 phone:grid-cols-1"
-        >
-          <hy-day label="Learn from batches cut since" [max]="today()" [value]="today()" #from />
-          <hy-field label="Why" [problem]="freshProblem()">
-            <input hyControl type="text" maxlength="400" #why />
-          </hy-field>
-          <button
-            class="justify-self-start mt-6.5 phone:mt-0"
-            type="button"
-            matButton="outlined"
-            (click)="learnFrom(from.value(), why.value)"
-          >
-            Start afresh
-          </button>
-        </div>
-      }
-    </section>
+      <hy-fold heading="How far to trust it">
+        <ng-template><hy-how-honest /></ng-template>
+      </hy-fold>
+      <hy-fold
+        [heading]="
+          since() ? 'Learned since ' + words.day(since()!.day) : 'Learn only from a day on'
+        "
+      >
+        <ng-template>
+          @if (since(); as s) {
+            <p>
+              Learned only from batches cut since <strong>{{ words.day(s.day) }}</strong>:
+              {{ s.why }}
+            </p>
+            <div class="row">
+              <button type="button" matButton="outlined" (click)="learnFromAll()">
+                Learn from all again
+              </button>
+            </div>
+          } @else {
+            <p class="quiet max-w-[68ch]">
+              After a new bench, a new water or another hand, what was learned before may not hold.
+              The records stay; only the learning begins on a day.
+            </p>
+            <div
+              class="grid grid-cols-[14rem_minmax(12rem,26rem)_auto] items-start gap-4 phone:grid-cols-1"
+            >
+              <hy-day
+                label="Learn from batches cut since"
+                [max]="today()"
+                [value]="today()"
+                #from
+              />
+              <hy-field label="Why" [problem]="freshProblem()">
+                <input hyControl type="text" maxlength="400" #why />
+              </hy-field>
+              <button
+                class="justify-self-start mt-1.5 phone:mt-0"
+                type="button"
+                matButton="outlined"
+                (click)="learnFrom(from.value(), why.value)"
+              >
+                Start afresh
+              </button>
+            </div>
+          }
+        </ng-template>
+      </hy-fold>
+    </div>
     <section class="grid grid-cols-1 gap-3" aria-labelledby="batches">
       <h2 id="batches" class="ruled">Batches it rests on</h2>
       <p class="quiet">
@@ -221,6 +235,12 @@ export class LearnedPage {
     });
   });
 
+  /** The way in which this bench is furthest from the guide, where any is; else that it is as the guide has it. */
+  protected readonly headline = computed(() =>
+    learnedHeadline(
+      this.rows().map(({ range }) => ({ ...range, before: range.before ?? range.likely })),
+    ),
+  );
   protected readonly trays = computed(() => trayWords(correlationOf(this.state())));
   protected readonly tall = computed(() => rangesTall(this.rows().length));
   protected readonly chart = computed(() =>

@@ -38,15 +38,17 @@ describe('the ledger', () => {
 
   it('draws all together, and the plate of the batch that is picked, with a table of the same', async () => {
     const page = await mount(LedgerPage);
-    const heads = (): string[] => page.all('h2').map((h) => h.textContent.trim());
+    const heads = (): string[] => page.all('summary').map((h) => h.textContent.trim());
     const last = (): number[] =>
       [...page.all('hy-chart tbody tr').at(-1)!.querySelectorAll('td')].map((td) =>
         Number(td.textContent),
       );
     await page.unfold();
-    expect(heads()).toContain('Emergence of all batches');
+    // The table twin stands in a fold of its own, inside.
+    await page.unfold();
+    expect(heads()).toContain('Roots over time: all batches');
     await page.fill('Batch shown', 'b-09');
-    expect(heads()).toContain('Emergence of Ox tongue, sections');
+    expect(heads()).toContain('Roots over time: Ox tongue, sections');
     expect(last()).toEqual([17, 17, 3, 2, 0, 2]);
     const rooted = page
       .all('hy-chart tbody tr')
@@ -62,7 +64,7 @@ describe('the ledger', () => {
     await page.fill('Only by', 'method');
     await page.fill('Which method', 'Leaf');
     expect(stuck()).toBeLessThan(all);
-    expect(page.text).toContain('Emergence of Leaf');
+    expect(page.text).toContain('Roots over time: Leaf');
     expect(page.all('.ledger tbody tr').every((tr) => tr.textContent.includes('leaves'))).toBe(
       true,
     );

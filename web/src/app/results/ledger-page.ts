@@ -20,6 +20,7 @@ import { Field } from '../forms/field';
 import { LedgerFilterBar } from './ledger-filter';
 import { LedgerTabs } from './ledger-tabs';
 import { CellOf, type Column } from '../ui/column';
+import { Fold } from '../ui/fold';
 import { Table } from '../ui/table';
 
 const PART_NAME = {
@@ -38,6 +39,7 @@ const FEW = 40;
   selector: 'hy-ledger-page',
   imports: [
     CellOf,
+    Fold,
     Table,
     MatButton,
     MatOption,
@@ -154,6 +156,18 @@ export class LedgerPage {
     if (one) return one.title;
     const names = Object.values(this.filters.filter());
     return names.length > 0 ? names.join(', ') : 'all batches';
+  });
+  /** What the sentence leaves out: what still dries, and who had water too soon. */
+  protected readonly besides = computed(() => {
+    const { callusing = 0, breaches = 0 } = this.view()?.overall ?? {};
+    return [
+      callusing > 0 ? `${callusing} more are cut and still callus.` : '',
+      breaches > 0
+        ? `${breaches === 1 ? 'One batch' : `${breaches} batches`} had water before it was safe.`
+        : '',
+    ]
+      .filter(Boolean)
+      .join(' ');
   });
   protected readonly chart = computed(() => {
     const plate = this.view()?.plate;

@@ -22,33 +22,43 @@ const PARTS: Readonly<Record<string, readonly { readonly path: string; readonly 
     ],
   };
 
-/** The four tabs of Results, and under a tab the pages it has. */
+/** The four tabs of Results, and under a tab the pages it has; what the page asks stands beside them. */
 @Component({
   selector: 'hy-ledger-tabs',
   imports: [RouterLink, Tabs],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <hy-tabs label="Results" [tabs]="tabs" [under]="tab()" />
-    @if (parts(); as all) {
-      <nav class="parts no-print" aria-label="Pages of this tab">
-        @for (part of all; track part.path) {
-          <a [routerLink]="part.path" [attr.aria-current]="part.path === at() ? 'page' : null">{{
-            part.name
-          }}</a>
-        }
-      </nav>
-    }
+    <div class="under">
+      @if (parts(); as all) {
+        <nav class="parts no-print" aria-label="Pages of this tab">
+          @for (part of all; track part.path) {
+            <a [routerLink]="part.path" [attr.aria-current]="part.path === at() ? 'page' : null">{{
+              part.name
+            }}</a>
+          }
+        </nav>
+      }
+      <ng-content />
+    </div>
   `,
   styles: `
     hy-tabs {
       margin-bottom: 0.35rem;
+    }
+    .under {
+      display: flex;
+      flex-wrap: wrap;
+      align-items: center;
+      justify-content: flex-end;
+      gap: 0.4rem 1.5rem;
     }
     .parts {
       display: flex;
       flex-wrap: wrap;
       gap: 0 1.1rem;
       padding-left: 0.75rem;
-      margin-bottom: 0.6rem;
+      margin-right: auto;
     }
     a {
       display: inline-flex;

@@ -1,14 +1,17 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { findingWords, type Finding } from '@hypogeon/core/ledger';
+import { findingWords, GROUPING_NAME, type Finding } from '@hypogeon/core/ledger';
+import { findingRange, lossHeadline, lossWorking, pText } from '@hypogeon/words';
 import { Ledger } from '../data/ledger';
 import { LedgerFilters } from '../data/ledger-filters';
 import { Words } from '../data/words';
 import { Chart } from '../charts/chart';
 import { lossChart } from '../charts/loss-chart';
+import { rangesChart, rangesTall } from '../charts/ranges-chart';
 import { LedgerFilterBar } from './ledger-filter';
 import { LedgerTabs } from './ledger-tabs';
 import { LossTable } from './loss-table';
+import { Fold } from '../ui/fold';
 
 const STRENGTH = {
   strong: 'Strong evidence',
@@ -19,76 +22,89 @@ const STRENGTH = {
 /** Where and when this bench loses cuttings, and what stands out from chance. */
 @Component({
   selector: 'hy-losses-page',
-  imports: [LedgerFilterBar, LedgerTabs, LossTable, Chart, RouterLink],
+  imports: [Chart, Fold, LedgerFilterBar, LedgerTabs, LossTable, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head m-0">
       <h1>Losses</h1>
       <p class="quiet">where and when this bench loses cuttings</p>
     </div>
-    <hy-ledger-tabs class="-mb-3" at="/results/losses" />
-    <hy-ledger-filter />
-    @if (lost(); as v) {
+    <hy-ledger-tabs class="-mb-3" at="/results/losses"><hy-ledger-filter /></hy-ledger-tabs>
+    @if (view(); as v) {
       @if (v.weeks.length === 0) {
         <p>Nothing lost yet, or nothing counted.</p>
       } @else {
-        <section class="grid grid-cols-1 gap-3" aria-labelledby="stands-out">
-          <h2 id="stands-out" class="ruled">What stands out</h2>
-          @for (f of found().findings; track f.words) {
-            <article class="grid gap-1 py-1.5">
-              <p class="words max-w-[44ch] headline text-xl">
-                {{ f.words }}
-              </p>
-              <p>{{ f.strength }}, {{ f.looked }}. {{ f.range }}</p>
-              <p class="quiet small">
-                Behind it:
-                @for (b of f.batches; track b.id) {
-                  <a [routerLink]="['/bench', b.id]">{{ b.name }}</a>{{ $last ? '' : ', ' }}
-                }
-              </p>
-            </article>
-          } @empty {
-            <p class="words max-w-[44ch] headline text-xl">Nothing stands out from chance.</p>
-            <p>
-              {{
-                found().looked === 0
-                  ? 'There is too little yet to compare.'
-                  : found().looked +
-                    ' comparisons were made, and with so many looks something always seems odd.'
-              }}
-              @if (found().nearest; as n) {
-                Nearest: {{ n }} More batches would tell.
-              }
-            </p>
+        <section class="grid grid-cols-1 gap-3" aria-label="What stands out">
+          <p class="words max-w-[44ch] headline text-xl">{{ v.headline }}</p>
+          @if (v.first; as f) {
+            <hy-chart [name]="f.name" [tall]="f.tall" [model]="f.model" />
+          } @else {
+            <hy-chart name="Losses by weeks since the cut" [tall]="260" [model]="v.weeksChart" />
           }
         </section>
-        <section class="grid grid-cols-1 gap-3" aria-labelledby="weeks">
-          <h2 id="weeks" class="ruled">By weeks since the cut</h2>
-          <hy-chart name="Losses by weeks since the cut" [tall]="260" [model]="charts()!.weeks" />
-        </section>
-        <section class="grid grid-cols-1 gap-3" aria-labelledby="year">
-          <h2 id="year" class="ruled">By week of the year</h2>
-          <hy-chart name="Losses by week of the year" [tall]="260" [model]="charts()!.year" />
-        </section>
-        <div
-          class="grid grid-cols-[repeat(auto-fit,minmax(min(26rem,100%),1fr))] items-start gap-y-6.5 gap-x-9.5"
-        >
-          <hy-loss-table heading="By days from cut to first water" [rows]="v.byWater" />
-          <hy-loss-table heading="By first water: before it was safe, or after" [rows]="v.byGate" />
-          <hy-loss-table
-            heading="By rot close by: same tray, place or blade"
-            [rows]="v.byNeighbours"
-          />
-          <hy-loss-table heading="By days to dry" [rows]="v.byDry" />
-          <hy-loss-table heading="By medium or water" [rows]="v.byMedium" />
-          <hy-loss-table heading="By place" [rows]="v.byPlace" />
-          <hy-loss-table heading="By the air when it was cut" [rows]="v.byAir" />
+        <div class="grid grid-cols-1">
+          @if (v.first) {
+            <hy-fold heading="By weeks since the cut">
+              <ng-template>
+                <hy-chart
+                  name="Losses by weeks since the cut"
+                  [tall]="260"
+                  [model]="v.weeksChart"
+                />
+              </ng-template>
+            </hy-fold>
+          }
+          <hy-fold heading="By week of the year">
+            <ng-template>
+              <hy-chart name="Losses by week of the year" [tall]="260" [model]="v.yearChart" />
+            </ng-template>
+          </hy-fold>
+          <hy-fold heading="By first water, drying, neighbours, medium, place and air">
+            <ng-template>
+              <div
+                class="grid grid-cols-[repeat(auto-fit,minmax(min(26rem,100%),1fr))] items-start gap-y-6.5 gap-x-9.5"
+              >
+                <hy-loss-table heading="By days from cut to first water" [rows]="v.lost.byWater" />
+                <hy-loss-table
+                  heading="By first water: before it was safe, or after"
+                  [rows]="v.lost.byGate"
+                />
+                <hy-loss-table
+                  heading="By rot close by: same tray, place or blade"
+                  [rows]="v.lost.byNeighbours"
+                />
+                <hy-loss-table heading="By days to dry" [rows]="v.lost.byDry" />
+                <hy-loss-table heading="By medium or water" [rows]="v.lost.byMedium" />
+                <hy-loss-table heading="By place" [rows]="v.lost.byPlace" />
+                <hy-loss-table heading="By the air when it was cut" [rows]="v.lost.byAir" />
+              </div>
+            </ng-template>
+          </hy-fold>
+          <hy-fold heading="How this was worked out">
+            <ng-template>
+              <p class="max-w-[68ch]">{{ v.working }}</p>
+              @for (f of v.findings; track f.words) {
+                <article class="grid gap-1 py-1.5">
+                  <p>
+                    <strong>{{ f.words }}</strong> {{ f.strength }}, {{ f.looked }}. {{ f.range }}
+                  </p>
+                  <p class="quiet small">
+                    Behind it:
+                    @for (b of f.batches; track b.id) {
+                      <a [routerLink]="['/bench', b.id]">{{ b.name }}</a>{{ $last ? '' : ', ' }}
+                    }
+                  </p>
+                </article>
+              }
+              <p class="quiet small max-w-[68ch]">
+                Tables are of settled batches. Every group is held against the rest by Fisher’s test
+                on effective numbers (cuttings of one batch share their tray), corrected by Holm’s
+                method for all comparisons made. A loss between two looks is spread over the days
+                between.
+              </p>
+            </ng-template>
+          </hy-fold>
         </div>
-        <p class="quiet small">
-          Tables are of settled batches. Every group is held against the rest by Fisher’s test on
-          effective numbers (cuttings of one batch share their tray), corrected by Holm’s method for
-          all comparisons made. A loss between two looks is spread over the days between.
-        </p>
       }
     }
   `,
@@ -99,30 +115,26 @@ export class LossesPage {
   private readonly filters = inject(LedgerFilters);
   private readonly words = inject(Words);
 
-  protected readonly lost = this.ledger.answer(this.filters.filter, (desk, filter) =>
+  private readonly lost = this.ledger.answer(this.filters.filter, (desk, filter) =>
     desk.lost(filter),
   );
-  protected readonly charts = computed(() => {
+  protected readonly view = computed(() => {
     const lost = this.lost();
-    return (
-      lost && {
-        weeks: lossChart(lost.weeks),
-        year: lossChart(lost.yearWeeks, 'week of year'),
-      }
-    );
-  });
-  protected readonly found = computed(() => {
-    const lost = this.lost();
-    if (!lost) return { looked: 0, nearest: null, findings: [] };
+    if (!lost) return null;
     const { findings, nearest, looked } = lost.findings;
     return {
-      looked,
-      nearest: nearest ? `${findingWords(nearest)} ${this.range(nearest)}` : null,
+      lost,
+      weeks: lost.weeks,
+      headline: lossHeadline(findings, lost.weeks),
+      first: findings[0] ? this.pictureOf(findings[0]) : null,
+      weeksChart: lossChart(lost.weeks),
+      yearChart: lossChart(lost.yearWeeks, 'week of year'),
+      working: lossWorking(looked, nearest, findings),
       findings: findings.map((f) => ({
         words: findingWords(f),
         strength: STRENGTH[f.strength],
-        looked: `p ${f.p < 0.001 ? 'below 0.001' : f.p.toFixed(3)} of ${looked} comparisons`,
-        range: this.range(f),
+        looked: pText(f.p),
+        range: findingRange(f),
         batches: f.batches.map((b) => ({
           id: b.id,
           name: `${b.title}, ${this.words.shortDay(b.cutOn)}`,
@@ -131,8 +143,22 @@ export class LossesPage {
     };
   });
 
-  private range({ difference }: Finding): string {
-    const points = (f: number): string => String(Math.round(f * 100)).replace('-', '−');
-    return `${points(difference.difference)} points more, ${points(difference.low)} to ${points(difference.high)}.`;
+  /** The two shares that the sentence names, each with its range. */
+  private pictureOf({ by, group, cause, here, elsewhere }: Finding) {
+    const rows = [
+      { name: group, low: here.low, likely: here.share, high: here.high },
+      { name: 'elsewhere', low: elsewhere.low, likely: elsewhere.share, high: elsewhere.high },
+    ];
+    const title = cause === 'rotted' ? 'Share that rotted' : 'Share that was lost';
+    return {
+      name: `${title}, by ${GROUPING_NAME[by].toLowerCase()}`,
+      tall: rangesTall(rows.length),
+      model: rangesChart(rows, {
+        title,
+        figure: (share) => this.words.percent(share),
+        most: 1,
+        colour: '--rot',
+      }),
+    };
   }
 }

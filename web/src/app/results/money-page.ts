@@ -18,6 +18,7 @@ import { rangesChart, rangesTall, type RangeRow } from '../charts/ranges-chart';
 import { LedgerTabs } from './ledger-tabs';
 import { NumberPipe } from '../ui/number-pipe';
 import type { Column } from '../ui/column';
+import { Fold } from '../ui/fold';
 import { Table } from '../ui/table';
 
 const GROUPED_BY: readonly Grouping[] = ['method', 'mix', 'plant', 'school', 'space', 'year'];
@@ -27,6 +28,7 @@ const GROUPED_BY: readonly Grouping[] = ['method', 'mix', 'plant', 'school', 'sp
   selector: 'hy-money-page',
   imports: [
     Chart,
+    Fold,
     Table,
     MatOption,
     MatSelect,
@@ -42,8 +44,7 @@ const GROUPED_BY: readonly Grouping[] = ['method', 'mix', 'plant', 'school', 'sp
       <h1>Money and time</h1>
       <p class="quiet">what a finished plant cost, and what the losses were worth</p>
     </div>
-    <hy-ledger-tabs class="-mb-3" at="/results/money" />
-    <hy-ledger-filter />
+    <hy-ledger-tabs class="-mb-3" at="/results/money"><hy-ledger-filter /></hy-ledger-tabs>
     @if (money(); as m) {
       @if (m.all.batches === 0) {
         <p>
@@ -63,6 +64,9 @@ const GROUPED_BY: readonly Grouping[] = ['method', 'mix', 'plant', 'school', 'sp
               }}.
             }
           </p>
+          @if (chart(); as c) {
+            <hy-chart name="Cost of a plant" [tall]="c.tall" [model]="c.model" />
+          }
           <p>
             {{ m.all.plants }} plants of {{ m.all.count.stuck }} cuttings in
             {{ m.all.batches }} settled batches. {{ lostSays() }}
@@ -70,12 +74,6 @@ const GROUPED_BY: readonly Grouping[] = ['method', 'mix', 'plant', 'school', 'sp
               <a routerLink="/settings">Say what a plant sells for</a> to see what they were worth.
             }
           </p>
-          @if (m.all.unpriced.length > 0) {
-            <p class="quiet small">
-              Without a price, and left out: {{ m.all.unpriced.join(', ') }}. Settings and shelf
-              keep prices.
-            </p>
-          }
         </section>
         <section class="grid grid-cols-1 gap-3" aria-labelledby="rows">
           <div class="flex flex-wrap items-end justify-between gap-y-2 gap-x-6">
@@ -90,16 +88,23 @@ const GROUPED_BY: readonly Grouping[] = ['method', 'mix', 'plant', 'school', 'sp
               </mat-select>
             </hy-field>
           </div>
-          @if (chart(); as c) {
-            <hy-chart name="Cost of a plant" [tall]="c.tall" [model]="c.model" />
-          }
           <hy-table name="Money and time" [columns]="columns()" [rows]="m.rows" />
         </section>
-        <p class="quiet small">
-          Of settled batches. Ranges are where the next batches would lie eight times in ten, from
-          the share that made it. Minutes are hands-on ones from the cut to the label, as the plan
-          counts them.
-        </p>
+        <hy-fold heading="How this was worked out">
+          <ng-template>
+            @if (m.all.unpriced.length > 0) {
+              <p class="max-w-[68ch]">
+                Without a price, and left out: {{ m.all.unpriced.join(', ') }}. Settings and shelf
+                keep prices.
+              </p>
+            }
+            <p class="max-w-[68ch]">
+              Of settled batches. Ranges are where the next batches would lie eight times in ten,
+              from the share that made it. Minutes are hands-on ones from the cut to the label, as
+              the plan counts them.
+            </p>
+          </ng-template>
+        </hy-fold>
       }
     }
   `,

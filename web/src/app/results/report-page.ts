@@ -74,8 +74,8 @@ import { Table } from '../ui/table';
         </section>
         @if (plate(); as c) {
           <section class="grid grid-cols-1 gap-3 print:break-inside-avoid" aria-labelledby="plate">
-            <h2 id="plate" class="ruled">Emergence</h2>
-            <hy-chart name="Emergence of the season" [model]="c" />
+            <h2 id="plate" class="ruled">Roots over time</h2>
+            <hy-chart name="Roots over time, the season" [model]="c" />
           </section>
         }
         <hy-counted-table class="print:break-inside-avoid" heading="By method" [rows]="r.methods" />

@@ -56,7 +56,7 @@ interface TrialDraft {
   readonly power: string;
   /** Empty takes what is needed; where arms cannot share a tray, cuttings in a tray. */
   readonly each: string;
-  /** Trays in each arm; empty takes what is needed. */
+  /** Trays in each group; empty takes what is needed. */
   readonly trays: string;
   readonly columns: string;
   readonly seed: number;
@@ -205,7 +205,8 @@ export class TrialForm {
   protected readonly sizeSays = computed(() => {
     const outlook = this.outlook();
     const [usual, better] = [this.usual(), this.better()];
-    if (!outlook || usual === null || better === null) return '';
+    if (!outlook || usual === null || better === null)
+      return 'Choose the mother: how many it takes depends on how its pieces usually fare.';
     const between = `${this.words.percent(usual)} against ${this.words.percent(better)}`;
     if (this.byTray())
       return traysText(
@@ -218,7 +219,7 @@ export class TrialForm {
     if (outlook.needed === null)
       return `No number a bench can hold would tell ${between} apart. Ask for a larger difference.`;
     const each = this.size().each;
-    const needs = `${outlook.needed} in each arm tell ${between} apart ${Math.round(this.power() * 100)} times in a hundred`;
+    const needs = `${outlook.needed} in each group tell ${between} apart ${Math.round(this.power() * 100)} times in a hundred`;
     return each === null
       ? `${needs}: ${outlook.needed * this.arms().length} cuttings in all.`
       : `With ${each} in each the chance is ${this.words.percent(outlook.chance ?? 0)}; ${needs}.`;
@@ -254,6 +255,17 @@ export class TrialForm {
         ? { judgeOn: addDays(cutOn, judgeAfter(this.journal.state(), taxon, method)) }
         : {}),
     };
+  });
+  /** What is folded, with its present value. */
+  protected readonly more = computed(() => {
+    const others = this.arms().length - 2;
+    const groups = others > 0 ? `${others + 2} groups` : 'two groups';
+    return `More: ${groups}, named “${this.fields().name ?? ''}”`;
+  });
+  /** What is wrong in a folded field is never hidden. */
+  protected readonly sizeOpen = computed(() => {
+    const { usual, better, each, trays, columns } = this.problems();
+    return this.tried() && [usual, better, each, trays, columns].some((p) => p !== '');
   });
   protected readonly columns = computed(() => {
     const n = numberFrom(this.draft().columns);
@@ -299,12 +311,12 @@ export class TrialForm {
         values.length < 2
           ? 'Two ways at least: with one there is nothing to compare.'
           : new Set(values).size < values.length
-            ? 'Two arms are the same way. Choose another, or leave one empty.'
+            ? 'Two groups are the same way. Choose another, or leave one empty.'
             : '',
       space: this.spaces().length > 0 ? '' : 'No place is known yet. Add one in Settings.',
       cutOn:
         d.cutOn !== '' && (!isDay(d.cutOn) || d.cutOn < this.today())
-          ? 'Today or later: the lot is drawn before the cut.'
+          ? 'Today or later: the layout is drawn before the cut.'
           : '',
       usual: usual === null || inside(usual) ? '' : shareProblem,
       better:
@@ -334,7 +346,7 @@ export class TrialForm {
       return this.traysNeeded() === null
         ? 'No number of trays finds so small a difference. Say how many you have.'
         : '';
-    if ((this.each() ?? 0) > 2000) return 'At most 2,000 cuttings in an arm: fewer in a tray.';
+    if ((this.each() ?? 0) > 2000) return 'At most 2,000 cuttings in a group: fewer in a tray.';
     return Number.isInteger(trays) && trays >= this.least() && trays <= MOST_TRAYS
       ? ''
       : `A whole number from ${this.least()} to ${MOST_TRAYS}: with fewer it could not be told.`;

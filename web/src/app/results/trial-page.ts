@@ -16,7 +16,7 @@ import {
   verdictWords,
   type ArmAgainst,
 } from '@hypogeon/core/trial';
-import { tooFewTrays, trayRules } from '@hypogeon/words';
+import { points, pText, tooFewTrays, trayRules } from '@hypogeon/words';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
@@ -25,6 +25,7 @@ import { markOf, OUTCOME_WORD } from '../marks/mark-state';
 import { armLetter, TrialMap, type TrialCell } from '../marks/trial-map';
 import { Field, FieldControl } from '../forms/field';
 import type { Column } from '../ui/column';
+import { Fold } from '../ui/fold';
 import { Table } from '../ui/table';
 import { namePage } from '../shell/page-title';
 
@@ -43,7 +44,7 @@ interface ArmRow {
 /** One trial: its answer, its tray, and what was agreed beforehand. Prints as its report. */
 @Component({
   selector: 'hy-trial-page',
-  imports: [Table, MatButton, Field, FieldControl, RouterLink, TrialMap],
+  imports: [Fold, Table, MatButton, Field, FieldControl, RouterLink, TrialMap],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (view(); as v) {
@@ -67,9 +68,6 @@ interface ArmRow {
         @if (v.few) {
           <p>{{ v.few }}</p>
         }
-        @for (line of v.figures; track $index) {
-          <p>{{ line }}</p>
-        }
       </section>
       @if (v.departures.length > 0) {
         <section
@@ -84,12 +82,9 @@ interface ArmRow {
           </ul>
         </section>
       }
-      <section class="grid grid-cols-1 gap-3 print:break-inside-avoid" aria-label="Arms">
-        <hy-table name="Arms" heading [columns]="columns" [rows]="v.arms" />
-      </section>
       <section class="grid grid-cols-1 gap-3 print:break-inside-avoid" aria-labelledby="tray">
         <h2 id="tray" class="ruled">
-          {{ v.trays ? 'The trays along the bench, as the lot fell' : 'The tray, as the lot fell' }}
+          {{ v.trays ? 'The trays along the bench' : 'The tray' }}
         </h2>
         <hy-trial-map [cells]="v.cells" [columns]="v.columns" [piece]="v.piece" />
         <p class="quiet small">
@@ -97,11 +92,14 @@ interface ArmRow {
             v.trays
               ? 'Along the bench, every ' +
                 v.arms.length +
-                ' neighbours have each arm once, in an order by lot.'
-              : 'Every row is a block: each arm as often as the others, places by lot.'
+                ' neighbours have each group once, in a random order.'
+              : 'Random layout: every row has each group as often as the others.'
           }}
           Seed {{ v.seed }}.
         </p>
+      </section>
+      <section class="grid grid-cols-1 gap-3 print:break-inside-avoid" aria-label="Groups">
+        <hy-table name="Groups" heading [columns]="columns" [rows]="v.arms" />
       </section>
       <section class="grid grid-cols-1 gap-3 print:break-inside-avoid" aria-labelledby="agreed">
         <h2 id="agreed" class="ruled">Agreed before the first cut</h2>
@@ -114,6 +112,15 @@ interface ArmRow {
           }
         </ul>
       </section>
+      @if (v.figures.length > 0) {
+        <hy-fold heading="How this was worked out">
+          <ng-template>
+            @for (line of v.figures; track $index) {
+              <p class="max-w-[68ch]">{{ line }}</p>
+            }
+          </ng-template>
+        </hy-fold>
+      }
       @if (v.open) {
         <section
           aria-labelledby="give-up"
@@ -147,7 +154,7 @@ export class TrialPage {
   protected readonly problem = signal('');
 
   protected readonly columns: readonly Column<ArmRow>[] = [
-    { key: 'arm', head: 'Arm', text: (a) => `${a.letter} ${a.name}`, sort: (a) => a.letter },
+    { key: 'arm', head: 'Group', text: (a) => `${a.letter} ${a.name}`, sort: (a) => a.letter },
     {
       key: 'batch',
       head: 'Batch',
@@ -280,14 +287,13 @@ export class TrialPage {
     { arm, difference, p, rows, trays }: ArmAgainst,
     arms: readonly { readonly name: string }[],
   ): string {
-    const points = (f: number): string => String(Math.round(f * 100)).replace('-', '−');
     const by = difference
-      ? `${points(difference.difference)} points (${points(difference.low)} to ${points(difference.high)})`
+      ? `${points(difference.difference)} of 100 (${points(difference.low)} to ${points(difference.high)})`
       : 'nothing to tell';
-    const chance = p < 0.001 ? 'below 0.001' : p.toFixed(3);
+    const chance = pText(p);
     const within = rows
       ? ` Within rows of the tray the odds are ${this.words.decimal(rows.oddsRatio, 1)} times (${this.words.decimal(rows.low, 1)} to ${this.words.decimal(rows.high, 1)}).`
       : '';
-    return `${arms[arm]!.name} less ${arms[0]!.name.toLowerCase()}: ${by}; ${trays ? (trays.enough ? `by ${trays.trays[0]} trays against ${trays.trays[1]}, p ${chance}` : 'by trays') : `Fisher’s exact test, p ${chance}`}.${within}`;
+    return `${arms[arm]!.name} less ${arms[0]!.name.toLowerCase()}: ${by}; ${trays ? (trays.enough ? `by ${trays.trays[0]} trays against ${trays.trays[1]}, ${chance}` : 'by trays') : `Fisher’s exact test, ${chance}`}.${within}`;
   }
 }

@@ -15,7 +15,7 @@ import { LedgerTabs } from './ledger-tabs';
   template: `
     <div class="page-head m-0">
       <h1>Trials</h1>
-      <p class="quiet">one question, ways drawn by lot, judged as agreed beforehand</p>
+      <p class="quiet">one question, random layout, judged as agreed beforehand</p>
       <a matButton="filled" class="push" routerLink="/results/trials/new">Design a trial</a>
     </div>
     <hy-ledger-tabs class="-mb-3" at="/results/trials" />

@@ -30,15 +30,15 @@ describe('a trial', () => {
     expect(page.text).toContain('there is no difference to find');
     await page.fill('Worth changing for, %', '90');
     expect(page.text).toMatch(
-      /23 in each arm tell 50 % against 90 % apart 80 times in a hundred: 46 cuttings in all/,
+      /23 in each group tell 50 % against 90 % apart 80 times in a hundred: 46 cuttings in all/,
     );
-    await page.fill('In each arm (optional)', '1');
+    await page.fill('In each group (optional)', '1');
     expect(page.text).toContain('A whole number from 2 to 2,000');
-    await page.fill('In each arm (optional)', '10');
+    await page.fill('In each group (optional)', '10');
     expect(page.text).toMatch(/With 10 in each the chance is \d\d %/);
     expect(page.all('hy-trial-map td')).toHaveLength(20);
     await page.fill('Against', 'none');
-    expect(page.text).toContain('Two arms are the same way');
+    expect(page.text).toContain('Two groups are the same way');
     await page.fill('Against', 'cinnamon');
     await page.tap('Put it on the bench');
     const [trial, a, b] = page.recorded() as Recorded[];
@@ -57,14 +57,14 @@ describe('a trial', () => {
     await page.fill('Taken as', 'leaf');
     await page.fill('Usually root, %', '50');
     await page.fill('Worth changing for, %', '90');
-    expect(page.text).toMatch(/\d+ trays of 10 in each arm tell 50 % against 90 % apart/);
+    expect(page.text).toMatch(/\d+ trays of 10 in each group tell 50 % against 90 % apart/);
     expect(page.text).toContain('One tray cannot have both ways');
     expect(page.text).not.toContain('Fisher');
-    await page.fill('Trays in each arm (optional)', '2');
+    await page.fill('Trays in each group (optional)', '2');
     await page.tap('Put it on the bench');
     expect(page.text).toContain('A whole number from 4 to 40: with fewer it could not be told.');
     expect(page.recorded()).toEqual([]);
-    await page.fill('Trays in each arm (optional)', '4');
+    await page.fill('Trays in each group (optional)', '4');
     await page.fill('Cuttings in a tray', '6');
     expect(page.all('hy-trial-map td')).toHaveLength(8);
     await page.tap('Put it on the bench');
@@ -77,7 +77,7 @@ describe('a trial', () => {
   it('draws another lot while nothing is cut, and says what lacks', async () => {
     const page = await mount(TrialForm);
     await page.fill('Mother', 'm-eche');
-    await page.fill('In each arm (optional)', '12');
+    await page.fill('In each group (optional)', '12');
     const lot = (): string =>
       page
         .all('hy-trial-map td b')
@@ -85,9 +85,9 @@ describe('a trial', () => {
         .join('');
     const before = lot();
     expect(before).toHaveLength(24);
-    for (let i = 0; i < 3 && lot() === before; i++) await page.tap('Draw the lot again');
+    for (let i = 0; i < 3 && lot() === before; i++) await page.tap('Draw another layout');
     expect(lot()).not.toBe(before);
-    expect((await mount(TrialForm, {}, [])).text).toContain('Add her first');
+    expect((await mount(TrialForm, {}, [])).text).toContain('Add it first');
   });
 });
 
@@ -158,8 +158,10 @@ describe('its page', () => {
     expect(page.all('.words')[0]!.textContent).toContain(
       'Ground cinnamon rooted more often than nothing.',
     );
+    expect(page.text).not.toContain('Fisher');
+    await page.unfold();
     expect(page.text).toMatch(
-      /75 points \(\d\d to \d\d\); Fisher’s exact test, p below 0.001|p 0\.00/,
+      /75 of 100 \(\d\d to \d\d\); Fisher’s exact test, (p below 0.001|p 0\.00)/,
     );
     expect(page.all('hy-trial-map td')).toHaveLength(24);
     expect(page.all('hy-trial-map td hy-mark')).toHaveLength(24);
@@ -168,7 +170,7 @@ describe('its page', () => {
     expect((await mount(TrialPage, { id: 'nobody' }, ENTRIES)).text).toContain('No such trial');
   });
 
-  it('of a mix with one tray in each arm says that this cannot be told, and draws trays', async () => {
+  it('of a mix with one tray in each group says that this cannot be told, and draws trays', async () => {
     const mix = (arm: number): string => (arm === 0 ? 'all-mineral' : 'half-and-half');
     const byMix = (ENTRIES as readonly (Entry & Recorded)[]).map((e) => {
       const { record, key, fields } = e;
@@ -181,9 +183,9 @@ describe('its page', () => {
       return { ...e, fields: { ...fields, ...told } } as Entry;
     });
     const page = await mount(TrialPage, { id: 't1' }, byMix);
-    expect(page.all('.words')[0]!.textContent).toContain('were not told apart');
-    expect(page.text).toContain('With one tray in an arm this cannot be told');
-    expect(page.text).toContain('The trays along the bench, as the lot fell');
+    expect(page.all('.words')[0]!.textContent).toContain('show no clear difference');
+    expect(page.text).toContain('With one tray in a group this cannot be told');
+    expect(page.text).toContain('The trays along the bench');
     expect(page.all('hy-trial-map td').map((td) => td.textContent)).toEqual([
       expect.stringMatching(/Tray 1, .*: \d+ of 12 rooted/),
       expect.stringMatching(/Tray 2, .*: \d+ of 12 rooted/),
