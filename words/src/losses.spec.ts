@@ -2,7 +2,7 @@ import type { Finding, LossBar } from '@hypogeon/core/ledger';
 import { lossHeadline, lossWorking, lostByText } from '.';
 
 const weeks = (...lost: readonly number[]): readonly LossBar[] =>
-  lost.map((n, i) => ({ name: `${i + 1}`, of: { rotted: n, dried: 0, lost: 0 } }) as LossBar);
+  lost.map((n, i) => ({ name: `${i + 1}`, of: { rotted: n, dried: 0, lost: 0 } }));
 const share = (at: number) => ({ share: at, low: at - 0.1, high: at + 0.1 });
 const finding = {
   by: 'mix',

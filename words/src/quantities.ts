@@ -42,6 +42,32 @@ const RULES_OF_THUMB: readonly (readonly [metric: string, inches: string])[] = [
   ['10 cm', '4 in'],
 ];
 
-/** A rule of thumb in the grower's units: `2–3 cm of bare stem`, `about 1 in of bare stem`. */
+/** A length in a sentence of ours: `16 cm`, `2.5–5 cm`, `10–15 mm`; never a part of a longer number. */
+const METRIC = /(?<![\d.,–-])(\d+(?:\.\d+)?)(?:–(\d+(?:\.\d+)?))? (cm|mm)(?![\w²³])/g;
+
+/**
+ * A rule of thumb in the grower's units: `2–3 cm of bare stem`, `about 1 in of bare stem`. Never for what a grower wrote.
+ * A length that the trade has no inches for is turned into those a ruler shows: `16 cm` is `6 1/2 in`.
+ */
 export const ruleText = (text: string, unit: LengthUnit): string =>
-  unit === 'mm' ? text : RULES_OF_THUMB.reduce((t, [from, to]) => t.replaceAll(from, to), text);
+  unit === 'mm'
+    ? text
+    : text.replace(METRIC, (told, from: string, to: string | undefined, metric: string) => {
+        const known = RULES_OF_THUMB.find(([rule]) => rule === told);
+        if (known) return known[1];
+        const inches = (value: string): string =>
+          rulerInches((Number(value) * (metric === 'cm' ? 10 : 1)) / 25.4);
+        const [low, high] = [inches(from), to === undefined ? undefined : inches(to)];
+        return `${low}${high === undefined || high === low ? '' : `–${high}`} in`;
+      });
+
+/** To an eighth where small, to a half from two inches on, whole from ten. @param inches > 0 */
+function rulerInches(inches: number): string {
+  const parts = inches < 2 ? 8 : inches < 10 ? 2 : 1;
+  const told = Math.max(1, Math.round(inches * parts));
+  const [whole, rest] = [Math.floor(told / parts), told % parts];
+  if (rest === 0) return `${whole}`;
+  const common = rest % 4 === 0 && parts === 8 ? 4 : rest % 2 === 0 ? 2 : 1;
+  const fraction = `${rest / common}/${parts / common}`;
+  return whole === 0 ? fraction : `${whole} ${fraction}`;
+}

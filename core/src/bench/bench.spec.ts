@@ -1,3 +1,4 @@
+import { CATALOGUE } from '../botany';
 import { fold } from '../journal';
 import { batchPut, DAY, FIELDS, written } from '../testing/entries';
 import {
@@ -10,6 +11,7 @@ import {
   plantOf,
   plants,
   PLAIN_ROOM,
+  whyOf,
 } from '.';
 
 const state = fold(
@@ -61,6 +63,22 @@ describe('a batch as the grower speaks of it', () => {
     expect(gateOpen(null, DAY)).toBe(true);
     expect(gateOpen(clockOf(state, batch('b1')), DAY)).toBe(false);
     expect(gateOpen(clockOf(state, batch('b1')), '2026-04-01')).toBe(true);
+  });
+
+  it('why a way is taken is theirs where they wrote it, else ours', () => {
+    const euphorbia = CATALOGUE.find((t) => t.methods.some((m) => m.why !== undefined))!;
+    const told = euphorbia.methods.find((m) => m.why !== undefined)!;
+    expect(whyOf(state, euphorbia.id, told.method)).toEqual({ text: told.why, own: false });
+    const wrote = fold(
+      written({
+        kind: 'put',
+        record: 'taxon',
+        key: euphorbia.id,
+        fields: { methods: [{ method: told.method, why: 'Mine are 16 cm' }] },
+      }),
+    );
+    expect(whyOf(wrote, euphorbia.id, told.method)).toEqual({ text: 'Mine are 16 cm', own: true });
+    expect(whyOf(state, 'nobody', told.method)).toBeNull();
   });
 
   it('an unknown space has the air of a plain room', () => {

@@ -51,6 +51,22 @@ function withOwn(base: Taxon, own: OwnTaxon | undefined): Taxon {
   return overlaid(own, [base], () => withOwnFigures(base, { season, methods, look }));
 }
 
+/**
+ * Why or how a way is taken, and whether the grower wrote it: their words are shown as they are, those that ship in the
+ * grower's units.
+ */
+export function whyOf(
+  state: State,
+  plant: string,
+  method: MethodId,
+): { readonly text: string; readonly own: boolean } | null {
+  const told = state.ownTaxa.get(plant)?.methods?.find((m) => m.method === method)?.why;
+  if (told !== undefined) return { text: told, own: true };
+  const taxon = plantOf(state, plant)?.taxon;
+  const shipped = taxon && methodOf(taxon, method)?.why;
+  return shipped === undefined ? null : { text: shipped, own: false };
+}
+
 /** All plants that can be chosen, own ones first. */
 export function plants(state: State): readonly Plant[] {
   const own = [...state.ownTaxa.keys()]

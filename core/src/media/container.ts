@@ -124,7 +124,7 @@ export function assertContainer(container: Container): void {
 export const USUAL_CONTAINERS: readonly Container[] = [
   {
     id: 'pot-7',
-    name: 'Plastic pot, 7 cm',
+    name: 'Plastic pot, small',
     shape: 'square',
     topMm: 70,
     bottomMm: 52,
@@ -135,7 +135,7 @@ export const USUAL_CONTAINERS: readonly Container[] = [
   },
   {
     id: 'clay-8',
-    name: 'Clay pot, 8 cm',
+    name: 'Clay pot',
     shape: 'round',
     topMm: 80,
     bottomMm: 54,
@@ -146,7 +146,7 @@ export const USUAL_CONTAINERS: readonly Container[] = [
   },
   {
     id: 'pot-12',
-    name: 'Plastic pot, 12 cm',
+    name: 'Plastic pot, large',
     shape: 'round',
     topMm: 120,
     bottomMm: 90,
@@ -157,7 +157,7 @@ export const USUAL_CONTAINERS: readonly Container[] = [
   },
   {
     id: 'tray-4',
-    name: 'Cutting tray, 4 cm deep',
+    name: 'Cutting tray',
     shape: 'tray',
     topMm: 360,
     bottomMm: 345,
@@ -181,7 +181,7 @@ export const USUAL_CONTAINERS: readonly Container[] = [
   },
   {
     id: 'glass-9',
-    name: 'Glass, no hole, 9 cm',
+    name: 'Glass without a hole',
     shape: 'round',
     topMm: 90,
     bottomMm: 80,

@@ -19,6 +19,8 @@ import {
   loosening,
   meanSaturation,
   mediumOf,
+  airWarning,
+  LEAST_AIR,
   mixNotes,
   packingOf,
   partsProblem,
@@ -177,6 +179,17 @@ describe('what a mix becomes in a pot', () => {
     expect(mix({ 'sand-fine': 1 }).pondedSeconds).toBeGreaterThan(mix({ grit: 1 }).pondedSeconds);
     expect(drainClass(121)).toBe('slowly');
     expect(drainClass(3600)).toBe('hardly');
+  });
+
+  it('warns of a pot without air, and of no other', () => {
+    const tray = USUAL_CONTAINERS.find((c) => c.id === 'tray-4')!;
+    const soggy = fillPot(mix({ 'sand-fine': 1 }), tray);
+    expect(soggy.air).toBeLessThan(LEAST_AIR);
+    expect(airWarning(soggy)).toMatch(
+      /^Only \d+ % air once drained: most of its depth stays soggy/,
+    );
+    for (const { id } of RECIPES.filter((r) => r.id === 'all-mineral' || r.id === 'two-to-one'))
+      expect(airWarning(fillPot(recipe(id), tray))).toBe('');
   });
 
   it('says what it will ask for, and each dust once', () => {

@@ -1,3 +1,4 @@
+import type { FilledPot } from './filled-pot';
 import type { Medium } from './mix';
 
 /** What a mix will ask for later, in the grower's words. */
@@ -25,4 +26,18 @@ export function mixNotes(medium: Medium): readonly string[] {
 /** The dust cautions of a mix, each once. */
 export function dustCautions(medium: Medium): readonly string[] {
   return [...new Set(medium.parts.map((p) => p.component.dust).filter((d) => d !== ''))];
+}
+
+/** Below this share of air after draining roots suffocate and rot: common practice, no source. */
+export const LEAST_AIR = 0.1;
+
+/**
+ * Where a filled pot leaves roots too little air: how much, why, and what helps; empty where there is enough. A shallow
+ * tray is wetter than a deep pot with the same mix.
+ */
+export function airWarning({ air, depthMm, footMm }: FilledPot): string {
+  if (air >= LEAST_AIR) return '';
+  const why =
+    footMm >= 0.5 * depthMm ? 'most of its depth stays soggy' : 'its fines hold water everywhere';
+  return `Only ${Math.round(air * 100)} % air once drained: ${why}, and roots rot. Take a coarser mix or a deeper pot.`;
 }

@@ -2,7 +2,7 @@ import { plantOf, placesIn } from '../bench';
 import { formOf, methodOf, type MethodId } from '../botany';
 import type { Day } from '../days';
 import type { BatchFields, Mother, State } from '../journal';
-import { defaultSchool } from '../wound';
+import { usualSchool } from '../wound';
 import { MINUTES } from './minutes';
 import { likelySpareOf } from './spare';
 
@@ -56,8 +56,7 @@ export function cutFields(
   const figures = plant && methodOf(plant.taxon, method);
   if (!plant || !figures) return null;
   const space = at.space ?? mother.space ?? placesIn(state)[0]?.id ?? 'home';
-  const usual = figures.wound ? defaultSchool(figures.wound.tissue).school : 'straight-in';
-  const school = state.settings.school ?? usual;
+  const school = usualSchool(figures.wound, state.settings.school);
   return {
     mother: mother.id,
     taxon: plant.id,

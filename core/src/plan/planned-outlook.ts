@@ -2,7 +2,7 @@ import { plantOf } from '../bench';
 import type { TaxonMethod } from '../botany';
 import { foldBatch, type Batch, type State } from '../journal';
 import { outlookOf, type Outlook } from '../learn';
-import { defaultSchool } from '../wound';
+import { usualSchool } from '../wound';
 import type { Wish } from './wish';
 
 /** What a wish says of where and when a piece is cut and grown. */
@@ -29,10 +29,7 @@ export function plannedBatch(
       space,
       callusSpace,
       callusAt: 'rack',
-      school:
-        school ??
-        state.settings.school ??
-        (wound ? defaultSchool(wound.tissue).school : 'straight-in'),
+      school: school ?? usualSchool(wound, state.settings.school),
       ...(course === undefined ? {} : { course }),
       ...(dryDays === undefined ? {} : { dryDays }),
     },

@@ -2,7 +2,7 @@ import { plannedClock, plantOf, seasonOn } from '../bench';
 import { methodAs, type TaxonMethod } from '../botany';
 import { daysBetween } from '../days';
 import type { State } from '../journal';
-import { defaultSchool } from '../wound';
+import { usualSchool } from '../wound';
 import type { Wish } from './wish';
 
 /** A wound that is open longer than this is a worry of its own, days. Working assumption. */
@@ -23,7 +23,7 @@ export function risksOf(state: State, wish: Wish, figures: TaxonMethod): readonl
       method,
       widthMm: wound.widthMm,
       thicknessMm: wound.thicknessMm,
-      school: state.settings.school ?? defaultSchool(wound.tissue).school,
+      school: usualSchool(wound, state.settings.school),
       callusAt: 'rack',
       callusSpace: wish.space,
     });

@@ -1,7 +1,7 @@
 import { plantOf } from '../bench';
 import { methodOf } from '../botany';
 import type { BatchFields, State, Trial } from '../journal';
-import { defaultSchool } from '../wound';
+import { usualSchool } from '../wound';
 import { armField } from './factor';
 import { trialLayout } from './layout';
 import { leastTrays, needsTrays } from './trays';
@@ -15,8 +15,7 @@ export function batchesFor(state: State, trial: Trial): readonly BatchFields[] |
   const { arms, factor, taxon, method, each, columns, seed, cutOn, space, name } = trial;
   if (!arms || !factor || !taxon || !method || !each || !columns || !cutOn || !space) return null;
   const wound = wayOf(state, taxon, method)?.wound;
-  const school =
-    state.settings.school ?? (wound ? defaultSchool(wound.tissue).school : 'dry-to-touch');
+  const school = usualSchool(wound, state.settings.school);
   const alike = {
     taxon,
     method,

@@ -88,3 +88,25 @@ export function defaultSchool(tissue: Tissue): SchoolAdvice {
       };
   }
 }
+
+/**
+ * How long a cut dries where nobody says: as the grower usually has it, else as its tissue asks.
+ * @param wound what is cut; null or nothing where nothing is: then nothing dries
+ * @param own the grower's habit, where one is told
+ */
+export function usualSchool(
+  wound: { readonly tissue: Tissue } | null | undefined,
+  own?: WoundSchoolId,
+): WoundSchoolId {
+  return own ?? (wound ? defaultSchool(wound.tissue).school : 'straight-in');
+}
+
+const LONGER: Readonly<Record<WoundSchoolId, WoundSchoolId>> = {
+  'straight-in': 'dry-to-touch',
+  'short-dry': 'dry-to-touch',
+  'dry-to-touch': 'long-cure',
+  'long-cure': 'long-cure',
+};
+
+/** After rot a wound dries longer than the first time: common practice, no source. */
+export const longerSchool = (first: WoundSchoolId): WoundSchoolId => LONGER[first];

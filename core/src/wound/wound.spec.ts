@@ -12,7 +12,10 @@ import {
   paceBelief,
   PACE_NINTH_DECILE,
   referenceClosureDays,
+  longerSchool,
+  usualSchool,
   WOUND_SCHOOL,
+  WOUND_SCHOOLS,
   woundClock,
   type Tissue,
   type WoundClockInput,
@@ -383,5 +386,20 @@ describe('schools', () => {
         expect(advice.reason.length).toBeGreaterThan(20);
         expect(WOUND_SCHOOL[advice.school].temper).toBe('cautious');
       }
+  });
+});
+
+describe('how long a cut dries where nobody says', () => {
+  it('is the grower’s habit, else what its tissue asks; what has no wound dries not at all', () => {
+    expect(usualSchool({ tissue: 'cactus body' })).toBe('long-cure');
+    expect(usualSchool({ tissue: 'cactus body' }, 'short-dry')).toBe('short-dry');
+    expect(usualSchool(null)).toBe('straight-in');
+  });
+
+  it('after rot is never shorter than the first time (common practice, no source)', () => {
+    for (const first of WOUND_SCHOOLS)
+      expect(WOUND_SCHOOLS.indexOf(longerSchool(first))).toBeGreaterThanOrEqual(
+        Math.max(WOUND_SCHOOLS.indexOf(first), WOUND_SCHOOLS.indexOf('dry-to-touch')),
+      );
   });
 });

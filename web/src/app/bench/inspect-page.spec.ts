@@ -22,9 +22,11 @@ describe('what do you see', () => {
     const [first] = page.all('ol li');
     expect(first!.textContent).toMatch(/Rot.*\d\d %.*Cut back to clean white tissue/s);
     // What stands in the same tray is looked at too.
-    expect(page.text).toContain('Look at these too: Jelly beans, crowns (in the same tray)');
+    expect(page.text).toMatch(/Look at these too ?Jelly beans, crowns ?in the same tray/);
     expect(page.button('Count more')).toBeTruthy();
-    expect(page.button('Cut afresh').getAttribute('href')).toBe('/bench/b-20/part?way=rescued');
+    // What the likely cause asks for is the one filled button; what was seen is noted with it.
+    const filled = page.all('button[matbutton=filled], .mat-mdc-unelevated-button');
+    expect(filled.map((b) => b.textContent.trim())).toEqual(['Cut afresh']);
     await say(page, 'Foul smell', 'yes');
     expect(page.all('[aria-pressed="true"]')).toHaveLength(2);
   });

@@ -7,7 +7,7 @@ import {
   signal,
   linkedSignal,
 } from '@angular/core';
-import { Router, RouterLink } from '@angular/router';
+import { Router, RouterLink, type Params } from '@angular/router';
 import { MatButton } from '@angular/material/button';
 import { APART, batchTitle, drawnOf, statusOf } from '@hypogeon/core/bench';
 import { ANY_LOOK } from '@hypogeon/core/botany';
@@ -118,14 +118,21 @@ const seenSchema: z.ZodType<Seen> = z.partialRecord(
               }
             </ol>
             @if (near().length > 0) {
-              <p>
-                <strong>Look at these too:</strong>&ngsp;
-                @for (n of near(); track n.id) {
-                  <a [routerLink]="['/bench', n.id, 'look']">{{ n.name }}</a> ({{ n.link }}){{
-                    $last ? '.' : ', '
-                  }}
-                }
-              </p>
+              <div>
+                <h3>Look at these too</h3>
+                <ul class="bare">
+                  @for (n of near(); track n.id) {
+                    <li class="flex flex-wrap items-center gap-x-2.5">
+                      <a
+                        class="inline-flex items-center min-h-11 font-semibold"
+                        [routerLink]="['/bench', n.id, 'look']"
+                        >{{ n.name }}</a
+                      >
+                      <span class="quiet small">{{ n.link }}</span>
+                    </li>
+                  }
+                </ul>
+              </div>
             }
             @if (unsure()) {
               <p class="quiet">
@@ -133,18 +140,19 @@ const seenSchema: z.ZodType<Seen> = z.partialRecord(
               </p>
             }
             <div class="row flex flex-wrap items-center gap-2.5">
-              <button type="button" matButton="filled" (click)="note()">Note it</button>
               @if (recut()) {
-                <a
-                  matButton="outlined"
-                  [routerLink]="['/bench', b.id, 'part']"
-                  [queryParams]="{ way: 'rescued' }"
-                  >Cut afresh</a
-                >
+                <button type="button" matButton="filled" (click)="cutAfresh()">Cut afresh</button>
               }
               @if (isolate()) {
-                <button type="button" matButton="outlined" (click)="isolateIt()">Isolate it</button>
+                <button type="button" matButton="filled" (click)="isolateIt()">Isolate it</button>
               }
+              <button
+                type="button"
+                [matButton]="recut() || isolate() ? 'outlined' : 'filled'"
+                (click)="note()"
+              >
+                Note it
+              </button>
               @if (loss()) {
                 <button type="button" matButton="outlined" (click)="countOne()">
                   Count one as rotted
@@ -305,6 +313,11 @@ export class InspectPage {
     await this.record([this.seenEntry()], 'Noted');
   }
 
+  /** What was seen is noted, and the form of the cut comes up. */
+  protected readonly cutAfresh = oneAtATime(() =>
+    this.record([this.seenEntry()], 'Noted', ['/bench', this.id(), 'part'], { way: 'rescued' }),
+  );
+
   /** The loss with its cause, and the stage it came at, in one tap. */
   protected readonly countOne = oneAtATime(() => this.countLoss());
 
@@ -334,12 +347,17 @@ export class InspectPage {
     };
   }
 
-  private async record(entries: readonly EntryDraft[], said: string): Promise<void> {
+  private async record(
+    entries: readonly EntryDraft[],
+    said: string,
+    to: readonly string[] = ['/bench', this.id()],
+    queryParams: Params = {},
+  ): Promise<void> {
     const saved = await this.actions.recordAll(entries, said);
     if (!saved) return;
     this.keeper().drop();
     this.typed.set({});
-    await this.router.navigate(['/bench', this.id()]);
+    await this.router.navigate(to, { queryParams });
   }
 
   /** Away from the others until it is clean: told as a place, so that the walk finds it there. */

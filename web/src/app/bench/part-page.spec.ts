@@ -50,6 +50,9 @@ describe('taking cuttings out of a batch', () => {
     const made = [...page.journal.state().batches.values()].find((b) => b.partOf === 'b-19')!;
     expect(made).toMatchObject({ cutOn: '2026-04-09', stage: 'callusing', count: 2 });
     expect(page.journal.state().batches.get('b-19')!.counts.rotted).toBe(3);
+    // After rot the fresh cut dries longer than the first one did.
+    expect(page.journal.state().batches.get('b-19')!.school).toBe('dry-to-touch');
+    expect(made.school).toBe('long-cure');
   });
 
   it('pots nothing singly that has no roots', async () => {

@@ -23,7 +23,7 @@ import { isDay } from '@hypogeon/core/days';
 import { type Batch, type EntryDraft, type RecutFor, RECUT_FOR } from '@hypogeon/core/journal';
 import { cuttingCautions, type Caution } from '@hypogeon/core/safety';
 import { readLength } from '@hypogeon/core/units';
-import { WOUND_SCHOOL, type WoundSchoolId } from '@hypogeon/core/wound';
+import { longerSchool, WOUND_SCHOOL, type WoundSchoolId } from '@hypogeon/core/wound';
 import * as z from 'zod';
 import { Actions } from '../data/actions';
 import { keptDraft } from '../data/kept-draft';
@@ -186,12 +186,18 @@ export class PartPage {
       pupped: '',
       cause: 'rot',
       width: batch?.widthMm ? this.words.length(batch.widthMm) : '',
-      school: batch?.school ?? 'dry-to-touch',
+      school: '',
       space: batch?.callusSpace ?? batch?.space ?? '',
       place: '',
       text: '',
       into: '',
     };
+  });
+  /** How long the fresh cut dries: as chosen; else after rot longer than the first time, and as before where it sealed. */
+  protected readonly school = computed(() => {
+    const { school, cause } = this.form();
+    const first = this.batch()?.school ?? 'dry-to-touch';
+    return school !== '' ? school : cause === 'rot' ? longerSchool(first) : first;
   });
   protected readonly says = computed(() => WAYS.find((w) => w.id === this.form().way)!.says);
   protected readonly problem = signal('');
@@ -288,7 +294,7 @@ export class PartPage {
         if (read?.ok === false) return read.problem;
         const cut = {
           cause: form.cause,
-          school: form.school as WoundSchoolId,
+          school: this.school() as WoundSchoolId,
           ...(read?.ok ? { widthMm: read.mm } : {}),
         };
         return {

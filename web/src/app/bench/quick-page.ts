@@ -5,7 +5,7 @@ import { MatOption, MatSelect } from '@angular/material/select';
 import { asTaxon, plantCalled, plants, placesIn } from '@hypogeon/core/bench';
 import { METHODS, type MethodId } from '@hypogeon/core/botany';
 import { isDay } from '@hypogeon/core/days';
-import { defaultSchool } from '@hypogeon/core/wound';
+import { usualSchool } from '@hypogeon/core/wound';
 import { Actions } from '../data/actions';
 import { freshId } from '../data/fresh-id';
 import { Journal } from '../data/journal';
@@ -123,7 +123,6 @@ export class QuickPage {
     const key = freshId();
     const day = this.on();
     const wound = plant.taxon.methods.find((m) => m.method === method)?.wound;
-    const usual = wound ? defaultSchool(wound.tissue).school : 'dry-to-touch';
     const space = placesIn(this.state())[0]?.id;
     const taken = await this.actions.recordAll(
       [
@@ -136,7 +135,7 @@ export class QuickPage {
             method,
             count: Number(this.count()),
             cutOn: day,
-            school: this.state().settings.school ?? usual,
+            school: usualSchool(wound, this.state().settings.school),
             callusAt: 'rack',
             space: space ?? 'home',
           },

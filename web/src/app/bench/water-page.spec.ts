@@ -21,7 +21,7 @@ describe('the water of a batch', () => {
     const page = await settled('b-18');
     const pot = page.all('hy-pot-section svg')[0]!;
     expect(pot.getAttribute('aria-label')).toMatch(
-      /Plastic pot, 7 cm cut through.*the foot is full/,
+      /Plastic pot, small cut through.*the foot is full/,
     );
     expect(pot.querySelectorAll('.grain')).toHaveLength(2);
     await page.unfold();

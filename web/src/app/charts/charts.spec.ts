@@ -21,7 +21,7 @@ import { lossChart } from './loss-chart';
 import { neededChart } from './needed-chart';
 import { rangesChart } from './ranges-chart';
 import { seasonChart } from './season-chart';
-import { waterChart } from './water-chart';
+import { namedFills, waterChart } from './water-chart';
 
 const state = fold(demoJournal(DAY));
 const style = { locale: 'en', today: DAY };
@@ -246,6 +246,17 @@ describe('the water in a pot', () => {
     });
     expect(model.stops[0]!.says).toMatch(/100 % of its water.*took.*Poured\./);
     expect(model.stops.at(-1)!.says).toMatch(/24 % of its water \(5 % to 43 %\).*would take/);
+  });
+
+  it('is full on top, and names the line that matters where two names would touch', () => {
+    const { yAxis } = waterChart(given, speech)!.option(ink, 900) as unknown as {
+      yAxis: readonly { inverse?: boolean }[];
+    };
+    expect(yAxis[0]!.inverse).not.toBe(true);
+    expect(namedFills(0.5)).toEqual([0, 0.5, 1]);
+    expect(namedFills(0.08)).toEqual([0.08, 1]);
+    expect(namedFills(0.95)).toEqual([0, 0.95]);
+    expect(namedFills(null)).toEqual([0, 1]);
   });
 
   it('opens on a phone at the days around today', () => {

@@ -41,12 +41,14 @@ export interface CourseGiven {
 const MOST_FILL = 1.08;
 /** Room for half a date. */
 const LEFT = 24;
+/** Two names closer than this share of the height would lie on each other. */
+const APART = 0.16;
 const DROP = 'path://M0 -9c3.5 5 5 7 5 9.5a5 5 0 0 1 -10 0c0 -2.5 1.5 -4.5 5 -9.5z';
 const SCALE = 'path://M-5 4h10l-2.5 -8h-5z';
 
 /**
- * The water in a pot, hung under the soil line: what the air took above it, drinks as drops on it, what is left below
- * it. Past solid; the days to come as a fan between slow and fast.
+ * The water in a pot under the soil line, full on top as in a jug: what the air took above the line, drinks as drops.
+ * Past solid; the days to come as a fan between slow and fast.
  */
 export function waterChart(given: CourseGiven, speech: Speech): ChartModel | null {
   const { days, today, marks, limit } = given;
@@ -122,10 +124,9 @@ export function waterChart(given: CourseGiven, speech: Speech): ChartModel | nul
             type: 'value',
             min: 0,
             max: MOST_FILL,
-            inverse: true,
             position: 'right',
             axisLabel: {
-              customValues: limit === null ? [0, 1] : [0, limit, 1],
+              customValues: namedFills(limit),
               formatter: (fill: number) =>
                 fill === 0 ? 'empty' : fill === 1 ? 'full, drained' : 'asks here',
               color: ink('--ink'),
@@ -216,7 +217,7 @@ export function waterChart(given: CourseGiven, speech: Speech): ChartModel | nul
             data: marks
               .filter((m) => m.day >= first.day && m.day <= days.at(-1)!.day)
               .map((m) => ({
-                value: [at(m.day), m.fill === undefined ? 0 : capped(m.fill)],
+                value: [at(m.day), m.fill === undefined ? 1 : capped(m.fill)],
                 ...markStyle(m.kind, ink),
               })),
           },
@@ -224,6 +225,12 @@ export function waterChart(given: CourseGiven, speech: Speech): ChartModel | nul
       };
     },
   };
+}
+
+/** Where the water has a name: empty, where it is asked for, full; the one that matters stays where two would touch. */
+export function namedFills(limit: number | null): readonly number[] {
+  if (limit === null) return [0, 1];
+  return [...(limit >= APART ? [0] : []), limit, ...(limit <= 1 - APART ? [1] : [])];
 }
 
 function markStyle(kind: CourseMark['kind'], ink: Ink): object {

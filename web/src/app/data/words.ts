@@ -59,6 +59,8 @@ import {
   weightText,
   type DayStyle,
 } from '@hypogeon/words';
+import { whyOf } from '@hypogeon/core/bench';
+import type { MethodId } from '@hypogeon/core/botany';
 import type { CourseId } from '@hypogeon/core/course';
 import type { Ask, Leave, MotherAsk, MotherLeave, Reason, Step } from '@hypogeon/core/care';
 import type { Batch, BatchEntry } from '@hypogeon/core/journal';
@@ -172,6 +174,12 @@ export class Words {
   /** A rule of the trade with its lengths in the grower's unit. */
   rule(text: string): string {
     return ruleText(text, this.lengthUnit());
+  }
+
+  /** Why a way is taken: ours in the grower's unit, theirs as they wrote it; null where nobody says. */
+  why(plant: string, method: MethodId): string | null {
+    const told = whyOf(this.journal.state(), plant, method);
+    return told && (told.own ? told.text : this.rule(told.text));
   }
 
   /** `€0.41`, `0.41` while nobody has said what prices are in. */

@@ -7,6 +7,7 @@ import {
   averageJugs,
   drainClass,
   dustCautions,
+  airWarning,
   mixNotes,
   type Medium,
 } from '@hypogeon/core/media';
@@ -74,6 +75,7 @@ export class MixPage {
     const used = new Set(this.desk.draft().parts.map((p) => p.component));
     return this.desk.components().filter((c) => !used.has(c.id));
   });
+  protected readonly airWarning = airWarning;
   protected readonly notes = computed(() => {
     const medium = this.desk.medium();
     return medium ? mixNotes(medium) : [];

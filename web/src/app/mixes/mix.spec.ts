@@ -16,7 +16,7 @@ describe('a mix on the table', () => {
     expect(page.list('Start from')!.value).toBe('mix-bench');
     expect(page.all('hy-strata-column .ground')).toHaveLength(3);
     expect(page.all('hy-strata-column [role=slider]')).toHaveLength(2);
-    expect(page.all('hy-pot-section svg')[0]!.getAttribute('aria-label')).toContain('7 cm');
+    expect(page.all('hy-pot-section svg')[0]!.getAttribute('aria-label')).toContain('small');
     expect(page.text).toContain('Corrected by 2 jug tests');
     expect(page.text).toMatch(/10 L of ingredients give7\.\d L/);
     expect(page.text).toContain('Silica dust scars lungs');
@@ -118,9 +118,29 @@ describe('solving', () => {
     await solve(page);
     expect(page.text).toContain('This does it');
     expect(page.text).toContain('Checked with the full model.');
-    await page.tap('Take it to the table');
+    await page.tap('Use this mix');
     const kept = page.stores.draft('mix') as { parts: unknown[] };
     expect(kept.parts.length).toBeGreaterThan(0);
+  });
+
+  it('is made from three after one tap and three ticks, and from nothing not at all', async () => {
+    const page = await open(SolvePage);
+    await page.tap('None');
+    await solve(page);
+    expect(page.text).toContain('Nothing is ticked: tick what the mix may be made from.');
+    expect(page.text).not.toContain('Not enough in the shed');
+    const tick = (name: string): HTMLInputElement =>
+      page
+        .all('mat-checkbox')
+        .find((c) => c.textContent.trim().startsWith(name))!
+        .querySelector<HTMLInputElement>('input')!;
+    tick('Pumice').click();
+    tick('Akadama').click();
+    await page.settle();
+    await solve(page);
+    const made = page.all('tbody tr').map((r) => r.textContent);
+    expect(made.some((r) => r.includes('Pumice'))).toBe(true);
+    expect(page.text).not.toMatch(/Perlite ?\d+ %/);
   });
 
   it('says what cannot be, and by how much', async () => {
@@ -202,7 +222,7 @@ describe('side by side', () => {
     expect(page.all('hy-pot-section')).toHaveLength(4);
     expect(page.text).toMatch(/A third gone\d+–\d+ days/);
     expect(water).toHaveLength(4);
-    await page.tap('Leave out Clay pot, 8 cm');
+    await page.tap('Leave out Clay pot');
     expect(page.all('hy-pot-section')).toHaveLength(3);
   });
 

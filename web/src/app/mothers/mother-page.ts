@@ -443,7 +443,7 @@ export class MotherPage {
           piece: drawnAs(plant!.taxon, m),
           spare: spare ? `${spare.count} of ${spare.of} to spare` : '',
           says:
-            m.why ??
+            this.words.why(plant!.id, m.method) ??
             `Roots in ${m.roots.from}–${m.roots.to} days` +
               (m.pups ? `, pups in ${m.pups.from}–${m.pups.to}` : '') +
               ` at ${this.words.temperature(grownAs(plant!.taxon, m.method).windowC)}; ${this.words.percentSpan(successRange(m.success))} succeed.`,

@@ -4,7 +4,7 @@ import { methodAs, methodOf, type MethodId, type TaxonMethod } from '@hypogeon/c
 import { foldBatch, type BatchFields } from '@hypogeon/core/journal';
 import { containersFor, type Part, type PlannedPiece } from '@hypogeon/core/plan';
 import { readLength } from '@hypogeon/core/units';
-import { defaultSchool, type WoundSchoolId } from '@hypogeon/core/wound';
+import { defaultSchool, usualSchool, type WoundSchoolId } from '@hypogeon/core/wound';
 import { Words } from '../data/words';
 import { PlanDesk } from './plan-desk';
 import { dryDaysProblem, numberOrNone } from './dry-days';
@@ -57,8 +57,9 @@ export class PlanCut {
 
   /** How long a way is dried: as chosen, else by the grower's habit, else as suits its tissue. */
   private schoolOf(figures: TaxonMethod | null): WoundSchoolId {
-    const usual = figures?.wound ? defaultSchool(figures.wound.tissue).school : 'dry-to-touch';
-    return this.desk.draft().school || (this.desk.state().settings.school ?? usual);
+    return (
+      this.desk.draft().school || usualSchool(figures?.wound, this.desk.state().settings.school)
+    );
   }
 
   private readonly width = computed(() => this.length(this.desk.draft().width));

@@ -106,7 +106,9 @@ export class PlanPlant {
       plant: plantDrawn(plant.taxon),
       piece: drawnAs(plant.taxon, figures),
       one: this.cut.method()?.one ?? '',
-      rule: this.words.rule(figures.why ?? pieceRule(plant.taxon, figures.method)),
+      rule:
+        this.words.why(plant.id, figures.method) ??
+        this.words.rule(pieceRule(plant.taxon, figures.method)),
       laidOut: LAID_OUT[figures.method] ?? null,
     };
   });

@@ -4,7 +4,7 @@ import { containerOf } from '@hypogeon/core/bench';
 import type { TaxonMethod } from '@hypogeon/core/botany';
 import type { BatchFields } from '@hypogeon/core/journal';
 import { containersFor } from '@hypogeon/core/plan';
-import { defaultSchool } from '@hypogeon/core/wound';
+import { usualSchool } from '@hypogeon/core/wound';
 import { piecesText } from '@hypogeon/words';
 import { Actions } from '../data/actions';
 import { freshId } from '../data/fresh-id';
@@ -66,8 +66,7 @@ export class RelatedBatches {
     const { space, callusSpace, callusAt, school, dryDays, aid, firstWater, waterSchool, ...d } =
       desk.draft();
     const stands = space || (state.mothers.get(mother)?.space ?? desk.space());
-    const usual = way.wound ? defaultSchool(way.wound.tissue).school : 'dry-to-touch';
-    const dries = school || (state.settings.school ?? usual);
+    const dries = school || usualSchool(way.wound, state.settings.school);
     const container = d.container ? containerOf(state, d.container) : null;
     const days = numberOrNone(dryDays);
     const cutOn = desk.cutOn();

@@ -214,7 +214,9 @@ export class TaxonPage {
         name: METHOD[m.method].name,
         piece: drawnAs(this.taxon()!, m),
         poor: m.worth === 'poor',
-        rule: this.words.rule(m.why ?? pieceRule(this.taxon(), m.method)),
+        rule:
+          this.words.why(this.taxon()!.id, m.method) ??
+          this.words.rule(pieceRule(this.taxon(), m.method)),
         figures: [
           {
             name: 'Wound',
