@@ -6,6 +6,7 @@ export * from './numbers';
 export * from './piece-rules';
 export * from './plural';
 export * from './quantities';
+export * from './sales';
 export * from './shares';
 export * from './speech';
 export * from './amounts';

@@ -3,6 +3,7 @@ import { batchCode } from '@hypogeon/core/bench';
 import type { BatchEntry, State } from '@hypogeon/core/journal';
 import { volumeText, weightText } from './amounts';
 import { nearDay } from './days';
+import { moneyText } from './numbers';
 import { lengthText } from './quantities';
 import type { Speech } from './speech';
 import { SIGN_NAME, TASK_NAME } from './tasks';
@@ -72,7 +73,7 @@ export function logLine(state: State, entry: BatchEntry, speech: Speech): string
     case 'note':
       return entry.text;
     case 'parted':
-      return partedWords(state, entry);
+      return partedWords(state, entry, locale);
     case 'joined': {
       const from = state.batches.get(entry.from);
       const count = entry.cuttings.reduce((sum, c) => sum + c.count, 0);
@@ -114,7 +115,11 @@ const TENDED = {
   air: 'A step more air',
 } as const;
 
-function partedWords(state: State, { why, taken, to, text }: PartedEntry): string {
+function partedWords(
+  state: State,
+  { why, taken, to, text, priceEach }: PartedEntry,
+  locale: string,
+): string {
   const count = Object.values(taken).reduce((sum, n) => sum + n, 0);
   const batch = to === undefined ? undefined : state.batches.get(to);
   const mother = to === undefined ? undefined : state.mothers.get(to);
@@ -123,7 +128,11 @@ function partedWords(state: State, { why, taken, to, text }: PartedEntry): strin
     : mother
       ? ` (${mother.name ?? 'mother'})`
       : '';
-  return `${PARTED[why](count)}${where}${text ? `: ${text}` : ''}`;
+  const price =
+    priceEach === undefined
+      ? ''
+      : `, ${moneyText(priceEach, state.settings.currency, locale)} each`;
+  return `${PARTED[why](count)}${where}${price}${text ? `: ${text}` : ''}`;
 }
 
 type PartedEntry = Extract<BatchEntry, { kind: 'parted' }>;

@@ -74,6 +74,7 @@ describe('a batch as the grower speaks of it', () => {
         kind: 'put',
         record: 'taxon',
         key: euphorbia.id,
+        day: DAY,
         fields: { methods: [{ method: told.method, why: 'Mine are 16 cm' }] },
       }),
     );

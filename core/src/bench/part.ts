@@ -66,7 +66,7 @@ function parted(
   which: Which,
   day: Day,
   why: Parting,
-  more: Partial<Pick<EntryOf<'parted'>, 'to' | 'cause' | 'order' | 'text'>> = {},
+  more: Partial<Pick<EntryOf<'parted'>, 'to' | 'cause' | 'order' | 'priceEach' | 'text'>> = {},
 ): EntryDraft {
   const chosen = chooseLeaving(batch.cuttings, {
     taken: which.taken,
@@ -95,7 +95,7 @@ export function leaveEntries(
   which: Which,
   day: Day,
   why: 'given' | 'sold' | 'discarded',
-  about: { readonly text?: string; readonly order?: string } = {},
+  about: { readonly text?: string; readonly order?: string; readonly priceEach?: number } = {},
 ): readonly EntryDraft[] {
   return [parted(batch, which, day, why, about)];
 }

@@ -251,7 +251,13 @@ const CELLS: Cells = {
   moved: { detail: (e) => joined(e.space, e.place), amount: none },
   note: { detail: (e) => e.text, amount: none },
   parted: {
-    detail: (e) => joined(e.why, e.cause, e.text),
+    detail: (e) =>
+      joined(
+        e.why,
+        e.cause,
+        e.priceEach === undefined ? undefined : `at ${e.priceEach} each`,
+        e.text,
+      ),
     amount: (e) => Object.values(e.taken).reduce((sum, n) => sum + n, 0),
   },
   joined: {

@@ -106,6 +106,8 @@ export const KINDS = {
     to: idField.optional(),
     cause: z.enum(RECUT_FOR).optional(),
     order: idField.optional(),
+    /** What each was sold for, in the grower's currency. */
+    priceEach: z.number().min(0).max(1_000_000).optional(),
     text: noteField.optional(),
   }),
   /** Cuttings of another batch join this one. */

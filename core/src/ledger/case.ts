@@ -7,6 +7,7 @@ import type { Timed } from '../stats';
 import { batchCost, type BatchCost } from './batch-cost';
 import { GROUPINGS, groupOf, type Grouping } from './grouping';
 import { fateRows } from './rows';
+import { salesOf, type Sales } from './sales';
 
 import { settleAll } from '../faults';
 
@@ -44,6 +45,7 @@ export interface LedgerCase {
   readonly pups: readonly Timed[];
   readonly losses: readonly Timed[];
   readonly cost: BatchCost;
+  readonly sold: Sales;
 }
 
 /** What it is called by where only that is told. */
@@ -92,6 +94,7 @@ function caseOf(state: State, batch: Batch): LedgerCase {
     pups,
     losses,
     cost: batchCost(state, batch),
+    sold: salesOf(batch),
   };
 }
 

@@ -295,6 +295,27 @@ describe('money and time', () => {
     expect(row!.lostValue).toEqual({ cuttings: 12, spent: 1.5, forgone: 36 });
   });
 
+  it('what was sold is added up by hand: 3 at 4.50 and 2 without a price are 13.50 for 5', () => {
+    const sold = (taken: number, priceEach?: number) => ({
+      kind: 'parted' as const,
+      batch: 'b1',
+      day: addDays(DAY, 50),
+      why: 'sold' as const,
+      taken: { rooted: taken },
+      ...(priceEach === undefined ? {} : { priceEach }),
+    });
+    const [row] = moneyBy(
+      priced([
+        ...batch('b1', { method: 'leaf', count: 20 }, [[40, { rooted: 8, rotted: 12 }]]),
+        sold(3, 4.5),
+        sold(2),
+      ]),
+      'method',
+      RHO,
+    );
+    expect(row!.sold).toEqual({ count: 5, priced: 3, income: 13.5 });
+  });
+
   it('nothing priced, nothing rooted, nothing settled: no figure, and no NaN', () => {
     const state = fold(written(...batch('b1', { count: 5 }, [[9, { rotted: 5 }]])));
     expect(batchCost(state, state.batches.get('b1')!).total).toBeNull();

@@ -12,6 +12,7 @@ export * from './compare';
 export * from './losses';
 export * from './plate';
 export * from './money';
+export * from './sales';
 export * from './counted';
 export * from './season-report';
 export * from './forecasts';

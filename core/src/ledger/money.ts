@@ -4,6 +4,7 @@ import { successRange } from '../stats';
 import type { LedgerCase } from './case';
 import { gather } from './filter';
 import type { Grouping } from './grouping';
+import { addSales, NO_SALES, type Sales } from './sales';
 
 /** What a group of batches took in money and minutes, and what its losses were worth. */
 export interface MoneyRow {
@@ -18,6 +19,8 @@ export interface MoneyRow {
   readonly perPlant: MoneyRange | null;
   readonly minutesPerPlant: MoneyRange | null;
   readonly lostValue: LostValue;
+  /** Of all its batches, settled or not: what is sold is sold. */
+  readonly sold: Sales;
   /** What has no price and is left out. */
   readonly unpriced: readonly string[];
 }
@@ -94,6 +97,7 @@ export function moneyOf(
       spent: perCutting === null ? null : perCutting * lost,
       forgone: plantPrice === undefined ? null : plantPrice * lost,
     },
+    sold: cases.map((c) => c.sold).reduce(addSales, NO_SALES),
     unpriced: [...new Set(settled.flatMap((c) => c.cost.unpriced))].sort(),
   };
 }

@@ -91,6 +91,17 @@ describe('an order', () => {
     expect(openOrders(after)).toEqual([]);
   });
 
+  it('what is sold keeps its price, what is given has none', () => {
+    const state = stateOf(
+      ...batch('a', 5),
+      order('o', { count: 4, from: [{ batch: 'a', count: 4 }] }),
+    );
+    const [sold] = handOver(state, state.orders.get('o')!, addDays(DAY, 30), 'sold', false, 4.5);
+    expect(sold).toMatchObject({ why: 'sold', priceEach: 4.5 });
+    const [given] = handOver(state, state.orders.get('o')!, addDays(DAY, 30), 'given', false, 4.5);
+    expect(given).not.toHaveProperty('priceEach');
+  });
+
   it('closes only when all of it has gone; those without roots go too where that is wanted', () => {
     const begin = [...batch('a', 2), order('o', { count: 6, from: [{ batch: 'a', count: 6 }] })];
     const before = stateOf(...begin);

@@ -79,7 +79,7 @@ export function setAside(state: State, order: Order): NonNullable<Order['from']>
 
 /**
  * Handing over what is set aside: it leaves its batches, pups and rooted ones first; those without roots go too
- * where that is wanted. What stays is set aside still, and the order closes only when all of it has gone.
+ * where that is wanted. What is sold may have a price for each. What stays is set aside still, and the order closes only when all of it has gone.
  */
 export function handOver(
   state: State,
@@ -87,6 +87,7 @@ export function handOver(
   day: Day,
   why: 'given' | 'sold',
   unrootedToo = false,
+  priceEach?: number,
 ): readonly EntryDraft[] {
   let open = (order.count ?? 0) - handedOver(state, order);
   const stays: { batch: string; count: number }[] = [];
@@ -103,7 +104,11 @@ export function handOver(
     if (count > gone) stays.push({ batch: id, count: count - gone });
     if (gone === 0) continue;
     open -= gone;
-    const about = { order: order.id, ...(order.who ? { text: `for ${order.who}` } : {}) };
+    const about = {
+      order: order.id,
+      ...(priceEach === undefined || why !== 'sold' ? {} : { priceEach }),
+      ...(order.who ? { text: `for ${order.who}` } : {}),
+    };
     parts.push(...leaveEntries(batch, { taken: { pupped, rooted, waiting } }, day, why, about));
   }
   if (parts.length === 0) return [];

@@ -6,6 +6,7 @@ import {
   groupsBy,
   ledgerShares,
   moneyOf,
+  NO_SALES,
   type Grouping,
   type LedgerCase,
 } from '../ledger';
@@ -67,6 +68,7 @@ function benchOf({ correlation, chance, trays }: Trays, seed: number): readonly 
       pups: [lost],
       losses: [lost],
       cost: { total: of, minutes: of, unpriced: [] },
+      sold: NO_SALES,
     };
   });
 }

@@ -34,6 +34,7 @@ import { Words } from '../data/words';
 import { oneAtATime } from '../data/one-at-a-time';
 import { DayField } from '../forms/day-field';
 import { Field, FieldControl } from '../forms/field';
+import { readPrice } from '../forms/price';
 import { DraftNote } from '../forms/draft-note';
 import { namePage } from '../shell/page-title';
 
@@ -83,6 +84,8 @@ interface PartDraft {
   readonly space: string;
   readonly place: string;
   readonly text: string;
+  /** What each is sold for, as typed. */
+  readonly price: string;
   readonly into: string;
 }
 
@@ -97,6 +100,7 @@ const partSchema: z.ZodType<PartDraft> = z.object({
   space: z.string(),
   place: z.string(),
   text: z.string().max(4000),
+  price: z.string(),
   into: z.string(),
 });
 
@@ -190,6 +194,7 @@ export class PartPage {
       space: batch?.callusSpace ?? batch?.space ?? '',
       place: '',
       text: '',
+      price: String(this.state().settings.plantPrice ?? ''),
       into: '',
     };
   });
@@ -200,6 +205,10 @@ export class PartPage {
     return school !== '' ? school : cause === 'rot' ? longerSchool(first) : first;
   });
   protected readonly says = computed(() => WAYS.find((w) => w.id === this.form().way)!.says);
+  protected readonly currency = computed(() => {
+    const { currency } = this.state().settings;
+    return currency ? `, ${currency}` : '';
+  });
   protected readonly problem = signal('');
 
   protected readonly day = signal<string | null>(null);
@@ -315,12 +324,16 @@ export class PartPage {
           next: batch.id,
         };
       }
-      default:
+      default: {
+        const price = readPrice(form.way === 'sold' ? form.price : '');
+        if (!price.ok) return price.problem;
+        const about = { ...text, ...(price.each === undefined ? {} : { priceEach: price.each }) };
         return {
-          entries: leaveEntries(batch, which, day, form.way, text),
+          entries: leaveEntries(batch, which, day, form.way, about),
           said: `${count} ${form.way === 'discarded' ? 'thrown out' : form.way}`,
           next: batch.id,
         };
+      }
     }
   }
 }

@@ -20,6 +20,7 @@ import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
 import { DayField } from '../forms/day-field';
+import { readPrice } from '../forms/price';
 import { Field, FieldControl } from '../forms/field';
 
 /** Who wants what by when, and what stands against it. */
@@ -109,10 +110,14 @@ import { Field, FieldControl } from '../forms/field';
               </a>
             }
             @if (o.stands.ready > 0) {
-              <button type="button" matButton="outlined" (click)="hand(o.order, 'given')">
+              <button type="button" matButton="outlined" (click)="give(o.order)">
                 Given away, {{ o.stands.ready }}
               </button>
-              <button type="button" matButton="outlined" (click)="hand(o.order, 'sold')">
+              <button
+                type="button"
+                matButton="outlined"
+                (click)="selling.set({ id: o.order.id, unrootedToo: false })"
+              >
                 Sold, {{ o.stands.ready }}
               </button>
             }
@@ -120,7 +125,7 @@ import { Field, FieldControl } from '../forms/field';
               <button
                 type="button"
                 matButton="outlined"
-                (click)="hand(o.order, 'sold', true)"
+                (click)="selling.set({ id: o.order.id, unrootedToo: true })"
                 [attr.aria-label]="
                   'Sold, with the ' +
                   o.stands.growing +
@@ -138,6 +143,35 @@ import { Field, FieldControl } from '../forms/field';
               Cancel the order
             </button>
           </div>
+          @if (selling(); as sale) {
+            @if (sale.id === o.order.id) {
+              <form
+                class="flex flex-wrap items-start gap-3 pt-1"
+                aria-label="The sale"
+                novalidate
+                (submit)="$event.preventDefault(); sell(o.order, price.value)"
+              >
+                <hy-field
+                  class="w-44"
+                  [label]="'Price each' + currency() + ' (optional)'"
+                  [problem]="priceWrong()"
+                >
+                  <input
+                    hyControl
+                    type="text"
+                    inputmode="decimal"
+                    [value]="usualPrice()"
+                    (input)="priceWrong.set('')"
+                    #price
+                  />
+                </hy-field>
+                <button matButton="filled" class="mt-1.5">Record the sale</button>
+                <button type="button" matButton="text" class="mt-1.5" (click)="selling.set(null)">
+                  Not now
+                </button>
+              </form>
+            }
+          }
         </li>
       } @empty {
         <li class="grid gap-2 py-4 border-b border-line">
@@ -183,6 +217,17 @@ export class OrdersPage {
 
   protected readonly adding = signal(false);
   protected readonly problem = signal('');
+  /** The order whose sale is being put down. */
+  protected readonly selling = signal<{
+    readonly id: string;
+    readonly unrootedToo: boolean;
+  } | null>(null);
+  protected readonly priceWrong = signal('');
+  protected readonly usualPrice = computed(() => this.state().settings.plantPrice ?? '');
+  protected readonly currency = computed(() => {
+    const { currency } = this.state().settings;
+    return currency ? `, ${currency}` : '';
+  });
   protected readonly plants = computed(() => plants(this.state()));
 
   protected readonly open = computed(() => {
@@ -266,11 +311,20 @@ export class OrdersPage {
     );
   }
 
-  protected hand(order: Order, why: 'given' | 'sold', unrootedToo = false): void {
-    void this.actions.recordAll(
-      handOver(this.state(), order, this.today(), why, unrootedToo),
-      why === 'sold' ? 'Sold' : 'Given away',
+  protected give(order: Order): void {
+    void this.actions.recordAll(handOver(this.state(), order, this.today(), 'given'), 'Given away');
+  }
+
+  /** What is sold is asked for its price, with the usual one there already. */
+  protected async sell(order: Order, typed: string): Promise<void> {
+    const price = readPrice(typed);
+    if (!price.ok) return this.priceWrong.set(price.problem);
+    const sale = this.selling();
+    const sold = await this.actions.recordAll(
+      handOver(this.state(), order, this.today(), 'sold', sale?.unrootedToo, price.each),
+      'Sold',
     );
+    if (sold) this.selling.set(null);
   }
 
   protected callOff(order: Order): void {

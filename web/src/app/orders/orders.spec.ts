@@ -33,6 +33,15 @@ describe('orders', () => {
     page.all('li')[0]!.querySelectorAll<HTMLElement>('button');
     // What was set aside and has roots, and six pups that nobody was promised.
     await page.tap('Sold, 14');
+    expect(page.field('Price each, EUR (optional)').value).toBe('4.5');
+    await page.fill('Price each, EUR (optional)', 'much');
+    await page.tap('Record the sale');
+    expect(page.text).toContain('A price is a number of 0 or more, or nothing.');
+    await page.fill('Price each, EUR (optional)', '4');
+    await page.tap('Record the sale');
+    expect(page.recorded()).toContainEqual(
+      expect.objectContaining({ kind: 'parted', why: 'sold', priceEach: 4 }),
+    );
     expect(page.journal.state().batches.get('b-19')!.here.rooted).toBe(before.rooted - 8);
     expect(page.journal.state().batches.get('b-19')!.counts.rooted).toBe(8);
     // Of thirty fourteen have gone: it stays open until all have.

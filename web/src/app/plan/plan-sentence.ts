@@ -167,9 +167,15 @@ import { PlanWish } from './plan-wish';
       width: 10.8rem;
     }
     @media (max-width: 480px) {
+      .for {
+        width: 6.5rem;
+      }
       .number {
         flex: 1;
-        min-width: 4.6rem;
+        min-width: 6.4rem;
+      }
+      .kind {
+        width: 7.2rem;
       }
       .mother {
         width: calc(100% - 1.8rem);
@@ -179,7 +185,7 @@ import { PlanWish } from './plan-wish';
       }
       .sure {
         flex: 1;
-        min-width: 8rem;
+        min-width: 10.6rem;
       }
     }
   `,

@@ -7,6 +7,7 @@ import {
   type MoneyRange,
   type MoneyRow,
 } from '@hypogeon/core/ledger';
+import { soldText } from '@hypogeon/words';
 import { Journal } from '../data/journal';
 import { Ledger } from '../data/ledger';
 import { LedgerFilters } from '../data/ledger-filters';
@@ -69,7 +70,7 @@ const GROUPED_BY: readonly Grouping[] = ['method', 'mix', 'plant', 'school', 'sp
           }
           <p>
             {{ m.all.plants }} plants of {{ m.all.count.stuck }} cuttings in
-            {{ m.all.batches }} settled batches. {{ lostSays() }}
+            {{ m.all.batches }} settled batches. {{ lostSays() }} {{ soldSays() }}
             @if (m.all.lostValue.forgone === null) {
               <a routerLink="/settings">Say what a plant sells for</a> to see what they were worth.
             }
@@ -161,6 +162,14 @@ export class MoneyPage {
       sort: (r) => r.minutesPerPlant?.value ?? null,
     },
     {
+      key: 'sold',
+      head: 'Sold',
+      number: true,
+      text: (r) => `${r.sold.count}`,
+      note: (r) => (r.sold.priced > 0 ? this.words.money(r.sold.income) : ''),
+      sort: (r) => r.sold.count,
+    },
+    {
       key: 'lost',
       head: 'Lost',
       number: true,
@@ -209,6 +218,10 @@ export class MoneyPage {
     const forgone =
       lost.forgone === null ? '' : `, ${this.words.money(lost.forgone)} they would have sold for`;
     return `${lost.cuttings} were lost: ${spent}${forgone}.`;
+  });
+  protected readonly soldSays = computed(() => {
+    const sold = this.money()?.all.sold;
+    return sold ? soldText(sold, (value) => this.words.money(value)) : '';
   });
 
   protected choose(value: string): void {
