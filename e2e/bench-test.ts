@@ -119,7 +119,7 @@ export async function cutABatch(
   await page.keyboard.press('Escape');
   await page.getByLabel('What you call her').fill(name);
   await page.getByLabel('Where she came from').fill('Grown here');
-  await choose(page, 'Permission to propagate', 'my own plant');
+  await choose(page, 'May it be propagated?', 'my own plant');
   await page.getByRole('button', { name: 'Add her' }).click();
   await page.getByRole('link', { name: 'Plan a batch' }).click();
   await expect(page.getByRole('heading', { name: 'Plan', exact: true })).toBeVisible();

@@ -54,7 +54,7 @@ test('a double click does a thing once', async ({ page }) => {
   await page.getByRole('combobox', { name: /^Plant/ }).fill('Echeveria elegans');
   await page.keyboard.press('Escape');
   await page.getByLabel('What you call her').fill('Twin');
-  await choose(page, 'Permission to propagate', 'my own plant');
+  await choose(page, 'May it be propagated?', 'my own plant');
   await page.getByRole('button', { name: 'Add her' }).evaluate(twice);
   await expect(page.getByRole('heading', { level: 1, name: 'Twin' })).toBeVisible();
   await goTo(page, 'Mother plants');

@@ -88,7 +88,7 @@ test('an own plant borrows figures from one it is like', async ({ ownBook: page 
   await expect(page.getByText('Not in the plant guide.')).toBeVisible();
   await choose(page, 'Most like', 'Pachyphytum oviferum');
   await page.getByLabel('What you call her').fill('<script>alert(1)</script>');
-  await choose(page, 'Permission to propagate', 'not asked yet');
+  await choose(page, 'May it be propagated?', 'not asked yet');
   await page.getByRole('button', { name: 'Add her' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('<script>alert(1)</script>');
   await expect(page.getByText('(figures of Pachyphytum oviferum)')).toBeVisible();
@@ -215,5 +215,5 @@ test('too much of one plant is answered by what would do', async ({ page }) => {
   ).toBeVisible();
   await page.getByRole('link', { name: /^From her and her young/ }).click();
   await expect(page.getByText(/40 after (one|\d) rounds?, by /)).toBeVisible();
-  await expect(page.getByLabel('Stock wanted')).toHaveValue('40');
+  await expect(page.getByLabel('Stock wanted')).toHaveAttribute('placeholder', '40');
 });

@@ -1,4 +1,4 @@
-import type { OwnLook } from '../look';
+import { dressed, type OwnLook } from '../look';
 import type { Tissue } from '../wound';
 import { lookOf } from './look-of';
 import type { MethodId } from './method';
@@ -49,7 +49,7 @@ export function withOwnFigures(taxon: Taxon, own: OwnFigures): Taxon {
     ...(own.season === undefined
       ? {}
       : { season: { ...taxon.season, ...own.season, evidence: OWN } }),
-    ...(own.look === undefined ? {} : { look: { ...lookOf(taxon), ...own.look } }),
+    ...(own.look === undefined ? {} : { look: dressed(lookOf(taxon), own.look) }),
     methods,
     not: [
       ...taxon.not.filter((n) => !given.has(n.method)),

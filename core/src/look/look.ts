@@ -97,7 +97,8 @@ export const ownLookSchema = z.looseObject({
   habit: z.enum(HABITS).optional(),
   fill: tone.optional(),
   edge: tone.optional(),
-  mark: z.enum(MARKINGS).optional(),
+  /** `none` takes off what its kin wears. */
+  mark: z.enum([...MARKINGS, 'none']).optional(),
   markTone: tone.optional(),
   count: z.int().min(1).max(80).optional(),
   heads: z.int().min(1).max(24).optional(),
@@ -105,5 +106,18 @@ export const ownLookSchema = z.looseObject({
   rise: z.number().min(-40).max(85).optional(),
 });
 export type OwnLook = Partial<
-  Pick<Look, 'habit' | 'fill' | 'edge' | 'mark' | 'markTone' | 'count' | 'heads' | 'wide' | 'rise'>
->;
+  Pick<Look, 'habit' | 'fill' | 'edge' | 'markTone' | 'count' | 'heads' | 'wide' | 'rise'>
+> & { readonly mark?: Marking | 'none' | undefined };
+
+/** Its kin's look with what was said over it. */
+export function dressed(kin: Look, { mark, ...own }: OwnLook): Look {
+  const { mark: worn, markTone, ...bare } = kin;
+  const shown = mark ?? worn;
+  return {
+    ...bare,
+    ...(shown === undefined || shown === 'none'
+      ? {}
+      : { mark: shown, ...(markTone ? { markTone } : {}) }),
+    ...own,
+  };
+}

@@ -60,6 +60,7 @@ import { Chart } from '../charts/chart';
 import type { ChartModel } from '../charts/chart-model';
 import { emergenceChart } from '../charts/emergence-chart';
 import { fanChart } from '../charts/fan-chart';
+import { Fold } from '../ui/fold';
 import { LifeStrip } from '../marks/life-strip';
 import { TrayMap, type PlacesCounted } from '../marks/tray-map';
 import { BetterPlace } from '../air/better-place';
@@ -85,6 +86,7 @@ const COUNTED: ReadonlySet<string> = new Set(['roots', 'pups', 'overdue']);
     AskTaps,
     BatchHead,
     BetterPlace,
+    Fold,
     ChangeDeed,
     CountBars,
     DayField,

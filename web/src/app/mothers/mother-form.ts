@@ -252,7 +252,10 @@ export class MotherForm {
           ? 'Not in the plant guide. Choose the plant it is most like: its figures stand in until your own are better.'
           : '',
       name: d.name.trim() === '' ? 'What do you call her at the bench?' : '',
-      permission: d.permission === '' ? 'May she be propagated? Say how you know.' : '',
+      permission:
+        d.permission === ''
+          ? 'May it be propagated? Say how you know: cuttings are taken only with the owner’s leave.'
+          : '',
       since: d.since > this.today() ? 'That day is still to come.' : '',
       bornOn: d.bornOn > this.today() ? 'That day is still to come.' : '',
       height: this.heightProblem(d.height),

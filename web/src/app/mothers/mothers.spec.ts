@@ -46,7 +46,7 @@ describe('adding a mother', () => {
     await page.tap('Add her');
     expect(page.text).toContain('Which plant is it?');
     expect(page.text).toContain('What do you call her at the bench?');
-    expect(page.text).toContain('May she be propagated?');
+    expect(page.text).toContain('May it be propagated?');
     expect(page.recorded()).toEqual([]);
   });
 
@@ -55,7 +55,7 @@ describe('adding a mother', () => {
     await page.fill('Plant', 'aeonium ARBOREUM');
     expect(page.text).toContain('A leaf carries no bud');
     await page.fill('What you call her', '  The tall one ');
-    await page.fill('Permission to propagate', 'asked');
+    await page.fill('May it be propagated?', 'asked');
     await page.tap('Add her');
     expect(page.recorded()).toMatchObject([
       {
@@ -72,7 +72,7 @@ describe('adding a mother', () => {
       await page.fill('Plant', 'Nameless cross');
       await page.fill('Most like', 'echeveria-elegans');
       await page.fill('What you call her', name);
-      await page.fill('Permission to propagate', 'own');
+      await page.fill('May it be propagated?', 'own');
       await page.tap('Add her');
     }
     const { ownTaxa, mothers } = page.journal.state();

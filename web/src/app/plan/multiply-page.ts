@@ -87,7 +87,8 @@ interface Round {
             hyControl
             type="number"
             min="1"
-            [value]="each()"
+            [placeholder]="usualEach()"
+            [value]="typed().pieces"
             (input)="set({ pieces: pieces.value })"
             #pieces
           />
@@ -106,7 +107,8 @@ interface Round {
             hyControl
             type="number"
             min="2"
-            [value]="wanted()"
+            [placeholder]="usualTarget()"
+            [value]="typed().target"
             (input)="set({ target: target.value })"
             #target
           />
@@ -176,16 +178,17 @@ export class MultiplyPage {
     const ways = this.ways();
     return ways.find((m) => m.method === this.typed().method) ?? ways[0] ?? null;
   });
-  protected readonly each = computed(() => {
+  /** What counts while a field is empty: what it can spare, and what the plan asked for. */
+  protected readonly usualEach = computed(() => {
     const [way, mother, plant] = [this.way(), this.her.record(), this.plant()];
-    if (this.typed().pieces !== '' || !way || !mother || !plant) return this.typed().pieces;
+    if (!way || !mother || !plant) return '';
     return `${Math.max(1, likelySpareOf(mother, formOf(plant.taxon), way.method).count)}`;
   });
-  protected readonly wanted = computed(() => this.typed().target || (this.want() ?? USUAL_TARGET));
+  protected readonly usualTarget = computed(() => this.want() ?? USUAL_TARGET);
   private readonly numbers = computed(() => ({
     start: numberFrom(this.typed().start),
-    pieces: numberFrom(this.each()),
-    target: numberFrom(this.wanted()),
+    pieces: numberFrom(this.typed().pieces || this.usualEach()),
+    target: numberFrom(this.typed().target || this.usualTarget()),
   }));
   protected readonly problem = computed(() => {
     const { start, pieces, target } = this.numbers();

@@ -12,7 +12,7 @@ import { MatButton } from '@angular/material/button';
 import { beliefOf } from '@hypogeon/core/learn';
 import { chancesOf, cutStraps, nodesFrom, strapProblem, yieldOf } from '@hypogeon/core/plan';
 import { cuttingCautions } from '@hypogeon/core/safety';
-import { readLength } from '@hypogeon/core/units';
+import { readLength, type LengthUnit } from '@hypogeon/core/units';
 import { hydraulicWidth, referenceClosureDays } from '@hypogeon/core/wound';
 import { Drafts } from '../data/drafts';
 import { shapeOf } from '../data/draft-shape';
@@ -33,7 +33,12 @@ interface StrapDraft {
   readonly width: string;
 }
 
-const BLANK: StrapDraft = { lengths: '400 360', section: '75', width: '' };
+const BLANK: StrapDraft = { lengths: '', section: '75', width: '' };
+/** Two leaves as they are mostly long, in whole centimetres or inches; mm. */
+const EXAMPLE: Readonly<Record<LengthUnit, readonly number[]>> = {
+  mm: [400, 360],
+  in: [406.4, 355.6],
+};
 
 /** Leaf sections cut across: how many sections, each numbered and with its arrow, and what they give. */
 @Component({
@@ -76,6 +81,7 @@ const BLANK: StrapDraft = { lengths: '400 360', section: '75', width: '' };
               <input
                 hyControl
                 type="text"
+                [placeholder]="exampleTyped()"
                 [value]="draft().lengths"
                 (input)="set('lengths', lengths.value)"
                 #lengths
@@ -110,6 +116,12 @@ const BLANK: StrapDraft = { lengths: '400 360', section: '75', width: '' };
           }
           @if (view(); as v) {
             <section class="grid gap-3 mt-5.5" aria-live="polite" aria-label="What the cuts give">
+              @if (example()) {
+                <p>
+                  An example: two leaves of {{ words.length(v.lengths[0]!) }} and
+                  {{ words.length(v.lengths[1]!) }}. Measure yours and type them.
+                </p>
+              }
               <p class="headline text-3xl">
                 {{ v.plan.sections.length }} sections
                 <span class="plain text-base quiet"
@@ -128,10 +140,12 @@ const BLANK: StrapDraft = { lengths: '400 360', section: '75', width: '' };
                 {{ words.temperature(22) }} and 55 %. {{ v.left }} Pups of variegated leaves come
                 plain: to keep the edge, divide the clump.
               </p>
-              <hy-cut-terms />
-              <div class="row">
-                <button matButton="filled" (click)="take()">Cut: put them on the bench</button>
-              </div>
+              @if (!example()) {
+                <hy-cut-terms />
+                <div class="row">
+                  <button matButton="filled" (click)="take()">Cut: put them on the bench</button>
+                </div>
+              }
               <ul class="grid gap-2 bare">
                 @for (c of cautions(); track c.title) {
                   <li class="pl-3 border-l-4 border-callus" [class]="c.weight">
@@ -169,8 +183,15 @@ export class StrapsPage {
   protected readonly plant = this.her.plant;
   protected readonly way = computed(() => this.her.way('leaf-section'));
 
+  /** Until leaves are measured the page shows how it goes with two of them, and puts nothing on the bench. */
+  protected readonly example = computed(() => this.draft().lengths.trim() === '');
   private readonly lengths = computed(() =>
-    nodesFrom(this.draft().lengths, (text) => this.mm(text)),
+    this.example()
+      ? EXAMPLE[this.words.lengthUnit()]
+      : nodesFrom(this.draft().lengths, (text) => this.mm(text)),
+  );
+  protected readonly exampleTyped = computed(() =>
+    EXAMPLE[this.words.lengthUnit()].map((mm) => this.words.typed(mm)).join(' '),
   );
   private readonly section = computed(() => this.mm(this.draft().section));
   private readonly widthMm = computed(() =>
@@ -179,9 +200,7 @@ export class StrapsPage {
       : this.mm(this.draft().width),
   );
   protected readonly lengthsProblem = computed(() =>
-    this.lengths() === null
-      ? `Lengths with a space between, like ${this.words.typed(400)} ${this.words.typed(360)}.`
-      : '',
+    this.lengths() === null ? `Lengths with a space between, like ${this.exampleTyped()}.` : '',
   );
   protected readonly sectionProblem = computed(() =>
     this.section() === null ? 'A length, like 75 mm or 3 in.' : '',
@@ -270,10 +289,9 @@ export class StrapsPage {
     ]);
   }
 
-  /** What one mostly has in hand, in the grower's unit. */
+  /** Nothing is measured yet; a section as it is mostly cut, in the grower's unit. */
   private blank(): StrapDraft {
-    const typed = (mm: number): string => this.words.typed(mm);
-    return { lengths: `${typed(400)} ${typed(360)}`, section: typed(75), width: '' };
+    return { ...BLANK, section: this.words.typed(this.words.lengthUnit() === 'in' ? 76.2 : 75) };
   }
 
   private mm(text: string): number | null {

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, input, output } from '@an
 import { MatButton } from '@angular/material/button';
 import { MatOption, MatSelect } from '@angular/material/select';
 import { MatSlider, MatSliderThumb } from '@angular/material/slider';
-import { drawn, MARKINGS, TONES, type Look, type OwnLook } from '@hypogeon/core/look';
+import { dressed, drawn, MARKINGS, TONES, type Look, type OwnLook } from '@hypogeon/core/look';
 import { Field } from '../forms/field';
 import { PlantPicture } from '../marks/plant-picture';
 
@@ -52,7 +52,11 @@ type Slid = 'count' | 'heads' | 'wide' | 'rise';
         </mat-select>
       </hy-field>
       <hy-field label="On its leaves">
-        <mat-select [value]="shown().mark ?? ''" (selectionChange)="set({ mark: $event.value })">
+        <mat-select
+          [value]="shown().mark ?? 'none'"
+          (selectionChange)="set({ mark: $event.value })"
+        >
+          <mat-option value="none">nothing</mat-option>
           @for (m of markings; track m) {
             <mat-option [value]="m">{{ m }}</mat-option>
           }
@@ -102,7 +106,7 @@ export class OwnLookPart {
     { key: 'rise', name: 'Flat to steep', min: -30, max: 80, step: 2, usual: 15 },
   ];
 
-  protected readonly shown = computed<Look>(() => ({ ...this.kin(), ...this.own() }));
+  protected readonly shown = computed<Look>(() => dressed(this.kin(), this.own()));
   protected readonly picture = computed(() => drawn(this.shown(), 'plant'));
   protected readonly changed = computed(() => Object.keys(this.own()).length > 0);
 
