@@ -13,5 +13,6 @@ export * from './calendar';
 export * from './csv';
 export * from './tables';
 export * from './data-package';
+export * from './counts-file';
 export * from './paper-log';
 export * from './paper-again';

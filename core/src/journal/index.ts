@@ -5,6 +5,7 @@ export * from './record-choices';
 export * from './records';
 export * from './record-fields';
 export * from './field';
+export * from './counts';
 export * from './kinds';
 export * from './entry';
 export * from './bring-back';

@@ -140,6 +140,7 @@ describe('records', () => {
     trial: { name: 'Cinnamon or nothing' },
     tray: { name: 'Tray A', rows: 3 },
     order: { who: 'R.', count: 4 },
+    bench: { name: 'The one with the heated bench', edition: 2 },
     settings: { latitude: 52 },
   };
 

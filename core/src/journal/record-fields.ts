@@ -12,6 +12,7 @@ import { CONTAINER_SHAPES, LEAST_FILL_MM, WALLS } from '../media';
 import { DISINFECTANTS } from '../safety';
 import { TOP_DRESSINGS, UNROOTED_WATERS, WATER_SCHOOLS } from '../water';
 import { WOUND_SCHOOLS } from '../wound';
+import { countsField } from './counts';
 import { dayField, idField, nameField, noteField, saidField, textField } from './field';
 import { OUTCOMES } from './outcome';
 import { PARTINGS } from './parting';
@@ -372,7 +373,21 @@ export const orderFields = z.looseObject({
   calledOff: clear(saidField(400)),
 });
 
+/** Counts of another bench that were taken in. The key is the bench. */
+export const benchFields = z.looseObject({
+  /** What the grower calls it, for themselves alone. */
+  name: clear(nameField),
+  edition: clear(z.int().min(1).max(1_000_000)),
+  correlation: clear(countsField.shape.correlation),
+  rows: clear(countsField.shape.rows),
+  /** Taken out again: it is kept, and tells nothing. */
+  out: clear(z.boolean()),
+});
+
 export const settingsFields = z.looseObject({
+  /** The number by which other benches know this one's counts, and how often they were given. */
+  bench: clear(countsField.shape.bench),
+  given: clear(z.int().min(1).max(1_000_000)),
   length: clear(z.enum(['mm', 'in'])),
   temperature: clear(z.enum(['C', 'F'])),
   school: clear(z.enum(WOUND_SCHOOLS)),

@@ -2,6 +2,7 @@ import type * as z from 'zod';
 import type { Named } from './field';
 import {
   batchFields,
+  benchFields,
   componentFields,
   containerFields,
   mixFields,
@@ -31,6 +32,7 @@ export const RECORDS = {
   trial: { fields: trialFields, into: 'trials' },
   tray: { fields: trayFields, into: 'trays' },
   order: { fields: orderFields, into: 'orders' },
+  bench: { fields: benchFields, into: 'benches' },
   settings: { fields: settingsFields, into: null },
 } as const satisfies Record<string, { readonly fields: z.ZodType; readonly into: string | null }>;
 
@@ -68,5 +70,6 @@ export type ContainerFields = FieldsOf['container'];
 export type ProtocolFields = FieldsOf['protocol'];
 export type TrialFields = FieldsOf['trial'];
 export type TrayFields = FieldsOf['tray'];
+export type BenchRecord = KeptRecord<'bench'>;
 export type OrderFields = FieldsOf['order'];
 export type SettingsFields = FieldsOf['settings'];

@@ -5,6 +5,7 @@ import {
   BATCH_CELLS,
   BATCH_LOGITS,
   BATCH_PACES,
+  CELLS,
   logitOf,
   PACE_SD,
   PACE_STRIDE,
@@ -16,6 +17,8 @@ import {
   shareAt,
   SHIFTS,
 } from './cure-grid';
+import { logDensity, pooledFor, type Pooled } from '../pool';
+import { logBeta } from '../stats';
 import { refined } from './refine';
 import { genusOf, toldIn, vectorOf, type GenusEvidence, type RootEvidence } from './told';
 import { correlationFrom, USUAL_CORRELATION } from './tray-correlation';
@@ -47,6 +50,8 @@ export interface Belief {
   readonly catalogue: { readonly mean: number; readonly worth: number };
   readonly own: Told;
   readonly genus: Told;
+  /** What other benches have counted of it; null where nothing was taken in. */
+  readonly pooled: Pooled | null;
   /** Weights of chance and pace of one batch to come, over the grid of batches; they sum to 1. */
   readonly batch: Float64Array;
 }
@@ -66,16 +71,34 @@ const correlationIn = memo((told: ReadonlyMap<string, GenusEvidence>): number =>
 export function beliefOf(state: State, taxon: string, way: TaxonMethod): Belief {
   const correlation = correlationOf(state);
   const told = evidenceFor(state, taxon, way);
-  if (told === null) return untold(way, String(correlation), () => believe(way, correlation, null));
+  const pooled = pooledFor(state, taxon, way);
+  const beside = pooled ? `/${numberOf(pooled)}` : '';
+  if (told === null)
+    return untold(way, `${correlation}${beside}`, () => believe(way, correlation, null, pooled));
   const { mean, worth } = way.success;
-  const name = `${taxon}/${correlation}/${mean}/${worth}`;
+  const name = `${taxon}/${correlation}/${mean}/${worth}${beside}`;
   return learned(told, name, () =>
-    believe(way, correlation, {
-      sum: sumFor(told, taxon, correlation),
-      own: toldBy(told, (t) => t === taxon),
-      genus: toldBy(told, (t) => t !== taxon),
-    }),
+    believe(
+      way,
+      correlation,
+      {
+        sum: sumFor(told, taxon, correlation),
+        own: toldBy(told, (t) => t === taxon),
+        genus: toldBy(told, (t) => t !== taxon),
+      },
+      pooled,
+    ),
   );
+}
+
+const numbers = new WeakMap<Pooled, number>();
+let latestNumber = 0;
+
+/** A number for each pool of counts, by which what hangs on it is kept. */
+function numberOf(pooled: Pooled): number {
+  const known = numbers.get(pooled) ?? ++latestNumber;
+  numbers.set(pooled, known);
+  return known;
 }
 
 /** What the genus of a plant has told of a way; null where nothing. */
@@ -113,16 +136,19 @@ const UNTOLD = { own: NOBODY, genus: NOBODY };
 /**
  * The belief of a way from its figures and what batches have told.
  * @param told null where nothing was; its sum as of {@link sumFor}
+ * @param pooled counts of other benches, which stand before one's own instead of the guide's figure alone
  */
 export function believe(
   way: Pick<TaxonMethod, 'success'>,
   correlation: number,
   told: { readonly sum: Float64Array; readonly own: Told; readonly genus: Told } | null,
+  pooled: Pooled | null = null,
 ): Belief {
   const { mean, worth } = way.success;
   const { own, genus } = told ?? UNTOLD;
   const logit = logitOf(mean);
-  const learned = told && plantBelief(logit, worth, told.sum, own.batches + genus.batches);
+  const sum = told?.sum ?? (pooled ? NOTHING_TOLD : null);
+  const learned = sum && plantBelief(logit, worth, sum, own.batches + genus.batches, pooled);
   const batch = learned
     ? batchBelief(logit, learned, correlation)
     : guideBelief(mean, worth, correlation);
@@ -133,6 +159,7 @@ export function believe(
     catalogue: { mean, worth },
     own,
     genus,
+    pooled,
     batch,
   });
 }
@@ -200,20 +227,24 @@ function plantBelief(
   worth: number,
   sum: Float64Array,
   batches: number,
+  pooled: Pooled | null,
 ): PlantBelief {
-  const fine = batches < SHARP ? COARSE : FINE;
+  const fine = batches < SHARP && !pooled ? COARSE : FINE;
   const shifts = refined(SHIFTS, fine.shifts);
   const paces = refined(PACES, fine.paces);
   const evidence = refinedSum(sum, fine);
   const mean = shareAt(logit);
-  const pacePrior = paces.map((pace) => -0.5 * (pace / PLANT_PACE_SD) ** 2);
+  const pacePrior = pooled?.pace
+    ? paces.map(mixedPace(pooled.pace))
+    : paces.map((pace) => -0.5 * (pace / PLANT_PACE_SD) ** 2);
+  const guide = pooled && logBeta(mean * worth, (1 - mean) * worth);
   const weights = new Float64Array(shifts.length * paces.length);
   let most = -Infinity;
   for (let x = 0, at = 0; x < shifts.length; x++) {
     const p = logit + shifts[x]!;
     // In log-odds: Beta(a, b) has the density pᵃ(1 − p)ᵇ.
-    const chance =
-      -worth * (mean * Math.log1p(Math.exp(-p)) + (1 - mean) * Math.log1p(Math.exp(p)));
+    let chance = -worth * (mean * Math.log1p(Math.exp(-p)) + (1 - mean) * Math.log1p(Math.exp(p)));
+    if (pooled) chance = mixedLog(logDensity(pooled.chance, p), chance - guide!);
     for (let y = 0; y < paces.length; y++, at++) {
       weights[at] = chance + pacePrior[y]! + evidence[at]!;
       if (weights[at]! > most) most = weights[at]!;
@@ -225,6 +256,28 @@ function plantBelief(
   for (let i = 0; i < weights.length; i++) weights[i]! /= all;
   return { shifts, paces, weights };
 }
+
+/**
+ * Counts of other benches with the guide's vague figure beside them, so that a bench unlike the others is not drowned:
+ * what is counted here moves the weights.
+ * Source: robust mixture priors, Schmidli et al. 2014, Biometrics 70, 1023–1032.
+ */
+const VAGUE = 0.2;
+
+const mixedLog = (counted: number, guide: number): number => {
+  const most = Math.max(counted, guide);
+  return most + Math.log((1 - VAGUE) * Math.exp(counted - most) + VAGUE * Math.exp(guide - most));
+};
+
+const logNormal = (x: number, mean: number, sd: number): number =>
+  -0.5 * ((x - mean) / sd) ** 2 - Math.log(sd);
+
+const mixedPace =
+  ({ mean, sd }: NonNullable<Pooled['pace']>) =>
+  (pace: number): number =>
+    mixedLog(logNormal(pace, mean, sd), logNormal(pace, 0, PLANT_PACE_SD));
+
+const NOTHING_TOLD = new Float64Array(CELLS);
 
 /** A sum of evidence, as finely as it is to be told. */
 function refinedSum(sum: Float64Array, fine: Fineness): Float64Array {
@@ -339,12 +392,18 @@ export function batchWithout(
   const own = group.own.get(taxon);
   if (!own?.told.includes(told) || own.told.length > MANY) return belief.batch;
   const { correlation } = belief;
-  if (group.all.length === 1) return untoldBatch(way, correlation);
+  if (group.all.length === 1) return untoldBatch(way, correlation, belief.pooled);
   const vector = vectorOf(told, correlation);
   const sum = sumFor(group, taxon, correlation).map((all, i) => all - vector[i]!);
   const logit = logitOf(way.success.mean);
-  return batchBelief(logit, plantBelief(logit, way.success.worth, sum, 1), correlation);
+  return batchBelief(
+    logit,
+    plantBelief(logit, way.success.worth, sum, 1, belief.pooled),
+    correlation,
+  );
 }
 
-const untoldBatch = (way: TaxonMethod, correlation: number): Float64Array =>
-  untold(way, String(correlation), () => believe(way, correlation, null)).batch;
+const untoldBatch = (way: TaxonMethod, correlation: number, pooled: Pooled | null): Float64Array =>
+  untold(way, `${correlation}${pooled ? `/${numberOf(pooled)}` : ''}`, () =>
+    believe(way, correlation, null, pooled),
+  ).batch;

@@ -1,0 +1,2 @@
+export * from './give';
+export * from './forest';

@@ -1,0 +1,40 @@
+import type { BenchCounts, State } from '../journal';
+
+/** Why counts may not be what they say. They can be taken in all the same. */
+export type Doubt =
+  /** The grower's own, come back. */
+  | { readonly is: 'own' }
+  /** All of so many rooted, everywhere. */
+  | { readonly is: 'all rooted'; readonly set: number }
+  /** Row by row the counts of another bench. */
+  | { readonly is: 'same as'; readonly bench: string }
+  /** An edition that is no newer than the one that is here. */
+  | { readonly is: 'not newer'; readonly edition: number; readonly known: number };
+
+/** So many cuttings of which not one was lost are no bench that anybody has seen. */
+const MANY = 60;
+
+/** What speaks against the counts of a bench; empty where nothing does. */
+export function doubtsOf(state: State, counts: BenchCounts): readonly Doubt[] {
+  const doubts: Doubt[] = [];
+  if (state.settings.bench === counts.bench) doubts.push({ is: 'own' });
+  const settled = counts.rows.filter((r) => r.settled);
+  const set = settled.reduce((sum, r) => sum + r.set, 0);
+  if (set >= MANY && settled.every((r) => r.rooted === r.set))
+    doubts.push({ is: 'all rooted', set });
+  const text = rowsText(counts.rows);
+  for (const [bench, record] of state.benches)
+    if (bench !== counts.bench && counts.rows.length > 0 && rowsText(record.rows ?? []) === text)
+      doubts.push({ is: 'same as', bench });
+  const known = state.benches.get(counts.bench);
+  if (known && (known.edition ?? 0) >= counts.edition)
+    doubts.push({ is: 'not newer', edition: counts.edition, known: known.edition ?? 0 });
+  return doubts;
+}
+
+/** Rows in an order of their own: the same counts in another order are the same counts. */
+const rowsText = (rows: BenchCounts['rows']): string =>
+  rows
+    .map((r) => JSON.stringify(Object.entries(r).sort(([a], [b]) => (a < b ? -1 : 1))))
+    .sort()
+    .join('\n');
