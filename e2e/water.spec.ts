@@ -4,7 +4,7 @@ import { choose, expect, goTo, test } from './bench-test';
 test('the can stays away, is called for by volume, and is done', async ({ page }) => {
   await page.goto('/#/bench/b-18/water');
   const today = page.getByRole('region', { name: 'Today' });
-  await expect(page.getByRole('img', { name: /Plastic pot, small cut through/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: /Small pot cut through/ })).toBeVisible();
   await expect(today).toContainText(/Water today, about \d+ mL each/);
   await goTo(page, 'Today');
   // The lean-to comes first, and the clump stands there.

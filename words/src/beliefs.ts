@@ -2,17 +2,19 @@ import type { MethodId } from '@hypogeon/core/botany';
 import type { Belief, HeadsEach } from '@hypogeon/core/learn';
 import type { LedgerCount } from '@hypogeon/core/ledger';
 import { effectiveSize } from '@hypogeon/core/stats';
+import { benchesText } from './counts';
 import { decimal } from './numbers';
 import { percent } from './shares';
 
-/** What a figure rests on, in words: `catalogue`, `your own 43 cuttings and the catalogue`. */
-export function beliefWords({ own, genus }: Belief, method: MethodId): string {
-  if (own.cuttings === 0 && genus.cuttings === 0) return 'catalogue';
+/** What a figure rests on, in words: `catalogue`, `your own 43, with what was counted on 6 other benches`. */
+export function beliefWords({ own, genus, pooled }: Belief, method: MethodId): string {
+  if (own.cuttings === 0 && genus.cuttings === 0)
+    return pooled ? benchesText(pooled.benches) : 'catalogue';
   const parts = [
     own.cuttings > 0 ? `your own ${own.cuttings}` : '',
     genus.cuttings > 0 ? `${genus.cuttings} of the genus` : '',
   ].filter(Boolean);
-  return `${parts.join(' and ')}${method === 'leaf' ? ' leaves' : ''}, with the catalogue`;
+  return `${parts.join(' and ')}${method === 'leaf' ? ' leaves' : ''}, with ${pooled ? `what was ${benchesText(pooled.benches)}` : 'the catalogue'}`;
 }
 
 /** What the pace rests on, in words: `as catalogued`, `1.3 times the catalogue by your own 43`. */

@@ -1,6 +1,7 @@
 import type { SlowHere } from '@hypogeon/core/care';
 import { METHOD } from '@hypogeon/core/botany';
 import { betterName, betterText, noneBetter, slowText, type Speech } from '.';
+import { METHOD_RULE } from './piece-rules';
 
 const speech: Speech = {
   locale: 'en-GB',
@@ -8,7 +9,7 @@ const speech: Speech = {
   length: 'mm',
   temperature: 'C',
   wayOf: () => METHOD.column,
-  ruleOf: () => METHOD.column.rule,
+  ruleOf: () => METHOD_RULE.column,
   batchName: () => 'Column',
 };
 const slow: SlowHere = {

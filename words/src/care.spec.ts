@@ -35,6 +35,7 @@ import {
   volumeText,
   type Speech,
 } from '.';
+import { METHOD_RULE } from './piece-rules';
 
 const DAY: Day = '2026-04-09';
 const state = fold(demoJournal(DAY));
@@ -273,8 +274,8 @@ describe('the calendar of what lies ahead', () => {
 
 describe('rules of thumb', () => {
   it.each(METHODS)('of %s are told in inches too', (method) => {
-    expect(ruleText(METHOD[method].rule, 'in')).not.toMatch(/\d (mm|cm)\b/);
-    expect(ruleText(METHOD[method].rule, 'mm')).toBe(METHOD[method].rule);
+    expect(ruleText(METHOD_RULE[method], 'in')).not.toMatch(/\d (mm|cm)\b/);
+    expect(ruleText(METHOD_RULE[method], 'mm')).toBe(METHOD_RULE[method]);
   });
 
   it('of repotting: a pot 1–2 cm wider, 1–1.5 cm below the rim (common practice, no source)', () => {

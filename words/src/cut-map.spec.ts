@@ -1,5 +1,6 @@
 import { METHOD } from '@hypogeon/core/botany';
 import { pieceProblemText, tooShortText, type Speech } from '.';
+import { METHOD_RULE } from './piece-rules';
 
 const speech: Speech = {
   locale: 'en-GB',
@@ -7,7 +8,7 @@ const speech: Speech = {
   length: 'mm',
   temperature: 'C',
   wayOf: () => METHOD.leaf,
-  ruleOf: () => METHOD.leaf.rule,
+  ruleOf: () => METHOD_RULE.leaf,
   batchName: () => '',
 };
 

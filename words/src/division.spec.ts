@@ -1,6 +1,7 @@
 import { METHOD } from '@hypogeon/core/botany';
 import { judgePart, type ClumpPart } from '@hypogeon/core/plan';
 import { partText, type Speech } from '.';
+import { METHOD_RULE } from './piece-rules';
 
 const speech: Speech = {
   locale: 'en-GB',
@@ -8,7 +9,7 @@ const speech: Speech = {
   length: 'mm',
   temperature: 'C',
   wayOf: () => METHOD.leaf,
-  ruleOf: () => METHOD.leaf.rule,
+  ruleOf: () => METHOD_RULE.leaf,
   batchName: () => '',
 };
 const part = (over: Partial<ClumpPart>): ClumpPart => ({

@@ -1,6 +1,7 @@
 import { METHOD } from '@hypogeon/core/botany';
 import type { Outcome } from '@hypogeon/core/rehearse';
 import { differenceText, matterText, ofHundred, othersText, rootDaysText } from '.';
+import { METHOD_RULE } from './piece-rules';
 
 const outcome = (over: Partial<Outcome> = {}): Outcome => ({
   name: 'This plan',
@@ -41,7 +42,7 @@ const speech = {
   length: 'in',
   temperature: 'F',
   wayOf: () => METHOD.leaf,
-  ruleOf: () => METHOD.leaf.rule,
+  ruleOf: () => METHOD_RULE.leaf,
   batchName: () => '',
 } as const;
 

@@ -2,6 +2,7 @@ import { METHOD } from '@hypogeon/core/botany';
 import type { Step } from '@hypogeon/core/care';
 import type { Ways } from '@hypogeon/core/plan';
 import { insteadText, planSentence, togetherText, whyBest, type Speech } from '.';
+import { METHOD_RULE } from './piece-rules';
 
 const speech: Speech = {
   locale: 'en-GB',
@@ -9,7 +10,7 @@ const speech: Speech = {
   length: 'mm',
   temperature: 'C',
   wayOf: () => METHOD.leaf,
-  ruleOf: () => METHOD.leaf.rule,
+  ruleOf: () => METHOD_RULE.leaf,
   batchName: () => 'A batch',
 };
 const ways = (over: Partial<Ways>): Ways => ({

@@ -1,1 +1,2 @@
 export { demoJournal } from './demo';
+export * from './society';

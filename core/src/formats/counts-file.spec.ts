@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { Package } from 'datapackage';
 import { countsOf } from '../benches';
 import { demoJournal } from '../demo';
-import { fold, type BenchCounts, type CountsRow } from '../journal';
+import { fold, type CountsRow } from '../journal';
 import { countsPackage, readCounts, writeCounts } from '.';
 
 const DAY = '2026-04-09';
@@ -33,9 +33,9 @@ const file = (over: object = {}, head: object = {}): string =>
     bench: 'abcd1234',
     edition: 1,
     correlation: { value: 0.1, trays: 2 },
-    rows: [row, { ...row, ...over } as CountsRow],
+    rows: [row, { ...row, ...over }],
     ...head,
-  } as BenchCounts);
+  });
 const problem = (text: string) => {
   const read = readCounts(text);
   if (read.ok) throw new Error('was taken');
@@ -68,50 +68,50 @@ describe('a file of counts', () => {
     ['a count below nothing', { rotted: -5 }, /rows\.1\.rotted/, /0 or more/],
     ['a count of half a leaf', { rotted: 5.5 }, /rows\.1\.rotted/, /whole number/],
     ['a count beyond counting', { set: 1e308, rooted: 1e308 }, /rows\.1\./, /./],
-    ['more rooted than set', { rooted: 25 }, /rows\.1\.rooted/, /more than the 20 that were set/],
-    ['sums that do not add up', { dried: 0 }, /rows\.1\.set/, /adds up to 17/],
-    ['more pups than roots', { pupped: 13 }, /rows\.1\.pupped/, /more than the 12 with roots/],
+    ['more rooted than set', { rooted: 25 }, /rows\.1\.rooted/, /over-set\|25\|20/],
+    ['sums that do not add up', { dried: 0 }, /rows\.1\.set/, /sum\|20\|17/],
+    ['more pups than roots', { pupped: 13 }, /rows\.1\.pupped/, /over-rooted\|13\|12/],
     [
       'settled, and waiting',
       { waiting: 2, rooted: 10, pupped: 2, roots: [] },
       /rows\.1\.waiting/,
-      /nothing waits/,
+      /settled\|2/,
     ],
     [
       'roots before looks',
       { roots: [{ after: 2, by: 1, count: 1 }] },
       /rows\.1\.roots\.0/,
-      /before it begins/,
+      /backwards/,
     ],
     [
       'more roots told than there are',
       { roots: [{ after: 0, by: 1, count: 21 }] },
       /rows\.1\.roots/,
-      /more than the 20/,
+      /roots\|20/,
     ],
-    ['a name that is none of ours', { grower: 'R.' }, /rows\.1/, /holds grower/],
+    ['a name that is none of ours', { grower: 'R.' }, /rows\.1/, /unknown fields.*grower/],
     ['a way that nobody knows', { method: 'wish' }, /rows\.1\.method/, /./],
   ])('%s is refused with line, field and reason', (_what, over, field, sentence) => {
     const is = problem(file(over));
     expect(is.line).toBe(3);
     expect(is.field).toMatch(field);
-    expect(is.sentence).toMatch(sentence);
+    expect(JSON.stringify(is.reason)).toMatch(sentence);
   });
 
   it.each([
-    ['an id that is part of every object', file({}, { bench: '__proto__' }), /letters and digits/],
-    ['no JSON', '{"format":"hypogeon-counts",', /broke off/],
-    ['a journal', '{"format":"hypogeon-journal","version":4,"entries":[]}', /no file of counts/],
-    ['a version to come', '{"format":"hypogeon-counts","version":9,"rows":[]}', /version 9/],
-    ['ten megabytes and more', `"${'x'.repeat(10_000_001)}"`, /10 at most/],
+    ['an id that is part of every object', file({}, { bench: '__proto__' }), /bench/],
+    ['no JSON', '{"format":"hypogeon-counts",', /broken/],
+    ['a journal', '{"format":"hypogeon-journal","version":4,"entries":[]}', /another file/],
+    ['a version to come', '{"format":"hypogeon-counts","version":9,"rows":[]}', /newer.*9/],
+    ['ten megabytes and more', `"${'x'.repeat(10_000_001)}"`, /too large/],
     [
       'two thousand rows and one',
       file({}, { rows: Array.from({ length: 2001 }, () => row) }),
-      /2,000 at most/,
+      /"rows"/,
     ],
-    ['depths', `${'['.repeat(5000)}${']'.repeat(5000)}`, /deep/],
+    ['depths', `${'['.repeat(5000)}${']'.repeat(5000)}`, /too deep/],
   ])('%s is refused', (_what, text, sentence) => {
-    expect(problem(text).sentence).toMatch(sentence);
+    expect(JSON.stringify(problem(text).reason)).toMatch(sentence);
   });
 
   it('is a data package too, checked by the library of the standard', async () => {

@@ -1,11 +1,11 @@
 import { parseTree, findNodeAtLocation, type Node } from 'jsonc-parser';
 import '../zod-setup';
 import * as z from 'zod';
-import { countsField, MOST_ROWS, type BenchCounts } from '../journal';
+import { countsField, MOST_ROWS, type BenchCounts, type CountsRow } from '../journal';
 import { csvOf } from './csv';
-import { depthProblem, lineAt } from './bounded-json';
+import { lineAt, tooDeepAt } from './bounded-json';
+import { brokenRules } from './counts-rules';
 import type { PackageFile } from './data-package';
-import type { Problem } from './problem';
 
 const FORMAT = 'hypogeon-counts';
 export const COUNTS_VERSION = 1;
@@ -13,9 +13,28 @@ export const COUNTS_VERSION = 1;
 export const MAX_COUNTS_BYTES = 10_000_000;
 const MOST_PROBLEMS = 20;
 
+/** Why counts are refused; worded where it is shown. */
+export type CountsReason =
+  | { readonly is: 'too large'; readonly megabytes: number; readonly most: number }
+  | { readonly is: 'too deep' }
+  | { readonly is: 'broken' }
+  | { readonly is: 'another file' }
+  | { readonly is: 'newer'; readonly version: number; readonly known: number }
+  | { readonly is: 'rows'; readonly rows: number; readonly most: number }
+  | { readonly is: 'unknown fields'; readonly fields: readonly string[] }
+  /** A rule of the counts with its numbers, or what the check of the field said. */
+  | { readonly is: 'field'; readonly says: string };
+
+export interface CountsProblem {
+  readonly line?: number;
+  /** Path of the field, as `rows.3.rotted`. */
+  readonly field?: string;
+  readonly reason: CountsReason;
+}
+
 export type ReadCounts =
   | { readonly ok: true; readonly counts: BenchCounts }
-  | { readonly ok: false; readonly problems: readonly Problem[] };
+  | { readonly ok: false; readonly problems: readonly CountsProblem[] };
 
 /** The counts of a bench as a file, a row a line, so that a problem can be found by its line. */
 export function writeCounts({ rows, ...head }: BenchCounts): string {
@@ -30,42 +49,57 @@ export function writeCounts({ rows, ...head }: BenchCounts): string {
 export function readCounts(text: string): ReadCounts {
   if (text.length > MAX_COUNTS_BYTES)
     return refuse({
-      sentence: `This file has ${(text.length / 1e6).toFixed(0)} MB; counts have ${MAX_COUNTS_BYTES / 1e6} at most. Ask for the file of counts, not for the journal.`,
+      is: 'too large',
+      megabytes: text.length / 1e6,
+      most: MAX_COUNTS_BYTES / 1e6,
     });
-  const deep = depthProblem(text);
-  if (deep) return refuse(deep);
+  if (tooDeepAt(text) !== null) return refuse({ is: 'too deep' });
   let raw: unknown;
   try {
     raw = JSON.parse(text);
   } catch {
-    return refuse({
-      sentence: 'This is no JSON, or it broke off on the way. Ask for the file again.',
-    });
+    return refuse({ is: 'broken' });
   }
   const head = headSchema.safeParse(raw);
-  if (!head.success)
-    return refuse({ sentence: 'This is no file of counts: it does not say “hypogeon-counts”.' });
+  if (!head.success) return refuse({ is: 'another file' });
   if (head.data.version > COUNTS_VERSION)
-    return refuse({
-      sentence: `This file is of version ${head.data.version}; this Hypogeon knows ${COUNTS_VERSION}. Update it, then take the file in again.`,
-    });
+    return refuse({ is: 'newer', version: head.data.version, known: COUNTS_VERSION });
   if (Array.isArray(head.data.rows) && head.data.rows.length > MOST_ROWS)
-    return refuse({
-      field: 'rows',
-      sentence: `has ${head.data.rows.length.toLocaleString('en')} rows; a bench has ${MOST_ROWS.toLocaleString('en')} at most.`,
-    });
+    return refuse({ is: 'rows', rows: head.data.rows.length, most: MOST_ROWS });
   const { format: _format, version: _version, ...rest } = head.data;
   const read = countsField.safeParse(rest);
-  if (read.success) return { ok: true, counts: read.data };
+  const found = read.success
+    ? read.data.rows.flatMap((row, i) => broken(row, i))
+    : read.error.issues.flatMap((issue) => foundIn(issue, rest));
+  if (read.success && found.length === 0) return { ok: true, counts: read.data };
   const tree = parseTree(text);
   return {
     ok: false,
-    problems: read.error.issues.slice(0, MOST_PROBLEMS).map((issue) => ({
-      ...lineOf(text, tree, issue.path),
-      ...(issue.path.length > 0 ? { field: issue.path.join('.') } : {}),
-      sentence: sentenceOf(issue),
+    problems: found.slice(0, MOST_PROBLEMS).map(({ path, reason }) => ({
+      ...lineOf(text, tree, path),
+      ...(path.length > 0 ? { field: path.join('.') } : {}),
+      reason,
     })),
   };
+}
+
+interface Found {
+  readonly path: readonly PropertyKey[];
+  readonly reason: CountsReason;
+}
+
+const broken = (row: CountsRow, i: number): readonly Found[] =>
+  brokenRules(row).map(({ field, says }) => ({
+    path: ['rows', i, ...field.split('.').map((f) => (/^\d+$/.test(f) ? Number(f) : f))],
+    reason: { is: 'field', says },
+  }));
+
+/** Of a row that contradicts itself it is said by what; all else is said by the field. */
+function foundIn(issue: z.core.$ZodIssue, { rows }: { readonly rows?: unknown }): readonly Found[] {
+  const [at, i] = issue.path;
+  if (issue.message === 'contradicts' && at === 'rows' && typeof i === 'number')
+    return broken((rows as readonly CountsRow[])[i]!, i);
+  return [{ path: issue.path, reason: reasonOf(issue) }];
 }
 
 const headSchema = z.looseObject({
@@ -74,10 +108,10 @@ const headSchema = z.looseObject({
   rows: z.unknown(),
 });
 
-function sentenceOf({ code, message, ...issue }: z.core.$ZodIssue): string {
-  if (code === 'unrecognized_keys')
-    return `holds ${(issue as { keys: readonly string[] }).keys.slice(0, 3).join(', ').slice(0, 80)}, which counts do not.`;
-  return `${message}.`;
+function reasonOf(issue: z.core.$ZodIssue): CountsReason {
+  return issue.code === 'unrecognized_keys'
+    ? { is: 'unknown fields', fields: issue.keys }
+    : { is: 'field', says: issue.message };
 }
 
 /** The line of what is wrong; of what is missing that of what should hold it. */
@@ -96,7 +130,7 @@ function lineOf(
   return {};
 }
 
-const refuse = (problem: Problem): ReadCounts => ({ ok: false, problems: [problem] });
+const refuse = (reason: CountsReason): ReadCounts => ({ ok: false, problems: [{ reason }] });
 
 const COLUMNS = [
   ['taxon', 'string'],
@@ -125,7 +159,7 @@ export function countsPackage(counts: BenchCounts): readonly PackageFile[] {
   const descriptor = {
     profile: 'data-package',
     name: 'hypogeon-counts',
-    title: 'Hypogeon: counts of a bench',
+    title: 'Hypogeon counts',
     resources: [
       {
         name: 'counts',

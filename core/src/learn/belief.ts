@@ -18,7 +18,6 @@ import {
   SHIFTS,
 } from './cure-grid';
 import { logDensity, pooledFor, type Pooled } from '../pool';
-import { logBeta } from '../stats';
 import { refined } from './refine';
 import { genusOf, toldIn, vectorOf, type GenusEvidence, type RootEvidence } from './told';
 import { correlationFrom, USUAL_CORRELATION } from './tray-correlation';
@@ -237,13 +236,15 @@ function plantBelief(
   const pacePrior = pooled?.pace
     ? paces.map(mixedPace(pooled.pace))
     : paces.map((pace) => -0.5 * (pace / PLANT_PACE_SD) ** 2);
-  const guide = pooled && logBeta(mean * worth, (1 - mean) * worth);
+  const guideAt = (p: number): number =>
+    -worth * (mean * Math.log1p(Math.exp(-p)) + (1 - mean) * Math.log1p(Math.exp(p)));
+  const guide = pooled && logSumOf(shifts, (shift) => guideAt(logit + shift));
   const weights = new Float64Array(shifts.length * paces.length);
   let most = -Infinity;
   for (let x = 0, at = 0; x < shifts.length; x++) {
     const p = logit + shifts[x]!;
     // In log-odds: Beta(a, b) has the density pᵃ(1 − p)ᵇ.
-    let chance = -worth * (mean * Math.log1p(Math.exp(-p)) + (1 - mean) * Math.log1p(Math.exp(p)));
+    let chance = guideAt(p);
     if (pooled) chance = mixedLog(logDensity(pooled.chance, p), chance - guide!);
     for (let y = 0; y < paces.length; y++, at++) {
       weights[at] = chance + pacePrior[y]! + evidence[at]!;
@@ -268,6 +269,14 @@ const mixedLog = (counted: number, guide: number): number => {
   const most = Math.max(counted, guide);
   return most + Math.log((1 - VAGUE) * Math.exp(counted - most) + VAGUE * Math.exp(guide - most));
 };
+
+/** ln of what a density that is not yet one sums up to over a grid. */
+function logSumOf(at: readonly number[], log: (x: number) => number): number {
+  const logs = at.map(log);
+  const most = Math.max(...logs);
+  const step = at[1]! - at[0]!;
+  return most + Math.log(step * logs.reduce((sum, l) => sum + Math.exp(l - most), 0));
+}
 
 const logNormal = (x: number, mean: number, sd: number): number =>
   -0.5 * ((x - mean) / sd) ** 2 - Math.log(sd);

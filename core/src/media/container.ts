@@ -124,7 +124,7 @@ export function assertContainer(container: Container): void {
 export const USUAL_CONTAINERS: readonly Container[] = [
   {
     id: 'pot-7',
-    name: 'Plastic pot, small',
+    name: 'Small pot',
     shape: 'square',
     topMm: 70,
     bottomMm: 52,
@@ -146,7 +146,7 @@ export const USUAL_CONTAINERS: readonly Container[] = [
   },
   {
     id: 'pot-12',
-    name: 'Plastic pot, large',
+    name: 'Large pot',
     shape: 'round',
     topMm: 120,
     bottomMm: 90,
@@ -181,7 +181,7 @@ export const USUAL_CONTAINERS: readonly Container[] = [
   },
   {
     id: 'glass-9',
-    name: 'Glass without a hole',
+    name: 'Glass, no hole',
     shape: 'round',
     topMm: 90,
     bottomMm: 80,

@@ -31,13 +31,14 @@ export function dustCautions(medium: Medium): readonly string[] {
 /** Below this share of air after draining roots suffocate and rot: common practice, no source. */
 export const LEAST_AIR = 0.1;
 
-/**
- * Where a filled pot leaves roots too little air: how much, why, and what helps; empty where there is enough. A shallow
- * tray is wetter than a deep pot with the same mix.
- */
-export function airWarning({ air, depthMm, footMm }: FilledPot): string {
-  if (air >= LEAST_AIR) return '';
-  const why =
-    footMm >= 0.5 * depthMm ? 'most of its depth stays soggy' : 'its fines hold water everywhere';
-  return `Only ${Math.round(air * 100)} % air once drained: ${why}, and roots rot. Take a coarser mix or a deeper pot.`;
+/** Where a filled pot leaves roots too little air. */
+export interface AirLack {
+  /** Share of air once drained, 0–1. */
+  readonly air: number;
+  /** Half of its depth and more stays full; else its fines hold water everywhere. */
+  readonly soggy: boolean;
 }
+
+/** Too little air, or null. A shallow tray is wetter than a deep pot with the same mix. */
+export const airLack = ({ air, depthMm, footMm }: FilledPot): AirLack | null =>
+  air >= LEAST_AIR ? null : { air, soggy: footMm >= 0.5 * depthMm };

@@ -1,6 +1,6 @@
 import { logShareOver } from '../botany';
 import type { CountsRow } from '../journal';
-import type { Study } from './random-effects';
+import type { Study } from './between-studies';
 
 /** Batches of one bench differ by so much of their own, sd of ln: weather, hand, the state of the mother. */
 const BATCH_SD = 0.2;

@@ -5,7 +5,7 @@ import { effectiveSize } from '../stats';
 import type { Counted } from './binomial-normal';
 import { paceOfRows } from './bench-pace';
 import { predicted, type Prediction } from './prediction';
-import { randomEffects, type Study } from './random-effects';
+import { betweenStudies, type Study } from './between-studies';
 
 /** What other benches have counted of a plant taken one way. */
 export interface Pooled {
@@ -121,6 +121,6 @@ function paceOf(of: readonly BenchOf[], shape: number): Pooled['pace'] {
     // As with shares: a sum must not hang on its order.
     .sort((a, b) => a.y - b.y || a.v - b.v);
   if (studies.length < 2) return null;
-  const { mean, se, tau2 } = randomEffects(studies);
+  const { mean, se, tau2 } = betweenStudies(studies);
   return { mean, sd: Math.sqrt(Math.max(tau2, LEAST_SPREAD ** 2) + se * se) };
 }

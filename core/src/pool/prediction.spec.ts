@@ -1,7 +1,8 @@
 import * as fc from 'fast-check';
 import { randomFrom } from '../stats';
 import jStat from 'jstat';
-import { predicted, quantileOfPieces, SPREAD_SCALE, type Prediction } from './prediction';
+import { predicted, SPREAD_SCALE, type Prediction } from './prediction';
+import { quantileOfPieces } from './quantile';
 
 const quantile = quantileOfPieces;
 const width = (prediction: Prediction): number =>

@@ -1,5 +1,3 @@
-import jStat from 'jstat';
-import { bisect } from '../bisect';
 import { logMarginal, placed, type Counted, type Placed } from './binomial-normal';
 import { gaussHermite } from './quadrature';
 
@@ -100,17 +98,4 @@ export function logDensity(prediction: Prediction, logit: number): number {
   for (const { weight, mean, sd } of prediction)
     sum += (weight / sd) * Math.exp(-0.5 * ((logit - mean) / sd) ** 2);
   return Math.log(sum / Math.sqrt(2 * Math.PI) + 1e-300);
-}
-
-/** Where a share of the belief lies below. @param probability 0–1 */
-export function quantileOfPieces(prediction: Prediction, probability: number): number {
-  return bisect(
-    (x) =>
-      prediction.reduce(
-        (sum, { weight, mean, sd }) => sum + weight * jStat.normal.cdf(x, mean, sd),
-        0,
-      ) - probability,
-    -40,
-    40,
-  );
 }

@@ -1,4 +1,3 @@
-import jStat from 'jstat';
 import { assertCount, assertPositive } from '../assert';
 
 /**
@@ -42,10 +41,6 @@ export function logBetaBinomialFrom(first: number, n: number, a: number, b: numb
  */
 export const logBetaRatio = (yes: number, no: number, a: number, b: number): number =>
   rising(a, yes) + rising(b, no) - rising(a + b, yes + no);
-
-/** ln B(a, b). @param a, b > 0 */
-export const logBeta = (a: number, b: number): number =>
-  jStat.gammaln(a) + jStat.gammaln(b) - jStat.gammaln(a + b);
 
 /** ln of a · (a + 1) · … · (a + k − 1). */
 function rising(a: number, k: number): number {

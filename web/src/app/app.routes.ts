@@ -57,6 +57,7 @@ const LOAD: Readonly<Record<PagePath, NonNullable<Route['loadComponent']>>> = {
   'results/money': () => import('./results/money-page').then((m) => m.MoneyPage),
   'results/report': () => import('./results/report-page').then((m) => m.ReportPage),
   'results/forecasts': () => import('./results/forecasts-page').then((m) => m.ForecastsPage),
+  'results/benches': () => import('./results/benches-page').then((m) => m.BenchesPage),
   'results/learned': () => import('./results/learned-page').then((m) => m.LearnedPage),
   plants: () => import('./plants/library-page').then((m) => m.LibraryPage),
   'plants/drawings': () => import('./plants/drawings-page').then((m) => m.DrawingsPage),

@@ -20,9 +20,7 @@ describe('the water of a batch', () => {
   it('draws the pot to scale and the course of its water, with all drinks and weighings', async () => {
     const page = await settled('b-18');
     const pot = page.all('hy-pot-section svg')[0]!;
-    expect(pot.getAttribute('aria-label')).toMatch(
-      /Plastic pot, small cut through.*the foot is full/,
-    );
+    expect(pot.getAttribute('aria-label')).toMatch(/Small pot cut through.*the foot is full/);
     expect(pot.querySelectorAll('.grain')).toHaveLength(2);
     await page.unfold();
     const done = page.all('hy-chart tbody tr').map((tr) => tr.lastElementChild!.textContent);

@@ -7,10 +7,12 @@ import {
   averageJugs,
   drainClass,
   dustCautions,
-  airWarning,
+  airLack,
   mixNotes,
   type Medium,
+  type FilledPot,
 } from '@hypogeon/core/media';
+import { airWarning } from '@hypogeon/words';
 import { Actions } from '../data/actions';
 import { freshId } from '../data/fresh-id';
 import { Words } from '../data/words';
@@ -75,7 +77,7 @@ export class MixPage {
     const used = new Set(this.desk.draft().parts.map((p) => p.component));
     return this.desk.components().filter((c) => !used.has(c.id));
   });
-  protected readonly airWarning = airWarning;
+  protected readonly airWarning = (pot: FilledPot): string => airWarning(airLack(pot));
   protected readonly notes = computed(() => {
     const medium = this.desk.medium();
     return medium ? mixNotes(medium) : [];

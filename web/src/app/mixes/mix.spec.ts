@@ -16,7 +16,7 @@ describe('a mix on the table', () => {
     expect(page.list('Start from')!.value).toBe('mix-bench');
     expect(page.all('hy-strata-column .ground')).toHaveLength(3);
     expect(page.all('hy-strata-column [role=slider]')).toHaveLength(2);
-    expect(page.all('hy-pot-section svg')[0]!.getAttribute('aria-label')).toContain('small');
+    expect(page.all('hy-pot-section svg')[0]!.getAttribute('aria-label')).toContain('Small pot');
     expect(page.text).toContain('Corrected by 2 jug tests');
     expect(page.text).toMatch(/10 L of ingredients give7\.\d L/);
     expect(page.text).toContain('Silica dust scars lungs');

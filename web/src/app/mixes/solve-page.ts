@@ -4,7 +4,7 @@ import { MatButton } from '@angular/material/button';
 import { MatOption, MatSelect } from '@angular/material/select';
 import { componentOf, shedOf } from '@hypogeon/core/bench';
 import {
-  airWarning,
+  airLack,
   filledLitres,
   SPILL,
   TARGETS,
@@ -13,7 +13,9 @@ import {
   type Target,
   type TargetName,
   type Part,
+  type FilledPot,
 } from '@hypogeon/core/media';
+import { airWarning } from '@hypogeon/words';
 import { BENCH_WORKER } from '../data/workers';
 import { Drafts } from '../data/drafts';
 import { AsyncTask } from '../data/async-task';
@@ -288,7 +290,7 @@ export class SolvePage {
   protected readonly desk = inject(MixDesk);
   protected readonly words = inject(Words);
   protected readonly targets = TARGETS;
-  protected readonly airWarning = airWarning;
+  protected readonly airWarning = (pot: FilledPot): string => airWarning(airLack(pot));
   protected readonly sides = ['min', 'max'] as const;
   protected readonly name = NAME;
 

@@ -11,7 +11,7 @@ describe('parting a clump', () => {
       'Pot it: it has its own roots and no cut. No deeper than it stood.',
     );
     await page.fill('Across its roots, mm', '50');
-    expect(page.text).toMatch(/A pot 60–70 mm across.*Of yours: Plastic pot, small\./);
+    expect(page.text).toMatch(/A pot 60–70 mm across.*Of yours: Small pot\./);
   });
 
   it('leaves on her what would not shoot, and waits for what is cut', async () => {

@@ -19,6 +19,7 @@ const PARTS: Readonly<Record<string, readonly { readonly path: string; readonly 
     '/results/learned': [
       { path: '/results/learned', name: 'Beliefs' },
       { path: '/results/forecasts', name: 'Forecasts' },
+      { path: '/results/benches', name: 'Benches' },
     ],
   };
 

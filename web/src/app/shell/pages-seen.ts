@@ -61,6 +61,7 @@ export const SEEN: Readonly<Record<PagePath, readonly [Seen, ...(readonly Seen[]
   'results/money': [['Money and time', 'results/money']],
   'results/report': [['Season report', 'results/report']],
   'results/forecasts': [['Forecasts', 'results/forecasts']],
+  'results/benches': [['Benches', 'results/benches']],
   'results/learned': [['What it has learned', 'results/learned']],
   plants: [['Plant guide', 'plants']],
   'plants/new': [['Add a plant', 'plants/new']],

@@ -70,6 +70,7 @@ export const PAGE_LIST = [
     tab: { of: 'results', name: 'Learned' },
   },
   { path: 'results/forecasts', title: 'Forecasts' },
+  { path: 'results/benches', title: 'Benches' },
   { path: 'results/money', title: 'Money and time', tab: { of: 'results', name: 'Money' } },
   { path: 'plants', title: 'Plant guide' },
   { path: 'plants/new', title: 'Add a plant' },

@@ -1,0 +1,357 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatOption, MatSelect } from '@angular/material/select';
+import { countsOf, forestOf, pooledWays, type Forest } from '@hypogeon/core/benches';
+import { CATALOGUE, METHOD } from '@hypogeon/core/botany';
+import {
+  countsPackage,
+  MAX_COUNTS_BYTES,
+  readCounts,
+  writeCounts,
+  type ReadCounts,
+} from '@hypogeon/core/formats';
+import {
+  SETTINGS_KEY,
+  type BenchCounts,
+  type BenchRecord,
+  type CountsRow,
+  type EntryDraft,
+} from '@hypogeon/core/journal';
+import { doubtsOf } from '@hypogeon/core/pool';
+import {
+  againstText,
+  benchesText,
+  capital,
+  countsProblemText,
+  COURSE_WORDS,
+  doubtText,
+  points,
+} from '@hypogeon/words';
+import { zipSync, strToU8 } from 'fflate';
+import { Actions } from '../data/actions';
+import { freshId } from '../data/fresh-id';
+import { Journal } from '../data/journal';
+import { oneAtATime } from '../data/one-at-a-time';
+import { saveBlob, saveText } from '../data/save-text';
+import { Today } from '../data/today';
+import { Words } from '../data/words';
+import { Chart } from '../charts/chart';
+import { rangesChart, rangesTall } from '../charts/ranges-chart';
+import { Field, FieldControl } from '../forms/field';
+import { FilePick } from '../forms/file-pick';
+import { LedgerTabs } from './ledger-tabs';
+import { CellOf, type Column } from '../ui/column';
+import { Fold } from '../ui/fold';
+import { Table } from '../ui/table';
+
+/** Counts that were read and wait for a yes. */
+interface Offered {
+  readonly file: string;
+  readonly name: string;
+  readonly counts: BenchCounts;
+  readonly says: string;
+  readonly doubts: readonly string[];
+}
+
+interface Kept {
+  readonly bench: string;
+  readonly name: string;
+  readonly out: boolean;
+  readonly cuttings: number;
+  readonly halves: string;
+  readonly plants: number;
+}
+
+const NAME_OF = new Map(CATALOGUE.map((t) => [t.id, t.name]));
+
+/** Counts of other growers: taken in, set side by side with one's own, and given. */
+@Component({
+  selector: 'hy-benches-page',
+  imports: [
+    CellOf,
+    Chart,
+    Field,
+    FieldControl,
+    FilePick,
+    Fold,
+    LedgerTabs,
+    MatButton,
+    MatOption,
+    MatSelect,
+    Table,
+  ],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './benches-page.html',
+  styleUrl: './pages.scss',
+})
+export class BenchesPage {
+  private readonly journal = inject(Journal);
+  private readonly state = this.journal.state;
+  private readonly actions = inject(Actions);
+  private readonly today = inject(Today).day;
+  private readonly words = inject(Words);
+
+  protected readonly demo = computed(() => this.journal.book() === 'demo');
+  protected readonly chosen = signal<string | null>(null);
+  protected readonly problems = signal<readonly string[]>([]);
+  private readonly waiting = signal<readonly { file: string; name: string; counts: BenchCounts }[]>(
+    [],
+  );
+
+  protected readonly ways = computed(() =>
+    pooledWays(this.state()).map(({ taxon, method, benches }) => ({
+      key: `${taxon.id}/${method}`,
+      taxon: taxon.id,
+      method,
+      benches,
+      name: `${taxon.name}, ${METHOD[method].many}`,
+    })),
+  );
+  protected readonly way = computed(
+    () => this.ways().find((w) => w.key === this.chosen()) ?? this.ways()[0] ?? null,
+  );
+
+  protected readonly view = computed(() => {
+    const way = this.way();
+    const forest = way && forestOf(this.state(), way.taxon, way.method);
+    if (!way || !forest) return null;
+    const rows = this.rowsOf(forest);
+    return {
+      name: way.name,
+      forest,
+      headline: forest.against
+        ? againstText(forest.against, way.method)
+        : `${capital(METHOD[way.method].many)} ${benchesText(forest.benches.length)}: ${this.words.percentSpan(forest.fresh)} of them root on a bench to come.`,
+      tall: rangesTall(rows.length),
+      chart: rangesChart(rows, {
+        title: `Share of ${METHOD[way.method].many} that rooted`,
+        figure: (share) => this.words.percent(share),
+        most: 1,
+      }),
+    };
+  });
+
+  private rowsOf({ benches, fresh, own, believed }: Forest) {
+    const row = (name: string, { share, low, high }: Forest['fresh']) => ({
+      name,
+      low,
+      likely: share,
+      high,
+    });
+    return [
+      ...benches.map((b) => row(this.called(b.bench), b)),
+      row('A bench to come', fresh),
+      ...(own ? [row('Yours, as counted', own)] : []),
+      row('Believed here', believed),
+    ];
+  }
+
+  protected readonly columns: readonly Column<Forest['benches'][number]>[] = [
+    { key: 'bench', head: 'Bench', text: (b) => this.called(b.bench) },
+    { key: 'rooted', head: 'Rooted', number: true, text: (b) => `${b.rooted} of ${b.told}` },
+    { key: 'range', head: 'Share', number: true, text: (b) => this.words.percentSpan(b) },
+    {
+      key: 'without',
+      head: 'Without it, points',
+      number: true,
+      text: (b) => (b.without === null ? '–' : points(b.without)),
+      sort: (b) => b.without,
+    },
+  ];
+
+  protected readonly offered = computed((): readonly Offered[] =>
+    this.waiting().map(({ file, name, counts }) => ({
+      file,
+      name,
+      counts,
+      says: summary(counts.rows),
+      doubts: doubtsOf(this.state(), counts).map((d) => doubtText(d, (id) => this.called(id))),
+    })),
+  );
+
+  protected readonly kept = computed((): readonly Kept[] =>
+    [...this.state().benches.values()].map((b) => ({
+      bench: b.id,
+      name: nameOf(b),
+      out: b.out === true,
+      cuttings: (b.rows ?? []).reduce((sum, r) => sum + r.set, 0),
+      halves: halvesOf(b.rows ?? []),
+      plants: new Set((b.rows ?? []).map((r) => r.taxon)).size,
+    })),
+  );
+  protected readonly keptColumns: readonly Column<Kept>[] = [
+    { key: 'bench', head: 'Bench', text: (b) => (b.out ? `${b.name}, taken out` : b.name) },
+    { key: 'cuttings', head: 'Cuttings', number: true, text: (b) => `${b.cuttings}` },
+    { key: 'halves', head: 'Half-years', text: (b) => b.halves },
+    { key: 'plants', head: 'Plants', number: true, text: (b) => `${b.plants}` },
+    { key: 'act', head: 'Take out', text: () => '', act: true },
+  ];
+
+  protected readonly own = computed(() =>
+    countsOf(
+      this.state(),
+      this.state().settings.bench ?? 'notgiven',
+      this.state().settings.given ?? 1,
+    ),
+  );
+  protected readonly giveSays = computed(() => `${capital(summary(this.own().rows))}.`);
+  protected readonly rowColumns: readonly Column<CountsRow>[] = [
+    { key: 'plant', head: 'Plant', text: (r) => NAME_OF.get(r.taxon) ?? r.taxon },
+    {
+      key: 'way',
+      head: 'Way',
+      text: (r) => METHOD[r.method].many,
+      note: (r) => COURSE_WORDS[r.course].name.toLowerCase(),
+    },
+    {
+      key: 'half',
+      head: 'Half-year',
+      text: (r) => halfText(r),
+      note: (r) => [r.temperature, r.damp].filter(Boolean).join(', '),
+    },
+    { key: 'batches', head: 'Batches', number: true, text: (r) => `${r.batches}` },
+    { key: 'set', head: 'Set', number: true, text: (r) => `${r.set}` },
+    { key: 'rooted', head: 'Rooted', number: true, text: (r) => `${r.rooted}` },
+    { key: 'pups', head: 'Pups', number: true, text: (r) => `${r.pupped}` },
+    { key: 'rotted', head: 'Rotted', number: true, text: (r) => `${r.rotted}` },
+    { key: 'dried', head: 'Dried', number: true, text: (r) => `${r.dried}` },
+    { key: 'lost', head: 'Other', number: true, text: (r) => `${r.lost}` },
+    { key: 'waiting', head: 'Waiting', number: true, text: (r) => `${r.waiting}` },
+    {
+      key: 'roots',
+      head: 'Roots came at',
+      text: (r) => r.roots.map((b) => `${b.count} at ${b.after}–${b.by}`).join('; '),
+    },
+  ];
+
+  /** Reads files; what is good waits for a yes, what is not is told. */
+  protected async read(files: readonly File[]): Promise<void> {
+    const problems: string[] = [];
+    for (const file of files) {
+      const read =
+        file.size > MAX_COUNTS_BYTES ? tooLarge(file.size) : readCounts(await file.text());
+      if (!read.ok) {
+        problems.push(...read.problems.map((p) => `${file.name}. ${countsProblemText(p)}`));
+        continue;
+      }
+      this.offer(file.name, file.name.replace(/\.[^.]*$/, '').slice(0, 80), read.counts);
+    }
+    this.problems.set(problems);
+  }
+
+  protected async society(): Promise<void> {
+    const { societyFiles } = await import('@hypogeon/core/demo');
+    for (const { name, counts } of societyFiles(Number(this.today().slice(0, 4)) - 1))
+      this.offer(name, name, counts);
+  }
+
+  private offer(file: string, name: string, counts: BenchCounts): void {
+    const known = this.state().benches.get(counts.bench);
+    this.waiting.update((all) => [
+      ...all.filter((o) => o.counts.bench !== counts.bench),
+      { file, name: known ? nameOf(known) : name, counts },
+    ]);
+  }
+
+  protected rename(bench: string, name: string): void {
+    this.waiting.update((all) => all.map((o) => (o.counts.bench === bench ? { ...o, name } : o)));
+  }
+
+  protected leave(bench: string): void {
+    this.waiting.update((all) => all.filter((o) => o.counts.bench !== bench));
+  }
+
+  protected async take(offered: Offered): Promise<void> {
+    // Twice the same changes nothing: the key is the bench.
+    if (await this.actions.record(takenIn(offered), 'Taken in')) this.leave(offered.counts.bench);
+  }
+
+  protected readonly takeAll = oneAtATime(async () => {
+    const sound = this.offered().filter((o) => o.doubts.length === 0);
+    if (sound.length === 0) return;
+    const saved = await this.actions.recordAll(sound.map(takenIn), `${sound.length} taken in`);
+    if (saved) sound.forEach((o) => this.leave(o.counts.bench));
+  });
+
+  protected setOut(bench: string, out: boolean): void {
+    void this.actions.record(
+      { kind: 'put', record: 'bench', key: bench, fields: { out } },
+      out ? 'Taken out' : 'Taken in again',
+    );
+  }
+
+  protected readonly give = oneAtATime(async () => {
+    const counts = await this.given();
+    if (counts)
+      saveText(`hypogeon-counts-${counts.edition}.json`, writeCounts(counts), 'application/json');
+  });
+
+  protected readonly givePackage = oneAtATime(async () => {
+    const counts = await this.given();
+    if (!counts) return;
+    const files = countsPackage(counts).map(({ name, text }) => [name, strToU8(text)] as const);
+    saveBlob(
+      `hypogeon-counts-${counts.edition}.zip`,
+      new Blob([zipSync(Object.fromEntries(files))], {
+        type: 'application/zip',
+      }),
+    );
+  });
+
+  /** A bench has one number for good, and an edition more each time. */
+  private async given(): Promise<BenchCounts | null> {
+    const { settings } = this.state();
+    const bench =
+      settings.bench ??
+      freshId()
+        .toLowerCase()
+        .replace(/[^a-z0-9]/g, '');
+    const edition = (settings.given ?? 0) + 1;
+    const saved = await this.actions.record(
+      { kind: 'put', record: 'settings', key: SETTINGS_KEY, fields: { bench, given: edition } },
+      '',
+    );
+    return saved ? countsOf(this.state(), bench, edition) : null;
+  }
+
+  private called(bench: string): string {
+    const known = this.state().benches.get(bench);
+    return known ? nameOf(known) : `bench ${bench.slice(0, 8)}`;
+  }
+}
+
+/** Refused before any of it is read. */
+const tooLarge = (bytes: number): ReadCounts => ({
+  ok: false,
+  problems: [{ reason: { is: 'too large', megabytes: bytes / 1e6, most: MAX_COUNTS_BYTES / 1e6 } }],
+});
+
+const nameOf = ({ id, name }: BenchRecord): string => name ?? `bench ${id.slice(0, 8)}`;
+
+const takenIn = ({ name, counts }: Offered): EntryDraft => ({
+  kind: 'put',
+  record: 'bench',
+  key: counts.bench,
+  fields: {
+    ...(name.trim() === '' ? {} : { name: name.trim() }),
+    edition: counts.edition,
+    correlation: counts.correlation,
+    rows: [...counts.rows],
+    out: false,
+  },
+});
+
+const halfText = ({ half, year }: Pick<CountsRow, 'half' | 'year'>): string => `${half} ${year}`;
+
+function halvesOf(rows: readonly CountsRow[]): string {
+  return [...new Set(rows.map(halfText))].sort().join(', ');
+}
+
+/** `214 cuttings of 9 plants in 31 batches, warm 2025` */
+function summary(rows: readonly CountsRow[]): string {
+  const sum = (of: (row: CountsRow) => number): number => rows.reduce((n, r) => n + of(r), 0);
+  const plants = new Set(rows.map((r) => r.taxon)).size;
+  const waiting = sum((r) => r.waiting);
+  const waits = waiting > 0 ? `; ${waiting} still wait` : '';
+  return `${sum((r) => r.set)} cuttings of ${plants} ${plants === 1 ? 'plant' : 'plants'} in ${sum((r) => r.batches)} batches, ${halvesOf(rows)}${waits}`;
+}
