@@ -9,9 +9,17 @@ test('two ways are compared in words, on a plate and in a file', async ({ page }
   await choose(page, 'By', 'How long the cut dried');
   await choose(page, 'Against', /^(A day|Long cure|Pot at once)/);
   const came = page.getByRole('region', { name: 'What came of it' });
-  await expect(came).toContainText(/The difference is −?\d+ points?/);
+  await expect(came).toContainText(/No clear difference|roots? more often/);
+  await expect(
+    came.getByRole('img', { name: /^Share that rooted\. Dry to the touch/ }),
+  ).toBeVisible();
+  // Tests and p values stand folded.
+  await expect(page.getByText(/The difference is/)).toBeHidden();
+  await page.getByText('How this was worked out').click();
+  await expect(page.getByText(/The difference is −?\d+ of 100/)).toBeVisible();
+  await page.getByText('Roots and losses over time').click();
   await expect(page.getByRole('img', { name: /% rooted and \d+ % lost by day/ })).toBeVisible();
-  await page.getByText('The same as a table').click();
+  await page.getByText('The same as a table').last().click();
   for (const kind of ['CSV', 'SVG', 'PNG']) {
     const download = page.waitForEvent('download');
     await page.getByRole('button', { name: kind }).click();
@@ -40,6 +48,7 @@ test('two ways are compared in words, on a plate and in a file', async ({ page }
 
 test('a batch left out teaches nothing until it is taken in again', async ({ page }) => {
   await page.goto('/#/results/learned');
+  await page.getByText('Way by way').click();
   const row = page.getByRole('row', { name: /Echeveria elegans leaves/ });
   await expect(row).toContainText('36');
   const leave = page.getByRole('button', { name: /^Leave out Snowball bowl, leaves/ });
@@ -61,8 +70,8 @@ test('batches are filtered, the plate is read by day, and the filter holds on th
   await page.goto('/#/results');
   await choose(page, 'Only by', 'Method');
   await choose(page, 'Which method', /^Leaf \(/);
-  await expect(page.getByRole('heading', { name: 'Emergence of Leaf' })).toBeVisible();
-  const chart = page.getByRole('img', { name: /^Emergence over/ });
+  await page.getByText('Roots over time: Leaf').click();
+  const chart = page.getByRole('img', { name: /^Roots over \d+ days/ });
   await expect(chart.locator('svg')).toBeVisible();
   await chart.focus();
   await chart.press('Home');
@@ -78,6 +87,42 @@ test('batches are filtered, the plate is read by day, and the filter holds on th
   await expect(page.getByRole('row', { name: /^Crown/ })).toBeVisible();
 });
 
+test('counts of other benches are taken in by file, stand before one’s own, and go out again', async ({
+  page,
+}) => {
+  await page.goto('/#/results/benches');
+  await expect(page.getByText(/Most figures of the guide are from memory/)).toBeVisible();
+  const broken = '{"format":"hypogeon-counts","version":1,"rows":[{"rooted":-5}]}';
+  await page.getByLabel('Choose files').setInputFiles({
+    name: 'torn.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(broken),
+  });
+  await expect(page.getByText(/^torn\.json\. /).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Try the six files of an invented society' }).click();
+  await expect(page.getByText(/No bench loses nothing/)).toBeVisible();
+  await page.getByRole('button', { name: 'Take in all without a doubt' }).click();
+  await expect(page.getByText('5 taken in. Saved.')).toBeVisible();
+  await choose(page, 'Plant and way', /^Echeveria elegans, leaves/);
+  await expect(page.getByRole('img', { name: /A bench to come: \d+ %/ })).toBeVisible();
+  // The guide says on how many benches its figure rests, and no longer once all are out.
+  await page.goto('/#/plants/echeveria-elegans');
+  await expect(page.getByText(/counted on 4 other benches/).first()).toBeVisible();
+  await page.goto('/#/results/benches');
+  for (const name of ['Kiln loft', 'Fern cellar', 'Kitchen sill', 'Walled yard'])
+    await page.getByRole('button', { name: `Take out: ${name}` }).click();
+  await page.goto('/#/plants/echeveria-elegans');
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  await expect(page.getByText(/other benches/)).toHaveCount(0);
+  // What is given away is all on the screen, and comes as a file.
+  await page.goto('/#/results/benches');
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save the file' }).click();
+  const file = await download;
+  expect(file.suggestedFilename()).toBe('hypogeon-counts-1.json');
+  expect(readFileSync(await file.path(), 'utf8')).not.toMatch(/\d{4}-\d{2}-\d{2}/);
+});
+
 test('a trial is designed, cut, counted through the bench, and judged as agreed', async ({
   page,
 }) => {
@@ -89,12 +134,14 @@ test('a trial is designed, cut, counted through the bench, and judged as agreed'
   await choose(page, 'Mother', /Snowball bowl/);
   await choose(page, 'Taken as', 'Leaf');
   await choose(page, 'Against', /innamon/);
+  await page.getByText('Change how many').click();
   await page.getByLabel('Usually root, %').fill('40');
   await page.getByLabel('Worth changing for, %').fill('95');
   await page.getByLabel('In each group (optional)').fill('8');
   await expect(page.getByText(/With 8 in each the chance is \d\d %/)).toBeVisible();
   // What was typed is there after a reload.
   await page.reload();
+  await page.getByText('Change how many').click();
   await expect(page.getByLabel('In each group (optional)')).toHaveValue('8');
   await page.getByRole('button', { name: 'Put it on the bench' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Nothing or Ground cinnamon');

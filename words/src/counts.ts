@@ -82,12 +82,11 @@ export function againstText(
   const less = difference >= 0;
   const benches = less ? above : of - above;
   const [near, far] = less ? [low, high] : [-high, -low];
-  const told = `Your ${many} root ${less ? 'less' : 'more'} than at ${benches} of ${of} benches`;
-  if (benches === 0 || Math.abs(difference) < 0.005)
-    return `Your ${many} root like those of the other ${of} benches.`;
-  const chance = sure ? ', by more than chance' : '; it may be chance';
   const by = `${points(Math.abs(difference))} of 100, ${points(near)} to ${points(far)}`;
-  return [`${told}${chance}: ${by}.`, ...differs.map(differText)].join(' ');
+  const lead = sure
+    ? `Your ${many} root ${less ? 'less' : 'more'} than at ${benches} of ${of} benches, by more than chance: ${by}.`
+    : `Your ${many} root about as often as at the other ${of} benches: what they differ by (${by}) may be chance.`;
+  return [lead, ...(sure ? differs.map(differText) : [])].join(' ');
 }
 
 function differText({ in: at, theirs, own }: Against['differs'][number]): string {

@@ -16,11 +16,19 @@ import {
   type Window,
   grownAs,
 } from '@hypogeon/core/botany';
-import { beliefOf, headsEach } from '@hypogeon/core/learn';
+import { beliefOf, headsEach, shareAt } from '@hypogeon/core/learn';
+import { quantileOfPieces } from '@hypogeon/core/pool';
 
 import { cuttingCautions } from '@hypogeon/core/safety';
 import { successRange } from '@hypogeon/core/stats';
-import { beliefWords, LIGHT_PLACE, moreOfIt, paceWords, pieceRule } from '@hypogeon/words';
+import {
+  beliefWords,
+  benchesText,
+  LIGHT_PLACE,
+  moreOfIt,
+  paceWords,
+  pieceRule,
+} from '@hypogeon/words';
 import { Journal } from '../data/journal';
 import { Words } from '../data/words';
 import { CuttingMark } from '../marks/cutting-mark';
@@ -276,6 +284,15 @@ export class TaxonPage {
         value: `${this.words.percent(belief.mean)} succeed`,
         evidence: beliefWords(belief, way.method),
       });
+    if (belief.pooled) {
+      const { chance, benches } = belief.pooled;
+      const [low, high] = [0.1, 0.9].map((p) => shareAt(quantileOfPieces(chance, p)));
+      figures.push({
+        name: 'On other benches',
+        value: `${this.words.percentSpan({ low: low!, high: high! })} succeed, ${benchesText(benches)}`,
+        evidence: 'where a bench to come lies, eight times in ten',
+      });
+    }
     const each = headsEach(this.state(), this.id(), way.method);
     if (each)
       figures.push({
