@@ -117,10 +117,10 @@ export async function cutABatch(
   await page.getByRole('link', { name: 'Add a mother' }).first().click();
   await page.getByRole('combobox', { name: /^Plant/ }).fill(plant);
   await page.keyboard.press('Escape');
-  await page.getByLabel('What you call her').fill(name);
-  await page.getByLabel('Where she came from').fill('Grown here');
+  await page.getByLabel('What you call it').fill(name);
+  await page.getByLabel('Where it came from').fill('Grown here');
   await choose(page, 'May it be propagated?', 'my own plant');
-  await page.getByRole('button', { name: 'Add her' }).click();
+  await page.getByRole('button', { name: 'Add the mother' }).click();
   await page.getByRole('link', { name: 'Plan a batch' }).click();
   await expect(page.getByRole('heading', { name: 'Plan', exact: true })).toBeVisible();
   await page.getByText(method, { exact: true }).click();

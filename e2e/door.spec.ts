@@ -53,9 +53,9 @@ test('a double click does a thing once', async ({ page }) => {
   await page.getByRole('link', { name: 'Add a mother' }).first().click();
   await page.getByRole('combobox', { name: /^Plant/ }).fill('Echeveria elegans');
   await page.keyboard.press('Escape');
-  await page.getByLabel('What you call her').fill('Twin');
+  await page.getByLabel('What you call it').fill('Twin');
   await choose(page, 'May it be propagated?', 'my own plant');
-  await page.getByRole('button', { name: 'Add her' }).evaluate(twice);
+  await page.getByRole('button', { name: 'Add the mother' }).evaluate(twice);
   await expect(page.getByRole('heading', { level: 1, name: 'Twin' })).toBeVisible();
   await goTo(page, 'Mother plants');
   await expect(page.getByRole('link', { name: 'Twin' })).toHaveCount(1);
@@ -92,22 +92,22 @@ test('a walk or a form begun in the demo is none in the own journal, and says it
   page,
 }) => {
   await page.goto('/#/mothers/new');
-  await page.getByLabel('What you call her').fill('Half done in the demo');
+  await page.getByLabel('What you call it').fill('Half done in the demo');
   await page.reload();
-  await expect(page.getByLabel('What you call her')).toHaveValue('Half done in the demo');
+  await expect(page.getByLabel('What you call it')).toHaveValue('Half done in the demo');
   await expect(page.getByText(/Taken up where you left it/)).toBeVisible();
   await page.goto('/#/settings');
   await page.getByRole('button', { name: 'To my own journal' }).click();
   // The other book is open once its buttons stand.
   await expect(page.getByRole('button', { name: 'Look round the demo' })).toBeVisible();
   await page.goto('/#/mothers/new');
-  await expect(page.getByLabel('What you call her')).toHaveValue('');
+  await expect(page.getByLabel('What you call it')).toHaveValue('');
   await page.goto('/#/settings');
   await page.getByRole('button', { name: 'Look round the demo' }).click();
   await expect(page.getByRole('button', { name: 'Clear the demo' })).toBeVisible();
   await page.goto('/#/mothers/new');
   await page.getByRole('button', { name: 'Start over' }).click();
-  await expect(page.getByLabel('What you call her')).toHaveValue('');
+  await expect(page.getByLabel('What you call it')).toHaveValue('');
 });
 
 test('a form opened and saved without a touch stores nothing', async ({ page }) => {

@@ -44,13 +44,13 @@ test('what is wanted becomes a number to take, and moves with the day', async ({
   await expect(page.getByRole('img', { name: /Cuttings needed against the day/ })).toBeVisible();
   await fillDay(page, 'By', '11/4/2026');
   await expect(page.getByText(/None is rooted by|The soonest are ready/)).toBeVisible();
-  // More than she can spare: said, with what can be had.
+  // More than it can spare: said, with what can be had.
   await page.goto('/#/plan?mother=m-grap');
   // She is asked the same until something else is asked.
   await expect(page.getByLabel('Plants wanted')).toHaveValue('20');
   await fillDay(page, 'By', '30 June 2026');
   await page.getByLabel('Plants wanted').fill('200');
-  await expect(page.getByText(/All she can spare, .*: \d+ of 200 by/)).toBeVisible();
+  await expect(page.getByText(/All it can spare, .*: \d+ of 200 by/)).toBeVisible();
 });
 
 test('bad input gets a sentence at its field, and nothing typed is lost', async ({ page }) => {
@@ -82,14 +82,14 @@ test('cautions stand where the cut is planned', async ({ page }) => {
 test('an own plant borrows figures from one it is like', async ({ ownBook: page }) => {
   await goTo(page, 'Mother plants');
   await page.getByRole('link', { name: 'Add a mother' }).first().click();
-  await page.getByRole('button', { name: 'Add her' }).click();
+  await page.getByRole('button', { name: 'Add the mother' }).click();
   await expect(page.getByText('Which plant is it?')).toBeVisible();
   await page.getByRole('combobox', { name: /^Plant/ }).fill('Unnamed blue hybrid');
   await expect(page.getByText('Not in the plant guide.')).toBeVisible();
   await choose(page, 'Most like', 'Pachyphytum oviferum');
-  await page.getByLabel('What you call her').fill('<script>alert(1)</script>');
+  await page.getByLabel('What you call it').fill('<script>alert(1)</script>');
   await choose(page, 'May it be propagated?', 'not asked yet');
-  await page.getByRole('button', { name: 'Add her' }).click();
+  await page.getByRole('button', { name: 'Add the mother' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('<script>alert(1)</script>');
   await expect(page.getByText('(figures of Pachyphytum oviferum)')).toBeVisible();
   await page.getByRole('link', { name: 'Plan a batch' }).click();
@@ -123,7 +123,7 @@ test('a mother is looked over, planned for and cut: from her page to the calenda
   await expect(page.getByRole('img', { name: /^The year from Thu 9 Apr/ })).toBeVisible();
 
   await page.getByRole('link', { name: 'Plan a batch' }).click();
-  await choose(page, 'What for', 'All she can spare');
+  await choose(page, 'What for', 'All it can spare');
   await page.getByRole('button', { name: /^Offset with roots, take 6/ }).click();
   await expect(page.getByLabel('How many', { exact: true })).toHaveValue('6');
   await page.getByRole('button', { name: /^Change/ }).click();
@@ -213,7 +213,7 @@ test('too much of one plant is answered by what would do', async ({ page }) => {
   await expect(
     page.getByText(/give about \d+ rooted by .*\. For 40 you need \d+ such plants, or until /),
   ).toBeVisible();
-  await page.getByRole('link', { name: /^From her and her young/ }).click();
+  await page.getByRole('link', { name: /^From it and its young/ }).click();
   await expect(page.getByText(/40 after (one|\d) rounds?, by /)).toBeVisible();
   await expect(page.getByLabel('Stock wanted')).toHaveAttribute('placeholder', '40');
 });

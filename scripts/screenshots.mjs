@@ -16,7 +16,7 @@ const SHOTS = [
   ['today-lamp', '/today', 'Leave alone', 'lamp', WIDE],
   ['today-phone', '/today', 'Lean-to', 'noon', PHONE],
   ['rehearse', '/plan/rehearse?mother=m-eche', 'What matters most here', 'noon', WIDE],
-  ['mother', '/mothers/m-gra2', 'What came of her', 'noon', WIDE],
+  ['mother', '/mothers/m-gra2', 'What came of it', 'noon', WIDE],
   ['plan', '/plan?mother=m-gast', 'What changes that date', 'noon', WIDE],
   ['bench', '/bench', 'Warm shelf', 'noon', WIDE],
   ['batch', '/bench/b-19', 'Jelly beans, crowns', 'noon', WIDE],

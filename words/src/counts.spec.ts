@@ -41,6 +41,8 @@ describe('counts of other benches, in words', () => {
     expect(doubtText({ is: 'own' }, name)).toContain('your own counts');
     expect(doubtText({ is: 'all rooted', set: 80 }, name)).toContain('All 80 rooted');
     expect(doubtText({ is: 'same as', bench: 'x' }, name)).toContain('Kiln loft');
+    expect(doubtText({ is: 'unknown plants', rows: 1 }, name)).toContain('One row');
+    expect(doubtText({ is: 'unknown plants', rows: 3 }, name)).toContain('3 rows are');
     expect(doubtText({ is: 'not newer', edition: 1, known: 1 }, name)).toBe(
       'You have these already.',
     );

@@ -64,6 +64,10 @@ export function doubtText(doubt: Doubt, name: (bench: string) => string): string
       return 'These are your own counts: taken in, they would count twice.';
     case 'all rooted':
       return `All ${doubt.set} rooted. No bench loses nothing: ask whether losses were counted.`;
+    case 'unknown plants':
+      return doubt.rows === 1
+        ? 'One row is of a plant your guide does not know: it tells nothing here.'
+        : `${doubt.rows} rows are of plants your guide does not know: they tell nothing here.`;
     case 'same as':
       return `Row by row the counts of ${name(doubt.bench)}: one bench under two numbers counts twice.`;
     case 'not newer':

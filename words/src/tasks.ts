@@ -128,7 +128,7 @@ export const SIGN_NAME: Readonly<Record<Sign, string>> = {
 };
 
 export const MOTHER_TASK: Readonly<Record<MotherTending, string>> = {
-  watered: 'Water her',
+  watered: 'Water it',
   light: 'More light',
   feed: 'Feed',
   looked: 'Look for new heads',

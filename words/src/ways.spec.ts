@@ -38,7 +38,7 @@ describe('why a way is the best', () => {
       speech,
     );
     expect(text).toBe(
-      'It takes the fewest from her. It is ready soonest. Cut a week later: take 31. 4 °C warmer: no number would do. 5 more: 87 % sure instead of 81 %.',
+      'It takes the fewest from the mother. It is ready soonest. Cut a week later: take 31. 4 °C warmer: no number would do. 5 more: 87 % sure instead of 81 %.',
     );
   });
 
@@ -75,7 +75,7 @@ describe('several ways together', () => {
       guessed: false,
     };
     expect(togetherText(all, 24, '2026-10-05', 0.8, speech)).toBe(
-      'Her 3 offsets, 1 crown and 24 leaves: 24 by Mon 5 Oct, 83 % sure.',
+      '3 offsets, 1 crown and 24 leaves together: 24 by Mon 5 Oct, 83 % sure.',
     );
   });
 
@@ -90,7 +90,7 @@ describe('several ways together', () => {
       guessed: false,
     };
     expect(togetherText(all, 24, '2026-10-05', 0.8, speech)).toBe(
-      'All she can spare, 24 leaves: 9 of 24 by Mon 5 Oct, 80 % sure.',
+      'All it can spare, 24 leaves: 9 of 24 by Mon 5 Oct, 80 % sure.',
     );
     const again = { method: 'leaf', day: '2026-06-18', chance: 0.4, reached: 14 } as const;
     expect(togetherText({ ...all, again }, 24, '2026-10-05', 0.8, speech)).toContain(
@@ -109,7 +109,7 @@ describe('what could be done instead', () => {
   it.each([
     [
       { instead: 'fewer', method: 'leaf', plants: 8, from: 12, hers: true } as const,
-      'By leaves about 8 can be had by then from the 12 she can spare.',
+      'By leaves about 8 can be had by then from the 12 it can spare.',
     ],
     [
       { instead: 'fewer', method: 'leaf', plants: 250, from: 400, hers: false } as const,
@@ -121,7 +121,7 @@ describe('what could be done instead', () => {
     ],
     [
       { instead: 'nothing grows' } as const,
-      'Nothing of her is ready within three years in this air: give more warmth, or another plant.',
+      'Nothing of it is ready within three years in this air: give more warmth, or another plant.',
     ],
   ])('%o', (instead, says) => {
     expect(insteadText(instead, speech)).toBe(says);

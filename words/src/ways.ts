@@ -29,7 +29,7 @@ export const LOSES: Readonly<Record<MethodId, string>> = {
 const REASON: Readonly<Record<WayReason, string>> = {
   'only one of which there are enough': 'It is the only way of which there are enough.',
   'only one ready in time': 'It is the only way that can be ready in time.',
-  'takes fewest': 'It takes the fewest from her.',
+  'takes fewest': 'It takes the fewest from the mother.',
   'ready soonest': 'It is ready soonest.',
   'least work': 'It is the least work.',
   'least work among those she takes well': 'It is the least work for a way she takes well.',
@@ -88,13 +88,13 @@ export function togetherText(
   const all = partsText(combination);
   const guess = combination.guessed ? ' Not all of it is counted: count before you cut.' : '';
   if (combination.enough)
-    return `Her ${all}: ${wanted} by ${day}, ${percent(combination.chance)} sure.${guess}`;
+    return `${all} together: ${wanted} by ${day}, ${percent(combination.chance)} sure.${guess}`;
   const { reached, again } = combination;
   const sure = percent(certainty);
   const first =
     reached > 0
-      ? `All she can spare, ${all}: ${reached} of ${wanted} by ${day}, ${sure} sure.`
-      : `All she can spare, ${all}, is not enough: none is ${sure} sure by ${day}.`;
+      ? `All it can spare, ${all}: ${reached} of ${wanted} by ${day}, ${sure} sure.`
+      : `All it can spare, ${all}, is not enough: none is ${sure} sure by ${day}.`;
   const second = again
     ? ` Take ${METHOD[again.method].many} again about ${nearDay(again.day, speech)}, and it may be ${again.reached}.`
     : '';
@@ -105,12 +105,12 @@ export function togetherText(
 export function insteadText(instead: Instead, speech: Speech): string {
   switch (instead.instead) {
     case 'fewer': {
-      const whose = instead.hers ? `the ${instead.from} she can spare` : String(instead.from);
+      const whose = instead.hers ? `the ${instead.from} it can spare` : String(instead.from);
       return `By ${METHOD[instead.method].many} about ${instead.plants} can be had by then from ${whose}.`;
     }
     case 'later':
       return `Nothing is ready by then. The soonest are ready around ${nearDay(instead.soonest, speech)}: ask for a later day or a smaller size.`;
     case 'nothing grows':
-      return 'Nothing of her is ready within three years in this air: give more warmth, or another plant.';
+      return 'Nothing of it is ready within three years in this air: give more warmth, or another plant.';
   }
 }

@@ -211,7 +211,7 @@ function seasonNotes(season: SeasonNow | null): readonly Note[] {
       {
         weight: 'note',
         says: 'Her place is not told',
-        then: 'Say where she stands, and her season is worked out from the air there.',
+        then: 'Say where it stands, and its season is worked out from the air there.',
       },
     ];
   switch (season.state) {

@@ -177,6 +177,13 @@ describe('counts that may not be what they say', () => {
       { is: 'not newer', edition: 1, known: 1 },
     ]);
     expect(doubtsOf(state, counts('aaaaaaaa', [row(40, 19)], 2))).toEqual([]);
+    // Forty files of one bench, chosen at once: the first may stand, the others are named.
+    const forty = Array.from({ length: 40 }, (_, i) => counts(`forty${1000 + i}`, [row(40, 21)]));
+    const named = forty.filter((c, i) => doubtsOf(state, c, forty.slice(0, i)).length > 0);
+    expect(named).toHaveLength(39);
+    expect(doubtsOf(state, counts('wwwwwwww', [row(40, 20, { taxon: 'nobody-knows' })]))).toEqual([
+      { is: 'unknown plants', rows: 1 },
+    ]);
   });
 });
 

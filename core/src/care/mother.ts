@@ -35,7 +35,7 @@ export interface MotherLeave {
 export interface MotherCare {
   readonly asks: readonly MotherAsk[];
   readonly leave: readonly MotherLeave[];
-  /** What was done to her last, and when; null while nothing was, or it is long past. */
+  /** What was done to it last, and when; null while nothing was, or it is long past. */
   readonly deed: { readonly what: MotherDeed; readonly on: Day } | null;
 }
 
@@ -72,7 +72,7 @@ function batchesOf({ batches }: State, mother: string): readonly Batch[] {
   );
 }
 
-/** What was done to her last by a day. */
+/** What was done to it last by a day. */
 function lastDeed(state: State, mother: Mother, day: Day): MotherCare['deed'] {
   const deeds: { what: MotherDeed; on: Day }[] = [];
   for (const { method, cut } of batchesOf(state, mother.id)) {

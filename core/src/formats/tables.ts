@@ -78,7 +78,7 @@ function mothers(state: State): DataTable {
       column('id', 'string', 'Key of the mother', true),
       column('name', 'string', 'What she is called'),
       column('plant', 'string', 'Taxon'),
-      column('provenance', 'string', 'Where she came from'),
+      column('provenance', 'string', 'Where it came from'),
       column('permission', 'string', 'Whether she may be propagated'),
       column('since', 'date', 'Here since'),
       column('from_batch', 'string', 'The batch she was raised in'),

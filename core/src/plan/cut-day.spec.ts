@@ -1,13 +1,13 @@
 import { demoJournal } from '../demo';
 import { fold, foldBatch } from '../journal';
-import { cutFields, likelySpareOf, minutesFor, usualCount, usualCut } from '.';
+import { cutFields, likelySpareOf, minutesFor, readyFor, usualCount, usualCut } from '.';
 
 const DAY = '2026-11-30';
 const state = fold(demoJournal(DAY));
 const mother = (id: string) => state.mothers.get(id)!;
 
 describe('a cut of the day', () => {
-  it('takes the first way she takes well, as much as she can spare, and no more than forty', () => {
+  it('takes the first way she takes well, as much as it can spare, and no more than forty', () => {
     // Of nine heads half, and of nine hundred leaves forty.
     expect(usualCut(state, mother('m-aeon'))).toEqual({ method: 'crown', count: 4 });
     expect(usualCut(state, mother('m-eche'))).toEqual({ method: 'leaf', count: 40 });
@@ -56,5 +56,41 @@ describe('a cut of the day', () => {
         { method: 'leaf', count: 10 },
       ]),
     ).toBe(13);
+  });
+});
+
+describe('what to lay ready', () => {
+  const cutOf = (id: string, method: 'crown' | 'pad' | 'leaf') =>
+    foldBatch(
+      id,
+      cutFields(state, mother(id), { method, count: 2 }, { day: DAY, place: '' })!,
+      [],
+    )!;
+
+  it('is told once for all of them, with what to mind of spines and sap', () => {
+    const ready = readyFor(state, [
+      cutOf('m-aeon', 'crown'),
+      cutOf('m-opun', 'pad'),
+      cutOf('m-opun', 'pad'),
+    ]);
+    expect(new Set(ready.things).size).toBe(ready.things.length);
+    expect(ready.things.length).toBeGreaterThan(2);
+    expect(ready.cautions.some((c) => c.weight === 'danger')).toBe(true);
+    expect(new Set(ready.cautions.map((c) => c.title)).size).toBe(ready.cautions.length);
+    expect(readyFor(state, [])).toEqual({ things: [], unasked: false, cautions: [] });
+  });
+
+  it('says where nobody was asked, and minds a protected variety', () => {
+    const stateWith = (over: object) => ({
+      ...state,
+      mothers: new Map([...state.mothers, ['m-aeon', { ...mother('m-aeon'), ...over }]]),
+    });
+    const cut = cutOf('m-aeon', 'crown');
+    expect(readyFor(stateWith({ permission: 'own' }), [cut]).unasked).toBe(false);
+    expect(readyFor(stateWith({ permission: 'unknown' }), [cut]).unasked).toBe(true);
+    const law = readyFor(stateWith({ protectedVariety: true }), [cut]).cautions;
+    expect(law.length).toBeGreaterThan(
+      readyFor(stateWith({ protectedVariety: false }), [cut]).cautions.length,
+    );
   });
 });

@@ -1,8 +1,10 @@
 import { plantOf, placesIn } from '../bench';
 import { formOf, methodOf, type MethodId } from '../botany';
 import type { Day } from '../days';
-import type { BatchFields, Mother, State } from '../journal';
+import type { Batch, BatchFields, Mother, State } from '../journal';
+import { cuttingCautions, type Caution } from '../safety';
 import { usualSchool } from '../wound';
+import { DISINFECT, materialsOf } from './materials';
 import { MINUTES } from './minutes';
 import { likelySpareOf } from './spare';
 
@@ -15,7 +17,7 @@ export interface DayCut {
 /** More than these nobody cuts of one plant without asking for them. */
 const MOST_UNASKED = 40;
 
-/** As much of a way as she can spare, up to forty. */
+/** As much of a way as it can spare, up to forty. */
 export function usualCount(state: State, mother: Mother, method: MethodId): number {
   const taxon = plantOf(state, mother.taxon ?? '')?.taxon;
   if (!taxon) return 0;
@@ -24,8 +26,8 @@ export function usualCount(state: State, mother: Mother, method: MethodId): numb
 
 /**
  * What a mother is cut for on a day, if nobody says otherwise: the first way she takes well and can spare something
- * of, as much of it as she can spare, up to forty.
- * @returns null where her plant is unknown, or she can spare nothing
+ * of, as much of it as it can spare, up to forty.
+ * @returns null where her plant is unknown, or it can spare nothing
  */
 export function usualCut(state: State, mother: Mother): DayCut | null {
   const taxon = plantOf(state, mother.taxon ?? '')?.taxon;
@@ -75,3 +77,34 @@ export function cutFields(
 /** Hands-on time of cuts, minutes. */
 export const minutesFor = (cuts: readonly DayCut[]): number =>
   cuts.reduce((sum, { method, count }) => sum + count * MINUTES[method], 0);
+
+/** What to lay ready for several cuts of one day, and what to mind; each once. */
+export interface Ready {
+  readonly things: readonly string[];
+  /** Of one mother at least nobody has asked whether it may be propagated. */
+  readonly unasked: boolean;
+  readonly cautions: readonly Caution[];
+}
+
+/** @param planned batches as they will be cut */
+export function readyFor(state: State, planned: readonly Batch[]): Ready {
+  const motherOf = (b: Batch): Mother | undefined => state.mothers.get(b.mother ?? '');
+  const things = planned.flatMap((b) =>
+    materialsOf(state, b, DISINFECT.alcohol.usualBottle).list.map((m) => m.what),
+  );
+  const cautions = planned.flatMap((b) => {
+    const plant = plantOf(state, b.taxon);
+    if (!plant) return [];
+    const law = motherOf(b)?.protectedVariety ? (['rights'] as const) : [];
+    return cuttingCautions(
+      { hazards: plant.taxon.hazards, law: [...plant.taxon.law, ...law] },
+      b.disinfectant === 'alcohol',
+      b.disinfectant ?? 'none',
+    );
+  });
+  return {
+    things: [...new Set(things)],
+    unasked: planned.some((b) => (motherOf(b)?.permission ?? 'unknown') === 'unknown'),
+    cautions: [...new Map(cautions.map((c) => [c.title, c])).values()],
+  };
+}

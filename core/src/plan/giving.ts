@@ -6,7 +6,7 @@ import { wayOf, type Way } from './way';
 import type { Wish } from './wish';
 import { yieldOf, type Yield } from './yields';
 
-/** What pieces that are already there, or that she can spare, come to. */
+/** What pieces that are already there, or that it can spare, come to. */
 export interface Giving {
   readonly way: Way;
   readonly taken: number;
@@ -16,7 +16,7 @@ export interface Giving {
 
 /**
  * What so many pieces of each kind give by the day.
- * @param pieces how many of each; null for as many as she can spare
+ * @param pieces how many of each; null for as many as it can spare
  */
 export function givingOf(
   state: State,

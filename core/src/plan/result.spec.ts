@@ -52,7 +52,7 @@ const taxon = (id: string) => CATALOGUE.find((t) => t.id === id)!;
 const crown = methodOf(taxon('echeveria-elegans'), 'crown')!;
 
 describe('what a mother can spare', () => {
-  it('a third of her leaves, one head at least, all parts of a clump but one', () => {
+  it('a third of its leaves, one head at least, all parts of a clump but one', () => {
     const has = { leaf: 40, crown: 1, division: 4, offset: 3 };
     const count = (m: MethodId) => spareOf({ has }, m)?.count;
     expect([count('leaf'), count('crown'), count('division'), count('offset')]).toEqual([

@@ -18,7 +18,7 @@ export interface Spare {
 }
 
 /**
- * The share of what she has that she can spare. Working assumptions, on the side of the mother: growers
+ * The share of what she has that it can spare. Working assumptions, on the side of the mother: growers
  * take a third of a plant without asking twice (common practice, no source).
  */
 const SHARE: Readonly<Record<MethodId, number>> = {
@@ -42,33 +42,33 @@ const SHARE: Readonly<Record<MethodId, number>> = {
 };
 
 const WHY: Readonly<Record<MethodId, string>> = {
-  leaf: 'a third of her leaves, from low on the stem',
-  'leaf-section': 'a third of her straps, the outer ones',
-  crown: 'half of her heads; a single head may go, the stump breaks again',
-  segment: 'half of her stems',
-  trailing: 'half of her trails',
-  branch: 'a third of her side branches, never the leader',
-  pad: 'a third of her pads, the outer ones',
+  leaf: 'a third of its leaves, from low on the stem',
+  'leaf-section': 'a third of its straps, the outer ones',
+  crown: 'half of its heads; a single head may go, the stump breaks again',
+  segment: 'half of its stems',
+  trailing: 'half of its trails',
+  branch: 'a third of its side branches, never the leader',
+  pad: 'a third of its pads, the outer ones',
   column: 'every top; the stump breaks again',
   offset: 'all that are large enough',
   'rooted-offset': 'all that are large enough',
   division: 'all parts but one',
   plantlet: 'all of them',
-  'root-cutting': 'a third of her thick roots',
+  'root-cutting': 'a third of its thick roots',
   bulbil: 'all of them',
   'flower-stalk': 'all of them',
   seed: 'all of them',
   culture: 'all of them',
 };
 
-/** What she can spare by a method; null where nobody has counted. */
+/** What it can spare by a method; null where nobody has counted. */
 export function spareOf({ has }: Pick<Mother, 'has'>, method: MethodId): Spare | null {
   const of = has?.[method];
   if (of === undefined) return null;
   return { count: sparedOf(of, method), of, guess: null, why: WHY[method] };
 }
 
-/** What she can spare, counted or else by her build and height: nobody takes 31 crowns of one rosette. */
+/** What it can spare, counted or else by her build and height: nobody takes 31 crowns of one rosette. */
 export function likelySpareOf(
   mother: Pick<Mother, 'has' | 'heightMm'>,
   form: Form | null,

@@ -32,7 +32,7 @@ export interface Way {
   readonly half: Day | null;
   readonly to: Day | null;
   readonly minutes: number | null;
-  /** What she can spare of it, counted or by her build; null where no mother is named. */
+  /** What it can spare of it, counted or by her build; null where no mother is named. */
   readonly spare: Spare | null;
   /** Of the number needed; null where no number would do. */
   readonly cost: Cost | null;

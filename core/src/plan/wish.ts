@@ -21,7 +21,7 @@ export interface Wish {
   readonly dryDays?: number | undefined;
   /** How pieces of a way are grown, where that was chosen. */
   readonly courses?: Readonly<Partial<Record<MethodId, CourseId>>> | undefined;
-  /** Whose cuttings they are: what she can spare is then looked at. */
+  /** Whose cuttings they are: what it can spare is then looked at. */
   readonly mother?: string | undefined;
   /** What they are put into, for the cost. */
   readonly container?: string | undefined;

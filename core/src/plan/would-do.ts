@@ -11,7 +11,7 @@ import type { Wish } from './wish';
 export interface WouldDo {
   /** So many such plants, cut the same way on the same day; null where more than a house holds would be needed. */
   readonly plants: number | null;
-  /** From her and her young, each cut again once it is large enough; null where that is years off. */
+  /** From it and its young, each cut again once it is large enough; null where that is years off. */
   readonly by: Day | null;
 }
 

@@ -1,3 +1,4 @@
+import { CATALOGUE } from '../botany';
 import type { BenchCounts, State } from '../journal';
 
 /** Why counts may not be what they say. They can be taken in all the same. */
@@ -6,16 +7,27 @@ export type Doubt =
   | { readonly is: 'own' }
   /** All of so many rooted, everywhere. */
   | { readonly is: 'all rooted'; readonly set: number }
+  /** Rows of plants that the guide here does not know: kept, and telling nothing until it does. */
+  | { readonly is: 'unknown plants'; readonly rows: number }
   /** Row by row the counts of another bench. */
   | { readonly is: 'same as'; readonly bench: string }
   /** An edition that is no newer than the one that is here. */
   | { readonly is: 'not newer'; readonly edition: number; readonly known: number };
 
+const KNOWN = new Set(CATALOGUE.map((t) => t.id));
+
 /** So many cuttings of which not one was lost are no bench that anybody has seen. */
 const MANY = 60;
 
-/** What speaks against the counts of a bench; empty where nothing does. */
-export function doubtsOf(state: State, counts: BenchCounts): readonly Doubt[] {
+/**
+ * What speaks against the counts of a bench; empty where nothing does.
+ * @param beside other counts that are about to be taken in
+ */
+export function doubtsOf(
+  state: State,
+  counts: BenchCounts,
+  beside: readonly BenchCounts[] = [],
+): readonly Doubt[] {
   const doubts: Doubt[] = [];
   if (state.settings.bench === counts.bench) doubts.push({ is: 'own' });
   const settled = counts.rows.filter((r) => r.settled);
@@ -23,9 +35,17 @@ export function doubtsOf(state: State, counts: BenchCounts): readonly Doubt[] {
   if (set >= MANY && settled.every((r) => r.rooted === r.set))
     doubts.push({ is: 'all rooted', set });
   const text = rowsText(counts.rows);
-  for (const [bench, record] of state.benches)
-    if (bench !== counts.bench && counts.rows.length > 0 && rowsText(record.rows ?? []) === text)
-      doubts.push({ is: 'same as', bench });
+  const others = [
+    ...[...state.benches].map(([bench, { rows = [] }]) => ({ bench, rows })),
+    ...beside,
+  ];
+  const twin = others.find(
+    ({ bench, rows }) =>
+      bench !== counts.bench && rows.length === counts.rows.length && rowsText(rows) === text,
+  );
+  if (twin && counts.rows.length > 0) doubts.push({ is: 'same as', bench: twin.bench });
+  const unknown = counts.rows.filter((r) => !KNOWN.has(r.taxon)).length;
+  if (unknown > 0) doubts.push({ is: 'unknown plants', rows: unknown });
   const known = state.benches.get(counts.bench);
   if (known && (known.edition ?? 0) >= counts.edition)
     doubts.push({ is: 'not newer', edition: counts.edition, known: known.edition ?? 0 });

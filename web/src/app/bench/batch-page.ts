@@ -22,7 +22,9 @@ import {
   isLaid,
   partsOf,
   drawnOf,
+  figuresOf,
 } from '@hypogeon/core/bench';
+import { pooledFor } from '@hypogeon/core/pool';
 import {
   atRiskOf,
   careOf,
@@ -48,6 +50,7 @@ import {
   COURSE_WORDS,
   type LinesText,
   type Said,
+  benchesText,
 } from '@hypogeon/words';
 import { firstValueFrom } from 'rxjs';
 import { Actions } from '../data/actions';
@@ -272,10 +275,12 @@ export class BatchPage {
     const speech = this.words.speech();
     const way = onItsWay(batch, outlook);
     const { roots } = outlook;
+    const figures = figuresOf(this.state(), batch);
+    const pooled = figures && pooledFor(this.state(), batch.taxon, figures);
     return {
       says: way ? onItsWayText(way, speech) : '',
       waits: way ? everText(roots) : '',
-      window: `${way ? 'Of those still to root' : 'Of those that root'} one in ten has roots by ${this.words.day(roots.from)}, half by ${this.words.day(roots.half)}, nine in ten by ${this.words.day(roots.to)}.`,
+      window: `${way ? 'Of those still to root' : 'Of those that root'} one in ten has roots by ${this.words.day(roots.from)}, half by ${this.words.day(roots.half)}, nine in ten by ${this.words.day(roots.to)}.${pooled ? ` That was ${benchesText(pooled.benches)}.` : ''}`,
       fan: fanChart(rootsFan(batch, outlook, this.today()), (day) =>
         this.words.shortDay(addDays(batch.cutOn, day)),
       ),

@@ -251,7 +251,7 @@ export class MotherForm {
         this.isOwn() && this.ownTaxon() === undefined && d.like === ''
           ? 'Not in the plant guide. Choose the plant it is most like: its figures stand in until your own are better.'
           : '',
-      name: d.name.trim() === '' ? 'What do you call her at the bench?' : '',
+      name: d.name.trim() === '' ? 'What do you call it at the bench?' : '',
       permission:
         d.permission === ''
           ? 'May it be propagated? Say how you know: cuttings are taken only with the owner’s leave.'
@@ -260,7 +260,7 @@ export class MotherForm {
       bornOn: d.bornOn > this.today() ? 'That day is still to come.' : '',
       height: this.heightProblem(d.height),
       has: Object.values(d.has).some((n) => n.trim() !== '' && !isCount(n))
-        ? 'Whole numbers, please: about how many she has. Leave out what you have not counted.'
+        ? 'Whole numbers, please: about how many it has. Leave out what you have not counted.'
         : '',
     };
   });

@@ -60,7 +60,7 @@ const QUESTIONS: readonly {
         </div>
       }
       <div class="wide col-span-full">
-        <strong class="font-semibold" id="q-reasons">Why cut her</strong>
+        <strong class="font-semibold" id="q-reasons">Why cut it</strong>
         <mat-chip-listbox
           multiple
           aria-labelledby="q-reasons"

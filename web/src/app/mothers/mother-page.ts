@@ -99,7 +99,7 @@ import { namePage } from '../shell/page-title';
             <p class="quiet small">{{ v.looked }}</p>
           }
           @if (v.care.asks.length + v.care.leave.length > 0) {
-            <ul class="my-3 mx-0 p-0 list-none" aria-label="After what was done to her">
+            <ul class="my-3 mx-0 p-0 list-none" aria-label="After what was done to it">
               @for (ask of v.care.asks; track ask.kind) {
                 <li
                   class="flex flex-wrap justify-between items-center gap-x-4 gap-y-2 py-2 border-b border-line"
@@ -138,7 +138,7 @@ import { namePage } from '../shell/page-title';
           <div
             class="no-print flex flex-wrap gap-2 my-3"
             role="group"
-            aria-label="What was done to her"
+            aria-label="What was done to it"
           >
             <button
               type="button"
@@ -202,7 +202,7 @@ import { namePage } from '../shell/page-title';
               <hy-field label="Parts, herself among them (optional)" [problem]="problem()">
                 <input hyControl inputmode="numeric" #parts />
               </hy-field>
-              <mat-checkbox #itself>She parted by herself, nothing was cut</mat-checkbox>
+              <mat-checkbox #itself>It parted by itself, nothing was cut</mat-checkbox>
               <button
                 type="button"
                 matButton="filled"
@@ -243,13 +243,13 @@ import { namePage } from '../shell/page-title';
             <hy-mother-season [taxon]="plant.taxon" [space]="v.mother.space" />
           } @else {
             <p class="quiet">
-              Say where she stands, and her season is worked out from the air and light there.
-              <a [routerLink]="['/mothers', v.mother.id, 'edit']">Give her a place</a>
+              Say where it stands, and its season is worked out from the air and light there.
+              <a [routerLink]="['/mothers', v.mother.id, 'edit']">Give it a place</a>
             </p>
           }
         </section>
         <section aria-labelledby="ways">
-          <h2 id="ways" class="ruled">Ways to propagate her</h2>
+          <h2 id="ways" class="ruled">Ways to propagate it</h2>
           <hy-stock-steppers [mother]="v.mother" [taxon]="plant.taxon" />
           <ul class="ways grid auto-fill-76 gap-y-0 gap-x-8 bare">
             @for (way of v.ways; track way.method) {
@@ -282,7 +282,7 @@ import { namePage } from '../shell/page-title';
       }
 
       <section aria-labelledby="family">
-        <h2 id="family" class="ruled">What came of her</h2>
+        <h2 id="family" class="ruled">What came of it</h2>
         @if (v.batches.length > 0 || v.mother.fromBatch) {
           <p>{{ v.gave }}</p>
           <hy-family-tree [mother]="v.mother.id" />
@@ -304,7 +304,7 @@ import { namePage } from '../shell/page-title';
       }
     } @else {
       <h1>No such mother</h1>
-      <p>She may live in another journal. <a routerLink="/mothers">To the mothers</a></p>
+      <p>It may live in another journal. <a routerLink="/mothers">To the mothers</a></p>
     }
   `,
   styles: `
@@ -456,7 +456,7 @@ export class MotherPage {
 
   private verdictWords({ verdict, until, fresh }: Condition): string {
     if (verdict === 'cut') return fresh ? 'May be cut today' : 'Check the plant first';
-    if (verdict === 'stop') return 'Do not cut her';
+    if (verdict === 'stop') return 'Do not cut it';
     return until === null ? 'Wait' : `Wait until ${this.words.near(until)}`;
   }
 

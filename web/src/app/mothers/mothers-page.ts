@@ -35,7 +35,7 @@ const SEASON_WORD: Readonly<Record<SeasonState, string>> = {
       <div class="empty">
         <h2>No mothers yet</h2>
         <p>
-          Every cutting has a mother. Note where she came from and that you may propagate her; then
+          Every cutting has a mother. Note where it came from and that you may propagate it; then
           plan what to take.
         </p>
       </div>

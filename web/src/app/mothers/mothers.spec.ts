@@ -43,9 +43,9 @@ describe('a look at what grows again', () => {
 describe('adding a mother', () => {
   it('asks for what is missing, at each field, and records nothing', async () => {
     const page = await mount(MotherForm, {}, []);
-    await page.tap('Add her');
+    await page.tap('Add the mother');
     expect(page.text).toContain('Which plant is it?');
-    expect(page.text).toContain('What do you call her at the bench?');
+    expect(page.text).toContain('What do you call it at the bench?');
     expect(page.text).toContain('May it be propagated?');
     expect(page.recorded()).toEqual([]);
   });
@@ -54,9 +54,9 @@ describe('adding a mother', () => {
     const page = await mount(MotherForm, {}, []);
     await page.fill('Plant', 'aeonium ARBOREUM');
     expect(page.text).toContain('A leaf carries no bud');
-    await page.fill('What you call her', '  The tall one ');
+    await page.fill('What you call it', '  The tall one ');
     await page.fill('May it be propagated?', 'asked');
-    await page.tap('Add her');
+    await page.tap('Add the mother');
     expect(page.recorded()).toMatchObject([
       {
         kind: 'put',
@@ -71,9 +71,9 @@ describe('adding a mother', () => {
     for (const name of ['First', 'Second']) {
       await page.fill('Plant', 'Nameless cross');
       await page.fill('Most like', 'echeveria-elegans');
-      await page.fill('What you call her', name);
+      await page.fill('What you call it', name);
       await page.fill('May it be propagated?', 'own');
-      await page.tap('Add her');
+      await page.tap('Add the mother');
     }
     const { ownTaxa, mothers } = page.journal.state();
     expect([...ownTaxa.values()].map((t) => t.name)).toEqual(['Nameless cross']);
@@ -84,20 +84,20 @@ describe('adding a mother', () => {
   it('does not take a day to come', async () => {
     const page = await mount(MotherForm, {}, []);
     await page.fill('With us since (optional)', '2026-12-01');
-    await page.tap('Add her');
+    await page.tap('Add the mother');
     expect(page.text).toContain('That day is still to come.');
   });
 
   it('keeps what was typed when the page is left and opened again', async () => {
     const page = await mount(MotherForm, {}, []);
-    await page.fill('What you call her', 'Half done');
+    await page.fill('What you call it', 'Half done');
     expect(page.stores.draft('mother.new')).toEqual({ name: 'Half done' });
   });
 
   it('changes one that is known, starting from what is kept of her', async () => {
     const page = await mount(MotherForm, { id: 'm-aeon' });
-    expect(page.field('What you call her').value).toBe('The tall aeonium');
-    await page.fill('Where she came from', '');
+    expect(page.field('What you call it').value).toBe('The tall aeonium');
+    await page.fill('Where it came from', '');
     await page.tap('Keep the change');
     expect(page.journal.state().mothers.get('m-aeon')!.provenance).toBeUndefined();
     expect(page.journal.state().mothers.get('m-aeon')!.permission).toBe('asked');
@@ -134,7 +134,7 @@ describe('mothers', () => {
     expect((await verdict('m-eche'))[0]).toBe('May be cut today');
     expect((await verdict('m-sedu'))[0]).toBe('Check the plant first');
     const [mealy, pests] = await verdict('m-mamm');
-    expect(mealy).toBe('Do not cut her');
+    expect(mealy).toBe('Do not cut it');
     expect(pests).toContain('clean for 14 days');
     const [limp, thirst] = await verdict('m-hawo');
     expect(limp).toBe('Wait until Sat 11 Apr');
@@ -189,7 +189,7 @@ describe('mothers', () => {
         fields: { name: 'Bare', taxon: 'aeonium-arboreum', permission: 'own' },
       },
     ]);
-    expect(bare.text).toContain('Give her a place');
+    expect(bare.text).toContain('Give it a place');
     expect(bare.text).toContain('Nothing taken yet.');
   });
 
@@ -207,15 +207,15 @@ describe('a mother raised here', () => {
   it('is filled in from her batch, with place, height and what she has', async () => {
     const page = await mount(MotherForm, { from: 'b-11' });
     expect(page.field('Plant').value).toBe('Graptopetalum paraguayense');
-    await page.fill('What you call her', 'The third');
+    await page.fill('What you call it', 'The third');
     await page.fill('Height, mm', 'tall');
     await page.fill('Good leaves', '2.5');
-    await page.tap('Add her');
+    await page.tap('Add the mother');
     expect(page.text).toContain('“tall” is not a length.');
     expect(page.text).toContain('Whole numbers, please');
     await page.fill('Height, mm', '5 in');
     await page.fill('Good leaves', '24');
-    await page.tap('Add her');
+    await page.tap('Add the mother');
     expect(page.recorded()).toMatchObject([
       // She leaves her batch, and stays counted there.
       { kind: 'parted', batch: 'b-11', why: 'mother', taken: { pupped: 1 } },

@@ -45,7 +45,7 @@ describe('a cut day', () => {
     expect(page.button('Print 2 sheets').getAttribute('href')).toContain('/plan/sheets?of=');
   });
 
-  it('turns to another way with what she can spare of it; no number gets a sentence', async () => {
+  it('turns to another way with what it can spare of it; no number gets a sentence', async () => {
     const page = await open('m-aeon');
     await page.fill('What is taken: The tall aeonium', 'segment');
     expect(page.field('How many: The tall aeonium').value).toBe('3');
@@ -57,7 +57,7 @@ describe('a cut day', () => {
 
   it('says what speaks against a cut, and leaves it to the grower', async () => {
     const page = await open('m-mamm');
-    expect(page.text).toContain('Do not cut her. Pests or rot.');
+    expect(page.text).toContain('Do not cut it. Pests or rot.');
     expect(page.button('Cut: Thimble cushion')).toHaveProperty('disabled', false);
   });
 

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { MatButton, MatIconButton } from '@angular/material/button';
+import { MatButton } from '@angular/material/button';
 import { MatOption, MatSelect } from '@angular/material/select';
 import { RouterLink } from '@angular/router';
 import * as z from 'zod';
@@ -9,14 +9,12 @@ import { careOf } from '@hypogeon/core/care';
 import { foldBatch, type State } from '@hypogeon/core/journal';
 import {
   cutFields,
-  DISINFECT,
   likelySpareOf,
-  materialsOf,
   minutesFor,
+  readyFor,
   usualCount,
   usualCut,
 } from '@hypogeon/core/plan';
-import { cuttingCautions } from '@hypogeon/core/safety';
 import { counted, NOUN, planSentence } from '@hypogeon/words';
 import { Actions } from '../data/actions';
 import { shapeOf } from '../data/draft-shape';
@@ -26,6 +24,7 @@ import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
 import { Field, FieldControl } from '../forms/field';
+import { Stepper } from '../forms/stepper';
 import { PlantPicture } from '../marks/plant-picture';
 import { MotherWall } from './mother-wall';
 
@@ -68,11 +67,11 @@ const MOST = 9999;
     Field,
     FieldControl,
     MatButton,
-    MatIconButton,
     MatOption,
     MatSelect,
     MotherWall,
     PlantPicture,
+    Stepper,
     RouterLink,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -150,14 +149,14 @@ export class CutDayPage {
         cut: batch?.cut != null,
         minded:
           verdict === 'stop'
-            ? 'Do not cut her.'
+            ? 'Do not cut it.'
             : verdict === 'wait'
               ? until === null
                 ? 'Better wait.'
                 : `Better wait until ${this.words.near(until)}.`
               : '',
         why: verdict === 'cut' ? '' : (notes.find((n) => n.weight !== 'good')?.says ?? ''),
-        spare: `she can spare ${spare.guess ? 'about ' : ''}${spare.count}`,
+        spare: `it can spare ${spare.guess ? 'about ' : ''}${spare.count}`,
         tooMany: line.count > spare.count,
         blade: planned.disinfectant === 'alcohol' ? 'Blade wiped?' : 'No blade.',
       },
@@ -172,25 +171,7 @@ export class CutDayPage {
       const batch = fields && foldBatch(line.key, fields, []);
       return batch ? [batch] : [];
     });
-    const motherOf = (b: (typeof planned)[number]) => state.mothers.get(b.mother ?? '');
-    const things = planned.flatMap((b) =>
-      materialsOf(state, b, DISINFECT.alcohol.usualBottle).list.map((m) => m.what),
-    );
-    const cautions = planned.flatMap((b) => {
-      const plant = plantOf(state, b.taxon);
-      if (!plant) return [];
-      const law = motherOf(b)?.protectedVariety ? (['rights'] as const) : [];
-      return cuttingCautions(
-        { hazards: plant.taxon.hazards, law: [...plant.taxon.law, ...law] },
-        b.disinfectant === 'alcohol',
-        b.disinfectant ?? 'none',
-      );
-    });
-    return {
-      things: [...new Set(things)].join(' · '),
-      unasked: planned.some((b) => (motherOf(b)?.permission ?? 'unknown') === 'unknown'),
-      cautions: [...new Map(cautions.map((c) => [c.title, c])).values()],
-    };
+    return readyFor(state, planned);
   }
 
   protected askForOne(): void {
@@ -216,8 +197,8 @@ export class CutDayPage {
     this.change(line, { method, count: Math.max(1, count) });
   }
 
-  protected step(line: Line, by: number): void {
-    this.change(line, { count: Math.min(Math.max(1, line.count + by), MOST) });
+  protected step(line: Line, to: number): void {
+    this.change(line, { count: Math.min(Math.max(1, to), MOST) });
   }
 
   protected type(line: Line, typed: string): void {

@@ -24,7 +24,7 @@ import { Field } from '../forms/field';
         </mat-select>
       </hy-field>
       @if (!known()) {
-        <p class="quiet">Choose a mother: what can be taken of her stands here then.</p>
+        <p class="quiet">Choose a mother: what can be taken of it stands here then.</p>
       }
     } @else {
       <p>There is no mother yet.</p>

@@ -42,7 +42,7 @@ import { PlanWish } from './plan-wish';
             class="no-print justify-self-start"
             routerLink="/plan/multiply"
             [queryParams]="{ mother: desk.draft().mother, want: desk.draft().want }"
-            >From her and her young, round by round</a
+            >From it and its young, round by round</a
           >
         }
       }

@@ -14,7 +14,7 @@ export const PURPOSES = ['want', 'safe', 'have'] as const;
 export type Purpose = (typeof PURPOSES)[number];
 export const PURPOSE_WORD: Readonly<Record<Purpose, string>> = {
   want: 'I want',
-  safe: 'All she can spare',
+  safe: 'All it can spare',
   have: 'I have',
 };
 

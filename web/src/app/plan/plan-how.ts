@@ -54,7 +54,7 @@ export class PlanHow {
 
   protected readonly title = computed(() => {
     const { purpose, want, size } = this.desk.draft();
-    if (purpose === 'safe') return 'What she gives safely';
+    if (purpose === 'safe') return 'What it gives safely';
     if (purpose === 'have') return 'What they give';
     return this.wish.ways() ? `Ways to ${want} ${SIZE_WORD[size]}` : 'How';
   });
@@ -135,7 +135,7 @@ export class PlanHow {
           ? 'none to spare'
           : within
             ? `take ${this.words.number(taken)}`
-            : `${spare?.guess ? 'about ' : ''}${this.words.number(taken)}${spare ? ' she can spare' : ''}`,
+            : `${spare?.guess ? 'about ' : ''}${this.words.number(taken)}${spare ? ' it can spare' : ''}`,
       ...this.plantsOf(yieldOf(taken, chances)),
       ready: readyText(way, this.words),
       short: !within,
@@ -144,7 +144,7 @@ export class PlanHow {
 
   private togetherRow(all: Combination): WayRow {
     return {
-      ...this.blank(all.parts[0]!.method, all.enough ? 'best for this' : 'all she can spare'),
+      ...this.blank(all.parts[0]!.method, all.enough ? 'best for this' : 'all it can spare'),
       id: TOGETHER,
       pieces: all.parts.map((p) => this.pieceOf(p.method)),
       name:
@@ -190,9 +190,9 @@ export class PlanHow {
     return [
       `${this.words.percent(belief.mean)} live, by ${beliefWords(belief, method)}`,
       way && way.ready < 0.995 ? `${this.words.percent(way.ready)} of these in time` : '',
-      spare ? `She can spare ${spare.guess ? 'about ' : ''}${spare.count}: ${spare.why}` : '',
+      spare ? `It can spare ${spare.guess ? 'about ' : ''}${spare.count}: ${spare.why}` : '',
       belief.own.lived + belief.genus.lived > 0 ? paceWords(belief) : '',
-      `It costs her ${LOSES[method]}`,
+      `It costs the mother ${LOSES[method]}`,
       ...(way?.risks ?? []),
       way ? this.workOf(way) : '',
     ]

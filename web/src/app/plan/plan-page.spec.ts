@@ -133,7 +133,7 @@ describe('planning a batch', () => {
     expect(page.text).toMatch(/Take \d+ crowns for 24 small plants by Mon 20 Jul\./);
     await take(page, 'Leaf');
     // What the demo's finished batches taught stands beside the catalogue.
-    expect(page.text).toMatch(/She can spare 300: a third of her leaves/);
+    expect(page.text).toMatch(/It can spare 300: a third of its leaves/);
     expect(page.text).toMatch(/\d+ % (slower|sooner) than the catalogue, by your own \d+/);
     expect(page.text).toMatch(/your own \d+ leaves, with the catalogue/);
     await take(page, 'Crown');
@@ -156,7 +156,7 @@ describe('planning a batch', () => {
   it('puts ways together where none alone is enough, and records each as its own batch', async () => {
     const page = await open('m-gra2');
     await page.fill('Plants wanted', '12');
-    expect(row(page, 'together')).toMatch(/all she can spare.*12 \+ 1/);
+    expect(row(page, 'together')).toMatch(/all it can spare.*12 \+ 1/);
     // What cannot be is answered by what would do.
     expect(page.text).toMatch(
       /12 leaves and 1 crown give about \d+ rooted by .*\. For 12 you need \d+ such plants, or until /,
@@ -174,7 +174,7 @@ describe('planning a batch', () => {
   it('keeps what was counted of one mother when another is turned to, and says what is no number', async () => {
     const page = await open('m-gra2');
     await page.tap('One more: crowns');
-    await page.fill('She has, leaves', 'many');
+    await page.fill('It has, leaves', 'many');
     expect(page.text).toContain('A whole number.');
     await page.fill('Mother', 'm-sedu');
     await new Promise((done) => setTimeout(done, 600));
@@ -187,10 +187,10 @@ describe('planning a batch', () => {
   it('asks what she has where it matters, and keeps it as one count', async () => {
     const page = await open('m-gra2');
     await page.fill('Plants wanted', '12');
-    expect(page.field('She has, segments').placeholder).toMatch(/^~\d+$/);
+    expect(page.field('It has, segments').placeholder).toMatch(/^~\d+$/);
     for (let i = 0; i < 3; i++) await page.tap('One more: crowns');
-    expect(page.field('She has, crowns').value).toBe('5');
-    await page.fill('She has, leaves', '90');
+    expect(page.field('It has, crowns').value).toBe('5');
+    await page.fill('It has, leaves', '90');
     await new Promise((done) => setTimeout(done, 600));
     await page.settle();
     expect(page.recorded()).toHaveLength(1);
@@ -246,7 +246,7 @@ describe('planning a batch', () => {
     expect(page.text).toContain('Often a protected variety');
   });
 
-  it('gives as many as she can spare, by her build where nobody counted', async () => {
+  it('gives as many as it can spare, by her build where nobody counted', async () => {
     const page = await open('m-grap');
     await page.fill('What for', 'safe');
     expect(row(page, 'Leaf')).toMatch(/take 36 ?about \d+ ?\d+–\d+/);
@@ -322,7 +322,7 @@ describe('planning a batch', () => {
   });
 
   it('says beside the mother whether she may be cut', async () => {
-    expect((await open('m-mamm')).text).toContain('Do not cut her. Pests or rot.');
+    expect((await open('m-mamm')).text).toContain('Do not cut it. Pests or rot.');
     expect((await open('m-eche')).text).toContain('May be cut today.');
   });
 });

@@ -127,7 +127,7 @@ export class PlanPlant {
           ? 'May be cut today.'
           : 'Check the plant first.'
         : verdict === 'stop'
-          ? 'Do not cut her.'
+          ? 'Do not cut it.'
           : until === null
             ? 'Wait.'
             : `Wait until ${this.words.near(until)}.`;

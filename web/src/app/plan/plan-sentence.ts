@@ -1,3 +1,4 @@
+import { NgTemplateOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
 import { MatOption, MatSelect, MatSelectTrigger } from '@angular/material/select';
 import { plantDrawn, plantOf } from '@hypogeon/core/bench';
@@ -15,7 +16,16 @@ import { PlanWish } from './plan-wish';
 /** What is wanted, as a sentence to fill in: so many, so large, of whom, by when, how surely. */
 @Component({
   selector: 'hy-plan-sentence',
-  imports: [DayField, Field, FieldControl, MatOption, MatSelect, MatSelectTrigger, PlantPicture],
+  imports: [
+    DayField,
+    Field,
+    FieldControl,
+    MatOption,
+    MatSelect,
+    MatSelectTrigger,
+    NgTemplateOutlet,
+    PlantPicture,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { role: 'group', 'aria-label': 'What is wanted' },
   template: `
@@ -62,13 +72,7 @@ import { PlanWish } from './plan-wish';
       </hy-field>
     }
     @if (draft().purpose === 'want') {
-      <hy-field unseen class="size" label="Grown to">
-        <mat-select [value]="draft().size" (selectionChange)="desk.set('size', $event.value)">
-          @for (s of sizes; track s) {
-            <mat-option [value]="s">{{ sizeWord[s] }}</mat-option>
-          }
-        </mat-select>
-      </hy-field>
+      <ng-container [ngTemplateOutlet]="grownTo" />
     }
     <span class="word">of</span>
     <hy-field
@@ -98,13 +102,7 @@ import { PlanWish } from './plan-wish';
     </hy-field>
     @if (draft().purpose !== 'want') {
       <span class="word">grown to</span>
-      <hy-field unseen class="size" label="Grown to">
-        <mat-select [value]="draft().size" (selectionChange)="desk.set('size', $event.value)">
-          @for (s of sizes; track s) {
-            <mat-option [value]="s">{{ sizeWord[s] }}</mat-option>
-          }
-        </mat-select>
-      </hy-field>
+      <ng-container [ngTemplateOutlet]="grownTo" />
     }
     <span class="word">by</span>
     <hy-day
@@ -124,6 +122,15 @@ import { PlanWish } from './plan-wish';
         </mat-select>
       </hy-field>
     }
+    <ng-template #grownTo>
+      <hy-field unseen class="size" label="Grown to">
+        <mat-select [value]="draft().size" (selectionChange)="desk.set('size', $event.value)">
+          @for (s of sizes; track s) {
+            <mat-option [value]="s">{{ sizeWord[s] }}</mat-option>
+          }
+        </mat-select>
+      </hy-field>
+    </ng-template>
   `,
   styles: `
     :host {

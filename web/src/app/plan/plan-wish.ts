@@ -80,7 +80,7 @@ export class PlanWish {
     () => this.desk.draft().haveMethod || this.desk.methods()[0]?.method,
   );
 
-  /** What she can spare, or what lies there, comes to. */
+  /** What it can spare, or what lies there, comes to. */
   readonly givings = computed(() => {
     const wish = this.wish();
     const { purpose, have } = this.desk.draft();

@@ -18,7 +18,7 @@ const rest = async (page: Bench<StockSteppers>): Promise<void> => {
 describe('what a mother has', () => {
   it('is guessed by her build until it is counted, and says so', async () => {
     const page = await open('m-gast');
-    expect(page.text).toContain('~ by her build, not counted');
+    expect(page.text).toContain('~ by its build, not counted');
     expect(page.all('input[placeholder^="~"]').length).toBeGreaterThan(0);
   });
 
@@ -41,7 +41,7 @@ describe('what a mother has', () => {
     const [label] = page
       .all('label')
       .map((l) => l.textContent.trim())
-      .filter((l) => l.startsWith('She has, '));
+      .filter((l) => l.startsWith('It has, '));
     await page.fill(label!, 'many');
     expect(page.text).toContain('A whole number.');
     await rest(page);

@@ -9,7 +9,6 @@ import {
   signal,
 } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
-import { MatIconButton } from '@angular/material/button';
 import { drawnAs } from '@hypogeon/core/bench';
 import { formOf, METHOD, type MethodId, type Taxon } from '@hypogeon/core/botany';
 import type { Mother } from '@hypogeon/core/journal';
@@ -17,7 +16,7 @@ import { estimateStock } from '@hypogeon/core/plan';
 import { Subject, switchMap, timer } from 'rxjs';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
-import { Field, FieldControl } from '../forms/field';
+import { Stepper } from '../forms/stepper';
 import { CuttingMark } from '../marks/cutting-mark';
 
 /** So long after the last tap a count is kept, ms: counting five heads is one entry, not five. */
@@ -29,70 +28,39 @@ type Has = Readonly<Partial<Record<MethodId, number>>>;
 /** What a mother has, counted where one stands: a picture and a stepper for each way she can be taken by. */
 @Component({
   selector: 'hy-stock-steppers',
-  imports: [MatIconButton, CuttingMark, Field, FieldControl],
+  imports: [CuttingMark, Stepper],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ul
       class="flex flex-wrap items-center gap-y-1 gap-x-5.5 bare"
       [class.stacked]="stacked()"
-      [attr.aria-label]="'What she has'"
+      [attr.aria-label]="'What it has'"
     >
-      <li class="lead flex items-center gap-2 quiet">She has</li>
+      <li class="lead flex items-center gap-2 quiet">It has</li>
       @for (row of rows(); track row.method) {
         <li class="flex items-center gap-2">
           <hy-mark [piece]="row.piece" [size]="34" />
           <span>{{ row.name }}</span>
-          <span class="stepper flex items-center max-[700px]:ml-auto">
-            <button
-              type="button"
-              matIconButton
-              [attr.aria-label]="'One less: ' + row.name"
-              [disabled]="row.shown === 0"
-              (click)="step(row.method, row.shown - 1)"
-            >
-              −
-            </button>
-            <hy-field
-              class="w-18.5"
-              unseen
-              [label]="'She has, ' + row.name"
-              [problem]="wrong()[row.method] ?? ''"
-            >
-              <input
-                hyControl
-                inputmode="numeric"
-                autocomplete="off"
-                [value]="row.guess ? '' : row.shown + ''"
-                [placeholder]="row.guess ? '~' + row.shown : ''"
-                (change)="type(row.method, n.value)"
-                #n
-              />
-            </hy-field>
-            <button
-              type="button"
-              matIconButton
-              [attr.aria-label]="'One more: ' + row.name"
-              (click)="step(row.method, row.shown + 1)"
-            >
-              +
-            </button>
-          </span>
+          <hy-stepper
+            class="stepper max-[700px]:ml-auto"
+            label="It has, "
+            [of]="row.name"
+            [value]="row.shown"
+            [guess]="row.guess"
+            [problem]="wrong()[row.method] ?? ''"
+            (stepped)="step(row.method, $event)"
+            (typed)="type(row.method, $event)"
+          />
         </li>
       }
       @if (guessed()) {
         <li class="quiet small flex items-center gap-2">
-          ~ by her build, not counted: count what you want to take.
+          ~ by its build, not counted: count what you want to take.
         </li>
       }
     </ul>
   `,
   styles: `
-    .stepper input {
-      text-align: center;
-    }
-    button {
-      font-size: 1.2rem;
-    }
     .stacked li:not(.lead, .small) {
       width: 100%;
     }

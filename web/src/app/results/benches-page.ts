@@ -160,12 +160,16 @@ export class BenchesPage {
   ];
 
   protected readonly offered = computed((): readonly Offered[] =>
-    this.waiting().map(({ file, name, counts }) => ({
+    this.waiting().map(({ file, name, counts }, i, all) => ({
       file,
       name,
       counts,
       says: summary(counts.rows),
-      doubts: doubtsOf(this.state(), counts).map((d) => doubtText(d, (id) => this.called(id))),
+      doubts: doubtsOf(
+        this.state(),
+        counts,
+        all.slice(0, i).map((o) => o.counts),
+      ).map((d) => doubtText(d, (id) => this.called(id))),
     })),
   );
 
@@ -316,7 +320,9 @@ export class BenchesPage {
 
   private called(bench: string): string {
     const known = this.state().benches.get(bench);
-    return known ? nameOf(known) : `bench ${bench.slice(0, 8)}`;
+    if (known) return nameOf(known);
+    const offered = this.waiting().find((o) => o.counts.bench === bench)?.name;
+    return offered ?? `bench ${bench.slice(0, 8)}`;
   }
 }
 

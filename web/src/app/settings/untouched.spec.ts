@@ -66,7 +66,7 @@ describe('a form opened and saved without a touch changes nothing stored', () =>
     await page.tap('Keep the change');
     expect(written(page)).toEqual([]);
     const again = await mount(MotherForm, { id: 'm1' }, ENTRIES);
-    await again.fill('Where she came from', 'A swap');
+    await again.fill('Where it came from', 'A swap');
     await again.tap('Keep the change');
     expect(written(again)).toEqual([{ provenance: 'A swap' }]);
   });
