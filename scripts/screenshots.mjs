@@ -33,7 +33,7 @@ const SHOTS = [
   ['cut-map', '/plan/stem?mother=m-sedu', 'Cut map', 'noon', WIDE],
   ['results', '/results', 'Results', 'noon', WIDE],
   ['plants', '/plants', 'Plant guide', 'noon', WIDE],
-  ['compare', '/results/compare', 'Roots above, losses below', 'noon', WIDE],
+  ['compare', '/results/compare', 'Compare ways', 'noon', WIDE],
   ['trial', '/results/trials/t-cinnamon', 'The tray', 'noon', WIDE],
   ['mix', '/mixes', 'Mixes', 'noon', WIDE],
   ['water', '/bench/b-15/water', 'The same pot by every watering habit', 'noon', WIDE],
