@@ -73,6 +73,7 @@ describe('forecasts', () => {
   it('held against what came, one by one and together', async () => {
     const page = await mount(ForecastsPage);
     expect(page.text).toContain('What came lay within the range of 8 of 8 forecasts');
+    await page.unfold();
     expect(page.text).toMatch(/Of those said 60–80 % \(mean \d+ %\): \d+ % of 72 rooted/);
     expect(page.text).toMatch(/Hedge cactus in the corner, columns.*75 % \(50–100 %\) of 4/);
     expect(page.text).toContain('open until');
