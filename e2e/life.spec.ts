@@ -52,6 +52,7 @@ test('a batch from the cut to a counted result', async ({ ownBook: page }) => {
   ).toBeVisible();
   const row = page.getByRole('row', { name: /The bowl, crowns/ });
   await expect(row).toContainText('0–25');
+  await page.getByText(/^Roots over time: /).click();
   await expect(
     page.getByRole('img', { name: /of 12, 8 rooted, 0 with pups, 1 rotted/ }),
   ).toBeVisible();
