@@ -61,7 +61,7 @@ function fieldText(says: string): string {
 export function doubtText(doubt: Doubt, name: (bench: string) => string): string {
   switch (doubt.is) {
     case 'own':
-      return 'These are your own counts: taken in, they would count twice.';
+      return 'These are your own counts: they are kept, and not counted a second time.';
     case 'all rooted':
       return `All ${doubt.set} rooted. No bench loses nothing: ask whether losses were counted.`;
     case 'unknown plants':

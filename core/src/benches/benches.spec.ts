@@ -3,7 +3,9 @@ import { demoJournal } from '../demo';
 import { fold, type BenchCounts, type CountsRow, type Entry } from '../journal';
 import { beliefOf } from '../learn';
 import { doubtsOf, pooledFor } from '../pool';
-import { written } from '../testing/entries';
+import { addDays } from '../days';
+import { randomFrom } from '../stats';
+import { batchPut, FIELDS, written } from '../testing/entries';
 import { countsOf, forestOf, halfYearOf, pooledWays } from '.';
 
 const DAY = '2026-04-09';
@@ -45,6 +47,13 @@ const taken = (bench: string, rows: readonly CountsRow[], over: object = {}): En
     id: `e-${bench}-${JSON.stringify(over).length}`,
     fields: { edition: 1, correlation: { value: 0.1, trays: 2 }, rows: [...rows], ...over },
   })[0]!;
+const countsOf30 = (rooted: number) => ({
+  rooted,
+  pupped: 0,
+  rotted: 30 - rooted,
+  dried: 0,
+  lost: 0,
+});
 const withBenches = (...entries: readonly Entry[]) => fold([...base, ...entries]);
 const six = ['aaaaaaaa', 'bbbbbbbb', 'cccccccc', 'dddddddd', 'eeeeeeee', 'ffffffff'].map((id, i) =>
   taken(id, [row(40, 8 + i)]),
@@ -103,6 +112,49 @@ describe('counts of other benches', () => {
       ),
     );
     expect(beliefOf(withBenches(...six, ...all), TAXON, way).mean).toBe(none.mean);
+  });
+
+  it('one’s own, come back, are not counted a second time', () => {
+    const own = written({
+      kind: 'put',
+      record: 'settings',
+      key: 'grower',
+      day: DAY,
+      id: 'own-id',
+      fields: { bench: 'aaaaaaaa' },
+    });
+    const state = withBenches(taken('aaaaaaaa', [row(40, 2)]), ...own);
+    expect(pooledFor(state, TAXON, way)).toBeNull();
+    expect(beliefOf(state, TAXON, way).mean).toBe(none.mean);
+    expect(pooledWays(state)).toEqual([]);
+  });
+
+  it('alike benches are called different no more than it says: 5 of 100, with two and with six', () => {
+    const random = randomFrom(97);
+    const rooted = (of: number): number =>
+      Array.from({ length: of }, random).filter((r) => r < 0.6).length;
+    for (const many of [2, 6]) {
+      let sure = 0;
+      for (let world = 0; world < 150; world++) {
+        const others = Array.from({ length: many }, (_, i) =>
+          taken(`${'abcdef'[i]}`.repeat(8), [row(40, rooted(40), { batches: 40 })]),
+        );
+        const mine = [
+          batchPut({ ...FIELDS, taxon: TAXON, method: 'leaf', count: 30 }, 'mine'),
+          { kind: 'cut' as const, batch: 'mine', day: DAY },
+          {
+            kind: 'tally' as const,
+            batch: 'mine',
+            day: addDays(DAY, 90),
+            counts: countsOf30(rooted(30)),
+          },
+        ];
+        const forest = forestOf(fold([...others, ...written(...mine)]), TAXON, 'leaf');
+        if (forest!.against!.sure) sure++;
+      }
+      // 150 worlds tell a share of 5 to 1.8 of a hundred.
+      expect(sure / 150).toBeLessThanOrEqual(0.05 + 2 * 0.018);
+    }
   });
 
   it('of a bench unlike them all are not drowned: many own cuttings outweigh a false pool', () => {

@@ -1,3 +1,4 @@
+import jStat from 'jstat';
 import { methodOf, type MethodId, type Taxon } from '../botany';
 import { plantOf } from '../bench';
 import type { CountsRow, State } from '../journal';
@@ -63,7 +64,6 @@ export interface Against {
 
 const shareAt = (logit: number): number => 1 / (1 + Math.exp(-logit));
 const Z80 = 1.2815515655446004;
-const Z95 = 1.959963984540054;
 
 /** What benches and this one have counted of a plant and way; null where no other has. */
 export function forestOf(state: State, taxon: string, method: MethodId): Forest | null {
@@ -108,7 +108,7 @@ export function pooledWays(
 ): readonly { readonly taxon: Taxon; readonly method: MethodId; readonly benches: number }[] {
   const keys = new Map<string, readonly [string, MethodId]>();
   for (const record of state.benches.values())
-    if (record.out !== true)
+    if (record.out !== true && record.id !== state.settings.bench)
       for (const row of record.rows ?? [])
         if (row.settled) keys.set(`${row.taxon}/${row.method}`, [row.taxon, row.method]);
   return [...keys.values()]
@@ -163,16 +163,21 @@ function against(of: readonly BenchOf[], own: Own, ownRows: readonly CountsRow[]
   const mean = theirs.reduce((a, b) => a + b, 0) / of.length;
   const scatter = theirs.reduce((sum, s) => sum + (s - mean) ** 2, 0) / (of.length - 1);
   const smoothed = (own.counted.yes + 0.5) / (own.counted.of + 1);
-  // How far a bench like them would lie from their mean, and what one's own count leaves open.
-  const sd = Math.sqrt(scatter / of.length + (smoothed * (1 - smoothed)) / own.counted.of);
+  // Their mean is known so far, and one's own share so far. Few benches say little of how they scatter: Welch 1947,
+  // Biometrika 34, 28–35.
+  const ofMean = scatter / of.length;
+  const variance = ofMean + (smoothed * (1 - smoothed)) / own.counted.of;
+  const sd = Math.sqrt(variance);
+  const degrees = ofMean === 0 ? 1e6 : ((of.length - 1) * variance ** 2) / ofMean ** 2;
+  const t = (two: number): number => jStat.studentt.inv(0.5 + two / 2, Math.min(degrees, 1e6));
   const difference = mean - mine;
   return {
     above: theirs.filter((s) => s > mine).length,
     of: of.length,
     difference,
-    low: difference - Z80 * sd,
-    high: difference + Z80 * sd,
-    sure: Math.abs(difference) > Z95 * sd,
+    low: difference - t(0.8) * sd,
+    high: difference + t(0.8) * sd,
+    sure: Math.abs(difference) > t(0.95) * sd,
     differs: (['course', 'half'] as const).flatMap((at) => {
       const [other, own] = [
         mostly(

@@ -36,17 +36,23 @@ const nobody: readonly BenchOf[] = [];
 
 /** What benches have told of a plant and way, largest first. */
 export const benchesOf = (
-  { benches }: State,
+  { benches, settings }: State,
   taxon: string,
   method: MethodId,
 ): readonly BenchOf[] =>
-  benches.size === 0 ? nobody : (waysIn(benches).get(`${taxon}/${method}`) ?? nobody);
+  benches.size === 0
+    ? nobody
+    : (waysIn(benches, settings.bench).get(`${taxon}/${method}`) ?? nobody);
 
-const waysIn = (benches: State['benches']): ReadonlyMap<string, readonly BenchOf[]> =>
-  byWay(benches, '', () => {
+const waysIn = (
+  benches: State['benches'],
+  own: string | undefined,
+): ReadonlyMap<string, readonly BenchOf[]> =>
+  byWay(benches, own ?? '', () => {
     const ways = new Map<string, BenchOf[]>();
     for (const record of benches.values()) {
-      if (record.out === true) continue;
+      // One's own, come back, are counted here already.
+      if (record.out === true || record.id === own) continue;
       const rows = new Map<string, CountsRow[]>();
       for (const row of record.rows ?? []) {
         const key = `${row.taxon}/${row.method}`;
@@ -93,8 +99,10 @@ export function pooledFor(state: State, taxon: string, way: TaxonMethod): Pooled
   if (state.benches.size === 0) return null;
   const of = benchesOf(state, taxon, way.method);
   if (of.length === 0) return null;
-  return pooledWays(state.benches, `${taxon}/${way.method}/${way.roots.from}/${way.roots.to}`, () =>
-    poolOf(of, way),
+  return pooledWays(
+    state.benches,
+    `${state.settings.bench ?? ''}/${taxon}/${way.method}/${way.roots.from}/${way.roots.to}`,
+    () => poolOf(of, way),
   );
 }
 
