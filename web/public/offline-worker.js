@@ -13,6 +13,23 @@ self.addEventListener('install', () => {
     .catch((error) => console.warn('the offline worker', error))
     .finally(() => (fetching = false));
 });
+// A file that another program hands over: it waits here until the page that reads files asks for it.
+self.addEventListener('fetch', (event) => {
+  const { method, url } = event.request;
+  const { scope } = self.registration;
+  if (method !== 'POST' || url !== `${scope}take`) return;
+  event.respondWith(
+    takeIn(event.request).then(() => Response.redirect(`${scope}#/settings/data`, 303)),
+  );
+  event.stopImmediatePropagation();
+});
+
+async function takeIn(request) {
+  const file = (await request.formData()).get('journal');
+  if (!(file instanceof File)) return;
+  const headers = { 'content-type': file.type, 'x-name': encodeURIComponent(file.name) };
+  await (await caches.open('handed-over')).put('./handed-over', new Response(file, { headers }));
+}
 // An address without “#”, as one types or passes it on: it leads where it says. The server does the same.
 self.addEventListener('fetch', (event) => {
   const { mode, url } = event.request;

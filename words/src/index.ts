@@ -1,6 +1,7 @@
 export * from './trial-trays';
 export * from './disagreements';
 export * from './days';
+export * from './devices';
 export * from './locale';
 export * from './numbers';
 export * from './piece-rules';

@@ -27,3 +27,4 @@ export * from './list';
 export * from './tray';
 export * from './empty-place';
 export * from './put-right';
+export * from './came-in';

@@ -4,6 +4,7 @@ export * from './migrate';
 export * from './bounded-json';
 export * from './read-entry';
 export * from './journal-file';
+export * from './torn-journal';
 export * from './json-schema';
 export * from './wall-time';
 export * from './weather-csv';

@@ -141,6 +141,7 @@ describe('records', () => {
     tray: { name: 'Tray A', rows: 3 },
     order: { who: 'R.', count: 4 },
     bench: { name: 'The one with the heated bench', edition: 2 },
+    device: { name: 'The phone of the lean-to' },
     settings: { latitude: 52 },
   };
 

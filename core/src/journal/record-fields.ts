@@ -384,6 +384,12 @@ export const benchFields = z.looseObject({
   out: clear(z.boolean()),
 });
 
+/** A device that writes in this journal. The key is its number. */
+export const deviceFields = z.looseObject({
+  /** What the grower calls it: the phone of the lean-to. */
+  name: clear(textField(60)),
+});
+
 export const settingsFields = z.looseObject({
   /** The number by which other benches know this one's counts, and how often they were given. */
   bench: clear(countsField.shape.bench),

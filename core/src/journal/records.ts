@@ -5,6 +5,7 @@ import {
   benchFields,
   componentFields,
   containerFields,
+  deviceFields,
   mixFields,
   motherFields,
   orderFields,
@@ -33,6 +34,7 @@ export const RECORDS = {
   tray: { fields: trayFields, into: 'trays' },
   order: { fields: orderFields, into: 'orders' },
   bench: { fields: benchFields, into: 'benches' },
+  device: { fields: deviceFields, into: 'devices' },
   settings: { fields: settingsFields, into: null },
 } as const satisfies Record<string, { readonly fields: z.ZodType; readonly into: string | null }>;
 

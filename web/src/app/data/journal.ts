@@ -129,6 +129,11 @@ export class Journal {
     }
   }
 
+  /** This device, by the number that its entries carry. */
+  thisDevice(): string {
+    return this.device;
+  }
+
   /** The entries are in the state when this returns; the promise tells whether the store confirmed them. */
   record(draft: Draft): Promise<Recorded> {
     return this.recordAll([draft]);

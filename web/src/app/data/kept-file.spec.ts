@@ -8,6 +8,7 @@ import { STORES } from './book';
 import { Journal } from './journal';
 import { KeptFile } from './kept-file';
 import { LastFile } from './last-file';
+import { TornFiles } from './torn-files';
 
 const note = (id: string): Entry => ({
   id,
@@ -89,17 +90,16 @@ describe('a kept file', () => {
     );
   }, 60_000);
 
-  it('keeps what a damaged store has lost, and offers it back', async () => {
+  it('keeps what a damaged store has lost, and gives it back', async () => {
     const file = new DiskFile(writeJournal(notes(1, 2, 3, 4)));
     const stores = new MemoryStores();
     stores.books.own.set('chunk/b', '{"version":4,"entr');
     const { journal, kept } = await device(notes(1, 2), file, stores);
     expect(journal.setAside()).toHaveLength(1);
     expect(idsIn(file)).toEqual(['1', '2', '3', '4']);
-    expect(kept.kept()).toMatchObject({ is: 'kept', more: 2 });
-    await kept.takeIn();
+    expect(kept.kept()).toMatchObject({ is: 'kept' });
     expect(journal.state().size).toBe(4);
-    expect(kept.kept()).toMatchObject({ is: 'kept', more: 0 });
+    expect(kept.arrivals().map((a) => a.from)).toEqual([['2 entries from another device']]);
   });
 
   it('is left as it is where none of it is here, until the grower says what it is', async () => {
@@ -153,8 +153,131 @@ describe('a kept file', () => {
     file.put(writeJournal(notes(1, 2)));
     await record(journal, 'three');
     expect(idsIn(file)).toHaveLength(3);
-    expect(kept.kept()).toMatchObject({ is: 'kept', more: 1 });
+    expect(kept.kept()).toMatchObject({ is: 'kept' });
+    expect(journal.state().size).toBe(3);
+  });
+
+  it('is read when one comes back to the window, and every few minutes while it is looked at', async () => {
+    const file = new DiskFile();
+    const { journal } = await device(notes(1), file);
+    const arrives = async (id: number, how: () => unknown): Promise<void> => {
+      file.put(writeJournal(notes(...Array.from({ length: id }, (_, i) => i + 1))));
+      await how();
+      await settled();
+      expect(journal.state().size).toBe(id);
+    };
+    await arrives(2, () => window.dispatchEvent(new Event('focus')));
+    await arrives(3, () => document.dispatchEvent(new Event('visibilitychange')));
+    const { writes } = file;
+    // Nothing is here that is not in it: it is read, not written.
+    expect(writes).toBe(1);
+  });
+
+  it('is joined at once where nothing is here yet', async () => {
+    const file = new DiskFile(writeJournal(notes(1, 2, 3)));
+    browser.showSaveFilePicker = () => Promise.reject(new DOMException('no', 'AbortError'));
+    browser.showOpenFilePicker = () => Promise.resolve([file]);
+    const { journal, kept } = await device([], new DiskFile());
+    await kept.chooseExisting();
+    expect(journal.state().size).toBe(3);
+    expect(kept.kept()).toMatchObject({ is: 'kept' });
+  });
+
+  it('of two devices holds the same in the end, whoever writes when (law)', async () => {
+    const some = fc.uniqueArray(fc.integer({ min: 0, max: 20 }), { maxLength: 8 });
+    await fc.assert(
+      fc.asyncProperty(some, some, async (mine, theirs) => {
+        const file = new DiskFile();
+        const base = notes(90);
+        const first = await device([...base, ...notes(...mine)], file);
+        await record(first.journal, 'one');
+        const stores = new MemoryStores();
+        const second = await device([...base, ...notes(...theirs)], file, stores);
+        await record(second.journal, 'two');
+        const both = idsIn(file);
+        expect(
+          [...second.journal.state().log.values()]
+            .flat()
+            .map((e) => e.id)
+            .sort(),
+        ).toEqual(both);
+        const again = await device([], file, first.stores);
+        expect(
+          [...again.journal.state().log.values()]
+            .flat()
+            .map((e) => e.id)
+            .sort(),
+        ).toEqual(both);
+        const { writes } = file;
+        window.dispatchEvent(new Event('focus'));
+        await settled();
+        expect(file.writes).toBe(writes);
+      }),
+      { numRuns: 15 },
+    );
+  }, 60_000);
+
+  it('that is torn is left while it may be on its way, then set aside whole and written anew', async () => {
+    const text = writeJournal(notes(1, 2, 3));
+    const file = new DiskFile(text.slice(0, text.indexOf('"3"')));
+    const torn = file.text;
+    const { journal, kept } = await device(notes(1), file);
+    expect(kept.kept()).toEqual({ is: 'arriving', name: 'journal.json' });
+    expect(file.text).toBe(torn);
+    const look = async (afterMs: number): Promise<void> => {
+      const now = jest.spyOn(Date, 'now').mockReturnValue(Date.now() + afterMs);
+      window.dispatchEvent(new Event('focus'));
+      await settled();
+      now.mockRestore();
+    };
+    await look(60_000);
+    expect(file.text).toBe(torn);
+    await look(130_000);
+    expect(idsIn(file)).toEqual(['1', '2']);
     expect(journal.state().size).toBe(2);
+    const aside = TestBed.inject(TornFiles);
+    expect(aside.all()).toMatchObject([{ name: 'journal.json', entries: 2, text: torn }]);
+    await aside.throwAway(aside.all()[0]!);
+    expect(aside.all()).toEqual([]);
+  });
+
+  it('that arrived in part is taken in once the rest has come', async () => {
+    const text = writeJournal(notes(1, 2, 3));
+    const file = new DiskFile(text.slice(0, -30));
+    const { journal, kept } = await device(notes(1), file);
+    expect(kept.kept().is).toBe('arriving');
+    file.put(text);
+    window.dispatchEvent(new Event('focus'));
+    await settled();
+    expect(journal.state().size).toBe(3);
+    expect(TestBed.inject(TornFiles).all()).toEqual([]);
+  });
+
+  it('that is torn is left where it cannot be set aside', async () => {
+    const file = new DiskFile(writeJournal(notes(1, 2)).slice(0, -20));
+    const torn = file.text;
+    const stores = new MemoryStores();
+    const { kept } = await device(notes(1), file, stores);
+    jest.spyOn(stores.device, 'setItem').mockRejectedValue(new Error('the store is full'));
+    const now = jest.spyOn(Date, 'now').mockReturnValue(Date.now() + 130_000);
+    window.dispatchEvent(new Event('focus'));
+    await settled();
+    now.mockRestore();
+    expect(kept.kept()).toMatchObject({ is: 'failed', why: 'the store is full' });
+    expect(file.text).toBe(torn);
+  });
+
+  it('with entries of a clock far ahead comes to rest: no two devices stamp by turns', async () => {
+    const ahead = { ...note('7'), at: '2199-03-01T08:00:00.000Z~0000' };
+    const file = new DiskFile(writeJournal([...notes(1), ahead]));
+    await device(notes(1), file);
+    const { writes } = file;
+    for (let i = 0; i < 4; i++) {
+      window.dispatchEvent(new Event('focus'));
+      await settled();
+    }
+    expect(file.writes).toBe(writes);
+    expect(idsIn(file)).toEqual(['1', '7']);
   });
 
   it('is not read again where nobody else wrote it', async () => {
@@ -174,7 +297,7 @@ describe('a kept file', () => {
 
   it.each([
     ['something else', 'plant;number\nSedum;3\n', /not a journal that can be read/],
-    ['a journal cut off', writeJournal(notes(1, 2)).slice(0, -20), /ends in the middle/],
+    ['another journal cut off', writeJournal(notes(8, 9)).slice(0, -20), /ends in the middle/],
     ['one of a newer version', writeJournal([]).replace('"version":4', '"version":99'), /newer/],
   ])('that holds %s is left as it is, and it is said', async (_name, text, why) => {
     const file = new DiskFile(text);
@@ -202,7 +325,7 @@ describe('a kept file', () => {
     expect(file.aborted).toBe(3);
     file.meanwhile = () => undefined;
     await record(journal, 'four');
-    expect(kept.kept()).toMatchObject({ is: 'kept', more: 1 });
+    expect(kept.kept()).toMatchObject({ is: 'kept' });
   });
 
   it('there is one of is chosen without being emptied', async () => {
@@ -212,7 +335,7 @@ describe('a kept file', () => {
     browser.showOpenFilePicker = () => Promise.resolve([file]);
     const { kept } = await device(notes(1), new DiskFile());
     await kept.chooseExisting();
-    expect(kept.kept()).toMatchObject({ is: 'kept', more: 2 });
+    expect(kept.kept()).toMatchObject({ is: 'kept' });
     expect(idsIn(file)).toEqual(['1', '2', '3']);
     // Thought better of.
     await kept.choose('x.json');

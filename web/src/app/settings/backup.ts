@@ -1,4 +1,11 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  signal,
+} from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { counted, NOUN } from '@hypogeon/words';
 import { Actions } from '../data/actions';
@@ -8,14 +15,19 @@ import { JournalFile, type OfferedFile } from '../data/journal-file';
 import { KeptFile } from '../data/kept-file';
 import { LastFile } from '../data/last-file';
 import { oneAtATime } from '../data/one-at-a-time';
+import { HandedOver } from '../data/handed-over';
+import { saveText } from '../data/save-text';
+import { ShareFile } from '../data/share-file';
+import { TornFiles, type TornFile } from '../data/torn-files';
 import { Words } from '../data/words';
 import { FilePick } from '../forms/file-pick';
+import { DeviceName } from './device-name';
 import { RestoreOffer } from './restore-offer';
 
 /** The backup: what is in no file yet, a file by hand, one that is kept by itself, and the way back. */
 @Component({
   selector: 'hy-backup',
-  imports: [FilePick, MatButton, RestoreOffer],
+  imports: [DeviceName, FilePick, MatButton, RestoreOffer],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'grid justify-items-start gap-3.5' },
   template: `
@@ -28,10 +40,13 @@ import { RestoreOffer } from './restore-offer';
     </p>
     <div class="row flex flex-wrap gap-2.5">
       <button matButton="outlined" (click)="saveFile()">Save a backup file</button>
+      @if (share.can) {
+        <button matButton="outlined" (click)="handOver()">Hand it to another device</button>
+      }
       <hy-file-pick
         look="outlined"
         label="Restore or add a backup"
-        accept=".json,.zip,application/json,application/zip"
+        accept=".json,.txt,.zip,application/json,text/plain,application/zip"
         (picked)="choose($event[0])"
       />
     </div>
@@ -44,6 +59,10 @@ import { RestoreOffer } from './restore-offer';
               This browser cannot keep a file by itself: save one by hand now and then.
             </p>
           } @else if (journal.book() === 'own') {
+            <p class="quiet small max-w-160">
+              In a folder that a program of yours carries between devices, one file makes one
+              journal of them all.
+            </p>
             <button matButton="text" (click)="keep()">Keep a file up to date by itself</button>
             @if (kept.canOpen) {
               <button matButton="text" (click)="keepExisting()">Keep a file I have</button>
@@ -54,18 +73,19 @@ import { RestoreOffer } from './restore-offer';
           <p>
             <strong>{{ k.name }}</strong> is kept up to date{{
               k.at ? ', last at ' + time(k.at) : ''
-            }}.
-            @if (k.more > 0) {
-              It also holds {{ k.more === 1 ? 'one entry that is' : k.more + ' entries that are' }}
-              not here, from another device or from before.
-            }
+            }}. What other devices write into it comes in here.
           </p>
-          <div class="flex flex-wrap items-center gap-2.5 mt-1">
-            @if (k.more > 0) {
-              <button matButton="outlined" (click)="takeIn()">Add to this journal</button>
-            }
+          <div class="flex flex-wrap items-end gap-2.5 mt-2">
+            <hy-device-name />
             <button matButton="text" (click)="leaveIt()">Stop</button>
           </div>
+        }
+        @case ('arriving') {
+          <p>
+            <strong>{{ k.name }}</strong> ends in the middle, as a file does that is still on its
+            way. It is left as it is, and read again in half a minute.
+          </p>
+          <button matButton="text" (click)="leaveIt()">Stop</button>
         }
         @case ('asks') {
           <p>
@@ -102,7 +122,25 @@ import { RestoreOffer } from './restore-offer';
           </div>
         }
       }
+      @for (arrival of kept.arrivals(); track arrival.at) {
+        <p class="small mt-1.5">
+          <strong>{{ time(arrival.at) }}</strong> came in: {{ arrival.from.join('. ') }}.
+        </p>
+      }
     </div>
+    @for (t of torn.all(); track t.at) {
+      <div class="grid gap-1.5 pl-3.5 border-l-4 border-callus">
+        <p>
+          <strong>{{ t.name }}</strong> had broken off in the middle, {{ moment(t.at) }}. What was
+          whole of it is here ({{ entries(t.entries) }}), and the file was written anew. The torn
+          one is set aside.
+        </p>
+        <div class="flex flex-wrap gap-2.5">
+          <button matButton="outlined" (click)="saveTorn(t)">Save the torn file</button>
+          <button matButton="text" (click)="torn.throwAway(t)">Throw it away</button>
+        </div>
+      </div>
+    }
     <div aria-live="polite">
       @if (task.under()) {
         <p class="quiet">
@@ -125,6 +163,9 @@ export class Backup {
   private readonly last = inject(LastFile);
   private readonly words = inject(Words);
   protected readonly kept = inject(KeptFile);
+  protected readonly torn = inject(TornFiles);
+  protected readonly share = inject(ShareFile);
+  private readonly handed = inject(HandedOver);
   protected readonly journal = inject(Journal);
 
   protected readonly task = new AsyncTask();
@@ -155,6 +196,18 @@ export class Backup {
   protected readonly keepExisting = oneAtATime(() => this.kept.chooseExisting());
   protected readonly takeIn = oneAtATime(() => this.kept.takeIn());
 
+  protected readonly handOver = oneAtATime(() => this.share.journal());
+
+  constructor() {
+    void this.handed.shared();
+    effect(() => {
+      const file = this.handed.file();
+      if (!file) return;
+      this.handed.taken();
+      void this.choose(file);
+    });
+  }
+
   private async writeFile(): Promise<void> {
     const warning = await this.file.save();
     this.actions.say(`The journal is in your downloads. ${warning}`.trim());
@@ -173,6 +226,19 @@ export class Backup {
 
   protected leaveIt(): void {
     void this.kept.stop();
+  }
+
+  protected saveTorn(torn: TornFile): void {
+    saveText(`torn-${torn.name}`, torn.text, 'application/json');
+  }
+
+  protected entries(count: number): string {
+    return counted(count, NOUN.entry, this.words.style().locale);
+  }
+
+  protected moment(at: number): string {
+    const form = { dateStyle: 'medium', timeStyle: 'short' } as const;
+    return new Date(at).toLocaleString(this.words.style().locale, form);
   }
 
   protected time(at: Date): string {

@@ -15,8 +15,8 @@ import { Updates } from '../data/updates';
 import { HatchDefs } from '../marks/hatch-defs';
 import { CuttingMark } from '../marks/cutting-mark';
 import { FRESH } from '../marks/mark-state';
+import { Alarms } from './alarms';
 import { ABOVE, BELOW } from './places';
-import { LOCALE } from '../data/locale';
 import { mdiDotsHorizontal, mdiMagnify } from '@mdi/js';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { filter, map } from 'rxjs';
@@ -26,10 +26,10 @@ const KEPT_FILE_MS = 4_000;
 
 @Component({
   selector: 'hy-shell',
-  imports: [MatButton, RouterOutlet, RouterLink, RouterLinkActive, HatchDefs, CuttingMark],
+  imports: [Alarms, MatButton, RouterOutlet, RouterLink, RouterLinkActive, HatchDefs, CuttingMark],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './shell.html',
-  styleUrl: './shell.scss',
+  styleUrls: ['./shell.scss', './alarm.scss'],
   host: {
     class:
       'grid grid-cols-[168px_minmax(0,1fr)] min-h-[100dvh] phone:pb-[calc(60px_+_env(safe-area-inset-bottom))] phone:block print:block',
@@ -42,7 +42,6 @@ export class Shell {
   protected readonly journal = inject(Journal);
   protected readonly updates = inject(Updates);
   private readonly file = inject(JournalFile);
-  protected readonly locale = inject(LOCALE);
   private readonly router = inject(Router);
   protected readonly dots = mdiDotsHorizontal;
   protected readonly glass = mdiMagnify;
@@ -71,23 +70,14 @@ export class Shell {
     const saving = this.journal.saving();
     return (saving.is === 'opening' || saving.is === 'saving') && saving.slow;
   });
-  /** What of the store is not in the account: what, why, and what to do. */
-  protected readonly aside = computed(() => {
-    const all = this.journal.setAside();
-    const [first] = all;
-    if (!first) return null;
-    const newer = all.every((a) => a.newer);
-    return {
-      title:
-        all.length === 1
-          ? 'Something in the store is set aside.'
-          : `${all.length} things in the store are set aside.`,
-      first: `First: ${first.name}, because ${first.reason.replace(/\.$/, '')}.`,
-      then: newer
-        ? 'Update Hypogeon and it is there again; it is kept as it is.'
-        : 'They are kept as they are, and the rest is open. A saved file brings back what is missing.',
-    };
-  });
+  /** What seldom comes, and whose words are fetched when the day stands. */
+  protected readonly odd = computed(
+    () =>
+      this.journal.leftBehind() + this.journal.rewritten() + this.journal.broughtBack() > 0 ||
+      this.journal.clockDoubt() > 0 ||
+      this.journal.setAside().length > 0 ||
+      this.journal.gone() !== null,
+  );
   protected readonly failure = computed(() => {
     const saving = this.journal.saving();
     return saving.is === 'failed' ? saving : null;
@@ -124,10 +114,6 @@ export class Shell {
     event.preventDefault();
     if (event.key === '/') this.find();
     else void this.openDialog(() => import('./keys-dialog').then((m) => m.KeysDialog));
-  }
-
-  protected now(): string {
-    return new Date().toLocaleString(this.locale, { dateStyle: 'medium', timeStyle: 'short' });
   }
 
   protected home(): void {

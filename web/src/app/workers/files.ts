@@ -11,12 +11,14 @@ import {
   readJournal,
   readTable,
   readWeather,
+  tornJournal,
   writeJournal,
   type ImportPreview,
   type DateOrder,
   type PaperMapping,
   type Problem,
   type Table,
+  type TornJournal,
   type WeatherMapping,
   type WeatherRead,
 } from '@hypogeon/core/formats';
@@ -82,6 +84,10 @@ export const files = {
     const state = fold(known);
     const read = readJournal(text, state, nowMs);
     return read.ok ? { ...read, preview: previewImport(state, read.entries) } : read;
+  },
+  /** What is whole of a journal that broke off on its way; null where it is none. */
+  torn(text: string, nowMs: number): TornJournal | null {
+    return tornJournal(text, nowMs);
   },
   /** A file too large to hold twice: line by line, as it is written here; laid out otherwise, as a whole. */
   async readLarge(file: Blob, known: readonly Entry[], nowMs: number): Promise<ReadFile> {

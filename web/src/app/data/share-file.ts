@@ -1,0 +1,39 @@
+import { inject, Injectable } from '@angular/core';
+import { Actions } from './actions';
+import { JournalFile } from './journal-file';
+import { LastFile } from './last-file';
+
+/** Some systems hand over no `.json`, but every text. */
+const KINDS = [
+  { ending: '', type: 'application/json' },
+  { ending: '.txt', type: 'text/plain' },
+] as const;
+
+/** Hands the journal to another device through the system's own *Share*, where it takes files. */
+@Injectable({ providedIn: 'root' })
+export class ShareFile {
+  private readonly actions = inject(Actions);
+  private readonly file = inject(JournalFile);
+  private readonly last = inject(LastFile);
+  private readonly kind = KINDS.find(({ ending, type }) => {
+    const files = [new File(['{}'], `journal.json${ending}`, { type })];
+    return 'canShare' in navigator && navigator.canShare({ files });
+  });
+  readonly can = this.kind !== undefined;
+
+  async journal(): Promise<void> {
+    if (!this.kind) return;
+    const { ending, type } = this.kind;
+    const text = await this.file.textOf(this.file.entries());
+    const file = new File([text], `${this.file.name()}${ending}`, { type });
+    try {
+      await navigator.share({ files: [file], title: 'Journal' });
+      await this.last.saved();
+    } catch (error) {
+      // Thought better of.
+      if (error instanceof DOMException && error.name === 'AbortError') return;
+      console.error('sharing the journal', error);
+      this.actions.say('It could not be handed over. Save a backup file instead, and send that.');
+    }
+  }
+}
