@@ -39,8 +39,7 @@ import {
 } from '@hypogeon/core/rehearse';
 import { careOf } from '@hypogeon/core/care';
 import { tasksAhead, roundOn } from '@hypogeon/core/round';
-import { aalenJohansen, kaplanMeier, randomFrom, turnbull, type Timed } from '@hypogeon/core/stats';
-import { predicted, type Counted } from '@hypogeon/core/pool';
+import { aalenJohansen, kaplanMeier, turnbull, type Timed } from '@hypogeon/core/stats';
 import { columnOf, compareSchools, dry, evenly, judge } from '@hypogeon/core/water';
 import { heapMb, medianMs, print, type Figure } from './figure';
 import { heldFigures } from './held';
@@ -48,28 +47,15 @@ import { largeJournal } from './large-journal';
 import { livingJournal } from './living-journal';
 import { loggerYear } from './logger-year';
 import { pottedJournal } from './potted-journal';
+import { POOL_BENCHES } from './pool';
 
 const TODAY = '2026-11-24';
 
 type Bench = () => Figure | readonly Figure[];
 
-/** Counts of so many benches of one plant and way, all different. */
-function manyBenches(benches: number, seed: number): readonly Counted[] {
-  const random = randomFrom(seed);
-  return Array.from({ length: benches }, () => {
-    const of = 8 + Math.floor(40 * random());
-    return { of, yes: Math.floor(of * (0.3 + 0.6 * random())) };
-  });
-}
-
 /** The figures of the core, by name. */
 export const CORE_BENCHES: Readonly<Record<string, Bench>> = {
-  pool: () => {
-    const ways = Array.from({ length: 300 }, (_, i) => manyBenches(50, i));
-    const ms = medianMs(() => ways.map((counts) => predicted(counts)));
-    return { name: '50 benches of 300 plants and ways pooled', value: ms, unit: 'ms', target: 300 };
-  },
-
+  ...POOL_BENCHES,
   fold: () => {
     const entries = largeJournal(TODAY);
     const before = heapMb();

@@ -114,14 +114,14 @@ test('a form opened and saved without a touch stores nothing', async ({ page }) 
   await openCutBatch(page);
   await page.goto('/#/settings');
   await choose(page, 'Temperatures', '°F');
-  const before = await page.getByText(/entries, 1 batches/).textContent();
+  const before = await page.getByText(/entries, 1 batch,/).textContent();
   await page.getByRole('button', { name: /^Change Plain room/ }).click();
   await page.getByRole('button', { name: 'Save the place' }).click();
   await page.goto('/#/mothers/bowl/edit');
   await page.getByRole('button', { name: 'Keep the change' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'The bowl' })).toBeVisible();
   await page.goto('/#/settings');
-  await expect(page.getByText(/entries, 1 batches/)).toHaveText(before!);
+  await expect(page.getByText(/entries, 1 batch,/)).toHaveText(before!);
 });
 
 test('files made to hurt end with a sentence, and the next is read all the same', async ({

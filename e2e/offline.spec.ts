@@ -2,8 +2,8 @@ import { expect, test as base, type Page } from '@playwright/test';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { DAY } from './bench-test';
 
-/** A server of its own, that can be stopped. */
-const PORT = 4189;
+/** A server of its own, that can be stopped; tests beside one another have each theirs. */
+const PORT = 4189 + 10 * Number(process.env.TEST_PARALLEL_INDEX ?? 0);
 const test = base.extend<{ server: () => Promise<ChildProcess> }>({
   // eslint-disable-next-line no-empty-pattern -- the runner wants a pattern even where nothing is asked for
   server: async ({}, use) => {
@@ -90,6 +90,25 @@ test('after the first visit all else goes without a network', async ({ page, ser
   await expect(page.getByText('Watered. Saved.')).toBeVisible();
   await page.reload();
   await expect(page.locator('h1')).toHaveText('Jelly beans, crowns');
+
+  // A file that another program shares arrives, and says what it would change.
+  await page.evaluate(() => {
+    const form = document.createElement('form');
+    Object.assign(form, { method: 'post', action: 'take', enctype: 'multipart/form-data' });
+    const input = document.createElement('input');
+    Object.assign(input, { type: 'file', name: 'journal' });
+    const given = new DataTransfer();
+    const text = '{"format":"hypogeon-journal","version":4,"entries":[]}';
+    given.items.add(new File([text], 'from the phone.json', { type: 'application/json' }));
+    input.files = given.files;
+    form.append(input);
+    document.body.append(form);
+    form.submit();
+  });
+  await expect(page.getByText('from the phone.json would add 0 entries')).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'Backup' })).toBeVisible();
+  await expect(page.getByText('from the phone.json')).toHaveCount(0);
 });
 
 test('it can be installed: manifest, icons, start', async ({ page, server }) => {

@@ -29,45 +29,51 @@ export interface BenchOf {
   readonly told: number;
 }
 
-/** Benches whose counts are taken in and not taken out again, by plant and way. */
-const byWay = memoBy<State['benches'], ReadonlyMap<string, readonly BenchOf[]>>(1);
+/** What one bench told of a plant and way, as it lies in its file. */
+interface RowsOf {
+  readonly record: BenchRecord;
+  readonly rows: CountsRow[];
+}
+
+const byWay = memoBy<State['benches'], ReadonlyMap<string, readonly RowsOf[]>>(1);
+const benchesBy = memoBy<State['benches'], readonly BenchOf[]>(2000);
 
 const nobody: readonly BenchOf[] = [];
 
 /** What benches have told of a plant and way, largest first. */
-export const benchesOf = (
+export function benchesOf(
   { benches, settings }: State,
   taxon: string,
   method: MethodId,
-): readonly BenchOf[] =>
-  benches.size === 0
-    ? nobody
-    : (waysIn(benches, settings.bench).get(`${taxon}/${method}`) ?? nobody);
+): readonly BenchOf[] {
+  if (benches.size === 0) return nobody;
+  const own = settings.bench ?? '';
+  const key = `${taxon}/${method}`;
+  // Of fifty files a screen asks for a few ways: only those are worked out.
+  return benchesBy(benches, `${own}/${key}`, () =>
+    (waysIn(benches, own).get(key) ?? [])
+      .map(({ record, rows }) => benchOf(record, rows))
+      .sort((a, b) => b.told - a.told || (a.bench < b.bench ? -1 : 1)),
+  );
+}
 
-const waysIn = (
-  benches: State['benches'],
-  own: string | undefined,
-): ReadonlyMap<string, readonly BenchOf[]> =>
-  byWay(benches, own ?? '', () => {
-    const ways = new Map<string, BenchOf[]>();
+/** The rows of benches whose counts are taken in and not taken out again, by plant and way. */
+const waysIn = (benches: State['benches'], own: string): ReadonlyMap<string, readonly RowsOf[]> =>
+  byWay(benches, own, () => {
+    const ways = new Map<string, RowsOf[]>();
     for (const record of benches.values()) {
       // One's own, come back, are counted here already.
       if (record.out === true || record.id === own) continue;
-      const rows = new Map<string, CountsRow[]>();
       for (const row of record.rows ?? []) {
         const key = `${row.taxon}/${row.method}`;
-        const known = rows.get(key);
-        if (known) known.push(row);
-        else rows.set(key, [row]);
-      }
-      for (const [key, own] of rows) {
-        const list = ways.get(key) ?? [];
-        list.push(benchOf(record, own));
-        ways.set(key, list);
+        const known = ways.get(key);
+        // Rows of one bench come one after the other.
+        const last = known?.at(-1);
+        if (last?.record === record) last.rows.push(row);
+        else if (known) known.push({ record, rows: [row] });
+        else ways.set(key, [{ record, rows: [row] }]);
       }
     }
-    for (const list of ways.values())
-      list.sort((a, b) => b.told - a.told || (a.bench < b.bench ? -1 : 1));
     return ways;
   });
 

@@ -15,9 +15,11 @@ export class ShareFile {
   private readonly actions = inject(Actions);
   private readonly file = inject(JournalFile);
   private readonly last = inject(LastFile);
+  // Not every browser has it.
+  private readonly system: Partial<Pick<Navigator, 'canShare'>> = navigator;
   private readonly kind = KINDS.find(({ ending, type }) => {
     const files = [new File(['{}'], `journal.json${ending}`, { type })];
-    return 'canShare' in navigator && navigator.canShare({ files });
+    return this.system.canShare?.({ files }) === true;
   });
   readonly can = this.kind !== undefined;
 

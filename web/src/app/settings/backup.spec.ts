@@ -4,7 +4,6 @@ import { DiskFile } from '../../testing/kept-file';
 import { STORES } from '../data/book';
 import { MemoryStores } from '../../testing/stores';
 import { DAY, mount, type Bench } from '../../testing/mount';
-import type { FileHandle } from '../data/kept-file';
 import { saveText } from '../data/save-text';
 import { Backup } from './backup';
 
@@ -96,7 +95,7 @@ describe('a file that is kept by itself', () => {
     expect(page.text).toContain('journal.json is kept up to date, last at');
     expect(file.writes).toBe(1);
     expect(file.text).toContain('From a file');
-    await page.tap('Stop');
+    await page.tap('Stop keeping it');
     expect(page.text).toContain('Keep a file up to date by itself');
   });
 
@@ -218,8 +217,7 @@ describe('a file that another program hands over', () => {
 
 describe('the journal handed to another device', () => {
   const shared: string[] = [];
-  const { share, canShare } = navigator;
-  afterEach(() => Object.assign(navigator, { share, canShare }));
+  afterEach(() => Object.assign(navigator, { share: undefined, canShare: undefined }));
   /** A system that takes files of this kind only. */
   const taking = (type: string, share: () => Promise<void>): void => {
     Object.assign(navigator, {

@@ -32,8 +32,7 @@ import { RestoreOffer } from './restore-offer';
   host: { class: 'grid justify-items-start gap-3.5' },
   template: `
     <p>
-      {{ journal.state().size }} entries, {{ journal.state().batches.size }} batches,
-      {{ journal.state().mothers.size }} mothers. {{ state() }}
+      {{ holds() }} {{ state() }}
       @if (unfiled(); as text) {
         <strong>{{ text }}</strong>
       }
@@ -75,9 +74,9 @@ import { RestoreOffer } from './restore-offer';
               k.at ? ', last at ' + time(k.at) : ''
             }}. What other devices write into it comes in here.
           </p>
-          <div class="flex flex-wrap items-end gap-2.5 mt-2">
-            <hy-device-name />
-            <button matButton="text" (click)="leaveIt()">Stop</button>
+          <div class="flex flex-wrap items-start gap-x-4 gap-y-1 mt-2">
+            <hy-device-name class="w-76" />
+            <button class="mt-1.5" matButton="text" (click)="leaveIt()">Stop keeping it</button>
           </div>
         }
         @case ('arriving') {
@@ -85,7 +84,7 @@ import { RestoreOffer } from './restore-offer';
             <strong>{{ k.name }}</strong> ends in the middle, as a file does that is still on its
             way. It is left as it is, and read again in half a minute.
           </p>
-          <button matButton="text" (click)="leaveIt()">Stop</button>
+          <button matButton="text" (click)="leaveIt()">Stop keeping it</button>
         }
         @case ('asks') {
           <p>
@@ -94,7 +93,7 @@ import { RestoreOffer } from './restore-offer';
           </p>
           <div class="flex flex-wrap items-center gap-2.5 mt-1">
             <button matButton="outlined" (click)="kept.allow()">Allow</button>
-            <button matButton="text" (click)="leaveIt()">Stop</button>
+            <button matButton="text" (click)="leaveIt()">Stop keeping it</button>
           </div>
         }
         @case ('other') {
@@ -106,7 +105,7 @@ import { RestoreOffer } from './restore-offer';
           <div class="flex flex-wrap items-center gap-2.5 mt-1">
             <button matButton="outlined" (click)="takeIn()">Add to this journal</button>
             <button matButton="text" (click)="keep()">Keep a new file instead</button>
-            <button matButton="text" (click)="leaveIt()">Stop</button>
+            <button matButton="text" (click)="leaveIt()">Stop keeping it</button>
           </div>
         }
         @case ('failed') {
@@ -118,7 +117,7 @@ import { RestoreOffer } from './restore-offer';
             @if (kept.canOpen) {
               <button matButton="text" (click)="keepExisting()">Keep a file I have</button>
             }
-            <button matButton="text" (click)="leaveIt()">Stop</button>
+            <button matButton="text" (click)="leaveIt()">Stop keeping it</button>
           </div>
         }
       }
@@ -172,6 +171,16 @@ export class Backup {
   protected readonly offered = signal<{ readonly name: string; readonly read: OfferedFile } | null>(
     null,
   );
+  protected readonly holds = computed(() => {
+    const { size, batches, mothers } = this.journal.state();
+    const { locale } = this.words.style();
+    const parts = [
+      counted(size, NOUN.entry, locale),
+      counted(batches.size, NOUN.batch, locale),
+      counted(mothers.size, NOUN.mother, locale),
+    ];
+    return `${parts.join(', ')}.`;
+  });
   protected readonly state = computed(() => {
     switch (this.journal.saving().is) {
       case 'failed':

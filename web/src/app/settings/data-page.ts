@@ -55,7 +55,7 @@ import { Backup } from './backup';
         class="flex flex-wrap items-end gap-3 mt-4"
         (submit)="$event.preventDefault(); table(which.value)"
       >
-        <hy-field label="A single table">
+        <hy-field class="w-80" label="A single table">
           <mat-select [value]="tables()[0]?.name" #which>
             @for (t of tables(); track t.name) {
               <mat-option [value]="t.name">{{ t.title }}, {{ t.rows.length }}</mat-option>
