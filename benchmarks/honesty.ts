@@ -14,7 +14,7 @@ const quick = process.argv.includes('--quick');
 const runs = quick ? { benches: 60, draws: 1000 } : { benches: 1200, draws: 20_000 };
 
 const figure = ({ is }: Promise, value: number): string =>
-  is === 'off by at most' ? value.toFixed(3) : `${(100 * value).toFixed(1)} %`;
+  is === 'off by at most' ? value.toFixed(3) : `${(100 * value).toFixed(1)}%`;
 
 /** Within two points of what is said, or no worse than it. */
 function keeps({ is, stated }: Promise, reached: number): boolean {

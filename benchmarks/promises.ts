@@ -97,7 +97,7 @@ export function* promises({ benches, draws }: Runs): Generator<Promise> {
   };
   for (const stated of [0.9, 0.95])
     yield {
-      says: `Safe to water from: closed, ${100 * stated} % (touched until firm twice)`,
+      says: `Safe to water from: closed, ${100 * stated}% (touched until firm twice)`,
       played: 'touched every quarter of a closing; harsh: a thumb twice as coarse',
       stated,
       is: 'holds',
@@ -134,7 +134,7 @@ function* ledger(benches: number): Generator<Promise> {
     ledgerHonesty({ trays: 12, correlation, chance: 0.7 }, Math.ceil(benches / 2), SEED),
   ) as [LedgerHonesty, LedgerHonesty];
   const rows = [
-    ['shares', 'Rooted: between so many and so many of a hundred, 95 %', 0.95, 'holds'],
+    ['shares', 'Rooted: between so many and so many of a hundred, 95%', 0.95, 'holds'],
     ['money', 'A plant costs between so much and so much, eight in ten', 0.8, 'holds'],
     ['findings', 'Losses: something goes with them', 0.05, 'errs at most'],
     ['compared', 'Two ways root differently often', 0.05, 'errs at most'],
@@ -240,7 +240,7 @@ function guessedStock(draws: number): Promise {
   };
 }
 
-const percent = (share: number): string => `${Math.round(100 * share)} %`;
+const percent = (share: number): string => `${Math.round(100 * share)}%`;
 
 function shareOf(times: number, is: () => boolean): number {
   let yes = 0;

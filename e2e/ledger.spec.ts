@@ -18,7 +18,7 @@ test('two ways are compared in words, on a plate and in a file', async ({ page }
   await page.getByText('How this was worked out').click();
   await expect(page.getByText(/The difference is −?\d+ of 100/)).toBeVisible();
   await page.getByText('Roots and losses over time').click();
-  await expect(page.getByRole('img', { name: /% rooted and \d+ % lost by day/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: /% rooted and \d+% lost by day/ })).toBeVisible();
   await page.getByText('The same as a table').last().click();
   for (const kind of ['CSV', 'SVG', 'PNG']) {
     const download = page.waitForEvent('download');
@@ -104,7 +104,7 @@ test('counts of other benches are taken in by file, stand before one’s own, an
   await page.getByRole('button', { name: 'Take in all without a doubt' }).click();
   await expect(page.getByText('5 taken in. Saved.')).toBeVisible();
   await choose(page, 'Plant and way', /^Echeveria elegans, leaves/);
-  await expect(page.getByRole('img', { name: /A bench to come: \d+ %/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: /A bench to come: \d+%/ })).toBeVisible();
   // The guide says on how many benches its figure rests, and no longer once all are out.
   await page.goto('/#/plants/echeveria-elegans');
   await expect(page.getByText(/counted on 4 other benches/).first()).toBeVisible();
@@ -138,7 +138,7 @@ test('a trial is designed, cut, counted through the bench, and judged as agreed'
   await page.getByLabel('Usually root, %').fill('40');
   await page.getByLabel('Worth changing for, %').fill('95');
   await page.getByLabel('In each group (optional)').fill('8');
-  await expect(page.getByText(/With 8 in each the chance is \d\d %/)).toBeVisible();
+  await expect(page.getByText(/With 8 in each the chance is \d\d%/)).toBeVisible();
   // What was typed is there after a reload.
   await page.reload();
   await page.getByText('Change how many').click();

@@ -48,7 +48,7 @@ test('a batch from the cut to a counted result', async ({ ownBook: page }) => {
 
   await goTo(page, 'Results');
   await expect(
-    page.getByText(/Of 12 cuttings set in 1 batch, 8 have rooted, 67 % \(22–93\)/),
+    page.getByText(/Of 12 cuttings set in 1 batch, 8 have rooted, 67% \(22–93\)/),
   ).toBeVisible();
   const row = page.getByRole('row', { name: /The bowl, crowns/ });
   await expect(row).toContainText('0–25');

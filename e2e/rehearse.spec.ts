@@ -66,7 +66,7 @@ test('a plan is tried, its forecast kept, recorded with it, and stands open in R
   await page.getByRole('link', { name: 'Try it first' }).click();
   await expect(page.getByText(/\d+ of 100 rooted/).first()).toBeVisible();
   await page.getByRole('button', { name: 'Keep a forecast with the plan' }).click();
-  await expect(page.getByText(/Forecast: \d+ % of \d+ with roots/)).toBeVisible();
+  await expect(page.getByText(/Forecast: \d+% of \d+ with roots/)).toBeVisible();
   await page.getByRole('link', { name: 'Back to the plan' }).click();
   await expect(page.getByText(/Forecast: .* Kept with this plan/)).toBeVisible();
   await page.getByLabel('How many', { exact: true }).fill('4');
@@ -74,7 +74,7 @@ test('a plan is tried, its forecast kept, recorded with it, and stands open in R
   await expect(page.getByText(/Kept with this plan/)).toBeHidden();
   await page.getByRole('link', { name: 'Try it first' }).click();
   await page.getByRole('button', { name: 'Keep a forecast with the plan' }).click();
-  await expect(page.getByText(/Forecast: \d+ % of 4 with roots/)).toBeVisible();
+  await expect(page.getByText(/Forecast: \d+% of 4 with roots/)).toBeVisible();
   await page.getByRole('link', { name: 'Back to the plan' }).click();
   await page.getByRole('button', { name: /^Put .* on the bench$/ }).click();
   await expect(page.getByText('on the bench').first()).toBeVisible();

@@ -65,7 +65,7 @@ test('a mix is solved in the worker from the shed', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'This does it' })).toBeVisible();
   await page.getByLabel('Water after draining, at least').fill('75');
   await page.getByRole('button', { name: 'Solve' }).click();
-  await expect(page.getByText(/at least 75 %: missed by/)).toBeVisible();
+  await expect(page.getByText(/at least 75%: missed by/)).toBeVisible();
 });
 
 test('the open Seattle weather table becomes readings, a chart, and a usual year', async ({

@@ -17,12 +17,12 @@ const speech = { today: '2026-05-20', locale: 'en-GB' } as Speech;
 
 describe('what a figure rests on', () => {
   it('the guide, one’s own, the genus', () => {
-    expect(beliefWords(guide, 'crown')).toBe('catalogue');
+    expect(beliefWords(guide, 'crown')).toBe('the guide');
     expect(beliefWords({ ...guide, own: told(10) }, 'leaf')).toBe(
-      'your own 40 leaves, with the catalogue',
+      'your own 40 leaves, with the guide',
     );
     expect(beliefWords({ ...guide, own: told(10), genus: told(3) }, 'crown')).toBe(
-      'your own 40 and 40 of the genus, with the catalogue',
+      'your own 40 and 40 of the genus, with the guide',
     );
   });
 
@@ -59,10 +59,10 @@ describe('what a figure rests on', () => {
   it('a pace of one’s own, sooner, slower or alike', () => {
     const pace = (factor: number) =>
       paceWords({ ...guide, own: told(24), pace: { factor, low: 0.8, high: 2 } });
-    expect(paceWords(guide)).toBe('catalogue');
-    expect(pace(1.3)).toBe('30 % slower than the catalogue, by your own 24');
-    expect(pace(0.8)).toBe('20 % sooner than the catalogue, by your own 24');
-    expect(pace(1.01)).toBe('as the catalogue, by your own 24');
+    expect(paceWords(guide)).toBe('the guide');
+    expect(pace(1.3)).toBe('30% slower than the guide, by your own 24');
+    expect(pace(0.8)).toBe('20% sooner than the guide, by your own 24');
+    expect(pace(1.01)).toBe('as the guide, by your own 24');
   });
 });
 
@@ -135,7 +135,7 @@ describe('what was learned, in a sentence', () => {
         way('B, leaves', 0.2, 0.4, 0.7),
         way('C', 0.6, 0.8, 0.7),
       ]),
-    ).toBe('B, leaves: 30 % live here, where the guide has 70 %.');
+    ).toBe('B, leaves: 30% live here, where the guide has 70%.');
     expect(learnedHeadline([])).toContain('Nothing counted');
   });
 });

@@ -6,20 +6,20 @@ import { benchesText } from './counts';
 import { decimal } from './numbers';
 import { percent } from './shares';
 
-/** What a figure rests on, in words: `catalogue`, `your own 43, with what was counted on 6 other benches`. */
+/** What a figure rests on, in words: `the guide`, `your own 43, with what was counted on 6 other benches`. */
 export function beliefWords({ own, genus, pooled }: Belief, method: MethodId): string {
   if (own.cuttings === 0 && genus.cuttings === 0)
-    return pooled ? benchesText(pooled.benches) : 'catalogue';
+    return pooled ? benchesText(pooled.benches) : 'the guide';
   const parts = [
     own.cuttings > 0 ? `your own ${own.cuttings}` : '',
     genus.cuttings > 0 ? `${genus.cuttings} of the genus` : '',
   ].filter(Boolean);
-  return `${parts.join(' and ')}${method === 'leaf' ? ' leaves' : ''}, with ${pooled ? `what was ${benchesText(pooled.benches)}` : 'the catalogue'}`;
+  return `${parts.join(' and ')}${method === 'leaf' ? ' leaves' : ''}, with ${pooled ? `what was ${benchesText(pooled.benches)}` : 'the guide'}`;
 }
 
-/** What the pace rests on, in words: `as catalogued`, `1.3 times the catalogue by your own 43`. */
+/** What the pace rests on, in words: `the guide`, `30% slower than the guide, by your own 43`. */
 export function paceWords({ pace: { factor }, own, genus }: Belief): string {
-  if (own.lived + genus.lived === 0) return 'catalogue';
+  if (own.lived + genus.lived === 0) return 'the guide';
   const whose = [
     own.lived > 0 ? `your own ${own.lived}` : '',
     genus.lived > 0 ? `${genus.lived} of the genus` : '',
@@ -27,8 +27,8 @@ export function paceWords({ pace: { factor }, own, genus }: Belief): string {
     .filter(Boolean)
     .join(' and ');
   const percent = Math.round((factor - 1) * 100);
-  if (Math.abs(percent) < 3) return `as the catalogue, by ${whose}`;
-  return `${Math.abs(percent)} % ${percent > 0 ? 'slower' : 'sooner'} than the catalogue, by ${whose}`;
+  if (Math.abs(percent) < 3) return `as the guide, by ${whose}`;
+  return `${Math.abs(percent)}% ${percent > 0 ? 'slower' : 'sooner'} than the guide, by ${whose}`;
 }
 
 /** How many young plants a piece brings: ` Yours brought 1.6 young plants each, 14 from 9.`; nothing where one each. */

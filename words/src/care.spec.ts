@@ -108,8 +108,8 @@ describe('sentences with a quantity, in both systems', () => {
     ],
     [
       { why: 'verdict', is: { why: 'asks', fill: 0.22, school: 'top-25', days: 3 } },
-      /dry to 2\.5 cm for 3 days: 22 %/,
-      /dry to 1 in for 3 days: 22 %/,
+      /dry to 2\.5 cm for 3 days: 22%/,
+      /dry to 1 in for 3 days: 22%/,
     ],
     [
       { why: 'verdict', is: { why: 'holds', fill: 0.6, school: 'top-60', weaning: true } },
@@ -170,7 +170,7 @@ describe('reasons of a pot', () => {
     [{ why: 'first-waits', for: 'days' }, /chosen for later/],
     [{ why: 'first-mist' }, /first mist/],
     [{ why: 'holds', fill: 1.2, school: 'mist', weaning: false }, /surface is still moist/],
-    [{ why: 'holds', fill: 1.2, school: 'weekly', weaning: false }, /100 % of its water/],
+    [{ why: 'holds', fill: 1.2, school: 'weekly', weaning: false }, /100% of its water/],
     [{ why: 'overdue', school: 'bone-dry', days: 9 }, /bone dry for 9 days: wrinkling/],
     [
       { why: 'regime', regime: 'sip', rooted: false, sown: false, beside: false, fill: 0.1 },

@@ -44,7 +44,7 @@ describe('two ways compared, in a sentence', () => {
         'en-GB',
       ).join(' ');
     expect(says(0.05)).toContain(
-      'it is the other way round (77 % of blend, 80 % of leaf bed): one large tray weighs much',
+      'it is the other way round (77% of blend, 80% of leaf bed): one large tray weighs much',
     );
     expect(says(-0.05)).not.toContain('other way round');
     expect(says(0.05, { a: side('None', 0, 0) })).not.toContain('other way round');

@@ -35,7 +35,7 @@ export function comparisonHeadline({ a, b, difference, strength }: Comparison): 
   }
 }
 
-/** How many of which, for those who look twice: `Leaf: 246 of 333 rooted, 62–83 %`. */
+/** How many of which, for those who look twice: `Leaf: 246 of 333 rooted, 62–83%`. */
 export const groupShare = ({ name, count, told, rooted }: GroupSummary): string =>
   rooted
     ? `${name}: ${count.rooted} of ${told} rooted, ${percentSpan(rooted)}`

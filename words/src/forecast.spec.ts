@@ -23,14 +23,14 @@ const rot: RotCalibration = {
 describe('a forecast in words', () => {
   it('says how many of how many, by when, and its range', () => {
     const said = { rooted: 0.78, low: 0.6, high: 1, cuttings: 9, days: 120 };
-    expect(forecastText(said)).toBe('Forecast: 78 % of 9 with roots by day 120 (60–100 %).');
+    expect(forecastText(said)).toBe('Forecast: 78% of 9 with roots by day 120 (60–100%).');
   });
 
   it.each([
     [null, /^None is settled yet/],
     [
       { share: 0.8, held: 8, of: 10, low: 0.49, high: 0.94 },
-      /8 of 10 forecasts \(49–94 %\).*Nothing speaks/,
+      /8 of 10 forecasts \(49–94%\).*Nothing speaks/,
     ],
     [{ share: 1, held: 1, of: 1, low: 0.2, high: 1 }, /1 of 1 forecast \(/],
     [{ share: 0.98, held: 98, of: 100, low: 0.93, high: 1 }, /too careful/],
@@ -42,7 +42,7 @@ describe('a forecast in words', () => {
   it('of those that said about the same, what came', () => {
     const came = { share: 0.64, low: 0.45, high: 0.8 };
     expect(binText({ from: 0.6, to: 0.8, forecasts: 3, cuttings: 40, said: 0.71, came })).toBe(
-      'Of those said 60–80 % (mean 71 %): 64 % of 40 rooted (45–80 %).',
+      'Of those said 60–80% (mean 71%): 64% of 40 rooted (45–80%).',
     );
   });
 });

@@ -8,7 +8,7 @@ const FORECAST = { one: 'forecast', other: 'forecasts' };
 
 type Said = Pick<EntryOf<'forecast'>, 'rooted' | 'low' | 'high' | 'cuttings' | 'days'>;
 
-/** `Forecast: 78 % of 9 with roots by day 120 (60–100 %).` */
+/** `Forecast: 78% of 9 with roots by day 120 (60–100%).` */
 export const forecastText = ({ rooted, low, high, cuttings, days }: Said): string =>
   `Forecast: ${percent(rooted)} of ${cuttings} with roots by day ${days} (${percentSpan({ low, high })}).`;
 
@@ -22,7 +22,7 @@ export function rangesText(ranges: ForecastsHeld['ranges']): string {
   return `${told} Nothing speaks against them yet.`;
 }
 
-/** `Of those said 60–80 % (mean 71 %): 64 % of 40 rooted (45–80 %).` */
+/** `Of those said 60–80% (mean 71%): 64% of 40 rooted (45–80%).` */
 export const binText = ({ from, to, said, came, cuttings }: ForecastBin): string =>
   `Of those said ${percentSpan({ low: from, high: to })} (mean ${percent(said)}): ${percent(came.share)} of ${cuttings} rooted (${percentSpan(came)}).`;
 

@@ -22,7 +22,7 @@ describe('what the page of losses says', () => {
   });
 
   it('is the strongest finding, else that there is none and when most is lost', () => {
-    expect(lossHeadline([finding], weeks(1))).toMatch(/wet peat: 60 % rotted, against 20 %/);
+    expect(lossHeadline([finding], weeks(1))).toMatch(/wet peat: 60% rotted, against 20%/);
     expect(lossHeadline([], weeks(1, 3))).toBe(
       'Nothing stands out from chance; three in four were lost by week 2 after the cut.',
     );

@@ -6,7 +6,7 @@ describe('a usual year that cannot be', () => {
     expect(monthProblemText('May', 'low', 'F')).toBe('May: a mean low from -76 °F to 140 °F.');
     expect(monthProblemText('May', 'wind', 'C')).toBe('May: wind from 0 to 60 m/s.');
     expect(monthProblemText('May', 'crossed', 'C')).toMatch(/low is above the high/);
-    expect(monthProblemText('May', 'humidity', 'C')).toMatch(/1 to 100 %/);
+    expect(monthProblemText('May', 'humidity', 'C')).toMatch(/1 to 100%/);
   });
 
   it('says where in a file it is', () => {

@@ -29,7 +29,7 @@ export function monthProblemText(
     case 'crossed':
       return `${name}: the low is above the high.`;
     case 'humidity':
-      return `${name}: humidity from 1 to 100 %.`;
+      return `${name}: humidity from 1 to 100%.`;
     case 'wind':
       return `${name}: wind from 0 to ${AIR_LIMITS.windMps[1]} m/s.`;
   }

@@ -3,7 +3,7 @@ import { percent } from './shares';
 
 /**
  * How to make more of a plant, in one breath: its best way first.
- * @example `Take crowns: 92 % live, roots in 14–28 days. Or by offset. Leaf: few take.`
+ * @example `Take crowns: 92% live, roots in 14–28 days. Or by offset. Leaf: few take.`
  */
 export function moreOfIt({ methods }: Pick<Taxon, 'methods'>): string {
   const good = methods.filter((m) => m.worth === 'good').toSorted((a, b) => pace(b) - pace(a));

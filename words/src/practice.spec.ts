@@ -13,7 +13,7 @@ const units = { length: 'mm', temperature: 'C', locale: 'en' } as const;
 describe('practice in words', () => {
   it('says what is seen and felt', () => {
     const bare = seenText(seenOf(replay(SCENARIOS['damp-porch'], [])), units);
-    expect(bare[0]).toMatch(/^\d+ °C today, \d+ % humidity\.$/);
+    expect(bare[0]).toMatch(/^\d+ °C today, \d+% humidity\.$/);
     expect(bare[1]).toBe('They lie bare, on a rack.');
     const set = seenText(seenOf(replay(SCENARIOS['damp-porch'], ['set', 'water', 'wait'])), units);
     expect(set.join(' ')).toMatch(

@@ -39,7 +39,7 @@ export function plantsText({ rooted, rotted, dried }: Plants): string {
   ].join(', ');
 }
 
-/** `18 °C, 62 % damp. The pot is light, about 40 mL in it. A finger feels it dry at the stems.` */
+/** `18 °C, 62% damp. The pot is light, about 40 mL in it. A finger feels it dry at the stems.` */
 export function seenText(
   { tempC, rh, weight, waterMl, finger, smell }: Seen,
   units: {

@@ -53,7 +53,7 @@ it('says what a choice does from one end to the other, and its part where it has
       speech,
     ),
   ).toBe(
-    'The first water: on the day they are set 31 of 100 root, three weeks later 88. By itself 55–67 % of what these choices can do.',
+    'The first water: on the day they are set 31 of 100 root, three weeks later 88. By itself 55–67% of what these choices can do.',
   );
   expect(
     matterText({ choice: 'width', low: 0.8, high: 0.8, share: { share: 0, se: 0.05 } }, speech),

@@ -71,7 +71,7 @@ const CHOICE: Readonly<
   mix: ['The mix', 'in the one of yours that stays wettest', 'in the airiest'],
 };
 
-/** `The first water: on the day they are set 31 of 100 root, three weeks later 88. By itself 55–67 % of what these choices can do.` */
+/** `The first water: on the day they are set 31 of 100 root, three weeks later 88. By itself 55–67% of what these choices can do.` */
 export function matterText({ choice, low, high, share }: Matter, speech: Speech): string {
   const step = warmthStep(WARMEST_C, speech);
   const [name, atLow, atHigh] =

@@ -1,7 +1,7 @@
 import type { Teaching } from '@hypogeon/core/plan';
 import { percent } from './shares';
 
-/** `Wholly`, `As far as it has come: 60 % should have roots by now`, `Not: left out, the cat slept on it`. */
+/** `Wholly`, `As far as it has come: 60% should have roots by now`, `Not: left out, the cat slept on it`. */
 export function teachingText(teaching: Teaching): string {
   switch (teaching.kind) {
     case 'whole':

@@ -6,7 +6,7 @@ import { askText, lateText, leaveReason, leaveText, reasonText, speechFor, stepN
 
 /*
  * Lives of growers' ways, read as they read them: day | what happens | what Today and the batch page say | what they
- * never say. Days count from the cut, at 22 °C and 55 % RH unless a room is told. Common practice, no source.
+ * never say. Days count from the cut, at 22 °C and 55% RH unless a room is told. Common practice, no source.
  */
 
 type Line = readonly [day: number, happens: string, says: RegExp | null, never?: RegExp];

@@ -34,9 +34,9 @@ describe('trials by trays, in words', () => {
   });
 
   it('say how many, or that no number would do', () => {
-    expect(traysText(6, 10, 2, '50 % against 80 %', 0.8)).toBe(
-      '6 trays of 10 in each group tell 50 % against 80 % apart about 80 times in a hundred: 12 trays, 120 cuttings in all.',
+    expect(traysText(6, 10, 2, '50% against 80%', 0.8)).toBe(
+      '6 trays of 10 in each group tell 50% against 80% apart about 80 times in a hundred: 12 trays, 120 cuttings in all.',
     );
-    expect(traysText(null, 10, 2, '50 % against 51 %', 0.8)).toContain('No number of trays');
+    expect(traysText(null, 10, 2, '50% against 51%', 0.8)).toContain('No number of trays');
   });
 });

@@ -38,7 +38,7 @@ describe('why a way is the best', () => {
       speech,
     );
     expect(text).toBe(
-      'It takes the fewest from the mother. It is ready soonest. Cut a week later: take 31. 4 °C warmer: no number would do. 5 more: 87 % sure instead of 81 %.',
+      'It takes the fewest from the mother. It is ready soonest. Cut a week later: take 31. 4 °C warmer: no number would do. 5 more: 87% sure instead of 81%.',
     );
   });
 
@@ -75,7 +75,7 @@ describe('several ways together', () => {
       guessed: false,
     };
     expect(togetherText(all, 24, '2026-10-05', 0.8, speech)).toBe(
-      '3 offsets, 1 crown and 24 leaves together: 24 by Mon 5 Oct, 83 % sure.',
+      '3 offsets, 1 crown and 24 leaves together: 24 by Mon 5 Oct, 83% sure.',
     );
   });
 
@@ -90,7 +90,7 @@ describe('several ways together', () => {
       guessed: false,
     };
     expect(togetherText(all, 24, '2026-10-05', 0.8, speech)).toBe(
-      'All it can spare, 24 leaves: 9 of 24 by Mon 5 Oct, 80 % sure.',
+      'All it can spare, 24 leaves: 9 of 24 by Mon 5 Oct, 80% sure.',
     );
     const again = { method: 'leaf', day: '2026-06-18', chance: 0.4, reached: 14 } as const;
     expect(togetherText({ ...all, again }, 24, '2026-10-05', 0.8, speech)).toContain(
@@ -100,7 +100,7 @@ describe('several ways together', () => {
       'Not all of it is counted: count before you cut.',
     );
     expect(togetherText({ ...all, reached: 0 }, 24, '2026-10-05', 0.8, speech)).toContain(
-      'is not enough: none is 80 % sure by',
+      'is not enough: none is 80% sure by',
     );
   });
 });

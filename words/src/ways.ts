@@ -75,7 +75,7 @@ export function partsText({ parts }: Pick<Combination, 'parts'>): string {
  * @param wanted so many are wanted
  * @param by the day they are wanted
  * @param certainty that is asked for, 0–1
- * @example `Her 3 offsets, 1 crown and 24 leaves: 24 by Mon 5 Oct, 83 % sure.`
+ * @example `Her 3 offsets, 1 crown and 24 leaves: 24 by Mon 5 Oct, 83% sure.`
  */
 export function togetherText(
   combination: Combination,

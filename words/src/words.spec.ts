@@ -39,9 +39,9 @@ describe('quantities in the grower’s units', () => {
   });
 
   it('shares are whole per cent, and a span of equal ends is one figure', () => {
-    expect(percent(0.666)).toBe('67 %');
-    expect(percentSpan({ low: 0.1, high: 0.305 })).toBe('10–31 %');
-    expect(percentSpan({ low: 0.301, high: 0.302 })).toBe('30 %');
+    expect(percent(0.666)).toBe('67%');
+    expect(percentSpan({ low: 0.1, high: 0.305 })).toBe('10–31%');
+    expect(percentSpan({ low: 0.301, high: 0.302 })).toBe('30%');
   });
 });
 

@@ -28,3 +28,4 @@ export * from './tray';
 export * from './empty-place';
 export * from './put-right';
 export * from './came-in';
+export * from './told-anew';

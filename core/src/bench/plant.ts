@@ -17,7 +17,7 @@ import {
   type Taxon,
   type TaxonMethod,
 } from '../botany';
-import { drawn, type Drawn } from '../look';
+import { drawn, type Drawn, type Part } from '../look';
 import type { Batch, OwnTaxon, State } from '../journal';
 
 /** A plant as the grower names it, with the figures that stand for it. */
@@ -134,6 +134,10 @@ export function drawnOf(state: State, batch: Batch): Drawn {
 /** How a piece of a plant is drawn, before there is a batch. */
 export const drawnAs = (taxon: Taxon, { method, piece }: TaxonMethod): Drawn =>
   drawn(lookOf(taxon), method === 'leaf' ? 'leaf' : (piece ?? pieceDrawn(method, formOf(taxon))));
+
+/** What comes off the plant, for where the blade goes on its drawing: a division is parted as an offset is. */
+export const takenAs = (taxon: Taxon, way: TaxonMethod): Part =>
+  way.method === 'division' ? 'offset' : drawnAs(taxon, way).part;
 
 /** A whole plant, drawn. */
 export const plantDrawn = (taxon: Taxon | null | undefined): Drawn =>

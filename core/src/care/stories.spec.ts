@@ -4,7 +4,7 @@ import { jarChangeDays } from '.';
 
 /*
  * One story for each course and each group of plants: day | what happens | what must be asked | left alone | not be
- * said. Days count from the cut, at 22 °C and 55 % RH. Where a line says `…` anything may be said. All windows are
+ * said. Days count from the cut, at 22 °C and 55% RH. Where a line says `…` anything may be said. All windows are
  * common practice, no source.
  */
 

@@ -59,7 +59,7 @@ describe('air, against FAO Irrigation and Drainage Paper 56 (Allen et al. 1998)'
     );
   });
 
-  it('example 5: 18–25 °C with 54–82 % RH gives 1.70 kPa, by the mean 1.78', () => {
+  it('example 5: 18–25 °C with 54–82% RH gives 1.70 kPa, by the mean 1.78', () => {
     expect(actualVapourPressure(18, 25, 0.54, 0.82)).toBeCloseTo(1.7, 2);
     expect(actualVapourPressureFromMean(18, 25, 0.68)).toBeCloseTo(1.78, 2);
   });

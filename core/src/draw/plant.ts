@@ -44,15 +44,12 @@ const MARGIN = 4;
 export const plantStrokes = (look: FullLook, detail: Detail): readonly Stroke[] =>
   DRAWN[look.habit](look, detail);
 
-/**
- * A plant as its figures have it, standing on the soil line.
- * @param size px on the screen: a small drawing has fewer strokes
- * @returns shapes within a field of 100 × 100, the same for the same figures
- */
-export function drawPlant(look: Look, size: number): Drawing {
-  const full = fullLook(look);
-  const fine = size >= FINE_FROM;
-  const strokes = plantStrokes(full, { fine });
+/** A plant's strokes where they stand in its field. */
+export function placedPlant(
+  full: FullLook,
+  size: number,
+): { readonly strokes: readonly Stroke[]; readonly soil: number | null } {
+  const strokes = plantStrokes(full, { fine: size >= FINE_FROM });
   const hangs = full.habit === 'trail';
   const box = boxOf(strokes)!;
   const room = FIELD - 2 * MARGIN;
@@ -64,6 +61,18 @@ export function drawPlant(look: Look, size: number): Drawing {
   );
   const middle = (box.left + box.right) / 2;
   const down = hangs ? MARGIN - box.top * scale : SOIL;
-  const placed = turned(strokes, ([x, y]) => [FIELD / 2 + (x - middle) * scale, down + y * scale]);
-  return { shapes: shapesOf(placed, fine), soil: hangs ? null : SOIL };
+  return {
+    strokes: turned(strokes, ([x, y]) => [FIELD / 2 + (x - middle) * scale, down + y * scale]),
+    soil: hangs ? null : SOIL,
+  };
+}
+
+/**
+ * A plant as its figures have it, standing on the soil line.
+ * @param size px on the screen: a small drawing has fewer strokes
+ * @returns shapes within a field of 100 × 100, the same for the same figures
+ */
+export function drawPlant(look: Look, size: number): Drawing {
+  const { strokes, soil } = placedPlant(fullLook(look), size);
+  return { shapes: shapesOf(strokes, size >= FINE_FROM), soil };
 }

@@ -7,7 +7,7 @@ export type QrMatrix = readonly (readonly boolean[])[];
 export const QUIET = 4;
 
 /**
- * A text as a QR code of the smallest size that holds it, level M: 15 % may be dirt.
+ * A text as a QR code of the smallest size that holds it, level M: 15% may be dirt.
  * Source: ISO/IEC 18004; drawn by the library, read back in the tests by another.
  */
 export function qrOf(text: string): QrMatrix {

@@ -131,7 +131,7 @@ interface Room {
   readonly picture: { readonly at: 'above' | 'beside'; readonly side: number } | null;
 }
 
-/** A code as high as the label allows, but no more than 45 % of its width; a picture over it, or beside the words. */
+/** A code as high as the label allows, but no more than 45% of its width; a picture over it, or beside the words. */
 function roomOf({ height, width: all, blank }: LabelSheet, modules: number, wanted: boolean): Room {
   const width = all - blank;
   const side = Math.min(height - 0.6, width * 0.45, 28);

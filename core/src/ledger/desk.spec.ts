@@ -99,7 +99,7 @@ describe('cases', () => {
     const named = append(state, put({ name: 'Porch', tempC: 18, rh: 0.7 }));
     const again = ledgerCase(named, named.batches.get('b1')!)!;
     expect([one.groups.space, again.groups.space]).toEqual([null, 'Porch']);
-    expect(again.groups.air).toBe('Damp, over 65 %');
+    expect(again.groups.air).toBe('Damp, over 65%');
   });
 
   it('cost more once a component of their mix costs more', () => {

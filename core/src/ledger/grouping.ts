@@ -207,11 +207,7 @@ function airGroup(state: State, batch: Batch): string | null {
   // Of a place nobody described nothing is known.
   if (!state.spaces.has(space)) return null;
   const { rh } = airOf(state, space, batch.cutOn);
-  return rh < DRY_BELOW
-    ? 'Dry, under 50 %'
-    : rh < DAMP_FROM
-      ? 'Middling, 50–65 %'
-      : 'Damp, over 65 %';
+  return rh < DRY_BELOW ? 'Dry, under 50%' : rh < DAMP_FROM ? 'Middling, 50–65%' : 'Damp, over 65%';
 }
 
 export const SEASONS = ['Spring', 'Summer', 'Autumn', 'Winter'] as const;

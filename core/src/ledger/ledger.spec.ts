@@ -233,7 +233,7 @@ describe('losses', () => {
     const { findings, looked, nearest } = findLosses(cases, RHO);
     expect(looked).toBeGreaterThan(1);
     expect(findingWords(findings[0]!)).toBe(
-      'Place, damp porch: 60 % rotted, against 10 % elsewhere.',
+      'Place, damp porch: 60% rotted, against 10% elsewhere.',
     );
     expect(findings[0]!.batches).toHaveLength(10);
     expect(findings[0]!.strength).toBe('strong');

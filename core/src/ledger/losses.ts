@@ -220,7 +220,7 @@ function against(
 
 /** A finding in one plain sentence. */
 export function findingWords({ by, group, cause, here, elsewhere }: Finding): string {
-  const percent = (s: ShareInterval): string => `${Math.round(s.share * 100)} %`;
+  const percent = (s: ShareInterval): string => `${Math.round(s.share * 100)}%`;
   const what = cause === 'rotted' ? 'rotted' : 'were lost';
   return `${GROUPING_NAME[by]}, ${group.charAt(0).toLowerCase()}${group.slice(1)}: ${percent(here)} ${what}, against ${percent(elsewhere)} elsewhere.`;
 }

@@ -55,9 +55,9 @@ export function componentProblems(
       'A litre of it weighs between 5 and 4000 g. Fill a litre jug, dry, and weigh it.';
   if (outside(packing, 0.05, 0.95))
     problems.packing =
-      'The grains fill between 5 and 95 % of a heap. Without a better figure write 58.';
+      'The grains fill between 5 and 95% of a heap. Without a better figure write 58.';
   if (outside(heldWater, 0, 0.95))
-    problems.heldWater = 'The grains hold between 0 and 95 % of themselves in water.';
+    problems.heldWater = 'The grains hold between 0 and 95% of themselves in water.';
   if (outside(diffusivity, 0.1, 50))
     problems.diffusivity = 'Between 0.1 and 50 cm²/d: about 2 for grit, 5 for peat or coir.';
   return problems;

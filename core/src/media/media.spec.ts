@@ -146,7 +146,7 @@ describe('what a mix becomes in a pot', () => {
   });
 
   it('potting mixes lie near the nursery ranges, gritty ones airier', () => {
-    // Air-filled 10–30 %, water 45–65 %: Yeager et al., BMP Guide for Producing Container-Grown
+    // Air-filled 10–30%, water 45–65%: Yeager et al., BMP Guide for Producing Container-Grown
     // Plants (from memory), for pots of about 15 cm.
     for (const id of ['thirds', 'sixty', 'coir', 'half-and-half']) {
       const { air, water } = fillPot(recipe(id), straightPot(110));
@@ -229,7 +229,7 @@ describe('the jug test', () => {
   // Worked example: a pot of 1000 mL takes 620 mL until water stands at the surface; 180 mL run out.
   const test = { potMl: 1000, depthMm: 100, soakedMl: 620, drainedMl: 180, dryG: 410 };
 
-  it('porosity 62 %, air 18 %, water 44 %, 410 g/L', () => {
+  it('porosity 62%, air 18%, water 44%, 410 g/L', () => {
     const read = readJug(test);
     expect(read.porosity).toBeCloseTo(0.62, 12);
     expect(read.air).toBeCloseTo(0.18, 12);
@@ -440,7 +440,7 @@ describe('solving for a mix (linear programme, checked with the full model)', ()
       }),
     )!;
     expect(solved.feasible).toBe(false);
-    expect(solved.binding[0]!.what).toBe('water after draining at least 60 %');
+    expect(solved.binding[0]!.what).toBe('water after draining at least 60%');
     expect(solved.binding[0]!.missedBy).toBeCloseTo(0.6 - solved.reached.water, 6);
     expect(solveMix(wish({ choices: [{ component: component('coir'), litres: 3 }] }))).toBeNull();
   });

@@ -4,7 +4,7 @@ import type { Medium } from './mix';
 /** What a mix will ask for later, in the grower's words. */
 export function mixNotes(medium: Medium): readonly string[] {
   const notes: string[] = [];
-  const percent = (share: number): string => `${Math.round(share * 100)} %`;
+  const percent = (share: number): string => `${Math.round(share * 100)}%`;
   notes.push(
     medium.feeds >= 0.1
       ? `${percent(medium.feeds)} of it feeds for a season: no fertiliser before roots.`

@@ -292,7 +292,7 @@ function answer(wish: MixWish, choices: readonly Choice[], x: readonly number[])
   const parts = partsOf(choices, x).filter((p) => p.parts > 0);
   const pot = fillPot(mediumOf(parts), wish.container);
   const reached = valuesOf(wish, choices, x);
-  const percent = (v: number): string => `${Math.round(v * 100)} %`;
+  const percent = (v: number): string => `${Math.round(v * 100)}%`;
   const binding: Binding[] = [];
   for (const { name, min, max } of wish.targets) {
     const value = reached[name];

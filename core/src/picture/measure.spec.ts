@@ -19,7 +19,7 @@ describe('measuring on a picture', () => {
   });
 
   it('is surer the longer both lines are: 2 px at each end of 100 and of 200', () => {
-    // By hand: sqrt((2√2/200)² + (2√2/100)²) = 3.16 %, of 20 mm 0.63 mm.
+    // By hand: sqrt((2√2/200)² + (2√2/100)²) = 3.16%, of 20 mm 0.63 mm.
     const { errorMm } = measureOnPicture([at(0, 0), at(100, 0)], 10, [at(0, 0), at(200, 0)]);
     expect(errorMm).toBeCloseTo(0.632, 3);
   });

@@ -54,7 +54,7 @@ describe('a clump', () => {
     const small = judgeOffset({ sizeMm: 70, ownRoots: true }, 900, rules, DAY, summer);
     expect(small).toMatchObject({
       is: 'wait',
-      reason: expect.stringContaining('70 % of the height') as string,
+      reason: expect.stringContaining('70% of the height') as string,
     });
   });
 

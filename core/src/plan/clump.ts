@@ -98,7 +98,7 @@ export function judgeOffset(
   };
   const [from, likely, to] = [day(PACES.fast), day(1), day(PACES.slow)];
   const tall = rules.tallMm !== null && rules.tallMm < motherMm * rules.share;
-  const size = `${Math.round(of * 100)} % of the ${tall ? 'height' : 'size'} to take`;
+  const size = `${Math.round(of * 100)}% of the ${tall ? 'height' : 'size'} to take`;
   if (from === null || likely === null)
     return { is: 'leave', of, reason: `Only ${size}: years away.` };
   return { is: 'wait', from, likely, to, of, reason: `Only ${size}: it still lives off her.` };

@@ -270,7 +270,7 @@ describe('other stems', () => {
 });
 
 describe('thinning a disinfectant', () => {
-  it('by hand: 96 % to 70 %, 500 mL: 365 of spirit, 135 of water; 5 % bleach to 0.5 %: one to nine', () => {
+  it('by hand: 96% to 70%, 500 mL: 365 of spirit, 135 of water; 5% bleach to 0.5%: one to nine', () => {
     expect(dilute(0.96, 0.7, 500).stockMl).toBeCloseTo(364.58, 2);
     expect(dilute(0.96, 0.7, 500).waterMl).toBeCloseTo(135.42, 2);
     const bleach = dilute(0.05, 0.005, 1000);

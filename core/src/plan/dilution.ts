@@ -7,8 +7,8 @@ export interface Dilution {
 /** What is wrong with a dilution that is asked for, in the grower's words; empty if nothing. */
 export function dilutionProblem(bottle: number, wanted: number, totalMl: number): string {
   if (!(bottle > 0 && bottle <= 1))
-    return 'The bottle’s strength stands on its label: between 0 and 100 %.';
-  if (!(wanted > 0 && wanted <= 1)) return 'The strength you want is between 0 and 100 %.';
+    return 'The bottle’s strength stands on its label: between 0 and 100%.';
+  if (!(wanted > 0 && wanted <= 1)) return 'The strength you want is between 0 and 100%.';
   if (wanted > bottle)
     return `The bottle is weaker than that: it cannot be thinned from ${percent(bottle)} to ${percent(wanted)}.`;
   if (!(totalMl > 0)) return 'How much do you need, in millilitres?';
@@ -17,7 +17,7 @@ export function dilutionProblem(bottle: number, wanted: number, totalMl: number)
 
 /**
  * How much of a bottle and of water make a disinfectant of a strength, by volume: C₁V₁ = C₂V₂.
- * Ethanol and water shrink by up to 4 % when mixed; a blade does not mind.
+ * Ethanol and water shrink by up to 4% when mixed; a blade does not mind.
  * @param bottle, wanted fractions 0–1
  * @throws RangeError if it cannot be
  */
@@ -28,4 +28,4 @@ export function dilute(bottle: number, wanted: number, totalMl: number): Dilutio
   return { stockMl, waterMl: totalMl - stockMl };
 }
 
-const percent = (share: number): string => `${+(share * 100).toFixed(1)} %`;
+const percent = (share: number): string => `${+(share * 100).toFixed(1)}%`;

@@ -165,7 +165,7 @@ describe('the parts of a clump', () => {
       return water && 'from' in water ? water.from : undefined;
     };
     expect(waters(part())).toBe(DAY);
-    // Through a rhizome of 14 mm about a week and more, at 22 °C and 55 %.
+    // Through a rhizome of 14 mm about a week and more, at 22 °C and 55%.
     const cut = waters(part({ joined: 'rhizome', cutMm: 14, rhizomeMm: 50 }))!;
     expect(cut > addDays(DAY, 3) && cut < addDays(DAY, 21)).toBe(true);
     // Old roots off, few left: three days in its pot, as the planner says, in the list as well.

@@ -88,7 +88,7 @@ function inTime(wanted: number, ready: number): (y: number) => number {
   };
 }
 
-/** An exact tie is enough, as far as sums of a hundred terms are exact: 3 of 14 at just 80 % is 14, not 15. */
+/** An exact tie is enough, as far as sums of a hundred terms are exact: 3 of 14 at just 80% is 14, not 15. */
 const ROUNDING = 1e-9;
 
 /**

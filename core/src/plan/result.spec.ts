@@ -283,7 +283,7 @@ describe('the result of a plan', () => {
   it('materials: the disinfectant thinned from its bottle, litres of medium, what hands need', () => {
     const wanted = plan({ container: 'pot-7', containers: 12, mix: 'two-to-one' });
     const m = materialsOf(state, wanted, 0.96);
-    // 100 mL of 70 % from 96 %: 72.9 of spirit and 27.1 of water.
+    // 100 mL of 70% from 96%: 72.9 of spirit and 27.1 of water.
     expect(m.disinfectant!.dilution!.stockMl).toBeCloseTo(72.917, 3);
     expect(m.medium!.litres).toBeGreaterThan(1);
     expect(m.labels).toBe(12);

@@ -27,7 +27,7 @@ function reachedBy(
   return reached / 20_000;
 }
 
-describe('“90 % sure” is 90 %', () => {
+describe('“90% sure” is 90%', () => {
   // The stated model, simulated: a chance of the long run, a batch that differs, a pace that the batch shares, and
   // every cutting by itself. 20,000 benches.
   it.each([20, 25, 30, 35, 45])('ten wanted by day %d', (day) => {
@@ -84,8 +84,8 @@ describe('“90 % sure” is 90 %', () => {
 });
 
 describe('ties', () => {
-  // Of Beta(1, 1) every number of n is as likely as any other: at least 3 of 14 is 12 of 15, just 80 %.
-  it('a tie is enough: three of fourteen at just 80 %', () => {
+  // Of Beta(1, 1) every number of n is as likely as any other: at least 3 of 14 is 12 of 15, just 80%.
+  it('a tie is enough: three of fourteen at just 80%', () => {
     expect(numberNeeded(3, 0.8, certain(1, 1))).toBe(14);
     expect(numberNeeded(3, 0.8 + 1e-6, certain(1, 1))).toBe(15);
   });

@@ -74,7 +74,7 @@ const DISINFECTANT_CAUTION: Readonly<Record<Disinfectant, readonly Caution[]>> =
   alcohol: [
     {
       title: 'Alcohol burns',
-      advice: 'No flame or heater near; 70 % works best; let the blade dry.',
+      advice: 'No flame or heater near; 70% works best; let the blade dry.',
       weight: 'care',
     },
   ],

@@ -55,7 +55,7 @@ describe('times that lie between two looks, compared', () => {
       const { test } = intervalTest(rows);
       if (test && test.p < 0.05) called++;
     }
-    // Four standard errors of 5 % of 600 are 3.6 points.
+    // Four standard errors of 5% of 600 are 3.6 points.
     expect(called / RUNS).toBeLessThan(0.086);
     expect(called / RUNS).toBeGreaterThan(0.014);
   });
@@ -128,7 +128,7 @@ describe('trial sizes beyond enumeration', () => {
       Math.abs(correctedPowerOf(each, 0.6, 0.7) - exactPowerOf(each, each, 0.6, 0.7)),
     ).toBeLessThan(0.01);
     expect(correctedPowerOf(50, 0.6, 0.6)).toBe(0);
-    // Fleiss, Levin & Paik 2003, table A.3 (from memory): 376 each for 0.6 against 0.7, 80 % at 5 %.
+    // Fleiss, Levin & Paik 2003, table A.3 (from memory): 376 each for 0.6 against 0.7, 80% at 5%.
     expect(Math.abs(each - 376)).toBeLessThanOrEqual(2);
   });
 });

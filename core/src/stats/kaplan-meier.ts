@@ -9,7 +9,7 @@ export interface SurvivalStep {
   readonly survival: number;
   /** Greenwood's standard error. */
   readonly se: number;
-  /** Limits on the log(−log) scale, 95 %; null where they cannot be told (nobody or everybody left). */
+  /** Limits on the log(−log) scale, 95%; null where they cannot be told (nobody or everybody left). */
   readonly low: number | null;
   readonly high: number | null;
 }

@@ -15,7 +15,7 @@ export type StoryLine = readonly [
   never?: string,
 ];
 
-/** The usual room of the stories: 22 °C, 55 % RH, bright. */
+/** The usual room of the stories: 22 °C, 55% RH, bright. */
 const ROOM: Draft = {
   kind: 'put',
   record: 'space',

@@ -147,7 +147,7 @@ function permuted(a: readonly number[], b: readonly number[]): number {
   return (further + 1) / (ways + 1);
 }
 
-/** Of the mean shares, a − b, 95 %; null with fewer than two trays on a side. */
+/** Of the mean shares, a − b, 95%; null with fewer than two trays on a side. */
 function differenceOf(a: readonly number[], b: readonly number[]): ShareDifference | null {
   if (a.length < 2 || b.length < 2) return null;
   const squares = (values: readonly number[]): number => {

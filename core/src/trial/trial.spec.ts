@@ -239,7 +239,7 @@ describe('the judgement', () => {
     expect(stopRules(trial, (d) => d).join(' ')).toMatch(
       /2026-04-12 at the latest.*5 times in 100.*harm only/,
     );
-    expect(sizeWords(trial)).toMatch(/^20 each find 50 % against 90 % with a chance of \d\d %\.$/);
+    expect(sizeWords(trial)).toMatch(/^20 each find 50% against 90% with a chance of \d\d%\.$/);
     expect(verdictWords(trial, judged(state, 9))).toBe('Given up: Tray fell off the shelf');
     const planned = fold(written(put(DESIGN)));
     expect(judgeTrial(planned, planned.trials.get('t1')!, DAY).stage).toBe('planned');

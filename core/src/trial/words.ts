@@ -6,7 +6,7 @@ import { HARM, type ArmAgainst, type TrialResult } from './judge';
 /** `5 times in 100`. @param alpha 0–1 */
 export const fewIn = (alpha: number): string => `${Number((100 * alpha).toFixed(1))} times in 100`;
 
-const percent = (share: number): string => `${Math.round(share * 100)} %`;
+const percent = (share: number): string => `${Math.round(share * 100)}%`;
 
 /** What was agreed before the first cut, in sentences. */
 export function stopRules(trial: Trial, day: (iso: string) => string): readonly string[] {

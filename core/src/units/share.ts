@@ -1,15 +1,15 @@
 import { readAmount, type Read } from './amount';
 
 /**
- * Reads a share as a grower writes it: `45`, `45%`, `45 %`. A bare number is in per cent too: shares are
+ * Reads a share as a grower writes it: `45`, `45%`, `45%`. A bare number is in per cent too: shares are
  * never typed as 0.45.
  * @returns 0–1, or a sentence that says what is wrong
  */
 export function readShare(text: string): Read<'share'> {
   const read = readAmount(text);
   if (!read || !(read.unit === null || read.unit === '%'))
-    return { ok: false, problem: `“${text.trim()}” is not a share. Write it like 45 %.` };
+    return { ok: false, problem: `“${text.trim()}” is not a share. Write it like 45%.` };
   if (read.amount < 0 || read.amount > 100)
-    return { ok: false, problem: 'A share lies between 0 and 100 %.' };
+    return { ok: false, problem: 'A share lies between 0 and 100%.' };
   return { ok: true, share: read.amount / 100 };
 }

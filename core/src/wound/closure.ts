@@ -2,7 +2,7 @@ import { assertPositive } from '../assert';
 import { vapourPressureDeficit, type Air } from '../climate';
 import { TISSUE_FACTOR, type Tissue } from './tissue';
 
-/** A 5 mm soft stem closes in two days at 22 °C and 55 % RH. Working assumption (1.5–3 make sense). */
+/** A 5 mm soft stem closes in two days at 22 °C and 55% RH. Working assumption (1.5–3 make sense). */
 const REFERENCE_DAYS = 2;
 const REFERENCE_WIDTH_MM = 5;
 /** Wider wounds take longer, but less than in proportion. Working assumption (0.5–0.8). */
@@ -41,7 +41,7 @@ export function hydraulicWidth(widthMm: number, thicknessMm?: number): number {
 }
 
 /**
- * Days to close in the reference air (22 °C, about 55 % RH) on a bare rack.
+ * Days to close in the reference air (22 °C, about 55% RH) on a bare rack.
  * @param widthMm hydraulic width, mm
  */
 export function referenceClosureDays(widthMm: number, tissue: Tissue): number {
@@ -51,7 +51,7 @@ export function referenceClosureDays(widthMm: number, tissue: Tissue): number {
 
 /**
  * How fast wounds close in this air against the reference air.
- * @returns ≥ 0; 1 near 22 °C and 55 % RH, 0 where the clock stands still
+ * @returns ≥ 0; 1 near 22 °C and 55% RH, 0 where the clock stands still
  */
 export function closureRate(air: Air): number {
   if (air.tempC < COLDEST_TEMP_C || air.tempC > HOTTEST_TEMP_C) return 0;

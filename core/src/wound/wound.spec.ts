@@ -48,12 +48,12 @@ describe('the wound clock’s reference figures (design figures of this product)
     ['soft stem', 8, 2.7],
     ['semi-woody stem', 22, 4.4],
     ['cactus body', 60, 14],
-  ])('%s, %d mm: %d days at 22 °C and 55 %% RH', (tissue, widthMm, days) => {
+  ])('%s, %d mm: %d days at 22 °C and 55%% RH', (tissue, widthMm, days) => {
     const modelled = referenceClosureDays(widthMm, tissue) / closureRate(REFERENCE);
     expect(Math.abs(modelled - days) / days).toBeLessThan(0.05);
   });
 
-  it('takes about five times as long at 12 °C and 80 % RH, half as long at 28 °C and 40 %', () => {
+  it('takes about five times as long at 12 °C and 80% RH, half as long at 28 °C and 40%', () => {
     const times = (tempC: number, rh: number): number =>
       closureRate(REFERENCE) / closureRate({ tempC, rh });
     expect(times(12, 0.8)).toBeGreaterThan(4.2);

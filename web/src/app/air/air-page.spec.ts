@@ -109,7 +109,7 @@ describe('the air of a place', () => {
     expect(page.text).toContain('January: the low is above the high');
     await cell('January, mean high', '18');
     await cell('January, humidity', '140');
-    expect(page.text).toContain('January: humidity from 1 to 100 %.');
+    expect(page.text).toContain('January: humidity from 1 to 100%.');
     await cell('January, humidity', '70');
     expect(page.text).toContain('11 months still to fill');
     expect(page.recorded()).toEqual([]);

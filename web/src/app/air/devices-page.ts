@@ -70,7 +70,7 @@ const FAULTS = [
               }
               @if (row.live.battery !== null) {
                 <div class="grid" [class.low]="row.live.battery < 15">
-                  <span class="value headline text-xl">{{ row.live.battery | hyNumber }} %</span
+                  <span class="value headline text-xl">{{ row.live.battery | hyNumber }}%</span
                   ><small class="quiet">battery{{ row.live.battery < 15 ? ', low' : '' }}</small>
                 </div>
               }
@@ -317,7 +317,7 @@ export class DevicesPage {
       case 'temperature':
         return { shown: this.words.temperature(value), word: told };
       case 'humidity':
-        return { shown: `${value.toFixed(0)} %`, word: told };
+        return { shown: `${value.toFixed(0)}%`, word: told };
       case 'illuminance':
         return { shown: `${this.words.number(value)} lx`, word: told };
       case 'weight':

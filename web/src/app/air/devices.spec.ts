@@ -49,8 +49,8 @@ describe('devices', () => {
     expect(page.text).toContain('connecting …');
     await say('hygro-1', air(21.46));
     expect(page.text).toContain('21.5 °C');
-    expect(page.text).toContain('50 %');
-    expect(page.text).toContain('9 %battery, low');
+    expect(page.text).toContain('50%');
+    expect(page.text).toContain('9%battery, low');
     expect(page.text).toContain('live; one ten-minute mean to keep');
     expect(() => page.button('Pair Hygro')).toThrow();
   });

@@ -44,7 +44,7 @@ describe('the usual year by month', () => {
     expect(page.field('March, mean low').value).toBe('40');
     await page.fill('March, mean low', '7');
     await page.fill('May, humidity', '140');
-    expect(page.text).toContain('May: humidity from 1 to 100 %.');
+    expect(page.text).toContain('May: humidity from 1 to 100%.');
     await page.fill('May, humidity', '45');
     expect(told.at(-1)![4]).toEqual({ minC: 9, maxC: 19, rh: 0.45, windMps: 2 });
   });

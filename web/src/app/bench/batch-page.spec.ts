@@ -217,11 +217,42 @@ describe('the log of a batch', () => {
     const page = await mount(LogPage, { id: 'b-19' });
     const texts = page.all('li > span').map((l) => l.textContent);
     expect(texts.at(-1)).toBe('Cut');
-    const [first] = page.all('li button');
-    first!.click();
-    await page.settle();
+    await page.tap(/^Undo: /);
     expect(page.recorded()).toMatchObject([{ kind: 'retract' }]);
     expect(page.all('li > span')).toHaveLength(texts.length - 1);
+  });
+
+  it('puts a line right where it stands: its day, its counts, what follows is said first', async () => {
+    const page = await mount(LogPage, { id: 'b-19' });
+    const counted = page.journal
+      .state()
+      .batches.get('b-19')!
+      .entries.findLast((e) => e.kind === 'tally')!;
+    await page.tap(/^Change: Counted/);
+    await page.fill('Rotted', '900');
+    await page.tap('Save');
+    expect(page.text).toMatch(/9\d\d are told, but the batch had \d+\. Take \d+ off\./);
+    await page.tap('Cancel');
+    await page.tap(/^Change: Counted/);
+    await page.fill('Rotted', '2');
+    await page.tap('Save');
+    expect(page.recorded()).toMatchObject([
+      { kind: 'retract', entry: counted.id },
+      { kind: 'tally', day: counted.day, counts: { rotted: 2 } },
+    ]);
+    expect(page.all('hy-log-change')).toHaveLength(0);
+  });
+
+  it('says why a line cannot be told so, and Escape leaves it', async () => {
+    const page = await mount(LogPage, { id: 'b-19' });
+    await page.tap(/^Change: Watered/);
+    await page.fill('Day', '2020-01-01');
+    await page.tap('Save');
+    expect(page.text).toContain('nothing was done to it before');
+    page.all('hy-log-change')[0]!.dispatchEvent(new KeyboardEvent('keydown', { key: 'Escape' }));
+    await page.settle();
+    expect(page.all('hy-log-change')).toHaveLength(0);
+    expect(page.recorded()).toEqual([]);
   });
 
   it('shows HTML in a note as the text it is', async () => {

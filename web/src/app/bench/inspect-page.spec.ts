@@ -20,7 +20,7 @@ describe('what do you see', () => {
     await say(page, 'Base soft or wet', 'yes');
     await say(page, 'Foul smell', 'yes');
     const [first] = page.all('ol li');
-    expect(first!.textContent).toMatch(/Rot.*\d\d %.*Cut back to clean white tissue/s);
+    expect(first!.textContent).toMatch(/Rot.*\d\d%.*Cut back to clean white tissue/s);
     // What stands in the same tray is looked at too.
     expect(page.text).toMatch(/Look at these too ?Jelly beans, crowns ?in the same tray/);
     expect(page.button('Count more')).toBeTruthy();
@@ -45,7 +45,7 @@ describe('what do you see', () => {
         kind: 'inspected',
         batch: 'b-20',
         seen: 'wrinkled',
-        text: expect.stringMatching(/^Living off itself, \d\d %: wrinkled, firm when pressed$/),
+        text: expect.stringMatching(/^Living off itself, \d\d%: wrinkled, firm when pressed$/),
       },
     ]);
     await page.settle();
@@ -71,7 +71,7 @@ describe('what do you see', () => {
     await say(page, 'Foul smell', 'yes');
     await page.tap('Count one as rotted');
     expect(page.recorded()).toMatchObject([
-      { kind: 'inspected', text: expect.stringMatching(/^Rot, set, no roots yet, \d\d %/) },
+      { kind: 'inspected', text: expect.stringMatching(/^Rot, set, no roots yet, \d\d%/) },
       { kind: 'tally', counts: { ...before, rotted: before.rotted + 1 } },
     ]);
   });

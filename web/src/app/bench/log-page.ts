@@ -1,17 +1,18 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
-import { takenBackWith } from '@hypogeon/core/bench';
+import { canBeAnew, takenBackWith } from '@hypogeon/core/bench';
 import type { BatchEntry } from '@hypogeon/core/journal';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Words } from '../data/words';
 import { BatchHead } from './batch-head';
+import { LogChange } from './log-change';
 
-/** Everything that was told of a batch, the latest first; each line can be undone. */
+/** Everything that was told of a batch, the latest first; each line can be put right or undone. */
 @Component({
   selector: 'hy-log-page',
-  imports: [BatchHead, MatButton, RouterLink],
+  imports: [BatchHead, LogChange, MatButton, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (batch(); as b) {
@@ -27,15 +28,35 @@ import { BatchHead } from './batch-head';
               >{{ words.day(line.entry.day) }}</time
             >
             <span>{{ line.text }}</span>
-            <button
-              type="button"
-              matButton="text"
-              class="no-print"
-              (click)="undo(line.entry)"
-              [attr.aria-label]="'Undo: ' + line.text + ', ' + words.day(line.entry.day)"
-            >
-              Undo
-            </button>
+            <div class="no-print flex">
+              @if (line.change) {
+                <button
+                  type="button"
+                  matButton="text"
+                  [attr.aria-expanded]="changing() === line.entry.id"
+                  (click)="change(line.entry.id)"
+                  [attr.aria-label]="'Change: ' + line.text + ', ' + words.day(line.entry.day)"
+                >
+                  Change
+                </button>
+              }
+              <button
+                type="button"
+                matButton="text"
+                (click)="undo(line.entry)"
+                [attr.aria-label]="'Undo: ' + line.text + ', ' + words.day(line.entry.day)"
+              >
+                Undo
+              </button>
+            </div>
+            @if (changing() === line.entry.id) {
+              <hy-log-change
+                class="col-span-full"
+                [batch]="b"
+                [entry]="line.entry"
+                (left)="changing.set(null)"
+              />
+            }
           </li>
         } @empty {
           <li
@@ -60,9 +81,20 @@ export class LogPage {
   protected readonly batch = computed(() => this.state().batches.get(this.id()) ?? null);
   protected readonly lines = computed(() =>
     (this.batch()?.entries ?? [])
-      .map((entry) => ({ entry, text: this.words.logLine(entry) }))
+      .map((entry) => ({
+        entry,
+        text: this.words.logLine(entry),
+        change: canBeAnew(entry) !== null,
+      }))
       .toReversed(),
   );
+
+  /** The line that is being put right. */
+  protected readonly changing = signal<string | null>(null);
+
+  protected change(id: string): void {
+    this.changing.update((now) => (now === id ? null : id));
+  }
 
   protected undo(entry: BatchEntry): void {
     const back = takenBackWith(this.state(), entry);

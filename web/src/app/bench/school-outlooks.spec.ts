@@ -24,7 +24,7 @@ describe('all watering habits on one pot', () => {
     expect(page.text).toContain('11–14 Apr');
     expect(page.text).toContain('8 days');
     expect(page.text).toContain('90 mL');
-    expect(page.text).toContain('35 %');
+    expect(page.text).toContain('35%');
     expect(page.text).toContain('in use');
   });
 

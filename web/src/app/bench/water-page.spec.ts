@@ -12,7 +12,7 @@ describe('the water of a batch', () => {
   it('says first what the can may do, why, and what would change it', async () => {
     const page = await settled('b-09');
     expect(page.text).toMatch(/Leave it until \w+/);
-    expect(page.text).toMatch(/It still holds \d+ % of its water; water once/);
+    expect(page.text).toMatch(/It still holds \d+% of its water; water once/);
     expect(page.text).toContain('eight times in ten');
     expect(page.text).toMatch(/Four degrees warmer/);
   });
@@ -32,7 +32,7 @@ describe('the water of a batch', () => {
   it('tells what weighing has taught, and the weight at which it asks', async () => {
     const page = await settled('b-15');
     expect(page.text).toMatch(
-      /dries (\d+ % (faster|slower) than|as) modelled, give or take \d+ % \(7 weighings\)/,
+      /dries (\d+% (faster|slower) than|as) modelled, give or take \d+% \(7 weighings\)/,
     );
     expect(page.text).toMatch(/At \d+ g it asks for water; drained it weighs \d+ g/);
   });

@@ -256,7 +256,7 @@ export class WaterPage {
       pace.weighings > 0 ? times(pace.weighings, 'weighing', 'weighings') : '',
       pace.touches > 0 ? times(pace.touches, 'touch', 'touches') : '',
     ].filter(Boolean);
-    return `This pot dries ${by < 3 ? 'as modelled' : `${by} % ${side} than modelled`}, give or take ${spread} % (${seen.join(', ')}).`;
+    return `This pot dries ${by < 3 ? 'as modelled' : `${by}% ${side} than modelled`}, give or take ${spread}% (${seen.join(', ')}).`;
   }
 
   protected toggle(panel: 'weigh' | 'feel' | 'give' | 'setup'): void {

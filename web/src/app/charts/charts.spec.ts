@@ -85,8 +85,8 @@ describe('the emergence chart', () => {
 
   it('of all together puts no share to an estimate, and surely never more than possibly', () => {
     const pooled = pooledEmergence(ledgerCases(state))!;
-    expect(JSON.stringify(seriesOf(emergenceChart(pooled, true)))).not.toMatch(/rooted \d+ %/);
-    expect(JSON.stringify(seriesOf(emergenceChart(pooled)))).toMatch(/rooted \d+ %/);
+    expect(JSON.stringify(seriesOf(emergenceChart(pooled, true)))).not.toMatch(/rooted \d+%/);
+    expect(JSON.stringify(seriesOf(emergenceChart(pooled)))).toMatch(/rooted \d+%/);
     for (const step of [...pooled.roots, ...pooled.pups])
       expect(step.sure).toBeLessThanOrEqual(step.possible + 1e-9);
   });
@@ -132,11 +132,11 @@ describe('two ways against each other', () => {
 
   it('says the shares, and shows them above and below', () => {
     expect(model.says).toBe(
-      'Leaf: 80 % rooted and 20 % lost by day 17; Crown: 30 % rooted and 70 % lost by day 17',
+      'Leaf: 80% rooted and 20% lost by day 17; Crown: 30% rooted and 70% lost by day 17',
     );
     expect(by(model, '--living').data.at(-1)).toEqual([17, expect.closeTo(0.8, 9)]);
     expect(by(model, '--rot').data.at(-1)).toEqual([17, expect.closeTo(-0.2, 9)]);
-    expect(model.stops[0]!.says).toContain('Leaf: 0 % rooted, 0 % lost');
+    expect(model.stops[0]!.says).toContain('Leaf: 0% rooted, 0% lost');
   });
 
   it('keeps its bands within nothing and all', () => {
@@ -238,14 +238,14 @@ describe('the water in a pot', () => {
 
   it('has the past full and the days ahead as a fan that never crosses', () => {
     const model = waterChart(given, speech)!;
-    expect(model.says).toMatch(/^Water in the pot over 20 days: 1 drink, 60 % left today\.$/);
+    expect(model.says).toMatch(/^Water in the pot over 20 days: 1 drink, 60% left today\.$/);
     const [low, wide] = seriesOf(model).filter((s) => s.stack === 'fan');
     low!.data.forEach(([x], i) => {
       expect(x).toBeGreaterThanOrEqual(10);
       expect(wide!.data[i]![1]).toBeGreaterThanOrEqual(0);
     });
-    expect(model.stops[0]!.says).toMatch(/100 % of its water.*took.*Poured\./);
-    expect(model.stops.at(-1)!.says).toMatch(/24 % of its water \(5 % to 43 %\).*would take/);
+    expect(model.stops[0]!.says).toMatch(/100% of its water.*took.*Poured\./);
+    expect(model.stops.at(-1)!.says).toMatch(/24% of its water \(5% to 43%\).*would take/);
   });
 
   it('is full on top, and names the line that matters where two names would touch', () => {
@@ -282,7 +282,7 @@ describe('readings of a place', () => {
     const points = airPoints({ minutes: [], columns: {} }, readings, null);
     expect(points.map((p) => p.tempC)).toEqual([20, 20, null, 20]);
     const model = airChart('Lean-to', points, readings, { ...speech, temperature: 'F' });
-    expect(model.stops[0]!.says).toMatch(/68.* 50 % humidity/);
+    expect(model.stops[0]!.says).toMatch(/68.* 50% humidity/);
     expect(model.table.rows).toHaveLength(3);
   });
 });
@@ -294,11 +294,11 @@ describe('figures with their ranges', () => {
         { name: 'Leaf', low: 0.6, likely: 0.73, high: 0.8, before: 0.7 },
         { name: 'Crown', low: 0.8, likely: 0.9, high: 0.95 },
       ],
-      { title: 'Success', figure: (v) => `${v * 100} %`, before: 'the guide' },
+      { title: 'Success', figure: (v) => `${v * 100}%`, before: 'the guide' },
     );
     expect(model.says).toBe(
-      'Success. Leaf: 73 %, 60 % to 80 %; the guide 70 %. Crown: 90 %, 80 % to 95 %.',
+      'Success. Leaf: 73%, 60% to 80%; the guide 70%. Crown: 90%, 80% to 95%.',
     );
-    expect(model.table.rows[1]).toEqual(['Crown', '90 %', '80 %', '95 %', '']);
+    expect(model.table.rows[1]).toEqual(['Crown', '90%', '80%', '95%', '']);
   });
 });

@@ -152,7 +152,7 @@ export function lossLayers({ losses, count }: Emergence): readonly {
 
 function labelsOf({ count, pups, roots, losses }: Emergence, pooled: boolean) {
   const end = (steps: Steps): number => steps.at(-1)?.sure ?? 0;
-  const share = (n: number): string => (pooled ? '' : ` ${Math.round((n / count) * 100)} %`);
+  const share = (n: number): string => (pooled ? '' : ` ${Math.round((n / count) * 100)}%`);
   const gone = LOSS_CAUSES.reduce((sum, c) => sum + end(losses[c]), 0);
   return [
     ...(gone > 0 ? [{ y: 0.93, text: `lost${share(gone)}` }] : []),

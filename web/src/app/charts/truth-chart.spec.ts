@@ -30,7 +30,7 @@ describe('the truth of a practice bench', () => {
   it('its stops say the same figures, and which days had water', () => {
     expect(model.stops).toHaveLength(played.truth.length);
     const last = played.truth.at(-1)!;
-    expect(model.stops.at(-1)!.says).toContain(`wounds closed ${Math.round(100 * last.closure)} %`);
+    expect(model.stops.at(-1)!.says).toContain(`wounds closed ${Math.round(100 * last.closure)}%`);
     for (const day of watered)
       expect(model.stops.find((s) => s.x === day)!.says).toMatch(/Watered\.$/);
     expect(model.stops.filter((s) => s.says.includes('Watered'))).toHaveLength(

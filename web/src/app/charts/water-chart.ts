@@ -258,7 +258,7 @@ function markStyle(kind: CourseMark['kind'], ink: Ink): object {
   }
 }
 
-/** `3 May 2026: 40 % of its water (30–52 %), the air takes 2.1 mm. Watered.` */
+/** `3 May 2026: 40% of its water (30–52%), the air takes 2.1 mm. Watered.` */
 function dayWords(d: CourseDay, { marks, today }: CourseGiven, speech: Speech): string {
   const done = marks.filter((m) => m.day === d.day).map((m) => m.says.replace(/^[^:]*: /, ''));
   const range =

@@ -36,8 +36,8 @@ describe('words for days and quantities', () => {
     expect(words.longDay('2026-04-09')).toBe('Thursday 9 April');
     expect(words.days(1)).toBe('1 day');
     expect(words.days(0)).toBe('0 days');
-    expect(words.percent(0.666)).toBe('67 %');
-    expect(words.percentSpan({ low: 0.1, high: 0.305 })).toBe('10–31 %');
+    expect(words.percent(0.666)).toBe('67%');
+    expect(words.percentSpan({ low: 0.1, high: 0.305 })).toBe('10–31%');
   });
 });
 

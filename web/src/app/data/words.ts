@@ -283,7 +283,7 @@ export class Words {
     return percent(fraction);
   }
 
-  /** `41–86 %`. */
+  /** `41–86%`. */
   percentSpan({ low, high }: { readonly low: number; readonly high: number }): string {
     return percentSpan({ low, high });
   }

@@ -15,6 +15,12 @@ import { Ago } from '../ui/ago';
       </p>
     }
   `,
+  styles: `
+    // Nothing to say: no room between what stands above and below.
+    :host:empty {
+      display: none;
+    }
+  `,
 })
 export class DraftNote {
   /** When it was typed, ms since 1970; null where it is not taken up. */

@@ -42,12 +42,30 @@ export class DrawingDefs {
     );
   }
 
+  /** The id of the lines along which a piece comes off its plant, in the field of the plant. */
+  blade(of: Drawn): string {
+    return this.keptAs(of, 'blade', ({ bladeLines }) =>
+      bladeLines(of.look, of.part).map(({ from, to }) =>
+        this.element('path', {
+          d: `M${from.join(' ')}L${to.join(' ')}`,
+          'vector-effect': 'non-scaling-stroke',
+          style: 'fill:none;stroke:var(--do);stroke-width:2.4px;stroke-dasharray:6 4',
+        }),
+      ),
+    );
+  }
+
   /** The id of a sign on a plant. */
   sign(look: Look, sign: SignPicture, size: number): string {
     return this.kept(drawn(look, 'plant'), sign, ({ drawSign }) => drawSign(look, sign, size));
   }
 
   private kept(of: Drawn, how: string, draw: (pencil: Pencil) => readonly Shape[]): string {
+    const small = how.startsWith('small');
+    return this.keptAs(of, how, (pencil) => this.paths(draw(pencil), small));
+  }
+
+  private keptAs(of: Drawn, how: string, draw: (pencil: Pencil) => readonly SVGElement[]): string {
     let known = this.ids.get(of);
     if (!known) this.ids.set(of, (known = new Map<string, string>()));
     let id = known.get(how);
@@ -56,8 +74,7 @@ export class DrawingDefs {
       known.set(how, id);
       const group = this.element('g', { id });
       this.place().append(group);
-      const small = how.startsWith('small');
-      this.waiting.push((pencil) => group.append(...this.paths(draw(pencil), small)));
+      this.waiting.push((pencil) => group.append(...draw(pencil)));
       if (!this.drawing) void this.drawWaiting();
     }
     return id;

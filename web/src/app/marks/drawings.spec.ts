@@ -57,7 +57,7 @@ describe('a mix as layers', () => {
   it('its edges are sliders that say what lies above', async () => {
     const { page } = await open();
     const says = page.all('[role=slider]').map((h) => h.getAttribute('aria-valuetext'));
-    expect(says).toEqual([`${component('pumice').name} 50 %`, `${component('coir').name} 25 %`]);
+    expect(says).toEqual([`${component('pumice').name} 50%`, `${component('coir').name} 25%`]);
     expect((await open(false)).page.all('[role=slider]')).toEqual([]);
   });
 

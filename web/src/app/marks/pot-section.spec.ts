@@ -71,7 +71,7 @@ describe('a pot cut through', () => {
     expect(page.all('svg path.torn')).toHaveLength(2);
     expect((await open({ pot: filled() })).all('svg path.torn')).toHaveLength(0);
     const says = page.root.querySelector('svg')!.getAttribute('aria-label')!;
-    expect(says).toMatch(/After draining \d+ % water and \d+ % air; the foot is full up to /);
+    expect(says).toMatch(/After draining \d+% water and \d+% air; the foot is full up to /);
   });
 
   it('has a pool at its foot where water stands', async () => {

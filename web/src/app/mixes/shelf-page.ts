@@ -226,14 +226,14 @@ export class ShelfPage {
       key: 'packing',
       head: 'Fills',
       number: true,
-      text: (r) => `${r.packing} %`,
+      text: (r) => `${r.packing}%`,
       sort: (r) => r.packing,
     },
     {
       key: 'water',
       head: 'Holds',
       number: true,
-      text: (r) => `${r.water} %`,
+      text: (r) => `${r.water}%`,
       sort: (r) => r.water,
     },
     {

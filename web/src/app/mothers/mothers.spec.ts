@@ -118,7 +118,7 @@ describe('mothers', () => {
   it('shows one with her ways, cautions and batches', async () => {
     const page = await mount(MotherPage, { id: 'm-opun' });
     expect(page.text).toContain('Pad or joint');
-    expect(page.text).toMatch(/Roots in 14–35 days, pups in 60–180 at 22 °C; \d+–\d+ % succeed/);
+    expect(page.text).toMatch(/Roots in 14–35 days, pups in 60–180 at 22 °C; \d+–\d+% succeed/);
     expect(page.text).toContain('Glochids');
     expect(page.text).toMatch(/14 taken in 2 batches: 7 rooted, \d lost, \d still waiting/);
     expect(page.text).toContain('5 of 17 to spare');

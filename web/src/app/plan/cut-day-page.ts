@@ -3,7 +3,7 @@ import { MatButton } from '@angular/material/button';
 import { MatOption, MatSelect } from '@angular/material/select';
 import { RouterLink } from '@angular/router';
 import * as z from 'zod';
-import { conditionOf, placesIn, plantDrawn, plantOf } from '@hypogeon/core/bench';
+import { conditionOf, placesIn, plantDrawn, plantOf, takenAs } from '@hypogeon/core/bench';
 import { formOf, METHODS, methodAs, type MethodId } from '@hypogeon/core/botany';
 import { careOf } from '@hypogeon/core/care';
 import { foldBatch, type State } from '@hypogeon/core/journal';
@@ -131,6 +131,7 @@ export class CutDayPage {
     if (!planned) return [];
     const { steps, course } = careOf(state, planned, this.today());
     const method = methodAs(plant.taxon, line.method);
+    const takes = plant.taxon.methods.find((m) => m.method === line.method) ?? null;
     const { verdict, until, notes } = conditionOf(state, mother, this.today());
     const spare = likelySpareOf(mother, formOf(plant.taxon), line.method);
     return [
@@ -139,6 +140,7 @@ export class CutDayPage {
         name: mother.name ?? 'A mother',
         plant: plant.name,
         drawn: plantDrawn(plant.taxon),
+        takes: takes && takenAs(plant.taxon, takes),
         pieces: line.count === 1 ? method.one : method.many,
         ways: plant.taxon.methods.map((m) => ({
           id: m.method,

@@ -248,7 +248,7 @@ const COLUMN: StemDraft = { ...BLANK, length: '800', nodes: '0', width: '60' };
               </p>
               <p>
                 A cut this wide closes in about {{ v.closes }} days at
-                {{ words.temperature(22) }} and 55 %. Arrows point to the tip: set every piece that
+                {{ words.temperature(22) }} and 55%. Arrows point to the tip: set every piece that
                 way up.
               </p>
               <p class="quiet small">

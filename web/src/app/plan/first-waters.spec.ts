@@ -41,7 +41,7 @@ describe('first waters for one cut', () => {
       const [name, comes, openShare, wet] = cells(page)[i]!;
       expect(name).toContain(o.school.name);
       if (o.on === null) expect(comes).toBe('with the roots');
-      else expect(openShare).toBe(`${Math.round(o.open * 100)} %`);
+      else expect(openShare).toBe(`${Math.round(o.open * 100)}%`);
       expect(wet === 'no').toBe(o.wetDays === 0);
       if (o.school.id === 'with-gate') expect(o.on).toBe(gate.opens);
     }

@@ -71,7 +71,7 @@ import { PlanWish } from './plan-wish';
               <p class="problem" role="alert">{{ cut.problems().space }}</p>
             }
             <button type="button" matButton="outlined" (click)="plainRoom.emit()">
-              A plain room, {{ words.temperature(20) }} and 55 %
+              A plain room, {{ words.temperature(20) }} and 55%
             </button>
             <a matButton="text" routerLink="/settings">Give my own</a>
           </div>

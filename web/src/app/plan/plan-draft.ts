@@ -20,7 +20,7 @@ export const PURPOSE_WORD: Readonly<Record<Purpose, string>> = {
 
 /** What the blade is wiped with. */
 export const DISINFECTANT_WORD: Readonly<Record<Disinfectant, string>> = {
-  alcohol: 'alcohol, 70 %',
+  alcohol: 'alcohol, 70%',
   bleach: 'dilute bleach, rinsed',
   none: 'clean is enough',
 };

@@ -1,8 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
-import { conditionOf, drawnAs, plantDrawn } from '@hypogeon/core/bench';
+import { conditionOf, drawnAs, plantDrawn, takenAs } from '@hypogeon/core/bench';
 import type { MethodId } from '@hypogeon/core/botany';
+import type { Part } from '@hypogeon/core/look';
 import { pieceRule } from '@hypogeon/words';
 import { Words } from '../data/words';
 import { CuttingMark } from '../marks/cutting-mark';
@@ -27,6 +28,9 @@ const LAID_OUT: Partial<
   division: { at: '/plan/divide', says: 'Part the clump' },
 };
 
+/** What falls off by itself, or comes from under the ground: no line is drawn. */
+const COMES_OFF: ReadonlySet<Part> = new Set(['plantlet', 'bulbil', 'root', 'seed']);
+
 /** The plant of a plan: how she looks, whether she may be cut, what comes off her and how. */
 @Component({
   selector: 'hy-plan-plant',
@@ -37,10 +41,13 @@ const LAID_OUT: Partial<
   template: `
     @if (view(); as v) {
       <div class="pictures">
-        <hy-plant [drawn]="v.plant" [size]="230" />
+        <hy-plant snug [drawn]="v.plant" [size]="230" [takes]="v.takes" />
         <span class="piece">
           <hy-mark [piece]="v.piece" [state]="mark" [size]="84" />
           <small class="quiet">{{ v.one }}</small>
+          @if (v.cutOff) {
+            <small class="quiet">off at the dashes</small>
+          }
         </span>
       </div>
       <div class="about grid content-start gap-2">
@@ -105,6 +112,8 @@ export class PlanPlant {
       like: plant.like ? ` (figures of ${plant.like})` : '',
       plant: plantDrawn(plant.taxon),
       piece: drawnAs(plant.taxon, figures),
+      takes: takenAs(plant.taxon, figures),
+      cutOff: !COMES_OFF.has(takenAs(plant.taxon, figures)),
       one: this.cut.method()?.one ?? '',
       rule:
         this.words.why(plant.id, figures.method) ??

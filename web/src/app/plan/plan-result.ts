@@ -76,7 +76,7 @@ import { NumberPipe } from '../ui/number-pipe';
             class="disinfectant grid grid-cols-[minmax(0,1fr)_11rem] items-center gap-4 py-1 max-[480px]:gap-0.5 max-[480px]:grid-cols-1"
           >
             <span>
-              <strong>{{ d.kind === 'alcohol' ? 'Alcohol, 70 %' : 'Bleach, 0.5 %' }}</strong>
+              <strong>{{ d.kind === 'alcohol' ? 'Alcohol, 70%' : 'Bleach, 0.5%' }}</strong>
               @if (d.dilution; as mix) {
                 : {{ words.dose(mix.stockMl) }} from the bottle and {{ words.dose(mix.waterMl) }} of
                 water

@@ -74,45 +74,49 @@ import { PlanWish } from './plan-wish';
     @if (draft().purpose === 'want') {
       <ng-container [ngTemplateOutlet]="grownTo" />
     }
-    <span class="word">of</span>
-    <hy-field
-      unseen
-      class="mother"
-      label="Mother"
-      [problem]="desk.tried() ? cut.problems().mother : ''"
-    >
-      <mat-select
-        panelWidth="auto"
-        [value]="draft().mother"
-        placeholder="choose a mother"
-        (selectionChange)="turn.emit($event.value)"
+    <span class="with of">
+      <span class="word">of</span>
+      <hy-field
+        unseen
+        class="mother"
+        label="Mother"
+        [problem]="desk.tried() ? cut.problems().mother : ''"
       >
-        <mat-select-trigger>
-          @if (chosen(); as m) {
-            <span class="flex items-center gap-2">
-              <hy-plant class="-my-2" [drawn]="m.drawn" [size]="30" />
-              <b class="overflow-hidden text-ellipsis">{{ m.name }}</b>
-            </span>
+        <mat-select
+          panelWidth="auto"
+          [value]="draft().mother"
+          placeholder="choose a mother"
+          (selectionChange)="turn.emit($event.value)"
+        >
+          <mat-select-trigger>
+            @if (chosen(); as m) {
+              <span class="flex items-center gap-2">
+                <hy-plant class="-my-2" [drawn]="m.drawn" [size]="30" />
+                <b class="overflow-hidden text-ellipsis">{{ m.name }}</b>
+              </span>
+            }
+          </mat-select-trigger>
+          @for (m of mothers(); track m.id) {
+            <mat-option [value]="m.id">{{ m.name }}</mat-option>
           }
-        </mat-select-trigger>
-        @for (m of mothers(); track m.id) {
-          <mat-option [value]="m.id">{{ m.name }}</mat-option>
-        }
-      </mat-select>
-    </hy-field>
+        </mat-select>
+      </hy-field>
+    </span>
     @if (draft().purpose !== 'want') {
       <span class="word">grown to</span>
       <ng-container [ngTemplateOutlet]="grownTo" />
     }
-    <span class="word">by</span>
-    <hy-day
-      unseen
-      class="by"
-      label="By"
-      [problem]="wish.problems().by"
-      [value]="wish.by()"
-      (valueChange)="desk.set('by', $event)"
-    />
+    <span class="with">
+      <span class="word">by</span>
+      <hy-day
+        unseen
+        class="by"
+        label="By"
+        [problem]="wish.problems().by"
+        [value]="wish.by()"
+        (valueChange)="desk.set('by', $event)"
+      />
+    </span>
     @if (draft().purpose === 'want') {
       <hy-field unseen class="sure" label="How sure">
         <mat-select [value]="draft().sure" (selectionChange)="desk.set('sure', $event.value)">
@@ -144,6 +148,12 @@ import { PlanWish } from './plan-wish';
     .word {
       line-height: 46px;
       color: var(--ink2);
+    }
+    // A small word never ends a line: it goes with what it leads to.
+    .with {
+      display: flex;
+      gap: 0.55rem;
+      min-width: 0;
     }
     .for {
       width: 7.6rem;
@@ -179,20 +189,26 @@ import { PlanWish } from './plan-wish';
       }
       .number {
         flex: 1;
-        min-width: 6.4rem;
+        min-width: 5.6rem;
       }
       .kind {
         width: 7.2rem;
       }
+      .size {
+        width: 8rem;
+      }
+      .of {
+        width: 100%;
+      }
       .mother {
-        width: calc(100% - 1.8rem);
+        flex: 1;
       }
       .by {
-        width: 10.2rem;
+        width: 9.2rem;
       }
       .sure {
         flex: 1;
-        min-width: 10.6rem;
+        min-width: 9.6rem;
       }
     }
   `,

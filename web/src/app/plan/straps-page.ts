@@ -137,7 +137,7 @@ const EXAMPLE: Readonly<Record<LengthUnit, readonly number[]>> = {
               </p>
               <p class="quiet">
                 {{ v.plan.cuts }} cuts. Each closes in about {{ v.closes }} days at
-                {{ words.temperature(22) }} and 55 %. {{ v.left }} Pups of variegated leaves come
+                {{ words.temperature(22) }} and 55%. {{ v.left }} Pups of variegated leaves come
                 plain: to keep the edge, divide the clump.
               </p>
               @if (!example()) {

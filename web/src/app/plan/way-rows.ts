@@ -14,7 +14,7 @@ export interface WayRow {
   readonly take: string;
   /** Where it lies on the common scale, eight times in ten; null where nothing can be said. */
   readonly bar: { readonly low: number; readonly likely: number; readonly high: number } | null;
-  /** `about 41` or `84 % live`, and its range. */
+  /** `about 41` or `84% live`, and its range. */
   readonly gives: string;
   readonly range: string;
   readonly ready: string;

@@ -41,7 +41,7 @@ describe('the library', () => {
 
   it('a plant’s page answers first how to make more of it', async () => {
     const page = await mount(TaxonPage, { id: 'crassula-perforata' }, []);
-    expect(page.all('.lead')[0]!.textContent).toContain('Take crowns: about 95 % live');
+    expect(page.all('.lead')[0]!.textContent).toContain('Take crowns: about 95% live');
   });
 
   it.each(CATALOGUE.map((t) => t.id))('%s: every figure stands with its evidence', async (id) => {
@@ -74,7 +74,7 @@ describe('the library', () => {
     await type('Division: success, per cent', '90');
     await page.fill('Grows from, mean °C', '30');
     await page.tap('Keep the figures');
-    expect(page.text).toContain('Leaf: success is between 0 and 100 %');
+    expect(page.text).toContain('Leaf: success is between 0 and 100%');
     expect(page.text).toContain('Give both ends of the band');
     await type('Leaf: success, per cent', '45');
     expect(page.text).toContain('Crown: write roots as days, like 14–28.');
@@ -152,7 +152,7 @@ describe('the library', () => {
   it('shows what this bench has taught beside the figures', async () => {
     const page = await mount(TaxonPage, { id: 'echeveria-elegans' });
     await page.tap('Leaf, On this bench: what it rests on');
-    expect(page.text).toMatch(/On this bench ?\d+ % succeed ?your own 36 leaves/);
+    expect(page.text).toMatch(/On this bench ?\d+% succeed ?your own 36 leaves/);
     expect(page.text).toMatch(/times the days, \d\.\d\d to \d\.\d\d/);
     expect(page.text).toContain('It does not trail.');
     expect(page.text).toContain('From day 14');

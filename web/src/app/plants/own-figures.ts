@@ -315,7 +315,7 @@ export class OwnFigures {
   private wayProblem(name: string, typed: WayDraft, known: TaxonMethod | null): string {
     const success = this.words.share(typed.success);
     if (typed.success.trim() && !(success > 0 && success < 1))
-      return `${name}: success is between 0 and 100 %; nothing that grows is sure, and 0 is “no”.`;
+      return `${name}: success is between 0 and 100%; nothing that grows is sure, and 0 is “no”.`;
     for (const [what, text] of [
       ['roots', typed.roots],
       ['pups', typed.pups],

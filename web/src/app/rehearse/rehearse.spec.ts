@@ -55,7 +55,7 @@ describe('trying a plan first', () => {
       await page.settle();
     }
     expect(page.text).toMatch(
-      /All of them together.*Forecast: \d+ % of 13 with roots by day 120 \(\d+–\d+ %\)/,
+      /All of them together.*Forecast: \d+% of 13 with roots by day 120 \(\d+–\d+%\)/,
     );
     // What is changed is changed of one way.
     expect(page.text).not.toContain('What if, in this plan');
@@ -176,7 +176,7 @@ describe('trying a plan first', () => {
       await new Promise((done) => setTimeout(done, 20));
       await page.settle();
     }
-    expect(page.text).toMatch(/Forecast: \d+ % of \d+ with roots by day 120 \(\d+–\d+ %\)\. Kept/);
+    expect(page.text).toMatch(/Forecast: \d+% of \d+ with roots by day 120 \(\d+–\d+%\)\. Kept/);
     await page.fill('Goes into (optional)', 'pot-7');
     expect(page.text).not.toContain('Kept with this plan');
   });

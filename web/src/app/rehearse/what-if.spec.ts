@@ -39,7 +39,7 @@ describe('what if, of a batch', () => {
   it('a settled one: told again, beside what really came', async () => {
     const page = await mount(WhatIfPage, { id: 'b-16' });
     expect((await played(page))[0]).toBe('As it went');
-    expect(page.text).toContain('Really 39 of 48 rooted (81 %), 3 rotted, 6 dried up.');
+    expect(page.text).toContain('Really 39 of 48 rooted (81%), 3 rotted, 6 dried up.');
     expect(page.text).not.toContain('Keep a forecast');
     expect(page.root.innerHTML).not.toMatch(/NaN|Infinity|undefined/);
   });
@@ -53,7 +53,7 @@ describe('what if, of a batch', () => {
     expect(kept()[0]).toMatchObject({ cuttings: 7, had: 0, way: 'By its course' });
     expect(kept()[0]!.low).toBeLessThanOrEqual(kept()[0]!.rooted);
     await page.settle();
-    expect(page.text).toMatch(/Forecast: \d+ % of 7 .* Kept today/);
+    expect(page.text).toMatch(/Forecast: \d+% of 7 .* Kept today/);
   });
 
   it('says why not, and where there is none', async () => {
@@ -74,8 +74,8 @@ describe('forecasts', () => {
     const page = await mount(ForecastsPage);
     expect(page.text).toContain('What came lay within the range of 8 of 8 forecasts');
     await page.unfold();
-    expect(page.text).toMatch(/Of those said 60–80 % \(mean \d+ %\): \d+ % of 72 rooted/);
-    expect(page.text).toMatch(/Hedge cactus in the corner, columns.*75 % \(50–100 %\) of 4/);
+    expect(page.text).toMatch(/Of those said 60–80% \(mean \d+%\): \d+% of 72 rooted/);
+    expect(page.text).toMatch(/Hedge cactus in the corner, columns.*75% \(50–100%\) of 4/);
     expect(page.text).toContain('open until');
     expect(page.all('hy-chart')).toHaveLength(1);
   });

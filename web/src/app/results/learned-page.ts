@@ -171,7 +171,7 @@ export class LearnedPage {
     const pace =
       Math.abs(percent) < 3
         ? 'Wounds close here as modelled'
-        : `Wounds close here ${Math.abs(percent)} % ${percent > 0 ? 'slower' : 'sooner'} than modelled`;
+        : `Wounds close here ${Math.abs(percent)}% ${percent > 0 ? 'slower' : 'sooner'} than modelled`;
     return `${pace} (${this.words.decimal(low, 2)} to ${this.words.decimal(high, 2)} times the days, eight times in ten), by ${looks === 1 ? 'one look' : `${looks} looks`} at ${wounds === 1 ? 'one wound' : `${wounds} wounds`}.`;
   });
 
@@ -194,7 +194,7 @@ export class LearnedPage {
       text: (r) => `${r.plant}, ${r.method}`,
       sort: (r) => `${r.plant} ${r.method}`,
     },
-    { key: 'catalogue', head: 'Catalogue', number: true, text: (r) => r.catalogue },
+    { key: 'catalogue', head: 'Guide', number: true, text: (r) => r.catalogue },
     { key: 'here', head: 'Here', number: true, text: (r) => r.here },
     {
       key: 'behind',

@@ -14,26 +14,26 @@ describe('ways compared', () => {
     );
     // The picture is of the two that the sentence names; tests and p values are folded.
     expect(page.all('hy-chart .place')[0]!.getAttribute('aria-label')).toMatch(
-      /Share that rooted. Dry to the touch: \d+ %, \d+ % to \d+ %. Pot at once, no water: /,
+      /Share that rooted. Dry to the touch: \d+%, \d+% to \d+%. Pot at once, no water: /,
     );
     expect(page.text).not.toMatch(/Fisher|Wilson|\bp 0/);
     expect(page.text).toMatch(/They differ in \d+ other things too/);
     expect(page.text).toMatch(/about \d+ cuttings each/);
     await page.unfold();
     expect(page.text).toMatch(
-      /Dry to the touch: \d+ of \d+ rooted, \d+–\d+ %; Pot at once, no water: /,
+      /Dry to the touch: \d+ of \d+ rooted, \d+–\d+%; Pot at once, no water: /,
     );
     expect(page.text).toMatch(/The difference is −?\d+ of 100 \(−?\d+ to −?\d+\), p \d/);
     const plate = page.all('hy-chart .place')[1]!.getAttribute('aria-label')!;
     expect(plate).toMatch(
-      /Dry to the touch: \d+ % rooted and \d+ % lost by day \d+; Pot at once, no water/,
+      /Dry to the touch: \d+% rooted and \d+% lost by day \d+; Pot at once, no water/,
     );
     await page.unfold();
     expect(page.all('hy-chart tbody tr').length).toBeGreaterThan(5);
     expect(page.root.innerHTML).not.toMatch(/NaN|Infinity/);
     await page.fill('By', 'method');
     expect(page.text).toMatch(/All \d+ side by side/);
-    expect(page.text).toMatch(/Leaf ?\d+ ?\d+ ?\d+–\d+ % ?\d+–\d+ ?(no clear difference|differs)/);
+    expect(page.text).toMatch(/Leaf ?\d+ ?\d+ ?\d+–\d+% ?\d+–\d+ ?(no clear difference|differs)/);
   });
 
   it.each(['method', 'plant', 'gate', 'watering', 'pot', 'space', 'mother', 'mix', 'first water'])(
@@ -44,7 +44,7 @@ describe('ways compared', () => {
       await page.unfold();
       // Two groups with their shares, or the sentence that there are none: never an empty page.
       expect(page.text).toMatch(
-        /: \d+ of \d+ rooted, \d+–\d+ %; .*: \d+ of \d+ rooted|Two groups with counted batches/,
+        /: \d+ of \d+ rooted, \d+–\d+%; .*: \d+ of \d+ rooted|Two groups with counted batches/,
       );
       expect(page.root.innerHTML).not.toMatch(/NaN|Infinity|undefined/);
     },
@@ -71,7 +71,7 @@ describe('losses', () => {
     expect(page.text).not.toMatch(/Fisher|Holm/);
     await page.unfold();
     expect(page.text).toMatch(/\d+ comparisons were made/);
-    expect(page.text).toMatch(/Nearest: .* against \d+ % elsewhere/);
+    expect(page.text).toMatch(/Nearest: .* against \d+% elsewhere/);
     expect(page.all('hy-chart .place')[0]!.getAttribute('aria-label')).toMatch(/most in week \d/);
     expect(page.text).toContain('North porch');
     expect(page.text).toContain('After 4–7 days');
@@ -84,14 +84,12 @@ describe('what was learned', () => {
   it('shows catalogue and bench side by side, with the cuttings behind it', async () => {
     const page = await mount(LearnedPage);
     await page.unfold();
-    expect(page.text).toMatch(
-      /Wounds close here \d+ % slower than modelled \(\d\.\d\d to \d\.\d\d/,
-    );
+    expect(page.text).toMatch(/Wounds close here \d+% slower than modelled \(\d\.\d\d to \d\.\d\d/);
     const leaf = page
       .all('tbody tr')
       .map((r) => r.textContent.replace(/\s+/g, ' '))
       .find((r) => /Echeveria elegans ?leaves/.test(r))!;
-    expect(leaf).toMatch(/70 % ?72 % ?36/);
+    expect(leaf).toMatch(/70% ?72% ?36/);
     expect((await mount(LearnedPage, {}, [])).text).toContain('the clock runs as modelled');
   });
 

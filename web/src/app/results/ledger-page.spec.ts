@@ -17,7 +17,7 @@ describe('the ledger', () => {
     const row = page
       .all('.ledger tbody tr')
       .find((tr) => tr.textContent.includes('Zebra clump, offsets'))!;
-    expect(row.textContent).toMatch(/89 % \(36–99\)/);
+    expect(row.textContent).toMatch(/89% \(36–99\)/);
   });
 
   it.each([

@@ -190,10 +190,10 @@ export class LedgerPage {
     return `${title}, ${this.words.day(cutOn)}`;
   }
 
-  /** `78 % (71–84)`: the share with its interval. */
+  /** `78% (71–84)`: the share with its interval. */
   protected share(interval: ShareInterval | null): string {
     if (interval === null) return '';
     const whole = (f: number): string => `${Math.round(f * 100)}`;
-    return `${whole(interval.share)} % (${whole(interval.low)}–${whole(interval.high)})`;
+    return `${whole(interval.share)}% (${whole(interval.low)}–${whole(interval.high)})`;
   }
 }

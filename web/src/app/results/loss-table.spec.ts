@@ -17,7 +17,7 @@ describe('what groups lost', () => {
   it('is a row each, the share with its range, drawn to the same scale', async () => {
     const page = await open([group('Ghost plant', 3, 20)]);
     expect(page.text).toContain('Lost in all');
-    expect(page.text).toContain('10–40 %');
+    expect(page.text).toContain('10–40%');
     const [range] = page.all('tbody i');
     expect(range!.style.left).toBe('10%');
     expect(range!.style.right).toBe('60%');

@@ -110,7 +110,7 @@ import { Table } from '../ui/table';
           </section>
         }
         <p class="quiet small">
-          Shares with 95 % intervals (Wilson’s, on effective numbers); curves by Aalen and Johansen;
+          Shares with 95% intervals (Wilson’s, on effective numbers); curves by Aalen and Johansen;
           money in your own, of settled batches. Made by Hypogeon on {{ words.longDay(today()) }}.
         </p>
       }

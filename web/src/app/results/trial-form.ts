@@ -302,7 +302,7 @@ export class TrialForm {
     const each = numberFrom(d.each);
     const columns = numberFrom(d.columns);
     const values = this.arms().map((a) => a.value);
-    const shareProblem = 'A share from 1 to 99 %.';
+    const shareProblem = 'A share from 1 to 99%.';
     return {
       mother: this.mother()
         ? ''

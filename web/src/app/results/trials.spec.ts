@@ -23,19 +23,19 @@ describe('a trial', () => {
     // What is no share is told, not taken for the usual one.
     for (const typed of ['120', 'most']) {
       await page.fill('Usually root, %', typed);
-      expect(page.text).toContain('A share from 1 to 99 %.');
+      expect(page.text).toContain('A share from 1 to 99%.');
     }
     await page.fill('Usually root, %', '50');
     await page.fill('Worth changing for, %', '50');
     expect(page.text).toContain('there is no difference to find');
     await page.fill('Worth changing for, %', '90');
     expect(page.text).toMatch(
-      /23 in each group tell 50 % against 90 % apart 80 times in a hundred: 46 cuttings in all/,
+      /23 in each group tell 50% against 90% apart 80 times in a hundred: 46 cuttings in all/,
     );
     await page.fill('In each group (optional)', '1');
     expect(page.text).toContain('A whole number from 2 to 2,000');
     await page.fill('In each group (optional)', '10');
-    expect(page.text).toMatch(/With 10 in each the chance is \d\d %/);
+    expect(page.text).toMatch(/With 10 in each the chance is \d\d%/);
     expect(page.all('hy-trial-map td')).toHaveLength(20);
     await page.fill('Against', 'none');
     expect(page.text).toContain('Two groups are the same way');
@@ -57,7 +57,7 @@ describe('a trial', () => {
     await page.fill('Taken as', 'leaf');
     await page.fill('Usually root, %', '50');
     await page.fill('Worth changing for, %', '90');
-    expect(page.text).toMatch(/\d+ trays of 10 in each group tell 50 % against 90 % apart/);
+    expect(page.text).toMatch(/\d+ trays of 10 in each group tell 50% against 90% apart/);
     expect(page.text).toContain('One tray cannot have both ways');
     expect(page.text).not.toContain('Fisher');
     await page.fill('Trays in each group (optional)', '2');

@@ -59,8 +59,8 @@ describe('settings', () => {
     await page.tap('Today’s reading in Loft');
     await page.fill('Mean, °C', '11');
     await page.tap('Save the reading');
-    expect(page.text).toContain('usually 18.5 °C, 60 %');
-    expect(page.text).toContain('now 11 °C, 60 %');
+    expect(page.text).toContain('usually 18.5 °C, 60%');
+    expect(page.text).toContain('now 11 °C, 60%');
     expect(page.recorded()).toMatchObject([{ kind: 'put' }, { kind: 'air', tempC: 11, rh: 0.6 }]);
   });
 

@@ -82,7 +82,7 @@ describe('a form opened and saved without a touch changes nothing stored', () =>
     expect(written(page)).toEqual([{ name: 'Tall tin' }]);
   });
 
-  it('of own figures, success of 45.67 %', async () => {
+  it('of own figures, success of 45.67%', async () => {
     const page = await mount(OwnFigures, { id: 'echeveria-elegans' }, ENTRIES);
     await page.tap('Keep the figures');
     expect(written(page)).toEqual([]);

@@ -149,7 +149,7 @@ describe('the ruler of what is left alone', () => {
       ...Array<string>(2).fill('rooting'),
     ]);
     const wet = page.all('hy-leave-ruler li.water').map((li) => li.textContent);
-    expect(wet.join()).toMatch(/No water until .*\d+ % of its water left/);
+    expect(wet.join()).toMatch(/No water until .*\d+% of its water left/);
   });
 
   it('stands without its pots once nobody would wait for them, and says so', async () => {

@@ -9,7 +9,7 @@ describe('what a figure rests on', () => {
     ['working assumption, no source', 'guess'],
     ['from memory, no source', 'guess'],
     ['measured here', 'here'],
-    ['your own 36 leaves, with the catalogue', 'here'],
+    ['your own 36 leaves, with the guide', 'here'],
     ['FAO-56 (Allen et al. 1998)', 'published'],
   ])('“%s” is %s', (text, ground) => {
     expect(groundOf(text)).toBe(ground);

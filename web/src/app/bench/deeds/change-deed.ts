@@ -20,21 +20,21 @@ import {
   type CutDayWrong,
 } from '@hypogeon/core/bench';
 import { METHODS, type MethodId } from '@hypogeon/core/botany';
-import { careOf, linesOf } from '@hypogeon/core/care';
 import { isDay } from '@hypogeon/core/days';
-import { suppose, type Batch, type BatchFields, type State } from '@hypogeon/core/journal';
+import type { BatchFields } from '@hypogeon/core/journal';
 import { WOUND_SCHOOL, type WoundSchoolId } from '@hypogeon/core/wound';
-import { linesText } from '@hypogeon/words';
+import { cutDayWrongText } from '@hypogeon/words';
+import { Follows } from '../../data/follows';
 import type { Draft } from '../../data/journal';
 import { Journal } from '../../data/journal';
 import { Today } from '../../data/today';
-import { Water } from '../../data/water';
 import { Words } from '../../data/words';
 import { DayField } from '../../forms/day-field';
 import { Field, FieldControl } from '../../forms/field';
 import { PlantField } from '../../forms/plant-field';
 import { Quantity, quantityProblem } from '../../forms/quantity';
 import { wayChoices } from '../../forms/way-choices';
+import { WhatFollows } from '../what-follows';
 import { Deed } from './deed';
 
 type Problems = Partial<Record<'plant' | 'day' | 'count' | 'width', string>>;
@@ -52,6 +52,7 @@ type Problems = Partial<Record<'plant' | 'day' | 'count' | 'width', string>>;
     PlantField,
     Quantity,
     ReactiveFormsModule,
+    WhatFollows,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'grid gap-y-3 gap-x-4' },
@@ -102,18 +103,7 @@ type Problems = Partial<Record<'plant' | 'day' | 'count' | 'width', string>>;
       @if (batch().trial !== undefined) {
         <p class="quiet small col-span-full">Plant and way are those of its trial.</p>
       }
-      @if (follows().length > 0) {
-        <div class="col-span-full" role="status">
-          <p><strong>What follows</strong></p>
-          <ul class="pl-5">
-            @for (f of follows(); track f.of) {
-              <li>
-                {{ f.of }}: {{ f.is }} <span class="quiet">(now: {{ f.was }})</span>
-              </li>
-            }
-          </ul>
-        </div>
-      }
+      <hy-what-follows class="col-span-full" [changes]="changes()" />
       <div class="row flex flex-wrap gap-2 col-span-full">
         <button type="submit" matButton="filled">Save</button>
       </div>
@@ -123,7 +113,7 @@ type Problems = Partial<Record<'plant' | 'day' | 'count' | 'width', string>>;
 export class ChangeDeed extends Deed implements OnInit {
   private readonly state = inject(Journal).state;
   private readonly today = inject(Today).day;
-  private readonly verdicts = inject(Water).verdicts;
+  private readonly follows = inject(Follows);
   protected readonly words = inject(Words);
   protected readonly schools = Object.values(WOUND_SCHOOL);
   protected readonly problems = signal<Problems>({});
@@ -149,19 +139,7 @@ export class ChangeDeed extends Deed implements OnInit {
     return Object.keys(this.wrong()).length > 0 ? null : this.draftsOf();
   });
   /** The lines of its page that would read otherwise. */
-  protected readonly follows = computed(() => {
-    const drafts = this.drafts();
-    if (drafts === null || drafts.length === 0) return [];
-    const state = this.state();
-    const supposed = suppose(state, drafts, this.today());
-    const after = supposed.batches.get(this.batch().id);
-    if (!after) return [];
-    const was = this.linesIn(state, this.batch());
-    const is = this.linesIn(supposed, after);
-    return was.flatMap((line, i) =>
-      line.says === is[i]!.says ? [] : [{ of: line.of, was: line.says, is: is[i]!.says }],
-    );
-  });
+  protected readonly changes = computed(() => this.follows.from(this.batch(), this.drafts() ?? []));
 
   ngOnInit(): void {
     const { count, widthMm, school, place, taxon, method, cutOn } = this.batch();
@@ -209,9 +187,7 @@ export class ChangeDeed extends Deed implements OnInit {
   }
 
   private dayText(wrong: CutDayWrong): string {
-    if (wrong.why === 'ahead') return 'It is cut already, and that day is still to come.';
-    const { entry } = wrong;
-    return `“${this.words.logLine(entry)}” was recorded for ${this.words.day(entry.day)}: the cut cannot be later. Undo that in its log first.`;
+    return cutDayWrongText(this.state(), wrong, this.words.speech());
   }
 
   private draftsOf(): readonly Draft[] {
@@ -226,18 +202,5 @@ export class ChangeDeed extends Deed implements OnInit {
     };
     const taxon = this.chosen()?.id ?? batch.taxon;
     return putRight(this.state(), batch, { taxon, method, cutOn: this.cutOn(), fields });
-  }
-
-  private linesIn(state: State, batch: Batch): { readonly of: string; readonly says: string }[] {
-    const care = careOf(state, batch, this.today(), this.verdicts().get(batch.id));
-    const text = linesText(linesOf(state, batch, care, this.today()), this.words.speech());
-    const all = (said: readonly { readonly what: string }[]): string =>
-      said.map((s) => s.what).join(', ');
-    return [
-      { of: 'Do', says: all(text.deeds) || 'nothing today' },
-      { of: 'Water', says: all(text.water) },
-      { of: 'Look', says: all(text.look) },
-      { of: 'Leave', says: all(text.leave) },
-    ];
   }
 }
