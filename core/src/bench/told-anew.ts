@@ -89,12 +89,13 @@ export function anewWrong(
  */
 export function toldAnew(entry: BatchEntry, anew: Anew): readonly EntryDraft[] {
   const { id, at: _at, by: _by, ...before } = entry;
-  const after: Record<string, unknown> = { ...before };
-  for (const [field, value] of Object.entries(anew)) {
+  const fields = new Map<string, unknown>(Object.entries(before));
+  for (const [field, value] of Object.entries(anew) as [string, unknown][]) {
     if (value === undefined) continue;
-    if (value === null || value === '') delete after[field];
-    else after[field] = value;
+    if (value === null || value === '') fields.delete(field);
+    else fields.set(field, value);
   }
+  const after = Object.fromEntries(fields);
   if (JSON.stringify(sorted(after)) === JSON.stringify(sorted({ ...before }))) return [];
   return [{ kind: 'retract', entry: id, subject: subjectOf(entry) }, after as EntryDraft];
 }

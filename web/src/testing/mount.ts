@@ -126,8 +126,8 @@ export class Bench<T> {
     }
     const control = this.field(label);
     control.value = value;
-    control.dispatchEvent(new Event('input'));
-    control.dispatchEvent(new Event('change'));
+    control.dispatchEvent(new Event('input', { bubbles: true }));
+    control.dispatchEvent(new Event('change', { bubbles: true }));
     await this.settle();
   }
 
@@ -137,7 +137,7 @@ export class Bench<T> {
     if (!box) throw new Error(`no file is asked for in: ${this.text}`);
     const file = { name, size, text: () => Promise.resolve(text) };
     Object.defineProperty(box, 'files', { value: [file], configurable: true });
-    box.dispatchEvent(new Event('change'));
+    box.dispatchEvent(new Event('change', { bubbles: true }));
     await this.settle();
   }
 

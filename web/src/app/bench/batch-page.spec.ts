@@ -243,14 +243,25 @@ describe('the log of a batch', () => {
     expect(page.all('hy-log-change')).toHaveLength(0);
   });
 
-  it('says why a line cannot be told so, and Escape leaves it', async () => {
+  it('says why a line cannot be told so, and Escape leaves only what was not touched', async () => {
     const page = await mount(LogPage, { id: 'b-19' });
     await page.tap(/^Change: Watered/);
     await page.fill('Day', '2020-01-01');
     await page.tap('Save');
     expect(page.text).toContain('nothing was done to it before');
-    page.all('hy-log-change')[0]!.dispatchEvent(new KeyboardEvent('keydown', { key: 'Escape' }));
-    await page.settle();
+    const escape = async (): Promise<void> => {
+      page
+        .all('hy-log-change form')[0]!
+        .dispatchEvent(new KeyboardEvent('keydown', { key: 'Escape', bubbles: true }));
+      await page.settle();
+    };
+    // What was typed is not thrown away by a key.
+    await escape();
+    expect(page.all('hy-log-change')).toHaveLength(1);
+    expect(document.body.textContent).toContain('What you typed stands. Cancel throws it away.');
+    await page.tap('Cancel');
+    await page.tap(/^Change: Watered/);
+    await escape();
     expect(page.all('hy-log-change')).toHaveLength(0);
     expect(page.recorded()).toEqual([]);
   });

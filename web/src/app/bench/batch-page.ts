@@ -9,6 +9,7 @@ import {
   signal,
 } from '@angular/core';
 import { MatButton, MatIconButton } from '@angular/material/button';
+import { LeaveByEscape } from '../forms/leave-by-escape';
 import { MatDialog } from '@angular/material/dialog';
 import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { RouterLink } from '@angular/router';
@@ -97,6 +98,7 @@ const COUNTED: ReadonlySet<string> = new Set(['roots', 'pups', 'overdue']);
     LifeStrip,
     LookDeed,
     MatButton,
+    LeaveByEscape,
     MatIconButton,
     MatMenu,
     MatMenuItem,
@@ -109,7 +111,7 @@ const COUNTED: ReadonlySet<string> = new Set(['roots', 'pups', 'overdue']);
     TrayMap,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { class: 'grid grid-cols-1 gap-5', '(keydown.escape)': 'open(null)' },
+  host: { class: 'grid grid-cols-1 gap-5' },
   templateUrl: './batch-page.html',
   styleUrl: './batch-page.scss',
 })

@@ -32,6 +32,7 @@ import { Today } from '../data/today';
 import { Words } from '../data/words';
 import { DayField } from '../forms/day-field';
 import { Field, FieldControl } from '../forms/field';
+import { LeaveByEscape } from '../forms/leave-by-escape';
 import { Quantity, quantityProblem } from '../forms/quantity';
 import { OUTCOME_WORD } from '../marks/mark-state';
 import { WhatFollows } from './what-follows';
@@ -45,6 +46,7 @@ const COUNTED = ['rooted', 'pupped', 'rotted', 'dried', 'lost'] as const;
     DayField,
     Field,
     FieldControl,
+    LeaveByEscape,
     MatButton,
     MatOption,
     MatSelect,
@@ -53,12 +55,13 @@ const COUNTED = ['rooted', 'pupped', 'rotted', 'dried', 'lost'] as const;
     WhatFollows,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { class: 'block py-2', '(keydown.escape)': 'left.emit()' },
+  host: { class: 'block py-2' },
   template: `
     <form
       class="grid auto-fit-40 items-start gap-y-3 gap-x-4"
       novalidate
       [formGroup]="form"
+      (hyLeave)="left.emit()"
       (ngSubmit)="save()"
     >
       <hy-day

@@ -76,7 +76,7 @@ interface Layer {
           [attr.aria-valuenow]="edge.percent"
           aria-valuemin="0"
           aria-valuemax="100"
-          [attr.aria-valuetext]="edge.above + ' ' + edge.percent + ' %'"
+          [attr.aria-valuetext]="edge.above + ' ' + edge.percent + '%'"
           aria-orientation="vertical"
           (pointerdown)="grip($event, edge.index)"
           (keydown)="key($event, edge.index)"
