@@ -12,6 +12,7 @@ import { benchWork } from './bench-work';
 import { chromiumPace } from './calibration';
 import { doorFigures } from './door';
 import { median, type Figure, print as printAt } from './figure';
+import { jobs } from './jobs';
 import { journeys, planned } from './journeys';
 import { largeJournal } from './large-journal';
 import { loggerYear } from './logger-year';
@@ -22,7 +23,7 @@ const TODAY = new Date().toISOString().slice(0, 10);
 const RUNS = 5;
 
 /** The figures of the built app in Chromium: bytes of the first screen, and time until Round is usable. */
-export async function runApp(only: 'app' | 'door' | 'places'): Promise<void> {
+export async function runApp(only: 'app' | 'door' | 'places' | 'jobs'): Promise<void> {
   const folder = fileURLToPath(new URL('../dist/web/browser', import.meta.url));
   const server = await new Promise<Server>((resolve) => {
     const listening = createApp({ folder, demo: true }).listen(0, () => resolve(listening));
@@ -39,6 +40,10 @@ export async function runApp(only: 'app' | 'door' | 'places'): Promise<void> {
     const print = (figure: Figure): void => printAt(figure, pace);
     if (only === 'door') {
       for (const figure of await doorFigures(browser, address)) print(figure);
+      return;
+    }
+    if (only === 'jobs') {
+      for (const figure of await jobs(browser, address)) print(figure);
       return;
     }
     if (only === 'places') {

@@ -165,9 +165,8 @@ const seenSchema: z.ZodType<Seen> = z.partialRecord(
             </div>
           }
           <p class="quiet small">
-            Chances by Bayes’ theorem from a table of common practice and from what this batch has
-            told: {{ days() }}, {{ rooted() }} of {{ b.count }} rooted. Do not dig daily: each look
-            sets roots back.
+            Chances from a table of common practice and from what this batch has told: {{ days() }},
+            {{ rooted() }} of {{ b.count }} rooted. Do not dig daily: each look sets roots back.
           </p>
         </section>
       </div>

@@ -1,4 +1,12 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  ElementRef,
+  inject,
+  signal,
+  viewChild,
+} from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
 import { MatOption, MatSelect } from '@angular/material/select';
@@ -33,12 +41,12 @@ import { Field, FieldControl } from '../forms/field';
       <h1>Orders</h1>
       <button
         type="button"
-        matButton="filled"
+        [matButton]="adding() || selling() ? 'outlined' : 'filled'"
         class="push"
-        (click)="adding.set(!adding())"
+        (click)="openForm(!adding())"
         [attr.aria-expanded]="adding()"
       >
-        Add an order
+        {{ adding() ? 'Cancel' : 'Add an order' }}
       </button>
     </div>
     <hy-bench-tabs />
@@ -61,7 +69,7 @@ import { Field, FieldControl } from '../forms/field';
         </hy-field>
         <hy-field label="How many"><input hyControl type="number" min="1" #count /></hy-field>
         <hy-day label="By" [min]="today()" #by />
-        <button matButton="filled">Add it</button>
+        <button matButton="filled" class="justify-self-start mt-1.5">Add it</button>
       </form>
       <p class="problem" role="alert">{{ problem() }}</p>
     }
@@ -113,11 +121,7 @@ import { Field, FieldControl } from '../forms/field';
               <button type="button" matButton="outlined" (click)="give(o.order)">
                 Given away, {{ o.stands.ready }}
               </button>
-              <button
-                type="button"
-                matButton="outlined"
-                (click)="selling.set({ id: o.order.id, unrootedToo: false })"
-              >
+              <button type="button" matButton="outlined" (click)="openSale(o.order.id, false)">
                 Sold, {{ o.stands.ready }}
               </button>
             }
@@ -125,7 +129,7 @@ import { Field, FieldControl } from '../forms/field';
               <button
                 type="button"
                 matButton="outlined"
-                (click)="selling.set({ id: o.order.id, unrootedToo: true })"
+                (click)="openSale(o.order.id, true)"
                 [attr.aria-label]="
                   'Sold, with the ' +
                   o.stands.growing +
@@ -215,6 +219,7 @@ export class OrdersPage {
   private readonly words = inject(Words);
   protected readonly today = inject(Today).day;
 
+  private readonly who = viewChild<ElementRef<HTMLInputElement>>('who');
   protected readonly adding = signal(false);
   protected readonly problem = signal('');
   /** The order whose sale is being put down. */
@@ -223,7 +228,11 @@ export class OrdersPage {
     readonly unrootedToo: boolean;
   } | null>(null);
   protected readonly priceWrong = signal('');
-  protected readonly usualPrice = computed(() => this.state().settings.plantPrice ?? '');
+  protected readonly usualPrice = computed(() => {
+    const { plantPrice } = this.state().settings;
+    // As it stands on a price tag.
+    return plantPrice === undefined ? '' : plantPrice.toFixed(2);
+  });
   protected readonly currency = computed(() => {
     const { currency } = this.state().settings;
     return currency ? `, ${currency}` : '';
@@ -277,6 +286,18 @@ export class OrdersPage {
         }`,
       })),
   );
+
+  protected openForm(open: boolean): void {
+    this.selling.set(null);
+    this.adding.set(open);
+    if (open) setTimeout(() => this.who()?.nativeElement.focus());
+  }
+
+  /** One thing at a time: the other form closes, and the loud colour is on this one. */
+  protected openSale(id: string, unrootedToo: boolean): void {
+    this.adding.set(false);
+    this.selling.set({ id, unrootedToo });
+  }
 
   protected async add(who: string, taxon: string, count: string, by: string): Promise<void> {
     const n = Number(count);

@@ -33,7 +33,7 @@ describe('orders', () => {
     page.all('li')[0]!.querySelectorAll<HTMLElement>('button');
     // What was set aside and has roots, and six pups that nobody was promised.
     await page.tap('Sold, 14');
-    expect(page.field('Price each, EUR (optional)').value).toBe('4.5');
+    expect(page.field('Price each, EUR (optional)').value).toBe('4.50');
     await page.fill('Price each, EUR (optional)', 'much');
     await page.tap('Record the sale');
     expect(page.text).toContain('A price is a number of 0 or more, or nothing.');
