@@ -398,22 +398,22 @@ export function reasonText(reason: Reason, speech: Speech): string {
     case 'mother-dry':
       return `${DEED[reason.what]} ${ago(reason.on, speech)}: as dry as before for some days, bright.`;
     case 'mother-drinks':
-      return `${DEED[reason.what]} ${ago(reason.on, speech)}: she has been dry for about a week.`;
+      return `${DEED[reason.what]} ${ago(reason.on, speech)}: it has been dry for about a week.`;
     case 'mother-shade':
       return `${DEED[reason.what]} ${ago(reason.on, speech)}: bright shade while roots mend.`;
     case 'mother-light':
-      return `${DEED[reason.what]} ${ago(reason.on, speech)}: back into her light by steps.`;
+      return `${DEED[reason.what]} ${ago(reason.on, speech)}: back into its light by steps.`;
     case 'mother-feed':
-      return `${DEED[reason.what]} ${ago(reason.on, speech)}, and she grows. By the label, halved.`;
+      return `${DEED[reason.what]} ${ago(reason.on, speech)}, and it grows. By the label, halved.`;
     case 'regrowth':
     case 'regrowing':
       return reason.heads && reason.heads.count > 0
         ? `${headsText(reason.heads, speech)}: the next cut when they are as large as what was cut.`
         : `Cut ${ago(reason.cut, speech)}: ${WHERE[reason.where]}.`;
     case 'buds':
-      return `${DEED[reason.what]} ${ago(reason.on, speech)}: a bud or a new leaf tells that she has taken it well.${reason.heads ? ` ${headsText(reason.heads, speech)}.` : ''}`;
+      return `${DEED[reason.what]} ${ago(reason.on, speech)}: a bud or a new leaf tells that it was taken well.${reason.heads ? ` ${headsText(reason.heads, speech)}.` : ''}`;
     case 'buds-ahead':
-      return `${DEED[reason.what]} ${ago(reason.on, speech)}: her buds tell how she took it, no sooner.`;
+      return `${DEED[reason.what]} ${ago(reason.on, speech)}: the buds tell how it was taken, no sooner.`;
     case 'sign':
       return `${SIGN_NAME[reason.sign]} ${ago(reason.seen, speech)}. ${SIGN_THEN[reason.sign] ?? ''}`.trim();
   }

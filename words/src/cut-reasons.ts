@@ -22,13 +22,13 @@ export const WHERE_TO_CUT: Readonly<Record<CutReason, string>> = {
     'Toppled: cut above the bend; the upright top roots, the lying stem shoots from its nodes.',
   bare: 'A bare stretch: cut there. Its nodes root on the top piece and shoot on the stump.',
   'pot-bound':
-    'Pot-bound: repot or part her in the growing season; cuttings alone do not help her roots.',
+    'Pot-bound: repot or part it in the growing season; cuttings alone do not help its roots.',
   crowded: 'Crowded: take the outer heads or pups first, the centre stays.',
   shedding: 'Sheds leaves: those that fell whole root; find out why before you take more.',
   'aerial-roots': 'Air roots: cut below them. They shorten the wait; they close no wound.',
   fuller:
-    'Fuller: cut close to good leaves and she branches there; at the base she gives two shoots.',
-  insurance: 'A copy: one head or a few leaves, kept in another place than she stands.',
+    'Fuller: cut close to good leaves and it branches there; at the base it gives two shoots.',
+  insurance: 'A copy: one head or a few leaves, kept in another place than the mother.',
 };
 
 /** Where to cut her, a sentence a reason, in the order of the list. */

@@ -55,6 +55,6 @@ export function partText(verdict: PartVerdict, { length, locale }: Speech): stri
 /** What she asks herself after she was parted. Common practice, no source. */
 export const MOTHER_AFTER_DIVISION = [
   'Old dark or mushy roots and spent tubers off; old peat shaken out.',
-  'Back to the depth her pale band shows, in a pot a finger wider than her roots.',
-  'About a week dry, bright shade, then as usual; feed after four weeks if she grows.',
+  'Back to the depth its pale band shows, in a pot a finger wider than its roots.',
+  'About a week dry, bright shade, then as usual; feed after four weeks if it grows.',
 ] as const;

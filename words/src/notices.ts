@@ -49,7 +49,7 @@ export function noticeTitle(notice: Notice): string {
     case 'order':
       return `${notice.who ?? 'An order'}: ${notice.late ? 'late' : 'make ready'}`;
     case 'season':
-      return `${notice.name}: her season ends`;
+      return `${notice.name}: its season ends`;
   }
 }
 
@@ -69,7 +69,7 @@ export function noticeReason(notice: Notice): string {
       return `Of ${count}: ${parts.join(', ')}.`;
     }
     case 'season':
-      return 'Cut now or wait for the next: roots should stand before she rests.';
+      return 'Cut now or wait for the next: roots should stand before it rests.';
   }
 }
 

@@ -32,7 +32,7 @@ const REASON: Readonly<Record<WayReason, string>> = {
   'takes fewest': 'It takes the fewest from the mother.',
   'ready soonest': 'It is ready soonest.',
   'least work': 'It is the least work.',
-  'least work among those she takes well': 'It is the least work for a way she takes well.',
+  'least work among those it takes well': 'It is the least work for a way it takes well.',
 };
 
 /** Why the best way is the best, and what would change that, in sentences. */

@@ -73,7 +73,7 @@ function pests(looks: readonly Examination[], today: Day): readonly Note[] {
       {
         weight: 'stop',
         says: 'Pests or rot',
-        then: `They travel with every cutting. Isolate her, treat by the label, and cut when she has been clean for ${CLEAN_FOR_DAYS} days.`,
+        then: `They travel with every cutting. Isolate it, treat by the label, and cut when it has been clean for ${CLEAN_FOR_DAYS} days.`,
       },
     ];
   const had = looks.findLast((e) => e.clean === false);
@@ -86,7 +86,7 @@ function pests(looks: readonly Examination[], today: Day): readonly Note[] {
     {
       weight: 'wait',
       says: 'Clean again, but not for long',
-      then: `Eggs hatch: she should be seen clean for ${CLEAN_FOR_DAYS} days.`,
+      then: `Eggs hatch: it should be seen clean for ${CLEAN_FOR_DAYS} days.`,
       until,
     },
   ];
@@ -107,7 +107,7 @@ function allowed(mother: Mother): readonly Note[] {
     notes.push({
       weight: 'stop',
       says: 'Nobody gave leave',
-      then: 'Ask her owner before you cut.',
+      then: 'Ask its owner before you cut.',
     });
   if (mother.protectedVariety)
     notes.push({
@@ -127,26 +127,26 @@ function seen(look: Examination, today: Day): readonly Note[] {
     notes.push({
       weight: 'wait',
       says: 'Limp',
-      then: 'A cutting lives off itself until it roots. Water her, and cut when she is plump: a day or two.',
+      then: 'A cutting lives off itself until it roots. Water the mother, and cut when it is plump: a day or two.',
       until: addDays(today, TURGID_AFTER_DAYS + 1),
     });
   else if (ago !== null && ago > TURGID_FOR_DAYS)
     notes.push({
       weight: 'note',
       says: `Last watered ${ago} days ago`,
-      then: 'Water her a day or two before the cut: a plump cutting has more to live off.',
+      then: 'Water the mother a day or two before the cut: a plump cutting has more to live off.',
     });
   else if (ago !== null && ago < TURGID_AFTER_DAYS)
     notes.push({
       weight: 'note',
       says: 'Watered today',
-      then: 'Tomorrow her leaves are full, and wounds bleed less.',
+      then: 'Tomorrow its leaves are full, and wounds bleed less.',
     });
   if (look.growing === false)
     notes.push({
       weight: 'note',
       says: 'Not growing',
-      then: 'Roots come slowly, whatever the air says: she knows better than a thermometer.',
+      then: 'Roots come slowly, whatever the air says: the plant knows better than a thermometer.',
     });
   if (look.flowering)
     notes.push({
@@ -200,7 +200,7 @@ function look(looked: Examination | null, lately: Examination | null, today: Day
       says: looked
         ? `Last looked at ${daysBetween(looked.day, today)} days ago`
         : 'Not looked at yet',
-      then: 'Look her over before you cut: firm, clean, growing.',
+      then: 'Look it over before you cut: firm, clean, growing.',
     },
   ];
 }
@@ -210,18 +210,18 @@ function seasonNotes(season: SeasonNow | null): readonly Note[] {
     return [
       {
         weight: 'note',
-        says: 'Her place is not told',
+        says: 'Its place is not told',
         then: 'Say where it stands, and its season is worked out from the air there.',
       },
     ];
   switch (season.state) {
     case 'active':
-      return [{ weight: 'good', says: 'In season', then: `Her place is ${season.reason}.` }];
+      return [{ weight: 'good', says: 'In season', then: `Its place is ${season.reason}.` }];
     case 'marginal':
       return [
         {
           weight: 'note',
-          says: 'At the edge of her season',
+          says: 'At the edge of its season',
           then: `It is ${season.reason}: roots take longer.`,
         },
       ];

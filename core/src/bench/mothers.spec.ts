@@ -219,7 +219,7 @@ describe('the condition of a mother', () => {
     expect(says(of(mother({ protectedVariety: true })))).toContain('Perhaps a protected variety');
     const resting = of(space({ tempC: 5 }));
     expect(resting).toMatchObject({ verdict: 'wait', until: null });
-    expect(says(of(mother({ space: null })))).toContain('Her place is not told');
+    expect(says(of(mother({ space: null })))).toContain('Its place is not told');
   });
 });
 

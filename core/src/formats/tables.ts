@@ -76,13 +76,13 @@ function mothers(state: State): DataTable {
     title: 'Mother plants',
     columns: [
       column('id', 'string', 'Key of the mother', true),
-      column('name', 'string', 'What she is called'),
+      column('name', 'string', 'What it is called'),
       column('plant', 'string', 'Taxon'),
       column('provenance', 'string', 'Where it came from'),
-      column('permission', 'string', 'Whether she may be propagated'),
+      column('permission', 'string', 'Whether it may be propagated'),
       column('since', 'date', 'Here since'),
-      column('from_batch', 'string', 'The batch she was raised in'),
-      column('space', 'string', 'Where she stands'),
+      column('from_batch', 'string', 'The batch it was raised in'),
+      column('space', 'string', 'Where it stands'),
     ],
     rows: [...state.mothers.values()].map((m) => [
       m.id,

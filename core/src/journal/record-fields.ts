@@ -88,9 +88,9 @@ export const motherFields = z.looseObject({
   since: clear(dayField),
   /** About when she was sown or rooted. */
   bornOn: clear(dayField),
-  /** The batch she was raised in. */
+  /** The batch it was raised in. */
   fromBatch: clear(idField),
-  /** Where she stands. */
+  /** Where it stands. */
   space: clear(idField),
   heightMm: clear(z.number().positive().max(20_000)),
   /** What she has that could be taken, by method: leaves, heads, offsets … */

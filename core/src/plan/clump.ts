@@ -84,7 +84,7 @@ export function judgeOffset(
     return {
       is: 'leave',
       of,
-      reason: 'Large enough, but with hardly a root: it stays on her until it has its own.',
+      reason: 'Large enough, but with hardly a root: it stays on the mother until it has its own.',
     };
   }
   const needed = DOUBLES_DAYS * Math.log2(1 / of);
@@ -101,13 +101,20 @@ export function judgeOffset(
   const size = `${Math.round(of * 100)}% of the ${tall ? 'height' : 'size'} to take`;
   if (from === null || likely === null)
     return { is: 'leave', of, reason: `Only ${size}: years away.` };
-  return { is: 'wait', from, likely, to, of, reason: `Only ${size}: it still lives off her.` };
+  return {
+    is: 'wait',
+    from,
+    likely,
+    to,
+    of,
+    reason: `Only ${size}: it still lives off its mother.`,
+  };
 }
 
 /** What is wrong with a clump as typed, in the grower's words; empty if nothing. */
 export function clumpProblem(motherMm: number, sizes: readonly number[]): string {
   if (!(motherMm > 0))
-    return 'How large is the mother? Measure her across or up, whichever is more.';
+    return 'How large is the mother? Measure it across or up, whichever is more.';
   if (sizes.length === 0) return 'No offset is listed. Add the first.';
   if (sizes.some((s) => !(s > 0)))
     return 'An offset has a size. Measure it, or take it off the list.';

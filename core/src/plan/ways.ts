@@ -15,7 +15,7 @@ export type WayReason =
   | 'takes fewest'
   | 'ready soonest'
   | 'least work'
-  | 'least work among those she takes well';
+  | 'least work among those it takes well';
 
 /** What would change the answer. */
 export type WayChange =
@@ -125,7 +125,7 @@ function reasonsFor(
   if (others.every((w) => (w.half ?? '9999') >= (best.half ?? '9999')))
     reasons.push('ready soonest');
   if (others.every((w) => w.minutes! >= best.minutes!)) reasons.push('least work');
-  return reasons.length > 0 ? reasons : ['least work among those she takes well'];
+  return reasons.length > 0 ? reasons : ['least work among those it takes well'];
 }
 
 const LATER_DAYS = 7;

@@ -179,7 +179,7 @@ export class MotherForm {
 
   /** Set where a known mother is changed. */
   readonly id = input<string>();
-  /** The batch she was raised in, from its page. */
+  /** The batch it was raised in, from its page. */
   readonly from = input<string>();
 
   private readonly words = inject(Words);

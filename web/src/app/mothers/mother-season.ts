@@ -46,7 +46,7 @@ export class MotherSeason {
     return {
       swings: year.every((d) => d.nightC !== undefined && d.noonC !== undefined),
       chart: seasonChart(year, this.taxon().season, this.words.speech()),
-      place: record?.name ?? 'her place',
+      place: record?.name ?? 'its place',
       says: `${this.words.temperature(now.tempC)} today: ${now.reason}.`,
       next:
         now.state === 'active'

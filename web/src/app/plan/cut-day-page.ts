@@ -185,7 +185,7 @@ export class CutDayPage {
     const cut = mother && usualCut(this.state(), mother);
     this.asked.set(false);
     if (!mother) return;
-    if (!cut) return this.actions.say(`${mother.name ?? 'She'} has nothing to spare.`);
+    if (!cut) return this.actions.say(`${mother.name ?? 'The mother'} has nothing to spare.`);
     this.keep([...this.kept().lines, { key: freshId(), mother: id, ...cut, space: '', place: '' }]);
   }
 

@@ -72,7 +72,7 @@ export class CutTerms {
   protected readonly desk = inject(PlanDesk);
   protected readonly disinfectants = DISINFECTANTS;
   protected readonly disinfectantWord = DISINFECTANT_WORD;
-  /** Where she stands, unless the plan says otherwise. */
+  /** Where it stands, unless the plan says otherwise. */
   protected readonly space = computed(
     () => this.desk.draft().space || (this.desk.mother()?.space ?? this.desk.space()),
   );

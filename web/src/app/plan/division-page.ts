@@ -207,7 +207,9 @@ export class DivisionPage {
     const pots = this.groups().reduce((sum, g) => sum + g.parts.length, 0);
     const stay = this.read$().length - pots;
     const potted = pots === 0 ? 'None to pot' : pots === 1 ? 'One to pot' : `${pots} to pot`;
-    return stay === 0 ? potted : `${potted}, ${stay === 1 ? 'one stays' : `${stay} stay`} on her`;
+    return stay === 0
+      ? potted
+      : `${potted}, ${stay === 1 ? 'one stays' : `${stay} stay`} on the mother`;
   });
   protected readonly cautions = computed(() => {
     const taxon = this.plant()?.taxon;

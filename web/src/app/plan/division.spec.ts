@@ -17,7 +17,7 @@ describe('parting a clump', () => {
   it('leaves on her what would not shoot, and waits for what is cut', async () => {
     const page = await open('m-hawo');
     await page.fill('Growing points', '0');
-    expect(page.text).toContain('One to pot, one stays on her');
+    expect(page.text).toContain('One to pot, one stays on the mother');
     expect(page.text).toContain('nothing of it would shoot');
     await page.fill('Growing points', '1');
     await page.fill('It comes away', 'rhizome');

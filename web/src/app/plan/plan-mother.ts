@@ -15,7 +15,7 @@ export function planMother(id: Signal<string | undefined>) {
     /** How she is drawn. */
     look: computed(() => plantDrawn(plant()?.taxon).look),
     name: computed(() => record()?.name ?? ''),
-    /** Where she stands; the first place that is known until someone says. */
+    /** Where it stands; the first place that is known until someone says. */
     space: computed(() => record()?.space ?? placesIn(state())[0]?.id ?? ''),
     way: (method: MethodId) => {
       const known = plant();
