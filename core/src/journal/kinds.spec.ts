@@ -130,7 +130,7 @@ describe('kinds and records of a version to come', () => {
 describe('records', () => {
   const FIELDS_OF: Readonly<Record<RecordName, object>> = {
     taxon: { name: 'My own', like: 'echeveria-elegans' },
-    mother: { name: 'The bowl' },
+    mother: { name: 'The bowl', picture: { id: 'p1', width: 1600, height: 1200 } },
     space: { name: 'Porch', tempC: 12 },
     batch: FIELDS,
     component: { name: 'Crushed brick', grainMm: 3 },

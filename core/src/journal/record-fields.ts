@@ -96,6 +96,14 @@ export const motherFields = z.looseObject({
   /** What she has that could be taken, by method: leaves, heads, offsets … */
   has: clear(z.partialRecord(z.enum(METHODS), z.int().min(0).max(100_000))),
   notes: clear(noteField),
+  /** The grower's own picture of it; the picture itself is kept beside the journal under its id. */
+  picture: clear(
+    z.looseObject({
+      id: idField,
+      width: z.int().min(1).max(20_000),
+      height: z.int().min(1).max(20_000),
+    }),
+  ),
 });
 
 /** A way of doing it, kept under a name to be used again. */

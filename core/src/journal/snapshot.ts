@@ -12,7 +12,7 @@ import type { TaskId } from './task';
  */
 
 /** Raised whenever what is folded or packed changes. */
-export const SNAPSHOT_VERSION = 8;
+export const SNAPSHOT_VERSION = 9;
 
 /** Lists of entries that a batch keeps beside all of them. */
 const ENTRY_LISTS = ['photos', 'measured', 'forecasts', 'reopenings', 'pottings', 'looks'] as const;

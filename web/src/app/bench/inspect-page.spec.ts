@@ -76,6 +76,27 @@ describe('what do you see', () => {
     ]);
   });
 
+  it('lays the grower’s latest picture beside the signs', async () => {
+    const page = await open();
+    expect(page.all('hy-picture')).toHaveLength(0);
+    for (const [picture, day] of [
+      ['p1', '2026-04-02'],
+      ['p2', '2026-04-08'],
+    ] as const)
+      await page.journal.record({
+        kind: 'photo',
+        batch: 'b-20',
+        day,
+        picture,
+        width: 800,
+        height: 600,
+        bytes: 10,
+      });
+    await page.settle();
+    expect(page.all('hy-picture')).toHaveLength(1);
+    expect(page.text).toContain('Yours, Wed 8 Apr');
+  });
+
   it('says when there is no such batch', async () => {
     expect((await mount(InspectPage, { id: 'nobody' })).text).toContain('No such batch');
   });

@@ -33,6 +33,7 @@ import { Words } from '../data/words';
 import { oneAtATime } from '../data/one-at-a-time';
 import { DraftNote } from '../forms/draft-note';
 import { SignPicture } from '../marks/sign-picture';
+import { Picture } from '../pictures/picture';
 
 /** Causes less likely than this are not told, and at most so many are. */
 const LEAST = 0.05;
@@ -46,7 +47,7 @@ const seenSchema: z.ZodType<Seen> = z.partialRecord(
 /** What do you see? Signs in, likely causes out, with what to look at next and what to do. */
 @Component({
   selector: 'hy-inspect-page',
-  imports: [MatButton, DraftNote, RouterLink, SignPicture],
+  imports: [MatButton, DraftNote, Picture, RouterLink, SignPicture],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'grid grid-cols-1 gap-2.5' },
   template: `
@@ -98,6 +99,18 @@ const seenSchema: z.ZodType<Seen> = z.partialRecord(
           aria-labelledby="likely"
           class="sticky top-4 grid grid-cols-1 gap-3 phone:static phone:row-start-1"
         >
+          @if (latest(); as p) {
+            <figure class="own m-0">
+              <hy-picture
+                cropped
+                [picture]="p.picture"
+                [width]="p.width"
+                [height]="p.height"
+                alt="Your latest picture of it"
+              />
+              <figcaption class="quiet small">Yours, {{ words.day(p.day) }}</figcaption>
+            </figure>
+          }
           <h2 id="likely" class="ruled">Likely</h2>
           @if (looked() === 0) {
             <p>Answer what you have looked at; leave the rest open. The first line tells most.</p>
@@ -176,6 +189,11 @@ const seenSchema: z.ZodType<Seen> = z.partialRecord(
     }
   `,
   styles: `
+    .own hy-picture {
+      display: block;
+      width: 100%;
+      height: 11rem;
+    }
     ul li.next {
       border-left-color: var(--water);
     }
@@ -206,11 +224,13 @@ export class InspectPage {
   private readonly journal = inject(Journal);
   private readonly actions = inject(Actions);
   private readonly router = inject(Router);
-  private readonly words = inject(Words);
+  protected readonly words = inject(Words);
   private readonly today = inject(Today).day;
   readonly id = input.required<string>();
 
   protected readonly batch = computed(() => this.journal.state().batches.get(this.id()));
+  /** The grower's own latest picture, to hold the signs against. */
+  protected readonly latest = computed(() => this.batch()?.photos.at(-1) ?? null);
   protected readonly look = computed(() => {
     const batch = this.batch();
     return batch ? drawnOf(this.journal.state(), batch).look : ANY_LOOK;

@@ -70,6 +70,26 @@ describe('pictures', () => {
     expect(full.journal.state().size).toBe(0);
   });
 
+  it('of a mother are worn by her record, and kept as those of a batch', async () => {
+    const { stores, journal, pictures } = await setUp();
+    await journal.record({
+      kind: 'put',
+      record: 'mother',
+      key: 'm1',
+      fields: { name: 'Old Grey' },
+    });
+    const taken = await pictures.takeOfMother(photo(), 'm1');
+    if (!taken.ok) throw new Error(taken.problem);
+    expect(stores.blobs.get(taken.picture)).toBe(SHRUNK);
+    expect(journal.state().mothers.get('m1')).toMatchObject({
+      name: 'Old Grey',
+      picture: { id: taken.picture, width: 8, height: 6 },
+    });
+    expect(await pictures.takeOfMother(photo('log.csv', 'text/csv'), 'm1')).toMatchObject({
+      ok: false,
+    });
+  });
+
   it('of a file are put back once; those that are here stay', async () => {
     const { stores, pictures } = await setUp();
     stores.blobs.set('here', SHRUNK);

@@ -1,7 +1,7 @@
 import { inject, Injectable } from '@angular/core';
 import { STORES } from './book';
 import { freshId } from './fresh-id';
-import { Journal } from './journal';
+import { Journal, type Draft } from './journal';
 import { PICTURES_WORKER } from './workers';
 
 /** No side longer than this: a wound fills the screen, and a season fits on a phone. */
@@ -14,6 +14,17 @@ export type Taken =
   | { readonly ok: true; readonly picture: string }
   | { readonly ok: false; readonly problem: string };
 
+/** A picture in the store, that nothing names yet. */
+type Kept =
+  | {
+      readonly ok: true;
+      readonly picture: string;
+      readonly width: number;
+      readonly height: number;
+      readonly bytes: number;
+    }
+  | Extract<Taken, { ok: false }>;
+
 /** Pictures: shrunk in a worker, kept beside the journal, named by an entry of their batch. */
 @Injectable({ providedIn: 'root' })
 export class Pictures {
@@ -21,12 +32,49 @@ export class Pictures {
   private readonly stores = inject(STORES);
   private readonly worker = inject(PICTURES_WORKER);
 
-  /** The picture is stored before the entry that names it: an entry never points at nothing. */
+  /** A picture of a batch, with the entry that names it. */
   async take(
     file: File,
     batch: string,
     about: { readonly day?: string; readonly text?: string },
   ): Promise<Taken> {
+    const kept = await this.keep(file);
+    if (!kept.ok) return kept;
+    const { picture, width, height, bytes } = kept;
+    return this.named(picture, {
+      kind: 'photo',
+      batch,
+      picture,
+      width,
+      height,
+      bytes,
+      name: file.name.slice(0, 200),
+      ...about,
+    });
+  }
+
+  /** The picture that a mother wears: one at a time, the one before stays with the journal. */
+  async takeOfMother(file: File, mother: string): Promise<Taken> {
+    const kept = await this.keep(file);
+    if (!kept.ok) return kept;
+    const { picture: id, width, height } = kept;
+    return this.named(id, {
+      kind: 'put',
+      record: 'mother',
+      key: mother,
+      fields: { picture: { id, width, height } },
+    });
+  }
+
+  private async named(picture: string, draft: Draft): Promise<Taken> {
+    const { saved } = await this.journal.record(draft);
+    return saved
+      ? { ok: true, picture }
+      : { ok: false, problem: 'The picture is kept, but its entry is not saved yet: see above.' };
+  }
+
+  /** The picture is stored before the entry that names it: an entry never points at nothing. */
+  private async keep(file: File): Promise<Kept> {
     if (!file.type.startsWith('image/'))
       return {
         ok: false,
@@ -53,19 +101,13 @@ export class Pictures {
           'The store of this browser is full: the picture was not kept. Save the file with pictures, then free some room.',
       };
     }
-    const { saved } = await this.journal.record({
-      kind: 'photo',
-      batch,
+    return {
+      ok: true,
       picture,
       width: shrunk.width,
       height: shrunk.height,
       bytes: shrunk.blob.size,
-      name: file.name.slice(0, 200),
-      ...about,
-    });
-    return saved
-      ? { ok: true, picture }
-      : { ok: false, problem: 'The picture is kept, but its entry is not saved yet: see above.' };
+    };
   }
 
   get(picture: string): Promise<Blob | null> {

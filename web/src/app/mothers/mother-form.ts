@@ -143,6 +143,7 @@ const FEEDS: { readonly [K in keyof Required<MotherFields>]: readonly (keyof Mot
   heightMm: ['height'],
   has: ['has'],
   notes: ['notes'],
+  picture: [],
 };
 
 function hasFrom(typed: MotherDraft['has']): Partial<Record<MethodId, number>> | null {

@@ -10,7 +10,6 @@ import {
   mixesOf,
   plantOf,
   type Condition,
-  plantDrawn,
   type Plant,
   drawnAs,
 } from '@hypogeon/core/bench';
@@ -19,7 +18,6 @@ import { evidenceText, METHOD, grownAs } from '@hypogeon/core/botany';
 import { daysBetween, type Day } from '@hypogeon/core/days';
 import { ROOT_STATES, type Batch, type Mother, type MotherTending } from '@hypogeon/core/journal';
 import { countLedger } from '@hypogeon/core/ledger';
-import type { Drawn } from '@hypogeon/core/look';
 import { spareOf } from '@hypogeon/core/plan';
 import { cuttingCautions } from '@hypogeon/core/safety';
 import { successRange } from '@hypogeon/core/stats';
@@ -29,9 +27,11 @@ import { Today } from '../data/today';
 import { ORIGIN_NAME, whereToCut } from '@hypogeon/words';
 import { Words } from '../data/words';
 import { CuttingMark } from '../marks/cutting-mark';
-import { PlantPicture } from '../marks/plant-picture';
 import { FamilyTree } from './family-tree';
+import { FilePick } from '../forms/file-pick';
+import { Pictures } from '../data/pictures';
 import { MotherLook } from './mother-look';
+import { MotherPicture } from './mother-picture';
 import { StockSteppers } from '../plan/stock-steppers';
 import { MotherSeason } from './mother-season';
 import { Field, FieldControl } from '../forms/field';
@@ -54,7 +54,8 @@ import { namePage } from '../shell/page-title';
     FamilyTree,
     MotherLook,
     MotherSeason,
-    PlantPicture,
+    MotherPicture,
+    FilePick,
     StockSteppers,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -62,7 +63,7 @@ import { namePage } from '../shell/page-title';
   template: `
     @if (view(); as v) {
       <div class="page-head m-0">
-        <hy-plant class="self-center" [drawn]="wholeOf(v.plant)" [size]="88" />
+        <hy-mother-picture class="self-center" [mother]="v.mother" [size]="88" />
         <h1 class="self-center">{{ v.mother.name }}</h1>
         <p class="quiet self-center">
           <i>{{ v.plant?.name ?? 'unknown plant' }}</i>
@@ -70,7 +71,17 @@ import { namePage } from '../shell/page-title';
             (figures of <i>{{ v.plant?.like }}</i>)
           }
         </p>
-        <a matButton="text" class="push" [routerLink]="['/mothers', v.mother.id, 'edit']">Change</a>
+        <span class="push no-print flex flex-wrap">
+          <hy-file-pick
+            [label]="v.mother.picture ? 'Another picture' : 'Take a picture'"
+            accept="image/*"
+            (picked)="picture($event[0])"
+          />
+          @if (v.mother.picture) {
+            <button type="button" matButton="text" (click)="drawIt()">Draw it instead</button>
+          }
+          <a matButton="text" [routerLink]="['/mothers', v.mother.id, 'edit']">Change</a>
+        </span>
         <a matButton="filled" routerLink="/plan" [queryParams]="{ mother: v.mother.id }"
           >Plan a batch</a
         >
@@ -342,6 +353,7 @@ import { namePage } from '../shell/page-title';
 })
 export class MotherPage {
   private readonly actions = inject(Actions);
+  private readonly pictures = inject(Pictures);
   protected readonly panel = signal<'' | 'repotted' | 'divided'>('');
   protected readonly problem = signal('');
   protected readonly doneWord: Readonly<Record<MotherTending, string>> = {
@@ -352,6 +364,20 @@ export class MotherPage {
   };
   protected readonly containers = computed(() => containersOf(this.state()));
   protected readonly mixes = computed(() => mixesOf(this.state()));
+
+  /** The grower's own picture of it. */
+  protected async picture(file: File | undefined): Promise<void> {
+    if (!file) return;
+    const taken = await this.pictures.takeOfMother(file, this.id());
+    this.actions.say(taken.ok ? 'That is its picture now.' : taken.problem);
+  }
+
+  protected drawIt(): void {
+    void this.actions.record(
+      { kind: 'put', record: 'mother', key: this.id(), fields: { picture: null } },
+      'Drawn again',
+    );
+  }
 
   constructor() {
     namePage(() => this.view()?.mother.name ?? '');
@@ -406,7 +432,6 @@ export class MotherPage {
   private readonly today = inject(Today).day;
   readonly id = input.required<string>();
 
-  protected readonly wholeOf = (plant: Plant | null): Drawn => plantDrawn(plant?.taxon);
   protected readonly view = computed(() => {
     const state = this.state();
     const mother = state.mothers.get(this.id());

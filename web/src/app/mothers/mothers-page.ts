@@ -1,13 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
-import { plantDrawn, plantOf, seasonOn } from '@hypogeon/core/bench';
+import { plantOf, seasonOn } from '@hypogeon/core/bench';
 import type { SeasonState } from '@hypogeon/core/botany';
 import { countLedger } from '@hypogeon/core/ledger';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
-import { PlantPicture } from '../marks/plant-picture';
+import { MotherPicture } from './mother-picture';
 import { PERMISSION_WORD } from './permission-words';
 
 const SEASON_WORD: Readonly<Record<SeasonState, string>> = {
@@ -18,7 +18,7 @@ const SEASON_WORD: Readonly<Record<SeasonState, string>> = {
 
 @Component({
   selector: 'hy-mothers-page',
-  imports: [MatButton, RouterLink, PlantPicture],
+  imports: [MatButton, RouterLink, MotherPicture],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
@@ -47,7 +47,7 @@ const SEASON_WORD: Readonly<Record<SeasonState, string>> = {
               class="grid grid-cols-[72px_minmax(10rem,1.1fr)_minmax(10rem,1.2fr)_minmax(8rem,0.8fr)_minmax(10rem,1fr)] items-center gap-4 min-h-18 border-b border-line text-ink no-underline phone:py-2.5 phone:px-0 phone:gap-y-1 phone:grid-cols-[72px_minmax(0,1fr)]"
               [routerLink]="['/mothers', m.id]"
             >
-              <hy-plant [drawn]="m.piece" [size]="72" />
+              <hy-mother-picture [mother]="m.mother" [size]="72" />
               <span class="who">
                 <strong>{{ m.name }}</strong>
                 <i class="quiet small">{{ m.plant }}</i>
@@ -132,7 +132,7 @@ export class MothersPage {
           id: m.id,
           name: m.name ?? 'Unnamed',
           plant: plant?.name ?? 'unknown plant',
-          piece: plantDrawn(plant?.taxon),
+          mother: m,
           provenance: m.provenance ?? 'no provenance noted',
           permission: PERMISSION_WORD[m.permission ?? 'unknown'],
           gave:

@@ -126,6 +126,23 @@ describe('mothers', () => {
     expect((await mount(MotherPage, { id: 'no' })).text).toContain('No such mother');
   });
 
+  it('wears the grower’s own picture where there is one, and is drawn again on demand', async () => {
+    const page = await mount(MotherPage, { id: 'm-opun' });
+    expect(page.all('hy-mother-picture svg').length).toBeGreaterThan(0);
+    await page.journal.record({
+      kind: 'put',
+      record: 'mother',
+      key: 'm-opun',
+      fields: { picture: { id: 'p1', width: 1600, height: 1200 } },
+    });
+    await page.settle();
+    expect(page.all('hy-mother-picture hy-picture')).toHaveLength(1);
+    expect(page.all('hy-mother-picture svg')).toHaveLength(0);
+    await page.tap('Draw it instead');
+    expect(page.journal.state().mothers.get('m-opun')).not.toHaveProperty('picture');
+    expect(page.all('hy-mother-picture svg').length).toBeGreaterThan(0);
+  });
+
   it('answers first whether she may be cut, and why', async () => {
     const verdict = async (id: string) => {
       const page = await mount(MotherPage, { id });

@@ -1,4 +1,12 @@
-import { ChangeDetectionStrategy, Component, effect, inject, input, signal } from '@angular/core';
+import {
+  booleanAttribute,
+  ChangeDetectionStrategy,
+  Component,
+  effect,
+  inject,
+  input,
+  signal,
+} from '@angular/core';
 import { Pictures } from '../data/pictures';
 
 /** A picture of the store by its id. */
@@ -8,13 +16,14 @@ import { Pictures } from '../data/pictures';
   template: `
     @if (url(); as u) {
       <img
-        class="block w-full h-auto bg-line"
+        class="block w-full bg-line"
+        [class]="cropped() ? 'h-full object-cover rounded-sm' : 'h-auto'"
         [src]="u"
         [alt]="alt()"
         [width]="width()"
         [height]="height()"
       />
-    } @else if (missing()) {
+    } @else if (missing() && !cropped()) {
       <p class="quiet small">This picture lies on another device. Import its zip to see it here.</p>
     }
   `,
@@ -25,6 +34,8 @@ export class Picture {
   readonly alt = input.required<string>();
   readonly width = input.required<number>();
   readonly height = input.required<number>();
+  /** Fills the room it is given, whatever its shape. */
+  readonly cropped = input(false, { transform: booleanAttribute });
 
   protected readonly url = signal<string | null>(null);
   protected readonly missing = signal(false);

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
-import { drawnAs, plantDrawn, plantOf } from '@hypogeon/core/bench';
+import { drawnAs, plantDrawn, takenAs, plantOf } from '@hypogeon/core/bench';
 import {
   everyWay,
   evidenceText,
@@ -60,7 +60,7 @@ const GROWER = {
       </div>
 
       <div class="grid grid-cols-[13rem_minmax(0,1fr)] items-end gap-6 phone:grid-cols-1">
-        <hy-plant class="justify-self-center" [drawn]="drawn()" [size]="208" />
+        <hy-plant class="justify-self-center" [drawn]="drawn()" [takes]="takes()" [size]="208" />
         <div>
           <p class="lead max-w-[60ch] mb-2 headline text-xl">{{ more() }}</p>
           <p>
@@ -196,6 +196,12 @@ export class TaxonPage {
       .map((w) => ({ name: METHOD[w.method].name, why: w.why }));
   });
   protected readonly drawn = computed(() => plantDrawn(this.taxon()));
+  /** Where the way that is told first comes off it. */
+  protected readonly takes = computed(() => {
+    const taxon = this.taxon();
+    const best = taxon?.methods.find((m) => m.worth !== 'poor');
+    return taxon && best ? takenAs(taxon, best) : null;
+  });
   protected readonly places = LIGHT_PLACE;
   protected readonly light = computed(() => {
     const t = this.taxon();

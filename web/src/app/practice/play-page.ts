@@ -105,7 +105,11 @@ const BELOW = {
           </div>
           <div class="row flex flex-wrap gap-2.5">
             @for (act of waits; track act.id) {
-              <button matButton="filled" [attr.aria-keyshortcuts]="act.key" (click)="does(act.id)">
+              <button
+                [matButton]="act.id === 'wait' ? 'filled' : 'outlined'"
+                [attr.aria-keyshortcuts]="act.key"
+                (click)="does(act.id)"
+              >
                 {{ act.says }}
                 <kbd class="ml-1.5 plain text-xs opacity-80 phone:hidden" aria-hidden="true">{{
                   act.key

@@ -55,6 +55,14 @@ describe('a zip', () => {
     const journal = writeJournal(demoJournal('2026-04-09'));
     const zip = zipOf({ 'pictures/pic1.jpg': JPEG }, journal);
     expect(await files.readZip(zip, [photo], NOW)).toMatchObject({ pictures: [{ id: 'pic1' }] });
+    const worn = {
+      ...photo,
+      kind: 'put',
+      record: 'mother',
+      key: 'm1',
+      fields: { picture: { id: 'pic1', width: 8, height: 6 } },
+    } as unknown as Entry;
+    expect(await files.readZip(zip, [worn], NOW)).toMatchObject({ pictures: [{ id: 'pic1' }] });
   });
 
   it.each<[string, () => Uint8Array, RegExp]>([

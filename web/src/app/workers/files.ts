@@ -59,6 +59,14 @@ export type ReadZip =
 const MOST_PICTURE = 30_000_000;
 const PICTURE = /^pictures\/([\w-]{1,80})\.jpg$/;
 const isPhoto = isKind('photo');
+const isPut = isKind('put');
+
+/** The picture that an entry names. */
+const pictureIn = (entry: Entry): readonly string[] => {
+  if (isPhoto(entry)) return [entry.picture];
+  if (!isPut(entry) || entry.record !== 'mother' || !entry.fields.picture) return [];
+  return [entry.fields.picture.id];
+};
 
 /** A weather table with its meaning guessed, or as the grower says. */
 export type ReadWeatherFile =
@@ -165,7 +173,7 @@ export const files = {
     const file = new Blob([journal as Uint8Array<ArrayBuffer>]);
     const read = await files.readLarge(file, known, nowMs);
     if (!read.ok) return read;
-    const named = new Set([...read.entries, ...known].filter(isPhoto).map((e) => e.picture));
+    const named = new Set([...read.entries, ...known].flatMap(pictureIn));
     const pictures: (NamedBytes & { type: string })[] = [];
     let leftOut = 0;
     for (const [name, data] of unpacked.files) {
