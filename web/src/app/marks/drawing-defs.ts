@@ -4,8 +4,8 @@ import { drawn, FINE_FROM, type Drawn, type Look, type SignPicture } from '@hypo
 
 type Pencil = typeof import('@hypogeon/core/draw');
 
-/** So long at a time things are drawn. */
-const SLICE_MS = 12;
+/** So long at a time things are drawn: a tap is heard within a blink, and the page is not painted after each few. */
+const SLICE_MS = 36;
 
 const SVG = 'http://www.w3.org/2000/svg';
 
@@ -48,8 +48,7 @@ export class DrawingDefs {
       bladeLines(of.look, of.part).map(({ from, to }) =>
         this.element('path', {
           d: `M${from.join(' ')}L${to.join(' ')}`,
-          'vector-effect': 'non-scaling-stroke',
-          style: 'fill:none;stroke:var(--do);stroke-width:2.4px;stroke-dasharray:6 4',
+          style: 'fill:none;stroke:var(--do);stroke-width:2.4px;stroke-dasharray:6 5',
         }),
       ),
     );
@@ -104,14 +103,11 @@ export class DrawingDefs {
     return shapes.map(({ d, fill, line, width }) =>
       this.element('path', {
         d,
-        'vector-effect': 'non-scaling-stroke',
+        // What all of them share stands once, in `styles.scss`: a wall of plants has thousands.
         style: [
           `fill:${fill ? `var(--mark-fill, var(--plant-${fill}))` : 'none'}`,
           `stroke:${line ? `var(--mark-line, var(--plant-${line}-ink))` : 'none'}`,
           `stroke-width:${small ? width * 0.62 : width}px`,
-          'stroke-dasharray:var(--mark-dash, none)',
-          'stroke-linejoin:round',
-          'stroke-linecap:round',
         ].join(';'),
       }),
     );

@@ -1,4 +1,11 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import {
+  afterNextRender,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  signal,
+} from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
 import { MatChipListbox, MatChipOption } from '@angular/material/chips';
@@ -94,7 +101,7 @@ import { Field, FieldControl } from '../forms/field';
       <p class="quiet push" role="status">{{ rows().length }} plants</p>
     </div>
     <ul class="bare wall grid auto-fill-36 gap-x-3 gap-y-5">
-      @for (row of rows(); track row.id) {
+      @for (row of drawn(); track row.id) {
         <li>
           <a class="block text-center text-ink no-underline" [routerLink]="['/plants', row.id]">
             <hy-plant [drawn]="row.piece" [size]="112" />
@@ -191,8 +198,18 @@ export class LibraryPage {
       };
     });
   });
+  /** A screenful stands first, and takes taps; the rest of the wall is built behind it. */
+  private readonly most = signal(SCREENFUL);
+  protected readonly drawn = computed(() => this.rows().slice(0, this.most()));
+
+  constructor() {
+    afterNextRender(() => setTimeout(() => this.most.set(Infinity)));
+  }
 }
 
 /** Old names are told where one was looked for. */
 const oldNames = (synonyms: readonly string[], query: string): readonly string[] =>
-  query.trim() === '' ? [] : synonyms.map((s) => `formerly ${s}`);
+  query.trim() === ''
+    ? []
+    : synonyms.map((s) => `formerly ${s}`); /** As many plants as a wide screen shows. */
+const SCREENFUL = 30;
