@@ -43,9 +43,9 @@ describe('an entry told anew', () => {
     expect(after('potted', { count: 2, container: 'pot-11', mix: null }).entries).toContainEqual(
       expect.objectContaining({ kind: 'potted', count: 2, container: 'pot-11' }),
     );
-    expect(after('potted', { mix: null }).entries.find((e) => e.kind === 'potted')).not.toHaveProperty(
-      'mix',
-    );
+    expect(
+      after('potted', { mix: null }).entries.find((e) => e.kind === 'potted'),
+    ).not.toHaveProperty('mix');
     expect(after('moved', { space: 'sill' }).space).toBe('sill');
     expect(after('watered', { ml: null }).waterings[0]).not.toHaveProperty('ml', 40);
     expect(after('note', { text: 'watered the neighbour' }).entries).toContainEqual(
