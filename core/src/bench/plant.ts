@@ -3,6 +3,7 @@ import {
   ANY_LOOK,
   CATALOGUE,
   findTaxa,
+  type AlsoCalled,
   formOf,
   lookOf,
   methodAs,
@@ -77,11 +78,15 @@ export function plants(state: State): readonly Plant[] {
 }
 
 /** The plant of that very name, or the only one that answers to what is typed; null where several do, or none. */
-export function plantCalled(known: readonly Plant[], text: string): Plant | null {
+export function plantCalled(
+  known: readonly Plant[],
+  text: string,
+  called?: AlsoCalled,
+): Plant | null {
   const typed = text.trim().toLowerCase();
   const named = known.find((p) => p.name.toLowerCase() === typed);
   if (named || typed.length < 3) return named ?? null;
-  const [only, ...more] = findTaxa(known.map(asTaxon), typed);
+  const [only, ...more] = findTaxa(known.map(asTaxon), typed, called);
   return more.length > 0 ? null : (known.find((p) => p.id === only?.id) ?? null);
 }
 

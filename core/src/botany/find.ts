@@ -2,27 +2,36 @@ import { distance } from 'fastest-levenshtein';
 import { METHOD, type Least, type MethodId } from './method';
 import type { Taxon, TaxonMethod } from './taxon';
 
+/** Names of a plant in other languages, by its id: fetched only where plants are looked for. */
+export type AlsoCalled = (taxon: string) => readonly string[];
+
+const NOTHING_ELSE: AlsoCalled = () => [];
+
 /**
  * The taxa whose name, family, common name or old name fits every word typed. Words need not be whole,
  * and long ones forgive a slip or two; where something fits exactly, slips are not looked for. First
  * stands the one of which a name begins most like what was typed and goes on least beyond it: “jade” is the jade plant before the silver jade.
  */
-export function findTaxa(taxa: readonly Taxon[], query: string): readonly Taxon[] {
+export function findTaxa(
+  taxa: readonly Taxon[],
+  query: string,
+  called: AlsoCalled = NOTHING_ELSE,
+): readonly Taxon[] {
   const words = plain(query).split(/\s+/).filter(Boolean);
-  const texts = taxa.map((taxon) => plain(textOf(taxon)));
+  const texts = taxa.map((taxon) => plain([textOf(taxon), ...called(taxon.id)].join(' ')));
   const exact = taxa.filter((_, i) => words.every((word) => texts[i]!.includes(word)));
   if (words.length === 0) return exact;
-  if (exact.length > 0) return nearestFirst(exact, words.join(' '));
+  if (exact.length > 0) return nearestFirst(exact, words.join(' '), called);
   const near = taxa.filter((_, i) => {
     const known = texts[i]!.split(/[^a-z]+/);
     return words.every((word) => known.some((other) => isSlip(word, other)));
   });
-  return nearestFirst(near, words.join(' '));
+  return nearestFirst(near, words.join(' '), called);
 }
 
-function nearestFirst(taxa: readonly Taxon[], typed: string): readonly Taxon[] {
-  const namesOf = ({ name, common, synonyms }: Taxon): readonly string[] =>
-    [...common, name, ...synonyms].map(plain);
+function nearestFirst(taxa: readonly Taxon[], typed: string, called: AlsoCalled): readonly Taxon[] {
+  const namesOf = ({ id, name, common, synonyms }: Taxon): readonly string[] =>
+    [...common, name, ...synonyms, ...called(id)].map(plain);
   return taxa
     .map((taxon) => {
       const names = namesOf(taxon).map((n) => ({
@@ -37,10 +46,14 @@ function nearestFirst(taxa: readonly Taxon[], typed: string): readonly Taxon[] {
 }
 
 /** Those that are called just so, by any of their names: `Jade plant` is one plant, though others are jades too. */
-export function calledJustSo(taxa: readonly Taxon[], name: string): readonly Taxon[] {
+export function calledJustSo(
+  taxa: readonly Taxon[],
+  name: string,
+  called: AlsoCalled = NOTHING_ELSE,
+): readonly Taxon[] {
   const wanted = plain(name).trim();
   return taxa.filter((t) =>
-    [t.name, ...t.common, ...t.synonyms].some((known) => plain(known) === wanted),
+    [t.name, ...t.common, ...t.synonyms, ...called(t.id)].some((known) => plain(known) === wanted),
   );
 }
 

@@ -7,7 +7,7 @@ const read = (text: string, order?: DayOrder, locale?: string): Day => {
   const r = readDay(text, {
     today,
     ...(order ? { order } : {}),
-    ...(locale ? { locale } : {}),
+    ...(locale ? { languages: [locale] } : {}),
   });
   return r.ok ? r.day : r.why;
 };
@@ -94,5 +94,17 @@ describe('a day as people write it', () => {
     expect(readNearDay('tomorrow', today)).toBe('2026-04-10');
     expect(readNearDay('10 days ago', today)).toBe('2026-03-30');
     expect(readNearDay('some day', today)).toBeNull();
+  });
+
+  it.each([
+    ['14. März 2025', 'de', '2025-03-14'],
+    ['3. Dez. 2025', 'de', '2025-12-03'],
+    ['14 de marzo de 2025', 'es', '2025-03-14'],
+    // “mar” is a Tuesday here, and March by itself.
+    ['mar 20 de mayo de 2025', 'es', '2025-05-20'],
+    ['20 ene 2025', 'es', '2025-01-20'],
+    ['Tue 20 May 2025', 'es', '2025-05-20'],
+  ])('reads %s as it is written in %s', (text, locale, day) => {
+    expect(read(text, undefined, locale)).toBe(day);
   });
 });

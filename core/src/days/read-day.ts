@@ -14,8 +14,8 @@ export interface ReadDayWith {
   readonly order?: DayOrder;
   /** A day without a year is the one nearest to this. */
   readonly today: Day;
-  /** Month names of this language are read besides the English ones. */
-  readonly locale?: string;
+  /** Month names of these languages are read besides the English ones. */
+  readonly languages?: readonly string[];
 }
 
 const NUMBERS = /^(\d{1,4})[-/. ]+(\d{1,2})(?:[-/. ]+(\d{1,4}))?\.?$/;
@@ -27,13 +27,13 @@ const ORDINAL = /(\d)(?:st|nd|rd|th)\b/gi;
  * A date that can only be meant one way is read so whatever the order.
  * @example readDay('3/14/25', { today }) // 2025-03-14: there is no fourteenth month
  */
-export function readDay(text: string, { order, today, locale }: ReadDayWith): ReadDay {
+export function readDay(text: string, { order, today, languages = [] }: ReadDayWith): ReadDay {
   const trimmed = text.trim().replace(/\s+/g, ' ');
   if (trimmed === '') return { ok: false, why: 'empty' };
   const compact = COMPACT.exec(trimmed);
   if (compact) return one(dayOf(compact[1], compact[2]!, compact[3]!, today));
   const numbers = NUMBERS.exec(trimmed);
-  if (!numbers) return one(named(trimmed, today, locale));
+  if (!numbers) return one(named(trimmed, today, languages));
   const [, first, second, third] = numbers;
   if (first!.length > 2)
     return one(third !== undefined ? dayOf(first, second!, third, today) : null);
@@ -58,15 +58,16 @@ export function orderTold(text: string): DayOrder | null {
 const one = (day: Day | null): ReadDay =>
   day === null ? { ok: false, why: 'not-a-day' } : { ok: true, day };
 
-/** `May 20, 2025`, `Tue 20 May`, `20. Mai 2025`. */
-function named(text: string, today: Day, locale: string | undefined): Day | null {
+/** `May 20, 2025`, `Tue 20 May`, `20. Mai 2025`, `mar 20 de mayo`. */
+function named(text: string, today: Day, languages: readonly string[]): Day | null {
   const words = text
     .replace(ORDINAL, '$1')
     .split(/[\s,./-]+/)
     .filter((w) => w !== '');
-  const month = words.map((w) => monthOf(w, locale)).find((m) => m !== null);
+  // A weekday may begin like a month, and stands before it: `mar` is a Tuesday in Spanish.
+  const month = words.map((w) => monthOf(w, languages)).findLast((m) => m !== null);
   const numbers = words.filter((w) => /^\d+$/.test(w));
-  if (month === undefined || numbers.length < 1 || numbers.length > 2) return null;
+  if (month == null || numbers.length < 1 || numbers.length > 2) return null;
   // A year may stand first: 2025 May 20.
   const [a, b] = numbers as [string, string?];
   const [day, year] = b !== undefined && a.length > 2 ? [b, a] : [a, b];
@@ -74,10 +75,10 @@ function named(text: string, today: Day, locale: string | undefined): Day | null
 }
 
 /** @returns 1–12, or null for a word that names no month */
-function monthOf(word: string, locale: string | undefined): number | null {
+function monthOf(word: string, languages: readonly string[]): number | null {
   const low = word.toLowerCase();
   if (low.length < 3 || /^\d/.test(low)) return null;
-  for (const names of [ENGLISH, ...(locale ? [monthsIn(locale)] : [])]) {
+  for (const names of [ENGLISH, ...languages.map(monthsIn)]) {
     const at = names.findIndex((name) => name.startsWith(low));
     if (at >= 0) return at + 1;
   }

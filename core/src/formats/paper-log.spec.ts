@@ -65,6 +65,37 @@ describe('an old paper log', () => {
     });
   });
 
+  it.each([
+    [
+      'German',
+      `Pflanze;Vermehrung;Datum;Anzahl;Bewurzelt;Verfault;Schale;Bemerkungen
+Echeveria elegans;Blatt;14. März 2025;40;26;9;Fenster;zu früh gezogen
+Sedum pachyphyllum;Kopfsteckling;20.03.2025;12;11;;B;
+Opuntia microdasys;Ohr;5. Mai 2025;5;3;;;
+Gasteria carinata;Blattstück;1. Dez. 2025;6;;;;
+`,
+    ],
+    [
+      'Spanish',
+      `Planta;Método;Fecha;Cantidad;Enraizadas;Podridas;Bandeja;Notas
+Echeveria elegans;hoja;14 de marzo de 2025;40;26;9;ventana;sacadas pronto
+Sedum pachyphyllum;punta;20/03/2025;12;11;;B;
+Opuntia microdasys;penca;5 de mayo de 2025;5;3;;;
+Gasteria carinata;trozo de hoja;1 dic 2025;6;;;;
+`,
+    ],
+  ])('is read in %s: headers, months and ways', (_language, log) => {
+    const given = readTable(log)!;
+    const mapping = guessPaper(given);
+    expect(mapping.columns).toEqual(guessPaper(table).columns);
+    expect(rows(mapping, given)).toMatchObject([
+      { ok: true, fields: { method: 'leaf', cutOn: '2025-03-14', count: 40 } },
+      { ok: true, fields: { method: 'crown', cutOn: '2025-03-20' } },
+      { ok: true, fields: { method: 'pad', cutOn: '2025-05-05' } },
+      { ok: true, fields: { method: 'leaf-section', cutOn: '2025-12-01' } },
+    ]);
+  });
+
   it('takes any day that can be meant one way, whatever stands beside it', () => {
     const mixed = readTable(
       [

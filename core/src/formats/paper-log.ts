@@ -1,6 +1,7 @@
 import { calledJustSo, findTaxa, METHODS, METHOD, type MethodId, type Taxon } from '../botany';
 import { plants, placesIn } from '../bench';
 import { FIRST_DAY, LAST_DAY, orderTold, readDay, type Day, type DayOrder } from '../days';
+import { alsoCalled } from '../names';
 import { foldText } from '../text';
 import {
   cutText,
@@ -85,21 +86,57 @@ export type PaperRow = {
   | { readonly ok: false; readonly field: PaperField; readonly sentence: string }
 );
 
-/** Words that headers of such logs have. */
+/** Logs are read in these languages besides English: what months, headers and ways are called. */
+const LANGUAGES = ['de', 'es'] as const;
+
+/** Words that headers of such logs have, in English, German and Spanish, without their accents. */
 const HEADERS: Readonly<Record<PaperField, readonly string[]>> = {
-  taxon: ['taxon', 'plant', 'species', 'name', 'what', 'variety', 'genus'],
-  method: ['method', 'how', 'type', 'kind', 'material', 'piece'],
-  date: ['date', 'cut', 'taken', 'started', 'start', 'day', 'when'],
-  number: ['number', 'count', 'qty', 'quantity', 'how many', 'total', 'no', 'n', 'taken'],
-  rooted: ['rooted', 'roots', 'took', 'success', 'ok', 'alive', 'strike'],
-  pupped: ['pups', 'pupped', 'plantlets', 'babies', 'shoots'],
-  rotted: ['rotted', 'rot'],
-  dried: ['dried', 'dry', 'shrivelled'],
-  lost: ['lost', 'dead', 'died', 'failed', 'losses'],
-  countedOn: ['counted', 'checked', 'date counted', 'potted', 'result date', 'end'],
-  mother: ['mother', 'parent', 'stock', 'source', 'from'],
-  place: ['place', 'tray', 'where', 'location', 'pot'],
-  notes: ['notes', 'note', 'remarks', 'comment', 'comments'],
+  taxon: [
+    ...['taxon', 'plant', 'species', 'name', 'what', 'variety', 'genus'],
+    ...['pflanze', 'art', 'sorte', 'gattung', 'planta', 'especie', 'variedad', 'nombre'],
+  ],
+  method: [
+    ...['method', 'how', 'type', 'kind', 'material', 'piece'],
+    ...['methode', 'vermehrung', 'metodo', 'tipo', 'material'],
+  ],
+  date: [
+    ...['date', 'cut', 'taken', 'started', 'start', 'day', 'when'],
+    ...['datum', 'geschnitten', 'schnitt', 'tag', 'fecha', 'corte', 'cortado', 'dia'],
+  ],
+  number: [
+    ...['number', 'count', 'qty', 'quantity', 'how many', 'total', 'no', 'n', 'taken'],
+    ...['anzahl', 'stuck', 'menge', 'wie viele', 'cantidad', 'numero', 'cuantos', 'cuantas'],
+  ],
+  rooted: [
+    ...['rooted', 'roots', 'took', 'success', 'ok', 'alive', 'strike'],
+    ...['bewurzelt', 'wurzeln', 'angewachsen', 'enraizados', 'enraizadas', 'raices', 'prendidos'],
+  ],
+  pupped: [
+    ...['pups', 'pupped', 'plantlets', 'babies', 'shoots'],
+    ...['kindel', 'austrieb', 'hijuelos', 'brotes'],
+  ],
+  rotted: ['rotted', 'rot', 'verfault', 'gefault', 'faul', 'podridos', 'podridas', 'pudricion'],
+  dried: ['dried', 'dry', 'shrivelled', 'vertrocknet', 'trocken', 'secos', 'secas'],
+  lost: [
+    ...['lost', 'dead', 'died', 'failed', 'losses'],
+    ...['verloren', 'verluste', 'tot', 'eingegangen', 'perdidos', 'perdidas', 'muertos'],
+  ],
+  countedOn: [
+    ...['counted', 'checked', 'date counted', 'potted', 'result date', 'end'],
+    ...['gezahlt', 'gezahlt am', 'kontrolliert', 'contado', 'revisado'],
+  ],
+  mother: [
+    ...['mother', 'parent', 'stock', 'source', 'from'],
+    ...['mutter', 'mutterpflanze', 'herkunft', 'madre', 'planta madre', 'procedencia'],
+  ],
+  place: [
+    ...['place', 'tray', 'where', 'location', 'pot'],
+    ...['platz', 'ort', 'standort', 'schale', 'lugar', 'bandeja', 'sitio'],
+  ],
+  notes: [
+    ...['notes', 'note', 'remarks', 'comment', 'comments'],
+    ...['notiz', 'notizen', 'bemerkung', 'bemerkungen', 'notas', 'observaciones'],
+  ],
 };
 
 /** Guesses the columns by their headers; each column means one thing at most. */
@@ -273,8 +310,8 @@ function plantIn(
   if (name === '') throw new Refused('taxon', 'names no plant.');
   const known = byName.get(foldText(name));
   if (known !== undefined) return { taxon: known, newPlant: null };
-  const so = calledJustSo(taxa, name);
-  const [only, ...more] = so.length > 0 ? so : findTaxa(taxa, name);
+  const so = calledJustSo(taxa, name, alsoCalled);
+  const [only, ...more] = so.length > 0 ? so : findTaxa(taxa, name, alsoCalled);
   if (only && more.length === 0) return { taxon: only.id, newPlant: null };
   // Names are a grower's: `constructor` is a plant like any other, and no key of every object.
   const chosen = Object.hasOwn(mapping.like, name) ? mapping.like[name] : undefined;
@@ -294,21 +331,24 @@ function plantIn(
   );
 }
 
-/** Names of methods as people write them in logs, beside the product's own. */
+/** Names of methods as people write them in logs, beside the product's own; without their accents. */
 const METHOD_WORDS: readonly (readonly [RegExp, MethodId])[] = [
-  [/\bleaf (section|piece|cut)|\bsection/, 'leaf-section'],
-  [/\bleaf|\bleaves/, 'leaf'],
-  [/\b(tip|top|crown|head|behead)/, 'crown'],
-  [/\b(segment|stem|node|middle)/, 'segment'],
-  [/\btrail|\bstrand|\bstring/, 'trailing'],
-  [/\bbranch|\bwoody/, 'branch'],
-  [/\bpad|\bjoint/, 'pad'],
-  [/\bcolumn|\bcolumnar/, 'column'],
-  [/\brooted (offset|pup)/, 'rooted-offset'],
-  [/\boffset|\bpup/, 'offset'],
-  [/\bdivi|\bsplit|\bclump/, 'division'],
-  [/\bplantlet|\bbulbil/, 'plantlet'],
-  [/\bcutting/, 'segment'],
+  [
+    /\bleaf (section|piece|cut)|\bsection|\bblatt(stuck|abschnitt|teil)|(trozo|seccion)s? de hoja/,
+    'leaf-section',
+  ],
+  [/\bleaf|\bleaves|\bblatt|\bhojas?\b/, 'leaf'],
+  [/\b(tip|top|crown|head|behead)|\bkopf|\bspitze|\bcabeza|\bpunta|\broseta/, 'crown'],
+  [/\b(segment|stem|node|middle)|\bstamm|\btallo/, 'segment'],
+  [/\btrail|\bstrand|\bstring|\branke|\bcolgante/, 'trailing'],
+  [/\bbranch|\bwoody|\bzweig|\bast\b|\brama/, 'branch'],
+  [/\bpad|\bjoint|\bohr|\bglied|\bpala|\bpenca/, 'pad'],
+  [/\bcolumn|\bcolumnar|\bsaule/, 'column'],
+  [/\brooted (offset|pup)|\bbewurzelte? kindel|\bhijuelos? con raiz/, 'rooted-offset'],
+  [/\boffset|\bpup|\bkindel|\bableger|\bhijuelo/, 'offset'],
+  [/\bdivi|\bsplit|\bclump|\bteilung/, 'division'],
+  [/\bplantlet|\bbulbil|\bbrutpflanz|\bbulbillo/, 'plantlet'],
+  [/\bcutting|\bsteckling|\besqueje/, 'segment'],
 ];
 
 function methodIn(text: string, usual: MethodId | ''): MethodId {
@@ -330,7 +370,11 @@ function methodIn(text: string, usual: MethodId | ''): MethodId {
 /** Any day that can be meant one way only is taken as it is written; the rest in the order told for all. */
 function dayIn(text: string, field: PaperField, order: DayOrder | '', today: Day): Day | null {
   if (text === '') return null;
-  const read = readDay(dateOnly(text), { today, ...(order ? { order } : {}) });
+  const read = readDay(dateOnly(text), {
+    today,
+    languages: LANGUAGES,
+    ...(order ? { order } : {}),
+  });
   if (!read.ok)
     throw new Refused(
       field,

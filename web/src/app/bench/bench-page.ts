@@ -32,14 +32,13 @@ import {
   type Trouble,
 } from '@hypogeon/core/bench';
 import { METHOD, METHODS, type MethodId } from '@hypogeon/core/botany';
-import { csvOf } from '@hypogeon/core/formats';
 import { type Batch, type BatchStage, BATCH_STAGES } from '@hypogeon/core/journal';
 import { closureOn } from '@hypogeon/core/wound';
 import * as z from 'zod';
 import { Drafts } from '../data/drafts';
 import { statusText, YOUNG_NAME } from '@hypogeon/words';
 import { Journal } from '../data/journal';
-import { saveText } from '../data/save-text';
+import { Spreadsheet } from '../data/spreadsheet';
 import { Today } from '../data/today';
 import { waterGlance } from '../data/verdict-words';
 import { Water } from '../data/water';
@@ -104,6 +103,7 @@ export class BenchPage {
   protected readonly state = inject(Journal).state;
   protected readonly today = inject(Today).day;
   private readonly verdicts = inject(Water).verdicts;
+  private readonly spreadsheet = inject(Spreadsheet);
   private readonly keeper = inject(Drafts).keeper('bench-list', askSchema);
 
   protected readonly stages = Object.entries(STAGE_NAME) as [BatchStage, string][];
@@ -221,7 +221,7 @@ export class BenchPage {
       batch.here.waiting,
       troubles.map((t) => TROUBLE_NAME[t]).join('; '),
     ]);
-    saveText(`bench-${this.today()}.csv`, csvOf(BENCH_COLUMNS, rows));
+    this.spreadsheet.save(`bench-${this.today()}`, BENCH_COLUMNS, rows);
   }
 
   private readonly seen = new WeakMap<BenchLine, { verdict: unknown; look: Look }>();

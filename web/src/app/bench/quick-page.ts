@@ -6,6 +6,7 @@ import { asTaxon, plantCalled, plants, placesIn } from '@hypogeon/core/bench';
 import { METHODS, type MethodId } from '@hypogeon/core/botany';
 import { isDay } from '@hypogeon/core/days';
 import { usualSchool } from '@hypogeon/core/wound';
+import { alsoCalled } from '@hypogeon/core/names';
 import { Actions } from '../data/actions';
 import { freshId } from '../data/fresh-id';
 import { Journal } from '../data/journal';
@@ -84,7 +85,7 @@ export class QuickPage {
 
   private readonly known = computed(() => plants(this.state()));
   protected readonly taxa = computed(() => this.known().map(asTaxon));
-  private readonly plant = computed(() => plantCalled(this.known(), this.plantText()));
+  private readonly plant = computed(() => plantCalled(this.known(), this.plantText(), alsoCalled));
   protected readonly ways = computed(() => wayChoices(this.plant()?.taxon ?? null));
 
   protected readonly problems = computed(() => {

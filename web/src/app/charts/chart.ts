@@ -11,9 +11,10 @@ import {
   viewChild,
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { csvOf, type Cell } from '@hypogeon/core/formats';
+import type { Cell } from '@hypogeon/core/formats';
 import type { EChartsCoreOption, EChartsType } from 'echarts/core';
 import { saveBlob, saveText } from '../data/save-text';
+import { Spreadsheet } from '../data/spreadsheet';
 import { Theme } from '../data/theme';
 import type { Column } from '../ui/column';
 import { Table } from '../ui/table';
@@ -99,6 +100,7 @@ const KEYS: Readonly<Record<string, (at: number, last: number) => number>> = {
 })
 export class Chart {
   private readonly theme = inject(Theme);
+  private readonly spreadsheet = inject(Spreadsheet);
   /** What it shows: the name of its files. */
   readonly name = input.required<string>();
   readonly model = input.required<ChartModel>();
@@ -211,7 +213,7 @@ export class Chart {
   protected csv(): void {
     const { table, file = table } = this.model();
     const { header, rows } = file;
-    saveText(`${this.name()}.csv`, csvOf(header, rows));
+    this.spreadsheet.save(this.name(), header, rows);
   }
 
   protected svg(): void {

@@ -32,7 +32,7 @@ export class DayAdapter extends DateFnsAdapter {
     const today = this.now();
     const near = readNearDay(value, today);
     if (near) return dateOf(near);
-    const read = readDay(value, { today, order: this.order, locale: navigator.language });
+    const read = readDay(value, { today, order: this.order, languages: [navigator.language] });
     return read.ok ? dateOf(read.day) : this.invalid();
   }
 

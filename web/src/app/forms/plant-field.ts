@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, input, model } from '@ang
 import { MatAutocomplete, MatAutocompleteTrigger } from '@angular/material/autocomplete';
 import { MatOption } from '@angular/material/select';
 import { findTaxa, type Taxon } from '@hypogeon/core/botany';
+import { alsoCalled, namesThatFit } from '@hypogeon/core/names';
 import { Field, FieldControl } from './field';
 
 /** As many as a phone shows above its keyboard. */
@@ -42,9 +43,13 @@ export class PlantField {
   readonly hint = input('');
   readonly problem = input('');
 
-  protected readonly found = computed(() => findTaxa(this.plants(), this.text()).slice(0, MOST));
+  protected readonly found = computed(() =>
+    findTaxa(this.plants(), this.text(), alsoCalled).slice(0, MOST),
+  );
 
-  protected also({ common, family }: Taxon): string {
-    return [common[0], family].filter(Boolean).join(', ');
+  protected also({ id, common, family }: Taxon): string {
+    // Found by a name of another language it is told by that name.
+    const [other] = namesThatFit(alsoCalled(id), this.text());
+    return [other ?? common[0], family].filter(Boolean).join(', ');
   }
 }

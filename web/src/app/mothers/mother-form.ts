@@ -36,6 +36,7 @@ import { Journal, type Draft } from '../data/journal';
 import { Today } from '../data/today';
 import { touchedFields } from '../data/touched';
 import { ORIGIN_NAME } from '@hypogeon/words';
+import { alsoCalled } from '@hypogeon/core/names';
 import { Words } from '../data/words';
 import { PERMISSION_WORD } from './permission-words';
 import { PlantPicture } from '../marks/plant-picture';
@@ -223,7 +224,7 @@ export class MotherForm {
   protected readonly left = computed(() => (this.edited() ? null : this.keeper().keptAt()));
   protected readonly tried = signal(false);
 
-  protected readonly found = computed(() => findTaxa(CATALOGUE, this.draft().plant));
+  protected readonly found = computed(() => findTaxa(CATALOGUE, this.draft().plant, alsoCalled));
   protected readonly taxon = computed(() => {
     const typed = this.draft().plant.trim().toLowerCase();
     return CATALOGUE.find((t) => t.name.toLowerCase() === typed) ?? null;

@@ -21,6 +21,7 @@ import {
   type MethodId,
 } from '@hypogeon/core/botany';
 import { BUILDS, type Build } from '@hypogeon/core/look';
+import { alsoCalled, namesThatFit } from '@hypogeon/core/names';
 import { Journal } from '../data/journal';
 import { PlantPicture } from '../marks/plant-picture';
 import { Field, FieldControl } from '../forms/field';
@@ -170,6 +171,7 @@ export class LibraryPage {
       findTaxa(
         known.map((k) => k.taxon),
         this.query(),
+        alsoCalled,
       ),
       {
         way: this.way() || undefined,
@@ -192,6 +194,7 @@ export class LibraryPage {
           : [
               ...taxon.common.slice(0, 1),
               ...oldNames(taxon.synonyms, this.query()),
+              ...namesThatFit(alsoCalled(plant.id), this.query()).slice(0, 1),
               ...(mine ? ['with your own figures'] : []),
             ].join(', '),
         ways: taxon.methods.map((m) => METHOD[m.method].name.toLowerCase()).join(', '),

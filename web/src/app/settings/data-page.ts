@@ -3,12 +3,12 @@ import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
 import { MatOption, MatSelect } from '@angular/material/select';
 import { placesIn } from '@hypogeon/core/bench';
-import { dataTables, tableCsv } from '@hypogeon/core/formats';
+import { dataTables } from '@hypogeon/core/formats';
 import { Actions } from '../data/actions';
 import { AsyncTask } from '../data/async-task';
 import { Exports } from '../data/exports';
 import { Journal } from '../data/journal';
-import { saveText } from '../data/save-text';
+import { Spreadsheet } from '../data/spreadsheet';
 import { Today } from '../data/today';
 import { Field } from '../forms/field';
 import { Backup } from './backup';
@@ -89,6 +89,7 @@ import { Backup } from './backup';
 })
 export class DataPage {
   private readonly exports = inject(Exports);
+  private readonly spreadsheet = inject(Spreadsheet);
   private readonly actions = inject(Actions);
   private readonly state = inject(Journal).state;
   private readonly today = inject(Today).day;
@@ -128,7 +129,9 @@ export class DataPage {
 
   protected table(name: string): void {
     const table = this.tables().find((t) => t.name === name);
-    if (table) saveText(`${table.name}-${this.today()}.csv`, tableCsv(table));
+    if (!table) return;
+    const heads = table.columns.map((c) => c.name);
+    this.spreadsheet.save(`${table.name}-${this.today()}`, heads, table.rows);
   }
 }
 

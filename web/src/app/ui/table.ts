@@ -13,8 +13,7 @@ import {
 import { MatIconButton } from '@angular/material/button';
 import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { mdiDotsVertical } from '@mdi/js';
-import { csvOf } from '@hypogeon/core/formats';
-import { saveText } from '../data/save-text';
+import { Spreadsheet } from '../data/spreadsheet';
 import { CellOf, type Column } from './column';
 import { TableRows } from './table-rows';
 
@@ -93,6 +92,7 @@ const MANY = 100;
 })
 export class Table<R> {
   private readonly clipboard = inject(Clipboard);
+  private readonly spreadsheet = inject(Spreadsheet);
 
   /** What the table shows; the name of its file too. */
   readonly name = input.required<string>();
@@ -122,7 +122,7 @@ export class Table<R> {
     const file = this.name()
       .toLowerCase()
       .replaceAll(/[^a-z0-9]+/g, '-');
-    saveText(`${file}.csv`, csvOf(this.heads(), this.told()));
+    this.spreadsheet.save(file, this.heads(), this.told());
   }
 
   private heads(): string[] {

@@ -24,6 +24,7 @@ import { isDay } from '@hypogeon/core/days';
 import type { BatchFields } from '@hypogeon/core/journal';
 import { WOUND_SCHOOL, type WoundSchoolId } from '@hypogeon/core/wound';
 import { cutDayWrongText } from '@hypogeon/words';
+import { alsoCalled } from '@hypogeon/core/names';
 import { Follows } from '../../data/follows';
 import type { Draft } from '../../data/journal';
 import { Journal } from '../../data/journal';
@@ -129,7 +130,7 @@ export class ChangeDeed extends Deed implements OnInit {
 
   private readonly known = computed(() => plants(this.state()));
   protected readonly taxa = computed(() => this.known().map(asTaxon));
-  private readonly chosen = computed(() => plantCalled(this.known(), this.plant()));
+  private readonly chosen = computed(() => plantCalled(this.known(), this.plant(), alsoCalled));
   protected readonly ways = computed(() => wayChoices(this.chosen()?.taxon ?? null));
 
   private readonly typed = toSignal(this.form.valueChanges);
