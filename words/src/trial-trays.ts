@@ -1,12 +1,15 @@
 import type { Trial } from '@hypogeon/core/journal';
 import {
   alphaOf,
+  chanceByTrays,
   fewIn,
+  HARM,
   leastTrays,
   needsTrays,
   perTrayOf,
   type TrialResult,
 } from '@hypogeon/core/trial';
+import { percent } from './shares';
 
 /** What was agreed of a trial whose arms cannot share a tray; nothing for others. */
 export function trayRules(trial: Trial): readonly string[] {
@@ -16,7 +19,19 @@ export function trayRules(trial: Trial): readonly string[] {
   return [
     `One tray cannot have both ways, so the tray counts, not the cutting: ${trays} trays of ${perTrayOf(trial)} in each group, their places by lot.`,
     `Alike groups are called different at most ${fewIn(alphaOf(arms))}; with fewer than ${leastTrays(arms)} trays in each group it cannot be told.`,
+    `Stopped before for harm only: losses of trays so uneven that chance would do it less than once in ${1 / HARM} times.`,
   ];
+}
+
+/** Why so many trays: what they tell apart, and how surely. @param correlation of two cuttings of a tray here, 0–1 */
+export function traySize(trial: Trial, correlation: number): string {
+  const { usual, better, arms } = trial;
+  if (!needsTrays(trial.factor) || usual === undefined || better === undefined || !arms) return '';
+  const trays = trial.trays ?? leastTrays(arms.length);
+  const each = perTrayOf(trial);
+  const chance = chanceByTrays(trays, { arms: arms.length, usual, better }, each, correlation);
+  if (chance === 0) return '';
+  return `${trays} trays of ${each} in each group find ${percent(usual)} against ${percent(better)} with a chance of about ${percent(chance)}, as alike as cuttings of a tray are here.`;
 }
 
 /** Where too few trays were counted to tell; empty where they were enough, or trays do not count. */

@@ -7,7 +7,10 @@ declare module 'jstat' {
       cdf(x: number, mean: number, sd: number): number;
       pdf(x: number, mean: number, sd: number): number;
     };
-    readonly studentt: { inv(p: number, degrees: number): number };
+    readonly studentt: {
+      inv(p: number, degrees: number): number;
+      cdf(t: number, degrees: number): number;
+    };
     readonly beta: {
       inv(p: number, alpha: number, beta: number): number;
       cdf(x: number, alpha: number, beta: number): number;

@@ -12,6 +12,7 @@ import {
 } from '../stats';
 import { alphaOf } from './design';
 import { perTrayOf } from './start';
+import { lossesByTrays, type TrayLoss } from './tray-harm';
 import { needsTrays, trayTest, type TrayTest } from './trays';
 
 /**
@@ -103,7 +104,7 @@ export function judgeTrial(state: State, trial: Trial, today: Day): TrialResult 
     stage,
     arms,
     against: stage === 'judged' ? heldAgainstFirst(trial, arms, ends) : [],
-    harm: (stage === 'running' || stage === 'due') && !needsTrays(trial.factor) ? harmIn(arms) : [],
+    harm: stage === 'running' || stage === 'due' ? harmIn(trial, arms, today) : [],
     departures: departuresOf(trial, batches.flat()),
   };
 }
@@ -127,7 +128,7 @@ function armResult(
     const by = ends[n]!;
     stuck += batch.count;
     rooted += rootedBy(batch, by);
-    lost += batch.cuttings.filter((c) => c.lost !== undefined && c.lost.by <= by).length;
+    lost += lostBy(batch, by);
   }
   return {
     name,
@@ -140,6 +141,9 @@ function armResult(
     share: batches.length === 0 ? null : wilson(rooted, stuck),
   };
 }
+
+const lostBy = (batch: Batch, by: Day): number =>
+  batch.cuttings.filter((c) => c.lost !== undefined && c.lost.by <= by).length;
 
 const rootedBy = (batch: Batch, by: Day): number =>
   batch.cuttings.filter((c) => aliveBy(c, by)).length;
@@ -205,12 +209,20 @@ function byRow(trial: Trial, a: Batch, endA: Day, b: Batch, endB: Day) {
   return [...rows.values()];
 }
 
-function harmIn(arms: readonly ArmResult[]): readonly { arm: number; p: number }[] {
+function harmIn(
+  trial: Trial,
+  arms: readonly ArmResult[],
+  today: Day,
+): readonly { arm: number; p: number }[] {
+  const of = ({ stuck, lost }: ArmResult) => ({ yes: lost, no: stuck - lost });
+  const trays = ({ batches }: ArmResult): readonly TrayLoss[] =>
+    batches.map((b) => ({ stuck: b.count, lost: lostBy(b, today) }));
   return arms.flatMap((arm, i) =>
     arms.flatMap((other) => {
       if (other === arm || arm.lost * other.stuck <= other.lost * arm.stuck) return [];
-      const of = ({ stuck, lost }: ArmResult) => ({ yes: lost, no: stuck - lost });
-      const p = fisherP({ a: of(arm), b: of(other) }) ?? 1;
+      const p = needsTrays(trial.factor)
+        ? lossesByTrays(trays(arm), trays(other))
+        : (fisherP({ a: of(arm), b: of(other) }) ?? 1);
       return p < HARM ? [{ arm: i, p }] : [];
     }),
   );

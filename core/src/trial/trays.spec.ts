@@ -5,8 +5,11 @@ import { DAY, written } from '../testing/entries';
 import {
   alphaOf,
   batchesFor,
+  chanceByTrays,
+  HARM,
   judgeTrial,
   leastTrays,
+  lossesByTrays,
   needsTrays,
   perTrayOf,
   stopRules,
@@ -105,6 +108,39 @@ describe('a trial by trays', () => {
   });
 });
 
+describe('harm, by trays', () => {
+  const loses = (...lost: number[]) => lost.map((n) => ({ lost: n, stuck: 10 }));
+
+  // Alike groups, 2,000 seeded pairs each: at most 2 in 1,000 stop where one in 1,000 is said.
+  it.each([0, 0.1, 0.3])('stops alike groups hardly ever, at a correlation of %d', (rho) => {
+    const random = randomFrom(17);
+    let stopped = 0;
+    for (let n = 0; n < 2000; n++) {
+      const side = () =>
+        traysDrawn(5, 0.35, rho, random).map((t) => ({ lost: t.rooted, stuck: t.stuck }));
+      if (lossesByTrays(side(), side()) < HARM) stopped++;
+    }
+    expect(stopped / 2000).toBeLessThanOrEqual(0.002);
+  });
+
+  it('stops where whole trays are lost on one side, and not for one bad tray', () => {
+    expect(lossesByTrays(loses(10, 9, 10, 10), loses(0, 0, 1, 0))).toBeLessThan(HARM);
+    expect(lossesByTrays(loses(10, 0, 1, 0), loses(0, 0, 1, 0))).toBeGreaterThan(0.1);
+    expect(lossesByTrays(loses(10), loses(0))).toBe(1);
+    expect(lossesByTrays(loses(3, 3), loses(3, 3))).toBe(1);
+  });
+
+  it('the chance by trays is that for which trays are asked', () => {
+    const size = { arms: 2, usual: 0.5, better: 0.85, power: 0.8 };
+    for (const rho of [0.02, 0.1, 0.3]) {
+      const trays = traysFor(size, 10, rho)!;
+      expect(chanceByTrays(trays, size, 10, rho)).toBeGreaterThanOrEqual(0.8 - 1e-9);
+      if (trays > leastTrays(2)) expect(chanceByTrays(trays - 1, size, 10, rho)).toBeLessThan(0.8);
+    }
+    expect(chanceByTrays(3, size, 10, 0.1)).toBe(0);
+  });
+});
+
 const DESIGN: TrialFields = {
   name: 'Grit or half',
   factor: 'mix',
@@ -127,7 +163,13 @@ const DESIGN: TrialFields = {
 };
 
 /** The trial cut and counted: so many of ten rooted in each tray of an arm, in turn. */
-function counted(rooted: readonly (readonly number[])[], design = DESIGN): State {
+function counted(
+  rooted: readonly (readonly number[])[],
+  design = DESIGN,
+  on = addDays(DAY, 42),
+  /** Those that do not rot wait still. */
+  early = false,
+): State {
   const put = { kind: 'put', record: 'trial', key: 't1', day: DAY, fields: design } as const;
   const planned = fold(written(put));
   const fields = batchesFor(planned, planned.trials.get('t1')!)!;
@@ -138,11 +180,11 @@ function counted(rooted: readonly (readonly number[])[], design = DESIGN): State
       ...fields.flatMap((f, i) => {
         const key = `b${i}`;
         const yes = rooted[f.arm!]![turn[f.arm!]!++]!;
-        const counts = { rooted: yes, pupped: 0, rotted: 10 - yes, dried: 0, lost: 0 };
+        const counts = { rooted: early ? 0 : yes, pupped: 0, rotted: 10 - yes, dried: 0, lost: 0 };
         return [
           { kind: 'put', record: 'batch', key, day: DAY, fields: f } as const,
           { kind: 'cut', batch: key, day: DAY } as const,
-          { kind: 'tally', batch: key, day: addDays(DAY, 42), counts } as const,
+          { kind: 'tally', batch: key, day: on, counts } as const,
         ];
       }),
     ),
@@ -197,6 +239,26 @@ describe('its trays on the bench', () => {
     );
     expect(against[0]).toMatchObject({ found: false });
     expect(fisherP({ a: { yes: 33, no: 7 }, b: { yes: 23, no: 17 } })!).toBeLessThan(0.05);
+  });
+
+  it('are stopped on the way where one way loses whole trays', () => {
+    const on = addDays(DAY, 20);
+    const kept = { ...DESIGN, judgeOn: addDays(DAY, 60) };
+    const going = (rooted: readonly (readonly number[])[]) => {
+      const state = counted(rooted, kept, on, true);
+      return judgeTrial(state, { ...state.trials.get('t1')! }, on);
+    };
+    const bad = going([
+      [10, 10, 10, 9],
+      [0, 0, 1, 0],
+    ]);
+    expect(bad).toMatchObject({ stage: 'running', harm: [{ arm: 1 }] });
+    expect(
+      going([
+        [10, 8, 7, 9],
+        [9, 0, 9, 8],
+      ]).harm,
+    ).toEqual([]);
   });
 
   it('two trays in each arm are too few, and that is said', () => {

@@ -55,13 +55,35 @@ export function traysFor(
   assertCount('perTray', perTray);
   assertFraction('correlation', correlation);
   if (usual === better) return null;
-  const spread = usual * (1 - usual) + better * (1 - better);
-  const each = (spread * (1 / perTray + correlation * (1 - 1 / perTray))) / (usual - better) ** 2;
+  const each = spreadOf(usual, better, perTray, correlation);
   for (let trays = leastTrays(arms); trays <= MOST_TRAYS; trays++) {
     const t = (share: number): number => jStat.studentt.inv(share, 2 * (trays - 1));
     if (trays >= 1 + (t(1 - alphaOf(arms) / 2) + t(power)) ** 2 * each) return trays;
   }
   return null;
+}
+
+/**
+ * The chance with which so many trays in each arm tell two shares apart: what {@link traysFor} asks for, the other way
+ * round.
+ * @returns 0–1; 0 where so few trays cannot tell anything
+ */
+export function chanceByTrays(
+  trays: number,
+  { arms, usual, better }: Pick<TrialSize, 'arms' | 'usual' | 'better'>,
+  perTray: number,
+  correlation: number,
+): number {
+  if (trays < leastTrays(arms) || usual === better) return 0;
+  const free = 2 * (trays - 1);
+  const reach = Math.sqrt((trays - 1) / spreadOf(usual, better, perTray, correlation));
+  return jStat.studentt.cdf(reach - jStat.studentt.inv(1 - alphaOf(arms) / 2, free), free);
+}
+
+/** Variance of the difference of two trays, over the square of what is to be told apart. */
+function spreadOf(usual: number, better: number, perTray: number, correlation: number): number {
+  const spread = usual * (1 - usual) + better * (1 - better);
+  return (spread * (1 / perTray + correlation * (1 - 1 / perTray))) / (usual - better) ** 2;
 }
 
 /** What became of a tray. */

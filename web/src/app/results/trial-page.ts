@@ -4,6 +4,7 @@ import { MatButton } from '@angular/material/button';
 import { batchCode, drawnOf, plantOf } from '@hypogeon/core/bench';
 import { METHOD } from '@hypogeon/core/botany';
 import type { Cutting } from '@hypogeon/core/journal';
+import { correlationOf } from '@hypogeon/core/learn';
 import {
   FACTOR_NAME,
   judgeTrial,
@@ -16,7 +17,7 @@ import {
   verdictWords,
   type ArmAgainst,
 } from '@hypogeon/core/trial';
-import { points, pText, tooFewTrays, trayRules } from '@hypogeon/words';
+import { points, pText, tooFewTrays, trayRules, traySize } from '@hypogeon/words';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
@@ -259,7 +260,7 @@ export class TrialPage {
       columns,
       piece: first ? drawnOf(state, first) : METHOD[trial.method ?? 'leaf'].piece,
       seed: trial.seed ?? 0,
-      size: sizeWords(trial),
+      size: sizeWords(trial) || traySize(trial, correlationOf(state)),
       rules: [...trayRules(trial), ...stopRules(trial, (day) => this.words.longDay(day))],
       open: result.stage !== 'judged' && result.stage !== 'stopped',
     };
