@@ -1,7 +1,9 @@
+import type { Young } from '@hypogeon/core/botany';
 import type { Day } from '@hypogeon/core/days';
 import type { Emergence, EmergenceStep, LossBar } from '@hypogeon/core/ledger';
 import type { NeededCurve } from '@hypogeon/core/plan';
 import { dayText, type DayStyle } from './days';
+import { YOUNG_NAME } from './tasks';
 
 const LOSS_WORD = { rotted: 'rotted', dried: 'dried up', lost: 'lost otherwise' } as const;
 export const LOSS_CAUSES = ['rotted', 'dried', 'lost'] as const;
@@ -11,17 +13,24 @@ const upTo = (steps: readonly EmergenceStep[], day: number): EmergenceStep | und
   steps.findLast((s) => s.day <= day);
 
 /** `Emergence over 60 days: of 40, 20 rooted, 12 with pups, 17 rotted, 2 dried up, 1 lost otherwise.` */
-export function emergenceText({ count, pups, roots, losses, lastDay }: Emergence): string {
+export function emergenceText(
+  { count, pups, roots, losses, lastDay }: Emergence,
+  young: Young = 'pups',
+): string {
   const end = (steps: readonly EmergenceStep[]): number => Math.round(steps.at(-1)?.sure ?? 0);
   return (
-    `Roots over ${lastDay} days: of ${count}, ${end(roots)} rooted, ${end(pups)} with pups, ` +
+    `Roots over ${lastDay} days: of ${count}, ${end(roots)} rooted, ${end(pups)} with ${YOUNG_NAME[young]}, ` +
     LOSS_CAUSES.map((c) => `${end(losses[c])} ${LOSS_WORD[c]}`).join(', ') +
     '.'
   );
 }
 
 /** `Day 30, of 40: 12–15 rooted, 3 with pups, 2 rotted.` */
-export function emergenceOn({ count, pups, roots, losses }: Emergence, day: number): string {
+export function emergenceOn(
+  { count, pups, roots, losses }: Emergence,
+  day: number,
+  young: Young = 'pups',
+): string {
   const span = (steps: readonly EmergenceStep[]): string => {
     const step = upTo(steps, day);
     const [low, high] = [Math.round(step?.sure ?? 0), Math.round(step?.possible ?? 0)];
@@ -31,7 +40,7 @@ export function emergenceOn({ count, pups, roots, losses }: Emergence, day: numb
     const n = Math.round(upTo(losses[c], day)?.sure ?? 0);
     return n > 0 ? [`${n} ${LOSS_WORD[c]}`] : [];
   });
-  return `Day ${day}, of ${count}: ${span(roots)} rooted, ${span(pups)} with pups, ${gone.join(', ') || 'none lost'}.`;
+  return `Day ${day}, of ${count}: ${span(roots)} rooted, ${span(pups)} with ${YOUNG_NAME[young]}, ${gone.join(', ') || 'none lost'}.`;
 }
 
 const sumOf = ({ of }: LossBar): number => of.rotted + of.dried + of.lost;

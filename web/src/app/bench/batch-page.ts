@@ -25,6 +25,7 @@ import {
   drawnOf,
   figuresOf,
 } from '@hypogeon/core/bench';
+import type { Young } from '@hypogeon/core/botany';
 import { pooledFor } from '@hypogeon/core/pool';
 import {
   atRiskOf,
@@ -159,7 +160,7 @@ export class BatchPage {
         .map(([task, put]) => ({ name: TASK_NAME[task], ...put })),
       near: neighboursAtRisk(state, batch, this.today()).flatMap((n) => this.neighbour(n.batch, n)),
       atRisk: atRiskOf(state, batch, this.today()).flatMap((n) => this.neighbour(n.batch, n)),
-      plate: plateOf(batch, this.today()),
+      plate: plateOf(batch, this.today(), this.words.speech().wayOf(batch).young),
       way: this.wayOf(batch),
       slow: slowHere(state, batch, this.today()),
     };
@@ -335,7 +336,7 @@ function cellsOf(lines: CareLines, text: LinesText, cut: boolean): readonly Cell
 }
 
 /** Nothing to draw while nobody has looked. */
-function plateOf(batch: Batch, today: Day): ChartModel | null {
+function plateOf(batch: Batch, today: Day, young: Young): ChartModel | null {
   const plate = emergence(batch, batch.ended ?? today);
-  return plate.checks.length > 0 ? emergenceChart(plate) : null;
+  return plate.checks.length > 0 ? emergenceChart(plate, false, young) : null;
 }

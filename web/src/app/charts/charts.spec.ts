@@ -83,6 +83,16 @@ describe('the emergence chart', () => {
     expect(model.table.rows).toHaveLength(plate.waiting.length);
   });
 
+  it('names what shows of a piece that has taken as its way does', () => {
+    const seeds = emergenceChart(plate, false, 'true-leaves');
+    expect(seeds.says).toContain('with true leaves');
+    expect(seeds.stops.at(-1)!.says).toContain('with true leaves');
+    expect(seeds.table.header).toContain('With true leaves');
+    const drawn = JSON.stringify(seriesOf(seeds));
+    expect(drawn).toContain('true leaves ');
+    expect(drawn + seeds.says).not.toContain('pups');
+  });
+
   it('of all together puts no share to an estimate, and surely never more than possibly', () => {
     const pooled = pooledEmergence(ledgerCases(state))!;
     expect(JSON.stringify(seriesOf(emergenceChart(pooled, true)))).not.toMatch(/rooted \d+%/);

@@ -1,5 +1,6 @@
+import type { Young } from '@hypogeon/core/botany';
 import type { Emergence, EmergenceStep } from '@hypogeon/core/ledger';
-import { emergenceOn, emergenceText, LOSS_CAUSES } from '@hypogeon/words';
+import { emergenceOn, emergenceText, LOSS_CAUSES, YOUNG_NAME } from '@hypogeon/words';
 import { hatched, NARROW, soilLine, stairs, type ChartModel, type ChartTable } from './chart-model';
 import { endLabels } from './end-labels';
 
@@ -12,15 +13,20 @@ const surely = (steps: Steps, day: number): number =>
  * close in from both edges. Bands reach from what was surely there at a look to what may have come right after the
  * one before.
  * @param pooled of several batches: their ends are estimates, and no shares are put to them
+ * @param young what shows of a piece that has taken
  */
-export function emergenceChart(plate: Emergence, pooled = false): ChartModel {
+export function emergenceChart(
+  plate: Emergence,
+  pooled = false,
+  young: Young = 'pups',
+): ChartModel {
   const { lastDay } = plate;
   return {
-    says: emergenceText(plate),
-    table: emergenceTable(plate),
+    says: emergenceText(plate, young),
+    table: emergenceTable(plate, young),
     stops: Array.from({ length: lastDay + 1 }, (_, day) => ({
       x: day,
-      says: emergenceOn(plate, day),
+      says: emergenceOn(plate, day, young),
     })),
     option: (ink, wide) => {
       const narrow = wide < NARROW;
@@ -102,7 +108,7 @@ export function emergenceChart(plate: Emergence, pooled = false): ChartModel {
             itemStyle: { color: ink('--ink') },
             data: plate.waiting.map(({ day }) => [day, 0]),
           },
-          endLabels(labelsOf(plate, pooled), lastDay, 0.14, ink),
+          endLabels(labelsOf(plate, pooled, young), lastDay, 0.14, ink),
         ],
       };
     },
@@ -110,10 +116,13 @@ export function emergenceChart(plate: Emergence, pooled = false): ChartModel {
 }
 
 /** What was surely there at each look. */
-function emergenceTable({ roots, pups, losses, waiting }: Emergence): ChartTable {
+function emergenceTable({ roots, pups, losses, waiting }: Emergence, young: Young): ChartTable {
   const at = (steps: Steps, day: number): number => Math.round(surely(steps, day));
   return {
-    header: ['Day', 'Rooted', 'With pups', 'Rotted', 'Dried up', 'Lost otherwise', 'Waiting'],
+    header: [
+      ...['Day', 'Rooted', `With ${YOUNG_NAME[young]}`],
+      ...['Rotted', 'Dried up', 'Lost otherwise', 'Waiting'],
+    ],
     rows: waiting.map(({ day, count }) => [
       day,
       at(roots, day),
@@ -150,13 +159,15 @@ export function lossLayers({ losses, count }: Emergence): readonly {
     .reverse();
 }
 
-function labelsOf({ count, pups, roots, losses }: Emergence, pooled: boolean) {
+function labelsOf({ count, pups, roots, losses }: Emergence, pooled: boolean, young: Young) {
   const end = (steps: Steps): number => steps.at(-1)?.sure ?? 0;
   const share = (n: number): string => (pooled ? '' : ` ${Math.round((n / count) * 100)}%`);
   const gone = LOSS_CAUSES.reduce((sum, c) => sum + end(losses[c]), 0);
   return [
     ...(gone > 0 ? [{ y: 0.93, text: `lost${share(gone)}` }] : []),
-    ...(end(pups) > 0 ? [{ y: end(pups) / count, text: `pups${share(end(pups))}` }] : []),
+    ...(end(pups) > 0
+      ? [{ y: end(pups) / count, text: `${YOUNG_NAME[young]}${share(end(pups))}` }]
+      : []),
     { y: -end(roots) / count, text: `rooted${share(end(roots))}` },
   ];
 }

@@ -10,6 +10,7 @@ import {
   type Grouping,
 } from '@hypogeon/core/ledger';
 import type { ShareInterval } from '@hypogeon/core/stats';
+import { Journal } from '../data/journal';
 import { Ledger } from '../data/ledger';
 import { LedgerFilters } from '../data/ledger-filters';
 import { eachOf } from '@hypogeon/words';
@@ -57,6 +58,7 @@ const FEW = 40;
 })
 export class LedgerPage {
   protected readonly words = inject(Words);
+  private readonly state = inject(Journal).state;
   private readonly ledger = inject(Ledger);
   private readonly filters = inject(LedgerFilters);
 
@@ -171,7 +173,10 @@ export class LedgerPage {
   });
   protected readonly chart = computed(() => {
     const plate = this.view()?.plate;
-    return plate ? emergenceChart(plate, this.picked() === null) : null;
+    if (!plate) return null;
+    const batch = this.state().batches.get(this.picked() ?? '');
+    const young = batch ? this.words.speech().wayOf(batch).young : 'pups';
+    return emergenceChart(plate, this.picked() === null, young);
   });
 
   protected choose(value: string): void {
