@@ -42,6 +42,13 @@ describe('what came in from where', () => {
     ]);
   });
 
+  it('says of what this device had written itself that it was here before', () => {
+    const [, own] = cameIn(state, theirs);
+    expect(cameInText(state, own!, 'en', 'd3')).toBe(
+      '2 entries from this device, from before: Jelly beans',
+    );
+  });
+
   it('says a number where nothing of it has a name', () => {
     const unknown = [theirs[6]!];
     expect(cameIn(state, unknown).map((c) => cameInText(state, c, 'en'))).toEqual([

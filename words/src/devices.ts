@@ -5,15 +5,17 @@ import { counted, NOUN } from './plural';
 /** So many are named; the rest are a number. */
 const MOST_NAMED = 2;
 
-/** What a device is called: as the grower named it, else as little as is known. */
-export const deviceName = (state: State, device: string): string =>
-  state.devices.get(device)?.name ?? 'another device';
+/** What a device is called: as the grower named it, else as little as is known. @param here this device */
+export const deviceName = (state: State, device: string, here?: string): string =>
+  device === here
+    ? 'this device, from before'
+    : (state.devices.get(device)?.name ?? 'another device');
 
 /**
  * What came in, from where: `12 entries from the phone of the lean-to: Jelly beans, leaves, Hall snake, sections and 3
  * more`.
  */
-export function cameInText(state: State, came: CameIn, locale: string): string {
+export function cameInText(state: State, came: CameIn, locale: string, here?: string): string {
   const names = came.about.flatMap(({ record, id }) => {
     const batch = record === 'batch' ? state.batches.get(id) : undefined;
     const name = batch ? batchTitle(state, batch) : state.mothers.get(id)?.name;
@@ -24,6 +26,6 @@ export function cameInText(state: State, came: CameIn, locale: string): string {
   const more = once.length - named.length;
   const about = more > 0 ? [...named, `${more} more`] : named;
   const entries = counted(came.entries, NOUN.entry, locale);
-  const from = `${entries} from ${deviceName(state, came.device)}`;
+  const from = `${entries} from ${deviceName(state, came.device, here)}`;
   return about.length === 0 ? from : `${from}: ${about.join('; ')}`;
 }

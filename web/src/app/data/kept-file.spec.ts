@@ -147,6 +147,23 @@ describe('a kept file', () => {
     expect(journal.state().size).toBe(size);
   });
 
+  it('takes nothing of the demo that is opened while entries come in', async () => {
+    const file = new DiskFile();
+    const { journal } = await device(notes(1), file);
+    file.put(writeJournal(notes(1, 2)));
+    const before = file.text;
+    const take = journal.take.bind(journal);
+    jest.spyOn(journal, 'take').mockImplementationOnce(async (entries) => {
+      const saved = await take(entries);
+      await journal.openDemo();
+      return saved;
+    });
+    window.dispatchEvent(new Event('focus'));
+    await settled();
+    expect(journal.book()).toBe('demo');
+    expect(file.text).toBe(before);
+  });
+
   it('that another device has changed takes both', async () => {
     const file = new DiskFile();
     const { journal, kept } = await device(notes(1), file);

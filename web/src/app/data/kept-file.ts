@@ -269,9 +269,13 @@ export class KeptFile {
       return true;
     }
     this.joins = false;
-    await this.takes(entries);
+    const known = entries === this.holds?.entries;
+    if (!known) await this.takes(entries);
+    // While the store was asked the demo may have been opened.
+    if (this.journal.book() !== 'own') return true;
     const all = this.file.entries();
-    if (held.torn || before.size === 0 || this.lacks(all, entries)) {
+    const lacks = known ? all.length > entries.length : this.lacks(all, entries);
+    if (held.torn || before.size === 0 || lacks) {
       if (!(await this.writeBeside(handle, before, all))) return false;
     } else this.holds = { ...seenOf(before), entries };
     this.kept.set({ is: 'kept', name: handle.name, at: new Date() });
@@ -311,7 +315,9 @@ export class KeptFile {
     this.others = [];
     const state = this.journal.state();
     const { locale } = this.words.style();
-    const from = cameIn(state, fresh).map((came) => cameInText(state, came, locale));
+    const from = cameIn(state, fresh).map((came) =>
+      cameInText(state, came, locale, this.journal.thisDevice()),
+    );
     this.arrivals.update((all) => [{ at: new Date(), from }, ...all].slice(0, MOST_ARRIVALS));
     this.bar.open(`Came in: ${from.join('. ')}.`, 'Close', { duration: 8000 });
     return saved;
@@ -324,7 +330,6 @@ export class KeptFile {
 
   /** Whether the file has not all that is here, or has another of it. */
   private lacks(all: readonly Entry[], entries: readonly Entry[]): boolean {
-    if (this.holds?.entries === entries && all.length === entries.length) return false;
     const held = new Map(entries.map((e) => [e.id, e]));
     return all.some((e) => {
       const other = held.get(e.id);
