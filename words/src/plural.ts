@@ -27,5 +27,8 @@ export const NOUN = {
   mother: { one: 'mother', other: 'mothers' },
   reading: { one: 'reading', other: 'readings' },
   piece: { one: 'piece', other: 'pieces' },
+  plant: { one: 'plant', other: 'plants' },
+  cutting: { one: 'cutting', other: 'cuttings' },
+  cut: { one: 'cut', other: 'cuts' },
   picture: { one: 'picture', other: 'pictures' },
 } as const satisfies Readonly<Record<string, Noun>>;

@@ -1,5 +1,5 @@
 import { foldText } from '../text';
-import names from './names.json';
+import names from './names.json' with { type: 'json' };
 
 /** What growers call a plant in other languages. */
 export type NameLanguage = 'de' | 'es';

@@ -1,7 +1,7 @@
 import { CATALOGUE, calledJustSo, findTaxa } from '../botany';
 import { foldText } from '../text';
 import { alsoCalled, namesThatFit } from '.';
-import names from './names.json';
+import names from './names.json' with { type: 'json' };
 
 const found = (query: string): string | undefined => findTaxa(CATALOGUE, query, alsoCalled)[0]?.id;
 

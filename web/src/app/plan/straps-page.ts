@@ -20,6 +20,7 @@ import { Words } from '../data/words';
 import { oneAtATime } from '../data/one-at-a-time';
 import { StrapDrawing } from '../marks/strap-drawing';
 import { Field, FieldControl } from '../forms/field';
+import { CountedPipe } from '../ui/counted-pipe';
 import { planMother } from './plan-mother';
 import { MotherPick } from './mother-pick';
 import { PlanTabs } from './plan-tabs';
@@ -44,6 +45,7 @@ const EXAMPLE: Readonly<Record<LengthUnit, readonly number[]>> = {
 @Component({
   selector: 'hy-straps-page',
   imports: [
+    CountedPipe,
     MatButton,
     Field,
     FieldControl,
@@ -136,7 +138,7 @@ const EXAMPLE: Readonly<Record<LengthUnit, readonly number[]>> = {
                 goes down, {{ v.depth }} deep, {{ v.spacing }} apart. Upside down none ever roots.
               </p>
               <p class="quiet">
-                {{ v.plan.cuts }} cuts. Each closes in about {{ v.closes }} days at
+                {{ v.plan.cuts | hyCounted: 'cut' }}. Each closes in about {{ v.closes }} days at
                 {{ words.temperature(22) }} and 55%. {{ v.left }} Pups of variegated leaves come
                 plain: to keep the edge, divide the clump.
               </p>

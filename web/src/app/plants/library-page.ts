@@ -25,10 +25,12 @@ import { alsoCalled, namesThatFit } from '@hypogeon/core/names';
 import { Journal } from '../data/journal';
 import { PlantPicture } from '../marks/plant-picture';
 import { Field, FieldControl } from '../forms/field';
+import { CountedPipe } from '../ui/counted-pipe';
 
 @Component({
   selector: 'hy-library-page',
   imports: [
+    CountedPipe,
     MatButton,
     MatChipListbox,
     MatChipOption,
@@ -99,7 +101,7 @@ import { Field, FieldControl } from '../forms/field';
         <mat-chip-option value="hands">no spines</mat-chip-option>
         <mat-chip-option value="mine">mine</mat-chip-option>
       </mat-chip-listbox>
-      <p class="quiet push" role="status">{{ rows().length }} plants</p>
+      <p class="quiet push" role="status">{{ rows().length | hyCounted: 'plant' }}</p>
     </div>
     <ul class="bare wall grid auto-fill-36 gap-x-3 gap-y-5">
       @for (row of drawn(); track row.id) {

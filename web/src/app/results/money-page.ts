@@ -21,6 +21,7 @@ import { NumberPipe } from '../ui/number-pipe';
 import type { Column } from '../ui/column';
 import { Fold } from '../ui/fold';
 import { Table } from '../ui/table';
+import { CountedPipe } from '../ui/counted-pipe';
 
 const GROUPED_BY: readonly Grouping[] = ['method', 'mix', 'plant', 'school', 'space', 'year'];
 
@@ -28,6 +29,7 @@ const GROUPED_BY: readonly Grouping[] = ['method', 'mix', 'plant', 'school', 'sp
 @Component({
   selector: 'hy-money-page',
   imports: [
+    CountedPipe,
     Chart,
     Fold,
     Table,
@@ -69,8 +71,9 @@ const GROUPED_BY: readonly Grouping[] = ['method', 'mix', 'plant', 'school', 'sp
             <hy-chart name="Cost of a plant" [tall]="c.tall" [model]="c.model" />
           }
           <p>
-            {{ m.all.plants }} plants of {{ m.all.count.stuck }} cuttings in
-            {{ m.all.batches }} settled batches. {{ lostSays() }} {{ soldSays() }}
+            {{ m.all.plants | hyCounted: 'plant' }} of
+            {{ m.all.count.stuck | hyCounted: 'cutting' }}, from what is settled of
+            {{ m.all.batches | hyCounted: 'batch' }}. {{ lostSays() }} {{ soldSays() }}
             @if (m.all.lostValue.forgone === null) {
               <a routerLink="/settings">Say what a plant sells for</a> to see what they were worth.
             }

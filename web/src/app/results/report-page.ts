@@ -18,11 +18,22 @@ import { LossTable } from './loss-table';
 import { NumberPipe } from '../ui/number-pipe';
 import type { Column } from '../ui/column';
 import { Table } from '../ui/table';
+import { CountedPipe } from '../ui/counted-pipe';
 
 /** A season on paper: what was cut between two days, and all that came of it. */
 @Component({
   selector: 'hy-report-page',
-  imports: [Table, MatButton, DayField, CountedTable, NumberPipe, LedgerTabs, LossTable, Chart],
+  imports: [
+    CountedPipe,
+    Table,
+    MatButton,
+    DayField,
+    CountedTable,
+    NumberPipe,
+    LedgerTabs,
+    LossTable,
+    Chart,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head m-0">
@@ -49,9 +60,8 @@ import { Table } from '../ui/table';
         @let o = r.overall;
         <section class="grid grid-cols-1 gap-3 print:break-inside-avoid" aria-label="In short">
           <p class="words max-w-[44ch] headline text-xl">
-            {{ r.batches }} {{ r.batches === 1 ? 'batch' : 'batches' }},
-            {{ o.count.stuck }} cuttings set: {{ o.count.rooted }} have rooted,
-            {{ share(o.shares.rooted) }}.
+            {{ r.batches | hyCounted: 'batch' }}, {{ o.count.stuck | hyCounted: 'cutting' }} set:
+            {{ o.count.rooted }} have rooted, {{ share(o.shares.rooted) }}.
           </p>
           <p>
             {{ o.count.pupped }} have pups; {{ o.count.rotted }} rotted, {{ o.count.dried }} dried

@@ -7,11 +7,12 @@ import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { JournalFile, type OfferedFile } from '../data/journal-file';
 import { Words } from '../data/words';
+import { CountedPipe } from '../ui/counted-pipe';
 
 /** What a file would change, said before it does; or why it was refused. */
 @Component({
   selector: 'hy-restore-offer',
-  imports: [MatButton],
+  imports: [CountedPipe, MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'grid grid-cols-1 gap-9 max-w-240' },
   template: `
@@ -36,11 +37,12 @@ import { Words } from '../data/words';
             first.
           }
           @if (r.pictures.size > 0) {
-            {{ r.pictures.size }} pictures come along.
+            {{ r.pictures.size | hyCounted: 'picture' }}
+            {{ r.pictures.size === 1 ? 'comes' : 'come' }} along.
           }
           @if (r.leftOut > 0) {
-            {{ r.leftOut }} files of the zip are no pictures, or no entry names them: they are left
-            out.
+            {{ r.leftOut === 1 ? 'One file' : r.leftOut + ' files' }} of the zip left out: no
+            picture, or named by no entry.
           }
         </p>
         @if (inDemo()) {

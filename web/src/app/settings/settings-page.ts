@@ -20,6 +20,7 @@ import { oneAtATime } from '../data/one-at-a-time';
 import { Field, FieldControl } from '../forms/field';
 import { Confirm } from '../ui/confirm';
 import { DemoDoor } from '../ui/demo-door';
+import { CountedPipe } from '../ui/counted-pipe';
 import { FindSetting } from './find-setting';
 import { Prices } from './prices';
 
@@ -50,7 +51,17 @@ const PLACE_FEEDS = {
 
 @Component({
   selector: 'hy-settings-page',
-  imports: [FindSetting, MatButton, MatOption, MatSelect, Field, FieldControl, RouterLink, Prices],
+  imports: [
+    CountedPipe,
+    FindSetting,
+    MatButton,
+    MatOption,
+    MatSelect,
+    Field,
+    FieldControl,
+    RouterLink,
+    Prices,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'grid grid-cols-1 gap-9 max-w-240' },
   templateUrl: './settings-page.html',

@@ -5,17 +5,18 @@ import type { Changes } from '@hypogeon/core/walk';
 import { Words } from '../data/words';
 import type { Column } from '../ui/column';
 import { Table } from '../ui/table';
+import { CountedPipe } from '../ui/counted-pipe';
 
 /** The end of a round: what it changed, and what changed since the one before. */
 @Component({
   selector: 'hy-walk-end',
-  imports: [Table, MatButton],
+  imports: [CountedPipe, Table, MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'grid grid-cols-1 gap-5' },
   template: `
     <div class="page-head"><h1>Walked through</h1></div>
     <p>
-      {{ passed() - skipped() }} of {{ passed() }} batches done{{
+      {{ passed() - skipped() }} of {{ passed() | hyCounted: 'batch' }} done{{
         skipped() > 0 ? ', ' + skipped() + ' skipped' : ''
       }}.
     </p>
