@@ -71,8 +71,9 @@ import { namePage } from '../shell/page-title';
             (figures of <i>{{ v.plant?.like }}</i>)
           }
         </p>
-        <span class="push no-print flex flex-wrap">
+        <span class="push no-print self-center flex flex-wrap items-center gap-x-1">
           <hy-file-pick
+            look="text"
             [label]="v.mother.picture ? 'Another picture' : 'Take a picture'"
             accept="image/*"
             (picked)="picture($event[0])"
@@ -81,10 +82,14 @@ import { namePage } from '../shell/page-title';
             <button type="button" matButton="text" (click)="drawIt()">Draw it instead</button>
           }
           <a matButton="text" [routerLink]="['/mothers', v.mother.id, 'edit']">Change</a>
+          <a
+            matButton="filled"
+            class="ml-2"
+            routerLink="/plan"
+            [queryParams]="{ mother: v.mother.id }"
+            >Plan a batch</a
+          >
         </span>
-        <a matButton="filled" routerLink="/plan" [queryParams]="{ mother: v.mother.id }"
-          >Plan a batch</a
-        >
       </div>
 
       <section class="condition" aria-labelledby="condition">
