@@ -80,6 +80,23 @@ test('a plant, a way and a cut day put down wrong are put right where they stand
   await expect(page.getByText('6 pads of Opuntia microdasys, cut Sat 4 Apr')).toBeVisible();
 });
 
+test('a count and its day put down wrong are put right in the log', async ({ page }) => {
+  await page.goto('/#/bench/b-19/log');
+  await page.getByRole('button', { name: /^Change: Counted: 8 rooted, 1 rotted/ }).click();
+  await page.getByLabel('Rotted', { exact: true }).fill('900');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByRole('alert')).toContainText('but the batch had');
+  await page.getByLabel('Rotted', { exact: true }).fill('2');
+  await fillDay(page, 'Day', '25 Mar 2026');
+  // A key throws nothing away that was typed.
+  await page.keyboard.press('Escape');
+  await expect(page.getByText('Cancel throws it away')).toBeVisible();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByText('Counted: 8 rooted, 2 rotted')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
+  await expect(page.getByText('Counted: 8 rooted, 1 rotted')).toBeVisible();
+});
+
 test('rot is cut back, and the new wound has a gate of its own', async ({ page }) => {
   await page.goto('/#/bench/b-19/part?way=rescued');
   await page.getByLabel('Without roots').fill('2');
@@ -241,7 +258,7 @@ test('a picture is shrunk, kept, measured, and goes along in the zip', async ({ 
     mimeType: 'application/zip',
     buffer: readFileSync(path),
   });
-  await expect(page.getByText('1 pictures come along.')).toBeVisible();
+  await expect(page.getByText('1 picture comes along.')).toBeVisible();
   await page.getByRole('button', { name: 'Add them' }).click();
   await expect(page.getByText('Added:')).toBeVisible();
   await page.goto('/#/bench/b-19/pictures');

@@ -53,7 +53,7 @@ test('a journal saved here is the same in another browser, and two merge', async
   await goTo(other, 'Settings');
   await other.getByRole('link', { name: /^Backup, restore/ }).click();
   await other.getByLabel('Restore or add a backup').setInputFiles(path);
-  await expect(other.getByText(/would add 4 entries: 1 new batches/)).toBeVisible();
+  await expect(other.getByText(/would add 4 entries: one new batch/)).toBeVisible();
   await other.getByRole('button', { name: 'Add them' }).click();
   await expect(other.getByText('2 batches, 2 mothers')).toBeVisible();
   // Twice changes nothing.

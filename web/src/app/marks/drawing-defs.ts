@@ -48,7 +48,8 @@ export class DrawingDefs {
       bladeLines(of.look, of.part).map(({ from, to }) =>
         this.element('path', {
           d: `M${from.join(' ')}L${to.join(' ')}`,
-          style: 'fill:none;stroke:var(--do);stroke-width:2.4px;stroke-dasharray:6 5',
+          style:
+            'fill:none;stroke:var(--do);stroke-width:2.6px;stroke-dasharray:5 3;stroke-linecap:butt',
         }),
       ),
     );

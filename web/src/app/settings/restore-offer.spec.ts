@@ -29,12 +29,12 @@ describe('a file that is offered', () => {
     const { page } = await open(
       offered({ unknown: 1, clashing: 3 }, { pictures: new Map([['p', new Blob()]]), leftOut: 2 }),
     );
-    expect(page.text).toContain('would add 2 entries: 1 new batches, 0 known ones changed.');
-    expect(page.text).toContain('5 are here already.');
-    expect(page.text).toContain('1 are of a newer kind; they are kept.');
-    expect(page.text).toContain('3 of those have other content here');
-    expect(page.text).toContain('1 pictures come along.');
-    expect(page.text).toContain('2 files of the zip are no pictures');
+    expect(page.text).toContain('would add 2 entries: one new batch, 0 known changed.');
+    expect(page.text).toContain('Here already: 5.');
+    expect(page.text).toContain('Of a newer kind, and kept: 1.');
+    expect(page.text).toContain('With other content here: 3;');
+    expect(page.text).toContain('1 picture comes along.');
+    expect(page.text).toContain('2 files of the zip left out: no picture');
   });
 
   it('says what was written by a clock that stood ahead', async () => {

@@ -20,15 +20,16 @@ import { CountedPipe } from '../ui/counted-pipe';
     @if (r.ok) {
       <div class="grid gap-3 pl-3.5 border-l-4 border-water">
         <p>
-          <strong>{{ name() }}</strong> would add {{ r.preview.fresh }}
-          {{ r.preview.fresh === 1 ? 'entry' : 'entries' }}: {{ r.preview.newBatches }} new batches,
-          {{ r.preview.changedBatches }} known ones changed. {{ r.preview.known }} are here already.
+          <strong>{{ name() }}</strong> would add {{ r.preview.fresh | hyCounted: 'entry' }}:
+          {{
+            r.preview.newBatches === 1 ? 'one new batch' : r.preview.newBatches + ' new batches'
+          }}, {{ r.preview.changedBatches }} known changed. Here already: {{ r.preview.known }}.
           @if (r.preview.unknown > 0) {
-            {{ r.preview.unknown }} are of a newer kind; they are kept.
+            Of a newer kind, and kept: {{ r.preview.unknown }}.
           }
           @if (r.preview.clashing > 0) {
-            {{ r.preview.clashing }} of those have other content here: of each the same one is kept
-            on every device.
+            With other content here: {{ r.preview.clashing }}; of each the same one is kept on every
+            device.
           }
           @if (r.ahead > 0) {
             {{ r.ahead === 1 ? 'One entry was' : r.ahead + ' entries were' }} written by a clock

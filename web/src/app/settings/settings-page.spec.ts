@@ -89,7 +89,7 @@ describe('settings', () => {
     await page.tap('Cancel');
     await page.tap('Clear the demo');
     await page.tap('Clear it');
-    expect(page.text).toContain('1 entries, 0 batches, 1 mothers');
+    expect(page.text).toContain('1 entry, 0 batches, 1 mother.');
   });
 
   it('puts an empty place away: it leaves the lists, keeps its air, and comes back by undo', async () => {
