@@ -92,7 +92,8 @@ test('the open Seattle weather table becomes readings, a chart, and a usual year
     page.getByRole('button', { name: 'CSV' }).click(),
   ]);
   const lines = readFileSync(await csv.path(), 'utf8').split(/\r?\n/);
-  expect(lines[0]).toBe('day,tempC,rh,minC,maxC,humidity');
+  // Marked as UTF-8, so that a spreadsheet opens it with a double click.
+  expect(lines[0]).toBe('\uFEFFday,tempC,rh,minC,maxC,humidity');
   expect(lines.filter((l) => l.endsWith('filled'))).toHaveLength(1461);
   const [svg] = await Promise.all([
     page.waitForEvent('download'),
