@@ -1,5 +1,6 @@
 import { EMPTY_STATE, type Entry } from '../journal';
 import { JournalLines, readJournal, writeJournal } from './journal-file';
+import { JOURNAL_VERSION } from './migrate';
 
 /** A journal file that broke off on its way, and what can still be read of it. */
 export interface TornJournal {
@@ -17,6 +18,8 @@ export function tornJournal(text: string, nowMs: number): TornJournal | null {
   if (!JournalLines.fits(head) || isJson(text)) return null;
   const whole = lines.map((line) => line.replace(/,$/, '')).filter(isJson);
   const version = /"version":\d+/.exec(head)![0];
+  // What a newer version writes is left to it.
+  if (Number(version.split(':')[1]) > JOURNAL_VERSION) return null;
   const mended = `${
     writeJournal([])
       .replace(/"version":\d+/, version)
