@@ -2,6 +2,10 @@ import angular from 'jest-preset-angular/presets/index.js';
 
 const paths = {
   '^@hypogeon/words$': '<rootDir>/words/src/index.ts',
+  '^@hypogeon/messages$': '<rootDir>/messages/src/index.ts',
+  '^@hypogeon/messages/languages$': '<rootDir>/messages/made/languages.ts',
+  '^@hypogeon/messages/load$': '<rootDir>/messages/made/load.ts',
+  '^@hypogeon/messages/(.*)$': '<rootDir>/messages/made/en/$1.ts',
   '^@hypogeon/core/(.*)$': '<rootDir>/core/src/$1/index.ts',
 };
 
@@ -15,6 +19,7 @@ export default {
       testMatch: [
         '<rootDir>/core/**/*.spec.ts',
         '<rootDir>/words/**/*.spec.ts',
+        '<rootDir>/messages/**/*.spec.ts',
         '<rootDir>/server/**/*.spec.ts',
       ],
       transform: { '^.+\\.ts$': ['ts-jest', { tsconfig: '<rootDir>/tsconfig.jest.json' }] },

@@ -8,19 +8,24 @@ import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
 import { promisify } from 'node:util';
 import { brotliCompress, constants } from 'node:zlib';
+import { make } from './messages.mjs';
 import { preload } from './preload.mjs';
 
+make();
 const [checked, release] = ['--checked', '--release'].map((flag) => process.argv.includes(flag));
 const folder = 'dist/web/browser';
 const stamp = '.stamps/build';
 const made = fingerprint([
   'core',
+  'messages',
   'words',
   'web',
   'angular.json',
   '.postcssrc.json',
   'package-lock.json',
   'scripts/build.mjs',
+  'scripts/messages.mjs',
+  'scripts/pseudo.mjs',
   'scripts/preload.mjs',
   'tsconfig.base.json',
 ]);
@@ -82,7 +87,7 @@ function fingerprint(paths) {
       return;
     }
     for (const entry of entries.sort((a, b) => (a.name < b.name ? -1 : 1))) {
-      if (!entry.name.endsWith('.spec.ts') && entry.name !== 'made-with')
+      if (!entry.name.endsWith('.spec.ts') && !['made-with', 'made'].includes(entry.name))
         add(join(path, entry.name));
     }
   };

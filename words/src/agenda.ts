@@ -1,6 +1,7 @@
 import type { AgendaLine } from '@hypogeon/core/round';
 import type { Ask, Do } from '@hypogeon/core/care';
 import { METHOD } from '@hypogeon/core/botany';
+import * as say from '@hypogeon/messages/agenda';
 import { volumeText } from './amounts';
 import { askText, lateText } from './care';
 import { counted, NOUN } from './plural';
@@ -19,9 +20,9 @@ export function agendaTitle(line: AgendaLine, speech: Speech): string {
     case 'first-water':
     case 'pot-water': {
       const name = {
-        water: 'Water',
-        'first-water': 'First water for',
-        'pot-water': 'First drink in the pot for',
+        water: say.water(),
+        'first-water': say.firstWaterFor(),
+        'pot-water': say.firstDrinkInThe(),
       }[line.kind];
       const all = line.items.map(drinkOf);
       const told = all.filter((ml) => ml !== null).reduce((sum, ml) => sum + ml, 0);
@@ -29,70 +30,74 @@ export function agendaTitle(line: AgendaLine, speech: Speech): string {
       const amount =
         all.includes(null) || told === 0
           ? ''
-          : `, about ${volumeText(told, speech.length, speech.locale)} in all`;
+          : say.aboutInAll({ volume: volumeText(told, speech.length, speech.locale) });
       return `${name} ${batches}${amount}`;
     }
     case 'mist':
-      return `Mist ${batches}`;
+      return say.mist({ batches });
     case 'stick':
       return first.reason.why === 'into-jar'
-        ? `Into the jar: ${pieces(line)}`
+        ? say.intoTheJar({ pieces: pieces(line) })
         : first.band === 'do' && first.onto
-          ? `Lay ${pieces(line)} on the mix`
-          : `Set ${pieces(line)} in the mix`;
+          ? say.layOnTheMix({ pieces: pieces(line) })
+          : say.setInTheMix({ pieces: pieces(line) });
     case 'wean':
-      return `Move ${pieces(line)} from the jar into the mix`;
+      return say.moveFromTheJar({ pieces: pieces(line) });
     case 'pot-on':
-      return `Pot on ${pieces(line)}`;
+      return say.potOn({ pieces: pieces(line) });
     case 'cut':
-      return `Cut ${pieces(line)}`;
+      return say.cut({ pieces: pieces(line) });
     case 'water-mother':
-      return `Water ${counted(line.items.length, NOUN.mother)}`;
+      return say.waterMother({ itemsCount: line.items.length });
     case 'light':
-      return `More light for ${batches}`;
+      return say.moreLightFor({ batches });
     case 'air':
-      return `More air for ${batches}`;
+      return say.moreAirFor({ batches });
     case 'feed':
-      return `Feed ${batches} at half strength`;
+      return say.feedAtHalfStrength({ batches });
     case 'jar-change':
-      return `Change the water of ${batches}`;
+      return say.changeTheWaterOf({ batches });
     case 'jar-stir':
-      return `Move the water of ${batches}`;
+      return say.moveTheWaterOf({ batches });
     case 'jar-feed':
-      return `Feed ${batches} in the jar`;
+      return say.feedInTheJar({ batches });
     case 'roots':
-      return `Look for roots: ${batches}`;
+      return say.lookForRoots({ batches });
     case 'pups':
-      return `Look for new growth: ${batches}`;
+      return say.lookForNewGrowth({ batches });
     case 'wound':
-      return `Touch one wound in each of ${batches}`;
+      return say.touchOneWoundIn({ batches });
     case 'overdue':
-      return `Long without roots: ${batches}`;
+      return say.longWithoutRoots({ batches });
     case 'again':
-      return `Look again: ${batches}`;
+      return say.lookAgain({ batches });
     case 'alive':
-      return `Do they still live? ${batches}`;
+      return say.doTheyStillLive({ batches });
     case 'neighbour':
-      return `Rot near them: ${batches}`;
+      return say.rotNearThem({ batches });
     case 'stopped':
-      return `Wounds stand still: ${batches}`;
+      return say.woundsStandStill({ batches });
     case 'pool':
-      return `Water stands at the base: ${batches}`;
+      return say.waterStandsAtThe({ batches });
     case 'leaf-off':
-      return `Are the old leaves crisp? ${batches}`;
+      return say.areTheOldLeaves({ batches });
   }
 }
 
 /** `12 days late`, of the one that waits longest. */
 export const agendaLate = (line: AgendaLine): string =>
-  line.items.length === 1 ? lateText(line) : line.late < 3 ? '' : `up to ${lateText(line)}`;
+  line.items.length === 1
+    ? lateText(line)
+    : line.late < 3
+      ? ''
+      : say.upTo({ late: lateText(line) });
 
 /** Pieces of one kind by their name, of several as cuttings. */
 function pieces({ items, count }: AgendaLine): string {
   const [first] = items;
   const alike = items.every((i) => i.batch.method === first.batch.method);
   const { one, many } = METHOD[first.batch.method];
-  return `${count} ${alike ? (count === 1 ? one : many) : count === 1 ? 'cutting' : 'cuttings'}`;
+  return `${count} ${alike ? (count === 1 ? one : many) : count === 1 ? say.cutting() : say.cuttings()}`;
 }
 
 const drinkOf = (ask: Ask): number | null => {

@@ -1,6 +1,7 @@
 import { batchCode, batchTitle, placeOf } from '@hypogeon/core/bench';
 import { spaceOn, type Batch, type State } from '@hypogeon/core/journal';
 import type { TaskAhead } from '@hypogeon/core/round';
+import * as say from '@hypogeon/messages/calendar';
 import { askText, ended, leaveText, reasonText, sureText } from './care';
 import type { Speech } from './speech';
 import { TASK_NAME } from './tasks';
@@ -30,7 +31,7 @@ export function calendarText(state: State, task: TaskAhead, speech: Speech): Cal
         uid,
         from,
         to,
-        title: `Safe to water: ${who(state, is.leave.batch)}`,
+        title: say.safeToWater({ who: who(state, is.leave.batch) }),
         text: `${leaveText(is.leave, speech)}.${where(state, is.leave.batch, from)}`,
       };
     case 'ask': {
@@ -40,7 +41,12 @@ export function calendarText(state: State, task: TaskAhead, speech: Speech): Cal
         from,
         to,
         title: `${TASK_NAME[ask.kind]}: ${who(state, ask.batch)}`,
-        text: `${ended(askText(ask, then))} ${reasonText(ask.reason, then)}\nHow sure: ${sureText(ask.sure)}${where(state, ask.batch, from)}`,
+        text: say.howSure({
+          ended: ended(askText(ask, then)),
+          reason: reasonText(ask.reason, then),
+          sure: sureText(ask.sure),
+          where: where(state, ask.batch, from),
+        }),
       };
     }
   }
@@ -53,5 +59,5 @@ function where(state: State, batch: Batch, day: string): string {
   const at = [placeOf(state, batch), state.spaces.get(spaceOn(batch, day, true))?.name]
     .filter(Boolean)
     .join(', ');
-  return at ? `\nAt: ${at}` : '';
+  return at ? say.at({ at }) : '';
 }

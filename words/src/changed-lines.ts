@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/changed-lines';
 import type { LinesText } from './lines';
 
 /** A line of a batch's page that would read otherwise. */
@@ -11,10 +12,10 @@ const whole = (said: readonly { readonly what: string }[]): string =>
   said.map((s) => s.what).join(', ');
 
 const linesIn = (text: LinesText): readonly { readonly of: string; readonly says: string }[] => [
-  { of: 'Do', says: whole(text.deeds) || 'nothing today' },
-  { of: 'Water', says: whole(text.water) },
-  { of: 'Look', says: whole(text.look) },
-  { of: 'Leave', says: whole(text.leave) },
+  { of: say.doWord(), says: whole(text.deeds) || say.nothingToday() },
+  { of: say.water(), says: whole(text.water) },
+  { of: say.look(), says: whole(text.look) },
+  { of: say.leave(), says: whole(text.leave) },
 ];
 
 /** What follows from a change, line by line: those that read as before are not told. */

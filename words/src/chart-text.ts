@@ -2,10 +2,21 @@ import type { Young } from '@hypogeon/core/botany';
 import type { Day } from '@hypogeon/core/days';
 import type { Emergence, EmergenceStep, LossBar } from '@hypogeon/core/ledger';
 import type { NeededCurve } from '@hypogeon/core/plan';
+import * as say from '@hypogeon/messages/chart-text';
 import { dayText, type DayStyle } from './days';
 import { YOUNG_NAME } from './tasks';
 
-const LOSS_WORD = { rotted: 'rotted', dried: 'dried up', lost: 'lost otherwise' } as const;
+const LOSS_WORD = {
+  get rotted() {
+    return say.rotted();
+  },
+  get dried() {
+    return say.driedUp();
+  },
+  get lost() {
+    return say.lostOtherwise();
+  },
+} as const;
 export const LOSS_CAUSES = ['rotted', 'dried', 'lost'] as const;
 export const lossWord = (cause: (typeof LOSS_CAUSES)[number]): string => LOSS_WORD[cause];
 
@@ -18,11 +29,14 @@ export function emergenceText(
   young: Young = 'pups',
 ): string {
   const end = (steps: readonly EmergenceStep[]): number => Math.round(steps.at(-1)?.sure ?? 0);
-  return (
-    `Roots over ${lastDay} days: of ${count}, ${end(roots)} rooted, ${end(pups)} with ${YOUNG_NAME[young]}, ` +
-    LOSS_CAUSES.map((c) => `${end(losses[c])} ${LOSS_WORD[c]}`).join(', ') +
-    '.'
-  );
+  return say.rootsOverDaysOf({
+    lastDay,
+    count,
+    end: end(roots),
+    end2: end(pups),
+    youngName: YOUNG_NAME[young],
+    lossCauses: LOSS_CAUSES.map((c) => `${end(losses[c])} ${LOSS_WORD[c]}`).join(', '),
+  });
 }
 
 /** `Day 30, of 40: 12–15 rooted, 3 with pups, 2 rotted.` */
@@ -40,7 +54,14 @@ export function emergenceOn(
     const n = Math.round(upTo(losses[c], day)?.sure ?? 0);
     return n > 0 ? [`${n} ${LOSS_WORD[c]}`] : [];
   });
-  return `Day ${day}, of ${count}: ${span(roots)} rooted, ${span(pups)} with ${YOUNG_NAME[young]}, ${gone.join(', ') || 'none lost'}.`;
+  return say.dayOfRootedWith({
+    day,
+    count,
+    span: span(roots),
+    span2: span(pups),
+    youngName: YOUNG_NAME[young],
+    join: gone.join(', ') || say.noneLost(),
+  });
 }
 
 const sumOf = ({ of }: LossBar): number => of.rotted + of.dried + of.lost;
@@ -49,8 +70,8 @@ const sumOf = ({ of }: LossBar): number => of.rotted + of.dried + of.lost;
 export function lossText(weeks: readonly LossBar[], unit: string): string {
   const worst = weeks.reduce<LossBar | null>((a, b) => (a && sumOf(a) >= sumOf(b) ? a : b), null);
   return worst
-    ? `Losses by ${unit}: most in ${unit} ${worst.name}, ${sumOf(worst).toFixed(0)}.`
-    : `Losses by ${unit}: none.`;
+    ? say.lossesByMostIn({ unit, name: worst.name, sumOf: sumOf(worst).toFixed(0) })
+    : say.lossesByNone({ unit });
 }
 
 /** `Week 3: 4.5 rotted, 1.0 dried up.` A loss between two looks is spread over the days between. */
@@ -58,14 +79,14 @@ export function lossBarText(bar: LossBar, unit: string): string {
   const gone = LOSS_CAUSES.flatMap((c) =>
     bar.of[c] >= 0.05 ? [`${bar.of[c].toFixed(1)} ${LOSS_WORD[c]}`] : [],
   );
-  return `${unit[0]!.toUpperCase()}${unit.slice(1)} ${bar.name}: ${gone.join(', ') || 'none lost'}.`;
+  return `${unit[0]!.toUpperCase()}${unit.slice(1)} ${bar.name}: ${gone.join(', ') || say.noneLost()}.`;
 }
 
 /** `Cuttings needed against the day of cutting: 12 at best, sensible until 3 May 2026.` */
 export function neededText({ days, latest }: NeededCurve, style: DayStyle): string {
   const reached = days.flatMap((d) => (d.needed === null ? [] : [d.needed]));
-  const until = latest === null ? '.' : `, sensible until ${dayText(latest, style)}.`;
-  return `Cuttings needed against the day of cutting: ${Math.min(...reached)} at best${until}`;
+  const until = latest === null ? '.' : say.sensibleUntil({ day: dayText(latest, style) });
+  return say.cuttingsNeededAgainstThe({ min: Math.min(...reached), until });
 }
 
 /** `Cut on 3 May 2026: take 14. It rests then.` */
@@ -73,12 +94,12 @@ export function neededOnText(
   one: { readonly day: Day; readonly needed: number | null; readonly season: string },
   style: DayStyle,
 ): string {
-  const take = one.needed === null ? 'no number would do' : `take ${one.needed}`;
+  const take = one.needed === null ? say.noNumberWouldDo() : say.take({ needed: one.needed });
   const season =
     one.season === 'resting'
-      ? ' It rests then.'
+      ? say.itRestsThen()
       : one.season === 'marginal'
-        ? ' Edge of its season.'
+        ? say.edgeOfItsSeason()
         : '';
-  return `Cut on ${dayText(one.day, style)}: ${take}.${season}`;
+  return say.cutOn({ day: dayText(one.day, style), take, season });
 }

@@ -1,4 +1,5 @@
 import type { Comparison, GroupSummary } from '@hypogeon/core/ledger';
+import * as say from '@hypogeon/messages/compare';
 import { decimal } from './numbers';
 import { percent, percentSpan } from './shares';
 
@@ -7,12 +8,12 @@ export const points = (share: number): string => String(Math.round(share * 100))
 
 /** `p 0.031`, `p below 0.001`. @param p 0–1 */
 export const pText = (p: number): string =>
-  p < 0.001 ? 'p below 0.001' : `p ${p.toFixed(p < 0.1 ? 3 : 2)}`;
+  p < 0.001 ? say.pBelow0001() : say.p({ what: p.toFixed(p < 0.1 ? 3 : 2) });
 
 /** Days until half of those that root have roots: `13–14`; `13 or later` while so many wait that it may lie any time ahead. */
 export function halfDays({ from, to }: NonNullable<GroupSummary['half']>): string {
   const [first, last] = [Math.round(from), to === null ? null : Math.round(to)];
-  if (last === null) return `${first} or later`;
+  if (last === null) return say.orLater({ first });
   return first === last ? `${last}` : `${first}–${last}`;
 }
 
@@ -20,50 +21,71 @@ export function halfDays({ from, to }: NonNullable<GroupSummary['half']>): strin
 export function comparisonHeadline({ a, b, difference, strength }: Comparison): string {
   if (!difference) {
     const open = a.settledBatches === 0 ? a : b;
-    return `Too early to tell: nothing of ${open.name.toLowerCase()} has come to its end.`;
+    return say.tooEarlyToTell({ name: open.name.toLowerCase() });
   }
   const [more, less] = difference.difference >= 0 ? [a, b] : [b, a];
   const few = [a, b].find((g) => g.settledBatches < 2);
-  if (few) return `Too little to tell: of ${few.name.toLowerCase()} there is one batch so far.`;
+  if (few) return say.tooLittleToTell({ name: few.name.toLowerCase() });
   switch (strength) {
     case 'strong':
-      return `${more.name} roots more often than ${less.name.toLowerCase()}.`;
+      return say.rootsMoreOftenThan({ name: more.name, name2: less.name.toLowerCase() });
     case 'some':
-      return `${more.name} seems to root more often than ${less.name.toLowerCase()}; more batches would tell.`;
+      return say.seemsToRootMore({ name: more.name, name2: less.name.toLowerCase() });
     case 'weak':
-      return `No clear difference between ${a.name.toLowerCase()} and ${b.name.toLowerCase()}.`;
+      return say.noClearDifferenceBetween({
+        name: a.name.toLowerCase(),
+        name2: b.name.toLowerCase(),
+      });
   }
 }
 
 /** How many of which, for those who look twice: `Leaf: 246 of 333 rooted, 62–83%`. */
 export const groupShare = ({ name, count, told, rooted }: GroupSummary): string =>
   rooted
-    ? `${name}: ${count.rooted} of ${told} rooted, ${percentSpan(rooted)}`
-    : `${name}: none settled yet`;
+    ? say.ofRooted({ name, rooted: count.rooted, told, percentSpan: percentSpan(rooted) })
+    : say.noneSettledYet({ name });
 
 /** The figures behind the sentence, one to a line. */
 export function comparisonWorking(c: Comparison, locale: string): readonly string[] {
   const { a, b, difference, chance, p, within, times } = c;
   const half = ({ name, half: h }: GroupSummary): string =>
-    h ? `${name.toLowerCase()} ${halfDays(h)} days` : `${name.toLowerCase()} none`;
+    h
+      ? say.days({ name: name.toLowerCase(), halfDays: halfDays(h) })
+      : say.none({ name: name.toLowerCase() });
   const times1 = (n: number): string => decimal(n, 1, locale);
   return [
     `${groupShare(a)}; ${groupShare(b)}.`,
     ...turned(c),
     ...(difference
       ? [
-          `The difference is ${points(difference.difference)} of 100 (${points(difference.low)} to ${points(difference.high)}), ${pText(p)}. Chance that ${a.name.toLowerCase()} roots more often than ${b.name.toLowerCase()}: ${percent(chance)}.`,
+          say.theDifferenceIsOf({
+            points: points(difference.difference),
+            points2: points(difference.low),
+            points3: points(difference.high),
+            p: pText(p),
+            name: a.name.toLowerCase(),
+            name2: b.name.toLowerCase(),
+            percent: percent(chance),
+          }),
         ]
       : []),
-    `Half of those that root have roots after: ${half(a)}, ${half(b)}.`,
+    say.halfOfThoseThat({ half: half(a), half2: half(b) }),
     ...(times.test
       ? [
-          `Times to roots: ${times.test.p < 0.05 ? 'they differ' : 'no clear difference'} (by the looks they lie between, ${pText(times.test.p)}).`,
+          say.timesToRootsBy({
+            what: times.test.p < 0.05 ? say.theyDiffer() : say.noClearDifference(),
+            p: pText(times.test.p),
+          }),
         ]
       : []),
     ...(within
       ? [
-          `Within the same plants (${within.strata}): odds of rooting ${times1(within.oddsRatio)} times (${times1(within.low)} to ${times1(within.high)}).`,
+          say.withinTheSamePlants({
+            strata: within.strata,
+            times1: times1(within.oddsRatio),
+            times12: times1(within.low),
+            times13: times1(within.high),
+          }),
         ]
       : []),
   ];
@@ -78,19 +100,25 @@ function turned({ a, b, difference }: Comparison): readonly string[] {
   const crude = ({ count, told }: GroupSummary): number => count.rooted / told;
   if ((crude(a) - crude(b)) * difference.difference >= 0) return [];
   return [
-    `Of all pieces together it is the other way round (${percent(crude(a))} of ${a.name.toLowerCase()}, ${percent(crude(b))} of ${b.name.toLowerCase()}): one large tray weighs much there. It is judged by trays.`,
+    say.ofAllPiecesTogether({
+      percent: percent(crude(a)),
+      name: a.name.toLowerCase(),
+      percent2: percent(crude(b)),
+      name2: b.name.toLowerCase(),
+    }),
   ];
 }
 
 /** What else they differ in, so that nobody takes it for a fair race; empty where they differ in nothing that is known. */
 export function unfairText({ confounded }: Comparison): string {
   if (confounded.length === 0) return '';
-  const things = confounded.length === 1 ? 'one other thing' : `${confounded.length} other things`;
-  return `They differ in ${things} too, so this was no fair race.`;
+  const things =
+    confounded.length === 1
+      ? say.oneOtherThing()
+      : say.otherThings({ confoundedCount: confounded.length });
+  return say.theyDifferInToo({ things });
 }
 
 /** What a fair trial of the two would need. */
 export const fairTrial = ({ trialOf }: Comparison): string =>
-  trialOf === null
-    ? 'They are so alike that no trial of a sensible size would tell them apart.'
-    : `A fair trial takes about ${trialOf} cuttings each: the same plant, day and tray, in a random layout.`;
+  trialOf === null ? say.theyAreSoAlike() : say.aFairTrialTakes({ trialOf });

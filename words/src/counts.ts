@@ -3,12 +3,15 @@ import { METHOD, type MethodId } from '@hypogeon/core/botany';
 import type { CourseId } from '@hypogeon/core/course';
 import type { CountsProblem, CountsReason } from '@hypogeon/core/formats';
 import type { Doubt } from '@hypogeon/core/pool';
+import * as say from '@hypogeon/messages/counts';
 import { points } from './compare';
 import { COURSE_WORDS } from './courses';
 
 /** Why a file of counts was refused: where, what and why. */
 export function countsProblemText({ line, field, reason }: CountsProblem): string {
-  const where = [line === undefined ? '' : `Line ${line}`, field ?? ''].filter(Boolean).join(', ');
+  const where = [line === undefined ? '' : say.line({ line }), field ?? '']
+    .filter(Boolean)
+    .join(', ');
   const sentence = refusalText(reason);
   return where === '' ? sentence : `${where}: ${sentence}`;
 }
@@ -16,19 +19,19 @@ export function countsProblemText({ line, field, reason }: CountsProblem): strin
 function refusalText(reason: CountsReason): string {
   switch (reason.is) {
     case 'too large':
-      return `This file has ${reason.megabytes.toFixed(0)} MB; counts have ${reason.most} at most. Ask for the file of counts, not for the journal.`;
+      return say.thisFileHasMb({ megabytes: reason.megabytes.toFixed(0), most: reason.most });
     case 'too deep':
-      return 'This file is nested deeper than counts are. Ask for the file as it was saved.';
+      return say.thisFileIsNested();
     case 'broken':
-      return 'This is no JSON, or it broke off on the way. Ask for the file again.';
+      return say.thisIsNoJson();
     case 'another file':
-      return 'This is no file of counts. One begins with “hypogeon-counts”.';
+      return say.thisIsNoFile();
     case 'newer':
-      return `This file is of version ${reason.version}; this Hypogeon knows ${reason.known}. Update it, then take the file in again.`;
+      return say.thisFileIsOf({ version: reason.version, known: reason.known });
     case 'rows':
-      return `This file has ${reason.rows} rows; a bench has ${reason.most} at most.`;
+      return say.thisFileHasRows({ rows: reason.rows, most: reason.most });
     case 'unknown fields':
-      return `holds ${reason.fields.slice(0, 3).join(', ').slice(0, 80)}, which counts do not.`;
+      return say.holdsWhichCountsDo({ fields: reason.fields.slice(0, 3).join(', ').slice(0, 80) });
     case 'field':
       return fieldText(reason.says);
   }
@@ -39,19 +42,19 @@ function fieldText(says: string): string {
   const [rule, a = '', b = ''] = says.split('|');
   switch (rule) {
     case 'over-set':
-      return `is ${a}, more than the ${b} that were set.`;
+      return say.isMoreThanThe({ a, b });
     case 'over-rooted':
-      return `is ${a}, more than the ${b} with roots.`;
+      return say.isMoreThanTheWith({ a, b });
     case 'sum':
-      return `is ${a}, but what became of them adds up to ${b}.`;
+      return say.isButWhatBecame({ a, b });
     case 'settled':
-      return `is ${a}, yet the row says that nothing waits.`;
+      return say.isYetTheRow({ a });
     case 'roots':
-      return `tell of more than the ${a} that were set.`;
+      return say.tellOfMoreThan({ a });
     case 'backwards':
-      return 'ends before it begins.';
+      return say.endsBeforeItBegins();
     case 'bench':
-      return 'must be 8 to 40 small letters and digits.';
+      return say.mustBe8To();
     default:
       return `${says.slice(0, 200)}.`;
   }
@@ -61,19 +64,17 @@ function fieldText(says: string): string {
 export function doubtText(doubt: Doubt, name: (bench: string) => string): string {
   switch (doubt.is) {
     case 'own':
-      return 'These are your own counts: they are kept, and not counted a second time.';
+      return say.theseAreYourOwn();
     case 'all rooted':
-      return `All ${doubt.set} rooted. No bench loses nothing: ask whether losses were counted.`;
+      return say.allRootedNoBench({ set: doubt.set });
     case 'unknown plants':
-      return doubt.rows === 1
-        ? 'One row is of a plant your guide does not know: it tells nothing here.'
-        : `${doubt.rows} rows are of plants your guide does not know: they tell nothing here.`;
+      return doubt.rows === 1 ? say.oneRowIsOf() : say.rowsAreOfPlants({ rows: doubt.rows });
     case 'same as':
-      return `Row by row the counts of ${name(doubt.bench)}: one bench under two numbers counts twice.`;
+      return say.rowByRowThe({ name: name(doubt.bench) });
     case 'not newer':
       return doubt.edition === doubt.known
-        ? 'You have these already.'
-        : `You have newer ones of this bench: edition ${doubt.known}, this is ${doubt.edition}.`;
+        ? say.youHaveTheseAlready()
+        : say.youHaveNewerOnes({ known: doubt.known, edition: doubt.edition });
   }
 }
 
@@ -86,20 +87,23 @@ export function againstText(
   const less = difference >= 0;
   const benches = less ? above : of - above;
   const [near, far] = less ? [low, high] : [-high, -low];
-  const by = `${points(Math.abs(difference))} of 100, ${points(near)} to ${points(far)}`;
+  const by = say.of100To({
+    points: points(Math.abs(difference)),
+    points2: points(near),
+    points3: points(far),
+  });
   const lead = sure
-    ? `Your ${many} root ${less ? 'less' : 'more'} than at ${benches} of ${of} benches, by more than chance: ${by}.`
-    : `Your ${many} root about as often as at the other ${of} benches: what they differ by (${by}) may be chance.`;
+    ? say.yourRootThanAt({ many, what: less ? say.less() : say.more(), benches, of, by })
+    : say.yourRootAboutAs({ many, of, by });
   return [lead, ...(sure ? differs.map(differText) : [])].join(' ');
 }
 
 function differText({ in: at, theirs, own }: Against['differs'][number]): string {
-  if (at === 'half')
-    return `Theirs were mostly cut in the ${theirs} half of the year, yours in the ${own}.`;
+  if (at === 'half') return say.theirsWereMostlyCut({ theirs, own });
   const name = (id: string): string => COURSE_WORDS[id as CourseId].name.toLowerCase();
-  return `Theirs mostly: ${name(theirs)}; yours: ${name(own)}.`;
+  return say.theirsMostlyYours({ name: name(theirs), name2: name(own) });
 }
 
 /** `counted on 11 benches`, `counted on one bench`. */
 export const benchesText = (benches: number): string =>
-  `counted on ${benches === 1 ? 'one other bench' : `${benches} other benches`}`;
+  say.countedOn({ what: benches === 1 ? say.oneOtherBench() : say.otherBenches({ benches }) });

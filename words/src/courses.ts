@@ -1,4 +1,5 @@
 import type { CourseId } from '@hypogeon/core/course';
+import * as say from '@hypogeon/messages/courses';
 
 /** What is said of a course, where others are told otherwise. */
 export interface CourseWords {
@@ -23,94 +24,218 @@ export interface CourseWords {
   readonly waits?: string;
 }
 
-const HOLDS = 'No tugging: firm, and new growth, is enough.';
-
 export const COURSE_WORDS: Readonly<Record<CourseId, CourseWords>> = {
   dried: {
-    name: 'Dried, then set',
-    says: 'Dries in airy shade, is set dry, and drinks once the cut is closed.',
-    risk: 'Slow to start; the least rot.',
+    get name() {
+      return say.driedThenSet();
+    },
+    get says() {
+      return say.driesInAiryShade();
+    },
+    get risk() {
+      return say.slowToStartThe();
+    },
   },
   bare: {
-    name: 'Bare until roots',
-    says: 'Lies bare and light, without mix or water; set and misted once root points show.',
-    risk: 'Roots in the air dry out if they are forgotten.',
-    setWhy: 'Those that show root points; the rest stay bare.',
-    rootsWhy: 'Where they lie; nothing needs lifting.',
-    firstWater: 'First mist',
-    waits: 'leave them bare until roots show',
+    get name() {
+      return say.bareUntilRoots();
+    },
+    get says() {
+      return say.liesBareAndLight();
+    },
+    get risk() {
+      return say.rootsInTheAir();
+    },
+    get setWhy() {
+      return say.thoseThatShowRoot();
+    },
+    get rootsWhy() {
+      return say.whereTheyLieNothing();
+    },
+    get firstWater() {
+      return say.firstMist();
+    },
+    get waits() {
+      return say.leaveThemBareUntil();
+    },
   },
   laid: {
-    name: 'Laid on the mix, misted',
-    says: 'Hollow side up, the base touching; dry for three days, then misted.',
-    risk: 'Rots when it is soaked before roots are in the mix.',
-    firstWater: 'First mist',
-    rootsWhy: 'Where they lie; nothing needs lifting.',
+    get name() {
+      return say.laidOnTheMix();
+    },
+    get says() {
+      return say.hollowSideUpThe();
+    },
+    get risk() {
+      return say.rotsWhenItIs();
+    },
+    get firstWater() {
+      return say.firstMist();
+    },
+    get rootsWhy() {
+      return say.whereTheyLieNothing();
+    },
   },
   propped: {
-    name: 'Propped, moist on top',
-    says: 'Leaned on a stick in mineral mix under a thin layer that holds moisture: drying out kills young roots here.',
-    risk: 'Young roots die when the layer dries out.',
-    rootsWhy: 'Where it leans; nothing needs lifting.',
+    get name() {
+      return say.proppedMoistOnTop();
+    },
+    get says() {
+      return say.leanedOnAStick();
+    },
+    get risk() {
+      return say.youngRootsDieWhen();
+    },
+    get rootsWhy() {
+      return say.whereItLeansNothing();
+    },
   },
   petiole: {
-    name: 'Stalk in a trench',
-    says: 'The stalk in a small trench, firmed; its zone just damp, again once it has dried.',
-    risk: 'The stalk rots when the trench stays wet.',
+    get name() {
+      return say.stalkInATrench();
+    },
+    get says() {
+      return say.theStalkInA();
+    },
+    get risk() {
+      return say.theStalkRotsWhen();
+    },
   },
   notch: {
-    name: 'Notch leaf',
-    says: 'The leaf laid on; plantlets along its edge in about two weeks, taken with roots.',
-    risk: 'The leaf rots before plantlets root, when kept wet.',
-    firstWater: 'First mist',
-    rootsWhy: 'Along its edge; nothing needs lifting.',
+    get name() {
+      return say.notchLeaf();
+    },
+    get says() {
+      return say.theLeafLaidOn();
+    },
+    get risk() {
+      return say.theLeafRotsBefore();
+    },
+    get firstWater() {
+      return say.firstMist();
+    },
+    get rootsWhy() {
+      return say.alongItsEdgeNothing();
+    },
   },
   water: {
-    name: 'In water',
-    says: 'Only bare stalk under, leaves above; soft or stood water. Roots are seen through the glass, then it moves into mix.',
-    risk: 'Roots from water are soft: they must be weaned into the mix.',
-    setName: 'Into the jar',
-    setTo: 'into the jar',
-    setTap: 'In the jar',
-    setWhy: 'Only bare stalk under, leaves above; soft or stood water.',
-    rootsWhy: 'Through the glass: nothing needs lifting.',
+    get name() {
+      return say.inWater();
+    },
+    get says() {
+      return say.onlyBareStalkUnder();
+    },
+    get risk() {
+      return say.rootsFromWaterAre();
+    },
+    get setName() {
+      return say.intoTheJar();
+    },
+    get setTo() {
+      return say.intoTheJar2();
+    },
+    get setTap() {
+      return say.inTheJar();
+    },
+    get setWhy() {
+      return say.onlyBareStalkUnderLeaves();
+    },
+    get rootsWhy() {
+      return say.throughTheGlassNothing();
+    },
   },
   rooted: {
-    name: 'With its own roots',
-    says: 'Nothing is cut: potted at once, no deeper than it stood, and watered.',
-    risk: 'Set too deep it rots at the collar.',
-    setWhy: 'At once, no deeper than it stood.',
-    rootsWhy: HOLDS,
+    get name() {
+      return say.withItsOwnRoots();
+    },
+    get says() {
+      return say.nothingIsCutPotted();
+    },
+    get risk() {
+      return say.setTooDeepIt();
+    },
+    get setWhy() {
+      return say.atOnceNoDeeper();
+    },
+    get rootsWhy() {
+      return say.noTuggingFirmAnd();
+    },
   },
   division: {
-    name: 'Cut division',
-    says: 'The cut dries some days, or it stands dry in its pot for about a week.',
-    risk: 'A cut rhizome or tuber rots in wet mix.',
-    rootsWhy: HOLDS,
+    get name() {
+      return say.cutDivision();
+    },
+    get says() {
+      return say.theCutDriesSome();
+    },
+    get risk() {
+      return say.aCutRhizomeOr();
+    },
+    get rootsWhy() {
+      return say.noTuggingFirmAnd();
+    },
   },
   'root-cutting': {
-    name: 'Root cutting',
-    says: 'Right way up in pure grit, nearly dry, until shoots come.',
-    risk: 'Rots when it is wet.',
-    rootsName: 'Shoots',
-    rootsWhy: 'Shoots tell of them: it is never dug.',
+    get name() {
+      return say.rootCutting();
+    },
+    get says() {
+      return say.rightWayUpIn();
+    },
+    get risk() {
+      return say.rotsWhenItIsWet();
+    },
+    get rootsName() {
+      return say.shoots();
+    },
+    get rootsWhy() {
+      return say.shootsTellOfThem();
+    },
   },
   seed: {
-    name: 'From seed',
-    says: 'Dried about two months, sown on the surface, damp and bright; seedlings stay until they have true leaves.',
-    risk: 'Damping off in still, wet air.',
-    cutName: 'Gathered',
-    rootsName: 'Seedlings',
-    setName: 'Sow',
-    setTo: 'onto the mix',
-    setTap: 'Sown',
-    setWhy: 'On the surface, barely covered, damp and bright.',
-    rootsWhy: 'Seedlings tell of them.',
+    get name() {
+      return say.fromSeed();
+    },
+    get says() {
+      return say.driedAboutTwoMonths();
+    },
+    get risk() {
+      return say.dampingOffInStill();
+    },
+    get cutName() {
+      return say.gathered();
+    },
+    get rootsName() {
+      return say.seedlings();
+    },
+    get setName() {
+      return say.sow();
+    },
+    get setTo() {
+      return say.ontoTheMix();
+    },
+    get setTap() {
+      return say.sown();
+    },
+    get setWhy() {
+      return say.onTheSurfaceBarely();
+    },
+    get rootsWhy() {
+      return say.seedlingsTellOfThem();
+    },
   },
   culture: {
-    name: 'From a flask',
-    says: 'Jelly off, damp air at first, hardened by steps.',
-    risk: 'Wilts in dry air; rots in closed air.',
-    rootsWhy: HOLDS,
+    get name() {
+      return say.fromAFlask();
+    },
+    get says() {
+      return say.jellyOffDampAir();
+    },
+    get risk() {
+      return say.wiltsInDryAir();
+    },
+    get rootsWhy() {
+      return say.noTuggingFirmAnd();
+    },
   },
 };

@@ -1,4 +1,5 @@
 import type { PieceProblem } from '@hypogeon/core/plan';
+import * as say from '@hypogeon/messages/cut-map';
 import { lengthText } from './quantities';
 import type { Speech } from './speech';
 
@@ -8,11 +9,14 @@ export function pieceProblemText(problem: PieceProblem | null, { length, locale 
     case undefined:
       return '';
     case 'any node':
-      return 'No node on it: it never shoots.';
+      return say.noNodeOnIt();
     case 'nodes':
-      return `Only ${problem.has} of ${problem.least} nodes: it seldom takes.`;
+      return say.onlyOfNodesIt({ has: problem.has, least: problem.least });
     case 'length':
-      return `Only ${lengthText(problem.hasMm, length, locale)} of ${lengthText(problem.leastMm, length, locale)}: too short.`;
+      return say.onlyOfTooShort({
+        length: lengthText(problem.hasMm, length, locale),
+        length2: lengthText(problem.leastMm, length, locale),
+      });
   }
 }
 
@@ -21,6 +25,10 @@ export function tooShortText(
   { stumpMm, crownMm }: { readonly stumpMm: number; readonly crownMm: number },
   { length, locale }: Speech,
 ): string {
-  const say = (mm: number): string => lengthText(mm, length, locale);
-  return `Too short: a stump of ${say(stumpMm)} stays, and this plant’s top takes from ${say(crownMm)}; that is ${say(stumpMm + crownMm)}. Wait, or take another way.`;
+  const told = (mm: number): string => lengthText(mm, length, locale);
+  return say.tooShortAStump({
+    stump: told(stumpMm),
+    crown: told(crownMm),
+    both: told(stumpMm + crownMm),
+  });
 }

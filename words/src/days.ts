@@ -1,4 +1,5 @@
 import { dayNumber, daysBetween, type Day } from '@hypogeon/core/days';
+import * as say from '@hypogeon/messages/days';
 
 /** How days are written: the grower's language, and today, which decides whether a year is told. */
 export interface DayStyle {
@@ -48,11 +49,11 @@ export function daySpan(from: Day, to: Day, style: DayStyle): string {
 export function nearDay(day: Day, style: DayStyle): string {
   switch (daysBetween(style.today, day)) {
     case 0:
-      return 'today';
+      return say.today();
     case 1:
-      return 'tomorrow';
+      return say.tomorrow();
     case -1:
-      return 'yesterday';
+      return say.yesterday();
     default:
       return dayText(day, style);
   }

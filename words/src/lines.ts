@@ -1,5 +1,6 @@
 import { COURSE, type Course } from '@hypogeon/core/course';
 import type { Ask, CareLines, Leave, NextLook } from '@hypogeon/core/care';
+import * as say from '@hypogeon/messages/lines';
 import { capital } from './capital';
 import { askText, lateText, leaveReason, leaveText, reasonText } from './care';
 import { COURSE_WORDS } from './courses';
@@ -36,7 +37,13 @@ export function linesText(lines: CareLines, speech: Speech): LinesText {
   };
 }
 
-const NOTHING: Said = { what: 'Nothing to leave alone', why: '', none: true };
+const NOTHING: Said = {
+  get what() {
+    return say.nothingToLeaveAlone();
+  },
+  why: '',
+  none: true,
+};
 
 function asked(ask: Ask, speech: Speech): Said {
   const what = [askText(ask, speech), lateText(ask)].filter(Boolean).join(', ');
@@ -50,9 +57,12 @@ const left = (leave: Leave, speech: Speech): Said => ({
 
 /** What comes before any water: `First it dries and is set.`, `First it is sown.` */
 function firstSet({ course, method, leave }: CareLines): string {
-  const set = method === 'seed' ? 'sown' : `set ${COURSE_WORDS[course].setTo ?? ''}`.trim();
+  const set =
+    method === 'seed'
+      ? say.sown()
+      : say.setWord({ setTo: COURSE_WORDS[course].setTo ?? '' }).trim();
   const dries = leave.some((l) => l.kind === 'drying');
-  return `First it ${dries ? 'dries and ' : ''}is ${set}.`;
+  return say.firstItIs({ what: dries ? say.driesAnd() : '', set });
 }
 
 function waterText(lines: CareLines, speech: Speech): readonly Said[] {
@@ -63,7 +73,7 @@ function waterText(lines: CareLines, speech: Speech): readonly Said[] {
     case 'not before':
       return [
         {
-          what: `Not before ${nearDay(water.day, speech)}`,
+          what: say.notBefore({ nearDay: nearDay(water.day, speech) }),
           why: water.leave === null ? firstSet(lines) : leaveReason(water.leave, speech),
         },
       ];
@@ -72,15 +82,15 @@ function waterText(lines: CareLines, speech: Speech): readonly Said[] {
     case 'waits':
       return [
         {
-          what: 'Not yet',
+          what: say.notYet(),
           why:
             water.for === 'stick'
               ? firstSet(lines)
-              : `First it is ${lines.method === 'seed' ? 'gathered' : 'cut'}.`,
+              : say.firstItIs2({ what: lines.method === 'seed' ? say.gathered() : say.cut() }),
         },
       ];
     case 'free':
-      return [{ what: 'Nothing due', why: '', none: true }];
+      return [{ what: say.nothingDue(), why: '', none: true }];
   }
 }
 
@@ -101,30 +111,40 @@ function lookText(lines: CareLines, speech: Speech): readonly Said[] {
     case 'nothing':
       return [
         untouched === null
-          ? { what: 'Nothing to look for', why: '', none: true }
+          ? { what: say.nothingToLookFor(), why: '', none: true }
           : { what: capital(nearDay(untouched.until, speech)), why: '' },
       ];
   }
 }
 
 const latestText = ({ day, latest }: NextLook, speech: Speech): string =>
-  latest > day ? `${capital(nearDay(latest, speech))} is soon enough.` : '';
+  latest > day ? say.isSoonEnough({ nearDay: capital(nearDay(latest, speech)) }) : '';
 
 /** When half of those that come have come: what is looked for is roots, shoots, seedlings, or a hold. */
 function halfText({ course }: CareLines, { ahead }: NextLook, speech: Speech): string {
   if (ahead.for !== 'roots') return '';
-  return `${HALF[COURSE[course].shows]} by ${nearDay(ahead.half, speech)}.`;
+  return say.by({ half: HALF[COURSE[course].shows], nearDay: nearDay(ahead.half, speech) });
 }
 
 const HALF: Readonly<Record<Course['shows'], string>> = {
-  roots: 'Half of those that root have roots',
-  'root points': 'Half of those that root have roots',
-  'new growth': 'Half of those that take hold have done so',
-  shoots: 'Half of those that shoot have shoots',
-  seedlings: 'Half of those that come up are up',
+  get roots() {
+    return say.halfOfThoseThat();
+  },
+  get 'root points'() {
+    return say.halfOfThoseThat();
+  },
+  get 'new growth'() {
+    return say.halfOfThoseThatTake();
+  },
+  get shoots() {
+    return say.halfOfThoseThatShoot();
+  },
+  get seedlings() {
+    return say.halfOfThoseThatCome();
+  },
 };
 
 const untouchedText = (leave: Leave, speech: Speech): Said => ({
-  what: `The pieces, until ${nearDay(leave.until, speech)}`,
+  what: say.thePiecesUntil({ nearDay: nearDay(leave.until, speech) }),
   why: reasonText(leave.reason, speech),
 });

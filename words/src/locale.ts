@@ -2,15 +2,17 @@ import type { DayOrder } from '@hypogeon/core/days';
 import type { LengthUnit, TemperatureUnit } from '@hypogeon/core/units';
 
 /**
- * The pages speak English; days, numbers and paper are the grower's own: `de-AT` becomes `en-AT`.
+ * Sentences, days, numbers and paper as the grower has them: `de-AT` stays where there is German, and becomes `en-AT`
+ * where there is none.
  * @param tag the browser's language, BCP 47
+ * @param languages those that sentences can be said in
  * @returns a locale that `Intl` knows; `en-GB` where the tag cannot be read
  */
-export function localeOf(tag: string): string {
+export function localeOf(tag: string, languages: readonly string[] = ['en']): string {
   try {
     const { language, region } = new Intl.Locale(tag).maximize();
     if (language === 'en' && region === undefined) return 'en-GB';
-    return `en-${region ?? 'GB'}`;
+    return `${languages.includes(language) ? language : 'en'}-${region ?? 'GB'}`;
   } catch {
     return 'en-GB';
   }

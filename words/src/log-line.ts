@@ -1,6 +1,7 @@
 import { forecastText } from './forecast';
 import { batchCode } from '@hypogeon/core/bench';
 import type { BatchEntry, State } from '@hypogeon/core/journal';
+import * as say from '@hypogeon/messages/log-line';
 import { volumeText, weightText } from './amounts';
 import { nearDay } from './days';
 import { moneyText } from './numbers';
@@ -9,18 +10,36 @@ import type { Speech } from './speech';
 import { SIGN_NAME, TASK_NAME } from './tasks';
 
 const SEEN = {
-  tacky: 'Wound still tacky',
-  firm: 'Wound dry and firm',
-  fine: 'Looked: fine',
-  wrinkled: 'Looked: wrinkled, firm',
-  soft: 'Looked: soft or dark at the base',
+  get tacky() {
+    return say.woundStillTacky();
+  },
+  get firm() {
+    return say.woundDryAndFirm();
+  },
+  get fine() {
+    return say.lookedFine();
+  },
+  get wrinkled() {
+    return say.lookedWrinkledFirm();
+  },
+  get soft() {
+    return say.lookedSoftOrDark();
+  },
 } as const;
 
 const HOW = {
-  poured: 'Watered',
-  misted: 'Misted',
-  soaked: 'Soaked',
-  bottom: 'Watered from below',
+  get poured() {
+    return say.watered();
+  },
+  get misted() {
+    return say.misted();
+  },
+  get soaked() {
+    return say.soaked();
+  },
+  get bottom() {
+    return say.wateredFromBelow();
+  },
 } as const;
 
 /** One line of the log, in the grower's units. */
@@ -28,11 +47,11 @@ export function logLine(state: State, entry: BatchEntry, speech: Speech): string
   const { length, locale } = speech;
   switch (entry.kind) {
     case 'cut':
-      return 'Cut';
+      return say.cut();
     case 'stuck':
       return [
-        entry.count === undefined ? 'Set in the mix' : `${entry.count} set in the mix`,
-        entry.wet ? ', which was wet' : '',
+        entry.count === undefined ? say.setInTheMix() : say.setInTheMix2({ count: entry.count }),
+        entry.wet ? say.whichWasWet() : '',
       ].join('');
     case 'reopened':
       return REOPENED[entry.why];
@@ -42,7 +61,7 @@ export function logLine(state: State, entry: BatchEntry, speech: Speech): string
         ...(entry.roots === undefined ? [] : [ROOTS[entry.roots]]),
         ...(entry.rootMm === undefined
           ? []
-          : [`roots of ${lengthText(entry.rootMm, length, locale)}`]),
+          : [say.rootsOf({ length: lengthText(entry.rootMm, length, locale) })]),
         ...(entry.signs ?? []).map((s) => SIGN_NAME[s].toLowerCase()),
       ]
         .join(', ')
@@ -51,24 +70,26 @@ export function logLine(state: State, entry: BatchEntry, speech: Speech): string
       return [
         entry.ml === undefined
           ? HOW[entry.how]
-          : `${HOW[entry.how]}, ${volumeText(entry.ml, length, locale)} a pot`,
-        entry.breach === undefined ? '' : ` before it was safe: ${entry.breach}`,
+          : say.aPot({ how: HOW[entry.how], volume: volumeText(entry.ml, length, locale) }),
+        entry.breach === undefined ? '' : say.beforeItWasSafe({ breach: entry.breach }),
       ].join('');
     case 'weighed':
-      return `Weighed: ${weightText(entry.grams, length, locale)}`;
+      return say.weighed({ weight: weightText(entry.grams, length, locale) });
     case 'felt':
-      return `Felt ${entry.seen}, ${lengthText(entry.depthMm, length, locale)} deep`;
+      return say.feltDeep({ seen: entry.seen, length: lengthText(entry.depthMm, length, locale) });
     case 'tally':
       return tallyWords(entry);
     case 'potted':
       return [
-        `Potted on ${entry.count}`,
-        entry.roots === undefined || entry.roots === 'whole' ? '' : `, roots ${entry.roots}`,
-        entry.wet ? ', into a wet mix' : '',
+        say.pottedOn({ count: entry.count }),
+        entry.roots === undefined || entry.roots === 'whole'
+          ? ''
+          : say.roots({ roots: entry.roots }),
+        entry.wet ? say.intoAWetMix() : '',
       ].join('');
     case 'moved': {
-      const space = state.spaces.get(entry.space)?.name ?? 'another bench';
-      return `Moved to ${[space, entry.place].filter(Boolean).join(', ')}`;
+      const space = state.spaces.get(entry.space)?.name ?? say.anotherBench();
+      return say.movedTo({ list: [space, entry.place].filter(Boolean).join(', ') });
     }
     case 'note':
       return entry.text;
@@ -77,42 +98,78 @@ export function logLine(state: State, entry: BatchEntry, speech: Speech): string
     case 'joined': {
       const from = state.batches.get(entry.from);
       const count = entry.cuttings.reduce((sum, c) => sum + c.count, 0);
-      return `${count} joined from ${from ? batchCode(state, from) : 'another batch'}`;
+      return say.joinedFrom({ count, what: from ? batchCode(state, from) : say.anotherBatch() });
     }
     case 'tended':
       return entry.text ? `${TENDED[entry.what]}: ${entry.text}` : TENDED[entry.what];
     case 'put-off':
       return entry.until === undefined
-        ? `${TASK_NAME[entry.task]} dropped: ${entry.text}`
-        : `${TASK_NAME[entry.task]} postponed to ${nearDay(entry.until, speech)}: ${entry.text}`;
+        ? say.dropped({ taskName: TASK_NAME[entry.task], text: entry.text })
+        : say.postponedTo({
+            taskName: TASK_NAME[entry.task],
+            nearDay: nearDay(entry.until, speech),
+            text: entry.text,
+          });
     case 'photo':
-      return entry.text ? `Picture: ${entry.text}` : 'Picture taken';
+      return entry.text ? say.picture({ text: entry.text }) : say.pictureTaken();
     case 'measured':
-      return `Measured: ${entry.what} ${lengthText(entry.mm, length, locale)}`;
+      return say.measured({ what: entry.what, length: lengthText(entry.mm, length, locale) });
     case 'forecast':
       return forecastText(entry);
     case 'ended':
-      return entry.text ? `Ended: ${entry.text}` : 'Ended';
+      return entry.text ? say.ended({ text: entry.text }) : say.ended2();
   }
 }
 
 const REOPENED = {
-  recut: 'Cut afresh: the wound is open again',
-  torn: 'Torn while setting: the wound is open again',
-  'roots-cut': 'Roots cut: a wound of its own',
-  broken: 'Broken: the wound is open again',
+  get recut() {
+    return say.cutAfreshTheWound();
+  },
+  get torn() {
+    return say.tornWhileSettingThe();
+  },
+  get 'roots-cut'() {
+    return say.rootsCutAWound();
+  },
+  get broken() {
+    return say.brokenTheWoundIs();
+  },
 } as const;
 
-const ROOTS = { none: 'no roots', few: 'a few roots', brush: 'a brush of roots' } as const;
+const ROOTS = {
+  get none() {
+    return say.noRoots();
+  },
+  get few() {
+    return say.aFewRoots();
+  },
+  get brush() {
+    return say.aBrushOfRoots();
+  },
+} as const;
 
 const TENDED = {
-  'jar-feed': 'Fed in the jar',
-  'jar-stir': 'Water in the jar moved',
-  'jar-change': 'Water in the jar changed',
-  light: 'A step more light',
-  feed: 'Fed at half strength',
-  'leaf-off': 'Mother leaf taken off',
-  air: 'A step more air',
+  get 'jar-feed'() {
+    return say.fedInTheJar();
+  },
+  get 'jar-stir'() {
+    return say.waterInTheJar();
+  },
+  get 'jar-change'() {
+    return say.waterInTheJarChanged();
+  },
+  get light() {
+    return say.aStepMoreLight();
+  },
+  get feed() {
+    return say.fedAtHalfStrength();
+  },
+  get 'leaf-off'() {
+    return say.motherLeafTakenOff();
+  },
+  get air() {
+    return say.aStepMoreAir();
+  },
 } as const;
 
 function partedWords(
@@ -126,26 +183,26 @@ function partedWords(
   const where = batch
     ? ` (${batchCode(state, batch)})`
     : mother
-      ? ` (${mother.name ?? 'mother'})`
+      ? ` (${mother.name ?? say.mother()})`
       : '';
   const price =
     priceEach === undefined
       ? ''
-      : `, ${moneyText(priceEach, state.settings.currency, locale)} each`;
+      : say.each({ money: moneyText(priceEach, state.settings.currency, locale) });
   return `${PARTED[why](count)}${where}${price}${text ? `: ${text}` : ''}`;
 }
 
 type PartedEntry = Extract<BatchEntry, { kind: 'parted' }>;
 
 const PARTED: Readonly<Record<PartedEntry['why'], (n: number) => string>> = {
-  split: (n) => `${n} split off`,
-  merged: (n) => `${n} merged into another batch`,
-  rescued: (n) => `${n} cut afresh`,
-  single: (n) => `${n} potted singly`,
-  mother: () => 'One became a mother',
-  given: (n) => `${n} given away`,
-  sold: (n) => `${n} sold`,
-  discarded: (n) => `${n} thrown out`,
+  split: (n) => say.splitOff({ n }),
+  merged: (n) => say.mergedIntoAnotherBatch({ n }),
+  rescued: (n) => say.cutAfresh({ n }),
+  single: (n) => say.pottedSingly({ n }),
+  mother: () => say.oneBecameAMother(),
+  given: (n) => say.givenAway({ n }),
+  sold: (n) => say.sold({ n }),
+  discarded: (n) => say.thrownOut({ n }),
 };
 
 function tallyWords({
@@ -157,18 +214,21 @@ function tallyWords({
 }: Extract<BatchEntry, { kind: 'tally' }>): string {
   if (places) {
     const list = Object.values(places);
-    return `Marked ${list.length === 1 ? 'one place' : `${list.length} places`}: ${[...new Set(list)].join(', ')}`;
+    return say.marked({
+      what: list.length === 1 ? say.onePlace() : say.places({ count: list.length }),
+      list: [...new Set(list)].join(', '),
+    });
   }
   const c = counts ?? { rooted: 0, pupped: 0, rotted: 0, dried: 0, lost: 0 };
   const parts = [
     [c.rooted, 'rooted'],
-    [c.pupped, 'with pups'],
-    [heads ?? 0, 'young plants in all'],
-    [buds ?? 0, 'with a bud below'],
+    [c.pupped, say.withPups()],
+    [heads ?? 0, say.youngPlantsInAll()],
+    [buds ?? 0, say.withABudBelow()],
     [c.rotted, 'rotted'],
-    [c.dried, 'dried up'],
-    [c.lost, 'lost otherwise'],
+    [c.dried, say.driedUp()],
+    [c.lost, say.lostOtherwise()],
   ].filter(([n]) => n !== 0);
-  const text = parts.length > 0 ? parts.map(([n, w]) => `${n} ${w}`).join(', ') : 'no change';
-  return `${recount === undefined ? 'Counted' : 'Recounted'}: ${text}`;
+  const text = parts.length > 0 ? parts.map(([n, w]) => `${n} ${w}`).join(', ') : say.noChange();
+  return `${recount === undefined ? say.counted() : say.recounted()}: ${text}`;
 }

@@ -1,4 +1,5 @@
 import { findingWords, type Finding, type LossBar } from '@hypogeon/core/ledger';
+import * as say from '@hypogeon/messages/losses';
 import { points } from './compare';
 
 const lostIn = ({ of }: LossBar): number => of.rotted + of.dried + of.lost;
@@ -9,7 +10,7 @@ export function lostByText(weeks: readonly LossBar[]): string {
   if (all === 0) return '';
   let lost = 0;
   const by = weeks.find((w) => (lost += lostIn(w)) >= 0.75 * all)!;
-  return `three in four were lost by week ${by.name}`;
+  return say.threeInFourWere({ name: by.name });
 }
 
 /** The sentence of the page: the strongest finding, or that there is none and when most is lost. */
@@ -17,12 +18,16 @@ export function lossHeadline(findings: readonly Finding[], weeks: readonly LossB
   const [first] = findings;
   if (first) return findingWords(first);
   const by = lostByText(weeks);
-  return `Nothing stands out from chance${by === '' ? '' : `; ${by} after the cut`}.`;
+  return say.nothingStandsOutFrom({ what: by === '' ? '' : say.afterTheCut({ by }) });
 }
 
 /** `18 points more, −5 to 45.` */
 export const findingRange = ({ difference: d }: Finding): string =>
-  `${points(d.difference)} of 100 more, ${points(d.low)} to ${points(d.high)}.`;
+  say.of100MoreTo({
+    points: points(d.difference),
+    points2: points(d.low),
+    points3: points(d.high),
+  });
 
 /** How many comparisons were made, and what came nearest where none stood out. */
 export function lossWorking(
@@ -30,10 +35,13 @@ export function lossWorking(
   nearest: Finding | null,
   found: readonly Finding[],
 ): string {
-  if (looked === 0) return 'There is too little yet to compare.';
-  if (found.length > 0) return `${looked} comparisons were made.`;
+  if (looked === 0) return say.thereIsTooLittle();
+  if (found.length > 0) return say.comparisonsWereMade({ looked });
   const near = nearest
-    ? ` Nearest: ${findingWords(nearest)} ${findingRange(nearest)} More batches would tell.`
+    ? say.nearestMoreBatchesWould({
+        findingWords: findingWords(nearest),
+        findingRange: findingRange(nearest),
+      })
     : '';
-  return `${looked} comparisons were made, and with so many looks something always seems odd.${near}`;
+  return say.comparisonsWereMadeAnd({ looked, near });
 }

@@ -1,6 +1,7 @@
 import { AIR_LIMITS, type MonthProblem } from '@hypogeon/core/climate';
 import type { MonthlyProblem } from '@hypogeon/core/formats';
 import type { TemperatureUnit } from '@hypogeon/core/units';
+import * as say from '@hypogeon/messages/months';
 import { temperatureText } from './quantities';
 
 /** The months of the year by name, January first. */
@@ -19,19 +20,22 @@ export function monthProblemText(
 ): string {
   const between = (column: 'minC' | 'maxC'): string => {
     const [low, high] = AIR_LIMITS[column];
-    return `${temperatureText(low, unit)} to ${temperatureText(high, unit)}`;
+    return say.to({
+      temperature: temperatureText(low, unit),
+      temperature2: temperatureText(high, unit),
+    });
   };
   switch (problem) {
     case 'low':
-      return `${name}: a mean low from ${between('minC')}.`;
+      return say.aMeanLowFrom({ name, between: between('minC') });
     case 'high':
-      return `${name}: a mean high from ${between('maxC')}.`;
+      return say.aMeanHighFrom({ name, between: between('maxC') });
     case 'crossed':
-      return `${name}: the low is above the high.`;
+      return say.theLowIsAbove({ name });
     case 'humidity':
-      return `${name}: humidity from 1 to 100%.`;
+      return say.humidityFrom1To({ name });
     case 'wind':
-      return `${name}: wind from 0 to ${AIR_LIMITS.windMps[1]} m/s.`;
+      return say.windFrom0To({ name, windMps: AIR_LIMITS.windMps[1] });
   }
 }
 
@@ -39,13 +43,13 @@ export function monthProblemText(
 export function monthlyProblemText(problem: MonthlyProblem, unit: TemperatureUnit): string {
   switch (problem.is) {
     case 'rows':
-      return `Twelve rows were expected, a month each; here are ${problem.found}.`;
+      return say.twelveRowsWereExpected({ found: problem.found });
     case 'columns':
-      return 'A column with the mean low and one with the mean high are needed (min, max).';
+      return say.aColumnWithThe();
     case 'unread':
       return problem.what === 'humidity'
-        ? `Row ${problem.row}: the humidity cannot be read.`
-        : `Row ${problem.row}: the low and the high of a month cannot be read.`;
+        ? say.rowTheHumidityCannot({ row: problem.row })
+        : say.rowTheLowAnd({ row: problem.row });
     case 'month':
       return monthProblemText(monthNames()[problem.month]!, problem.problem, unit);
   }

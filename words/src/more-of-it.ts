@@ -1,4 +1,5 @@
 import { METHOD, type Taxon, type TaxonMethod } from '@hypogeon/core/botany';
+import * as say from '@hypogeon/messages/more-of-it';
 import { percent } from './shares';
 
 /**
@@ -12,11 +13,17 @@ export function moreOfIt({ methods }: Pick<Taxon, 'methods'>): string {
   if (!best) return '';
   const { many } = METHOD[best.method];
   const sentences = [
-    `Take ${many}: about ${percent(best.success.mean)} live, roots in ${best.roots.from}–${best.roots.to} days.`,
+    say.takeAboutLiveRoots({
+      many,
+      percent: percent(best.success.mean),
+      from: best.roots.from,
+      to: best.roots.to,
+    }),
   ];
-  if (others.length > 0) sentences.push(`Or ${list(others.map((m) => METHOD[m.method].many))}.`);
+  if (others.length > 0)
+    sentences.push(say.or({ others: list(others.map((m) => METHOD[m.method].many)) }));
   if (good.length > 0 && poor.length > 0)
-    sentences.push(`Seldom worth it: ${list(poor.map((m) => METHOD[m.method].many))}.`);
+    sentences.push(say.seldomWorthIt({ poor: list(poor.map((m) => METHOD[m.method].many)) }));
   return sentences.join(' ');
 }
 
@@ -24,4 +31,6 @@ export function moreOfIt({ methods }: Pick<Taxon, 'methods'>): string {
 const pace = ({ success, roots }: TaxonMethod): number => success.mean / Math.sqrt(roots.to);
 
 const list = (names: readonly string[]): string =>
-  names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} or ${names.at(-1)!}`;
+  names.length < 2
+    ? names.join('')
+    : say.or2({ names: names.slice(0, -1).join(', '), at: names.at(-1)! });

@@ -1,4 +1,5 @@
 import type { Notice } from '@hypogeon/core/round';
+import * as say from '@hypogeon/messages/notices';
 import { nearDay } from './days';
 import { counted, NOUN } from './plural';
 import type { Speech } from './speech';
@@ -31,13 +32,23 @@ function line(kind: Notice['kind'], items: readonly Notice[], speech: Speech): N
         kind,
         items,
         title,
-        says: `go to rest from ${near}: cut now or wait for the next season`,
+        says: say.goToRestFrom({ near }),
       };
     }
     case 'frost':
-      return { kind, items, title: `Frost in ${items.length} places`, says: `from ${near}` };
+      return {
+        kind,
+        items,
+        title: say.frostInPlaces({ itemsCount: items.length }),
+        says: say.from({ near }),
+      };
     case 'order':
-      return { kind, items, title: `${items.length} orders to make ready`, says: `from ${near}` };
+      return {
+        kind,
+        items,
+        title: say.ordersToMakeReady({ itemsCount: items.length }),
+        says: say.from({ near }),
+      };
   }
 }
 
@@ -45,11 +56,11 @@ function line(kind: Notice['kind'], items: readonly Notice[], speech: Speech): N
 export function noticeTitle(notice: Notice): string {
   switch (notice.kind) {
     case 'frost':
-      return `Frost may come: ${notice.place ?? 'a plain room'}`;
+      return say.frostMayCome({ place: notice.place ?? say.aPlainRoom() });
     case 'order':
-      return `${notice.who ?? 'An order'}: ${notice.late ? 'late' : 'make ready'}`;
+      return `${notice.who ?? say.anOrder()}: ${notice.late ? say.late() : say.makeReady()}`;
     case 'season':
-      return `${notice.name}: its season ends`;
+      return say.itsSeasonEnds({ name: notice.name });
   }
 }
 
@@ -57,19 +68,24 @@ export function noticeTitle(notice: Notice): string {
 export function noticeReason(notice: Notice): string {
   switch (notice.kind) {
     case 'frost':
-      return `${notice.batches === 1 ? 'One batch stands' : `${notice.batches} batches stand`} there. Bring them in or cover them, and hold the can.`;
+      return say.thereBringThemIn({
+        what:
+          notice.batches === 1
+            ? say.oneBatchStands()
+            : say.batchesStand({ batches: notice.batches }),
+      });
     case 'order': {
       const { count, ready, growing, short } = notice;
-      if (short + growing === 0) return `All ${count} are ready and set aside.`;
+      if (short + growing === 0) return say.allAreReadyAnd({ count });
       const parts = [
-        `${ready} ready`,
-        ...(growing > 0 ? [`${growing} without roots as yet`] : []),
-        ...(short > 0 ? [`${short} short`] : []),
+        say.ready({ ready }),
+        ...(growing > 0 ? [say.withoutRootsAsYet({ growing })] : []),
+        ...(short > 0 ? [say.short({ short })] : []),
       ];
-      return `Of ${count}: ${parts.join(', ')}.`;
+      return say.ofWord({ count, parts: parts.join(', ') });
     }
     case 'season':
-      return 'Cut now or wait for the next: roots should stand before it rests.';
+      return say.cutNowOrWait();
   }
 }
 
@@ -77,7 +93,7 @@ export function noticeReason(notice: Notice): string {
 export function noticeSure(notice: Notice): string {
   switch (notice.kind) {
     case 'order':
-      return 'by the order';
+      return say.byTheOrder();
     case 'frost':
     case 'season':
       return SURE[notice.by];
@@ -85,7 +101,13 @@ export function noticeSure(notice: Notice): string {
 }
 
 const SURE = {
-  reading: 'by its last reading',
-  year: 'by the usual year of the place',
-  air: 'by the usual air of the place',
+  get reading() {
+    return say.byItsLastReading();
+  },
+  get year() {
+    return say.byTheUsualYear();
+  },
+  get air() {
+    return say.byTheUsualAir();
+  },
 } as const;

@@ -1,3 +1,5 @@
+import * as say from '@hypogeon/messages/numbers';
+
 const formats = new Map<string, Intl.NumberFormat>();
 
 /** A format is dear to make and asked for on every line of a table. */
@@ -45,6 +47,6 @@ export function quarters(value: number, locale = 'en'): string {
   const told = Math.round(value * 4);
   const whole = Math.floor(told / 4);
   const part = FRACTION[told % 4]!;
-  if (part === '') return whole === 0 && value > 0 ? 'under 1/8' : rounded(whole, 0, locale);
+  if (part === '') return whole === 0 && value > 0 ? say.under18() : rounded(whole, 0, locale);
   return whole === 0 ? part : `${rounded(whole, 0, locale)} ${part}`;
 }

@@ -1,12 +1,27 @@
 import type { Origin } from '@hypogeon/core/journal';
+import * as say from '@hypogeon/messages/origins';
 
 /** What a mother began as. */
 export const ORIGIN_NAME: Readonly<Record<Origin, string>> = {
-  bought: 'bought',
-  given: 'a gift or swap',
-  cutting: 'a cutting',
-  division: 'a division or pup',
-  seed: 'seed',
-  culture: 'a laboratory flask',
-  kept: 'kept from a tray of mine',
+  get bought() {
+    return say.bought();
+  },
+  get given() {
+    return say.aGiftOrSwap();
+  },
+  get cutting() {
+    return say.aCutting();
+  },
+  get division() {
+    return say.aDivisionOrPup();
+  },
+  get seed() {
+    return say.seed();
+  },
+  get culture() {
+    return say.aLaboratoryFlask();
+  },
+  get kept() {
+    return say.keptFromATray();
+  },
 };

@@ -6,6 +6,7 @@ import {
   type WouldDo,
   type Yield,
 } from '@hypogeon/core/plan';
+import * as say from '@hypogeon/messages/plan-headline';
 import { capital } from './capital';
 import { nearDay } from './days';
 import type { Speech } from './speech';
@@ -34,17 +35,21 @@ export function planHeadline(plan: PlanComesTo, speech: Speech): string {
   const { parts, size, by, wanted, short } = plan;
   const day = nearDay(by, speech);
   const all = partsText({ parts });
-  if (short === null && wanted !== null) return `Take ${all} for ${sized(wanted, size)} by ${day}.`;
+  if (short === null && wanted !== null)
+    return say.takeForBy({ all, sized: sized(wanted, size), day });
   const gives = givesText(plan, all, day);
   if (short === null || wanted === null) return gives;
   const { would, instead } = short;
   const ways = [
-    would?.plants == null ? '' : `you need ${would.plants} such plants`,
+    would?.plants == null ? '' : say.youNeedSuchPlants({ plants: would.plants }),
     would?.by == null
       ? ''
-      : `${would.plants === null ? 'it takes ' : ''}until ${nearDay(would.by, speech)}`,
+      : say.until({
+          what: would.plants === null ? say.itTakes() : '',
+          nearDay: nearDay(would.by, speech),
+        }),
   ].filter(Boolean);
-  if (ways.length > 0) return `${gives} For ${wanted} ${ways.join(', or ')}.`;
+  if (ways.length > 0) return say.forWord({ gives, wanted, ways: ways.join(say.or()) });
   return instead === null ? gives : `${gives} ${insteadText(instead, speech)}`;
 }
 
@@ -53,11 +58,13 @@ const one = (parts: readonly Part[]): boolean => parts.reduce((sum, p) => sum + 
 function givesText({ parts, plants, size }: PlanComesTo, all: string, day: string): string {
   const { low, likely, high } = plants;
   if (all === '' || high === 0)
-    return size === 'rooted' ? `None is rooted by ${day}.` : `No ${SIZE_WORD[size]} by ${day}.`;
-  const gives = one(parts) ? 'gives' : 'give';
-  if (low === high) return `${capital(all)} ${gives} ${sized(low, size)} by ${day}.`;
+    return size === 'rooted'
+      ? say.noneIsRootedBy({ day })
+      : say.noBy({ sizeWord: SIZE_WORD[size], day });
+  const gives = one(parts) ? say.gives() : say.give();
+  if (low === high) return say.by({ all: capital(all), gives, sized: sized(low, size), day });
   const about = sized(Math.round(likely), size);
-  return `${capital(all)} ${gives} about ${about} by ${day} (${low} to ${high}).`;
+  return say.aboutByTo({ all: capital(all), gives, about, day, low, high });
 }
 
 /** `5 rooted`, `5 small plants`, `1 small plant`. */

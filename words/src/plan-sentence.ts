@@ -1,5 +1,6 @@
 import { COURSE, type CourseId } from '@hypogeon/core/course';
 import type { Step } from '@hypogeon/core/care';
+import * as say from '@hypogeon/messages/words-plan-sentence';
 import { COURSE_WORDS } from './courses';
 import { nearDay } from './days';
 import type { Speech } from './speech';
@@ -16,29 +17,29 @@ export function planSentence(steps: readonly Step[], course: CourseId, speech: S
   const [cut, set, gate, water, roots] = ORDER.map((id) => steps.find((s) => s.id === id));
   const sentences: string[] = [];
   if (dated(cut)) {
-    const cutOn = `Cut ${near(cut)}`;
+    const cutOn = say.cut({ near: near(cut) });
     if (waits !== undefined) sentences.push(`${cutOn}; ${waits}.`);
     else if (!dated(set)) sentences.push(`${cutOn}.`);
     else {
-      const at = set.from === cut.from ? 'at once' : near(set);
-      sentences.push(`${cutOn}; ${setTo ?? 'set'} ${at}.`);
+      const at = set.from === cut.from ? say.atOnce() : near(set);
+      sentences.push(`${cutOn}; ${setTo ?? say.setWord()} ${at}.`);
     }
   }
-  if (gate?.is === 'open')
-    sentences.push('The cut does not close here: choose another place to dry it.');
+  if (gate?.is === 'open') sentences.push(say.theCutDoesNot());
   else if (medium !== 'water') {
-    if (!dated(water)) sentences.push('No water until roots show.');
-    else if (!dated(gate) || water.from < gate.from) sentences.push(`Water ${near(water)}.`);
+    if (!dated(water)) sentences.push(say.noWaterUntilRoots());
+    else if (!dated(gate) || water.from < gate.from)
+      sentences.push(say.water({ near: near(water) }));
     else
       sentences.push(
         firstWater === undefined
-          ? `No water before ${near(water)}.`
+          ? say.noWaterBefore({ near: near(water) })
           : `${firstWater} ${near(water)}.`,
       );
   }
   // What has to be set first is looked at no sooner, though some may root where they lie.
   const first = waits === undefined && dated(set) && dated(roots) && roots.from < set.from;
-  if (dated(roots)) sentences.push(`Look for roots from ${near(first ? set : roots)}.`);
+  if (dated(roots)) sentences.push(say.lookForRootsFrom({ what: near(first ? set : roots) }));
   return sentences.join(' ');
 }
 

@@ -1,3 +1,5 @@
+import * as say from '@hypogeon/messages/plural';
+
 /** A word for one and for many: `{ one: 'batch', other: 'batches' }`. */
 export interface Noun {
   readonly one: string;
@@ -19,16 +21,100 @@ export const counted = (count: number, noun: Noun, locale = 'en'): string =>
 
 /** Words that stand all over the product. */
 export const NOUN = {
-  day: { one: 'day', other: 'days' },
-  week: { one: 'week', other: 'weeks' },
-  seedling: { one: 'seedling', other: 'seedlings' },
-  batch: { one: 'batch', other: 'batches' },
-  entry: { one: 'entry', other: 'entries' },
-  mother: { one: 'mother', other: 'mothers' },
-  reading: { one: 'reading', other: 'readings' },
-  piece: { one: 'piece', other: 'pieces' },
-  plant: { one: 'plant', other: 'plants' },
-  cutting: { one: 'cutting', other: 'cuttings' },
-  cut: { one: 'cut', other: 'cuts' },
-  picture: { one: 'picture', other: 'pictures' },
+  day: {
+    get one() {
+      return say.day();
+    },
+    get other() {
+      return say.days();
+    },
+  },
+  week: {
+    get one() {
+      return say.week();
+    },
+    get other() {
+      return say.weeks();
+    },
+  },
+  seedling: {
+    get one() {
+      return say.seedling();
+    },
+    get other() {
+      return say.seedlings();
+    },
+  },
+  batch: {
+    get one() {
+      return say.batch();
+    },
+    get other() {
+      return say.batches();
+    },
+  },
+  entry: {
+    get one() {
+      return say.entry();
+    },
+    get other() {
+      return say.entries();
+    },
+  },
+  mother: {
+    get one() {
+      return say.mother();
+    },
+    get other() {
+      return say.mothers();
+    },
+  },
+  reading: {
+    get one() {
+      return say.reading();
+    },
+    get other() {
+      return say.readings();
+    },
+  },
+  piece: {
+    get one() {
+      return say.piece();
+    },
+    get other() {
+      return say.pieces();
+    },
+  },
+  plant: {
+    get one() {
+      return say.plant();
+    },
+    get other() {
+      return say.plants();
+    },
+  },
+  cutting: {
+    get one() {
+      return say.cutting();
+    },
+    get other() {
+      return say.cuttings();
+    },
+  },
+  cut: {
+    get one() {
+      return say.cut();
+    },
+    get other() {
+      return say.cuts();
+    },
+  },
+  picture: {
+    get one() {
+      return say.picture();
+    },
+    get other() {
+      return say.pictures();
+    },
+  },
 } as const satisfies Readonly<Record<string, Noun>>;

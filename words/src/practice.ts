@@ -1,41 +1,84 @@
 import type { Act, Habit, Lesson, Plants, Seen } from '@hypogeon/core/practice';
 import type { LengthUnit, TemperatureUnit } from '@hypogeon/core/units';
+import * as say from '@hypogeon/messages/practice';
 import { volumeText } from './amounts';
 import { counted, NOUN, type Noun } from './plural';
 import { temperatureText } from './quantities';
 import { percent } from './shares';
 
-const PIECE: Noun = { one: 'piece', other: 'pieces' };
-const DAY_IN_ROW: Noun = { one: 'day', other: 'days' };
+const PIECE: Noun = {
+  get one() {
+    return say.piece();
+  },
+  get other() {
+    return say.pieces();
+  },
+};
+const DAY_IN_ROW: Noun = {
+  get one() {
+    return say.day();
+  },
+  get other() {
+    return say.days();
+  },
+};
 
 const ACT: Readonly<Record<Act, string>> = {
-  wait: 'Wait a day',
-  week: 'Wait a week',
-  set: 'Set them',
-  water: 'Water',
-  mist: 'Mist',
-  look: 'Lift and look',
-  tug: 'Tug',
-  recut: 'Cut back soft ones',
-  move: 'Move it elsewhere',
-  warm: 'Heat mat',
+  get wait() {
+    return say.waitADay();
+  },
+  get week() {
+    return say.waitAWeek();
+  },
+  get set() {
+    return say.setThem();
+  },
+  get water() {
+    return say.water();
+  },
+  get mist() {
+    return say.mist();
+  },
+  get look() {
+    return say.liftAndLook();
+  },
+  get tug() {
+    return say.tug();
+  },
+  get recut() {
+    return say.cutBackSoftOnes();
+  },
+  get move() {
+    return say.moveItElsewhere();
+  },
+  get warm() {
+    return say.heatMat();
+  },
 };
 export const actText = (act: Act): string => ACT[act];
 
 const HABIT: Readonly<Record<Habit, string>> = {
-  advice: 'by the advice',
-  weekly: 'weekly',
-  'now and then': 'when I think of it',
-  'never until roots': 'never until roots',
+  get advice() {
+    return say.byTheAdvice();
+  },
+  get weekly() {
+    return say.weekly();
+  },
+  get 'now and then'() {
+    return say.whenIThinkOf();
+  },
+  get 'never until roots'() {
+    return say.neverUntilRoots();
+  },
 };
 export const habitText = (habit: Habit): string => HABIT[habit];
 
 /** `5 rooted, 2 rotted, 1 dried up` */
 export function plantsText({ rooted, rotted, dried }: Plants): string {
   return [
-    `${rooted} rooted`,
-    ...(rotted > 0 ? [`${rotted} rotted`] : []),
-    ...(dried > 0 ? [`${dried} dried up`] : []),
+    say.rooted({ rooted }),
+    ...(rotted > 0 ? [say.rotted({ rotted })] : []),
+    ...(dried > 0 ? [say.driedUp({ dried })] : []),
   ].join(', ');
 }
 
@@ -49,12 +92,15 @@ export function seenText(
   },
 ): readonly string[] {
   return [
-    `${temperatureText(Math.round(tempC), units.temperature, units.locale)} today, ${percent(rh)} humidity.`,
+    say.todayHumidity({
+      temperature: temperatureText(Math.round(tempC), units.temperature, units.locale),
+      percent: percent(rh),
+    }),
     weight === null || waterMl === null
-      ? 'They lie bare, on a rack.'
-      : `The pot is ${weight}: about ${volumeText(waterMl, units.length, units.locale)} of water in it.`,
-    ...(finger === null ? [] : [`A finger at the depth of the stems: ${finger}.`]),
-    ...(smell ? ['It smells sour.'] : []),
+      ? say.theyLieBareOn()
+      : say.thePotIsAbout({ weight, volume: volumeText(waterMl, units.length, units.locale) }),
+    ...(finger === null ? [] : [say.aFingerAtThe({ finger })]),
+    ...(smell ? [say.itSmellsSour()] : []),
   ];
 }
 
@@ -62,30 +108,39 @@ export function seenText(
 export function lessonText(lesson: Lesson): string {
   switch (lesson.kind) {
     case 'early':
-      return `You watered on day ${lesson.day} with ${counted(lesson.open, PIECE)} still open${
-        lesson.lost > 0
-          ? `; ${counted(lesson.lost, PIECE)} rotted within four weeks of it.`
-          : '. It went well this time: an open wound in wet mix is a gamble.'
-      }`;
+      return say.youWateredOnDay({
+        day: lesson.day,
+        counted: counted(lesson.open, PIECE),
+        what:
+          lesson.lost > 0
+            ? say.rottedWithinFourWeeks({ counted: counted(lesson.lost, PIECE) })
+            : say.itWentWellThis(),
+      });
     case 'somebody':
-      return `Somebody else watered ${lesson.times === 1 ? 'once' : `${lesson.times} times`}${lesson.open > 0 ? ', on open wounds' : ''}: the first thing to do was to move it out of reach.`;
+      return say.somebodyElseWateredThe({
+        what: say.times({ times: lesson.times }),
+        what2: lesson.open > 0 ? say.onOpenWounds() : '',
+      });
     case 'wet':
-      return `The stems stood wet for ${counted(lesson.days, DAY_IN_ROW)}${lesson.lost > 0 ? `, and ${counted(lesson.lost, PIECE)} rotted` : ''}: water again once it is dry, not before.`;
+      return say.theStemsStoodWet({
+        counted: counted(lesson.days, DAY_IN_ROW),
+        what: lesson.lost > 0 ? say.andRotted({ counted: counted(lesson.lost, PIECE) }) : '',
+      });
     case 'torn':
-      return `The tug on day ${lesson.day} tore young roots off ${counted(lesson.torn, PIECE)}: what holds a little is left alone for another week.`;
+      return say.theTugOnDay({ day: lesson.day, counted: counted(lesson.torn, PIECE) });
     case 'thirst':
-      return `${counted(lesson.lost, PIECE)} dried up: wrinkles come weeks before, and a drink still saves them once the wound is closed.`;
+      return say.driedUpWrinklesCome({ counted: counted(lesson.lost, PIECE) });
     case 'fuss':
-      return `${counted(lesson.looks, { one: 'look', other: 'looks' })} from below and ${counted(lesson.tugs, { one: 'tug', other: 'tugs' })}: each sets roots back. New growth tells the same, and costs nothing.`;
+      return say.lookFromBelowAnd({ looks: lesson.looks, tugs: lesson.tugs });
     case 'closed':
-      return `All wounds were closed by day ${lesson.day}: from then on water is safe, and before then it is not.`;
+      return say.allWoundsWereClosed({ day: lesson.day });
     case 'patience':
-      return `You left it alone for ${counted(lesson.days, NOUN.day)} on end. That is most of the work.`;
+      return say.youLeftItAlone({ days: lesson.days });
     case 'advice':
       return lesson.rooted > lesson.you
-        ? `With the same luck the advice would have rooted ${lesson.rooted}, you ${lesson.you}.`
-        : `With the same luck the advice would have rooted ${lesson.rooted}: you did no worse with ${lesson.you}.`;
+        ? say.withTheSameLuck({ rooted: lesson.rooted, you: lesson.you })
+        : say.withTheSameLuckThe({ rooted: lesson.rooted, you: lesson.you });
     case 'found':
-      return `You took out ${counted(lesson.found, PIECE)} that had rotted: what stays in infects the rest.`;
+      return say.youTookOutThat({ counted: counted(lesson.found, PIECE) });
   }
 }

@@ -1,34 +1,36 @@
 import type { Ahead, HowMany, OnItsWay, RootsFan } from '@hypogeon/core/learn';
+import * as say from '@hypogeon/messages/roots-fan';
 import { nearDay } from './days';
 import type { Speech } from './speech';
 
 const range = ({ low, high }: Pick<HowMany, 'low' | 'high'>): string =>
-  low === high ? `${low}` : `${low} to ${high}`;
+  low === high ? `${low}` : say.to({ low, high });
 
 /** `As expected: 8 of 24 with roots on 1 Apr, 4 to 13 were likely.` */
 export function onItsWayText({ is, seen, of, expected, day }: OnItsWay, speech: Speech): string {
-  const counted = `${seen} of ${of} with roots ${nearDay(day, speech)}`;
+  const counted = say.ofWithRoots({ seen, of, nearDay: nearDay(day, speech) });
   const likely =
     expected.low === expected.high
-      ? `${expected.low} ${expected.low === 1 ? 'was' : 'were'} likely`
-      : `${range(expected)} were likely`;
+      ? say.wasLikely({ low: expected.low })
+      : say.wereLikely({ range: range(expected) });
   switch (is) {
     case 'behind':
-      return `Behind: ${counted}, where ${likely}.`;
+      return say.behindWhere({ counted, likely });
     case 'ahead':
-      return `Ahead: ${counted}, where ${likely}.`;
+      return say.aheadWhere({ counted, likely });
     case 'as expected':
-      return `As expected: ${counted}, ${likely}.`;
+      return say.asExpected({ counted, likely });
   }
 }
 
 /** What is believed of those that wait: `Of the 15 that wait, 8 in 10 root in the end.` */
 export function everText({ pieces, ever }: Pick<Ahead, 'pieces' | 'ever'>): string {
   const tenths = Math.round(10 * ever);
-  const share = tenths >= 10 ? 'nearly all' : tenths < 1 ? 'hardly any' : `about ${tenths} in 10`;
+  const share =
+    tenths >= 10 ? say.nearlyAll() : tenths < 1 ? say.hardlyAny() : say.aboutIn10({ tenths });
   return pieces === 1
-    ? `The one that waits roots ${tenths >= 10 ? 'nearly surely' : `${tenths} times in 10`}.`
-    : `Of the ${pieces} that wait ${share} root in the end.`;
+    ? say.theOneThatWaits({ what: tenths >= 10 ? say.nearlySurely() : say.timesIn10({ tenths }) })
+    : say.ofTheThatWait({ pieces, share });
 }
 
 /** The fan for somebody who does not see it. */
@@ -36,8 +38,8 @@ export function fanText({ of, counted, expected }: RootsFan): string {
   const last = expected.at(-1);
   const seen = counted.at(-1);
   return [
-    last ? `Roots to be expected of ${of}: ${range(last)} by day ${last.day}.` : '',
-    seen ? `${seen.rooted} were counted on day ${seen.day}.` : 'Nobody has counted as yet.',
+    last ? say.rootsToBeExpected({ of, range: range(last), day: last.day }) : '',
+    seen ? say.wereCountedOnDay({ rooted: seen.rooted, day: seen.day }) : say.nobodyHasCountedAs(),
   ]
     .filter(Boolean)
     .join(' ');
@@ -48,12 +50,16 @@ export const fanOn = (
   { day, ...likely }: HowMany & { readonly day: number },
   counted: number | undefined,
 ): string =>
-  `Day ${day}: ${range(likely)} to be expected${counted === undefined ? '' : `; ${counted} counted`}.`;
+  say.dayToBeExpected({
+    day,
+    range: range(likely),
+    what: counted === undefined ? '' : say.counted({ counted }),
+  });
 
 /** What is to be expected at its end: `about 11 of 12 by 4 Feb (9 to 12)`. */
 export function fanAhead({ of, ahead, expected }: RootsFan, by: string): string {
   const last = (ahead.length > 0 ? ahead : expected).at(-1);
   if (!last) return '';
-  const about = last.low === last.high ? `${last.low}` : `about ${Math.round(last.mean)}`;
-  return `${about} of ${of} by ${by}${last.low === last.high ? '' : ` (${range(last)})`}`;
+  const about = last.low === last.high ? `${last.low}` : say.about({ mean: Math.round(last.mean) });
+  return say.ofBy({ about, of, by, what: last.low === last.high ? '' : ` (${range(last)})` });
 }

@@ -1,4 +1,5 @@
 import type { Sales } from '@hypogeon/core/ledger';
+import * as say from '@hypogeon/messages/sales';
 
 /** What sales brought: `14 were sold for €63.00.`; those without a price are said to be without. Empty where none were. */
 export function soldText(
@@ -6,8 +7,12 @@ export function soldText(
   money: (value: number) => string,
 ): string {
   if (count === 0) return '';
-  const were = count === 1 ? 'One was sold' : `${count} were sold`;
-  if (priced === 0) return `${were}, no price told.`;
+  const were = count === 1 ? say.oneWasSold() : say.wereSold({ count });
+  if (priced === 0) return say.noPriceTold({ were });
   const without = count - priced;
-  return `${were} for ${money(income)}${without > 0 ? `, ${without} of them without a price` : ''}.`;
+  return say.forWord({
+    were,
+    money: money(income),
+    what: without > 0 ? say.ofThemWithoutA({ without }) : '',
+  });
 }

@@ -1,3 +1,5 @@
+import * as say from '@hypogeon/messages/shares';
+
 /** `67%`. @param fraction 0–1 */
 export const percent = (fraction: number): string => `${Math.round(fraction * 100)}%`;
 
@@ -15,11 +17,19 @@ export function percentSpan({
 
 /** A certainty as growers say it: 80 is `eight times in ten`. @param certainty per cent */
 export const timesInTen = (certainty: number): string =>
-  IN_TEN[certainty] ?? `${certainty} times in 100`;
+  IN_TEN[certainty] ?? say.timesIn100({ certainty });
 
 const IN_TEN: Readonly<Record<number, string>> = {
-  50: 'five times in ten',
-  80: 'eight times in ten',
-  90: 'nine times in ten',
-  95: '19 times in 20',
+  get 50() {
+    return say.fiveTimesInTen();
+  },
+  get 80() {
+    return say.eightTimesInTen();
+  },
+  get 90() {
+    return say.nineTimesInTen();
+  },
+  get 95() {
+    return say.n19TimesIn20();
+  },
 };

@@ -2,6 +2,7 @@ import { batchTitle, plantOf } from '@hypogeon/core/bench';
 import { methodAs, type Method } from '@hypogeon/core/botany';
 import type { Batch, State } from '@hypogeon/core/journal';
 import type { LengthUnit, TemperatureUnit } from '@hypogeon/core/units';
+import * as say from '@hypogeon/messages/speech';
 import type { DayStyle } from './days';
 import { lengthUnitOf, temperatureUnitOf } from './locale';
 import { pieceRule } from './piece-rules';
@@ -27,6 +28,6 @@ export const speechFor = (state: State, style: DayStyle): Speech => ({
   wayOf: ({ taxon, method }) => methodAs(plantOf(state, taxon)?.taxon ?? null, method),
   batchName: (id) => {
     const batch = state.batches.get(id);
-    return batch ? batchTitle(state, batch) : 'Another batch';
+    return batch ? batchTitle(state, batch) : say.anotherBatch();
   },
 });

@@ -3,6 +3,7 @@ import type { CourseId } from '@hypogeon/core/course';
 import type { Step, StepId } from '@hypogeon/core/care';
 import type { Batch } from '@hypogeon/core/journal';
 import { AID, WOUND_SCHOOL } from '@hypogeon/core/wound';
+import * as say from '@hypogeon/messages/steps';
 import { capital } from './capital';
 import { FIRST_SAYS, rootSpan } from './care';
 import { daySpan } from './days';
@@ -35,14 +36,14 @@ export function stepName(
 export function stepWhen(step: Step, speech: Speech): string {
   switch (step.is) {
     case 'open':
-      return 'not to be said yet';
+      return say.notToBeSaid();
     case 'skipped':
-      return 'skipped';
+      return say.skipped();
     case 'due':
     case 'late':
       return step.from >= speech.today
-        ? 'today'
-        : `due since ${daySpan(step.from, step.from, speech)}`;
+        ? say.today()
+        : say.dueSince({ daySpan: daySpan(step.from, step.from, speech) });
     default:
       return daySpan(step.from, step.to, speech);
   }
@@ -50,12 +51,24 @@ export function stepWhen(step: Step, speech: Speech): string {
 
 /** What is to be known of them. Common practice, no source. */
 const YOUNG_WHY: Readonly<Record<Young, string>> = {
-  pups: 'The old leaf feeds them: leave it on until it is crisp.',
-  shoots: 'From the soil beside the old piece, which never grows on itself.',
-  heads: 'New heads.',
-  joints: 'New joints at the tip.',
-  plantlets: 'Along its edge; taken with two or three roots each.',
-  'true-leaves': 'Then they may be moved, not sooner.',
+  get pups() {
+    return say.theOldLeafFeeds();
+  },
+  get shoots() {
+    return say.fromTheSoilBeside();
+  },
+  get heads() {
+    return say.newHeads();
+  },
+  get joints() {
+    return say.newJointsAtThe();
+  },
+  get plantlets() {
+    return say.alongItsEdgeTaken();
+  },
+  get 'true-leaves'() {
+    return say.thenTheyMayBe();
+  },
 };
 
 /** What is to be done, with how many: `Cut 12 crowns`. */
@@ -83,34 +96,32 @@ export function stepWhy(
   const { aid, school, firstWater = 'with-gate' } = batch;
   switch (id) {
     case 'water-mother':
-      return 'A plump piece lives off itself until it roots.';
+      return say.aPlumpPieceLives();
     case 'cut': {
       const rule = ruleText(ruleOf(batch), length);
-      return aid === undefined || aid === 'none' ? rule : `${rule} ${AID[aid].name} on the cut.`;
+      return aid === undefined || aid === 'none'
+        ? rule
+        : say.onTheCut({ rule, name: AID[aid].name });
     }
     case 'callused':
-      return 'Dry and firm, or still tacky? Either answer moves the date.';
+      return say.dryAndFirmOr();
     case 'stick':
-      return (
-        COURSE_WORDS[course].setWhy ?? `${WOUND_SCHOOL[school].name}: into dry mix, no water yet.`
-      );
+      return COURSE_WORDS[course].setWhy ?? say.intoDryMixNo({ name: WOUND_SCHOOL[school].name });
     case 'gate':
-      return 'Not sooner: wet mix rots an open cut.';
+      return say.notSoonerWetMix();
     case 'first-water':
       return `${FIRST_SAYS[firstWater]}.`;
     case 'roots':
-      return (
-        COURSE_WORDS[course].rootsWhy ?? 'A light tug at two or three. Each look sets them back.'
-      );
+      return COURSE_WORDS[course].rootsWhy ?? say.aLightTugAt();
     case 'wean':
-      return `At ${rootSpan(length)} of root; moist for two weeks, then drier by steps.`;
+      return say.atOfRootMoist({ rootSpan: rootSpan(length) });
     case 'pups':
       return YOUNG_WHY[wayOf(batch).young];
     case 'light':
-      return 'By steps, over two weeks; shade at noon if it bleaches.';
+      return say.byStepsOverTwo();
     case 'feed':
-      return 'Every two weeks while it grows; none in its rest.';
+      return say.everyTwoWeeksWhile();
     case 'pot-on':
-      return `At ${rootSpan(length)} of root, or when the old leaf is gone.`;
+      return say.atOfRootOr({ rootSpan: rootSpan(length) });
   }
 }

@@ -2,160 +2,405 @@ import type { LightPlace, Young } from '@hypogeon/core/botany';
 import type { LeaveKind, Link, StepId } from '@hypogeon/core/care';
 import type { Feeding, MotherTending, Sign, TaskId } from '@hypogeon/core/journal';
 import type { LookAnswer } from '@hypogeon/core/round';
+import * as say from '@hypogeon/messages/tasks';
 
 /** What a task is called where there is no room for its sentence. */
 export const TASK_NAME: Readonly<Record<TaskId, string>> = {
-  'water-mother': 'Water the mother',
-  cut: 'Cut',
-  stick: 'Set in the mix',
-  wound: 'Touch a wound',
-  stopped: 'Wound stands still',
-  'first-water': 'First water',
-  water: 'Water',
-  mist: 'Mist',
-  pool: 'Water at the base',
-  roots: 'Look for roots',
-  pups: 'Look for new growth',
-  overdue: 'Long without roots',
-  alive: 'See whether it still lives',
-  neighbour: 'Look: rot near it',
-  'pot-on': 'Pot on',
-  'pot-water': 'First drink in the pot',
-  'jar-stir': 'Move the jar’s water',
-  'jar-change': 'Change the jar’s water',
-  'jar-feed': 'Feed in the jar',
-  wean: 'From jar to mix',
-  light: 'More light',
-  feed: 'Feed',
-  'leaf-off': 'Mother leaf',
-  air: 'More air',
-  again: 'Look again',
+  get 'water-mother'() {
+    return say.waterTheMother();
+  },
+  get cut() {
+    return say.cut();
+  },
+  get stick() {
+    return say.setInTheMix();
+  },
+  get wound() {
+    return say.touchAWound();
+  },
+  get stopped() {
+    return say.woundStandsStill();
+  },
+  get 'first-water'() {
+    return say.firstWater();
+  },
+  get water() {
+    return say.water();
+  },
+  get mist() {
+    return say.mist();
+  },
+  get pool() {
+    return say.waterAtTheBase();
+  },
+  get roots() {
+    return say.lookForRoots();
+  },
+  get pups() {
+    return say.lookForNewGrowth();
+  },
+  get overdue() {
+    return say.longWithoutRoots();
+  },
+  get alive() {
+    return say.seeWhetherItStill();
+  },
+  get neighbour() {
+    return say.lookRotNearIt();
+  },
+  get 'pot-on'() {
+    return say.potOn();
+  },
+  get 'pot-water'() {
+    return say.firstDrinkInThe();
+  },
+  get 'jar-stir'() {
+    return say.moveTheJarsWater();
+  },
+  get 'jar-change'() {
+    return say.changeTheJarsWater();
+  },
+  get 'jar-feed'() {
+    return say.feedInTheJar();
+  },
+  get wean() {
+    return say.fromJarToMix();
+  },
+  get light() {
+    return say.moreLight();
+  },
+  get feed() {
+    return say.feed();
+  },
+  get 'leaf-off'() {
+    return say.motherLeaf();
+  },
+  get air() {
+    return say.moreAir();
+  },
+  get again() {
+    return say.lookAgain();
+  },
 };
 
 export const STEP_NAME: Readonly<Record<StepId, string>> = {
-  'water-mother': 'Water the mother',
-  cut: 'Cut',
-  callused: 'Dry and closed',
-  stick: 'Set',
-  gate: 'Safe to water',
-  'first-water': 'First water',
-  roots: 'Roots',
-  wean: 'Into the mix',
-  pups: 'Pups',
-  light: 'More light',
-  feed: 'First feed',
-  'pot-on': 'Pot on',
+  get 'water-mother'() {
+    return say.waterTheMother();
+  },
+  get cut() {
+    return say.cut();
+  },
+  get callused() {
+    return say.dryAndClosed();
+  },
+  get stick() {
+    return say.setWord();
+  },
+  get gate() {
+    return say.safeToWater();
+  },
+  get 'first-water'() {
+    return say.firstWater();
+  },
+  get roots() {
+    return say.roots();
+  },
+  get wean() {
+    return say.intoTheMix();
+  },
+  get pups() {
+    return say.pups();
+  },
+  get light() {
+    return say.moreLight();
+  },
+  get feed() {
+    return say.firstFeed();
+  },
+  get 'pot-on'() {
+    return say.potOn();
+  },
 };
 
 export const LIGHT_PLACE: Readonly<Record<LightPlace, string>> = {
-  'bright-shade': 'bright shade, no sun',
-  window: 'a place near a window, no sun',
-  morning: 'an hour of morning sun',
-  'half-day': 'half a day of sun, shaded at noon',
-  'noon-shade': 'bright light, shaded at noon',
-  sun: 'full sun',
+  get 'bright-shade'() {
+    return say.brightShadeNoSun();
+  },
+  get window() {
+    return say.aPlaceNearA();
+  },
+  get morning() {
+    return say.anHourOfMorning();
+  },
+  get 'half-day'() {
+    return say.halfADayOf();
+  },
+  get 'noon-shade'() {
+    return say.brightLightShadedAt();
+  },
+  get sun() {
+    return say.fullSun();
+  },
 };
 
 export const LINK_NAME: Readonly<Record<Link, string>> = {
-  tray: 'in the same tray',
-  place: 'in the same place',
-  blade: 'cut with the same blade that day',
-  mother: 'of the same mother',
-  mix: 'in the same mix and pot',
+  get tray() {
+    return say.inTheSameTray();
+  },
+  get place() {
+    return say.inTheSamePlace();
+  },
+  get blade() {
+    return say.cutWithTheSame();
+  },
+  get mother() {
+    return say.ofTheSameMother();
+  },
+  get mix() {
+    return say.inTheSameMix();
+  },
 };
 
 /** What a piece with roots brings: as it is looked for, and as it is counted. */
 export const YOUNG_NAME: Readonly<Record<Young, string>> = {
-  pups: 'pups',
-  shoots: 'new shoots',
-  heads: 'new heads',
-  joints: 'new joints',
-  plantlets: 'plantlets',
-  'true-leaves': 'true leaves',
+  get pups() {
+    return say.pups2();
+  },
+  get shoots() {
+    return say.newShoots();
+  },
+  get heads() {
+    return say.newHeads();
+  },
+  get joints() {
+    return say.newJoints();
+  },
+  get plantlets() {
+    return say.plantlets();
+  },
+  get 'true-leaves'() {
+    return say.trueLeaves();
+  },
 };
 
 /** The same on the key that counts them, with what is looked for. Common practice, no source. */
 export const YOUNG_KEY: Readonly<Record<Young, { readonly name: string; readonly says: string }>> =
   {
-    pups: { name: 'With pups', says: 'rooted, a new plant shows' },
-    shoots: { name: 'With new shoots', says: 'rooted, a shoot beside the old piece' },
-    heads: { name: 'With new heads', says: 'rooted, and growing on' },
-    joints: { name: 'With new joints', says: 'rooted, a joint on top' },
-    plantlets: { name: 'With plantlets', says: 'along its edge, with roots' },
-    'true-leaves': { name: 'With true leaves', says: 'ready to be pricked out' },
+    pups: {
+      get name() {
+        return say.withPups();
+      },
+      get says() {
+        return say.rootedANewPlant();
+      },
+    },
+    shoots: {
+      get name() {
+        return say.withNewShoots();
+      },
+      get says() {
+        return say.rootedAShootBeside();
+      },
+    },
+    heads: {
+      get name() {
+        return say.withNewHeads();
+      },
+      get says() {
+        return say.rootedAndGrowingOn();
+      },
+    },
+    joints: {
+      get name() {
+        return say.withNewJoints();
+      },
+      get says() {
+        return say.rootedAJointOn();
+      },
+    },
+    plantlets: {
+      get name() {
+        return say.withPlantlets();
+      },
+      get says() {
+        return say.alongItsEdgeWith();
+      },
+    },
+    'true-leaves': {
+      get name() {
+        return say.withTrueLeaves();
+      },
+      get says() {
+        return say.readyToBePricked();
+      },
+    },
   };
 
 /** What is to be left alone, before its day: `No water until …`. */
 export const LEAVE_NAME: Readonly<Record<LeaveKind, string>> = {
-  planned: 'Planned',
-  gate: 'No water',
-  drying: 'Let it dry',
-  held: 'Hold the water',
-  water: 'No water',
-  rooting: 'Leave alone',
-  jar: 'Leave the jar',
-  shade: 'Keep it shaded',
-  rest: 'Let it rest',
-  grown: 'Grown on',
-  postponed: 'Postponed',
+  get planned() {
+    return say.planned();
+  },
+  get gate() {
+    return say.noWater();
+  },
+  get drying() {
+    return say.letItDry();
+  },
+  get held() {
+    return say.holdTheWater();
+  },
+  get water() {
+    return say.noWater();
+  },
+  get rooting() {
+    return say.leaveAlone();
+  },
+  get jar() {
+    return say.leaveTheJar();
+  },
+  get shade() {
+    return say.keepItShaded();
+  },
+  get rest() {
+    return say.letItRest();
+  },
+  get grown() {
+    return say.grownOn();
+  },
+  get postponed() {
+    return say.postponed();
+  },
 };
 
 /** What feeding is, and what leaving it costs. Common practice, no source. */
-export const FEEDING_SAYS = 'Half strength, every two weeks. Unfed they grow slower and tougher.';
+export const feedingSays = say.halfStrengthEveryTwo;
 
 /** When rooted ones are fed. */
 export const FEEDING_NAME: Readonly<Record<Feeding, string>> = {
-  'in-growth': 'While it grows',
-  fortnightly: 'Always but in its rest',
-  never: 'Never',
+  get 'in-growth'() {
+    return say.whileItGrows();
+  },
+  get fortnightly() {
+    return say.alwaysButInIts();
+  },
+  get never() {
+    return say.never();
+  },
 };
 
 /** What a look may find. */
 export const SIGN_NAME: Readonly<Record<Sign, string>> = {
-  'root-points': 'Root points',
-  'white-roots': 'White roots',
-  'brown-roots': 'Brown, firm roots',
-  'dead-roots': 'Dead or mushy roots',
-  'black-leaf': 'A black leaf',
-  'broken-leaf': 'A broken leaf',
-  'leaf-crisp': 'The old leaf is crisp',
-  'crown-wet': 'Water in the crown',
-  crested: 'Crested growth',
-  'new-growth': 'New growth',
-  'pot-bulging': 'The pot bulges',
-  'roots-out': 'Roots out of the holes',
-  gnats: 'Gnats over the mix',
+  get 'root-points'() {
+    return say.rootPoints();
+  },
+  get 'white-roots'() {
+    return say.whiteRoots();
+  },
+  get 'brown-roots'() {
+    return say.brownFirmRoots();
+  },
+  get 'dead-roots'() {
+    return say.deadOrMushyRoots();
+  },
+  get 'black-leaf'() {
+    return say.aBlackLeaf();
+  },
+  get 'broken-leaf'() {
+    return say.aBrokenLeaf();
+  },
+  get 'leaf-crisp'() {
+    return say.theOldLeafIs();
+  },
+  get 'crown-wet'() {
+    return say.waterInTheCrown();
+  },
+  get crested() {
+    return say.crestedGrowth();
+  },
+  get 'new-growth'() {
+    return say.newGrowth();
+  },
+  get 'pot-bulging'() {
+    return say.thePotBulges();
+  },
+  get 'roots-out'() {
+    return say.rootsOutOfThe();
+  },
+  get gnats() {
+    return say.gnatsOverTheMix();
+  },
 };
 
 export const MOTHER_TASK: Readonly<Record<MotherTending, string>> = {
-  watered: 'Water it',
-  light: 'More light',
-  feed: 'Feed',
-  looked: 'Look for new heads',
+  get watered() {
+    return say.waterIt();
+  },
+  get light() {
+    return say.moreLight();
+  },
+  get feed() {
+    return say.feed();
+  },
+  get looked() {
+    return say.lookForNewHeads();
+  },
 };
 
 /** An answer to a look, on its button, and as it is told once it is saved. */
 export const ANSWER_NAME: Readonly<Record<LookAnswer, string>> = {
-  firm: 'Firm',
-  tacky: 'Tacky',
-  fine: 'Firm',
-  soft: 'Soft',
-  alive: 'Alive',
-  'leaf-off': 'Taken off',
+  get firm() {
+    return say.firm();
+  },
+  get tacky() {
+    return say.tacky();
+  },
+  get fine() {
+    return say.firm();
+  },
+  get soft() {
+    return say.soft();
+  },
+  get alive() {
+    return say.alive();
+  },
+  get 'leaf-off'() {
+    return say.takenOff();
+  },
 };
 
 export const ANSWER_SAYS: Readonly<Record<LookAnswer, string>> = {
-  firm: 'Dry and firm',
-  tacky: 'Still tacky',
-  fine: 'Looked: firm',
-  soft: 'Looked: soft',
-  alive: 'It lives',
-  'leaf-off': 'Old leaf taken off',
+  get firm() {
+    return say.dryAndFirm();
+  },
+  get tacky() {
+    return say.stillTacky();
+  },
+  get fine() {
+    return say.lookedFirm();
+  },
+  get soft() {
+    return say.lookedSoft();
+  },
+  get alive() {
+    return say.itLives();
+  },
+  get 'leaf-off'() {
+    return say.oldLeafTakenOff();
+  },
 };
 
 export const MOTHER_DONE: Readonly<Record<MotherTending, string>> = {
-  watered: 'Watered',
-  light: 'Brighter',
-  feed: 'Fed',
-  looked: 'Looked',
+  get watered() {
+    return say.watered();
+  },
+  get light() {
+    return say.brighter();
+  },
+  get feed() {
+    return say.fed();
+  },
+  get looked() {
+    return say.looked();
+  },
 };

@@ -1,20 +1,21 @@
 import type { Teaching } from '@hypogeon/core/plan';
+import * as say from '@hypogeon/messages/teaching';
 import { percent } from './shares';
 
 /** `Wholly`, `As far as it has come: 60% should have roots by now`, `Not: left out, the cat slept on it`. */
 export function teachingText(teaching: Teaching): string {
   switch (teaching.kind) {
     case 'whole':
-      return 'Wholly';
+      return say.wholly();
     case 'part':
-      return `As far as it has come: by its last look ${percent(teaching.far)} of those that root should have`;
+      return say.asFarAsIt({ percent: percent(teaching.far) });
     case 'left-out':
-      return `Not: left out, ${teaching.why}`;
+      return say.notLeftOut({ why: teaching.why });
     case 'before':
-      return 'Not: cut before the fresh start';
+      return say.notCutBeforeThe();
     case 'unseen':
-      return 'Not yet: nothing of it is settled';
+      return say.notYetNothingOf();
     case 'unknown':
-      return 'Not: its plant or way has no figures';
+      return say.notItsPlantOr();
   }
 }

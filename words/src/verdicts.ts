@@ -5,6 +5,7 @@ import {
   type VerdictReason,
   type VerdictUnless,
 } from '@hypogeon/core/water';
+import * as say from '@hypogeon/messages/verdicts';
 import { capital } from './capital';
 import { counted, NOUN } from './plural';
 import { volumeText } from './amounts';
@@ -17,66 +18,91 @@ const days = (n: number): string => counted(n, NOUN.day);
 
 /** What a piece without roots is given. */
 export const UNROOTED_NAME: Readonly<Record<UnrootedWaterId, string>> = {
-  dry: 'Dry until there are roots',
-  sip: 'A small drink when bone dry for days',
-  damp: 'The surface kept just damp',
-  mist: 'Misted',
-  half: 'As if rooted, but half as much',
+  get dry() {
+    return say.dryUntilThereAre();
+  },
+  get sip() {
+    return say.aSmallDrinkWhen();
+  },
+  get damp() {
+    return say.theSurfaceKeptJust();
+  },
+  get mist() {
+    return say.misted();
+  },
+  get half() {
+    return say.asIfRootedBut();
+  },
 };
 
 export const REGIME_NAME: Readonly<Record<RegimeId, string>> = {
   ...UNROOTED_NAME,
-  base: 'Some drops at the base of each',
+  get base() {
+    return say.someDropsAtThe();
+  },
 };
 
 /** The same of young roots, with its reason. Common practice, no source. */
 const YOUNG: Readonly<Record<RegimeId, string>> = {
   ...REGIME_NAME,
-  mist: 'Young roots at the surface dry out: misted until they hold in the mix, never soaked',
-  damp: 'Young roots dry out: the surface kept just damp until each stands in a pot',
-  base: 'Their roots hold: some drops at the base of each, not the whole tray',
+  get mist() {
+    return say.youngRootsAtThe();
+  },
+  get damp() {
+    return say.youngRootsDryOut();
+  },
+  get base() {
+    return say.theirRootsHoldSome();
+  },
 };
 
 /** Why the verdict on a pot is what it is. */
 export function verdictReasonText(reason: VerdictReason, speech: Speech): string {
   switch (reason.why) {
     case 'gate-stopped':
-      return 'The wound does not close in this air.';
+      return say.theWoundDoesNot();
     case 'gate-closed':
-      return 'The cut is still open: wet medium would rot it.';
+      return say.theCutIsStill();
     case 'pool':
-      return `Water stands at the closed base (about ${volumeText(reason.ml, speech.length, speech.locale)}): roots there drown.`;
+      return say.waterStandsAtThe({ volume: volumeText(reason.ml, speech.length, speech.locale) });
     case 'first-waits':
-      return reason.for === 'roots'
-        ? 'Its first water waits until roots show.'
-        : 'The cut could bear it; its first water was chosen for later.';
+      return reason.for === 'roots' ? say.itsFirstWaterWaits() : say.theCutCouldBear();
     case 'first-mist':
-      return 'It is safe now: a first mist wakes roots at the surface.';
+      return say.itIsSafeNow();
     case 'first-drink':
-      return `It is safe now: a first drink, no deeper than the stem (${lengthText(reason.depthMm, speech.length, speech.locale)}).`;
+      return say.itIsSafeNowA({ length: lengthText(reason.depthMm, speech.length, speech.locale) });
     case 'holds': {
-      const weaning = reason.weaning ? ' Roots from water are weaned by steps.' : '';
-      if (reason.school === 'mist') return `Misted lately: the surface is still moist.${weaning}`;
-      if (reason.school === 'weekly')
-        return `A week has not passed; it still holds ${share(reason.fill)} of its water.`;
-      return `It still holds ${share(reason.fill)} of its water; water once ${trigger(reason.school, speech)}.${weaning}`;
+      const weaning = reason.weaning ? say.rootsFromWaterAre() : '';
+      if (reason.school === 'mist') return say.mistedLatelyTheSurface({ weaning });
+      if (reason.school === 'weekly') return say.aWeekHasNot({ share: share(reason.fill) });
+      return say.itStillHoldsOf({
+        share: share(reason.fill),
+        trigger: trigger(reason.school, speech),
+        weaning,
+      });
     }
     case 'asks': {
       const since =
         reason.days > 1
-          ? `${capital(lasting(reason.school, speech))} for ${days(reason.days)}`
+          ? say.forWord({
+              lasting: capital(lasting(reason.school, speech)),
+              days: days(reason.days),
+            })
           : capital(trigger(reason.school, speech));
-      return `${since}: ${share(reason.fill)} of its water is left.`;
+      return say.ofItsWaterIs({ since, share: share(reason.fill) });
     }
     case 'overdue':
-      return `${capital(lasting(reason.school, speech))} for ${days(reason.days)}: wrinkling is likely. Thirst mends, rot does not: water once, do not make up for it.`;
+      return say.forWrinklingIsLikely({
+        lasting: capital(lasting(reason.school, speech)),
+        days: days(reason.days),
+      });
     case 'first-soak':
-      return 'It has roots: its first real drink, until some runs through.';
+      return say.itHasRootsIts();
     case 'regime':
-      if (reason.sown) return 'Sown: the surface kept just damp until they are up, never soaked.';
+      if (reason.sown) return say.sownTheSurfaceKept();
       return reason.rooted
-        ? `${YOUNG[reason.regime]}.${reason.beside && reason.regime === 'base' ? ' Mist those without roots.' : ''}`
-        : `No roots yet, so it drinks next to nothing. ${REGIME_NAME[reason.regime]}.`;
+        ? `${YOUNG[reason.regime]}.${reason.beside && reason.regime === 'base' ? say.mistThoseWithoutRoots() : ''}`
+        : say.noRootsYetSo({ regimeName: REGIME_NAME[reason.regime] });
   }
 }
 
@@ -92,26 +118,26 @@ const lasting = (school: SchoolId, { length }: Speech): string =>
 export function verdictUnlessText(unless: VerdictUnless, { temperature }: Speech): string {
   switch (unless.what) {
     case 'firm':
-      return 'A look that finds it dry and firm brings the day forward.';
+      return say.aLookThatFinds();
     case 'tip-out':
-      return 'Tip it out, or pot into something with holes.';
+      return say.tipItOutOr();
     case 'soft':
-      return 'Wrinkled and soft, not only wrinkled: then look at the base.';
+      return say.wrinkledAndSoftNot();
     case 'wrinkling':
-      return 'Wrinkling before that is expected and mends.';
+      return say.wrinklingBeforeThatIs();
     case 'soft-base':
-      return 'A soft or dark base: then no water, and a fresh cut.';
+      return say.aSoftOrDark();
     case 'plump':
-      return 'If it is plump and firm it may wait: then weigh or feel the pot, the model dries too fast.';
+      return say.ifItIsPlump();
     case 'moist':
-      return 'If it feels moist all the same, hold and note it: the pot learns from that.';
+      return say.ifItFeelsMoist();
     case 'warmer': {
-      const warmer = temperature === 'F' ? 'Seven degrees F warmer' : 'Four degrees warmer';
+      const warmer = temperature === 'F' ? say.sevenDegreesFWarmer() : say.fourDegreesWarmer();
       const moves =
         unless.days > 0
-          ? `${warmer}: ${unless.days === 1 ? 'a day' : days(unless.days)} sooner`
-          : `${warmer} hardly moves it`;
-      return unless.weigh ? `${moves}. A weighing narrows the range.` : `${moves}.`;
+          ? say.sooner({ warmer, what: unless.days === 1 ? say.aDay() : days(unless.days) })
+          : say.hardlyMovesIt({ warmer });
+      return unless.weigh ? say.aWeighingNarrowsThe({ moves }) : `${moves}.`;
     }
   }
 }

@@ -1,5 +1,6 @@
 import { METHOD, type MethodId } from '@hypogeon/core/botany';
 import type { Combination, Instead, WayChange, WayReason, Ways } from '@hypogeon/core/plan';
+import * as say from '@hypogeon/messages/ways';
 import { piecesText } from './care';
 import { nearDay } from './days';
 import { percent } from './shares';
@@ -7,40 +8,84 @@ import type { Speech } from './speech';
 
 /** What the mother loses by a way. Common practice, no source. */
 export const LOSES: Readonly<Record<MethodId, string>> = {
-  leaf: 'some lower leaves',
-  'leaf-section': 'whole straps',
-  crown: 'its heads; the stumps break again',
-  segment: 'stem; the stump breaks again',
-  trailing: 'hanging length',
-  branch: 'side branches',
-  pad: 'outer pads',
-  column: 'its top',
-  offset: 'young ones',
-  'rooted-offset': 'rooted young ones',
-  division: 'a part of the clump',
-  plantlet: 'nothing it needs',
-  'root-cutting': 'some thick roots',
-  bulbil: 'nothing it needs',
-  'flower-stalk': 'flowers',
-  seed: 'nothing it needs',
-  culture: 'nothing',
+  get leaf() {
+    return say.someLowerLeaves();
+  },
+  get 'leaf-section'() {
+    return say.wholeStraps();
+  },
+  get crown() {
+    return say.itsHeadsTheStumps();
+  },
+  get segment() {
+    return say.stemTheStumpBreaks();
+  },
+  get trailing() {
+    return say.hangingLength();
+  },
+  get branch() {
+    return say.sideBranches();
+  },
+  get pad() {
+    return say.outerPads();
+  },
+  get column() {
+    return say.itsTop();
+  },
+  get offset() {
+    return say.youngOnes();
+  },
+  get 'rooted-offset'() {
+    return say.rootedYoungOnes();
+  },
+  get division() {
+    return say.aPartOfThe();
+  },
+  get plantlet() {
+    return say.nothingItNeeds();
+  },
+  get 'root-cutting'() {
+    return say.someThickRoots();
+  },
+  get bulbil() {
+    return say.nothingItNeeds();
+  },
+  get 'flower-stalk'() {
+    return say.flowers();
+  },
+  get seed() {
+    return say.nothingItNeeds();
+  },
+  get culture() {
+    return say.nothing();
+  },
 };
 
 const REASON: Readonly<Record<WayReason, string>> = {
-  'only one of which there are enough': 'It is the only way of which there are enough.',
-  'only one ready in time': 'It is the only way that can be ready in time.',
-  'takes fewest': 'It takes the fewest from the mother.',
-  'ready soonest': 'It is ready soonest.',
-  'least work': 'It is the least work.',
-  'least work among those it takes well': 'It is the least work for a way it takes well.',
+  get 'only one of which there are enough'() {
+    return say.itIsTheOnly();
+  },
+  get 'only one ready in time'() {
+    return say.itIsTheOnlyWay();
+  },
+  get 'takes fewest'() {
+    return say.itTakesTheFewest();
+  },
+  get 'ready soonest'() {
+    return say.itIsReadySoonest();
+  },
+  get 'least work'() {
+    return say.itIsTheLeast();
+  },
+  get 'least work among those it takes well'() {
+    return say.itIsTheLeastWork();
+  },
 };
 
 /** Why the best way is the best, and what would change that, in sentences. */
 export function whyBest({ reasons, changes, rival }: Ways, speech: Speech): string {
   const close =
-    rival === null
-      ? []
-      : [`By no more than its range: ${METHOD[rival.method].name.toLowerCase()} may be as good.`];
+    rival === null ? [] : [say.byNoMoreThan({ name: METHOD[rival.method].name.toLowerCase() })];
   return [
     ...reasons.map((r) => REASON[r]),
     ...close,
@@ -49,25 +94,31 @@ export function whyBest({ reasons, changes, rival }: Ways, speech: Speech): stri
 }
 
 function changeWords(change: WayChange, speech: Speech): string {
-  const take = (n: number | null): string => (n === null ? 'no number would do' : `take ${n}`);
+  const take = (n: number | null): string => (n === null ? say.noNumberWouldDo() : say.take({ n }));
   switch (change.change) {
     case 'cut later':
-      return `Cut a week later: ${take(change.needed)}.`;
+      return say.cutAWeekLater({ take: take(change.needed) });
     case 'warmer':
-      return `${warmthStep(change.byC, speech)} warmer: ${take(change.needed)}.`;
+      return say.warmer({ warmthStep: warmthStep(change.byC, speech), take: take(change.needed) });
     case 'more':
-      return `${change.more} more: ${percent(change.to)} sure instead of ${percent(change.from)}.`;
+      return say.moreSureInsteadOf({
+        more: change.more,
+        percent: percent(change.to),
+        percent2: percent(change.from),
+      });
   }
 }
 
 /** A step of warmth is no reading: 4 °C more is 7 °F more, not 39 °F. */
 export const warmthStep = (byC: number, { temperature }: Speech): string =>
-  temperature === 'F' ? `${Math.round(byC * 1.8)} °F` : `${byC} °C`;
+  temperature === 'F' ? say.f({ byC: Math.round(byC * 1.8) }) : say.c({ byC });
 
 /** The parts of a combination in a row: `her 3 offsets, 1 crown and 24 leaves`. */
 export function partsText({ parts }: Pick<Combination, 'parts'>): string {
   const each = parts.map((p) => piecesText(p.method, p.taken));
-  return each.length < 2 ? each.join('') : `${each.slice(0, -1).join(', ')} and ${each.at(-1)!}`;
+  return each.length < 2
+    ? each.join('')
+    : say.and({ each: each.slice(0, -1).join(', '), at: each.at(-1)! });
 }
 
 /**
@@ -86,17 +137,21 @@ export function togetherText(
 ): string {
   const day = nearDay(by, speech);
   const all = partsText(combination);
-  const guess = combination.guessed ? ' Not all of it is counted: count before you cut.' : '';
+  const guess = combination.guessed ? say.notAllOfIt() : '';
   if (combination.enough)
-    return `${all} together: ${wanted} by ${day}, ${percent(combination.chance)} sure.${guess}`;
+    return say.togetherBySure({ all, wanted, day, percent: percent(combination.chance), guess });
   const { reached, again } = combination;
   const sure = percent(certainty);
   const first =
     reached > 0
-      ? `All it can spare, ${all}: ${reached} of ${wanted} by ${day}, ${sure} sure.`
-      : `All it can spare, ${all}, is not enough: none is ${sure} sure by ${day}.`;
+      ? say.allItCanSpare({ all, reached, wanted, day, sure })
+      : say.allItCanSpareIs({ all, sure, day });
   const second = again
-    ? ` Take ${METHOD[again.method].many} again about ${nearDay(again.day, speech)}, and it may be ${again.reached}.`
+    ? say.takeAgainAboutAnd({
+        many: METHOD[again.method].many,
+        nearDay: nearDay(again.day, speech),
+        reached: again.reached,
+      })
     : '';
   return `${first}${second}${guess}`;
 }
@@ -105,12 +160,12 @@ export function togetherText(
 export function insteadText(instead: Instead, speech: Speech): string {
   switch (instead.instead) {
     case 'fewer': {
-      const whose = instead.hers ? `the ${instead.from} it can spare` : String(instead.from);
-      return `By ${METHOD[instead.method].many} about ${instead.plants} can be had by then from ${whose}.`;
+      const whose = instead.hers ? say.theItCanSpare({ from: instead.from }) : String(instead.from);
+      return say.byAboutCanBe({ many: METHOD[instead.method].many, plants: instead.plants, whose });
     }
     case 'later':
-      return `Nothing is ready by then. The soonest are ready around ${nearDay(instead.soonest, speech)}: ask for a later day or a smaller size.`;
+      return say.nothingIsReadyBy({ nearDay: nearDay(instead.soonest, speech) });
     case 'nothing grows':
-      return 'Nothing of it is ready within three years in this air: give more warmth, or another plant.';
+      return say.nothingOfItIs();
   }
 }

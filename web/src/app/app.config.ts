@@ -21,6 +21,7 @@ import { provideServiceWorker } from '@angular/service-worker';
 import { routes } from './app.routes';
 import { STORES, type Stores } from './data/book';
 import { Journal } from './data/journal';
+import { Language } from './data/language';
 import { Theme } from './data/theme';
 import { isCodeGone, Updates } from './data/updates';
 import { PageTitle } from './shell/page-title';
@@ -52,12 +53,14 @@ export const appConfig: ApplicationConfig = {
     { provide: TitleStrategy, useClass: PageTitle },
     provideAppInitializer(() => {
       inject(Theme);
+      const language = inject(Language);
       // The shell is drawn while the journal opens; pages wait for it themselves.
       const injector = inject(Injector);
       const { device } = inject(STORES);
       void inject(Journal)
         .open()
         .then(() => listenToDevices(injector, device));
+      return language.settle();
     }),
   ],
 };

@@ -1,9 +1,13 @@
-import { isDevMode } from '@angular/core';
+import { inject, isDevMode, type Type } from '@angular/core';
 import type { Route, Routes } from '@angular/router';
+import { say } from '@hypogeon/messages/app.routes';
+import { Language } from './data/language';
 import { PAGE_LIST, type PagePath } from './shell/pages';
 
+type Load = () => Promise<Type<unknown>>;
+
 /** The code of every page: none of the list may be without. */
-const LOAD: Readonly<Record<PagePath, NonNullable<Route['loadComponent']>>> = {
+const LOAD: Readonly<Record<PagePath, Load>> = {
   today: () => import('./today/today-page').then((m) => m.TodayPage),
   'today/walk': () => import('./today/walk-page').then((m) => m.WalkPage),
   'today/sheet': () => import('./today/bench-sheet-page').then((m) => m.BenchSheetPage),
@@ -73,6 +77,16 @@ const LOAD: Readonly<Record<PagePath, NonNullable<Route['loadComponent']>>> = {
   'settings/devices': () => import('./air/devices-page').then((m) => m.DevicesPage),
 };
 
+/** A page is shown when its messages are here too: none begins in another language. */
+const inLanguage =
+  (load: Load): Load =>
+  async () => {
+    const language = inject(Language);
+    const page = await load();
+    await language.settle();
+    return page;
+  };
+
 export const routes: Routes = [
   { path: '', pathMatch: 'full', redirectTo: 'today' },
   // Addresses of earlier versions, in bookmarks and on printed sheets.
@@ -83,20 +97,24 @@ export const routes: Routes = [
   { path: 'library', redirectTo: 'plants' },
   { path: 'library/:id', redirectTo: 'plants/:id' },
   { path: 'mix', redirectTo: 'mixes' },
-  ...PAGE_LIST.map(({ path, title }): Route => ({ path, title, loadComponent: LOAD[path] })),
+  ...PAGE_LIST.map((page): Route => ({
+    path: page.path,
+    title: () => page.title,
+    loadComponent: inLanguage(LOAD[page.path]),
+  })),
   // Whoever builds with the kit sees it here; the built app has no such page.
   ...(isDevMode()
     ? [
         {
           path: 'workbench',
-          title: 'Workbench',
+          title: () => say.workbench(),
           loadComponent: () => import('./workbench/workbench-page').then((m) => m.WorkbenchPage),
         },
       ]
     : []),
   {
     path: '**',
-    title: 'Not here',
+    title: () => say.notHere(),
     loadComponent: () => import('./shell/lost-page').then((m) => m.LostPage),
   },
 ];

@@ -29,6 +29,7 @@ import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { monthNames } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/air-page';
 import { Words } from '../data/words';
 import { airChart, airPoints } from '../charts/air-chart';
 import { Chart } from '../charts/chart';
@@ -39,16 +40,32 @@ import { WeatherImport } from './weather-import';
 import { NumberPipe } from '../ui/number-pipe';
 
 const SKY_WORD: Readonly<Record<SkySeen, string>> = {
-  none: 'none of it',
-  slice: 'a slice',
-  half: 'about half',
-  glass: 'nearly all, through glass',
-  open: 'nearly all, outdoors',
+  get none() {
+    return say.noneOfIt();
+  },
+  get slice() {
+    return say.aSlice();
+  },
+  get half() {
+    return say.aboutHalf();
+  },
+  get glass() {
+    return say.nearlyAllThroughGlass();
+  },
+  get open() {
+    return say.nearlyAllOutdoors();
+  },
 };
 const SUN_WORD: Readonly<Record<SunSeen, string>> = {
-  never: 'never',
-  hours: 'a few hours',
-  most: 'most of the day',
+  get never() {
+    return say.never();
+  },
+  get hours() {
+    return say.aFewHours();
+  },
+  get most() {
+    return say.mostOfTheDay();
+  },
 };
 
 /** The air of one place: what it is like, its readings, its usual year, and where both come from. */
@@ -78,6 +95,8 @@ const SUN_WORD: Readonly<Record<SunSeen, string>> = {
   styleUrl: './air-page.scss',
 })
 export class AirPage {
+  protected readonly say = say;
+
   private readonly journal = inject(Journal);
   private readonly actions = inject(Actions);
   protected readonly words = inject(Words);
@@ -162,7 +181,7 @@ export class AirPage {
   ): void {
     const value = numberFrom(text);
     const good = text.trim() === '' || (value >= low && value <= high);
-    this.problem.set(good ? null : { field, says: `Between ${low} and ${high}, or nothing.` });
+    this.problem.set(good ? null : { field, says: say.betweenAndOrNothing({ low, high }) });
     if (good) this.put({ [field]: text.trim() === '' ? null : value });
   }
 
@@ -174,7 +193,7 @@ export class AirPage {
   protected setMat(text: string): void {
     const value = numberFrom(text) / (this.words.temperatureUnit() === 'F' ? 1.8 : 1);
     const good = text.trim() === '' || (value >= 0 && value <= 25);
-    const says = `From 0 to ${this.degrees(25)} degrees, or nothing.`;
+    const says = say.from0ToDegrees({ degrees: this.degrees(25) });
     this.problem.set(good ? null : { field: 'matC', says });
     if (good) this.put({ matC: text.trim() === '' ? null : value });
   }
@@ -182,9 +201,7 @@ export class AirPage {
   protected setLatitude(text: string): void {
     const value = numberFrom(text);
     const good = text.trim() === '' || (value >= -90 && value <= 90);
-    this.problem.set(
-      good ? null : { field: 'latitude', says: 'Between −90 and 90, south negative.' },
-    );
+    this.problem.set(good ? null : { field: 'latitude', says: say.between90And90() });
     if (!good) return;
     void this.actions.record(
       {
@@ -205,15 +222,13 @@ export class AirPage {
   protected from(): string {
     switch (this.now().air.from) {
       case 'reading':
-        return this.now().air.rhFilled
-          ? 'reading; humidity filled in from the night’s low'
-          : 'reading';
+        return this.now().air.rhFilled ? say.readingHumidityFilledIn() : say.reading();
       case 'climate':
         return this.space()?.monthly
-          ? 'usual for this time of the year'
-          : `the year that ${this.words.number(this.readings().length)} days of readings tell`;
+          ? say.usualForThisTime()
+          : say.theYearThatDays({ number: this.words.number(this.readings().length) });
       case 'usual':
-        return 'usual air of the place';
+        return say.usualAirOfThe();
     }
   }
 
@@ -231,7 +246,7 @@ export class AirPage {
         key: this.id(),
         fields: { monthly: monthly.map((m) => ({ ...m })) },
       },
-      'The usual year is made',
+      say.theUsualYearIs(),
     );
   }
 

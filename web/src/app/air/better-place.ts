@@ -11,6 +11,7 @@ import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import type { Better, SlowHere } from '@hypogeon/core/care';
 import { betterName, betterText, noneBetter, slowText } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/air-better-place';
 import { Journal } from '../data/journal';
 import { Words } from '../data/words';
 
@@ -20,9 +21,12 @@ import { Words } from '../data/words';
   imports: [MatButton, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <section class="grid gap-1.5 py-2 pl-3.5 border-l-4 border-callus" aria-label="A better place">
+    <section
+      class="grid gap-1.5 py-2 pl-3.5 border-l-4 border-callus"
+      [attr.aria-label]="say.aBetterPlace()"
+    >
       <p>
-        <strong>Slow here.</strong> {{ says() }}
+        <strong>{{ say.slowHere() }}</strong> {{ says() }}
         @if (slow().better.length === 0) {
           {{ none() }}
         }
@@ -38,15 +42,15 @@ import { Words } from '../data/words';
                 type="button"
                 matButton="outlined"
                 (click)="move.emit(to)"
-                [attr.aria-label]="'Move it to ' + b.name"
+                [attr.aria-label]="say.moveItTo({ name: b.name })"
               >
                 {{ taps() }}
               </button>
             }
           } @else {
-            <a matButton="text" [routerLink]="['/settings/air', slow().space]"
-              >Tell its place of it</a
-            >
+            <a matButton="text" [routerLink]="['/settings/air', slow().space]">{{
+              say.tellItsPlaceOf()
+            }}</a>
           }
         </p>
       }
@@ -54,10 +58,12 @@ import { Words } from '../data/words';
   `,
 })
 export class BetterPlace {
+  protected readonly say = say;
+
   readonly slow = input.required<SlowHere>();
   /** It can be carried there by a tap; the tap's word. */
   readonly moves = input(false, { transform: booleanAttribute });
-  readonly taps = input('Move it there');
+  readonly taps = input(say.moveItThere());
   readonly move = output<string>();
 
   private readonly words = inject(Words);
@@ -68,7 +74,7 @@ export class BetterPlace {
   protected readonly lines = computed(() => {
     const speech = this.words.speech();
     const { spaces } = this.state();
-    const named = (id: string): string => spaces.get(id)?.name ?? 'Another place';
+    const named = (id: string): string => spaces.get(id)?.name ?? say.anotherPlace();
     return this.slow().better.map((b: Better) => ({
       name: betterName(b, named, speech),
       text: betterText(b, speech),

@@ -3,6 +3,7 @@ import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
 import { MatOption, MatSelect } from '@angular/material/select';
 import { batchCode, batchTitle, placesIn } from '@hypogeon/core/bench';
+import { say } from '@hypogeon/messages/devices-page';
 import { Actions } from '../data/actions';
 import { Devices, type DeviceInfo, type Live, type Pairing, type Reading } from '../data/devices';
 import { Journal } from '../data/journal';
@@ -11,22 +12,35 @@ import { Field } from '../forms/field';
 import { NumberPipe } from '../ui/number-pipe';
 
 const KIND_WORD = {
-  'thermo-hygrometer': 'temperature and humidity',
-  light: 'light',
-  scale: 'weight of a pot',
+  get 'thermo-hygrometer'() {
+    return say.temperatureAndHumidity();
+  },
+  get light() {
+    return say.light();
+  },
+  get scale() {
+    return say.weightOfAPot();
+  },
 } as const;
 const DOUBT_WORD = {
-  impossible: 'cannot be: left out',
-  jumped: 'jumped: left out until it settles',
-  stuck: 'hangs: the same for long',
+  get impossible() {
+    return say.cannotBeLeftOut();
+  },
+  get jumped() {
+    return say.jumpedLeftOutUntil();
+  },
+  get stuck() {
+    return say.hangsTheSameFor();
+  },
 } as const;
-const FAULTS = [
-  ['none', 'works'],
-  ['silent', 'falls silent'],
-  ['stuck', 'hangs'],
-  ['liar', 'lies'],
-  ['flood', 'floods'],
-] as const;
+const faults = () =>
+  [
+    ['none', say.works()],
+    ['silent', say.fallsSilent()],
+    ['stuck', say.hangs()],
+    ['liar', say.lies()],
+    ['flood', say.floods()],
+  ] as const;
 
 /** Sensors and scales: found, paired with a place or a pot, listened to. */
 @Component({
@@ -37,18 +51,18 @@ const FAULTS = [
   template: `
     <div class="page-head -mb-3">
       <div>
-        <p class="quiet small"><a routerLink="/settings">Settings</a></p>
-        <h1>Devices</h1>
+        <p class="quiet small">
+          <a routerLink="/settings">{{ say.settings() }}</a>
+        </p>
+        <h1>{{ say.devices() }}</h1>
       </div>
     </div>
     <p class="lead">
-      A thermo-hygrometer or light sensor gives a place its air; a scale says when a pot is dry.
-      Those offered here are simulated, for want of real ones: same words (SenML over HTTP), same
-      troubles.
+      {{ say.aThermoHygrometerOr() }}
     </p>
 
     <section aria-labelledby="paired">
-      <h2 id="paired" class="ruled">Paired</h2>
+      <h2 id="paired" class="ruled">{{ say.paired() }}</h2>
       <ul class="bare">
         @for (row of rows(); track row.pairing.id) {
           <li
@@ -66,43 +80,47 @@ const FAULTS = [
                   <small class="quiet">{{ r.word }}</small>
                 </div>
               } @empty {
-                <span class="quiet">nothing yet</span>
+                <span class="quiet">{{ say.nothingYet() }}</span>
               }
               @if (row.live.battery !== null) {
                 <div class="grid" [class.low]="row.live.battery < 15">
                   <span class="value headline text-xl">{{ row.live.battery | hyNumber }}%</span
-                  ><small class="quiet">battery{{ row.live.battery < 15 ? ', low' : '' }}</small>
+                  ><small class="quiet">{{
+                    say.battery({ what: row.live.battery < 15 ? say.low() : '' })
+                  }}</small>
                 </div>
               }
             </div>
             <div class="flex flex-wrap justify-end gap-1 max-w-100 narrow:justify-start">
               @if (row.pairing.kind === 'scale') {
                 <button matButton="outlined" (click)="keepWeight(row.pairing)">
-                  Keep this weight
+                  {{ say.keepThisWeight() }}
                 </button>
               } @else {
-                <button matButton="outlined" (click)="keep(row.pairing)">Keep readings now</button>
+                <button matButton="outlined" (click)="keep(row.pairing)">
+                  {{ say.keepReadingsNow() }}
+                </button>
               }
               @if (row.live.replaying) {
                 <button matButton="text" (click)="devices.backToNow(row.pairing.id)">
-                  Back to now
+                  {{ say.backToNow() }}
                 </button>
               } @else {
                 <button matButton="text" (click)="devices.replay(row.pairing.id, 48, 7200)">
-                  Replay two days
+                  {{ say.replayTwoDays() }}
                 </button>
               }
               <button
                 matButton="text"
                 (click)="devices.unpair(row.pairing.id)"
-                [attr.aria-label]="'Unpair ' + row.pairing.name"
+                [attr.aria-label]="say.unpair({ name: row.pairing.name })"
               >
-                Unpair
+                {{ say.unpair2() }}
               </button>
-              <hy-field [label]="'Simulated trouble of ' + row.pairing.name" unseen>
+              <hy-field [label]="say.simulatedTroubleOf({ name: row.pairing.name })" unseen>
                 <mat-select (selectionChange)="fault(row.pairing, $event.value)">
                   @for (f of faults; track f[0]) {
-                    <mat-option [value]="f[0]">simulate: {{ f[1] }}</mat-option>
+                    <mat-option [value]="f[0]">{{ say.simulate({ f: f[1] }) }}</mat-option>
                   }
                 </mat-select>
               </hy-field>
@@ -112,17 +130,17 @@ const FAULTS = [
           <li
             class="quiet block grid-cols-[minmax(14rem,1fr)_minmax(0,1.2fr)_auto] items-center gap-y-3 gap-x-6 py-3.5 border-b border-line narrow:grid-cols-1"
           >
-            None. Pair one below; this browser listens as long as it is open.
+            {{ say.nonePairOneBelow() }}
           </li>
         }
       </ul>
     </section>
 
     <section aria-labelledby="offered">
-      <h2 id="offered" class="ruled">Offered by the server</h2>
+      <h2 id="offered" class="ruled">{{ say.offeredByTheServer() }}</h2>
       <p>
         <button matButton="outlined" (click)="look()" [disabled]="looking()">
-          {{ looking() ? 'Looking …' : 'Look for devices' }}
+          {{ looking() ? say.looking() : say.lookForDevices() }}
         </button>
       </p>
       @if (unpaired(); as list) {
@@ -134,7 +152,7 @@ const FAULTS = [
               <div class="grid">
                 <strong>{{ d.name }}</strong><span class="quiet small">{{ kindWord[d.kind] }}</span>
               </div>
-              <hy-field [label]="d.kind === 'scale' ? 'Carries a pot of' : 'Hangs in'">
+              <hy-field [label]="d.kind === 'scale' ? say.carriesAPotOf() : say.hangsIn()">
                 <mat-select [value]="placesFor(d)[0]?.id" #where>
                   @for (p of placesFor(d); track p.id) {
                     <mat-option [value]="p.id">{{ p.name }}</mat-option>
@@ -145,16 +163,16 @@ const FAULTS = [
                 matButton="filled"
                 [disabled]="placesFor(d).length === 0"
                 (click)="pair(d, where.value)"
-                [attr.aria-label]="'Pair ' + d.name"
+                [attr.aria-label]="say.pair({ name: d.name })"
               >
-                Pair
+                {{ say.pair2() }}
               </button>
             </li>
           }
         </ul>
       } @else if (looked()) {
         <p role="status">
-          No server answers here, so there are no devices. All else works without.
+          {{ say.noServerAnswersHere() }}
         </p>
       }
     </section>
@@ -187,12 +205,14 @@ const FAULTS = [
   `,
 })
 export class DevicesPage {
+  protected readonly say = say;
+
   private readonly journal = inject(Journal);
   private readonly actions = inject(Actions);
   protected readonly devices = inject(Devices);
   protected readonly words = inject(Words);
   protected readonly kindWord = KIND_WORD;
-  protected readonly faults = FAULTS;
+  protected readonly faults = faults();
 
   constructor() {
     void this.devices.open();
@@ -203,7 +223,7 @@ export class DevicesPage {
   protected readonly looking = signal(false);
 
   protected readonly spaces = computed(() =>
-    placesIn(this.journal.state()).map((s) => ({ id: s.id, name: s.name ?? 'Bench' })),
+    placesIn(this.journal.state()).map((s) => ({ id: s.id, name: s.name ?? say.bench() })),
   );
   protected readonly pots = computed(() => {
     const state = this.journal.state();
@@ -246,21 +266,17 @@ export class DevicesPage {
 
   protected async pair(info: DeviceInfo, at: string): Promise<void> {
     await this.devices.pair(info, at);
-    this.actions.say(`${info.name} is paired.`);
+    this.actions.say(say.isPaired({ name: info.name }));
   }
 
   protected async keep({ id }: Pairing): Promise<void> {
     const saved = await this.devices.keep(id);
-    this.actions.say(saved ? 'Readings are in the journal. Saved.' : 'Nothing new to keep yet.');
+    this.actions.say(saved ? say.readingsAreInThe() : say.nothingNewToKeep());
   }
 
   protected async keepWeight({ id }: Pairing): Promise<void> {
     const grams = await this.devices.keepWeight(id);
-    this.actions.say(
-      grams === null
-        ? 'No weight to keep: it is old, doubted or not there.'
-        : `${grams} g noted. Saved.`,
-    );
+    this.actions.say(grams === null ? say.noWeightToKeep() : say.gNotedSaved({ grams }));
   }
 
   protected async fault({ id }: Pairing, fault: string): Promise<void> {
@@ -269,37 +285,42 @@ export class DevicesPage {
         method: 'POST',
       });
     } catch {
-      this.actions.say('The server does not answer.');
+      this.actions.say(say.theServerDoesNot());
     }
   }
 
   private place({ at, kind }: Pairing): string {
     const state = this.journal.state();
-    if (kind !== 'scale') return state.spaces.get(at)?.name ?? 'a place of another journal';
+    if (kind !== 'scale') return state.spaces.get(at)?.name ?? say.aPlaceOfAnother();
     const batch = state.batches.get(at);
-    return batch ? `a pot of ${batchTitle(state, batch)}` : 'a pot of another journal';
+    return batch ? say.aPotOf({ batchTitle: batchTitle(state, batch) }) : say.aPotOfAnother();
   }
 
   private status(live: Live): { readonly says: string; readonly tone: 'good' | 'bad' | 'none' } {
     if (live.replaying)
       return {
-        says: live.status === 'ended' ? 'replay is over' : 'replaying two days',
+        says: live.status === 'ended' ? say.replayIsOver() : say.replayingTwoDays(),
         tone: 'none',
       };
     if (live.status === 'waiting')
-      return { says: `no answer, tried again in ${live.retryIn} s`, tone: 'bad' };
-    if (live.stale) return { says: 'silent: what stands here is old', tone: 'bad' };
+      return { says: say.noAnswerTriedAgain({ retryIn: live.retryIn }), tone: 'bad' };
+    if (live.stale) return { says: say.silentWhatStandsHere(), tone: 'bad' };
     if (live.refused > 0 && live.readings.length === 0) return { says: live.reason, tone: 'bad' };
-    if (live.dropped > 0) return { says: `floods: ${live.dropped} packs thrown away`, tone: 'bad' };
-    if (live.readings.some((r) => r.doubt))
-      return { says: 'says what cannot be believed', tone: 'bad' };
+    if (live.dropped > 0)
+      return { says: say.floodsPacksThrownAway({ dropped: live.dropped }), tone: 'bad' };
+    if (live.readings.some((r) => r.doubt)) return { says: say.saysWhatCannotBe(), tone: 'bad' };
     return live.status === 'connecting'
       ? { says: 'connecting …', tone: 'none' }
       : {
           says:
             live.waiting > 0
-              ? `live; ${live.waiting === 1 ? 'one ten-minute mean' : `${live.waiting} ten-minute means`} to keep`
-              : 'live',
+              ? say.liveToKeep({
+                  what:
+                    live.waiting === 1
+                      ? say.oneTenMinuteMean()
+                      : say.tenMinuteMeans({ waiting: live.waiting }),
+                })
+              : say.live(),
           tone: 'good',
         };
   }
@@ -319,7 +340,7 @@ export class DevicesPage {
       case 'humidity':
         return { shown: `${value.toFixed(0)}%`, word: told };
       case 'illuminance':
-        return { shown: `${this.words.number(value)} lx`, word: told };
+        return { shown: say.lx({ number: this.words.number(value) }), word: told };
       case 'weight':
         return { shown: this.words.weight(value), word: told };
       default:

@@ -16,6 +16,7 @@ import {
 import { readMonthly, readTable } from '@hypogeon/core/formats';
 import { temperatureIn } from '@hypogeon/core/units';
 import { monthlyProblemText, monthNames, monthProblemText } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/monthly-table';
 import { Words } from '../data/words';
 import { Field, FieldControl } from '../forms/field';
 import { FilePick } from '../forms/file-pick';
@@ -45,7 +46,7 @@ const WRONG_AT: Readonly<Record<MonthProblem, readonly Cell[]>> = {
     <hy-table
       class="max-w-160"
       form
-      name="The usual year by month"
+      [name]="say.theUsualYearBy()"
       [columns]="columns"
       [rows]="months()"
     >
@@ -66,7 +67,7 @@ const WRONG_AT: Readonly<Record<MonthProblem, readonly Cell[]>> = {
     </hy-table>
     <hy-file-pick
       look="outlined"
-      label="Twelve months from a file"
+      [label]="say.twelveMonthsFromA()"
       accept=".csv,.txt,.tsv,text/csv"
       (picked)="choose($event[0])"
     />
@@ -76,12 +77,14 @@ const WRONG_AT: Readonly<Record<MonthProblem, readonly Cell[]>> = {
   `,
 })
 export class MonthlyTable {
+  protected readonly say = say;
+
   private readonly words = inject(Words);
   readonly monthly = input.required<readonly MonthAir[] | null>();
   readonly changed = output<MonthAir[] | null>();
 
   protected readonly cells = ['min', 'max', 'rh'] as const;
-  protected readonly word = { min: 'mean low', max: 'mean high', rh: 'humidity' } as const;
+  protected readonly word = { min: say.meanLow(), max: say.meanHigh(), rh: 'humidity' } as const;
   protected readonly unit = this.words.temperatureUnit;
 
   private readonly typed = signal<readonly Row[] | null>(null);
@@ -91,10 +94,10 @@ export class MonthlyTable {
     this.rows().map((row, month) => ({ ...row, month, name: MONTHS[month]! })),
   );
   protected readonly columns: readonly Column<ReturnType<typeof this.months>[number]>[] = [
-    { key: 'month', head: 'Month', text: (r) => r.name },
+    { key: 'month', head: say.month(), text: (r) => r.name },
     { key: 'min', head: `Mean low, °${this.unit()}`, number: true, text: (r) => r.min },
     { key: 'max', head: `Mean high, °${this.unit()}`, number: true, text: (r) => r.max },
-    { key: 'rh', head: 'Humidity, %', number: true, text: (r) => r.rh },
+    { key: 'rh', head: say.humidity(), number: true, text: (r) => r.rh },
   ];
 
   private readonly refused = signal('');
@@ -109,10 +112,10 @@ export class MonthlyTable {
   });
   protected readonly status = computed(() => {
     const left = this.rows().filter((r) => this.cells.some((c) => r[c].trim() === '')).length;
-    if (left === 12) return 'Not told.';
+    if (left === 12) return say.notTold();
     return left === 0
-      ? 'Whole: in use.'
-      : `${left === 1 ? 'One month' : `${left} months`} still to fill; used once all are there.`;
+      ? say.wholeInUse()
+      : say.stillToFillUsed({ what: left === 1 ? say.oneMonth() : say.months({ left }) });
   });
 
   protected bad(row: Row, cell: Cell): boolean {
@@ -137,11 +140,7 @@ export class MonthlyTable {
     const table = readTable(await file.text());
     const read = table ? readMonthly(table) : null;
     this.refused.set(
-      !read
-        ? 'There is no table in this file.'
-        : read.ok
-          ? ''
-          : monthlyProblemText(read.problem, this.unit()),
+      !read ? say.thereIsNoTable() : read.ok ? '' : monthlyProblemText(read.problem, this.unit()),
     );
     if (!read?.ok) return;
     this.typed.set(null);

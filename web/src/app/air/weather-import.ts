@@ -9,6 +9,7 @@ import {
   type DateOrder,
   type WeatherMapping,
 } from '@hypogeon/core/formats';
+import { say } from '@hypogeon/messages/weather-import';
 import { Actions } from '../data/actions';
 import { AsyncTask } from '../data/async-task';
 import { FILES_WORKER } from '../data/workers';
@@ -24,13 +25,27 @@ import { FilePick } from '../forms/file-pick';
 import { NumberPipe } from '../ui/number-pipe';
 
 const COLUMN_WORD: Readonly<Record<SeriesColumn, string>> = {
-  tempC: 'Temperature',
-  rh: 'Humidity',
-  minC: 'Low of the day',
-  maxC: 'High of the day',
-  windMps: 'Wind',
-  rainMm: 'Rain',
-  ppfd: 'Light',
+  get tempC() {
+    return say.temperature();
+  },
+  get rh() {
+    return say.humidity();
+  },
+  get minC() {
+    return say.lowOfTheDay();
+  },
+  get maxC() {
+    return say.highOfTheDay();
+  },
+  get windMps() {
+    return say.wind();
+  },
+  get rainMm() {
+    return say.rain();
+  },
+  get ppfd() {
+    return say.light();
+  },
 };
 const MOST_BYTES = 40_000_000;
 
@@ -41,24 +56,24 @@ const MOST_BYTES = 40_000_000;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="grid grid-cols-1 gap-3" aria-labelledby="import">
-      <h2 id="import" class="ruled">Import a table</h2>
+      <h2 id="import" class="ruled">{{ say.importATable() }}</h2>
       <p class="quiet">
-        CSV of a logger or a weather service: dates of any kind, °C or °F, with or without humidity.
+        {{ say.csvOfALogger() }}
       </p>
       <div class="row flex flex-wrap gap-3">
         <hy-file-pick
           look="outlined"
-          label="Choose a file"
+          [label]="say.chooseAFile()"
           accept=".csv,.txt,.tsv,text/csv,text/plain"
           (picked)="choose($event[0])"
         />
-        <button matButton="text" (click)="sample()">Try the open Seattle weather table</button>
+        <button matButton="text" (click)="sample()">{{ say.tryTheOpenSeattle() }}</button>
       </div>
       <div aria-live="polite">
         @if (task.under()) {
           <p class="quiet">
-            Reading {{ name() }} …
-            <button type="button" matButton="text" (click)="stop()">Stop</button>
+            {{ say.reading({ name: name() }) }}
+            <button type="button" matButton="text" (click)="stop()">{{ say.stop() }}</button>
           </p>
         }
         @if (problem()) {
@@ -67,30 +82,30 @@ const MOST_BYTES = 40_000_000;
       </div>
       @if (found(); as f) {
         <div class="grid grid-cols-1 gap-3 py-4 border-t-2 border-ink border-b-2">
-          <h3>{{ name() }}: {{ f.rows | hyNumber }} rows</h3>
-          <hy-table form name="First rows of the file" [columns]="sampled()" [rows]="f.sample" />
+          <h3>{{ say.rows({ name: name(), hyNumber: (f.rows | hyNumber) }) }}</h3>
+          <hy-table form [name]="say.firstRowsOfThe()" [columns]="sampled()" [rows]="f.sample" />
           <div class="grid auto-fill-56 gap-y-3.5 gap-x-5">
-            <hy-field label="Date">
+            <hy-field [label]="say.date()">
               <mat-select [value]="f.mapping.date" (selectionChange)="map({ date: +$event.value })">
                 @for (h of f.header; track $index) {
                   <mat-option [value]="$index">{{ h }}</mat-option>
                 }
               </mat-select>
             </hy-field>
-            <hy-field label="Time of day">
+            <hy-field [label]="say.timeOfDay()">
               <mat-select
                 [value]="f.mapping.time ?? ''"
                 (selectionChange)="map({ time: $event.value === '' ? null : +$event.value })"
               >
-                <mat-option value="">in the date, or none</mat-option>
+                <mat-option value="">{{ say.inTheDateOr() }}</mat-option>
                 @for (h of f.header; track $index) {
                   <mat-option [value]="$index">{{ h }}</mat-option>
                 }
               </mat-select>
             </hy-field>
             <hy-field
-              label="Dates are written"
-              [hint]="f.orders.length > 1 ? 'Day and month could be swapped: please check.' : ''"
+              [label]="say.datesAreWritten()"
+              [hint]="f.orders.length > 1 ? say.dayAndMonthCould() : ''"
             >
               <mat-select [value]="f.mapping.order" (selectionChange)="setOrder($event.value)">
                 @for (o of f.orders; track o) {
@@ -100,10 +115,8 @@ const MOST_BYTES = 40_000_000;
             </hy-field>
             @if (f.read.zones.length > 0) {
               <hy-field
-                label="Move all times by, hours"
-                hint="They are marked {{
-                  f.read.zones.join(', ')
-                }} and turned into the clock of this device. Move them on if the bench stands elsewhere."
+                [label]="say.moveAllTimesBy()"
+                [hint]="say.theyAreMarkedAnd({ zones: f.read.zones.join(', ') })"
               >
                 <input
                   hyControl
@@ -122,7 +135,7 @@ const MOST_BYTES = 40_000_000;
                     [value]="f.mapping.columns[c]?.index ?? ''"
                     (selectionChange)="setColumn(c, $event.value)"
                   >
-                    <mat-option value="">not in it</mat-option>
+                    <mat-option value="">{{ say.notInIt() }}</mat-option>
                     @for (h of f.header; track $index) {
                       <mat-option [value]="$index">
                         {{ h }}
@@ -131,7 +144,7 @@ const MOST_BYTES = 40_000_000;
                   </mat-select>
                 </hy-field>
                 @if (f.mapping.columns[c]; as m) {
-                  <hy-field [label]="word[c] + ', unit'" unseen>
+                  <hy-field [label]="say.unit({ word: word[c] })" unseen>
                     <mat-select [value]="m.unit" (selectionChange)="setUnit(c, $event.value)">
                       @for (u of units[c]; track u) {
                         <mat-option [value]="u">{{ u }}</mat-option>
@@ -144,49 +157,62 @@ const MOST_BYTES = 40_000_000;
           </div>
           <p>
             @if (f.read.from && f.read.to) {
-              <strong>{{ f.read.series.minutes.length | hyNumber }} readings</strong> from
-              {{ words.day(f.read.from) }} to {{ words.day(f.read.to) }}, one every
-              {{ step(f.read.stepMinutes) }}.
+              <strong>{{
+                say.readings({ hyNumber: (f.read.series.minutes.length | hyNumber) })
+              }}</strong>
+              {{
+                say.fromToOneEvery({
+                  day: words.day(f.read.from),
+                  day2: words.day(f.read.to),
+                  step: step(f.read.stepMinutes),
+                })
+              }}
             } @else {
-              <strong>Nothing in it can be read so.</strong> Check date and columns above.
+              <strong>{{ say.nothingInItCan() }}</strong> {{ say.checkDateAndColumns() }}
             }
             {{
               f.read.duplicates > 0
-                ? (f.read.duplicates | hyNumber) + ' of them twice: the later one stands.'
+                ? say.ofThemTwiceThe({ hyNumber: (f.read.duplicates | hyNumber) })
                 : ''
             }}
             {{
               f.read.impossible > 0
-                ? (f.read.impossible | hyNumber) + ' values no bench has are left out.'
+                ? say.valuesNoBenchHas({ hyNumber: (f.read.impossible | hyNumber) })
                 : ''
             }}
             @if (f.read.unreadable > 0) {
-              {{ f.read.unreadable | hyNumber }} that are no numbers are left out, the first of them
-              “{{ f.read.unreadableLike }}”.
+              {{
+                say.thatAreNoNumbers({
+                  hyNumber: (f.read.unreadable | hyNumber),
+                  unreadableLike: f.read.unreadableLike ?? '',
+                })
+              }}
             }
           </p>
           @if (f.read.withoutHumidity && f.read.from) {
             <p>
-              Without humidity: it is filled in from the night’s low (FAO-56, eq. 48) and marked so.
+              {{ say.withoutHumidityItIs() }}
             </p>
           }
           @if (f.read.gaps.length > 0) {
             <p>
-              Gaps:
+              {{ say.gaps() }}
               @for (g of f.read.gaps; track $index) {
                 {{ words.span(g.from, g.to) }} ({{
-                  g.hours < 72 ? g.hours + ' h' : (g.hours / 24 | hyNumber) + ' days'
+                  g.hours < 72
+                    ? say.h({ hours: g.hours })
+                    : say.days({ hyNumber: (g.hours / 24 | hyNumber) })
                 }}){{ $last ? '.' : ', ' }}
               }
             </p>
           }
           @if (f.read.refused > 0) {
             <p>
-              <strong>{{ f.read.refused | hyNumber }} rows left out.</strong>
+              <strong>{{ say.rowsLeftOut({ hyNumber: (f.read.refused | hyNumber) }) }}</strong>
             </p>
             <ul class="m-0">
               @for (p of f.read.problems; track p.line) {
-                <li>Line {{ p.line }}: {{ p.sentence }}</li>
+                <li>{{ say.line({ line: p.line, sentence: p.sentence }) }}</li>
               }
             </ul>
           }
@@ -196,9 +222,9 @@ const MOST_BYTES = 40_000_000;
               [disabled]="f.read.series.minutes.length === 0"
               (click)="take()"
             >
-              Take these readings
+              {{ say.takeTheseReadings() }}
             </button>
-            <button matButton="text" (click)="leave()">Cancel</button>
+            <button matButton="text" (click)="leave()">{{ say.cancel() }}</button>
           </div>
         </div>
       }
@@ -206,6 +232,8 @@ const MOST_BYTES = 40_000_000;
   `,
 })
 export class WeatherImport {
+  protected readonly say = say;
+
   private readonly worker = inject(FILES_WORKER);
   protected readonly task = new AsyncTask();
   private readonly journal = inject(Journal);
@@ -237,10 +265,7 @@ export class WeatherImport {
   protected async choose(file: File | undefined): Promise<void> {
     if (!file) return;
     this.problem.set('');
-    if (file.size > MOST_BYTES)
-      return this.problem.set(
-        `${file.name} is larger than 40 MB. Split it, or thin it out in the logger’s own program.`,
-      );
+    if (file.size > MOST_BYTES) return this.problem.set(say.isLargerThan40({ name: file.name }));
     this.name.set(file.name);
     const text = await file.text();
     await this.look(text, null);
@@ -255,9 +280,7 @@ export class WeatherImport {
       if (!answer.ok) throw new Error('not there');
       await this.look(await answer.text(), null);
     } catch {
-      this.problem.set(
-        'The table does not come: is the server there? Choose a file of your own instead.',
-      );
+      this.problem.set(say.theTableDoesNot());
     }
   }
 
@@ -287,12 +310,13 @@ export class WeatherImport {
   }
 
   protected step(minutes: number): string {
-    if (minutes >= 1440) return minutes === 1440 ? 'day' : `${Math.round(minutes / 1440)} days`;
+    if (minutes >= 1440)
+      return minutes === 1440 ? say.day() : say.days2({ minutes: Math.round(minutes / 1440) });
     return minutes >= 60
       ? minutes === 60
-        ? 'hour'
-        : `${Math.round(minutes / 60)} hours`
-      : `${minutes} minutes`;
+        ? say.hour()
+        : say.hours({ minutes: Math.round(minutes / 60) })
+      : say.minutes({ minutes });
   }
 
   protected readonly take = oneAtATime(() => this.takeAll());
@@ -313,7 +337,7 @@ export class WeatherImport {
       };
     });
     const rows = found.read.series.minutes.length;
-    const said = `${this.words.number(rows)} readings taken`;
+    const said = say.readingsTaken({ number: this.words.number(rows) });
     if (await this.actions.recordAll(drafts, said)) this.leave();
   }
 
@@ -324,7 +348,7 @@ export class WeatherImport {
   protected shift(text: string): void {
     const hours = numberFrom(text);
     if (Math.abs(hours) <= 26) this.map({ shiftHours: hours });
-    else this.problem.set('Hours between −26 and 26: how far the clock of the log is from yours.');
+    else this.problem.set(say.hoursBetween26And());
   }
 
   protected leave(): void {
@@ -334,7 +358,7 @@ export class WeatherImport {
 
   private async look(text: string, mapping: WeatherMapping | null): Promise<void> {
     this.text.set(text);
-    const read = await this.task.run('Reading', () =>
+    const read = await this.task.run(say.reading2(), () =>
       this.worker.ask((w) => w.weather(text, mapping)),
     );
     if (read === undefined) return this.problem.set(this.task.problem());

@@ -12,6 +12,7 @@ import { batchCode, batchTitle, clockOf, drawnOf, placeOf, plantOf } from '@hypo
 import type { Batch } from '@hypogeon/core/journal';
 import { closureOn } from '@hypogeon/core/wound';
 import { piecesText } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/batch-head';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
@@ -32,7 +33,8 @@ import { namePage } from '../shell/page-title';
       <hy-mark [piece]="v.piece" [state]="v.mark" [size]="76" />
       <div class="flex-[1_1_16rem]">
         <p class="quiet small">
-          <a class="inline-block -my-2.5 py-2.5" routerLink="/bench">Bench</a> › {{ v.space }}
+          <a class="inline-block -my-2.5 py-2.5" routerLink="/bench">{{ say.bench() }}</a> ›
+          {{ v.space }}
           @if (batch().tray) {
             ›
             <a class="inline-block -my-2.5 py-2.5" [routerLink]="['/bench/trays', batch().tray]">{{
@@ -44,15 +46,15 @@ import { namePage } from '../shell/page-title';
         </p>
         <h1 tabindex="-1">{{ v.title }}</h1>
         <p class="quiet">
-          {{ v.pieces }} of <i>{{ v.plant }}</i>{{
-            batch().cut ? ', cut ' + words.day(batch().cutOn) : ', to be cut'
+          {{ say.ofWord({ pieces: v.pieces }) }} <i>{{ v.plant }}</i>{{
+            batch().cut ? say.cut({ day: words.day(batch().cutOn) }) : say.toBeCut()
           }}
           ·
           <span class="code">{{ v.code }}</span>
           @if (changes()) {
             ·
             <button type="button" class="as-link no-print" (click)="askedToChange.emit()">
-              Change
+              {{ say.change() }}
             </button>
           }
         </p>
@@ -60,7 +62,7 @@ import { namePage } from '../shell/page-title';
       <div class="no-print flex flex-wrap gap-2"><ng-content /></div>
     </div>
     <ng-content select="[headline]" />
-    <hy-tabs [label]="'Pages of ' + v.title" [tabs]="tabs()" />
+    <hy-tabs [label]="say.pagesOf({ title: v.title })" [tabs]="tabs()" />
   `,
   styles: `
     .code {
@@ -78,6 +80,8 @@ import { namePage } from '../shell/page-title';
   `,
 })
 export class BatchHead {
+  protected readonly say = say;
+
   private readonly state = inject(Journal).state;
   private readonly today = inject(Today).day;
   protected readonly words = inject(Words);
@@ -95,19 +99,19 @@ export class BatchHead {
       code: batchCode(state, batch),
       piece: drawnOf(state, batch),
       pieces: piecesText(batch.method, batch.count),
-      plant: plantOf(state, batch.taxon)?.name ?? 'an unknown plant',
+      plant: plantOf(state, batch.taxon)?.name ?? say.anUnknownPlant(),
       place: placeOf(state, batch),
-      space: state.spaces.get(batch.space)?.name ?? 'no place told',
+      space: state.spaces.get(batch.space)?.name ?? say.noPlaceTold(),
       mark: markOfBatch({ batch, closure: clock ? closureOn(clock, this.today()) : 1 }),
     };
   });
   protected readonly tabs = computed(() => {
     const at = `/bench/${this.batch().id}`;
     return [
-      { path: at, name: 'Pieces' },
-      { path: `${at}/water`, name: 'Water' },
-      { path: `${at}/log`, name: 'Log' },
-      { path: `${at}/pictures`, name: 'Pictures' },
+      { path: at, name: say.pieces() },
+      { path: `${at}/water`, name: say.water() },
+      { path: `${at}/log`, name: say.log() },
+      { path: `${at}/pictures`, name: say.pictures() },
     ];
   });
 

@@ -55,6 +55,7 @@ import {
   benchesText,
 } from '@hypogeon/words';
 import { firstValueFrom } from 'rxjs';
+import { say } from '@hypogeon/messages/batch-page';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
@@ -117,10 +118,13 @@ const COUNTED: ReadonlySet<string> = new Set(['roots', 'pups', 'overdue']);
   styleUrl: './batch-page.scss',
 })
 export class BatchPage {
+  protected readonly say = say;
+
   private readonly actions = inject(Actions);
   private readonly dialog = inject(MatDialog);
   protected readonly words = inject(Words);
-  protected readonly setTap = (course: CourseId): string => COURSE_WORDS[course].setTap ?? 'Set';
+  protected readonly setTap = (course: CourseId): string =>
+    COURSE_WORDS[course].setTap ?? say.setWord();
   protected readonly state = inject(Journal).state;
   protected readonly today = inject(Today).day;
   private readonly verdicts = inject(Water).verdicts;
@@ -175,8 +179,8 @@ export class BatchPage {
     const day = this.typedDay();
     const batch = this.batch();
     if (day === '') return '';
-    if (!isDay(day)) return 'That is not a day of the calendar.';
-    if (day > this.today()) return 'That day is still to come. Entries tell what was.';
+    if (!isDay(day)) return say.thatIsNotA();
+    if (day > this.today()) return say.thatDayIsStill();
     if (batch?.cut && day < batch.cut)
       return `It was cut on ${this.words.day(batch.cut)}. Choose that day or a later one.`;
     return '';
@@ -187,11 +191,11 @@ export class BatchPage {
   );
 
   protected cut(): void {
-    this.put({ kind: 'cut', batch: this.id() }, 'Cut');
+    this.put({ kind: 'cut', batch: this.id() }, say.cut());
   }
 
   protected carry(space: string): void {
-    this.put({ kind: 'moved', batch: this.id(), space }, 'Moved');
+    this.put({ kind: 'moved', batch: this.id(), space }, say.moved2());
   }
 
   protected async watered(): Promise<void> {
@@ -202,17 +206,18 @@ export class BatchPage {
     const entry = { kind: 'watered', batch: batch.id, how, day: this.on() } as const;
     const shut = gateShutOn(this.state(), batch, this.on());
     if (shut === null) {
-      await this.actions.record(entry, how === 'misted' ? 'Misted' : 'Watered');
+      await this.actions.record(entry, how === 'misted' ? say.misted() : say.watered());
       return;
     }
-    const opens = shut.opens === null ? 'for now' : `until ${this.words.near(shut.opens)}`;
+    const opens =
+      shut.opens === null ? say.forNow() : say.until({ near: this.words.near(shut.opens) });
     const data: BreachQuestion = { title, opens };
     const dialog = this.dialog.open<BreachDialog, BreachQuestion, string>(BreachDialog, {
       data,
       maxWidth: '34rem',
     });
     const breach = await firstValueFrom(dialog.afterClosed());
-    if (breach) await this.actions.record({ ...entry, breach }, 'Watered early, and remembered');
+    if (breach) await this.actions.record({ ...entry, breach }, say.wateredEarlyAndRemembered());
   }
 
   protected places({ places, outcome }: PlacesCounted): void {
@@ -221,7 +226,7 @@ export class BatchPage {
     );
     this.put(
       { kind: 'tally', batch: this.id(), places: told },
-      places.length === 1 ? 'Place told' : `${places.length} places told`,
+      places.length === 1 ? say.placeTold() : say.placesTold({ placesCount: places.length }),
     );
   }
 
@@ -244,12 +249,18 @@ export class BatchPage {
     const { of, parts } = partsOf(state, batch);
     return [
       ...(mother
-        ? [{ says: 'From', path: ['/mothers', mother.id], name: mother.name ?? 'a mother plant' }]
+        ? [
+            {
+              says: say.from(),
+              path: ['/mothers', mother.id],
+              name: mother.name ?? say.aMotherPlant(),
+            },
+          ]
         : []),
       ...(of
         ? [
             {
-              says: batch.parting === 'rescued' ? 'cut afresh from' : 'out of',
+              says: batch.parting === 'rescued' ? say.cutAfreshFrom() : say.outOf(),
               path: ['/bench', of.id],
               name: batchTitle(state, of),
             },
@@ -257,12 +268,16 @@ export class BatchPage {
         : []),
       ...parts.map((part) => ({
         says:
-          part.parting === 'rescued' ? 'cut afresh' : part.parting === 'single' ? 'single' : 'part',
+          part.parting === 'rescued'
+            ? say.cutAfresh()
+            : part.parting === 'single'
+              ? 'single'
+              : 'part',
         path: ['/bench', part.id],
         name: batchCode(state, part),
       })),
       ...cutTogether(state, batch).map((b) => ({
-        says: 'cut with',
+        says: say.cutWith(),
         path: ['/bench', b.id],
         name: batchTitle(state, b),
       })),
@@ -283,7 +298,13 @@ export class BatchPage {
     return {
       says: way ? onItsWayText(way, speech) : '',
       waits: way ? everText(roots) : '',
-      window: `${way ? 'Of those still to root' : 'Of those that root'} one in ten has roots by ${this.words.day(roots.from)}, half by ${this.words.day(roots.half)}, nine in ten by ${this.words.day(roots.to)}.${pooled ? ` That was ${benchesText(pooled.benches)}.` : ''}`,
+      window: say.oneInTenHas({
+        what: way ? say.ofThoseStillTo() : say.ofThoseThatRoot(),
+        day: this.words.day(roots.from),
+        day2: this.words.day(roots.half),
+        day3: this.words.day(roots.to),
+        what2: pooled ? say.thatWas({ benches: benchesText(pooled.benches) }) : '',
+      }),
       fan: fanChart(rootsFan(batch, outlook, this.today()), (day) =>
         this.words.shortDay(addDays(batch.cutOn, day)),
       ),
@@ -321,17 +342,17 @@ function cellsOf(lines: CareLines, text: LinesText, cut: boolean): readonly Cell
       : [
           {
             is: 'do',
-            name: 'Do',
+            name: say.doWord(),
             says: withTaps(text.deeds, cut ? deeds : []),
           } as const,
         ]),
     {
       is: 'water',
-      name: 'Water',
+      name: say.water(),
       says: withTaps(text.water, water.is === 'now' ? water.asks : []),
     },
-    { is: 'look', name: 'Look', says: withTaps(text.look, look.is === 'now' ? look.asks : []) },
-    { is: 'leave', name: 'Leave', says: text.leave },
+    { is: 'look', name: say.look(), says: withTaps(text.look, look.is === 'now' ? look.asks : []) },
+    { is: 'leave', name: say.leave(), says: text.leave },
   ];
 }
 

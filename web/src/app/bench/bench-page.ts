@@ -37,6 +37,7 @@ import { closureOn } from '@hypogeon/core/wound';
 import * as z from 'zod';
 import { Drafts } from '../data/drafts';
 import { statusText, YOUNG_NAME } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/bench-page';
 import { Journal } from '../data/journal';
 import { Spreadsheet } from '../data/spreadsheet';
 import { Today } from '../data/today';
@@ -54,11 +55,21 @@ const ROW_WIDE = 73;
 const ROW_PHONE = 118;
 
 const SORT_WORD: Readonly<Record<BenchSort, string>> = {
-  bench: 'by bench',
-  age: 'oldest first',
-  plant: 'by plant',
-  rooted: 'most rooted first',
-  lost: 'most lost first',
+  get bench() {
+    return say.byBench();
+  },
+  get age() {
+    return say.oldestFirst();
+  },
+  get plant() {
+    return say.byPlant();
+  },
+  get rooted() {
+    return say.mostRootedFirst();
+  },
+  get lost() {
+    return say.mostLostFirst();
+  },
 };
 
 /** A row of the list: a bench's name, or a batch standing on it. */
@@ -99,6 +110,8 @@ const askSchema: z.ZodType<BenchAsk> = z.object({
   styleUrl: './bench-page.scss',
 })
 export class BenchPage {
+  protected readonly say = say;
+
   protected readonly words = inject(Words);
   protected readonly state = inject(Journal).state;
   protected readonly today = inject(Today).day;
@@ -120,7 +133,7 @@ export class BenchPage {
     const batches = this.lines().map((l) => l.batch);
     const named = (ids: Iterable<string | undefined>, name: (id: string) => string | undefined) =>
       [...new Set(ids)]
-        .flatMap((id) => (id === undefined ? [] : [{ id, name: name(id) ?? 'unnamed' }]))
+        .flatMap((id) => (id === undefined ? [] : [{ id, name: name(id) ?? say.unnamed() }]))
         .sort((a, b) => (a.name < b.name ? -1 : 1));
     const methods = new Set(batches.map((b) => b.method));
     return {
@@ -199,7 +212,7 @@ export class BenchPage {
   }
 
   protected keyOf(_index: number, row: Row): string {
-    return row.is === 'bench' ? `bench ${row.name}` : row.line.batch.id;
+    return row.is === 'bench' ? say.bench2({ name: row.name }) : row.line.batch.id;
   }
 
   protected saveCsv(): void {
@@ -254,7 +267,8 @@ export class BenchPage {
       stage: statusText(statusOf(state, batch)),
       trouble: line.troubles[0] === undefined ? null : TROUBLE_NAME[line.troubles[0]],
       piece: drawnOf(state, batch),
-      age: line.age < 0 ? `cut in ${this.words.days(-line.age)}` : `day ${line.age}`,
+      age:
+        line.age < 0 ? say.cutIn({ days: this.words.days(-line.age) }) : say.day({ age: line.age }),
       says: this.says(batch),
       water: this.water(batch),
       place: [placeOf(state, batch), line.code].filter(Boolean).join(' · '),
@@ -272,16 +286,19 @@ export class BenchPage {
 
   private says(batch: Batch): string {
     const { counts, count, here, waiting, stage } = batch;
-    if (stage === 'planned' || stage === 'callusing') return `${count} in all`;
+    if (stage === 'planned' || stage === 'callusing') return say.inAll({ count });
     const lost = counts.rotted + counts.dried + counts.lost;
     return [
-      `${counts.rooted + counts.pupped} of ${count} rooted`,
+      say.ofRooted({ pupped: counts.rooted + counts.pupped, count }),
       counts.pupped
-        ? `${counts.pupped} with ${YOUNG_NAME[this.words.speech().wayOf(batch).young]}`
+        ? say.withWord({
+            pupped: counts.pupped,
+            youngName: YOUNG_NAME[this.words.speech().wayOf(batch).young],
+          })
         : '',
-      lost ? `${lost} lost` : '',
-      here.waiting ? `${here.waiting} waiting` : '',
-      waiting > here.waiting ? `${waiting - here.waiting} gone before` : '',
+      lost ? say.lost({ lost }) : '',
+      here.waiting ? say.waiting({ waiting: here.waiting }) : '',
+      waiting > here.waiting ? say.goneBefore({ waiting: waiting - here.waiting }) : '',
     ]
       .filter(Boolean)
       .join(', ');

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component } from '@angular/core';
+import { say } from '@hypogeon/messages/bench-tabs';
 import { Tabs } from '../ui/tabs';
 
 /** The pages of Bench. */
@@ -6,14 +7,16 @@ import { Tabs } from '../ui/tabs';
   selector: 'hy-bench-tabs',
   imports: [Tabs],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<hy-tabs label="Bench" [tabs]="tabs" />`,
+  template: `<hy-tabs [label]="say.bench()" [tabs]="tabs" />`,
 })
 export class BenchTabs {
+  protected readonly say = say;
+
   protected readonly tabs = [
-    { path: '/bench', name: 'Batches' },
-    { path: '/bench/trays', name: 'Trays' },
-    { path: '/bench/orders', name: 'Orders' },
-    { path: '/bench/labels', name: 'Labels' },
-    { path: '/bench/scan', name: 'Scan' },
+    { path: '/bench', name: say.batches() },
+    { path: '/bench/trays', name: say.trays() },
+    { path: '/bench/orders', name: say.orders() },
+    { path: '/bench/labels', name: say.labels() },
+    { path: '/bench/scan', name: say.scan() },
   ];
 }

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { MatRadioButton, MatRadioGroup } from '@angular/material/radio';
 import { MatButton } from '@angular/material/button';
 import { MAT_DIALOG_DATA, MatDialogModule, MatDialogRef } from '@angular/material/dialog';
+import { say } from '@hypogeon/messages/breach-dialog';
 import { Field, FieldControl } from '../forms/field';
 
 export interface BreachQuestion {
@@ -10,7 +11,12 @@ export interface BreachQuestion {
   readonly opens: string;
 }
 
-const REASONS = ['By mistake', 'It looked shrivelled', 'To settle dust', 'Trying it on purpose'];
+const reasons = (): readonly string[] => [
+  say.byMistake(),
+  say.itLookedShrivelled(),
+  say.toSettleDust(),
+  say.tryingItOnPurpose(),
+];
 
 /** Asks why water should touch an open wound; the reason is remembered with the watering. */
 @Component({
@@ -18,20 +24,23 @@ const REASONS = ['By mistake', 'It looked shrivelled', 'To settle dust', 'Trying
   imports: [Field, FieldControl, MatButton, MatDialogModule, MatRadioButton, MatRadioGroup],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h2 mat-dialog-title>No water {{ question.opens }}</h2>
+    <h2 mat-dialog-title>{{ say.noWater({ opens: question.opens }) }}</h2>
     <mat-dialog-content>
       <p>
-        The cut of {{ question.title }} is still open: water now is how most cuttings rot. If there
-        is a reason, it is written down with it and counted in Results.
+        {{ say.theCutOfIs({ title: question.title }) }}
       </p>
-      <mat-radio-group aria-label="Why now" [value]="picked()" (change)="picked.set($event.value)">
+      <mat-radio-group
+        [attr.aria-label]="say.whyNow()"
+        [value]="picked()"
+        (change)="picked.set($event.value)"
+      >
         @for (reason of reasons; track reason) {
           <mat-radio-button [value]="reason">{{ reason }}</mat-radio-button>
         }
-        <mat-radio-button value="">another reason</mat-radio-button>
+        <mat-radio-button value="">{{ say.anotherReason() }}</mat-radio-button>
       </mat-radio-group>
       @if (picked() === '') {
-        <hy-field label="The other reason">
+        <hy-field [label]="say.theOtherReason()">
           <input
             hyControl
             type="text"
@@ -50,9 +59,9 @@ const REASONS = ['By mistake', 'It looked shrivelled', 'To settle dust', 'Trying
         [disabled]="reason() === ''"
         (click)="ref.close(reason())"
       >
-        Water anyway
+        {{ say.waterAnyway() }}
       </button>
-      <button type="button" matButton="filled" (click)="ref.close()">Don’t water</button>
+      <button type="button" matButton="filled" (click)="ref.close()">{{ say.dontWater() }}</button>
     </mat-dialog-actions>
   `,
   styles: `
@@ -74,9 +83,11 @@ const REASONS = ['By mistake', 'It looked shrivelled', 'To settle dust', 'Trying
   `,
 })
 export class BreachDialog {
+  protected readonly say = say;
+
   protected readonly question = inject<BreachQuestion>(MAT_DIALOG_DATA);
   protected readonly ref = inject<MatDialogRef<BreachDialog, string>>(MatDialogRef);
-  protected readonly reasons = REASONS;
+  protected readonly reasons = reasons();
   protected readonly picked = signal<string | null>(null);
   protected readonly other = signal('');
   protected readonly reason = computed(() => {

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import type { Batch } from '@hypogeon/core/journal';
 import { YOUNG_NAME } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/count-bars';
 import { Words } from '../data/words';
 
 /** What became of the pieces, as bars of one length: told apart by pattern and number, not by colour alone. */
@@ -49,16 +50,23 @@ export class CountBars {
     const { counts, waiting, count, heads, buds } = this.batch();
     const { young } = this.words.speech().wayOf(this.batch());
     return [
-      { id: 'rooted', name: `rooted${buds ? `, ${buds.count} with a bud` : ''}`, n: counts.rooted },
+      {
+        id: 'rooted',
+        name: say.rooted({ what: buds ? say.withABud({ count: buds.count }) : '' }),
+        n: counts.rooted,
+      },
       {
         id: 'pupped',
-        name: `with ${YOUNG_NAME[young]}${heads && heads.count > heads.of ? `, ${heads.count} in all` : ''}`,
+        name: say.withWord({
+          youngName: YOUNG_NAME[young],
+          what: heads && heads.count > heads.of ? say.inAll({ count: heads.count }) : '',
+        }),
         n: counts.pupped,
       },
       { id: 'waiting', name: 'waiting', n: waiting },
       { id: 'rotted', name: 'rotted', n: counts.rotted },
-      { id: 'dried', name: 'dried up', n: counts.dried },
-      { id: 'lost', name: 'lost otherwise', n: counts.lost },
+      { id: 'dried', name: say.driedUp(), n: counts.dried },
+      { id: 'lost', name: say.lostOtherwise(), n: counts.lost },
     ]
       .filter((r) => r.n > 0 || r.id === 'rooted' || r.id === 'waiting')
       .map((r) => ({ ...r, share: count === 0 ? 0 : (100 * r.n) / count }));

@@ -33,15 +33,15 @@ import { firstWaterOutlooks } from '@hypogeon/core/plan';
 import { FIRST_WATER, UNROOTED_WATERS, WATER_SCHOOL } from '@hypogeon/core/water';
 import { TISSUES } from '@hypogeon/core/wound';
 import {
-  BROKEN_SAYS,
+  brokenSays,
   chanceText,
   COURSE_WORDS,
-  DEPTH_SAYS,
+  depthSays,
   FEEDING_NAME,
-  FEEDING_SAYS,
+  feedingSays,
   FIRMED_SAYS,
   LEAVES_SAYS,
-  LENGTH_SAYS,
+  lengthSays,
   OPENING_NAME,
   UNROOTED_NAME,
 } from '@hypogeon/words';
@@ -50,6 +50,7 @@ import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
 import { lengthIn, readLength } from '@hypogeon/core/units';
+import { say } from '@hypogeon/messages/course-page';
 import { Field, FieldControl } from '../forms/field';
 import { namePage } from '../shell/page-title';
 
@@ -59,7 +60,17 @@ const STANDING: ReadonlySet<Course['lies']> = new Set(['buried', 'in-trench', 'p
 /** The stations whose dates tell courses apart. */
 const TOLD: readonly StepId[] = ['stick', 'first-water', 'roots', 'wean', 'pot-on'];
 
-const ROOTS_NAME = { none: 'none', few: 'a few', brush: 'a brush of them' } as const;
+const ROOTS_NAME = {
+  get none() {
+    return say.none();
+  },
+  get few() {
+    return say.aFew();
+  },
+  get brush() {
+    return say.aBrushOfThem();
+  },
+} as const;
 
 /** How a batch is grown: its course and what was chosen of it, each way with its dates. */
 @Component({
@@ -70,6 +81,8 @@ const ROOTS_NAME = { none: 'none', few: 'a few', brush: 'a brush of them' } as c
   styleUrl: './course-page.scss',
 })
 export class CoursePage {
+  protected readonly say = say;
+
   private readonly actions = inject(Actions);
   private readonly state = inject(Journal).state;
   private readonly today = inject(Today).day;
@@ -86,17 +99,17 @@ export class CoursePage {
       name: OPENING_NAME[id],
     }));
   });
-  protected readonly brokenSays = BROKEN_SAYS;
+  protected readonly brokenSays = brokenSays;
   protected readonly firmings = FIRMINGS.map((id) => ({ id, name: FIRMED_NAME[id] }));
   protected readonly firmedSays = FIRMED_SAYS;
   protected readonly leafCares = LEAF_CARES.map((id) => ({ id, name: LEAVES_NAME[id] }));
   protected readonly leavesSays = LEAVES_SAYS;
-  protected readonly depthSays = DEPTH_SAYS;
-  protected readonly lengthSays = LENGTH_SAYS;
+  protected readonly depthSays = depthSays;
+  protected readonly lengthSays = lengthSays;
   protected readonly ownRoots = OWN_ROOTS.map((id) => ({ id, name: ROOTS_NAME[id] }));
   protected readonly firstWaters = Object.values(FIRST_WATER);
   protected readonly habits = Object.values(WATER_SCHOOL);
-  protected readonly feedingSays = FEEDING_SAYS;
+  protected readonly feedingSays = feedingSays;
   protected readonly feedings = FEEDINGS.map((id) => ({ id, name: FEEDING_NAME[id] }));
   protected readonly regimes = UNROOTED_WATERS.map((id) => ({ id, name: UNROOTED_NAME[id] }));
   protected readonly containers = computed(() => containersOf(this.state()));
@@ -137,7 +150,7 @@ export class CoursePage {
   /** As soon as it is safe, yet kept dry until roots show: it waits for them. */
   private firstWaits(batch: Batch): string {
     return waitsForRoots(this.state(), batch) && batch.firstWater !== 'roots-show'
-      ? 'It is kept dry until there are roots, so this waits for them.'
+      ? say.itIsKeptDry()
       : '';
   }
 
@@ -145,7 +158,7 @@ export class CoursePage {
   constructor() {
     namePage(() => {
       const view = this.view();
-      return view ? `How ${view.title} is grown` : '';
+      return view ? say.howIsGrown({ title: view.title }) : '';
     });
   }
 
@@ -154,7 +167,7 @@ export class CoursePage {
     const chosen = batch.firstWater ?? 'with-gate';
     const risk = firstWaterOutlooks(clock, batch.cutOn).find((o) => o.school.id === chosen);
     return risk && risk.on !== null && risk.open > 0.1 && chosen !== 'with-gate'
-      ? `The cut would still be open: ${chanceText(risk.open)}. It may rot, and counts as early.`
+      ? say.theCutWouldStill({ chance: chanceText(risk.open) })
       : '';
   }
 
@@ -176,13 +189,12 @@ export class CoursePage {
 
   protected setDryDays(text: string): string {
     if (text.trim() === '') {
-      this.put({ dryDays: null }, 'Days to dry as usual');
+      this.put({ dryDays: null }, say.daysToDryAs());
       return '';
     }
     const days = Number(text.replace(',', '.'));
-    if (!Number.isFinite(days) || days < 0 || days > 120)
-      return 'How many days? A number from 0 to 120; 0.25 is some hours.';
-    this.put({ dryDays: days }, 'Days to dry');
+    if (!Number.isFinite(days) || days < 0 || days > 120) return say.howManyDaysA();
+    this.put({ dryDays: days }, say.daysToDry());
     return '';
   }
 
@@ -193,18 +205,18 @@ export class CoursePage {
 
   protected setLength(field: 'stemMm' | 'lengthMm', text: string): void {
     this.mmProblem[field] = '';
-    if (text.trim() === '') return this.put({ [field]: null }, 'Not told');
+    if (text.trim() === '') return this.put({ [field]: null }, say.notTold2());
     const read = readLength(text, this.words.lengthUnit());
     if (!read.ok) this.mmProblem[field] = read.problem;
-    else if (read.mm > 1000) this.mmProblem[field] = 'Longer than a metre? Check the unit.';
-    else this.put({ [field]: read.mm }, 'Changed');
+    else if (read.mm > 1000) this.mmProblem[field] = say.longerThanAMetre();
+    else this.put({ [field]: read.mm }, say.changed());
   }
 
   protected setRings(text: string): string {
     const rings = Number(text);
     if (text.trim() !== '' && (!Number.isInteger(rings) || rings < 0 || rings > 200))
-      return 'How many rings of leaves? A whole number.';
-    this.put({ rings: text.trim() === '' ? null : rings }, 'Rings of leaves');
+      return say.howManyRingsOf();
+    this.put({ rings: text.trim() === '' ? null : rings }, say.ringsOfLeaves());
     return '';
   }
 
@@ -215,7 +227,7 @@ export class CoursePage {
     among: readonly { readonly id: string }[] | readonly string[],
   ): void {
     const known = among.some((a) => (typeof a === 'string' ? a : a.id) === value);
-    this.put({ [field]: known ? value : null }, 'Changed');
+    this.put({ [field]: known ? value : null }, say.changed());
   }
 
   private put(fields: BatchFields, said: string): void {

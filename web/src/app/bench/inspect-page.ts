@@ -25,6 +25,7 @@ import {
 import { stepCount, type EntryDraft } from '@hypogeon/core/journal';
 import { LINK_NAME, statusText } from '@hypogeon/words';
 import * as z from 'zod';
+import { say } from '@hypogeon/messages/inspect-page';
 import { Drafts } from '../data/drafts';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
@@ -53,12 +54,13 @@ const seenSchema: z.ZodType<Seen> = z.partialRecord(
   template: `
     @if (batch(); as b) {
       <p class="quiet small">
-        <a routerLink="/bench">Bench</a> › <a [routerLink]="['/bench', b.id]">{{ title() }}</a>
+        <a routerLink="/bench">{{ say.bench() }}</a> ›
+        <a [routerLink]="['/bench', b.id]">{{ title() }}</a>
       </p>
-      <h1>What do you see?</h1>
+      <h1>{{ say.whatDoYouSee() }}</h1>
       <hy-draft-note [at]="left()" (afresh)="startOver()" />
       <div class="grid grid-cols-2 items-start gap-9.5 mt-3 phone:grid-cols-1">
-        <section aria-label="Signs">
+        <section [attr.aria-label]="say.signs()">
           <ul class="bare">
             @for (s of signs(); track s.id) {
               <li
@@ -69,7 +71,7 @@ const seenSchema: z.ZodType<Seen> = z.partialRecord(
                 <span
                   ><strong>{{ s.asks }}</strong>
                   <small class="block quiet small"
-                    >{{ s.how }}{{ s.next ? ' Look at this first: it tells most.' : '' }}</small
+                    >{{ s.how }}{{ s.next ? say.lookAtThisFirst() : '' }}</small
                   ></span
                 >
                 <span class="answers flex gap-1.5" role="group" [attr.aria-label]="s.asks">
@@ -79,7 +81,7 @@ const seenSchema: z.ZodType<Seen> = z.partialRecord(
                     [attr.aria-pressed]="s.saw === true"
                     (click)="$event.detail < 2 && answer(s.id, true)"
                   >
-                    yes
+                    {{ say.yes() }}
                   </button>
                   <button
                     type="button"
@@ -87,7 +89,7 @@ const seenSchema: z.ZodType<Seen> = z.partialRecord(
                     [attr.aria-pressed]="s.saw === false"
                     (click)="$event.detail < 2 && answer(s.id, false)"
                   >
-                    no
+                    {{ say.no() }}
                   </button>
                 </span>
               </li>
@@ -106,14 +108,16 @@ const seenSchema: z.ZodType<Seen> = z.partialRecord(
                 [picture]="p.picture"
                 [width]="p.width"
                 [height]="p.height"
-                alt="Your latest picture of it"
+                [alt]="say.yourLatestPictureOf()"
               />
-              <figcaption class="quiet small">Yours, {{ words.day(p.day) }}</figcaption>
+              <figcaption class="quiet small">
+                {{ say.yours({ day: words.day(p.day) }) }}
+              </figcaption>
             </figure>
           }
-          <h2 id="likely" class="ruled">Likely</h2>
+          <h2 id="likely" class="ruled">{{ say.likely() }}</h2>
           @if (looked() === 0) {
-            <p>Answer what you have looked at; leave the rest open. The first line tells most.</p>
+            <p>{{ say.answerWhatYouHave() }}</p>
           } @else {
             <ol class="grid gap-3.5 bare">
               @for (c of causes(); track c.name) {
@@ -132,7 +136,7 @@ const seenSchema: z.ZodType<Seen> = z.partialRecord(
             </ol>
             @if (near().length > 0) {
               <div>
-                <h3>Look at these too</h3>
+                <h3>{{ say.lookAtTheseToo() }}</h3>
                 <ul class="bare">
                   @for (n of near(); track n.id) {
                     <li class="flex flex-wrap items-center gap-x-2.5">
@@ -149,43 +153,52 @@ const seenSchema: z.ZodType<Seen> = z.partialRecord(
             }
             @if (unsure()) {
               <p class="quiet">
-                Not sure yet. Look at this next: <strong>{{ unsure() }}</strong>
+                {{ say.notSureYetLook() }} <strong>{{ unsure() }}</strong>
               </p>
             }
             <div class="row flex flex-wrap items-center gap-2.5">
               @if (recut()) {
-                <button type="button" matButton="filled" (click)="cutAfresh()">Cut afresh</button>
+                <button type="button" matButton="filled" (click)="cutAfresh()">
+                  {{ say.cutAfresh() }}
+                </button>
               }
               @if (isolate()) {
-                <button type="button" matButton="filled" (click)="isolateIt()">Isolate it</button>
+                <button type="button" matButton="filled" (click)="isolateIt()">
+                  {{ say.isolateIt() }}
+                </button>
               }
               <button
                 type="button"
                 [matButton]="recut() || isolate() ? 'outlined' : 'filled'"
                 (click)="note()"
               >
-                Note it
+                {{ say.noteIt() }}
               </button>
               @if (loss()) {
                 <button type="button" matButton="outlined" (click)="countOne()">
-                  Count one as rotted
+                  {{ say.countOneAsRotted() }}
                 </button>
-                <a matButton="text" [routerLink]="['/bench', b.id, 'count']">Count more</a>
+                <a matButton="text" [routerLink]="['/bench', b.id, 'count']">{{
+                  say.countMore()
+                }}</a>
               }
               @if (left() === null) {
-                <button type="button" matButton="text" (click)="startOver()">Start over</button>
+                <button type="button" matButton="text" (click)="startOver()">
+                  {{ say.startOver() }}
+                </button>
               }
             </div>
           }
           <p class="quiet small">
-            Chances from a table of common practice and from what this batch has told: {{ days() }},
-            {{ rooted() }} of {{ b.count }} rooted. Do not dig daily: each look sets roots back.
+            {{ say.chancesFromATable({ days: days(), rooted: rooted(), count: b.count }) }}
           </p>
         </section>
       </div>
     } @else {
-      <h1>No such batch</h1>
-      <p>It may be in another journal. <a routerLink="/bench">To the bench</a></p>
+      <h1>{{ say.noSuchBatch() }}</h1>
+      <p>
+        {{ say.itMayBeIn() }} <a routerLink="/bench">{{ say.toTheBench() }}</a>
+      </p>
     }
   `,
   styles: `
@@ -221,6 +234,8 @@ const seenSchema: z.ZodType<Seen> = z.partialRecord(
   `,
 })
 export class InspectPage {
+  protected readonly say = say;
+
   private readonly journal = inject(Journal);
   private readonly actions = inject(Actions);
   private readonly router = inject(Router);
@@ -307,7 +322,7 @@ export class InspectPage {
   protected readonly isolate = computed(() => this.ranked()[0]!.cause === 'pests');
   protected readonly days = computed(() => {
     const batch = this.batch();
-    return batch?.cut ? `cut ${this.words.near(batch.cut)}` : 'not cut yet';
+    return batch?.cut ? say.cut({ near: this.words.near(batch.cut) }) : say.notCutYet();
   });
   protected readonly rooted = computed(() => {
     const counts = this.batch()?.counts;
@@ -329,12 +344,12 @@ export class InspectPage {
   protected readonly note = oneAtATime(() => this.noteDown());
 
   private async noteDown(): Promise<void> {
-    await this.record([this.seenEntry()], 'Noted');
+    await this.record([this.seenEntry()], say.noted());
   }
 
   /** What was seen is noted, and the form of the cut comes up. */
   protected readonly cutAfresh = oneAtATime(() =>
-    this.record([this.seenEntry()], 'Noted', ['/bench', this.id(), 'part'], { way: 'rescued' }),
+    this.record([this.seenEntry()], say.noted(), ['/bench', this.id(), 'part'], { way: 'rescued' }),
   );
 
   /** The loss with its cause, and the stage it came at, in one tap. */
@@ -344,18 +359,18 @@ export class InspectPage {
     const batch = this.batch();
     if (!batch) return;
     const counts = stepCount(batch.counts, 'rotted', 1, batch.here.waiting);
-    if (!counts) return this.actions.say('None is left to count. See the count.');
+    if (!counts) return this.actions.say(say.noneIsLeftTo());
     const at = statusText(statusOf(this.journal.state(), batch));
     await this.record(
       [this.seenEntry(`, ${at}`), { kind: 'tally', batch: batch.id, counts }],
-      'One loss counted',
+      say.oneLossCounted(),
     );
   }
 
   private seenEntry(at = ''): EntryDraft {
     const [top] = this.ranked();
     const signs = SIGN_IDS.filter((s) => this.seen()[s] !== undefined).map(
-      (s) => `${this.seen()[s] ? '' : 'not '}${SIGNS[s].asks.toLowerCase()}`,
+      (s) => `${this.seen()[s] ? '' : say.not()}${SIGNS[s].asks.toLowerCase()}`,
     );
     const text = `${CAUSES[top!.cause].name}${at}, ${this.words.percent(top!.chance)}: ${signs.join(', ')}`;
     return {
@@ -387,10 +402,15 @@ export class InspectPage {
     if (!batch) return;
     const saved = await this.actions.recordAll(
       [
-        { kind: 'moved', batch: batch.id, space: batch.space, place: `${APART}, for pests` },
-        { kind: 'note', batch: batch.id, text: 'Isolated: pests. No cuttings until it is clean.' },
+        {
+          kind: 'moved',
+          batch: batch.id,
+          space: batch.space,
+          place: say.forPests({ apart: APART }),
+        },
+        { kind: 'note', batch: batch.id, text: say.isolatedPestsNoCuttings() },
       ],
-      'Isolated',
+      say.isolated(),
     );
     if (saved) await this.router.navigate(['/bench', batch.id]);
   }

@@ -25,6 +25,7 @@ import {
 import { isDay } from '@hypogeon/core/days';
 import type { Batch, BatchEntry, EntryDraft } from '@hypogeon/core/journal';
 import { anewWrongText, capital } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/log-change';
 import { Actions } from '../data/actions';
 import { Follows } from '../data/follows';
 import { Journal } from '../data/journal';
@@ -65,7 +66,7 @@ const COUNTED = ['rooted', 'pupped', 'rotted', 'dried', 'lost'] as const;
       (ngSubmit)="save()"
     >
       <hy-day
-        label="Day"
+        [label]="say.day()"
         [value]="day()"
         [problem]="dayProblem()"
         (valueChange)="day.set($event)"
@@ -78,14 +79,14 @@ const COUNTED = ['rooted', 'pupped', 'rotted', 'dried', 'lost'] as const;
         }
       }
       @if (has('count')) {
-        <hy-field label="How many">
+        <hy-field [label]="say.howMany()">
           <input hyControl inputmode="numeric" formControlName="count" />
         </hy-field>
       }
       @if (has('container')) {
-        <hy-field label="Into">
+        <hy-field [label]="say.into()">
           <mat-select formControlName="container">
-            <mat-option value="">not told</mat-option>
+            <mat-option value="">{{ say.notTold() }}</mat-option>
             @for (c of containers(); track c.id) {
               <mat-option [value]="c.id">{{ c.name }}</mat-option>
             }
@@ -93,9 +94,9 @@ const COUNTED = ['rooted', 'pupped', 'rotted', 'dried', 'lost'] as const;
         </hy-field>
       }
       @if (has('mix')) {
-        <hy-field label="Filled with">
+        <hy-field [label]="say.filledWith()">
           <mat-select formControlName="mix">
-            <mat-option value="">not told</mat-option>
+            <mat-option value="">{{ say.notTold() }}</mat-option>
             @for (m of mixes(); track m.id) {
               <mat-option [value]="m.id">{{ m.name }}</mat-option>
             }
@@ -103,10 +104,10 @@ const COUNTED = ['rooted', 'pupped', 'rotted', 'dried', 'lost'] as const;
         </hy-field>
       }
       @if (has('space')) {
-        <hy-field label="Place">
+        <hy-field [label]="say.place()">
           <mat-select formControlName="space">
             @if (entry().kind === 'potted') {
-              <mat-option value="">where it stood</mat-option>
+              <mat-option value="">{{ say.whereItStood() }}</mat-option>
             }
             @for (s of spaces(); track s.id) {
               <mat-option [value]="s.id">{{ s.name }}</mat-option>
@@ -115,17 +116,20 @@ const COUNTED = ['rooted', 'pupped', 'rotted', 'dried', 'lost'] as const;
         </hy-field>
       }
       @if (has('ml')) {
-        <hy-field label="A pot, {{ words.volumeUnit() }}" [problem]="unread('ml')">
-          <input hyControl hyQuantity="volume" placeholder="not told" formControlName="ml" />
+        <hy-field [label]="say.aPot({ volumeUnit: words.volumeUnit() })" [problem]="unread('ml')">
+          <input hyControl hyQuantity="volume" [placeholder]="say.notTold()" formControlName="ml" />
         </hy-field>
       }
       @if (has('grams')) {
-        <hy-field label="Weight, {{ words.weightUnit() }}" [problem]="unread('grams')">
+        <hy-field
+          [label]="say.weight({ weightUnit: words.weightUnit() })"
+          [problem]="unread('grams')"
+        >
           <input hyControl hyQuantity="weight" formControlName="grams" />
         </hy-field>
       }
       @if (has('text')) {
-        <hy-field class="col-span-full" label="Note">
+        <hy-field class="col-span-full" [label]="say.note()">
           <textarea hyControl rows="2" maxlength="4000" formControlName="text"></textarea>
         </hy-field>
       }
@@ -134,13 +138,15 @@ const COUNTED = ['rooted', 'pupped', 'rotted', 'dried', 'lost'] as const;
       }
       <hy-what-follows class="col-span-full" [changes]="changes()" />
       <div class="flex flex-wrap gap-2 col-span-full">
-        <button type="submit" matButton="filled">Save</button>
-        <button type="button" matButton="text" (click)="left.emit()">Cancel</button>
+        <button type="submit" matButton="filled">{{ say.save() }}</button>
+        <button type="button" matButton="text" (click)="left.emit()">{{ say.cancel() }}</button>
       </div>
     </form>
   `,
 })
 export class LogChange implements OnInit {
+  protected readonly say = say;
+
   private readonly actions = inject(Actions);
   private readonly state = inject(Journal).state;
   private readonly today = inject(Today).day;
@@ -176,9 +182,7 @@ export class LogChange implements OnInit {
   private readonly typed = toSignal(this.form.valueChanges);
 
   private readonly parts = computed(() => canBeAnew(this.entry()) ?? []);
-  protected readonly dayProblem = computed(() =>
-    isDay(this.day()) ? '' : 'That is not a day of the calendar.',
-  );
+  protected readonly dayProblem = computed(() => (isDay(this.day()) ? '' : say.thatIsNotA()));
   /** What the form says; a sentence where it cannot be read. */
   private readonly anew = computed((): Anew | string => {
     this.typed();
@@ -235,7 +239,7 @@ export class LogChange implements OnInit {
     if (this.wrong() !== '') return;
     const drafts = this.drafts();
     if (drafts.length === 0) return this.left.emit();
-    void this.actions.recordAll(drafts, 'Put right').then((taken) => {
+    void this.actions.recordAll(drafts, say.putRight()).then((taken) => {
       if (taken) this.left.emit();
     });
   }
@@ -249,12 +253,10 @@ export class LogChange implements OnInit {
         ? this.unread('grams')
         : '';
     if (unread !== '') return unread;
-    if (this.has('grams') && told.grams === null) return 'How heavy was it?';
+    if (this.has('grams') && told.grams === null) return say.howHeavyWasIt();
     const counts = COUNTED.map((o) => Number(told[o]));
-    if (this.has('counts') && !counts.every(isCount))
-      return 'Every count is a whole number, 0 or more.';
-    if (this.has('count') && !isCount(Number(told.count)))
-      return 'How many? A whole number of 1 or more.';
+    if (this.has('counts') && !counts.every(isCount)) return say.everyCountIsA();
+    if (this.has('count') && !isCount(Number(told.count))) return say.howManyAWhole();
     const [rooted, pupped, rotted, dried, lost] = counts as [
       number,
       number,

@@ -3,6 +3,7 @@ import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
 import { canBeAnew, takenBackWith } from '@hypogeon/core/bench';
 import type { BatchEntry } from '@hypogeon/core/journal';
+import { say } from '@hypogeon/messages/log-page';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Words } from '../data/words';
@@ -35,18 +36,20 @@ import { LogChange } from './log-change';
                   matButton="text"
                   [attr.aria-expanded]="changing() === line.entry.id"
                   (click)="change(line.entry.id)"
-                  [attr.aria-label]="'Change: ' + line.text + ', ' + words.day(line.entry.day)"
+                  [attr.aria-label]="
+                    say.change({ text: line.text, day: words.day(line.entry.day) })
+                  "
                 >
-                  Change
+                  {{ say.change2() }}
                 </button>
               }
               <button
                 type="button"
                 matButton="text"
                 (click)="undo(line.entry)"
-                [attr.aria-label]="'Undo: ' + line.text + ', ' + words.day(line.entry.day)"
+                [attr.aria-label]="say.undo({ text: line.text, day: words.day(line.entry.day) })"
               >
-                Undo
+                {{ say.undo2() }}
               </button>
             </div>
             @if (changing() === line.entry.id) {
@@ -62,17 +65,21 @@ import { LogChange } from './log-change';
           <li
             class="quiet grid grid-cols-[9rem_minmax(0,1fr)_auto] items-center gap-y-0 gap-x-3 min-h-11.5 border-b border-line wrap-anywhere phone:grid-cols-[minmax(0,1fr)_auto]"
           >
-            Nothing yet.
+            {{ say.nothingYet() }}
           </li>
         }
       </ul>
     } @else {
-      <h1>No such batch</h1>
-      <p>It may live in another journal. <a routerLink="/bench">To the bench</a></p>
+      <h1>{{ say.noSuchBatch() }}</h1>
+      <p>
+        {{ say.itMayLiveIn() }} <a routerLink="/bench">{{ say.toTheBench() }}</a>
+      </p>
     }
   `,
 })
 export class LogPage {
+  protected readonly say = say;
+
   private readonly actions = inject(Actions);
   private readonly state = inject(Journal).state;
   protected readonly words = inject(Words);

@@ -25,6 +25,7 @@ import { cuttingCautions, type Caution } from '@hypogeon/core/safety';
 import { readLength } from '@hypogeon/core/units';
 import { longerSchool, WOUND_SCHOOL, type WoundSchoolId } from '@hypogeon/core/wound';
 import * as z from 'zod';
+import { say } from '@hypogeon/messages/part-page';
 import { Actions } from '../data/actions';
 import { keptDraft } from '../data/kept-draft';
 import { freshId } from '../data/fresh-id';
@@ -43,31 +44,67 @@ type Way = 'split' | 'rescued' | 'single' | 'given' | 'sold' | 'discarded' | 'me
 const WAYS: readonly { readonly id: Way; readonly name: string; readonly says: string }[] = [
   {
     id: 'split',
-    name: 'Split off',
-    says: 'A batch of their own, counted there from their cut on.',
+    get name() {
+      return say.splitOff();
+    },
+    get says() {
+      return say.aBatchOfTheir();
+    },
   },
   {
     id: 'rescued',
-    name: 'Cut afresh',
-    says: 'Cut back to clean tissue: a new wound with a clock of its own.',
+    get name() {
+      return say.cutAfresh();
+    },
+    get says() {
+      return say.cutBackToClean();
+    },
   },
   {
     id: 'single',
-    name: 'Pot singly',
-    says: 'Each plant gets a pot, a page and a label. They stay counted where they rooted.',
+    get name() {
+      return say.potSingly();
+    },
+    get says() {
+      return say.eachPlantGetsA();
+    },
   },
   {
     id: 'given',
-    name: 'Give away',
-    says: 'They leave, and stay counted as what they had come to.',
+    get name() {
+      return say.giveAway();
+    },
+    get says() {
+      return say.theyLeaveAndStay();
+    },
   },
-  { id: 'sold', name: 'Sell', says: 'They leave, and stay counted as what they had come to.' },
+  {
+    id: 'sold',
+    get name() {
+      return say.sell();
+    },
+    get says() {
+      return say.theyLeaveAndStay();
+    },
+  },
   {
     id: 'discarded',
-    name: 'Throw out',
-    says: 'What had not rooted is counted as lost. Rot or drying is told on the count instead.',
+    get name() {
+      return say.throwOut();
+    },
+    get says() {
+      return say.whatHadNotRooted();
+    },
   },
-  { id: 'merged', name: 'Merge', says: 'All that stand here join a batch cut with them.' },
+  {
+    id: 'merged',
+    get name() {
+      return say.merge();
+    },
+    get says() {
+      return say.allThatStandHere();
+    },
+  },
 ];
 
 /** More single pots than this are one batch, whatever one calls them. */
@@ -126,6 +163,8 @@ const partSchema: z.ZodType<PartDraft> = z.object({
   styleUrl: './part-page.scss',
 })
 export class PartPage {
+  protected readonly say = say;
+
   private readonly actions = inject(Actions);
   private readonly router = inject(Router);
   private readonly journal = inject(Journal);
@@ -216,15 +255,15 @@ export class PartPage {
   protected readonly dayProblem = computed(() => {
     const day = this.on();
     const batch = this.batch();
-    if (!isDay(day)) return 'That is not a day of the calendar.';
-    if (day > this.today()) return 'That day is still to come.';
-    return batch?.cut && day < batch.cut ? `It was cut on ${this.words.day(batch.cut)}.` : '';
+    if (!isDay(day)) return say.thatIsNotA();
+    if (day > this.today()) return say.thatDayIsStill();
+    return batch?.cut && day < batch.cut ? say.itWasCutOn({ day: this.words.day(batch.cut) }) : '';
   });
 
   constructor() {
     namePage(() => {
       const view = this.view();
-      return view ? `Take some out: ${view.title}` : '';
+      return view ? say.takeSomeOut2({ title: view.title }) : '';
     });
   }
 
@@ -276,8 +315,8 @@ export class PartPage {
     const state = this.state();
     if (form.way === 'merged') {
       const into = state.batches.get(form.into);
-      if (!into) return 'Into which batch? Choose one.';
-      return { entries: mergeEntries(batch, into, day), said: 'Merged', next: into.id };
+      if (!into) return say.intoWhichBatchChoose();
+      return { entries: mergeEntries(batch, into, day), said: say.merged(), next: into.id };
     }
     const taken = {
       waiting: Number(form.waiting || 0),
@@ -295,7 +334,7 @@ export class PartPage {
       case 'split':
         return {
           entries: splitEntries(batch, which, id, day, where),
-          said: `${count} split off`,
+          said: say.splitOff2({ count }),
           next: id,
         };
       case 'rescued': {
@@ -308,19 +347,17 @@ export class PartPage {
         };
         return {
           entries: rescueEntries(state, batch, which, id, day, cut, where),
-          said: `${count} cut afresh`,
+          said: say.cutAfresh2({ count }),
           next: id,
         };
       }
       case 'single': {
-        if (taken.waiting > 0)
-          return 'What has no roots is not potted singly yet: leave it in the tray, or split it off.';
-        if (count > MOST_SINGLES)
-          return `At most ${MOST_SINGLES} at a time; split the rest off as one batch.`;
+        if (taken.waiting > 0) return say.whatHasNoRoots();
+        if (count > MOST_SINGLES) return say.atMostAtA({ mostSingles: MOST_SINGLES });
         const ids = Array.from({ length: count }, () => freshId());
         return {
           entries: singleEntries(state, batch, which, ids, day, where),
-          said: `${count} potted singly`,
+          said: say.pottedSingly({ count }),
           next: batch.id,
         };
       }
@@ -330,7 +367,7 @@ export class PartPage {
         const about = { ...text, ...(price.each === undefined ? {} : { priceEach: price.each }) };
         return {
           entries: leaveEntries(batch, which, day, form.way, about),
-          said: `${count} ${form.way === 'discarded' ? 'thrown out' : form.way}`,
+          said: `${count} ${form.way === 'discarded' ? say.thrownOut() : form.way}`,
           next: batch.id,
         };
       }

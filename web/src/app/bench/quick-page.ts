@@ -7,6 +7,7 @@ import { METHODS, type MethodId } from '@hypogeon/core/botany';
 import { isDay } from '@hypogeon/core/days';
 import { usualSchool } from '@hypogeon/core/wound';
 import { alsoCalled } from '@hypogeon/core/names';
+import { say } from '@hypogeon/messages/quick-page';
 import { Actions } from '../data/actions';
 import { freshId } from '../data/fresh-id';
 import { Journal } from '../data/journal';
@@ -25,24 +26,26 @@ import { firstWrong } from '../forms/zod-problems';
   imports: [MatButton, DayField, MatOption, MatSelect, Field, FieldControl, PlantField, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <p class="quiet small"><a routerLink="/bench">Bench</a></p>
-    <h1 class="mb-3">Add cuttings you already have</h1>
+    <p class="quiet small">
+      <a routerLink="/bench">{{ say.bench() }}</a>
+    </p>
+    <h1 class="mb-3">{{ say.addCuttingsYouAlready() }}</h1>
     <form class="grid gap-4 max-w-104" novalidate (submit)="$event.preventDefault(); save()">
       <hy-plant-field
-        hint="By any name: jade plant, Crassula ovata."
+        [hint]="say.byAnyNameJade()"
         [plants]="taxa()"
         [problem]="tried() ? problems().plant : ''"
         [(text)]="plantText"
       />
-      <hy-field label="What was taken" [problem]="tried() ? problems().method : ''">
+      <hy-field [label]="say.whatWasTaken()" [problem]="tried() ? problems().method : ''">
         <mat-select [value]="method()" (selectionChange)="setMethod($event.value)">
-          <mat-option value="">Choose</mat-option>
+          <mat-option value="">{{ say.choose() }}</mat-option>
           @for (m of ways(); track m.id) {
             <mat-option [value]="m.id">{{ m.name }}</mat-option>
           }
         </mat-select>
       </hy-field>
-      <hy-field label="How many" [problem]="tried() ? problems().count : ''">
+      <hy-field [label]="say.howMany()" [problem]="tried() ? problems().count : ''">
         <input
           hyControl
           inputmode="numeric"
@@ -52,23 +55,25 @@ import { firstWrong } from '../forms/zod-problems';
         />
       </hy-field>
       <hy-day
-        label="Cut on"
+        [label]="say.cutOn()"
         [problem]="problems().day"
         [value]="on()"
         [max]="today()"
         (valueChange)="day.set($event)"
       />
       <div class="row flex flex-wrap items-center gap-3">
-        <button matButton="filled" type="submit">Put it on the bench</button>
-        <a matButton="text" routerLink="/plan">Plan it instead</a>
+        <button matButton="filled" type="submit">{{ say.putItOnThe() }}</button>
+        <a matButton="text" routerLink="/plan">{{ say.planItInstead() }}</a>
       </div>
       <p class="quiet small">
-        Pot, mix, drying and water can be told on its page; until then they go by habit.
+        {{ say.potMixDryingAnd() }}
       </p>
     </form>
   `,
 })
 export class QuickPage {
+  protected readonly say = say;
+
   private readonly toFirstWrong = firstWrong();
   private readonly actions = inject(Actions);
   private readonly router = inject(Router);
@@ -91,18 +96,13 @@ export class QuickPage {
   protected readonly problems = computed(() => {
     const n = Number(this.count());
     return {
-      plant: this.plant()
-        ? ''
-        : 'Which plant? Choose one of the list, or add your own in the plant guide.',
-      method: this.method() === '' ? 'What was taken?' : '',
-      count:
-        Number.isInteger(n) && n >= 1 && n <= 10_000
-          ? ''
-          : 'How many? A whole number from 1 to 10,000.',
+      plant: this.plant() ? '' : say.whichPlantChooseOne(),
+      method: this.method() === '' ? say.whatWasTaken2() : '',
+      count: Number.isInteger(n) && n >= 1 && n <= 10_000 ? '' : say.howManyAWhole(),
       day: !isDay(this.on())
-        ? 'That is not a day of the calendar.'
+        ? say.thatIsNotA()
         : this.on() > this.today()
-          ? 'That day is still to come: plan it instead.'
+          ? say.thatDayIsStill()
           : '',
     };
   });
@@ -143,7 +143,7 @@ export class QuickPage {
         },
         { kind: 'cut', batch: key, day },
       ],
-      `On the bench since ${this.words.day(day)}`,
+      say.onTheBenchSince({ day: this.words.day(day) }),
     );
     if (taken) await this.router.navigate(['/bench', key]);
   }

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { WATER_SCHOOL, type SchoolOutlook, type WaterSchoolId } from '@hypogeon/core/water';
+import { say } from '@hypogeon/messages/school-outlooks';
 import { Words } from '../data/words';
 import { CellOf, type Column } from '../ui/column';
 import { Table } from '../ui/table';
@@ -28,7 +29,7 @@ interface HabitRow {
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <hy-table
-      name="All watering habits on this pot, the next two months"
+      [name]="say.allWateringHabitsOn()"
       [columns]="columns"
       [rows]="rows()"
       [marked]="isChosen"
@@ -41,14 +42,14 @@ interface HabitRow {
       </ng-template>
       <ng-template hyCell="use" [of]="rows()" let-row>
         @if (row.id === chosen()) {
-          <span class="px-2.5 font-bold">in use</span>
+          <span class="px-2.5 font-bold">{{ say.inUse() }}</span>
         } @else {
           <button
             matButton="text"
             (click)="choose.emit(row.id)"
-            [attr.aria-label]="'Water by: ' + row.name"
+            [attr.aria-label]="say.waterBy({ name: row.name })"
           >
-            Use
+            {{ say.use() }}
           </button>
         }
       </ng-template>
@@ -66,6 +67,8 @@ interface HabitRow {
   `,
 })
 export class SchoolOutlooks {
+  protected readonly say = say;
+
   private readonly words = inject(Words);
   readonly outlooks = input.required<readonly SchoolOutlook[]>();
   readonly chosen = input.required<WaterSchoolId>();
@@ -73,13 +76,19 @@ export class SchoolOutlooks {
 
   protected readonly isChosen = (row: HabitRow): boolean => row.id === this.chosen();
   protected readonly columns: readonly Column<HabitRow>[] = [
-    { key: 'name', head: 'Watering habit', text: (r) => r.name, note: (r) => r.says },
-    { key: 'saw', head: 'Water in the pot, 60 days', text: () => '' },
-    { key: 'next', head: 'Next', text: (r) => r.next, note: (r) => r.span },
-    { key: 'every', head: 'Every', number: true, text: (r) => r.every, sort: (r) => r.everyDays },
-    { key: 'ml', head: 'A pot gets', number: true, text: (r) => r.ml },
-    { key: 'wet', head: 'Stem wet', number: true, text: (r) => r.wet },
-    { key: 'use', head: 'Choose', act: true, text: () => '' },
+    { key: 'name', head: say.wateringHabit(), text: (r) => r.name, note: (r) => r.says },
+    { key: 'saw', head: say.waterInThePot(), text: () => '' },
+    { key: 'next', head: say.next(), text: (r) => r.next, note: (r) => r.span },
+    {
+      key: 'every',
+      head: say.every(),
+      number: true,
+      text: (r) => r.every,
+      sort: (r) => r.everyDays,
+    },
+    { key: 'ml', head: say.aPotGets(), number: true, text: (r) => r.ml },
+    { key: 'wet', head: say.stemWet(), number: true, text: (r) => r.wet },
+    { key: 'use', head: say.choose(), act: true, text: () => '' },
   ];
   protected readonly rows = computed((): readonly HabitRow[] =>
     this.outlooks().map((o) => {
@@ -92,9 +101,9 @@ export class SchoolOutlooks {
       return {
         id: o.school,
         name: this.words.rule(name),
-        says: `once ${this.words.rule(trigger)}`,
+        says: say.once({ rule: this.words.rule(trigger) }),
         saw: saw(o.fill),
-        next: o.next === null ? 'not within two months' : this.words.near(o.next),
+        next: o.next === null ? say.notWithinTwoMonths() : this.words.near(o.next),
         span,
         every,
         everyDays: o.everyDays,

@@ -11,6 +11,7 @@ import { MatButton } from '@angular/material/button';
 import type { Drawn, Part } from '@hypogeon/core/look';
 import { stepCount, stillOpen, type Batch, type Counts } from '@hypogeon/core/journal';
 import { YOUNG_KEY } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/tally-keys';
 import { Words } from '../data/words';
 import { Field, FieldControl } from '../forms/field';
 import { CuttingMark } from '../marks/cutting-mark';
@@ -28,32 +29,52 @@ interface Key {
 export const TALLY_KEYS: readonly Key[] = [
   {
     outcome: 'rooted',
-    name: 'Rooted',
-    says: 'holds a light tug',
+    get name() {
+      return say.rooted();
+    },
+    get says() {
+      return say.holdsALightTug();
+    },
     mark: { ...FRESH, closure: 1, roots: 2 },
   },
   {
     outcome: 'pupped',
-    name: 'With pups',
-    says: 'rooted, a new plant shows',
+    get name() {
+      return say.withPups();
+    },
+    get says() {
+      return say.rootedANewPlant();
+    },
     mark: { ...FRESH, closure: 1, roots: 2, pup: true },
   },
   {
     outcome: 'rotted',
-    name: 'Rotted',
-    says: 'soft, dark or wet at the base',
+    get name() {
+      return say.rotted();
+    },
+    get says() {
+      return say.softDarkOrWet();
+    },
     mark: { ...FRESH, closure: 1, lost: 'rotted' },
   },
   {
     outcome: 'dried',
-    name: 'Dried up',
-    says: 'crisp, nothing below',
+    get name() {
+      return say.driedUp();
+    },
+    get says() {
+      return say.crispNothingBelow();
+    },
     mark: { ...FRESH, closure: 1, lost: 'dried' },
   },
   {
     outcome: 'lost',
-    name: 'Lost otherwise',
-    says: 'knocked over, eaten, given away',
+    get name() {
+      return say.lostOtherwise();
+    },
+    get says() {
+      return say.knockedOverEatenGiven();
+    },
     mark: { ...FRESH, lost: 'lost' },
   },
 ];
@@ -62,7 +83,11 @@ export const TALLY_KEYS: readonly Key[] = [
 const SELDOM: ReadonlySet<Counted> = new Set(['pupped', 'lost']);
 
 /** Why the last count was wrong, as it mostly is. */
-export const RECOUNTS = ['miscounted', 'looked closer', 'it came round'] as const;
+export const recounts = (): readonly string[] => [
+  say.miscounted(),
+  say.lookedCloser(),
+  say.itCameRound(),
+];
 
 export interface CountStep {
   readonly outcome: Counted;
@@ -98,9 +123,9 @@ export function afterStep(batch: Batch, counts: Counts, { outcome, by }: CountSt
             >
             <span class="quiet small phone:text-xs">{{ key.says }}</span>
             @if (counts()[key.outcome] !== batch().counts[key.outcome]) {
-              <span class="text-ink small font-semibold phone:text-xs"
-                >was {{ batch().counts[key.outcome] }}</span
-              >
+              <span class="text-ink small font-semibold phone:text-xs">{{
+                say.was({ counts: batch().counts[key.outcome] })
+              }}</span>
             }
           </div>
           <button
@@ -108,7 +133,7 @@ export function afterStep(batch: Batch, counts: Counts, { outcome, by }: CountSt
             matButton="outlined"
             (click)="add(key.outcome, -1)"
             [disabled]="counts()[key.outcome] === 0"
-            [attr.aria-label]="'One less ' + key.name"
+            [attr.aria-label]="say.oneLess({ name: key.name })"
           >
             −
           </button>
@@ -129,7 +154,7 @@ export function afterStep(batch: Batch, counts: Counts, { outcome, by }: CountSt
             class="plus"
             (click)="add(key.outcome, 1)"
             [disabled]="!more(key.outcome)"
-            [attr.aria-label]="'One more ' + key.name"
+            [attr.aria-label]="say.oneMore({ name: key.name })"
           >
             +
           </button>
@@ -137,15 +162,19 @@ export function afterStep(batch: Batch, counts: Counts, { outcome, by }: CountSt
       }
     </ol>
     @if (hidden(); as names) {
-      <button type="button" matButton="text" (click)="all.set(true)">More: {{ names }}</button>
+      <button type="button" matButton="text" (click)="all.set(true)">
+        {{ say.more({ names: names }) }}
+      </button>
     }
     <p class="quiet" role="status">
-      <strong>{{ open() }}</strong> of {{ batch().count }} still waiting
+      <strong>{{ open() }}</strong> {{ say.ofStillWaiting({ count: batch().count }) }}
     </p>
   `,
   styleUrl: './tally-keys.scss',
 })
 export class TallyKeys {
+  protected readonly say = say;
+
   private readonly words = inject(Words);
   readonly batch = input.required<Batch>();
   readonly piece = input.required<Drawn | Part>();
@@ -167,7 +196,7 @@ export class TallyKeys {
     return TALLY_KEYS.map((key) => {
       if (key.outcome === 'pupped') return { ...key, ...YOUNG_KEY[young] };
       return key.outcome === 'rooted' && batch.method === 'seed'
-        ? { ...key, name: 'Up', says: 'a seedling stands' }
+        ? { ...key, name: say.up(), says: say.aSeedlingStands() }
         : key;
     });
   });

@@ -11,6 +11,7 @@ import {
   countsSchema,
 } from '@hypogeon/core/journal';
 import * as z from 'zod';
+import { say } from '@hypogeon/messages/tally-page';
 import { Actions } from '../data/actions';
 import { Drafts } from '../data/drafts';
 import { Journal } from '../data/journal';
@@ -20,7 +21,7 @@ import { oneAtATime } from '../data/one-at-a-time';
 import { DayField } from '../forms/day-field';
 import { WhyChips } from '../forms/why-chips';
 import { Ago } from '../ui/ago';
-import { afterStep, outcomeOfKey, RECOUNTS, TallyKeys, type CountStep } from './tally-keys';
+import { afterStep, outcomeOfKey, recounts, TallyKeys, type CountStep } from './tally-keys';
 import { NO_YOUNG, YoungFields, youngFields, youngProblems, type YoungTold } from './young-fields';
 import { namePage } from '../shell/page-title';
 
@@ -44,6 +45,8 @@ const tallySchema: z.ZodType<TallyDraft> = z.object({
   templateUrl: './tally-page.html',
 })
 export class TallyPage {
+  protected readonly say = say;
+
   private readonly actions = inject(Actions);
   private readonly router = inject(Router);
   private readonly state = inject(Journal).state;
@@ -86,9 +89,9 @@ export class TallyPage {
   protected readonly dayProblem = computed(() => {
     const batch = this.batch();
     const day = this.on();
-    if (!isDay(day)) return 'That is not a day of the calendar.';
-    if (day > this.today()) return 'That day is still to come.';
-    if (batch && day < batch.cutOn) return `It was cut on ${this.words.day(batch.cutOn)}.`;
+    if (!isDay(day)) return say.thatIsNotA();
+    if (day > this.today()) return say.thatDayIsStill();
+    if (batch && day < batch.cutOn) return say.itWasCutOn({ day: this.words.day(batch.cutOn) });
     return '';
   });
 
@@ -110,10 +113,10 @@ export class TallyPage {
   );
 
   constructor() {
-    namePage(() => `Count ${this.title()}`);
+    namePage(() => say.count({ title: this.title() }));
   }
 
-  protected readonly recounts = RECOUNTS;
+  protected readonly recounts = recounts();
 
   protected step(step: CountStep): void {
     const batch = this.batch();
@@ -154,7 +157,7 @@ export class TallyPage {
         ...recount,
         ...young,
       },
-      `Counted ${this.title()}`,
+      say.counted({ title: this.title() }),
     );
     if (!taken) return;
     this.keeper().drop();

@@ -42,6 +42,7 @@ import { MatDialog } from '@angular/material/dialog';
 import { firstValueFrom } from 'rxjs';
 import { BENCH_WORKER } from '../data/workers';
 import { verdictReasonText, verdictUnlessText } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/water-page';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
@@ -85,6 +86,8 @@ const AHEAD_DAYS = 21;
   styleUrl: './water-page.scss',
 })
 export class WaterPage {
+  protected readonly say = say;
+
   private readonly actions = inject(Actions);
   private readonly dialog = inject(MatDialog);
   private readonly journal = inject(Journal);
@@ -172,7 +175,11 @@ export class WaterPage {
       ...batch.touches.map((t) => ({
         day: t.day,
         kind: 'felt' as const,
-        says: `${this.words.day(t.day)}: ${t.seen} at ${this.words.length(t.depthMm)}`,
+        says: say.at({
+          day: this.words.day(t.day),
+          seen: t.seen,
+          length: this.words.length(t.depthMm),
+        }),
       })),
     ];
     const limit = asks?.fill ?? null;
@@ -206,8 +213,8 @@ export class WaterPage {
         : { head: this.words.askLine(says.ask), why: this.words.reason(says.ask.reason) };
     if (says.leave?.reason.why === 'verdict') return null;
     return {
-      head: `No water until ${this.words.near(says.day)}`,
-      why: says.leave ? this.words.leaveWhy(says.leave) : 'It is set first.',
+      head: say.noWaterUntil({ near: this.words.near(says.day) }),
+      why: says.leave ? this.words.leaveWhy(says.leave) : say.itIsSetFirst(),
     };
   });
 
@@ -216,18 +223,16 @@ export class WaterPage {
   protected headline(v: WaterVerdict): string {
     switch (v.kind) {
       case 'closed':
-        return v.opens
-          ? `No water until ${this.words.near(v.opens)}`
-          : 'No water: it does not close here';
+        return v.opens ? say.noWaterUntil({ near: this.words.near(v.opens) }) : say.noWaterItDoes();
       case 'hold':
-        if (v.poolMl > 0 && v.due === null) return 'No water: the base stands wet';
+        if (v.poolMl > 0 && v.due === null) return say.noWaterTheBase();
         return v.due
-          ? `Leave it until ${this.words.near(v.due.likely)}`
-          : 'Leave it: no water within two months';
+          ? say.leaveItUntil({ near: this.words.near(v.due.likely) })
+          : say.leaveItNoWater();
       case 'water':
-        return `Water today, ${this.amount(v)}`;
+        return say.waterToday({ amount: this.amount(v) });
       case 'overdue':
-        return `Water, overdue: ${this.amount(v)}`;
+        return say.waterOverdue({ amount: this.amount(v) });
     }
   }
 
@@ -240,23 +245,26 @@ export class WaterPage {
     if (!v.due || v.kind !== 'hold') return '';
     const { earliest, latest } = v.due;
     return latest === null
-      ? `From ${this.words.shortDay(earliest)} on, eight times in ten.`
-      : `${this.words.span(earliest, latest)}, eight times in ten.`;
+      ? say.fromOnEightTimes({ shortDay: this.words.shortDay(earliest) })
+      : say.eightTimesInTen({ span: this.words.span(earliest, latest) });
   }
 
   protected paceWords(v: WaterVerdict): string {
     const { pace } = v;
-    if (pace.weighings + pace.touches === 0)
-      return 'Modelled: nothing weighed yet, so give or take a quarter.';
+    if (pace.weighings + pace.touches === 0) return say.modelledNothingWeighedYet();
     const by = Math.round(Math.abs(pace.likely - 1) * 100);
-    const side = pace.likely > 1 ? 'faster' : 'slower';
+    const side = pace.likely > 1 ? say.faster() : say.slower();
     const spread = Math.round(pace.sd * 100);
     const times = (n: number, one: string, many: string): string => `${n} ${n === 1 ? one : many}`;
     const seen = [
       pace.weighings > 0 ? times(pace.weighings, 'weighing', 'weighings') : '',
       pace.touches > 0 ? times(pace.touches, 'touch', 'touches') : '',
     ].filter(Boolean);
-    return `This pot dries ${by < 3 ? 'as modelled' : `${by}% ${side} than modelled`}, give or take ${spread}% (${seen.join(', ')}).`;
+    return say.thisPotDriesGive({
+      what: by < 3 ? say.asModelled() : say.thanModelled({ by, side }),
+      spread,
+      seen: seen.join(', '),
+    });
   }
 
   protected toggle(panel: 'weigh' | 'feel' | 'give' | 'setup'): void {
@@ -271,7 +279,7 @@ export class WaterPage {
       how === 'misted' || how === 'soaked' || how === 'bottom' ? how : 'poured';
     const ml = text.trim() === '' ? undefined : this.words.millilitres(text);
     if (ml !== undefined && !(ml > 0 && ml <= 100_000))
-      return this.problem.set('How much did one pot get? Leave it empty if it ran through.');
+      return this.problem.set(say.howMuchDidOne());
     const entry = {
       kind: 'watered' as const,
       batch: batch.id,
@@ -281,9 +289,10 @@ export class WaterPage {
     };
     const shut = gateShutOn(this.state(), batch, this.on());
     if (shut === null) {
-      if (!(await this.actions.record(entry, 'Watered'))) return;
+      if (!(await this.actions.record(entry, say.watered()))) return;
     } else {
-      const opens = shut.opens === null ? 'for now' : `until ${this.words.near(shut.opens)}`;
+      const opens =
+        shut.opens === null ? say.forNow() : say.until({ near: this.words.near(shut.opens) });
       const data: BreachQuestion = { title: this.title(), opens };
       const dialog = this.dialog.open<BreachDialog, BreachQuestion, string>(BreachDialog, {
         data,
@@ -291,7 +300,7 @@ export class WaterPage {
       });
       const breach = await firstValueFrom(dialog.afterClosed());
       if (!breach) return;
-      const told = 'Watered, and the breach remembered';
+      const told = say.wateredAndTheBreach();
       if (!(await this.actions.record({ ...entry, breach }, told))) return;
     }
     this.panel.set(null);
@@ -301,18 +310,15 @@ export class WaterPage {
     const batch = this.batch();
     const grams = this.words.grams(text);
     if (!batch || !this.dayGood()) return;
-    if (!(grams > 0))
-      return this.problem.set('What does one pot weigh? Put it on the scale as it stands.');
+    if (!(grams > 0)) return this.problem.set(say.whatDoesOnePot());
     if (grams > 200_000)
       return this.problem.set(`More than ${this.words.weight(200_000)} is no pot.`);
     const dry = this.verdict()?.pace.dryWeightG;
     const pot = this.pot();
     if (dry != null && pot && grams < dry - 0.1 * pot.waterMl)
-      return this.problem.set(
-        `Lighter than this pot without a drop of water (about ${this.words.weight(dry)}). Another pot, or a tray left off? Weigh again.`,
-      );
+      return this.problem.set(say.lighterThanThisPot({ weight: this.words.weight(dry) }));
     const weighed = { kind: 'weighed', batch: batch.id, grams, day: this.on() } as const;
-    if (await this.actions.record(weighed, 'Weighed')) this.panel.set(null);
+    if (await this.actions.record(weighed, say.weighed())) this.panel.set(null);
   }
 
   protected async feel(depth: string, seen: Touch): Promise<void> {
@@ -322,7 +328,7 @@ export class WaterPage {
     if (!read.ok) return this.problem.set(read.problem);
     const taken = await this.actions.record(
       { kind: 'felt', batch: batch.id, depthMm: Math.min(read.mm, 1000), seen, day: this.on() },
-      'Felt',
+      say.felt(),
     );
     if (taken) this.panel.set(null);
   }
@@ -341,9 +347,8 @@ export class WaterPage {
   ): Promise<void> {
     const containers = numberFrom(count);
     if (!Number.isInteger(containers) || containers < 1 || containers > 10_000)
-      return this.problem.set('How many of them? A whole number of 1 or more.');
-    if (!container || !mix)
-      return this.problem.set('Choose a pot and a mix: the water hangs on both.');
+      return this.problem.set(say.howManyOfThemA());
+    if (!container || !mix) return this.problem.set(say.chooseAPotAnd());
     const read = readLength(depth, this.words.lengthUnit());
     if (!read.ok) return this.problem.set(read.problem);
     const taken = await this.put({
@@ -364,16 +369,19 @@ export class WaterPage {
 
   private put(fields: BatchFields): Promise<boolean> {
     this.problem.set('');
-    return this.actions.record({ kind: 'put', record: 'batch', key: this.id(), fields }, 'Changed');
+    return this.actions.record(
+      { kind: 'put', record: 'batch', key: this.id(), fields },
+      say.changed(),
+    );
   }
 
   private dayGood(): boolean {
     const day = this.on();
     const cut = this.batch()?.cut;
     const problem = !isDay(day)
-      ? 'That is not a day of the calendar.'
+      ? say.thatIsNotA()
       : day > this.today()
-        ? 'That day is still to come. Entries tell what was.'
+        ? say.thatDayIsStill()
         : cut && day < cut
           ? `It was cut on ${this.words.day(cut)}. Choose that day or a later one.`
           : '';

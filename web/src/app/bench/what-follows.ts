@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, input } from '@angular/core';
 import type { ChangedLine } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/what-follows';
 
 /** What would read otherwise, said before it is saved. */
 @Component({
@@ -8,11 +9,13 @@ import type { ChangedLine } from '@hypogeon/words';
   template: `
     @if (changes().length > 0) {
       <div role="status">
-        <p><strong>What follows</strong></p>
+        <p>
+          <strong>{{ say.whatFollows() }}</strong>
+        </p>
         <ul class="pl-5">
           @for (c of changes(); track c.of) {
             <li>
-              {{ c.of }}: {{ c.is }} <span class="quiet">(now: {{ c.was }})</span>
+              {{ c.of }}: {{ c.is }} <span class="quiet">{{ say.now({ was: c.was }) }}</span>
             </li>
           }
         </ul>
@@ -21,5 +24,7 @@ import type { ChangedLine } from '@hypogeon/words';
   `,
 })
 export class WhatFollows {
+  protected readonly say = say;
+
   readonly changes = input.required<readonly ChangedLine[]>();
 }

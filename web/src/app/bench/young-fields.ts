@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import type { Batch, Counts } from '@hypogeon/core/journal';
 import { YOUNG_NAME } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/young-fields';
 import { Words } from '../data/words';
 import { Field, FieldControl } from '../forms/field';
 import { numberFrom } from '../forms/number';
@@ -30,13 +31,13 @@ export function youngProblems(
 }
 
 function budsProblem(n: number | null, { rooted }: Counts): string {
-  if (n === null) return 'A whole number of pieces, please.';
-  return n > rooted ? `Only ${rooted} are rooted and without a young plant.` : '';
+  if (n === null) return say.aWholeNumberOf();
+  return n > rooted ? say.onlyAreRootedAnd({ rooted }) : '';
 }
 
 function headsProblem(n: number | null, { pupped }: Counts): string {
-  if (n === null) return 'A whole number of young plants, please.';
-  return n < pupped ? `${pupped} pieces have one, so at least ${pupped}.` : '';
+  if (n === null) return say.aWholeNumberOfYoung();
+  return n < pupped ? say.piecesHaveOneSo({ pupped }) : '';
 }
 
 /** As the journal takes it, once there is no problem. */
@@ -70,11 +71,7 @@ export function youngFields(
       </hy-field>
     }
     @if (counts().rooted > 0) {
-      <hy-field
-        label="With a bud below, so far"
-        hint="A look in two weeks."
-        [problem]="problems().buds"
-      >
+      <hy-field [label]="say.withABudBelow()" [hint]="say.aLookInTwo()" [problem]="problems().buds">
         <input
           hyControl
           inputmode="numeric"
@@ -88,6 +85,8 @@ export function youngFields(
   `,
 })
 export class YoungFields {
+  protected readonly say = say;
+
   private readonly words = inject(Words);
   readonly batch = input.required<Batch>();
   readonly counts = input.required<Counts>();
@@ -97,10 +96,10 @@ export class YoungFields {
   protected readonly problems = computed(() => youngProblems(this.told(), this.counts()));
   protected readonly names = computed(() => {
     const name = YOUNG_NAME[this.words.speech().wayOf(this.batch()).young];
-    return { all: `${name.charAt(0).toUpperCase()}${name.slice(1)} in all` };
+    return { all: say.inAll({ charAt: name.charAt(0).toUpperCase(), name: name.slice(1) }) };
   });
   protected readonly last = computed(() => {
     const { heads } = this.batch();
-    return heads ? `${heads.count} on ${heads.of} at the last count.` : 'Empty: one each.';
+    return heads ? say.onAtTheLast({ count: heads.count, of: heads.of }) : say.emptyOneEach();
   });
 }

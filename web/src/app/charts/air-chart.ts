@@ -2,6 +2,7 @@ import type { AirReading, AirSeries } from '@hypogeon/core/climate';
 import { dayNumber, type Day } from '@hypogeon/core/days';
 import { temperatureIn } from '@hypogeon/core/units';
 import { counted, dayText, NOUN, percent, temperatureText, type Speech } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/air-chart';
 import { sliderZoom } from './zoom';
 import type { ChartModel } from './chart-model';
 
@@ -77,20 +78,29 @@ export function airChart(
   );
   const humidity = curve((p) => (p.rh === null ? null : +(p.rh * 100).toFixed(1)));
   return {
-    says: `Temperature and humidity in ${place}, ${counted(points.length, NOUN.reading)}`,
+    says: say.temperatureAndHumidityIn({ place, pointsCount: points.length }),
     stops: days.map((r) => ({
       x: dayNumber(r.day) * DAY_MS + DAY_MS / 2,
       y: +temperatureIn(r.tempC, unit).toFixed(2),
-      says: `${dayText(r.day, speech)}: ${told(r.tempC)}${r.minC !== undefined && r.maxC !== undefined ? ` (${told(r.minC)} to ${told(r.maxC)})` : ''}, ${percent(r.rh)} humidity${r.rhFilled ? ', filled in' : ''}.`,
+      says: say.humidity({
+        day: dayText(r.day, speech),
+        told: told(r.tempC),
+        what:
+          r.minC !== undefined && r.maxC !== undefined
+            ? say.to({ told: told(r.minC), told2: told(r.maxC) })
+            : '',
+        percent: percent(r.rh),
+        what2: r.rhFilled ? say.filledIn() : '',
+      }),
     })),
     table: {
-      header: ['Day', 'Mean', 'Low', 'High', 'Humidity'],
+      header: [say.day(), say.mean(), say.low(), say.high(), say.humidity2()],
       rows: days.map((r) => [
         r.day,
         told(r.tempC),
         told(r.minC),
         told(r.maxC),
-        `${percent(r.rh)}${r.rhFilled ? ' filled in' : ''}`,
+        `${percent(r.rh)}${r.rhFilled ? say.filledIn2() : ''}`,
       ]),
     },
     file: {
@@ -101,7 +111,7 @@ export function airChart(
         r.rh.toFixed(4),
         r.minC?.toFixed(2) ?? '',
         r.maxC?.toFixed(2) ?? '',
-        r.rhFilled ? 'filled' : '',
+        r.rhFilled ? say.filled() : '',
       ]),
     },
     option: (ink) => ({

@@ -13,6 +13,7 @@ import {
 import { MatButton } from '@angular/material/button';
 import type { Cell } from '@hypogeon/core/formats';
 import type { EChartsCoreOption, EChartsType } from 'echarts/core';
+import { say } from '@hypogeon/messages/chart';
 import { saveBlob, saveText } from '../data/save-text';
 import { Spreadsheet } from '../data/spreadsheet';
 import { Theme } from '../data/theme';
@@ -58,13 +59,13 @@ const KEYS: Readonly<Record<string, (at: number, last: number) => number>> = {
       <p class="problem" role="alert">{{ failed() }}</p>
     }
     <details class="no-print" (toggle)="opened.set(box.open)" #box>
-      <summary>The same as a table, and files</summary>
+      <summary>{{ say.theSameAsA() }}</summary>
       @if (opened()) {
         <hy-table [name]="name()" [columns]="columns()" [rows]="model().table.rows" />
         <p class="files">
-          <button type="button" matButton="outlined" (click)="csv()">CSV</button>
-          <button type="button" matButton="outlined" (click)="svg()">SVG</button>
-          <button type="button" matButton="outlined" (click)="png()">PNG</button>
+          <button type="button" matButton="outlined" (click)="csv()">{{ say.csv() }}</button>
+          <button type="button" matButton="outlined" (click)="svg()">{{ say.svg() }}</button>
+          <button type="button" matButton="outlined" (click)="png()">{{ say.png() }}</button>
         </p>
       }
     </details>
@@ -99,6 +100,8 @@ const KEYS: Readonly<Record<string, (at: number, last: number) => number>> = {
   `,
 })
 export class Chart {
+  protected readonly say = say;
+
   private readonly theme = inject(Theme);
   private readonly spreadsheet = inject(Spreadsheet);
   /** What it shows: the name of its files. */
@@ -172,7 +175,7 @@ export class Chart {
       this.chart?.setOption(this.dressed(option()), true);
       this.failed.set('');
     } catch {
-      this.failed.set('The drawing could not be loaded: the table below says the same.');
+      this.failed.set(say.theDrawingCouldNot());
     }
   }
 
@@ -226,7 +229,7 @@ export class Chart {
       const text = this.drawing();
       if (text) saveBlob(`${this.name()}.png`, await pngOf(text, inkOf('--paper')));
     } catch {
-      this.failed.set('This browser does not draw the picture: the SVG is the same drawing.');
+      this.failed.set(say.thisBrowserDoesNot());
     }
   }
 

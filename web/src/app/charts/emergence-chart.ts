@@ -1,6 +1,7 @@
 import type { Young } from '@hypogeon/core/botany';
 import type { Emergence, EmergenceStep } from '@hypogeon/core/ledger';
 import { emergenceOn, emergenceText, LOSS_CAUSES, YOUNG_NAME } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/emergence-chart';
 import { hatched, NARROW, soilLine, stairs, type ChartModel, type ChartTable } from './chart-model';
 import { endLabels } from './end-labels';
 
@@ -120,8 +121,8 @@ function emergenceTable({ roots, pups, losses, waiting }: Emergence, young: Youn
   const at = (steps: Steps, day: number): number => Math.round(surely(steps, day));
   return {
     header: [
-      ...['Day', 'Rooted', `With ${YOUNG_NAME[young]}`],
-      ...['Rotted', 'Dried up', 'Lost otherwise', 'Waiting'],
+      ...[say.day(), say.rooted(), say.withWord({ youngName: YOUNG_NAME[young] })],
+      ...[say.rotted(), say.driedUp(), say.lostOtherwise(), say.waiting()],
     ],
     rows: waiting.map(({ day, count }) => [
       day,
@@ -164,11 +165,11 @@ function labelsOf({ count, pups, roots, losses }: Emergence, pooled: boolean, yo
   const share = (n: number): string => (pooled ? '' : ` ${Math.round((n / count) * 100)}%`);
   const gone = LOSS_CAUSES.reduce((sum, c) => sum + end(losses[c]), 0);
   return [
-    ...(gone > 0 ? [{ y: 0.93, text: `lost${share(gone)}` }] : []),
+    ...(gone > 0 ? [{ y: 0.93, text: say.lost({ share: share(gone) }) }] : []),
     ...(end(pups) > 0
       ? [{ y: end(pups) / count, text: `${YOUNG_NAME[young]}${share(end(pups))}` }]
       : []),
-    { y: -end(roots) / count, text: `rooted${share(end(roots))}` },
+    { y: -end(roots) / count, text: say.rooted2({ share: share(end(roots)) }) },
   ];
 }
 

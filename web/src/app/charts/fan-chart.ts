@@ -1,5 +1,6 @@
 import type { RootsFan } from '@hypogeon/core/learn';
 import { fanAhead, fanOn, fanText } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/fan-chart';
 import { band, dayTicks, NARROW, soilLine, type ChartModel, type Ink } from './chart-model';
 
 /**
@@ -17,7 +18,7 @@ export function fanChart(fan: RootsFan, dated: (day: number) => string): ChartMo
     says: fanText(fan),
     stops: expected.map((e) => ({ x: e.day, y: e.mean, says: fanOn(e, stood(e.day)) })),
     table: {
-      header: ['Day', 'Expected', 'At least', 'At most', 'Counted'],
+      header: [say.day(), say.expected(), say.atLeast(), say.atMost(), say.counted()],
       rows: [
         ...expected.map((e) => [e.day, Math.round(e.mean), e.low, e.high, stood(e.day) ?? '']),
         ...counted
@@ -78,7 +79,7 @@ export function fanChart(fan: RootsFan, dated: (day: number) => string): ChartMo
           },
           said(
             ink,
-            'Today',
+            say.today(),
             [Math.min(today, last), of],
             today < last / 2 ? 'left' : 'right',
             '--ink2',

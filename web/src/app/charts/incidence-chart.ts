@@ -1,5 +1,6 @@
 import { incidenceBy, type AalenJohansen, type IncidenceStep } from '@hypogeon/core/stats';
 import { percent } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/incidence-chart';
 import { band, dayTicks, NARROW, soilLine, stairs, type ChartModel } from './chart-model';
 import { endLabels } from './end-labels';
 
@@ -29,22 +30,33 @@ export function incidenceChart(all: readonly IncidenceGroup[]): ChartModel {
   );
   return {
     says: groups
-      .map(
-        (g) =>
-          `${g.name}: ${percent(end(g.roots))} rooted and ${percent(end(g.lost))} lost by day ${lastDay}`,
+      .map((g) =>
+        say.rootedAndLostBy({
+          name: g.name,
+          percent: percent(end(g.roots)),
+          percent2: percent(end(g.lost)),
+          lastDay,
+        }),
       )
       .join('; '),
     stops: Array.from({ length: lastDay + 1 }, (_, day) => ({
       x: day,
-      says: `Day ${day}. ${groups
-        .map((g) => {
-          const { incidence } = incidenceBy(g.roots, day);
-          return `${g.name}: ${percent(incidence)} rooted, ${percent(incidenceBy(g.lost, day).incidence)} lost`;
-        })
-        .join('; ')}.`,
+      says: say.day({
+        day,
+        groups: groups
+          .map((g) => {
+            const { incidence } = incidenceBy(g.roots, day);
+            return say.rootedLost({
+              name: g.name,
+              percent: percent(incidence),
+              percent2: percent(incidenceBy(g.lost, day).incidence),
+            });
+          })
+          .join('; '),
+      }),
     })),
     table: {
-      header: ['Day', ...groups.map((g) => `${g.name}: rooted`)],
+      header: [say.day2(), ...groups.map((g) => say.rooted({ name: g.name }))],
       rows: days.map((day) => [
         day,
         ...groups.map((g) => percent(incidenceBy(g.roots, day).incidence)),
@@ -114,7 +126,10 @@ export function incidenceChart(all: readonly IncidenceGroup[]): ChartModel {
                   groups.map((g) => ({
                     y: end(g.roots),
                     text: g.name,
-                    note: `${percent(end(g.roots))} rooted, ${percent(end(g.lost))} lost`,
+                    note: say.rootedLost2({
+                      percent: percent(end(g.roots)),
+                      percent2: percent(end(g.lost)),
+                    }),
                   })),
                   lastDay,
                   0.3,
@@ -126,9 +141,13 @@ export function incidenceChart(all: readonly IncidenceGroup[]): ChartModel {
           ? {
               title: {
                 text: groups
-                  .map(
-                    (g, i) =>
-                      `${i === 0 ? '—' : '- -'} ${g.name}: ${percent(end(g.roots))} rooted, ${percent(end(g.lost))} lost`,
+                  .map((g, i) =>
+                    say.rootedLost3({
+                      what: i === 0 ? '—' : '- -',
+                      name: g.name,
+                      percent: percent(end(g.roots)),
+                      percent2: percent(end(g.lost)),
+                    }),
                   )
                   .join('\n'),
                 textStyle: { fontSize: 13, fontWeight: 400, color: ink('--ink'), lineHeight: 18 },

@@ -1,5 +1,6 @@
 import type { LossBar } from '@hypogeon/core/ledger';
 import { LOSS_CAUSES, lossBarText, lossText, lossWord } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/loss-chart';
 import { hatched, type ChartModel } from './chart-model';
 
 /**
@@ -11,7 +12,7 @@ export function lossChart(weeks: readonly LossBar[], unit = 'week'): ChartModel 
     says: lossText(weeks, unit),
     stops: weeks.map((w, i) => ({ x: i, says: lossBarText(w, unit) })),
     table: {
-      header: ['Week', 'Rotted', 'Dried up', 'Lost otherwise'],
+      header: [say.week(), say.rotted(), say.driedUp(), say.lostOtherwise()],
       rows: weeks.map((w) => [w.name, ...LOSS_CAUSES.map((c) => w.of[c].toFixed(1))]),
     },
     option: (ink) => ({

@@ -1,6 +1,7 @@
 import type { Day } from '@hypogeon/core/days';
 import type { NeededCurve } from '@hypogeon/core/plan';
 import { nearDay, neededOnText, neededText, shortDay, type DayStyle } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/needed-chart';
 import { HATCH, NARROW, type ChartModel } from './chart-model';
 
 /** Beyond this many times the fewest the eye need not follow. */
@@ -35,8 +36,8 @@ export function neededChart(
       says: neededOnText(d, style),
     })),
     table: {
-      header: ['Cut on', 'Take', 'Season'],
-      rows: days.map((d) => [d.day, d.needed ?? 'none would do', d.season]),
+      header: [say.cutOn(), say.take(), say.season()],
+      rows: days.map((d) => [d.day, d.needed ?? say.noneWouldDo(), d.season]),
     },
     option: (ink, wide) => {
       const middle = Math.floor((days.length - 1) / 2);
@@ -104,7 +105,7 @@ export function neededChart(
                           show: true,
                           position: 'end',
                           align: asked > days.length * 0.6 ? 'right' : 'left',
-                          formatter: `cut by ${shortDay(latest!, style)}`,
+                          formatter: say.cutBy({ shortDay: shortDay(latest!, style) }),
                           color: ink('--ink'),
                           fontWeight: 650,
                           fontSize: 13,

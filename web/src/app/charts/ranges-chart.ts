@@ -1,3 +1,4 @@
+import { say } from '@hypogeon/messages/ranges-chart';
 import { NARROW, type ChartModel } from './chart-model';
 
 /** One thing with its figure and the range it lies in; beside it, where there is one, what was said before. */
@@ -30,19 +31,25 @@ export const rangesTall = (rows: number): number => rows * ROW + 44;
 export function rangesChart(rows: readonly RangeRow[], words: RangeWords): ChartModel {
   const { figure, colour = '--living' } = words;
   const told = (r: RangeRow): string =>
-    `${r.name}: ${figure(r.likely)}, ${figure(r.low)} to ${figure(r.high)}` +
-    (r.before === undefined || words.before === undefined
-      ? ''
-      : `; ${words.before} ${figure(r.before)}`);
+    say.to({
+      name: r.name,
+      figure: figure(r.likely),
+      figure2: figure(r.low),
+      figure3: figure(r.high),
+      what:
+        r.before === undefined || words.before === undefined
+          ? ''
+          : `; ${words.before} ${figure(r.before)}`,
+    });
   return {
     says: `${words.title}. ${rows.map(told).join('. ')}.`,
     stops: rows.map((r, i) => ({ x: r.likely, y: i, says: `${told(r)}.` })),
     table: {
       header: [
         words.title,
-        'Likely',
-        'Low',
-        'High',
+        say.likely(),
+        say.low(),
+        say.high(),
         ...(words.before === undefined ? [] : [words.before]),
       ],
       rows: rows.map((r) => [

@@ -9,13 +9,22 @@ import {
   type Speech,
 } from '@hypogeon/words';
 import { temperatureIn } from '@hypogeon/core/units';
+import { say } from '@hypogeon/messages/season-chart';
 import { band as stripe, HATCH, NARROW, type ChartModel, type Ink } from './chart-model';
 
 const WORD: Readonly<Record<SeasonSpell['state'], string>> = {
-  active: 'grows',
-  marginal: 'edge',
-  resting: 'rests',
-  frost: 'frost',
+  get active() {
+    return say.grows();
+  },
+  get marginal() {
+    return say.edge();
+  },
+  get resting() {
+    return say.rests();
+  },
+  get frost() {
+    return say.frost();
+  },
 };
 const LEAST_HOURS = 6;
 const MOST_HOURS = 18;
@@ -51,12 +60,20 @@ export function seasonChart(
     ...(swing ? [...swing.nights, ...swing.noons].map(([, t]) => t) : []),
   ];
   return {
-    says: `The year from ${dayText(first, speech)}: ${spells
-      .map((s) => `${WORD[s.state]} ${daySpan(s.from, s.to, speech)}`)
-      .join(', ')}.`,
+    says: say.theYearFrom({
+      day: dayText(first, speech),
+      spells: spells.map((s) => `${WORD[s.state]} ${daySpan(s.from, s.to, speech)}`).join(', '),
+    }),
     stops: year.map((d, i) => ({ x: i, y: temps[i]!, says: dayWords(d, speech) })),
     table: {
-      header: ['First of the month', 'Mean', 'Night', 'Noon', 'Light', 'Season'],
+      header: [
+        say.firstOfTheMonth(),
+        say.mean(),
+        say.night(),
+        say.noon(),
+        say.light(),
+        say.season(),
+      ],
       rows: year
         .filter((d, i) => i === 0 || d.day.endsWith('-01'))
         .map((d) => [
@@ -64,7 +81,7 @@ export function seasonChart(
           temperatureText(d.tempC, speech.temperature, speech.locale),
           extreme(d.nightC, speech),
           extreme(d.noonC, speech),
-          d.dayHours === undefined ? 'not known' : `${decimal(d.dayHours, 1, speech.locale)} h`,
+          d.dayHours === undefined ? say.notKnown() : `${decimal(d.dayHours, 1, speech.locale)} h`,
           d.reason,
         ]),
     },
@@ -244,9 +261,11 @@ const extreme = (tempC: number | undefined, speech: Speech): string =>
 function dayWords(d: SeasonDay, speech: Speech): string {
   const parts = [
     extreme(d.tempC, speech),
-    d.nightC === undefined ? '' : `nights ${extreme(d.nightC, speech)}`,
-    d.noonC === undefined ? '' : `noons ${extreme(d.noonC, speech)}`,
-    d.dayHours === undefined ? '' : `${decimal(d.dayHours, 1, speech.locale)} h of light`,
+    d.nightC === undefined ? '' : say.nights({ extreme: extreme(d.nightC, speech) }),
+    d.noonC === undefined ? '' : say.noons({ extreme: extreme(d.noonC, speech) }),
+    d.dayHours === undefined
+      ? ''
+      : say.hOfLight({ dayHours: decimal(d.dayHours, 1, speech.locale) }),
   ];
   return `${dayText(d.day, speech)}: ${parts.filter(Boolean).join(', ')}; ${d.reason}.`;
 }

@@ -1,11 +1,26 @@
 import type { TruthDay } from '@hypogeon/core/practice';
 import { percent } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/truth-chart';
 import { dayTicks, NARROW, soilLine, type ChartModel } from './chart-model';
 import { endLabels } from './end-labels';
 
 const CURVES = [
-  { key: 'closure', name: 'wounds closed', ink: '--callus', dash: 'solid' },
-  { key: 'wet', name: 'stems wet', ink: '--water', dash: [6, 3] },
+  {
+    key: 'closure',
+    get name() {
+      return say.woundsClosed();
+    },
+    ink: '--callus',
+    dash: 'solid',
+  },
+  {
+    key: 'wet',
+    get name() {
+      return say.stemsWet();
+    },
+    ink: '--water',
+    dash: [6, 3],
+  },
   { key: 'reserves', name: 'reserves', ink: '--soil', dash: [2, 3] },
   { key: 'rooted', name: 'rooted', ink: '--living', dash: 'solid' },
   { key: 'rotted', name: 'rotted', ink: '--rot', dash: [8, 2, 2, 2] },
@@ -20,17 +35,24 @@ export function truthChart(truth: readonly TruthDay[], watered: readonly number[
   const told = (t: TruthDay): string =>
     CURVES.map(({ key, name }) => `${name} ${percent(t[key])}`).join(', ');
   return {
-    says: `The truth over ${last} days. On the last: ${truth.length > 0 ? told(truth.at(-1)!) : 'nothing'}.`,
+    says: say.theTruthOverDays({
+      last,
+      what: truth.length > 0 ? told(truth.at(-1)!) : say.nothing(),
+    }),
     stops: truth.map((t) => ({
       x: t.day,
-      says: `Day ${t.day}: ${told(t)}${watered.includes(t.day) ? '. Watered' : ''}.`,
+      says: say.day({
+        day: t.day,
+        told: told(t),
+        what: watered.includes(t.day) ? '. Watered' : '',
+      }),
     })),
     table: {
-      header: ['Day', ...CURVES.map((c) => c.name), 'watered'],
+      header: [say.day2(), ...CURVES.map((c) => c.name), say.watered()],
       rows: truth.map((t) => [
         t.day,
         ...CURVES.map(({ key }) => percent(t[key])),
-        watered.includes(t.day) ? 'yes' : '',
+        watered.includes(t.day) ? say.yes() : '',
       ]),
     },
     option: (ink, wide) => {

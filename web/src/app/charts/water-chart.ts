@@ -8,6 +8,7 @@ import {
   shortDay,
   type Speech,
 } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/water-chart';
 import { sliderZoom } from './zoom';
 import { band, NARROW, type ChartModel, type Ink } from './chart-model';
 
@@ -60,12 +61,14 @@ export function waterChart(given: CourseGiven, speech: Speech): ChartModel | nul
   const most = Math.max(0.5, ...days.map((d) => d.evaporationMm));
   const capped = (fill: number): number => Math.min(Math.max(fill, 0), MOST_FILL);
   return {
-    says:
-      `Water in the pot over ${counted(days.length, NOUN.day)}: ${drinks} ${drinks === 1 ? 'drink' : 'drinks'}` +
-      (now ? `, ${percent(Math.min(now.fill, 1))} left today.` : '.'),
+    says: say.waterInThePot({
+      daysCount: days.length,
+      drinks,
+      what: now ? say.leftToday({ percent: percent(Math.min(now.fill, 1)) }) : '.',
+    }),
     stops: days.map((d, i) => ({ x: i, says: dayWords(d, given, speech) })),
     table: {
-      header: ['Day', 'Water left', 'At least', 'At most', 'Air took', 'Done'],
+      header: [say.day(), say.waterLeft(), say.atLeast(), say.atMost(), say.airTook(), say.done()],
       rows: days.map((d) => [
         d.day,
         percent(d.fill),
@@ -128,7 +131,7 @@ export function waterChart(given: CourseGiven, speech: Speech): ChartModel | nul
             axisLabel: {
               customValues: namedFills(limit),
               formatter: (fill: number) =>
-                fill === 0 ? 'empty' : fill === 1 ? 'full, drained' : 'asks here',
+                fill === 0 ? 'empty' : fill === 1 ? say.fullDrained() : say.asksHere(),
               color: ink('--ink'),
               hideOverlap: true,
             },
@@ -142,7 +145,8 @@ export function waterChart(given: CourseGiven, speech: Speech): ChartModel | nul
             position: 'right',
             axisLabel: {
               customValues: [most / 2],
-              formatter: () => `air took\n${evaporationText(most, speech.length, speech.locale)}`,
+              formatter: () =>
+                say.airTook2({ evaporation: evaporationText(most, speech.length, speech.locale) }),
               color: ink('--ink'),
               lineHeight: 16,
             },
@@ -263,10 +267,19 @@ function dayWords(d: CourseDay, { marks, today }: CourseGiven, speech: Speech): 
   const done = marks.filter((m) => m.day === d.day).map((m) => m.says.replace(/^[^:]*: /, ''));
   const range =
     d.day > today && d.low !== undefined && d.high !== undefined
-      ? ` (${percent(Math.min(d.low, d.high))} to ${percent(Math.max(d.low, d.high))})`
+      ? say.to({
+          percent: percent(Math.min(d.low, d.high)),
+          percent2: percent(Math.max(d.low, d.high)),
+        })
       : '';
   return [
-    `${dayText(d.day, speech)}: ${percent(d.fill)} of its water${range}, the air ${d.day > today ? 'would take' : 'took'} ${evaporationText(d.evaporationMm, speech.length, speech.locale)}.`,
+    say.ofItsWaterThe({
+      day: dayText(d.day, speech),
+      percent: percent(d.fill),
+      range,
+      what: d.day > today ? say.wouldTake() : say.took(),
+      evaporation: evaporationText(d.evaporationMm, speech.length, speech.locale),
+    }),
     ...done.map((says) => `${says[0]!.toUpperCase()}${says.slice(1)}.`),
   ].join(' ');
 }

@@ -2,6 +2,7 @@ import { inject, Injectable, Injector } from '@angular/core';
 import type { MatSnackBar } from '@angular/material/snack-bar';
 import { withGate } from '@hypogeon/core/bench';
 import type { Entry, State } from '@hypogeon/core/journal';
+import { say } from '@hypogeon/messages/actions';
 import { Journal, type Draft } from './journal';
 
 /** A second tap within this time on the very same thing is a slip of the finger. */
@@ -49,7 +50,7 @@ export class Actions {
 
   async retract(...entries: readonly Entry[]): Promise<void> {
     const saved = await this.journal.retract(...entries);
-    if (saved) this.say('Undone. It stays in the history.');
+    if (saved) this.say(say.undoneItStaysIn());
   }
 
   say(text: string): void {
@@ -75,7 +76,7 @@ export class Actions {
     const moved = await this.moved(drafts, before, this.journal.state());
     const bar = await this.bar();
     bar
-      .open([`${said}. Saved.`, moved].filter(Boolean).join(' '), 'Undo', { duration: 8000 })
+      .open([say.saved({ said }), moved].filter(Boolean).join(' '), 'Undo', { duration: 8000 })
       .onAction()
       .subscribe(() => void this.retract(...entries));
   }

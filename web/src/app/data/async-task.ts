@@ -1,5 +1,6 @@
 import { signal } from '@angular/core';
 import { reasonOf } from '@hypogeon/core/faults';
+import { say } from '@hypogeon/messages/async-task';
 import { Stopped } from './workers';
 
 /**
@@ -17,10 +18,10 @@ export class AsyncTask {
     try {
       return await work();
     } catch (error) {
-      if (error instanceof Stopped) this.problem.set('Stopped. Nothing was changed.');
+      if (error instanceof Stopped) this.problem.set(say.stoppedNothingWasChanged());
       else {
         console.error(what, error);
-        this.problem.set(`That did not work: ${reasonOf(error)}. Nothing was changed; try again.`);
+        this.problem.set(say.thatDidNotWork({ reasonOf: reasonOf(error) }));
       }
       return undefined;
     } finally {

@@ -7,6 +7,7 @@ import {
   type Problem,
 } from '@hypogeon/core/formats';
 import { unite, type Entry } from '@hypogeon/core/journal';
+import { say } from '@hypogeon/messages/journal-file';
 import { Journal } from './journal';
 import { LastFile } from './last-file';
 import { Pictures } from './pictures';
@@ -90,7 +91,7 @@ export class JournalFile {
 
   private async readZip(file: File): Promise<OfferedFile> {
     if (file.size > MOST_ZIP_BYTES)
-      return { ok: false, problems: [{ sentence: 'this zip is larger than 1 GB.' }] };
+      return { ok: false, problems: [{ sentence: say.thisZipIsLarger() }] };
     const bytes = new Uint8Array(await file.arrayBuffer());
     const read = await this.worker.ask((w) => w.readZip(bytes, this.entries(), Date.now()));
     if (!read.ok) return read;

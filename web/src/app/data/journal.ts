@@ -14,6 +14,7 @@ import {
 } from '@hypogeon/core/journal';
 import { BehaviorSubject, filter } from 'rxjs';
 import * as z from 'zod';
+import { say } from '@hypogeon/messages/journal';
 import { BOOKS, BUILD, STORES, type Book } from './book';
 import { Drafts } from './drafts';
 import { freshId } from './fresh-id';
@@ -295,13 +296,13 @@ export class Journal {
       );
     } catch (error) {
       console.error('a draft that cannot be written', error);
-      return 'This cannot be written down. Nothing was changed.';
+      return say.thisCannotBeWritten();
     }
     const read = readEntry(plain);
     if (read.ok) return read.entry;
     const [{ path, sentence }] = read.issues as [(typeof read.issues)[number]];
     console.error('a draft that no reader takes', read.issues);
-    return `Nothing was changed: ${problemText({ field: path.join('.'), sentence })}`;
+    return say.nothingWasChanged({ path: problemText({ field: path.join('.'), sentence }) });
   }
 
   /** The grower's answer to {@link clockDoubt}. */

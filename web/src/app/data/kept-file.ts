@@ -17,6 +17,7 @@ import {
   skip,
   Subject,
 } from 'rxjs';
+import { say } from '@hypogeon/messages/kept-file';
 import type { ReadFile } from '../workers/files';
 import { STORES } from './book';
 import { Journal } from './journal';
@@ -76,7 +77,14 @@ const TORN_MS = 120_000;
 /** Another device that writes at the same moment is done after so many tries. */
 const TRIES = 3;
 const MOST_ARRIVALS = 5;
-const TYPES = [{ description: 'Journal', accept: { 'application/json': ['.json'] } }];
+const TYPES = [
+  {
+    get description() {
+      return say.journal();
+    },
+    accept: { 'application/json': ['.json'] },
+  },
+];
 
 /** What a file is told apart by: unchanged, it need not be read again. */
 interface Seen {
@@ -197,7 +205,7 @@ export class KeptFile {
       this.handle = await ask();
     } catch (error) {
       if (error instanceof DOMException && error.name === 'AbortError') return;
-      this.kept.set({ is: 'failed', name: 'The file', why: reasonOf(error) });
+      this.kept.set({ is: 'failed', name: say.theFile(), why: reasonOf(error) });
       return;
     }
     this.forget();
@@ -220,7 +228,7 @@ export class KeptFile {
   /** Only in Settings it would be seen too late: what other devices write does not come in until it is allowed. */
   private askAgain(name: string): void {
     this.bar
-      .open(`${name} is not kept up to date: this browser asks anew whether it may be.`, 'Allow')
+      .open(say.isNotKeptUp({ name }), 'Allow')
       .onAction()
       .subscribe(() => void this.allow());
   }
@@ -319,7 +327,7 @@ export class KeptFile {
       cameInText(state, came, locale, this.journal.thisDevice()),
     );
     this.arrivals.update((all) => [{ at: new Date(), from }, ...all].slice(0, MOST_ARRIVALS));
-    this.bar.open(`Came in: ${from.join('. ')}.`, 'Close', { duration: 8000 });
+    this.bar.open(say.cameIn({ from: from.join('. ') }), 'Close', { duration: 8000 });
     return saved;
   }
 

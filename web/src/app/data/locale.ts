@@ -1,8 +1,8 @@
-import { InjectionToken } from '@angular/core';
-import { localeOf } from '@hypogeon/words';
+import { inject, InjectionToken } from '@angular/core';
+import { Language } from './language';
 
-/** Days, numbers and paper are written as in the grower's region; the sentences are English. */
-export const LOCALE = new InjectionToken<string>('region of the grower', {
+/** Sentences, days, numbers and paper are written as in the grower's language and region: `de-AT`. */
+export const LOCALE = new InjectionToken<() => string>('language and region of the grower', {
   providedIn: 'root',
-  factory: () => localeOf(navigator.language),
+  factory: () => inject(Language).locale,
 });

@@ -1,4 +1,5 @@
 import { inject, Injectable } from '@angular/core';
+import { say } from '@hypogeon/messages/data-pictures';
 import { STORES } from './book';
 import { freshId } from './fresh-id';
 import { Journal, type Draft } from './journal';
@@ -68,9 +69,7 @@ export class Pictures {
 
   private async named(picture: string, draft: Draft): Promise<Taken> {
     const { saved } = await this.journal.record(draft);
-    return saved
-      ? { ok: true, picture }
-      : { ok: false, problem: 'The picture is kept, but its entry is not saved yet: see above.' };
+    return saved ? { ok: true, picture } : { ok: false, problem: say.thePictureIsKept() };
   }
 
   /** The picture is stored before the entry that names it: an entry never points at nothing. */
@@ -81,14 +80,14 @@ export class Pictures {
         problem: `“${file.name}” is no picture. Choose a photograph or a drawing.`,
       };
     if (file.size > MOST_BYTES)
-      return { ok: false, problem: `“${file.name}” is larger than 60 MB. Make it smaller first.` };
+      return { ok: false, problem: say.isLargerThan60({ name: file.name }) };
     let shrunk;
     try {
       shrunk = await this.worker.ask((w) => w.shrink(file, MOST_SIDE, QUALITY));
     } catch {
       return {
         ok: false,
-        problem: `“${file.name}” cannot be read here. Save it as JPEG or PNG and try again.`,
+        problem: say.cannotBeReadHere({ name: file.name }),
       };
     }
     const picture = freshId();
@@ -97,8 +96,7 @@ export class Pictures {
     } catch {
       return {
         ok: false,
-        problem:
-          'The store of this browser is full: the picture was not kept. Save the file with pictures, then free some room.',
+        problem: say.theStoreOfThis(),
       };
     }
     return {

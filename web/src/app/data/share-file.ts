@@ -1,4 +1,5 @@
 import { inject, Injectable } from '@angular/core';
+import { say } from '@hypogeon/messages/share-file';
 import { Actions } from './actions';
 import { JournalFile } from './journal-file';
 import { LastFile } from './last-file';
@@ -18,7 +19,7 @@ export class ShareFile {
   // Not every browser has it.
   private readonly system: Partial<Pick<Navigator, 'canShare'>> = navigator;
   private readonly kind = KINDS.find(({ ending, type }) => {
-    const files = [new File(['{}'], `journal.json${ending}`, { type })];
+    const files = [new File(['{}'], say.journalJson({ ending }), { type })];
     return this.system.canShare?.({ files }) === true;
   });
   readonly can = this.kind !== undefined;
@@ -29,13 +30,13 @@ export class ShareFile {
     const text = await this.file.textOf(this.file.entries());
     const file = new File([text], `${this.file.name()}${ending}`, { type });
     try {
-      await navigator.share({ files: [file], title: 'Journal' });
+      await navigator.share({ files: [file], title: say.journal() });
       await this.last.saved();
     } catch (error) {
       // Thought better of.
       if (error instanceof DOMException && error.name === 'AbortError') return;
       console.error('sharing the journal', error);
-      this.actions.say('It could not be handed over. Save a backup file instead, and send that.');
+      this.actions.say(say.itCouldNotBe());
     }
   }
 }

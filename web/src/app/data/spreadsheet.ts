@@ -9,6 +9,6 @@ export class Spreadsheet {
   private readonly locale = inject(LOCALE);
 
   save(name: string, header: readonly string[], rows: readonly (readonly Cell[])[]): void {
-    saveText(`${name}.csv`, spreadsheetOf(header, rows, this.locale));
+    saveText(`${name}.csv`, spreadsheetOf(header, rows, this.locale()));
   }
 }

@@ -2,21 +2,26 @@ import type { WaterSays } from '@hypogeon/core/care';
 import type { Batch } from '@hypogeon/core/journal';
 import type { WaterVerdict } from '@hypogeon/core/water';
 import { drinkText } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/verdict-words';
 import type { Words } from './words';
 
 /** A verdict as a glance takes it in: `no water until Sun 12 Apr`, `water, about 45 mL each`. */
 export function verdictWords(words: Words, batch: Batch, verdict: WaterVerdict): string {
   switch (verdict.kind) {
     case 'closed':
-      return verdict.opens ? `no water until ${words.near(verdict.opens)}` : 'no water here';
+      return verdict.opens
+        ? say.noWaterUntil({ near: words.near(verdict.opens) })
+        : say.noWaterHere();
     case 'hold':
       if (verdict.poolMl > 0 && verdict.due === null && verdict.reason.why === 'pool')
-        return 'no water: the base stands wet';
-      return verdict.due ? `no water until ${words.near(verdict.due.likely)}` : 'no water for now';
+        return say.noWaterTheBase();
+      return verdict.due
+        ? say.noWaterUntil({ near: words.near(verdict.due.likely) })
+        : say.noWaterForNow();
     case 'water':
-      return `water, ${drinkWords(words, batch, verdict)}`;
+      return say.water({ drinkWords: drinkWords(words, batch, verdict) });
     case 'overdue':
-      return `water, overdue: ${drinkWords(words, batch, verdict)}`;
+      return say.waterOverdue({ drinkWords: drinkWords(words, batch, verdict) });
   }
 }
 
@@ -36,11 +41,11 @@ export function waterGlance(
   if (says.is === 'now') return words.ask(says.ask).toLowerCase();
   return says.leave?.reason.why === 'verdict'
     ? verdictWords(words, batch, verdict)
-    : `no water until ${words.near(says.day)}`;
+    : say.noWaterUntil({ near: words.near(says.day) });
 }
 
 export function drinkWords(words: Words, batch: Batch, { drink }: WaterVerdict): string {
   return drink.manner === 'misted'
-    ? 'a mist'
+    ? say.aMist()
     : drinkText(drink.ml, batch.containers ?? 1, words.lengthUnit());
 }

@@ -77,15 +77,15 @@ export class Words {
 
   private readonly locale = inject(LOCALE);
   readonly lengthUnit = computed<LengthUnit>(
-    () => this.journal.state().settings.length ?? lengthUnitOf(this.locale),
+    () => this.journal.state().settings.length ?? lengthUnitOf(this.locale()),
   );
   readonly temperatureUnit = computed<TemperatureUnit>(
-    () => this.journal.state().settings.temperature ?? temperatureUnitOf(this.locale),
+    () => this.journal.state().settings.temperature ?? temperatureUnitOf(this.locale()),
   );
 
   /** How days are written: the region, and today. */
   readonly style = computed<DayStyle>(() => ({
-    locale: this.locale,
+    locale: this.locale(),
     today: this.today.day(),
   }));
 
@@ -163,12 +163,12 @@ export class Words {
 
   /** `1,461`, `1.461`: a count as the region writes it. */
   number(count: number): string {
-    return rounded(count, 0, this.locale);
+    return rounded(count, 0, this.locale());
   }
 
   /** `1,234.50`, `1.234,50`: with so many decimals. */
   decimal(value: number, digits: number): string {
-    return decimal(value, digits, this.locale);
+    return decimal(value, digits, this.locale());
   }
 
   /** A rule of the trade with its lengths in the grower's unit. */
@@ -184,22 +184,22 @@ export class Words {
 
   /** `€0.41`, `0.41` while nobody has said what prices are in. */
   money(value: number): string {
-    return moneyText(value, this.journal.state().settings.currency, this.locale);
+    return moneyText(value, this.journal.state().settings.currency, this.locale());
   }
 
   /** `2`, `2.5`: with at most so many decimals. */
   rounded(value: number, digits: number): string {
-    return rounded(value, digits, this.locale);
+    return rounded(value, digits, this.locale());
   }
 
   /** `2 1/4`: what a scoop measures. */
   quarters(value: number): string {
-    return quarters(value, this.locale);
+    return quarters(value, this.locale());
   }
 
   /** `45 mL`, `1.5 fl oz`. */
   volume(ml: number): string {
-    return volumeText(ml, this.lengthUnit(), this.locale);
+    return volumeText(ml, this.lengthUnit(), this.locale());
   }
 
   logLine(entry: BatchEntry): string {
@@ -208,21 +208,21 @@ export class Words {
 
   /** `73 mL`, `2.5 fl oz`: to be measured out. */
   dose(ml: number): string {
-    return doseText(ml, this.lengthUnit(), this.locale);
+    return doseText(ml, this.lengthUnit(), this.locale());
   }
 
   /** `85 g`, `3 oz`. */
   weight(grams: number): string {
-    return weightText(grams, this.lengthUnit(), this.locale);
+    return weightText(grams, this.lengthUnit(), this.locale());
   }
 
   /** `2.3 mm a day`. */
   evaporation(mm: number): string {
-    return evaporationText(mm, this.lengthUnit(), this.locale);
+    return evaporationText(mm, this.lengthUnit(), this.locale());
   }
 
   length(mm: number): string {
-    return lengthText(mm, this.lengthUnit(), this.locale);
+    return lengthText(mm, this.lengthUnit(), this.locale());
   }
 
   /** A length as it is put into a field: its number in the grower's unit, fine enough to be read back. */
@@ -232,7 +232,7 @@ export class Words {
   }
 
   temperature(tempC: number): string {
-    return temperatureText(tempC, this.temperatureUnit(), this.locale);
+    return temperatureText(tempC, this.temperatureUnit(), this.locale());
   }
 
   /** What a bare number in a field for a jug, a bag, a scale is in. */

@@ -12,7 +12,7 @@ import { Today } from '../data/today';
 /** Material's calendar over our days, read and written as in the grower's region. */
 @Injectable()
 export class DayAdapter extends DateFnsAdapter {
-  private readonly region = inject(LOCALE);
+  private readonly region = inject(LOCALE)();
   private readonly order = dayOrderOf(this.region);
   private readonly firstWeekday = firstWeekdayOf(this.region);
   private readonly now = inject(Today).day;
@@ -32,7 +32,11 @@ export class DayAdapter extends DateFnsAdapter {
     const today = this.now();
     const near = readNearDay(value, today);
     if (near) return dateOf(near);
-    const read = readDay(value, { today, order: this.order, languages: [navigator.language] });
+    const read = readDay(value, {
+      today,
+      order: this.order,
+      languages: [this.region, navigator.language],
+    });
     return read.ok ? dateOf(read.day) : this.invalid();
   }
 

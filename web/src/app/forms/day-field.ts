@@ -14,6 +14,7 @@ import {
   type MatDatepickerInputEvent,
 } from '@angular/material/datepicker';
 import { isDay, type Day } from '@hypogeon/core/days';
+import { say } from '@hypogeon/messages/day-field';
 import { dateOf, DAY_ADAPTER, dayOfDate } from './day-adapter';
 import { Field, FieldControl } from './field';
 
@@ -67,8 +68,7 @@ export class DayField {
   protected readonly latest = computed(() => (isDay(this.max()) ? dateOf(this.max()) : null));
   protected readonly said = computed(() => {
     const day = this.value();
-    if (day !== '' && !isDay(day))
-      return `“${day}” is not a day. Write it like ${EXAMPLE}, or pick it.`;
+    if (day !== '' && !isDay(day)) return say.isNotADay({ day, example: EXAMPLE });
     return this.problem();
   });
 

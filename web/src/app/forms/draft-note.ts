@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { say } from '@hypogeon/messages/draft-note';
 import { Ago } from '../ui/ago';
 
 /** Says that a form was taken up where it was left, how long ago that was, and lets one start over. */
@@ -10,8 +11,10 @@ import { Ago } from '../ui/ago';
   template: `
     @if (at() !== null) {
       <p class="quiet small no-print" role="status">
-        Taken up where you left it {{ at() | hyAgo }}.
-        <button type="button" matButton="text" (click)="afresh.emit()">Start over</button>
+        {{ say.takenUpWhereYou({ hyAgo: (at() | hyAgo) }) }}
+        <button type="button" matButton="text" (click)="afresh.emit()">
+          {{ say.startOver() }}
+        </button>
       </p>
     }
   `,
@@ -23,6 +26,8 @@ import { Ago } from '../ui/ago';
   `,
 })
 export class DraftNote {
+  protected readonly say = say;
+
   /** When it was typed, ms since 1970; null where it is not taken up. */
   readonly at = input.required<number | null>();
   readonly afresh = output();

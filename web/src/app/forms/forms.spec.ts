@@ -28,7 +28,7 @@ class DayHost {
 
 describe('a day', () => {
   const open = async (locale = 'en-GB') => {
-    const page = await mount(DayHost, {}, [], [{ provide: LOCALE, useValue: locale }]);
+    const page = await mount(DayHost, {}, [], [{ provide: LOCALE, useValue: () => locale }]);
     const loader = TestbedHarnessEnvironment.loader(page.fixture);
     const input = await loader.getHarness(MatDatepickerInputHarness);
     return { page, input, day: page.fixture.componentInstance.day };

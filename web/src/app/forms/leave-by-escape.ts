@@ -1,4 +1,5 @@
 import { Directive, ElementRef, inject, output } from '@angular/core';
+import { say } from '@hypogeon/messages/leave-by-escape';
 import { Actions } from '../data/actions';
 
 /**
@@ -22,6 +23,6 @@ export class LeaveByEscape {
 
   protected escape(): void {
     if (!this.typed && this.host.querySelector('.ng-dirty') === null) return this.hyLeave.emit();
-    this.actions.say('What you typed stands. Cancel throws it away.');
+    this.actions.say(say.whatYouTypedStands());
   }
 }

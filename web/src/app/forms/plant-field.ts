@@ -3,6 +3,7 @@ import { MatAutocomplete, MatAutocompleteTrigger } from '@angular/material/autoc
 import { MatOption } from '@angular/material/select';
 import { findTaxa, type Taxon } from '@hypogeon/core/botany';
 import { alsoCalled, namesThatFit } from '@hypogeon/core/names';
+import { say } from '@hypogeon/messages/plant-field';
 import { Field, FieldControl } from './field';
 
 /** As many as a phone shows above its keyboard. */
@@ -14,7 +15,7 @@ const MOST = 8;
   imports: [Field, FieldControl, MatAutocomplete, MatAutocompleteTrigger, MatOption],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <hy-field label="Plant" [hint]="hint()" [problem]="problem()">
+    <hy-field [label]="say.plant()" [hint]="hint()" [problem]="problem()">
       <input
         hyControl
         type="text"
@@ -37,6 +38,8 @@ const MOST = 8;
   `,
 })
 export class PlantField {
+  protected readonly say = say;
+
   /** What is typed. */
   readonly text = model.required<string>();
   readonly plants = input.required<readonly Taxon[]>();

@@ -1,3 +1,4 @@
+import { say } from '@hypogeon/messages/price';
 import { numberFrom } from './number';
 
 /** A price as typed: empty is none. */
@@ -10,5 +11,5 @@ export function readPrice(
   const each = numberFrom(text);
   return Number.isFinite(each) && each >= 0 && each <= 1_000_000
     ? { ok: true, each }
-    : { ok: false, problem: 'A price is a number of 0 or more, or nothing.' };
+    : { ok: false, problem: say.aPriceIsA() };
 }

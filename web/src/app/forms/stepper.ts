@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import { MatIconButton } from '@angular/material/button';
+import { say } from '@hypogeon/messages/stepper';
 import { Field, FieldControl } from './field';
 
 /** A count that a thumb moves by one, and a hand may type. */
@@ -12,7 +13,7 @@ import { Field, FieldControl } from './field';
     <button
       type="button"
       matIconButton
-      [attr.aria-label]="'One less: ' + of()"
+      [attr.aria-label]="say.oneLess({ of: of() })"
       [disabled]="value() <= least()"
       (click)="stepped.emit(value() - 1)"
     >
@@ -32,7 +33,7 @@ import { Field, FieldControl } from './field';
     <button
       type="button"
       matIconButton
-      [attr.aria-label]="'One more: ' + of()"
+      [attr.aria-label]="say.oneMore({ of: of() })"
       (click)="stepped.emit(value() + 1)"
     >
       +
@@ -48,6 +49,8 @@ import { Field, FieldControl } from './field';
   `,
 })
 export class Stepper {
+  protected readonly say = say;
+
   /** What is counted: `leaves`, `The tall aeonium`. */
   readonly of = input.required<string>();
   /** What stands before it in the label of the field: `It has, `. */

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, input, model } from '@angular/core';
 import { MatChipListbox, MatChipOption } from '@angular/material/chips';
+import { say } from '@hypogeon/messages/why-chips';
 import { Field, FieldControl } from './field';
 
 /** A reason by one tap; in words of one's own where none fits. */
@@ -17,12 +18,12 @@ import { Field, FieldControl } from './field';
         }}</mat-chip-option>
       }
     </mat-chip-listbox>
-    <hy-field unseen label="Another reason">
+    <hy-field unseen [label]="say.anotherReason()">
       <input
         hyControl
         type="text"
         maxlength="200"
-        placeholder="another reason"
+        [placeholder]="say.anotherReason2()"
         [value]="reasons().includes(value()) ? '' : value()"
         (input)="value.set(own.value)"
         #own
@@ -31,6 +32,8 @@ import { Field, FieldControl } from './field';
   `,
 })
 export class WhyChips {
+  protected readonly say = say;
+
   readonly label = input.required<string>();
   readonly reasons = input.required<readonly string[]>();
   readonly value = model('');

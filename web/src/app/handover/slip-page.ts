@@ -4,6 +4,7 @@ import { MatButton } from '@angular/material/button';
 import { plantDrawn, plantOf, batchTitle } from '@hypogeon/core/bench';
 import { slipOf } from '@hypogeon/core/care';
 import { slipPlain, slipText, paperOf } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/slip-page';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { LOCALE } from '../data/locale';
@@ -22,11 +23,12 @@ import { Field, FieldControl } from '../forms/field';
   template: `
     @if (slip(); as s) {
       <p class="quiet small no-print">
-        <a routerLink="/bench">Bench</a> · <a [routerLink]="['/bench', id()]">{{ title() }}</a>
+        <a routerLink="/bench">{{ say.bench() }}</a> ·
+        <a [routerLink]="['/bench', id()]">{{ title() }}</a>
       </p>
-      <h1 class="no-print">Care slip</h1>
+      <h1 class="no-print">{{ say.careSlip() }}</h1>
       <div class="row no-print flex flex-wrap items-end gap-3 mb-5">
-        <hy-field label="How many go" [problem]="problem()">
+        <hy-field [label]="say.howManyGo()" [problem]="problem()">
           <input
             hyControl
             inputmode="numeric"
@@ -36,17 +38,20 @@ import { Field, FieldControl } from '../forms/field';
           />
         </hy-field>
         <button type="button" matButton="filled" (click)="pdf()" [disabled]="problem() !== ''">
-          PDF
+          {{ say.pdf() }}
         </button>
         <button type="button" matButton="outlined" (click)="copy()" [disabled]="problem() !== ''">
-          Copy as text
+          {{ say.copyAsText() }}
         </button>
         <button type="button" matButton="outlined" (click)="text()" [disabled]="problem() !== ''">
-          Text file
+          {{ say.textFile() }}
         </button>
-        <a matButton="text" [routerLink]="['/bench', id(), 'part']">Hand some over</a>
+        <a matButton="text" [routerLink]="['/bench', id(), 'part']">{{ say.handSomeOver() }}</a>
       </div>
-      <article class="max-w-136 py-4.5 px-5 border border-ink2 bg-face" aria-label="The slip">
+      <article
+        class="max-w-136 py-4.5 px-5 border border-ink2 bg-face"
+        [attr.aria-label]="say.theSlip()"
+      >
         @if (plant(); as p) {
           <hy-plant class="float-right -mt-1 ml-3" [drawn]="p" [size]="112" />
         }
@@ -63,13 +68,17 @@ import { Field, FieldControl } from '../forms/field';
         }
       </article>
     } @else {
-      <h1>No such batch</h1>
-      <p>It may live in another journal. <a routerLink="/bench">To the bench</a></p>
+      <h1>{{ say.noSuchBatch() }}</h1>
+      <p>
+        {{ say.itMayLiveIn() }} <a routerLink="/bench">{{ say.toTheBench() }}</a>
+      </p>
     }
   `,
 })
 export class SlipPage {
-  private readonly paper = paperOf(inject(LOCALE));
+  protected readonly say = say;
+
+  private readonly paper = paperOf(inject(LOCALE)());
   private readonly state = inject(Journal).state;
   private readonly verdicts = inject(Water).verdicts;
   private readonly today = inject(Today).day;
@@ -90,9 +99,7 @@ export class SlipPage {
   });
   private readonly count = computed(() => Number(this.typed() ?? '1'));
   protected readonly problem = computed(() =>
-    Number.isInteger(this.count()) && this.count() >= 1
-      ? ''
-      : 'How many? A whole number of 1 or more.',
+    Number.isInteger(this.count()) && this.count() >= 1 ? '' : say.howManyAWhole(),
   );
   protected readonly slip = computed(() => {
     const batch = this.batch();
@@ -107,7 +114,7 @@ export class SlipPage {
 
   protected text(): void {
     const slip = this.slip();
-    if (slip) saveText(`Care of ${slip.title}.txt`, slipPlain(slip), 'text/plain');
+    if (slip) saveText(say.careOfTxt({ title: slip.title }), slipPlain(slip), 'text/plain');
   }
 
   protected async copy(): Promise<void> {
@@ -115,9 +122,9 @@ export class SlipPage {
     if (!slip) return;
     try {
       await navigator.clipboard.writeText(slipPlain(slip));
-      this.actions.say('Copied.');
+      this.actions.say(say.copied());
     } catch {
-      this.actions.say('This browser does not let it be copied. Save the text file instead.');
+      this.actions.say(say.thisBrowserDoesNot());
     }
   }
 

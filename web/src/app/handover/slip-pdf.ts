@@ -1,6 +1,7 @@
 import type { Paper, SlipText } from '@hypogeon/words';
 import { jsPDF } from 'jspdf';
 import type { Shape } from '@hypogeon/core/draw';
+import { say } from '@hypogeon/messages/slip-pdf';
 import { printable } from '../labels/printable';
 import { layDrawing } from './pdf-drawing';
 
@@ -22,7 +23,7 @@ export function slipPdf(
 ): Blob {
   const size = QUARTER[paper];
   const pdf = new jsPDF({ unit: 'mm', format: size });
-  pdf.setProperties({ title, creator: 'Hypogeon' });
+  pdf.setProperties({ title, creator: say.hypogeon() });
   if (plant.length > 0)
     layDrawing(pdf, plant, { x: size[0] - MARGIN - PICTURE, y: MARGIN - 4 }, PICTURE);
   // Beside the picture lines are shorter.

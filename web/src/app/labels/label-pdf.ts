@@ -2,6 +2,7 @@ import { jsPDF } from 'jspdf';
 import { drawPiece } from '@hypogeon/core/draw';
 import { drawLabel, placeLabels, type LabelSheet, type LabelText } from '@hypogeon/core/label';
 import type { Drawn } from '@hypogeon/core/look';
+import { say } from '@hypogeon/messages/label-pdf';
 import { layDrawing } from '../handover/pdf-drawing';
 import { MARK_FIELD, MARK_LEFT, MARK_SHOWN, MARK_SOIL } from './mark-field';
 import { printable } from './printable';
@@ -11,7 +12,7 @@ export function labelsPdf(sheet: LabelSheet, labels: readonly LabelText[], skip:
   const size: [number, number] = [sheet.pageWidth, sheet.pageHeight];
   const orientation = sheet.pageWidth > sheet.pageHeight ? 'landscape' : 'portrait';
   const pdf = new jsPDF({ unit: 'mm', format: size, orientation });
-  pdf.setProperties({ title: 'Labels', creator: 'Hypogeon' });
+  pdf.setProperties({ title: say.labels(), creator: say.hypogeon() });
   placeLabels(sheet, labels.length, skip).forEach((place, i) => {
     while (pdf.getNumberOfPages() <= place.page) pdf.addPage(size, orientation);
     pdf.setPage(place.page + 1);

@@ -26,6 +26,7 @@ import {
 import { walkStops } from '@hypogeon/core/walk';
 import { BenchTabs } from '../bench/bench-tabs';
 import { paperOf, type Paper } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/labels-page';
 import { Drafts } from '../data/drafts';
 import { shapeOf } from '../data/draft-shape';
 import { Journal } from '../data/journal';
@@ -46,22 +47,29 @@ interface LabelDraft {
   readonly each: boolean;
 }
 
-const OWN: LabelSheet = { ...LABEL_SHEETS[0]!, id: 'own', name: 'Own size' };
+const OWN: LabelSheet = {
+  ...LABEL_SHEETS[0]!,
+  id: 'own',
+  get name() {
+    return say.ownSize();
+  },
+};
 const BLANK: LabelDraft = { sheet: LABEL_SHEETS[0]!.id, own: OWN, skip: 0, each: false };
 /** The sheet that fits the paper of the region. */
 const SHEET_ON: Readonly<Record<Paper, string>> = { a4: 'a4-24', letter: 'letter-30' };
 
-const OWN_FIELDS = [
-  ['width', 'Label width, mm'],
-  ['height', 'Label height, mm'],
-  ['left', 'Left margin, mm'],
-  ['top', 'Top margin, mm'],
-  ['gapX', 'Gap across, mm'],
-  ['gapY', 'Gap down, mm'],
-  ['pageWidth', 'Page width, mm'],
-  ['pageHeight', 'Page height, mm'],
-  ['blank', 'Blank end, mm'],
-] as const;
+const ownFields = () =>
+  [
+    ['width', say.labelWidthMm()],
+    ['height', say.labelHeightMm()],
+    ['left', say.leftMarginMm()],
+    ['top', say.topMarginMm()],
+    ['gapX', say.gapAcrossMm()],
+    ['gapY', say.gapDownMm()],
+    ['pageWidth', say.pageWidthMm()],
+    ['pageHeight', say.pageHeightMm()],
+    ['blank', say.blankEndMm()],
+  ] as const;
 
 /** Sheets of labels with a code that opens the batch, as a PDF. */
 @Component({
@@ -73,6 +81,8 @@ const OWN_FIELDS = [
   styleUrl: './labels-page.scss',
 })
 export class LabelsPage {
+  protected readonly say = say;
+
   private readonly state = inject(Journal).state;
   private readonly today = inject(Today).day;
   private readonly verdicts = inject(Water).verdicts;
@@ -87,9 +97,9 @@ export class LabelsPage {
   protected readonly soil = `M${MARK_LEFT} ${MARK_SOIL}h${MARK_SHOWN}`;
 
   protected readonly sheets = [...LABEL_SHEETS, OWN];
-  protected readonly ownFields = OWN_FIELDS;
+  protected readonly ownFields = ownFields();
   protected readonly draft = signal<LabelDraft>(
-    this.keeper.read() ?? { ...BLANK, sheet: SHEET_ON[paperOf(inject(LOCALE))] },
+    this.keeper.read() ?? { ...BLANK, sheet: SHEET_ON[paperOf(inject(LOCALE)())] },
   );
   protected readonly sheet = computed(() => {
     const { sheet, own } = this.draft();
@@ -132,7 +142,7 @@ export class LabelsPage {
         const write = {
           full: (day: string): string => `${this.words.shortDay(day)} ${day.slice(0, 4)}`,
           short: (day: string): string => this.words.shortDay(day),
-          untilRoots: 'no water until roots',
+          untilRoots: say.noWaterUntilRoots(),
         };
         const label = labelOf(
           state,

@@ -10,6 +10,7 @@ import {
 import { Router } from '@angular/router';
 import { MatButton } from '@angular/material/button';
 import { batchCalled, batchInAddress } from '@hypogeon/core/label';
+import { say } from '@hypogeon/messages/scan-page';
 import { BenchTabs } from '../bench/bench-tabs';
 import { Journal } from '../data/journal';
 import { PICTURES_WORKER } from '../data/workers';
@@ -25,38 +26,44 @@ const LOOK_EVERY_MS = 180;
   imports: [FilePick, MatButton, BenchTabs, Field, FieldControl],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="page-head"><h1>Scan a label</h1></div>
+    <div class="page-head">
+      <h1>{{ say.scanALabel() }}</h1>
+    </div>
     <hy-bench-tabs />
     <div class="ways grid auto-fit-68 gap-8">
       <section class="grid content-start justify-items-start gap-3" aria-labelledby="cam">
-        <h2 id="cam" class="ruled w-full">By camera</h2>
+        <h2 id="cam" class="ruled w-full">{{ say.byCamera() }}</h2>
         <video
           muted
           playsinline
           [hidden]="!looking()"
-          aria-label="What the camera sees"
+          [attr.aria-label]="say.whatTheCameraSees()"
           #video
         ></video>
         @if (looking()) {
-          <button type="button" matButton="outlined" (click)="stop()">Stop the camera</button>
+          <button type="button" matButton="outlined" (click)="stop()">
+            {{ say.stopTheCamera() }}
+          </button>
         } @else {
-          <button type="button" matButton="filled" (click)="start()">Start the camera</button>
+          <button type="button" matButton="filled" (click)="start()">
+            {{ say.startTheCamera() }}
+          </button>
         }
-        <p class="quiet small">Nothing of what it sees leaves this device.</p>
+        <p class="quiet small">{{ say.nothingOfWhatIt() }}</p>
       </section>
       <section class="grid content-start justify-items-start gap-3" aria-labelledby="pic">
-        <h2 id="pic" class="ruled w-full">On a picture</h2>
+        <h2 id="pic" class="ruled w-full">{{ say.onAPicture() }}</h2>
         <hy-file-pick
           look="outlined"
-          label="Choose a picture"
+          [label]="say.chooseAPicture()"
           accept="image/*"
           (picked)="picture($event[0])"
         />
       </section>
       <section class="grid content-start justify-items-start gap-3" aria-labelledby="eye">
-        <h2 id="eye" class="ruled w-full">By eye</h2>
+        <h2 id="eye" class="ruled w-full">{{ say.byEye() }}</h2>
         <form class="flex items-end gap-2.5" (submit)="$event.preventDefault(); typed(code.value)">
-          <hy-field label="Code on the label">
+          <hy-field [label]="say.codeOnTheLabel()">
             <input
               hyControl
               type="text"
@@ -66,7 +73,7 @@ const LOOK_EVERY_MS = 180;
               #code
             />
           </hy-field>
-          <button matButton="outlined">Open</button>
+          <button matButton="outlined">{{ say.open() }}</button>
         </form>
       </section>
     </div>
@@ -83,6 +90,8 @@ const LOOK_EVERY_MS = 180;
   `,
 })
 export class ScanPage {
+  protected readonly say = say;
+
   private readonly state = inject(Journal).state;
   private readonly router = inject(Router);
   private readonly worker = inject(PICTURES_WORKER);
@@ -102,19 +111,14 @@ export class ScanPage {
   protected async start(): Promise<void> {
     this.problem.set('');
     const devices = navigator.mediaDevices as MediaDevices | undefined;
-    if (!devices)
-      return this.problem.set(
-        'This browser gives no camera to a page that is not served securely. Choose a picture instead, or type the code.',
-      );
+    if (!devices) return this.problem.set(say.thisBrowserGivesNo());
     const asked = (this.asking = Symbol());
     let stream: MediaStream;
     try {
       stream = await devices.getUserMedia({ video: { facingMode: 'environment' } });
     } catch {
       if (this.asking !== asked) return;
-      return this.problem.set(
-        'No camera could be opened: none is here, or it was refused. Choose a picture instead, or type the code.',
-      );
+      return this.problem.set(say.noCameraCouldBe());
     }
     // Left, or stopped, while the browser was asking: the camera must not stay on for nobody.
     if (this.asking !== asked) return stream.getTracks().forEach((t) => t.stop());
@@ -127,9 +131,7 @@ export class ScanPage {
     } catch {
       if (this.asking !== asked) return;
       this.stop();
-      return this.problem.set(
-        'The camera is open, but its picture does not play here. Choose a picture instead, or type the code.',
-      );
+      return this.problem.set(say.theCameraIsOpen());
     }
     void this.look();
   }
@@ -149,14 +151,9 @@ export class ScanPage {
     try {
       text = await this.worker.ask((w) => w.scan(file));
     } catch {
-      return this.problem.set(
-        `“${file.name}” cannot be read here. Save it as JPEG or PNG and try again.`,
-      );
+      return this.problem.set(say.cannotBeReadHere({ name: file.name }));
     }
-    if (text === null)
-      return this.problem.set(
-        'No code is seen on it. Closer, square to the label, without shine; or type the code.',
-      );
+    if (text === null) return this.problem.set(say.noCodeIsSeen());
     this.open(text);
   }
 
@@ -165,9 +162,7 @@ export class ScanPage {
     if (batch) void this.router.navigate(['/bench', batch.id]);
     else
       this.problem.set(
-        code.trim() === ''
-          ? 'Type the code that stands on the label: three letters, a dash, three signs.'
-          : `No batch has the code “${code.trim()}” in this journal.`,
+        code.trim() === '' ? say.typeTheCodeThat() : say.noBatchHasThe({ code: code.trim() }),
       );
   }
 
@@ -198,11 +193,7 @@ export class ScanPage {
       void this.router.navigate(['/bench', batch.id]);
       return true;
     }
-    this.problem.set(
-      id === null
-        ? 'That code is no label of Hypogeon.'
-        : 'That label is of another journal: its batch is not here. Import that journal first.',
-    );
+    this.problem.set(id === null ? say.thatCodeIsNo() : say.thatLabelIsOf());
     return false;
   }
 }

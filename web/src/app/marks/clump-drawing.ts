@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { ANY_LOOK } from '@hypogeon/core/botany';
 import { drawn, type Look } from '@hypogeon/core/look';
+import { say } from '@hypogeon/messages/clump-drawing';
 import { DrawingDefs } from './drawing-defs';
 import { pieceAt, plantAt } from './standing';
 
@@ -143,9 +144,10 @@ export class ClumpDrawing {
             `M${x} ${SOIL}c${r / 3} ${r / 2} ${r} ${r * 0.6} ${r} ${r}`,
           ];
         }),
-      says: `The mother and ${offsets.length} young ones: ${offsets
-        .map((o, i) => `${i + 1} ${WORD[o.is]}`)
-        .join(', ')}.`,
+      says: say.theMotherAndYoung({
+        offsetsCount: offsets.length,
+        offsets: offsets.map((o, i) => `${i + 1} ${WORD[o.is]}`).join(', '),
+      }),
     };
   });
 }

@@ -4,6 +4,7 @@ import { drawn, type Look } from '@hypogeon/core/look';
 import { DrawingDefs } from './drawing-defs';
 import { plantAt } from './standing';
 import type { ClumpPart, PartVerdict } from '@hypogeon/core/plan';
+import { say } from '@hypogeon/messages/division-drawing';
 
 export interface DrawnPart {
   readonly part: ClumpPart;
@@ -123,7 +124,7 @@ export class DivisionDrawing {
       return {
         nr: i + 1,
         is: verdict.is,
-        word: pots ? '' : 'stays',
+        word: pots ? '' : say.stays(),
         at: `translate(${(i % PER_ROW) * STEP + STEP / 2} ${Math.floor(i / PER_ROW) * TALL})`,
         deep,
         low,
@@ -140,7 +141,10 @@ export class DivisionDrawing {
     return {
       box: `0 0 ${STEP * PER_ROW} ${TALL * rows}`,
       ones,
-      says: `${parts.length} parts: ${ones.map((o) => `${o.nr} ${o.is === 'pot' ? 'to pot' : 'stays'}`).join(', ')}.`,
+      says: say.parts({
+        partsCount: parts.length,
+        what: ones.map((o) => `${o.nr} ${o.is === 'pot' ? say.toPot() : say.stays()}`).join(', '),
+      }),
     };
   });
 }

@@ -1,6 +1,7 @@
 import type { Ask } from '@hypogeon/core/care';
 import { daysBetween, type Day } from '@hypogeon/core/days';
 import type { Cutting, Outcome } from '@hypogeon/core/journal';
+import { say } from '@hypogeon/messages/mark-state';
 
 /** Everything a cutting mark shows. */
 export interface MarkState {
@@ -49,10 +50,22 @@ export function markOfBatch({ batch, closure }: Pick<Ask, 'batch' | 'closure'>):
 }
 
 export const OUTCOME_WORD: Readonly<Record<Outcome, string>> = {
-  waiting: 'waiting',
-  rooted: 'rooted',
-  pupped: 'rooted, with a pup',
-  rotted: 'rotted',
-  dried: 'dried up',
-  lost: 'lost otherwise',
+  get waiting() {
+    return say.waiting();
+  },
+  get rooted() {
+    return say.rooted();
+  },
+  get pupped() {
+    return say.rootedWithAPup();
+  },
+  get rotted() {
+    return say.rotted();
+  },
+  get dried() {
+    return say.driedUp();
+  },
+  get lost() {
+    return say.lostOtherwise();
+  },
 };

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import type { Drawn, Part } from '@hypogeon/core/look';
 import { porosity, waterBetween, type FilledPot } from '@hypogeon/core/media';
+import { say } from '@hypogeon/messages/pot-section';
 import { Words } from '../data/words';
 import { CuttingMark } from './cutting-mark';
 import { grainsIn } from './grains';
@@ -109,9 +110,9 @@ const SLICES = 28;
         />
       }
       @if (v.foot !== null) {
-        <span class="label" [style.top.%]="(v.foot / v.height) * 100"
-          >soggy layer {{ words.length(footMm()) }}</span
-        >
+        <span class="label" [style.top.%]="(v.foot / v.height) * 100">{{
+          say.soggyLayer({ length: words.length(footMm()) })
+        }}</span>
       }
     }
   `,
@@ -219,6 +220,8 @@ const SLICES = 28;
   `,
 })
 export class PotSection {
+  protected readonly say = say;
+
   protected readonly words = inject(Words);
   readonly pot = input.required<FilledPot>();
   /** The state of the day; drained where it is left out. */
@@ -298,7 +301,7 @@ export class PotSection {
       ticks: Array.from({ length: Math.floor(depthMm / 10) + 1 }, (_, cm) => ({
         cm,
         y: soil + cm * 10 * scale,
-        says: this.words.lengthUnit() === 'in' ? this.words.length(cm * 10) : `${cm} cm`,
+        says: this.words.lengthUnit() === 'in' ? this.words.length(cm * 10) : say.cm({ cm }),
       })),
     };
   });
@@ -306,10 +309,13 @@ export class PotSection {
   protected readonly says = computed(() => {
     const { container, water, air, footMm, medium } = this.pot();
     const mix = medium.parts.map((p) => p.component.name).join(', ');
-    return (
-      `${container.name} cut through, filled with ${mix}. After draining ${this.words.percent(water)} water and ` +
-      `${this.words.percent(air)} air; the foot is full up to ${this.words.length(footMm)}.`
-    );
+    return say.cutThroughFilledWith({
+      name: container.name,
+      mix,
+      percent: this.words.percent(water),
+      percent2: this.words.percent(air),
+      length: this.words.length(footMm),
+    });
   });
 
   private wetnessAt(depthMm: number): number {

@@ -10,6 +10,7 @@ import {
 import { ANY_LOOK } from '@hypogeon/core/botany';
 import { drawn, type Look } from '@hypogeon/core/look';
 import type { CutPiece, Stem } from '@hypogeon/core/plan';
+import { say } from '@hypogeon/messages/stem-drawing';
 import { Words } from '../data/words';
 import { follow } from './drag';
 import { DrawingDefs } from './drawing-defs';
@@ -84,11 +85,11 @@ const HEAD = 84;
             tabindex="0"
             [class.right]="$index % 2 === 1"
             [style.top.%]="(v.nodes[$index]! / (base + 34)) * 100"
-            [attr.aria-label]="'Node ' + ($index + 1) + ' from the base'"
+            [attr.aria-label]="say.nodeFromTheBase({ index: $index + 1 })"
             [attr.aria-valuenow]="round(node)"
             aria-valuemin="0"
             [attr.aria-valuemax]="round(stem().lengthMm)"
-            [attr.aria-valuetext]="words.length(node) + ' above the base'"
+            [attr.aria-valuetext]="say.aboveTheBase({ length: words.length(node) })"
             aria-orientation="vertical"
             (pointerdown)="gripNode($event, $index)"
             (keydown)="keyNode($event, $index)"
@@ -103,11 +104,11 @@ const HEAD = 84;
           role="slider"
           tabindex="0"
           [style.top.%]="(cut.y / (base + 34)) * 100"
-          [attr.aria-label]="'Cut ' + (cut.index + 1) + ' from the top'"
+          [attr.aria-label]="say.cutFromTheTop({ index: cut.index + 1 })"
           [attr.aria-valuenow]="cut.mm"
           aria-valuemin="0"
           [attr.aria-valuemax]="stem().lengthMm"
-          [attr.aria-valuetext]="words.length(cut.mm) + ' above the base'"
+          [attr.aria-valuetext]="say.aboveTheBase({ length: words.length(cut.mm) })"
           aria-orientation="vertical"
           (pointerdown)="grip($event, cut.index)"
           (keydown)="key($event, cut.index)"
@@ -219,6 +220,8 @@ const HEAD = 84;
   `,
 })
 export class StemDrawing {
+  protected readonly say = say;
+
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   protected readonly words = inject(Words);
   private readonly defs = inject(DrawingDefs);
@@ -259,14 +262,14 @@ export class StemDrawing {
       `M${AXIS - half} ${y(from)}V${y(to)}H${AXIS + half}V${y(from)}Z`;
     // Of a loose stem the base may be a piece like the others.
     const lowest = this.pieces().at(-1)?.fromMm === 0 ? 0 : (this.cuts().at(-1) ?? lengthMm);
-    const stays = this.loose() ? 'left over' : 'stays and breaks again';
+    const stays = this.loose() ? say.leftOver() : say.staysAndBreaksAgain();
     const parts = [
       ...this.pieces().map((p) => ({
         kind: p.kind,
         wrong: p.problem !== '',
         d: bar(p.fromMm, p.toMm),
         middle: (y(p.fromMm) + y(p.toMm)) / 2,
-        name: p.kind === 'segment' ? 'Segment' : this.leafy() ? 'Crown' : 'Tip',
+        name: p.kind === 'segment' ? say.segment() : this.leafy() ? say.crown() : say.tip(),
         says: p.problem || p.says,
         arrow: arrow(
           (y(p.fromMm) + y(p.toMm)) / 2,
@@ -281,7 +284,7 @@ export class StemDrawing {
               wrong: false,
               d: bar(0, lowest),
               middle: (y(0) + y(lowest)) / 2,
-              name: this.loose() ? 'Base' : 'Stump',
+              name: this.loose() ? say.base() : say.stump(),
               says: `${this.words.length(lowest)}, ${stays}`,
               arrow: '',
             },
@@ -305,7 +308,11 @@ export class StemDrawing {
 
   protected readonly says = computed(() => {
     const pieces = this.pieces().map((p) => `${p.kind}, ${this.words.length(p.toMm - p.fromMm)}`);
-    return `A stem of ${this.words.length(this.stem().lengthMm)} cut into, from the top: ${pieces.join('; ')}${this.loose() ? '' : '; and a stump'}.`;
+    return say.aStemOfCut({
+      length: this.words.length(this.stem().lengthMm),
+      pieces: pieces.join('; '),
+      what: this.loose() ? '' : say.andAStump(),
+    });
   });
 
   protected grip(event: PointerEvent, index: number): void {

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { ANY_LOOK } from '@hypogeon/core/botany';
 import type { Look, Marking } from '@hypogeon/core/look';
 import type { StrapPlan } from '@hypogeon/core/plan';
+import { say } from '@hypogeon/messages/strap-drawing';
 import { Words } from '../data/words';
 
 const TOP = 20;
@@ -41,7 +42,7 @@ const MOST = 6;
         }
         <path class="soil" [attr.d]="'M0 ' + base + 'H' + v.width" />
         @if (v.more) {
-          <text x="4" [attr.y]="base + 22">and {{ v.more }} more leaves like these</text>
+          <text x="4" [attr.y]="base + 22">{{ say.andMoreLeavesLike({ more: v.more }) }}</text>
         }
       </svg>
     }
@@ -103,6 +104,8 @@ const MOST = 6;
   `,
 })
 export class StrapDrawing {
+  protected readonly say = say;
+
   private readonly words = inject(Words);
   readonly lengths = input.required<readonly number[]>();
   readonly plan = input.required<StrapPlan>();
@@ -140,9 +143,10 @@ export class StrapDrawing {
       }),
       cuts: shown.map((s) => `M${x(s.leaf) - 28} ${y(s.fromMm)}H${x(s.leaf) + 28}`),
       more: this.lengths().length - lengths.length,
-      says: `Leaves cut into ${this.plan().sections.length} sections, each with an arrow to the tip: ${shown
-        .map((s) => `${s.name}, ${this.words.length(s.toMm - s.fromMm)}`)
-        .join('; ')}.`,
+      says: say.leavesCutIntoSections({
+        sectionsCount: this.plan().sections.length,
+        shown: shown.map((s) => `${s.name}, ${this.words.length(s.toMm - s.fromMm)}`).join('; '),
+      }),
     };
   });
 }

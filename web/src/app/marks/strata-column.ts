@@ -8,6 +8,7 @@ import {
   output,
 } from '@angular/core';
 import type { Part } from '@hypogeon/core/media';
+import { say } from '@hypogeon/messages/strata-column';
 import { follow } from './drag';
 import { grainsIn, type GrainPath } from './grains';
 
@@ -36,7 +37,7 @@ interface Layer {
     <svg
       [attr.viewBox]="'0 0 ' + width + ' ' + tall"
       role="group"
-      aria-label="Shares of the mix, as layers"
+      [attr.aria-label]="say.sharesOfTheMix()"
     >
       @for (layer of layers(); track layer.part.component.id) {
         <g>
@@ -72,7 +73,7 @@ interface Layer {
           role="slider"
           tabindex="0"
           [style.top.%]="(edge.y / tall) * 100"
-          [attr.aria-label]="'Edge between ' + edge.above + ' and ' + edge.below"
+          [attr.aria-label]="say.edgeBetweenAnd({ above: edge.above, below: edge.below })"
           [attr.aria-valuenow]="edge.percent"
           aria-valuemin="0"
           aria-valuemax="100"
@@ -140,6 +141,8 @@ interface Layer {
   `,
 })
 export class StrataColumn {
+  protected readonly say = say;
+
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   readonly parts = input.required<readonly Part[]>();
   readonly editable = input(false);

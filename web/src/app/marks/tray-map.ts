@@ -12,6 +12,7 @@ import { MatButton } from '@angular/material/button';
 import type { Drawn, Part } from '@hypogeon/core/look';
 import type { Day } from '@hypogeon/core/days';
 import type { Batch, Outcome } from '@hypogeon/core/journal';
+import { say } from '@hypogeon/messages/tray-map';
 import { CuttingMark } from './cutting-mark';
 import { markOf, OUTCOME_WORD } from './mark-state';
 
@@ -41,7 +42,7 @@ export interface PlacesCounted {
     <div
       class="tray"
       role="group"
-      aria-label="Tray map"
+      [attr.aria-label]="say.trayMap()"
       [style.--columns]="columns()"
       (keydown)="key($event)"
     >
@@ -65,22 +66,22 @@ export interface PlacesCounted {
       }
     </div>
     @if (hidden() > 0) {
-      <p class="quiet small">{{ hidden() }} more are counted, but not drawn.</p>
+      <p class="quiet small">{{ say.moreAreCountedBut({ hidden: hidden() }) }}</p>
     }
     @if (marked().size > 0) {
-      <div class="keys" role="group" aria-label="What became of the marked places">
-        <span>{{ marked().size }} marked:</span>
+      <div class="keys" role="group" [attr.aria-label]="say.whatBecameOfThe()">
+        <span>{{ say.marked({ count: marked().size }) }}</span>
         @for (outcome of outcomes; track outcome) {
           <button type="button" matButton="outlined" (click)="tell(outcome)">
             {{ word[outcome] }} <kbd>{{ $index + 1 }}</kbd>
           </button>
         }
-        <button type="button" matButton="text" (click)="clear()">none of it</button>
+        <button type="button" matButton="text" (click)="clear()">{{ say.noneOfIt() }}</button>
       </div>
     } @else if (editable()) {
       <p class="quiet small hint">
-        Tap a place to say what became of it.
-        <span class="keys-only">Keys: arrows move, space marks, 1–6 tell.</span>
+        {{ say.tapAPlaceTo() }}
+        <span class="keys-only">{{ say.keysArrowsMoveSpace() }}</span>
       </p>
     }
   `,
@@ -135,6 +136,8 @@ export interface PlacesCounted {
   `,
 })
 export class TrayMap {
+  protected readonly say = say;
+
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
 
   readonly batch = input.required<Batch>();
@@ -176,7 +179,7 @@ export class TrayMap {
         marked: marked.has(place),
         state: markOf(cutting, this.closure(), inPot, this.today()),
         gone: cutting.left !== undefined,
-        label: `${this.name(place)}, ${inPot ? 'potted on' : OUTCOME_WORD[cutting.outcome]}${cutting.left ? ', no longer here' : ''}`,
+        label: `${this.name(place)}, ${inPot ? say.pottedOn() : OUTCOME_WORD[cutting.outcome]}${cutting.left ? say.noLongerHere() : ''}`,
       };
     });
   });

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import type { Drawn, Part } from '@hypogeon/core/look';
+import { say } from '@hypogeon/messages/trial-map';
 import { CuttingMark } from './cutting-mark';
 import type { MarkState } from './mark-state';
 
@@ -27,7 +28,9 @@ const MOST_DRAWN = 600;
       <table [style.--columns]="columns()">
         <thead>
           <tr>
-            <th scope="col"><span class="unseen">Row</span></th>
+            <th scope="col">
+              <span class="unseen">{{ say.row() }}</span>
+            </th>
             @for (c of heads(); track c) {
               <th scope="col">{{ c }}</th>
             }
@@ -52,7 +55,7 @@ const MOST_DRAWN = 600;
       </table>
     </div>
     @if (hidden() > 0) {
-      <p class="quiet small">{{ hidden() }} more cells are drawn by the same lot.</p>
+      <p class="quiet small">{{ say.moreCellsAreDrawn({ hidden: hidden() }) }}</p>
     }
   `,
   styles: `
@@ -113,10 +116,12 @@ const MOST_DRAWN = 600;
   `,
 })
 export class TrialMap {
+  protected readonly say = say;
+
   readonly cells = input.required<readonly TrialCell[]>();
   readonly columns = input.required<number>();
   readonly piece = input<Drawn | Part>('leaf');
-  readonly label = input('The tray, with the arm of every cell');
+  readonly label = input(say.theTrayWithThe());
 
   protected readonly letter = armLetter;
   protected readonly heads = computed(() =>

@@ -11,6 +11,7 @@ import {
   scoops,
   SPILL,
 } from '@hypogeon/core/media';
+import { say } from '@hypogeon/messages/amounts-page';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Words } from '../data/words';
@@ -41,19 +42,19 @@ interface Amount {
   host: { class: 'grid grid-cols-1 gap-4.5' },
   template: `
     <div class="page-head mb-0">
-      <h1>Amounts</h1>
+      <h1>{{ say.amounts() }}</h1>
       <p class="quiet">{{ desk.name() }}</p>
     </div>
     <hy-mix-tabs class="-mb-1.5" />
     <div class="grid auto-fit-48 gap-4">
-      <hy-field label="Mix">
+      <hy-field [label]="say.mix()">
         <mat-select [value]="desk.draft().from" (selectionChange)="desk.open($event.value)">
           @for (m of desk.mixes(); track m.id) {
             <mat-option [value]="m.id">{{ m.name }}</mat-option>
           }
         </mat-select>
       </hy-field>
-      <hy-field label="Container">
+      <hy-field [label]="say.container()">
         <mat-select
           [value]="desk.container().id"
           (selectionChange)="desk.change({ container: $event.value })"
@@ -63,7 +64,7 @@ interface Amount {
           }
         </mat-select>
       </hy-field>
-      <hy-field label="How many" [problem]="countProblem()">
+      <hy-field [label]="say.howMany()" [problem]="countProblem()">
         <input
           hyControl
           type="number"
@@ -74,8 +75,8 @@ interface Amount {
         />
       </hy-field>
       <hy-field
-        label="Scoop, {{ words.volumeUnit() }}"
-        hint="A cup or pot of your own: fill it with water and measure."
+        [label]="say.scoop({ volumeUnit: words.volumeUnit() })"
+        [hint]="say.aCupOrPot()"
         [problem]="scoopProblem()"
       >
         <input
@@ -91,33 +92,36 @@ interface Amount {
 
     @if (amounts(); as a) {
       <p class="headline text-2xl">
-        {{ words.volume(a.quantity.litres * 1000) }} of mix
-        <span class="plain text-base quiet">{{ percent(spill) }} spilt on the way counted in</span>
+        {{ say.ofMix({ volume: words.volume(a.quantity.litres * 1000) }) }}
+        <span class="plain text-base quiet">{{
+          say.spiltOnTheWay({ percent: percent(spill) })
+        }}</span>
       </p>
-      <hy-table name="Amounts" [columns]="columns" [rows]="a.rows" />
+      <hy-table [name]="say.amounts()" [columns]="columns" [rows]="a.rows" />
       @if (a.handier) {
         <p>{{ a.handier }}</p>
       }
       <p>
         @if (a.quantity.cost !== null) {
-          <strong>{{ words.money(a.quantity.cost) }}</strong> in all,
-          {{ words.money(a.quantity.cost / desk.draft().count) }} a container, in your own money.
+          <strong>{{ words.money(a.quantity.cost) }}</strong>
+          {{ say.inAllAContainer({ money: words.money(a.quantity.cost / desk.draft().count) }) }}
         }
         @if (a.unpriced) {
-          <span class="quiet"
-            >No price for {{ a.unpriced }}: left out. The shelf keeps prices and stock.</span
-          >
+          <span class="quiet">{{ say.noPriceForLeft({ unpriced: a.unpriced }) }}</span>
         }
       </p>
       <p [class.warn]="a.load.wet > lift">
-        All of it weighs {{ words.weight(a.load.dry * 1000) }} filled,
-        {{ words.weight(a.load.wet * 1000) }} after watering{{
-          a.load.wet > lift ? ': lift with a second pair of hands.' : '.'
+        {{
+          say.allOfItWeighs({
+            weight: words.weight(a.load.dry * 1000),
+            weight2: words.weight(a.load.wet * 1000),
+            what: a.load.wet > lift ? say.liftWithASecond() : '.',
+          })
         }}
       </p>
       @if (a.shopping.length > 0) {
         <section aria-labelledby="buy">
-          <h2 id="buy" class="ruled">To buy</h2>
+          <h2 id="buy" class="ruled">{{ say.toBuy() }}</h2>
           <ul>
             @for (line of a.shopping; track line) {
               <li>{{ line }}</li>
@@ -139,6 +143,8 @@ interface Amount {
   `,
 })
 export class AmountsPage {
+  protected readonly say = say;
+
   private readonly journal = inject(Journal);
   private readonly actions = inject(Actions);
   protected readonly words = inject(Words);
@@ -151,42 +157,42 @@ export class AmountsPage {
   );
   protected readonly countProblem = computed(() => {
     const { count } = this.desk.draft();
-    if (!Number.isInteger(count) || count < 1) return 'A whole number of 1 or more.';
-    return count > 100_000 ? 'At most 100,000 at once.' : '';
+    if (!Number.isInteger(count) || count < 1) return say.aWholeNumberOf();
+    return count > 100_000 ? say.atMost100000() : '';
   });
   protected readonly scoopProblem = signal('');
 
   protected readonly columns: readonly Column<Amount>[] = [
-    { key: 'name', head: 'Out of the bag', text: (r) => r.name, sort: (r) => r.name },
+    { key: 'name', head: say.outOfTheBag(), text: (r) => r.name, sort: (r) => r.name },
     {
       key: 'litres',
-      head: 'Volume',
+      head: say.volume(),
       number: true,
       text: (r) => this.words.volume(r.litres * 1000),
       sort: (r) => r.litres,
     },
     {
       key: 'scoops',
-      head: 'Scoops',
+      head: say.scoops(),
       number: true,
       text: (r) => this.words.quarters(r.scoops),
       sort: (r) => r.scoops,
     },
     {
       key: 'kg',
-      head: 'Weight',
+      head: say.weight(),
       number: true,
       text: (r) => this.words.weight(r.kg * 1000),
       sort: (r) => r.kg,
     },
     {
       key: 'cost',
-      head: 'Cost',
+      head: say.cost(),
       number: true,
       text: (r) => (r.cost === null ? '' : this.words.money(r.cost)),
       sort: (r) => r.cost,
     },
-    { key: 'buy', head: 'To buy', number: true, text: (r) => r.buy },
+    { key: 'buy', head: say.toBuy(), number: true, text: (r) => r.buy },
   ];
   protected readonly amounts = computed(() => {
     const medium = this.desk.medium();
@@ -202,9 +208,9 @@ export class AmountsPage {
       cost: i.cost,
       buy:
         i.toBuy === null
-          ? 'stock not kept'
+          ? say.stockNotKept()
           : i.toBuy === 0
-            ? 'in the shed'
+            ? say.inTheShed()
             : this.words.volume(i.toBuy * 1000),
     }));
     return {
@@ -228,7 +234,7 @@ export class AmountsPage {
     );
     if (ml === null) return '';
     const each = rows.map((r) => `${this.words.quarters((r.litres * 1000) / ml)} ${r.name}`);
-    return `Handier with a measure of ${this.words.volume(ml)}: ${each.join(', ')}.`;
+    return say.handierWithAMeasure({ volume: this.words.volume(ml), each: each.join(', ') });
   }
 
   protected percent(share: number): string {

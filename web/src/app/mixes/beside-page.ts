@@ -4,6 +4,7 @@ import { MatOption, MatSelect } from '@angular/material/select';
 import { airOf, dryingOf, mixOf, placesIn } from '@hypogeon/core/bench';
 import { fillPot, type Container, type FilledPot } from '@hypogeon/core/media';
 import { columnOf, dryOut, mobilityAt, type DayRange } from '@hypogeon/core/water';
+import { say } from '@hypogeon/messages/beside-page';
 import { Drafts } from '../data/drafts';
 import { shapeOf } from '../data/draft-shape';
 import { Journal } from '../data/journal';
@@ -37,28 +38,28 @@ const MOST = 5;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
-      <h1>Side by side</h1>
+      <h1>{{ say.sideBySide() }}</h1>
       <p class="quiet">
         {{
           set().vary === 'pots'
-            ? desk.name() + ' in several pots'
-            : 'Several mixes in ' + desk.container().name
+            ? say.inSeveralPots({ name: desk.name() })
+            : say.severalMixesIn({ name: desk.container().name })
         }}
       </p>
     </div>
     <hy-mix-tabs />
     <div class="no-print grid auto-fit-48 gap-4 mb-3">
-      <hy-field label="Compare">
+      <hy-field [label]="say.compare()">
         <mat-select
           [value]="set().vary"
           (selectionChange)="put({ vary: $event.value === 'mixes' ? 'mixes' : 'pots' })"
         >
-          <mat-option value="pots">one mix in several pots</mat-option>
-          <mat-option value="mixes"> several mixes in one pot </mat-option>
+          <mat-option value="pots">{{ say.oneMixInSeveral() }}</mat-option>
+          <mat-option value="mixes"> {{ say.severalMixesInOne() }} </mat-option>
         </mat-select>
       </hy-field>
       @if (set().vary === 'pots') {
-        <hy-field label="The mix">
+        <hy-field [label]="say.theMix()">
           <mat-select [value]="desk.draft().from" (selectionChange)="desk.open($event.value)">
             @for (m of desk.mixes(); track m.id) {
               <mat-option [value]="m.id">{{ m.name }}</mat-option>
@@ -66,7 +67,7 @@ const MOST = 5;
           </mat-select>
         </hy-field>
       } @else {
-        <hy-field label="The pot">
+        <hy-field [label]="say.thePot()">
           <mat-select
             [value]="desk.container().id"
             (selectionChange)="desk.change({ container: $event.value })"
@@ -77,10 +78,10 @@ const MOST = 5;
           </mat-select>
         </hy-field>
       }
-      <hy-field label="Add">
+      <hy-field [label]="say.add()">
         <mat-select value="" (selectionChange)="add(more.value); more.value = ''" #more>
           <mat-option value="">{{
-            columns().length >= most ? 'five are enough' : 'choose'
+            columns().length >= most ? say.fiveAreEnough() : say.choose()
           }}</mat-option>
           @if (columns().length < most) {
             @for (o of others(); track o.id) {
@@ -89,18 +90,24 @@ const MOST = 5;
           }
         </mat-select>
       </hy-field>
-      <hy-field label="Drying in">
+      <hy-field [label]="say.dryingIn()">
         <mat-select [value]="space()" (selectionChange)="put({ space: $event.value })">
           @for (s of spaces(); track s.id) {
             <mat-option [value]="s.id">{{ s.name }}</mat-option>
           } @empty {
-            <mat-option value="">a plain room</mat-option>
+            <mat-option value="">{{ say.aPlainRoom() }}</mat-option>
           }
         </mat-select>
       </hy-field>
     </div>
     <p class="small quiet">
-      In {{ air().where }}: {{ air().says }}, a wet surface loses {{ words.evaporation(air().mm) }}.
+      {{
+        say.inAWetSurface({
+          where: air().where,
+          says: air().says,
+          evaporation: words.evaporation(air().mm),
+        })
+      }}
     </p>
 
     <ul
@@ -115,27 +122,27 @@ const MOST = 5;
           <hy-pot-section [pot]="c.pot" [scaleMm]="widest()" [widestMm]="120" />
           <dl>
             <div>
-              <dt>Water</dt>
+              <dt>{{ say.water() }}</dt>
               <dd>{{ words.percent(c.pot.water) }}</dd>
             </div>
             <div>
-              <dt>Air</dt>
+              <dt>{{ say.air() }}</dt>
               <dd>{{ words.percent(c.pot.air) }}</dd>
             </div>
             <div>
-              <dt>Wet foot</dt>
+              <dt>{{ say.wetFoot() }}</dt>
               <dd>{{ words.length(c.pot.footMm) }}</dd>
             </div>
             <div>
-              <dt>A third gone</dt>
+              <dt>{{ say.aThirdGone() }}</dt>
               <dd>{{ c.third }}</dd>
             </div>
             <div>
-              <dt>Top {{ words.length(25) }} dry</dt>
+              <dt>{{ say.topDry({ length: words.length(25) }) }}</dt>
               <dd>{{ c.top }}</dd>
             </div>
             <div>
-              <dt>Drained weight</dt>
+              <dt>{{ say.drainedWeight() }}</dt>
               <dd>{{ words.weight(c.pot.wetG) }}</dd>
             </div>
           </dl>
@@ -144,9 +151,9 @@ const MOST = 5;
               matButton="text"
               class="no-print"
               (click)="remove(c.id)"
-              [attr.aria-label]="'Leave out ' + c.name"
+              [attr.aria-label]="say.leaveOut({ name: c.name })"
             >
-              Leave out
+              {{ say.leaveOut2() }}
             </button>
           }
         </li>
@@ -172,6 +179,8 @@ const MOST = 5;
   `,
 })
 export class BesidePage {
+  protected readonly say = say;
+
   private readonly state = inject(Journal).state;
   private readonly today = inject(Today).day;
   protected readonly desk = inject(MixDesk);
@@ -187,8 +196,11 @@ export class BesidePage {
   protected readonly air = computed(() => {
     const air = airOf(this.state(), this.space(), this.today());
     return {
-      where: this.state().spaces.get(this.space())?.name ?? 'a plain room',
-      says: `${this.words.temperature(air.tempC)}, ${this.words.percent(air.rh)} RH`,
+      where: this.state().spaces.get(this.space())?.name ?? say.aPlainRoom(),
+      says: say.rh({
+        temperature: this.words.temperature(air.tempC),
+        percent: this.words.percent(air.rh),
+      }),
       mm: this.drying().evaporationMm,
     };
   });
@@ -242,7 +254,7 @@ export class BesidePage {
     const { evaporationMm, mediumC } = this.drying();
     const { third, top25 } = dryOut(columnOf(pot), evaporationMm, mobilityAt(mediumC));
     const days = (range: DayRange): string =>
-      range === null ? 'over four months' : `${range.from}–${range.to} days`;
+      range === null ? say.overFourMonths() : say.days({ from: range.from, to: range.to });
     return { id, name, pot, third: days(third), top: days(top25) };
   }
 }

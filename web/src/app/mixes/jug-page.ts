@@ -22,6 +22,7 @@ import {
   type JugTest,
 } from '@hypogeon/core/media';
 import { readLength } from '@hypogeon/core/units';
+import { say } from '@hypogeon/messages/jug-page';
 import { Actions } from '../data/actions';
 import { Drafts } from '../data/drafts';
 import { shapeOf } from '../data/draft-shape';
@@ -61,13 +62,13 @@ interface Measured {
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
-      <h1>Jug test</h1>
-      <p class="quiet">what your mix really holds</p>
+      <h1>{{ say.jugTest() }}</h1>
+      <p class="quiet">{{ say.whatYourMixReally() }}</p>
     </div>
     <hy-mix-tabs />
     <div class="grid grid-cols-2 gap-y-8 gap-x-12 narrow:grid-cols-1">
       <form class="grid content-start gap-4" novalidate (submit)="$event.preventDefault(); save()">
-        <hy-field label="Mix to test">
+        <hy-field [label]="say.mixToTest()">
           <mat-select [value]="desk.draft().from" (selectionChange)="desk.open($event.value)">
             @for (m of desk.mixes(); track m.id) {
               <mat-option [value]="m.id">{{ m.name }}</mat-option>
@@ -77,11 +78,13 @@ interface Measured {
         <ol class="grid gap-5 m-0 pl-5.5">
           <li>
             <p class="mb-2">
-              Tape the holes of a pot shut. Fill it with water to where the mix will stand, and
-              measure both.
+              {{ say.tapeTheHolesOf() }}
             </p>
             <div class="grid grid-cols-2 gap-4">
-              <hy-field label="Volume, {{ words.volumeUnit() }}" [problem]="show('potMl')">
+              <hy-field
+                [label]="say.volume({ volumeUnit: words.volumeUnit() })"
+                [problem]="show('potMl')"
+              >
                 <input
                   hyControl
                   type="text"
@@ -92,7 +95,10 @@ interface Measured {
                   #a
                 />
               </hy-field>
-              <hy-field label="Depth, {{ words.lengthUnit() }}" [problem]="show('depthMm')">
+              <hy-field
+                [label]="say.depth({ lengthUnit: words.lengthUnit() })"
+                [problem]="show('depthMm')"
+              >
                 <input
                   hyControl
                   type="text"
@@ -106,10 +112,10 @@ interface Measured {
           </li>
           <li>
             <p class="mb-2">
-              Pour it out, fill in the dry mix, tap twice. With a scale, weigh the filling.
+              {{ say.pourItOutFill() }}
             </p>
             <hy-field
-              label="Dry weight, {{ words.weightUnit() }} (optional)"
+              [label]="say.dryWeightOptional({ weightUnit: words.weightUnit() })"
               [problem]="show('dryG')"
             >
               <input
@@ -124,9 +130,12 @@ interface Measured {
           </li>
           <li>
             <p class="mb-2">
-              Pour water slowly until it stands at the surface. Wait half an hour, top up, add both.
+              {{ say.pourWaterSlowlyUntil() }}
             </p>
-            <hy-field label="Water it took, {{ words.volumeUnit() }}" [problem]="show('soakedMl')">
+            <hy-field
+              [label]="say.waterItTook({ volumeUnit: words.volumeUnit() })"
+              [problem]="show('soakedMl')"
+            >
               <input
                 hyControl
                 type="text"
@@ -139,7 +148,7 @@ interface Measured {
           </li>
           <li>
             <p class="mb-2">
-              Over a jug, pull the tape and start the clock. Stop it when the water on top is gone.
+              {{ say.overAJugPull() }}
             </p>
             <div class="clock flex flex-wrap items-end gap-4">
               <button
@@ -147,10 +156,12 @@ interface Measured {
                 [matButton]="running() ? 'filled' : 'outlined'"
                 (click)="clock()"
               >
-                {{ running() ? 'Gone: stop' : 'Tape off: start' }}
+                {{ running() ? say.goneStop() : say.tapeOffStart() }}
               </button>
-              <span role="timer" class="time">{{ seconds() | hyNumber: 1 : true }} s</span>
-              <hy-field label="Seconds (optional)" [problem]="show('pondedSeconds')">
+              <span role="timer" class="time">{{
+                say.s({ true: (seconds() | hyNumber: 1 : true) })
+              }}</span>
+              <hy-field [label]="say.secondsOptional()" [problem]="show('pondedSeconds')">
                 <input
                   hyControl
                   type="text"
@@ -163,9 +174,9 @@ interface Measured {
             </div>
           </li>
           <li>
-            <p class="mb-2">Let it drip for ten minutes. What is in the jug?</p>
+            <p class="mb-2">{{ say.letItDripFor() }}</p>
             <hy-field
-              label="Water that ran out, {{ words.volumeUnit() }}"
+              [label]="say.waterThatRanOut({ volumeUnit: words.volumeUnit() })"
               [problem]="show('drainedMl')"
             >
               <input
@@ -179,46 +190,58 @@ interface Measured {
             </hy-field>
           </li>
         </ol>
-        <div><button matButton="filled" type="submit">Keep the test</button></div>
+        <div>
+          <button matButton="filled" type="submit">{{ say.keepTheTest() }}</button>
+        </div>
       </form>
 
-      <section class="grid content-start gap-4" aria-label="What it says" aria-live="polite">
+      <section
+        class="grid content-start gap-4"
+        [attr.aria-label]="say.whatItSays()"
+        aria-live="polite"
+      >
         @if (result(); as r) {
-          <hy-table name="This test" heading [columns]="columns" [rows]="r" />
+          <hy-table [name]="say.thisTest()" heading [columns]="columns" [rows]="r" />
         }
-        <h2 class="ruled">Tests of {{ desk.origin()?.name }}</h2>
+        <h2 class="ruled">{{ say.testsOf({ name: desk.origin()?.name ?? '' }) }}</h2>
         @if (average(); as m) {
           <p>
-            {{ m.water.tests === 1 ? 'One test' : m.water.tests + ' tests' }}: water
-            {{ words.percent(m.water.mean)
-            }}{{ m.water.spread === null ? '' : ' ± ' + (m.water.spread * 100 | hyNumber: 1) }}, air
-            {{ words.percent(m.air.mean)
-            }}{{ m.air.spread === null ? '' : ' ± ' + (m.air.spread * 100 | hyNumber: 1) }}. It now
-            stands in for the model, in every pot.
+            {{
+              say.waterAirItNow({
+                what: m.water.tests === 1 ? say.oneTest() : say.tests({ tests: m.water.tests }),
+                percent: words.percent(m.water.mean),
+                what2: m.water.spread === null ? '' : ' ± ' + (m.water.spread * 100 | hyNumber: 1),
+                percent2: words.percent(m.air.mean),
+                what3: m.air.spread === null ? '' : ' ± ' + (m.air.spread * 100 | hyNumber: 1),
+              })
+            }}
           </p>
           <ul class="bare">
             @for (t of tests(); track t.entry.id) {
               <li class="flex justify-between items-center min-h-11 border-b border-line">
-                <span
-                  >{{ words.day(t.entry.day) }}: water {{ words.percent(t.water) }}, air
-                  {{ words.percent(t.air)
-                  }}{{
-                    t.entry.pondedSeconds ? ', gone in ' + t.entry.pondedSeconds + ' s' : ''
-                  }}</span
-                >
+                <span>{{
+                  say.waterAir({
+                    day: words.day(t.entry.day),
+                    percent: words.percent(t.water),
+                    percent2: words.percent(t.air),
+                    what: t.entry.pondedSeconds
+                      ? say.goneInS({ pondedSeconds: t.entry.pondedSeconds })
+                      : '',
+                  })
+                }}</span>
                 <button
                   matButton="text"
                   (click)="takeBack(t.entry)"
-                  [attr.aria-label]="'Undo the test of ' + words.day(t.entry.day)"
+                  [attr.aria-label]="say.undoTheTestOf({ day: words.day(t.entry.day) })"
                 >
-                  Undo
+                  {{ say.undo() }}
                 </button>
               </li>
             }
           </ul>
         } @else {
           <p class="quiet">
-            None yet. A jug, a pot, tape, and a quarter of an hour; twice is better than once.
+            {{ say.noneYetAJug() }}
           </p>
         }
       </section>
@@ -236,6 +259,8 @@ interface Measured {
   `,
 })
 export class JugPage {
+  protected readonly say = say;
+
   private readonly journal = inject(Journal);
   private readonly actions = inject(Actions);
   protected readonly desk = inject(MixDesk);
@@ -272,9 +297,9 @@ export class JugPage {
   private readonly problems = computed(() => jugProblems(this.test()));
 
   protected readonly columns: readonly Column<Measured>[] = [
-    { key: 'what', head: 'Share', text: (r) => r.what },
-    { key: 'measured', head: 'Measured', number: true, text: (r) => r.measured },
-    { key: 'modelled', head: 'Modelled', number: true, text: (r) => r.modelled },
+    { key: 'what', head: say.share(), text: (r) => r.what },
+    { key: 'measured', head: say.measured(), number: true, text: (r) => r.measured },
+    { key: 'modelled', head: say.modelled(), number: true, text: (r) => r.modelled },
   ];
   protected readonly result = computed((): readonly Measured[] | null => {
     const mix = this.desk.origin();
@@ -288,14 +313,14 @@ export class JugPage {
     });
     const grams = (g: number): string => `${this.words.number(Math.round(g))} g`;
     return [
-      row('Water after draining', read.water, model.water),
-      row('Air after draining', read.air, model.air),
-      row('All pores', read.porosity, model.water + model.air),
+      row(say.waterAfterDraining(), read.water, model.water),
+      row(say.airAfterDraining(), read.air, model.air),
+      row(say.allPores(), read.porosity, model.water + model.air),
       ...(read.densityGPerL === null
         ? []
         : [
             {
-              what: 'A litre weighs, dry',
+              what: say.aLitreWeighsDry(),
               measured: grams(read.densityGPerL),
               modelled: grams(model.medium.densityGPerL),
             },
@@ -361,7 +386,7 @@ export class JugPage {
         ...(dryG === undefined ? {} : { dryG }),
         ...(pondedSeconds === undefined ? {} : { pondedSeconds }),
       },
-      'Test kept',
+      say.testKept(),
     );
     if (!taken) return;
     this.tried.set(false);

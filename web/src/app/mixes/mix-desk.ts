@@ -8,6 +8,7 @@ import {
   mixOf,
 } from '@hypogeon/core/bench';
 import { correctionBy, fillPot, mediumOf, partsProblem, type Part } from '@hypogeon/core/media';
+import { say } from '@hypogeon/messages/mix-desk';
 import { Drafts } from '../data/drafts';
 import { shapeOf } from '../data/draft-shape';
 import { Journal } from '../data/journal';
@@ -69,7 +70,7 @@ export class MixDesk {
         .join()
     );
   });
-  readonly name = computed(() => this.draft().name || (this.origin()?.name ?? 'Unnamed mix'));
+  readonly name = computed(() => this.draft().name || (this.origin()?.name ?? say.unnamedMix()));
   /** A drain test speaks only for the mix that was tested. */
   readonly correction = computed(() => {
     const medium = this.medium();

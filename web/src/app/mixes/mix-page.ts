@@ -13,6 +13,7 @@ import {
   type FilledPot,
 } from '@hypogeon/core/media';
 import { airWarning } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/mix-page';
 import { Actions } from '../data/actions';
 import { freshId } from '../data/fresh-id';
 import { Words } from '../data/words';
@@ -50,6 +51,8 @@ import { Table } from '../ui/table';
   styleUrl: './mix-page.scss',
 })
 export class MixPage {
+  protected readonly say = say;
+
   private readonly actions = inject(Actions);
   protected readonly desk = inject(MixDesk);
   protected readonly words = inject(Words);
@@ -69,9 +72,9 @@ export class MixPage {
     }));
   });
   protected readonly columns: readonly Column<ReturnType<typeof this.rows>[number]>[] = [
-    { key: 'component', head: 'Component', text: (r) => r.component.name },
-    { key: 'share', head: 'Share', number: true, text: (r) => this.shown(r.parts, r.percent) },
-    { key: 'act', head: 'Remove', text: () => '', act: true },
+    { key: 'component', head: say.component(), text: (r) => r.component.name },
+    { key: 'share', head: say.share(), number: true, text: (r) => this.shown(r.parts, r.percent) },
+    { key: 'act', head: say.remove2(), text: () => '', act: true },
   ];
   protected readonly others = computed(() => {
     const used = new Set(this.desk.draft().parts.map((p) => p.component));
@@ -116,15 +119,18 @@ export class MixPage {
       : this.desk.tests().flatMap((t) => t.pondedSeconds ?? []);
     if (clocked.length > 0) {
       const seconds = average(clocked).mean;
-      return `${drainClass(seconds)}: ${Math.round(seconds)} s by the clock`;
+      return say.sByTheClock({ drainClass: drainClass(seconds), seconds: Math.round(seconds) });
     }
-    const told = pondedSeconds < 1 ? 'under a second' : `about ${Math.round(pondedSeconds)} s`;
-    return `${drains}: ${told} for two fingers of water`;
+    const told =
+      pondedSeconds < 1
+        ? say.underASecond()
+        : say.aboutS({ pondedSeconds: Math.round(pondedSeconds) });
+    return say.forTwoFingersOf({ drains, told });
   }
 
   protected async keep(name: string, fresh: boolean): Promise<void> {
     const trimmed = name.trim();
-    if (!trimmed) return this.nameProblem.set('Give it a name to find it by.');
+    if (!trimmed) return this.nameProblem.set(say.giveItAName());
     if (this.desk.problem()) return this.nameProblem.set(this.desk.problem());
     this.nameProblem.set('');
     const origin = this.desk.origin();
@@ -134,7 +140,7 @@ export class MixPage {
       .parts.map(({ component, parts: n }) => ({ component, parts: n }));
     const taken = await this.actions.record(
       { kind: 'put', record: 'mix', key, fields: { name: trimmed.slice(0, 120), parts } },
-      `${trimmed} kept`,
+      say.kept({ trimmed }),
     );
     if (!taken) return;
     this.naming.set(false);

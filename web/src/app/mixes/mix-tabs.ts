@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component } from '@angular/core';
+import { say } from '@hypogeon/messages/mix-tabs';
 import { tabsOf } from '../shell/pages';
 import { Tabs } from '../ui/tabs';
 
@@ -7,8 +8,10 @@ import { Tabs } from '../ui/tabs';
   selector: 'hy-mix-tabs',
   imports: [Tabs],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<hy-tabs label="Mix" [tabs]="tabs" />`,
+  template: `<hy-tabs [label]="say.mix()" [tabs]="tabs" />`,
 })
 export class MixTabs {
+  protected readonly say = say;
+
   protected readonly tabs = tabsOf('mixes');
 }

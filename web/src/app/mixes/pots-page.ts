@@ -14,6 +14,7 @@ import {
   type Wall,
 } from '@hypogeon/core/media';
 import { lengthIn, readLength } from '@hypogeon/core/units';
+import { say } from '@hypogeon/messages/pots-page';
 import { Actions } from '../data/actions';
 import { freshId } from '../data/fresh-id';
 import { Journal } from '../data/journal';
@@ -29,16 +30,32 @@ import { CellOf, type Column } from '../ui/column';
 import { Table } from '../ui/table';
 
 const SHAPE_WORD: Readonly<Record<ContainerShape, string>> = {
-  round: 'round',
-  square: 'square',
-  tray: 'tray',
-  cells: 'cell pack',
+  get round() {
+    return say.round();
+  },
+  get square() {
+    return say.square();
+  },
+  get tray() {
+    return say.tray();
+  },
+  get cells() {
+    return say.cellPack();
+  },
 };
 const WALL_WORD: Readonly<Record<Wall, string>> = {
-  plastic: 'plastic',
-  glazed: 'glazed',
-  clay: 'unglazed clay',
-  glass: 'glass',
+  get plastic() {
+    return say.plastic();
+  },
+  get glazed() {
+    return say.glazed();
+  },
+  get clay() {
+    return say.unglazedClay();
+  },
+  get glass() {
+    return say.glass();
+  },
 };
 
 interface PotForm {
@@ -96,8 +113,8 @@ interface PotRow {
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
-      <h1>Pots</h1>
-      <button matButton="outlined" class="push" (click)="edit(null)">Add a pot</button>
+      <h1>{{ say.pots() }}</h1>
+      <button matButton="outlined" class="push" (click)="edit(null)">{{ say.addAPot() }}</button>
     </div>
     <hy-mix-tabs />
     @if (form(); as f) {
@@ -106,8 +123,11 @@ interface PotRow {
         novalidate
         (submit)="$event.preventDefault(); save()"
       >
-        <h2 class="col-span-full">{{ f.id ? f.name : 'A pot of your own' }}</h2>
-        <hy-field label="Name" [problem]="show(f.name.trim() ? '' : 'What do you call it?')">
+        <h2 class="col-span-full">{{ f.id ? f.name : say.aPotOfYour() }}</h2>
+        <hy-field
+          [label]="say.nameWord()"
+          [problem]="show(f.name.trim() ? '' : 'What do you call it?')"
+        >
           <input
             hyControl
             type="text"
@@ -117,14 +137,14 @@ interface PotRow {
             #name
           />
         </hy-field>
-        <hy-field label="Shape">
+        <hy-field [label]="say.shape()">
           <mat-select [value]="f.shape" (selectionChange)="setShape($event.value)">
             @for (s of shapes; track s) {
               <mat-option [value]="s">{{ shapeWord[s] }}</mat-option>
             }
           </mat-select>
         </hy-field>
-        <hy-field label="Wall">
+        <hy-field [label]="say.wall()">
           <mat-select [value]="f.wall" (selectionChange)="setWall($event.value)">
             @for (w of walls; track w) {
               <mat-option [value]="w">{{ wallWord[w] }}</mat-option>
@@ -137,7 +157,7 @@ interface PotRow {
         >
           <input hyControl type="text" [value]="f.top" (input)="type({ top: top.value })" #top />
         </hy-field>
-        <hy-field label="The same at the base" [problem]="show(problems().bottomMm ?? '')">
+        <hy-field [label]="say.theSameAtThe()" [problem]="show(problems().bottomMm ?? '')">
           <input
             hyControl
             type="text"
@@ -147,7 +167,7 @@ interface PotRow {
           />
         </hy-field>
         @if (f.shape === 'tray') {
-          <hy-field label="Breadth at the rim" [problem]="show(problems().breadthMm ?? '')">
+          <hy-field [label]="say.breadthAtTheRim()" [problem]="show(problems().breadthMm ?? '')">
             <input
               hyControl
               type="text"
@@ -158,7 +178,7 @@ interface PotRow {
           </hy-field>
         }
         @if (f.shape === 'cells') {
-          <hy-field label="Cells" [problem]="show(problems().cells ?? '')">
+          <hy-field [label]="say.cells()" [problem]="show(problems().cells ?? '')">
             <input
               hyControl
               type="number"
@@ -169,7 +189,7 @@ interface PotRow {
             />
           </hy-field>
         }
-        <hy-field label="Height inside" [problem]="show(problems().heightMm ?? '')">
+        <hy-field [label]="say.heightInside()" [problem]="show(problems().heightMm ?? '')">
           <input
             hyControl
             type="text"
@@ -179,7 +199,7 @@ interface PotRow {
           />
         </hy-field>
         <hy-field
-          label="Medium below the rim"
+          [label]="say.mediumBelowTheRim()"
           [hint]="rimHint()"
           [problem]="show(problems().freeboardMm ?? '')"
         >
@@ -192,8 +212,8 @@ interface PotRow {
           />
         </hy-field>
         <hy-field
-          label="Empty weight, {{ words.weightUnit() }} (optional)"
-          hint="Makes weighings tell more."
+          [label]="say.emptyWeightOptional({ weightUnit: words.weightUnit() })"
+          [hint]="say.makesWeighingsTellMore()"
           [problem]="show(emptyProblem())"
         >
           <input
@@ -205,35 +225,42 @@ interface PotRow {
             #empty
           />
         </hy-field>
-        <mat-checkbox [checked]="f.holes" (change)="type({ holes: holes.checked })" #holes
-          >Drain holes</mat-checkbox
-        >
+        <mat-checkbox [checked]="f.holes" (change)="type({ holes: holes.checked })" #holes>{{
+          say.drainHoles()
+        }}</mat-checkbox>
         @if (f.holes) {
           <p class="quiet small note col-span-full">
-            A bit of mesh or cloth over the holes keeps the grit in; it drains neither better nor
-            worse. Gravel at the bottom only lifts the wet foot.
+            {{ say.aBitOfMesh() }}
           </p>
         } @else {
           <p class="small col-span-full font-semibold">
-            Without holes water pools at the base and drowns roots: measure every drink.
+            {{ say.withoutHolesWaterPools() }}
           </p>
         }
         <div class="row flex gap-2.5 col-span-full">
-          <button matButton="filled" type="submit">Save</button>
-          <button matButton="text" type="button" (click)="form.set(null)">Cancel</button>
+          <button matButton="filled" type="submit">{{ say.save() }}</button>
+          <button matButton="text" type="button" (click)="form.set(null)">
+            {{ say.cancel() }}
+          </button>
         </div>
       </form>
     }
-    <hy-table name="Pots, trays and cell packs" [columns]="columns" [rows]="rows()">
+    <hy-table [name]="say.potsTraysAndCell()" [columns]="columns" [rows]="rows()">
       <ng-template hyCell="change" [of]="rows()" let-r>
-        <button matButton="text" (click)="edit(r.c)" [attr.aria-label]="'Change ' + r.c.name">
-          Change
+        <button
+          matButton="text"
+          (click)="edit(r.c)"
+          [attr.aria-label]="say.change({ name: r.c.name })"
+        >
+          {{ say.change2() }}
         </button>
       </ng-template>
     </hy-table>
   `,
 })
 export class PotsPage {
+  protected readonly say = say;
+
   private readonly toFirstWrong = firstWrong();
   private readonly journal = inject(Journal);
   private readonly actions = inject(Actions);
@@ -245,28 +272,28 @@ export class PotsPage {
   protected readonly wallWord = WALL_WORD;
 
   protected readonly columns: readonly Column<PotRow>[] = [
-    { key: 'name', head: 'Container', text: (r) => r.c.name, sort: (r) => r.c.name },
+    { key: 'name', head: say.container(), text: (r) => r.c.name, sort: (r) => r.c.name },
     {
       key: 'wall',
-      head: 'Wall',
-      text: (r) => `${WALL_WORD[r.c.wall]}${r.c.holes ? '' : ', no hole'}`,
+      head: say.wall(),
+      text: (r) => `${WALL_WORD[r.c.wall]}${r.c.holes ? '' : say.noHole()}`,
     },
-    { key: 'size', head: 'Inside, rim to base, deep', text: (r) => r.size, sort: (r) => r.c.topMm },
+    { key: 'size', head: say.insideRimToBase(), text: (r) => r.size, sort: (r) => r.c.topMm },
     {
       key: 'filled',
-      head: 'Filled',
+      head: say.filled(),
       number: true,
       text: (r) => this.words.volume(r.litres * 1000),
       sort: (r) => r.litres,
     },
     {
       key: 'used',
-      head: 'In use',
+      head: say.inUse(),
       number: true,
       text: (r) => (r.used > 0 ? `${r.used}` : ''),
       sort: (r) => r.used,
     },
-    { key: 'change', head: 'Change', act: true, text: () => '' },
+    { key: 'change', head: say.change2(), act: true, text: () => '' },
   ];
   protected readonly rows = computed((): readonly PotRow[] => {
     const used = new Map<string, number>();
@@ -281,24 +308,29 @@ export class PotsPage {
       size:
         c.shape === 'tray'
           ? `${length(c.topMm)} × ${length(c.breadthMm ?? c.topMm)}, ${length(c.heightMm)}`
-          : `${c.shape === 'cells' ? `${c.cells} × ` : ''}${length(c.topMm)} to ${length(c.bottomMm)}, ${length(c.heightMm)}`,
+          : say.to({
+              what: c.shape === 'cells' ? `${c.cells} × ` : '',
+              length: length(c.topMm),
+              length2: length(c.bottomMm),
+              length3: length(c.heightMm),
+            }),
     }));
   });
 
   protected readonly form = signal<PotForm | null>(null);
   protected readonly tried = signal(false);
   /** A rim that holds one drink: less and it runs off, more and the air stands still over the cuttings. */
-  protected readonly rimHint = computed(
-    () => `${this.words.length(10)} to ${this.words.length(15)}: water has room, air moves.`,
+  protected readonly rimHint = computed(() =>
+    say.toWaterHasRoom({ length: this.words.length(10), length2: this.words.length(15) }),
   );
   protected readonly topWord = computed(() => {
     switch (this.form()?.shape) {
       case 'round':
-        return 'Width at the rim';
+        return say.widthAtTheRim();
       case 'tray':
-        return 'Length at the rim';
+        return say.lengthAtTheRim();
       default:
-        return 'Side at the rim';
+        return say.sideAtTheRim();
     }
   });
   private readonly measured = computed(() => {
@@ -311,9 +343,7 @@ export class PotsPage {
   });
   protected readonly emptyProblem = computed(() => {
     const text = this.form()?.empty ?? '';
-    return text.trim() === '' || this.words.grams(text) > 0
-      ? ''
-      : 'More than nothing; or leave it empty.';
+    return text.trim() === '' || this.words.grams(text) > 0 ? '' : say.moreThanNothingOr();
   });
 
   private touched = new Set<keyof PotForm>();
@@ -387,8 +417,8 @@ export class PotsPage {
     const fields = own ? touchedFields(this.touched, whole, POT_FEEDS) : whole;
     const put = { kind: 'put', record: 'container', key: f.id || freshId(), fields } as const;
     const said = USUAL_CONTAINERS.some((u) => u.id === f.id)
-      ? `${f.name.trim()} changed for this bench`
-      : `${f.name.trim()} kept`;
+      ? say.changedForThisBench({ name: f.name.trim() })
+      : say.kept({ name: f.name.trim() });
     const changed = f.id === '' || this.touched.size > 0;
     if (changed && !(await this.actions.record(put, said))) return;
     this.form.set(null);

@@ -11,6 +11,7 @@ import {
   type Component as MixComponent,
   type ComponentFigure,
 } from '@hypogeon/core/media';
+import { say } from '@hypogeon/messages/shelf-page';
 import { Actions } from '../data/actions';
 import { freshId } from '../data/fresh-id';
 import { Journal } from '../data/journal';
@@ -29,14 +30,46 @@ import { Table } from '../ui/table';
 
 const FIGURE: Readonly<Record<ComponentFigure, { readonly name: string; readonly hint: string }>> =
   {
-    grainMm: { name: 'Grain, mm', hint: 'Typical size; the finer half counts.' },
-    densityGPerL: { name: 'A litre weighs, g', hint: 'Loose and dry: fill a jug and weigh it.' },
-    packing: {
-      name: 'Grains fill, % of a heap',
-      hint: 'About 58 for broken stone, 30 for peat and coir.',
+    grainMm: {
+      get name() {
+        return say.grainMm();
+      },
+      get hint() {
+        return say.typicalSizeTheFiner();
+      },
     },
-    heldWater: { name: 'Water inside the grains, %', hint: 'Of their own volume, after draining.' },
-    diffusivity: { name: 'Water moves, cm²/d', hint: 'About 2 in grit, 5 in peat or coir.' },
+    densityGPerL: {
+      get name() {
+        return say.aLitreWeighsG();
+      },
+      get hint() {
+        return say.looseAndDryFill();
+      },
+    },
+    packing: {
+      get name() {
+        return say.grainsFillOfA();
+      },
+      get hint() {
+        return say.about58ForBroken();
+      },
+    },
+    heldWater: {
+      get name() {
+        return say.waterInsideTheGrains();
+      },
+      get hint() {
+        return say.ofTheirOwnVolume();
+      },
+    },
+    diffusivity: {
+      get name() {
+        return say.waterMovesCmD();
+      },
+      get hint() {
+        return say.about2InGrit();
+      },
+    },
   };
 const PERCENT: readonly ComponentFigure[] = ['packing', 'heldWater'];
 
@@ -86,9 +119,9 @@ interface ShelfRow {
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
-      <h1>Shelf</h1>
-      <p class="quiet">{{ rows().length }} components</p>
-      <button matButton="outlined" class="push" (click)="edit(null)">Add your own</button>
+      <h1>{{ say.shelf() }}</h1>
+      <p class="quiet">{{ say.components({ count: rows().length }) }}</p>
+      <button matButton="outlined" class="push" (click)="edit(null)">{{ say.addYourOwn() }}</button>
     </div>
     <hy-mix-tabs />
     @if (form(); as f) {
@@ -97,9 +130,9 @@ interface ShelfRow {
         novalidate
         (submit)="$event.preventDefault(); save()"
       >
-        <h2 class="col-span-full">{{ f.id ? f.name : 'A component of your own' }}</h2>
+        <h2 class="col-span-full">{{ f.id ? f.name : say.aComponentOfYour() }}</h2>
         @if (!f.shipped) {
-          <hy-field label="Name" [problem]="show(problems().name)">
+          <hy-field [label]="say.nameWord()" [problem]="show(problems().name)">
             <input
               hyControl
               type="text"
@@ -109,18 +142,18 @@ interface ShelfRow {
               #name
             />
           </hy-field>
-          <hy-field label="Kind">
+          <hy-field [label]="say.kind()">
             <mat-select
               [value]="f.kind"
               (selectionChange)="type({ kind: $event.value === 'organic' ? 'organic' : 'mineral' })"
             >
-              <mat-option value="mineral">mineral</mat-option>
-              <mat-option value="organic">organic</mat-option>
+              <mat-option value="mineral">{{ say.mineral() }}</mat-option>
+              <mat-option value="organic">{{ say.organic() }}</mat-option>
             </mat-select>
           </hy-field>
-          <mat-checkbox [checked]="f.feeds" (change)="type({ feeds: feeds.checked })" #feeds
-            >It feeds</mat-checkbox
-          >
+          <mat-checkbox [checked]="f.feeds" (change)="type({ feeds: feeds.checked })" #feeds>{{
+            say.itFeeds()
+          }}</mat-checkbox>
         }
         @for (figure of figures; track figure) {
           <hy-field
@@ -139,7 +172,7 @@ interface ShelfRow {
           </hy-field>
         }
         <hy-field
-          label="In the shed, {{ words.bagUnit() }} (optional)"
+          [label]="say.inTheShedOptional({ bagUnit: words.bagUnit() })"
           [problem]="show(problems().stock)"
         >
           <input
@@ -152,8 +185,8 @@ interface ShelfRow {
           />
         </hy-field>
         <hy-field
-          label="A litre costs (optional)"
-          hint="In your own money."
+          [label]="say.aLitreCostsOptional()"
+          [hint]="say.inYourOwnMoney()"
           [problem]="show(problems().price)"
         >
           <input
@@ -166,12 +199,14 @@ interface ShelfRow {
           />
         </hy-field>
         <div class="row flex gap-2.5 col-span-full">
-          <button matButton="filled" type="submit">Save</button>
-          <button matButton="text" type="button" (click)="form.set(null)">Cancel</button>
+          <button matButton="filled" type="submit">{{ say.save() }}</button>
+          <button matButton="text" type="button" (click)="form.set(null)">
+            {{ say.cancel() }}
+          </button>
         </div>
       </form>
     }
-    <hy-table name="Components of mixes" [columns]="columns" [rows]="rows()">
+    <hy-table [name]="say.componentsOfMixes()" [columns]="columns" [rows]="rows()">
       <ng-template hyCell="name" [of]="rows()" let-r>
         <i class="chip" [style.background]="r.tone"></i>{{ r.name }}
         <span class="quiet small block pl-5.5 font-normal">{{ r.says }}</span>
@@ -180,15 +215,17 @@ interface ShelfRow {
         <hy-evidence [of]="r.name" [text]="r.evidence" />
       </ng-template>
       <ng-template hyCell="change" [of]="rows()" let-r>
-        <button matButton="text" (click)="edit(r.component)" [attr.aria-label]="'Change ' + r.name">
-          Change
+        <button
+          matButton="text"
+          (click)="edit(r.component)"
+          [attr.aria-label]="say.change({ name: r.name })"
+        >
+          {{ say.change2() }}
         </button>
       </ng-template>
     </hy-table>
     <p class="small quiet">
-      Fills: share of a heap that grains take up (working assumption). Holds: water inside the
-      grains after draining. How water moves follows Ritchie 1972. Bags differ: weigh a litre of
-      yours, and let a jug test judge the mix.
+      {{ say.fillsShareOfA() }}
     </p>
   `,
   styles: `
@@ -204,6 +241,8 @@ interface ShelfRow {
   `,
 })
 export class ShelfPage {
+  protected readonly say = say;
+
   protected readonly words = inject(Words);
   private readonly toFirstWrong = firstWrong();
   private readonly journal = inject(Journal);
@@ -213,39 +252,39 @@ export class ShelfPage {
   protected readonly figureName = FIGURE;
 
   protected readonly columns: readonly Column<ShelfRow>[] = [
-    { key: 'name', head: 'Component', text: (r) => r.name, sort: (r) => r.name },
-    { key: 'grain', head: 'Grain', number: true, text: (r) => `${r.grain} mm` },
+    { key: 'name', head: say.component(), text: (r) => r.name, sort: (r) => r.name },
+    { key: 'grain', head: say.grain(), number: true, text: (r) => say.mm({ grain: r.grain }) },
     {
       key: 'weight',
-      head: 'A litre',
+      head: say.aLitre(),
       number: true,
       text: (r) => this.words.weight(r.weight),
       sort: (r) => r.weight,
     },
     {
       key: 'packing',
-      head: 'Fills',
+      head: say.fills(),
       number: true,
       text: (r) => `${r.packing}%`,
       sort: (r) => r.packing,
     },
     {
       key: 'water',
-      head: 'Holds',
+      head: say.holds(),
       number: true,
       text: (r) => `${r.water}%`,
       sort: (r) => r.water,
     },
     {
       key: 'stock',
-      head: 'In the shed',
+      head: say.inTheShed(),
       number: true,
       text: (r) => r.stock,
       sort: (r) => r.stockL,
     },
-    { key: 'price', head: 'A litre costs', number: true, text: (r) => r.price },
-    { key: 'evidence', head: 'Rests on', text: (r) => r.evidence },
-    { key: 'change', head: 'Change', act: true, text: () => '' },
+    { key: 'price', head: say.aLitreCosts(), number: true, text: (r) => r.price },
+    { key: 'evidence', head: say.restsOn(), text: (r) => r.evidence },
+    { key: 'change', head: say.change2(), act: true, text: () => '' },
   ];
   protected readonly rows = computed((): readonly ShelfRow[] => {
     const { components } = this.journal.state();
@@ -260,7 +299,7 @@ export class ShelfPage {
         says: [
           component.kind,
           component.feeds ? 'feeds' : '',
-          component.breaksDown ? 'breaks down' : '',
+          component.breaksDown ? say.breaksDown() : '',
         ]
           .filter(Boolean)
           .join(', '),
@@ -269,9 +308,10 @@ export class ShelfPage {
         packing: Math.round(component.packing * 100),
         water: Math.round(component.heldWater * 100),
         stockL: stockL ?? null,
-        stock: stockL === undefined ? '' : stockL === 0 ? 'none' : this.words.volume(stockL * 1000),
+        stock:
+          stockL === undefined ? '' : stockL === 0 ? say.none() : this.words.volume(stockL * 1000),
         price: pricePerL === undefined ? '' : this.words.decimal(pricePerL, 2),
-        evidence: kinds.includes('measured here') ? 'measured here, in part or whole' : kinds[0]!,
+        evidence: kinds.includes('measured here') ? say.measuredHereInPart() : kinds[0]!,
       };
     });
   });
@@ -283,13 +323,11 @@ export class ShelfPage {
     if (!f) return { name: '', stock: '', price: '', figures: {} };
     const positive = (text: string): boolean => text.trim() === '' || numberFrom(text) >= 0;
     return {
-      name: f.name.trim() === '' ? 'What is it called?' : '',
+      name: f.name.trim() === '' ? say.whatIsItCalled() : '',
       figures: componentProblems(values(f)),
       stock:
-        f.stock.trim() === '' || this.words.millilitres(f.stock) >= 0
-          ? ''
-          : 'How much there is, 0 or more; empty if you do not keep count.',
-      price: positive(f.price) ? '' : 'What a litre costs, 0 or more; empty if you do not know.',
+        f.stock.trim() === '' || this.words.millilitres(f.stock) >= 0 ? '' : say.howMuchThereIs(),
+      price: positive(f.price) ? '' : say.whatALitreCosts(),
     };
   });
 
@@ -355,7 +393,7 @@ export class ShelfPage {
     const fields = f.id === '' ? whole : touchedFields(this.touched, whole, FEEDS);
     const put = { kind: 'put', record: 'component', key: f.id || freshId(), fields } as const;
     const changed = Object.keys(fields).length > 0;
-    if (changed && !(await this.actions.record(put, `${f.name.trim()} kept`))) return;
+    if (changed && !(await this.actions.record(put, say.kept({ name: f.name.trim() })))) return;
     this.form.set(null);
   }
 }

@@ -16,6 +16,7 @@ import {
   type FilledPot,
 } from '@hypogeon/core/media';
 import { airWarning } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/solve-page';
 import { BENCH_WORKER } from '../data/workers';
 import { Drafts } from '../data/drafts';
 import { AsyncTask } from '../data/async-task';
@@ -50,10 +51,18 @@ const BLANK: SolveDraft = {
 };
 
 const NAME: Readonly<Record<TargetName, string>> = {
-  water: 'Water after draining',
-  air: 'Air after draining',
-  mineral: 'Mineral share',
-  feeds: 'Share that feeds',
+  get water() {
+    return say.waterAfterDraining();
+  },
+  get air() {
+    return say.airAfterDraining();
+  },
+  get mineral() {
+    return say.mineralShare();
+  },
+  get feeds() {
+    return say.shareThatFeeds();
+  },
 };
 
 /** From what is in the shed to the nearest mix that does what is asked of it. */
@@ -76,7 +85,7 @@ const NAME: Readonly<Record<TargetName, string>> = {
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
-      <h1>Solve for a mix</h1>
+      <h1>{{ say.solveForAMix() }}</h1>
     </div>
     <hy-mix-tabs />
     <div
@@ -88,7 +97,7 @@ const NAME: Readonly<Record<TargetName, string>> = {
         (submit)="$event.preventDefault(); solve()"
       >
         <div class="grid grid-cols-[2fr_1fr] gap-4">
-          <hy-field label="For">
+          <hy-field [label]="say.forWord()">
             <mat-select
               [value]="desk.container().id"
               (selectionChange)="desk.change({ container: $event.value })"
@@ -100,7 +109,7 @@ const NAME: Readonly<Record<TargetName, string>> = {
               }
             </mat-select>
           </hy-field>
-          <hy-field label="How many" [problem]="countProblem()">
+          <hy-field [label]="say.howMany()" [problem]="countProblem()">
             <input
               hyControl
               type="number"
@@ -111,12 +120,7 @@ const NAME: Readonly<Record<TargetName, string>> = {
             />
           </hy-field>
         </div>
-        <hy-table
-          form
-          name="What is asked of the mix, in per cent"
-          [columns]="asks"
-          [rows]="targets"
-        >
+        <hy-table form [name]="say.whatIsAskedOf()" [columns]="asks" [rows]="targets">
           @for (side of sides; track side) {
             <ng-template [hyCell]="side" [of]="targets" let-t>
               <hy-field
@@ -140,33 +144,35 @@ const NAME: Readonly<Record<TargetName, string>> = {
           <p class="problem" role="alert">{{ boundProblem() }}</p>
         }
         <div class="row flex items-end gap-4">
-          <hy-field class="flex-1" label="Wanted">
+          <hy-field class="flex-1" [label]="say.wanted()">
             <mat-select
               [value]="draft().aim"
               (selectionChange)="put({ aim: $event.value === 'cheapest' ? 'cheapest' : 'closest' })"
             >
-              <mat-option value="closest"> closest to {{ desk.name() }} </mat-option>
-              <mat-option value="cheapest">the cheapest</mat-option>
+              <mat-option value="closest"> {{ say.closestTo({ name: desk.name() }) }} </mat-option>
+              <mat-option value="cheapest">{{ say.theCheapest() }}</mat-option>
             </mat-select>
           </hy-field>
           <button matButton="filled" type="submit" [disabled]="task.under() !== ''">
-            {{ task.under() ? 'Working …' : 'Solve' }}
+            {{ task.under() ? say.working() : say.solve() }}
           </button>
         </div>
         @if (task.problem()) {
           <p class="problem" role="alert">{{ task.problem() }}</p>
         }
         <fieldset>
-          <legend>From</legend>
+          <legend>{{ say.from() }}</legend>
           <mat-checkbox
             [checked]="draft().shedOnly"
             (change)="put({ shedOnly: only.checked })"
             #only
-            >only what is in the shed</mat-checkbox
+            >{{ say.onlyWhatIsIn() }}</mat-checkbox
           >
           <div class="row flex gap-2">
-            <button type="button" matButton="text" (click)="put({ without: [] })">All</button>
-            <button type="button" matButton="text" (click)="none()">None</button>
+            <button type="button" matButton="text" (click)="put({ without: [] })">
+              {{ say.all() }}
+            </button>
+            <button type="button" matButton="text" (click)="none()">{{ say.none() }}</button>
           </div>
           @if (noneProblem()) {
             <p class="problem" role="alert">{{ noneProblem() }}</p>
@@ -190,13 +196,13 @@ const NAME: Readonly<Record<TargetName, string>> = {
 
       <section
         class="sticky top-4 grid content-start gap-4.5"
-        aria-label="The mix found"
+        [attr.aria-label]="say.theMixFound()"
         aria-live="polite"
       >
         @if (found(); as f) {
           @if (f.mix; as m) {
             <h2>
-              {{ m.feasible ? 'This does it' : 'Nothing does all of it; this comes nearest' }}
+              {{ m.feasible ? say.thisDoesIt() : say.nothingDoesAllOf() }}
             </h2>
             @if (m.binding.length > 0) {
               <ul class="m-0 pl-4.5">
@@ -205,8 +211,8 @@ const NAME: Readonly<Record<TargetName, string>> = {
                     {{ b.what
                     }}{{
                       b.missedBy > 0
-                        ? ': missed by ' + (b.missedBy * 100 | hyNumber: 1) + ' points'
-                        : ', just met: more would need another mix'
+                        ? say.missedByPoints({ missedBy: (b.missedBy * 100 | hyNumber: 1) })
+                        : say.justMetMoreWould()
                     }}
                   </li>
                 }
@@ -217,31 +223,33 @@ const NAME: Readonly<Record<TargetName, string>> = {
             >
               <hy-strata-column [parts]="m.parts" />
               <div class="grid gap-3">
-                <hy-table name="Shares of the mix found" [columns]="columns" [rows]="m.parts" />
+                <hy-table [name]="say.sharesOfTheMix()" [columns]="columns" [rows]="m.parts" />
                 <p class="small quiet">
-                  Water {{ words.percent(m.pot.water) }}, air {{ words.percent(m.pot.air) }},
-                  mineral {{ words.percent(m.pot.medium.mineral)
-                  }}{{ m.cost === null ? '' : '; costs ' + words.money(m.cost) }}. Checked with the
-                  full model.
+                  {{
+                    say.waterAirMineralChecked({
+                      percent: words.percent(m.pot.water),
+                      percent2: words.percent(m.pot.air),
+                      percent3: words.percent(m.pot.medium.mineral),
+                      what: m.cost === null ? '' : say.costs({ money: words.money(m.cost) }),
+                    })
+                  }}
                 </p>
                 @if (airWarning(m.pot); as warning) {
                   <p class="small pl-3 border-l-4 border-do">{{ warning }}</p>
                 }
-                <button matButton="outlined" (click)="take(m)">Use this mix</button>
+                <button matButton="outlined" (click)="take(m)">{{ say.useThisMix() }}</button>
               </div>
               <hy-pot-section class="max-[480px]:col-span-full" [pot]="m.pot" />
             </div>
           } @else {
-            <h2>Not enough in the shed</h2>
+            <h2>{{ say.notEnoughInThe() }}</h2>
             <p>
-              {{ words.volume(f.litres * 1000) }} of mix are needed. Untick “only what is in the
-              shed”, or fill fewer pots.
+              {{ say.ofMixAreNeeded({ volume: words.volume(f.litres * 1000) }) }}
             </p>
           }
         } @else {
           <p class="quiet">
-            Say what the mix must hold in this pot. Water and air depend on the pot’s depth: a tray
-            wants a coarser mix than a deep pot for the same air.
+            {{ say.sayWhatTheMix() }}
           </p>
         }
       </section>
@@ -254,32 +262,34 @@ const NAME: Readonly<Record<TargetName, string>> = {
   `,
 })
 export class SolvePage {
+  protected readonly say = say;
+
   protected readonly columns: readonly Column<Part>[] = [
     {
       key: 'name',
-      head: 'Component',
+      head: say.component(),
       text: (p) => p.component.name,
       sort: (p) => p.component.name,
     },
     {
       key: 'share',
-      head: 'Share',
+      head: say.share(),
       number: true,
       text: (p) => this.words.percent(p.parts),
       sort: (p) => p.parts,
     },
   ];
   protected readonly asks: readonly Column<TargetName>[] = [
-    { key: 'target', head: 'Asked, %', text: (t) => NAME[t] },
+    { key: 'target', head: say.asked(), text: (t) => NAME[t] },
     {
       key: 'min',
-      head: 'at least',
+      head: say.atLeast(),
       number: true,
       text: (t) => this.draft().bounds[`${t}-min`] ?? '',
     },
     {
       key: 'max',
-      head: 'at most',
+      head: say.atMost(),
       number: true,
       text: (t) => this.draft().bounds[`${t}-max`] ?? '',
     },
@@ -318,18 +328,15 @@ export class SolvePage {
 
   protected readonly countProblem = computed(() => {
     const { count } = this.desk.draft();
-    return Number.isInteger(count) && count > 0 && count <= 100_000
-      ? ''
-      : 'A whole number of 1 or more.';
+    return Number.isInteger(count) && count > 0 && count <= 100_000 ? '' : say.aWholeNumberOf();
   });
 
   protected readonly boundProblem = computed(() => {
     for (const t of TARGETS) {
-      if (this.bad(t, 'min') || this.bad(t, 'max'))
-        return `${NAME[t]}: per cent from 0 to 100, or nothing.`;
+      if (this.bad(t, 'min') || this.bad(t, 'max')) return say.perCentFrom0({ name: NAME[t] });
       const [min, max] = [this.value(t, 'min'), this.value(t, 'max')];
       if (min !== undefined && max !== undefined && min > max)
-        return `${NAME[t]}: at least ${min * 100} and at most ${max * 100} cannot both be.`;
+        return say.atLeastAndAt({ name: NAME[t], min: min * 100, max: max * 100 });
     }
     return '';
   });
@@ -348,7 +355,7 @@ export class SolvePage {
     const { without } = this.draft();
     return this.candidates().some((c) => !without.includes(c.component.id))
       ? ''
-      : 'Nothing is ticked: tick what the mix may be made from.';
+      : say.nothingIsTickedTick();
   });
 
   protected put(fields: Partial<SolveDraft>): void {
@@ -391,7 +398,7 @@ export class SolvePage {
         shedOnly && stock !== undefined ? { ...c, litres: stock } : c,
       );
     const wish = { choices, targets: this.asked(), container, litres, aim, from };
-    const mix = await this.task.run('Solving', () => this.worker.ask((w) => w.solve(wish)));
+    const mix = await this.task.run(say.solving(), () => this.worker.ask((w) => w.solve(wish)));
     if (mix === undefined) return;
     this.found.set({
       mix: mix && revived(mix, (id) => componentOf(this.journal.state(), id)),

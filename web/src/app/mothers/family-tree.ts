@@ -13,6 +13,7 @@ import type { Drawn, Part } from '@hypogeon/core/look';
 import { hierarchy, tree } from 'd3-hierarchy';
 import { Journal } from '../data/journal';
 import { piecesText } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/family-tree';
 import { Words } from '../data/words';
 import { CuttingMark } from '../marks/cutting-mark';
 import { FRESH, type MarkState } from '../marks/mark-state';
@@ -44,7 +45,7 @@ interface Kin {
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (view(); as v) {
-      <div class="scroll" tabindex="0" role="region" aria-label="Family tree">
+      <div class="scroll" tabindex="0" role="region" [attr.aria-label]="say.familyTree()">
         <div class="tree relative" [style.width.px]="v.width" [style.height.px]="v.height">
           <svg
             class="absolute top-0 right-0 bottom-0 left-0"
@@ -82,8 +83,8 @@ interface Kin {
         </div>
       </div>
       <details>
-        <summary>As a table</summary>
-        <hy-table class="max-w-176" name="Family" [columns]="columns" [rows]="v.rows">
+        <summary>{{ say.asATable() }}</summary>
+        <hy-table class="max-w-176" [name]="say.family()" [columns]="columns" [rows]="v.rows">
           <ng-template hyCell="who" [of]="v.rows" let-row>
             <a
               class="inline-flex items-center min-h-11"
@@ -116,11 +117,13 @@ interface Kin {
   `,
 })
 export class FamilyTree {
+  protected readonly say = say;
+
   protected readonly columns: readonly Column<{ readonly kin: Kin; readonly depth: number }>[] = [
-    { key: 'who', head: 'Who', text: (r) => r.kin.name },
-    { key: 'since', head: 'Since', text: (r) => r.kin.cutOn },
-    { key: 'taken', head: 'Taken', number: true, text: (r) => r.kin.taken },
-    { key: 'alive', head: 'Alive', number: true, text: (r) => r.kin.alive },
+    { key: 'who', head: say.who(), text: (r) => r.kin.name },
+    { key: 'since', head: say.since(), text: (r) => r.kin.cutOn },
+    { key: 'taken', head: say.taken(), number: true, text: (r) => r.kin.taken },
+    { key: 'alive', head: say.alive(), number: true, text: (r) => r.kin.alive },
   ];
   private readonly words = inject(Words);
   private readonly state = inject(Journal).state;
@@ -164,7 +167,7 @@ export class FamilyTree {
       return {
         key,
         link: ['/mothers', id],
-        name: mother?.name ?? 'Unnamed',
+        name: mother?.name ?? say.unnamed(),
         says: plant?.name ?? '',
         piece: plantDrawn(plant?.taxon),
         mark: { ...FRESH, closure: 1, roots: 3 },
@@ -181,7 +184,7 @@ export class FamilyTree {
       key,
       link: ['/bench', id],
       name: piecesText(batch.method, batch.count),
-      says: `${this.words.day(batch.cutOn)}, ${alive} rooted`,
+      says: say.rooted({ day: this.words.day(batch.cutOn), alive }),
       piece: drawnOf(state, batch),
       mark: {
         ...FRESH,

@@ -37,6 +37,7 @@ import { Today } from '../data/today';
 import { touchedFields } from '../data/touched';
 import { ORIGIN_NAME } from '@hypogeon/words';
 import { alsoCalled } from '@hypogeon/core/names';
+import { say } from '@hypogeon/messages/mother-form';
 import { Words } from '../data/words';
 import { PERMISSION_WORD } from './permission-words';
 import { PlantPicture } from '../marks/plant-picture';
@@ -84,23 +85,57 @@ const BLANK: MotherDraft = {
 
 /** What to count on a mother, as one asks it. */
 const HAS: Readonly<Record<MethodId, string>> = {
-  leaf: 'Good leaves',
-  'leaf-section': 'Whole straps',
-  crown: 'Heads',
-  segment: 'Stems',
-  trailing: 'Trails longer than a hand',
-  branch: 'Side branches',
-  pad: 'Pads',
-  column: 'Columns',
-  offset: 'Offsets without roots',
-  'rooted-offset': 'Offsets with roots',
-  division: 'Parts of the clump',
-  plantlet: 'Plantlets',
-  'root-cutting': 'Thick roots',
-  bulbil: 'Bulbils',
-  'flower-stalk': 'Flower stalks',
-  seed: 'Seeds',
-  culture: 'Plants from a flask',
+  get leaf() {
+    return say.goodLeaves();
+  },
+  get 'leaf-section'() {
+    return say.wholeStraps();
+  },
+  get crown() {
+    return say.heads();
+  },
+  get segment() {
+    return say.stems();
+  },
+  get trailing() {
+    return say.trailsLongerThanA();
+  },
+  get branch() {
+    return say.sideBranches();
+  },
+  get pad() {
+    return say.pads();
+  },
+  get column() {
+    return say.columns();
+  },
+  get offset() {
+    return say.offsetsWithoutRoots();
+  },
+  get 'rooted-offset'() {
+    return say.offsetsWithRoots();
+  },
+  get division() {
+    return say.partsOfTheClump();
+  },
+  get plantlet() {
+    return say.plantlets();
+  },
+  get 'root-cutting'() {
+    return say.thickRoots();
+  },
+  get bulbil() {
+    return say.bulbils();
+  },
+  get 'flower-stalk'() {
+    return say.flowerStalks();
+  },
+  get seed() {
+    return say.seeds();
+  },
+  get culture() {
+    return say.plantsFromAFlask();
+  },
 };
 
 /** What was typed: only the fields that were touched are kept, laid over what stands, and written. */
@@ -173,6 +208,8 @@ function hasFrom(typed: MotherDraft['has']): Partial<Record<MethodId, number>> |
   templateUrl: './mother-form.html',
 })
 export class MotherForm {
+  protected readonly say = say;
+
   private readonly toFirstWrong = firstWrong();
   private readonly actions = inject(Actions);
   private readonly journal = inject(Journal);
@@ -248,21 +285,16 @@ export class MotherForm {
   protected readonly problems = computed(() => {
     const d = this.draft();
     return {
-      plant: d.plant.trim() === '' ? 'Which plant is it? Type its name; an old one will do.' : '',
+      plant: d.plant.trim() === '' ? say.whichPlantIsIt() : '',
       like:
-        this.isOwn() && this.ownTaxon() === undefined && d.like === ''
-          ? 'Not in the plant guide. Choose the plant it is most like: its figures stand in until your own are better.'
-          : '',
-      name: d.name.trim() === '' ? 'What do you call it at the bench?' : '',
-      permission:
-        d.permission === ''
-          ? 'May it be propagated? Say how you know: cuttings are taken only with the owner’s leave.'
-          : '',
-      since: d.since > this.today() ? 'That day is still to come.' : '',
-      bornOn: d.bornOn > this.today() ? 'That day is still to come.' : '',
+        this.isOwn() && this.ownTaxon() === undefined && d.like === '' ? say.notInThePlant() : '',
+      name: d.name.trim() === '' ? say.whatDoYouCall() : '',
+      permission: d.permission === '' ? say.mayItBePropagatedSay() : '',
+      since: d.since > this.today() ? say.thatDayIsStill() : '',
+      bornOn: d.bornOn > this.today() ? say.thatDayIsStill() : '',
       height: this.heightProblem(d.height),
       has: Object.values(d.has).some((n) => n.trim() !== '' && !isCount(n))
-        ? 'Whole numbers, please: about how many it has. Leave out what you have not counted.'
+        ? say.wholeNumbersPleaseAbout()
         : '',
     };
   });
@@ -296,7 +328,7 @@ export class MotherForm {
   }
 
   protected waysOf(taxon: Taxon): string {
-    return `From ${taxon.methods.map((m) => METHOD[m.method].many).join(', ')}.`;
+    return say.from({ methods: taxon.methods.map((m) => METHOD[m.method].many).join(', ') });
   }
 
   protected readonly save = oneAtATime(() => this.saveAll());
@@ -342,7 +374,11 @@ export class MotherForm {
       this.id() === undefined ? this.journal.state().batches.get(d.fromBatch) : undefined;
     // She is no cutting of the tray any more, but stays counted where she rooted.
     if (from) drafts.push(...motherEntries(from, key, this.today()));
-    if (drafts.length > 0 && !(await this.actions.recordAll(drafts, `${whole.name} kept`))) return;
+    if (
+      drafts.length > 0 &&
+      !(await this.actions.recordAll(drafts, say.kept({ name: whole.name ?? '' })))
+    )
+      return;
     this.keeper().drop();
     await this.router.navigate(['/mothers', key]);
   }
@@ -364,7 +400,7 @@ export class MotherForm {
       ...BLANK,
       plant: plantOf(state, batch.taxon)?.name ?? '',
       like: own?.like ?? '',
-      provenance: 'Raised here',
+      provenance: say.raisedHere(),
       permission: 'own',
       since: batch.cutOn,
       bornOn: batch.cutOn,
@@ -381,8 +417,8 @@ export class MotherForm {
   private heightProblem(typed: string): string {
     if (typed.trim() === '') return '';
     const read = readLength(typed, this.lengthUnit());
-    if (!read.ok) return `“${typed.trim()}” is not a length. Write it like 300 mm or 12 in.`;
-    return read.mm > 20_000 ? 'Taller than twenty metres. Measure again.' : '';
+    if (!read.ok) return say.isNotALength({ typed: typed.trim() });
+    return read.mm > 20_000 ? say.tallerThanTwentyMetres() : '';
   }
 
   private kept(): MotherDraft {

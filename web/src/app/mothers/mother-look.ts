@@ -5,6 +5,7 @@ import { MatChipListbox, MatChipOption } from '@angular/material/chips';
 import { isDay } from '@hypogeon/core/days';
 import { CUT_REASONS, type CutReason, type EntryOf } from '@hypogeon/core/journal';
 import { CUT_REASON_NAME } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/mother-look';
 import { Actions } from '../data/actions';
 import { Today } from '../data/today';
 import { DayField } from '../forms/day-field';
@@ -18,10 +19,42 @@ const QUESTIONS: readonly {
   readonly asks: string;
   readonly hint: string;
 }[] = [
-  { id: 'turgid', asks: 'Plump and firm', hint: 'Press a low leaf.' },
-  { id: 'clean', asks: 'No pests, no rot', hint: 'Leaf axils, undersides, the base.' },
-  { id: 'growing', asks: 'Growing', hint: 'A fresh, tight top.' },
-  { id: 'flowering', asks: 'In flower', hint: 'A stalk counts.' },
+  {
+    id: 'turgid',
+    get asks() {
+      return say.plumpAndFirm();
+    },
+    get hint() {
+      return say.pressALowLeaf();
+    },
+  },
+  {
+    id: 'clean',
+    get asks() {
+      return say.noPestsNoRot();
+    },
+    get hint() {
+      return say.leafAxilsUndersidesThe();
+    },
+  },
+  {
+    id: 'growing',
+    get asks() {
+      return say.growing();
+    },
+    get hint() {
+      return say.aFreshTightTop();
+    },
+  },
+  {
+    id: 'flowering',
+    get asks() {
+      return say.inFlower();
+    },
+    get hint() {
+      return say.aStalkCounts();
+    },
+  },
 ];
 
 /** The look at a mother before she is cut: four questions and the last watering, recorded in one tap. */
@@ -52,15 +85,15 @@ const QUESTIONS: readonly {
             hideSingleSelectionIndicator
             [attr.aria-labelledby]="'q-' + q.id"
             [value]="answers()[q.id]"
-            (change)="say(q.id, $event.value)"
+            (change)="answerTo(q.id, $event.value)"
           >
-            <mat-button-toggle [value]="true">yes</mat-button-toggle>
-            <mat-button-toggle [value]="false">no</mat-button-toggle>
+            <mat-button-toggle [value]="true">{{ say.yes() }}</mat-button-toggle>
+            <mat-button-toggle [value]="false">{{ say.no() }}</mat-button-toggle>
           </mat-button-toggle-group>
         </div>
       }
       <div class="wide col-span-full">
-        <strong class="font-semibold" id="q-reasons">Why cut it</strong>
+        <strong class="font-semibold" id="q-reasons">{{ say.whyCutIt() }}</strong>
         <mat-chip-listbox
           multiple
           aria-labelledby="q-reasons"
@@ -73,13 +106,13 @@ const QUESTIONS: readonly {
         </mat-chip-listbox>
       </div>
       <hy-day
-        label="Last watered (optional)"
+        [label]="say.lastWateredOptional()"
         [problem]="dayProblem()"
         [max]="today()"
         [value]="wateredOn()"
         (valueChange)="wateredOn.set($event)"
       />
-      <hy-field label="Anything else (optional)">
+      <hy-field [label]="say.anythingElseOptional()">
         <input
           hyControl
           type="text"
@@ -89,14 +122,16 @@ const QUESTIONS: readonly {
           #text
         />
       </hy-field>
-      <button matButton="outlined" type="submit">Record the look</button>
+      <button matButton="outlined" type="submit">{{ say.recordTheLook() }}</button>
       @if (tried() && empty()) {
-        <p class="problem" role="alert">Answer one question at least.</p>
+        <p class="problem" role="alert">{{ say.answerOneQuestionAt() }}</p>
       }
     </form>
   `,
 })
 export class MotherLook {
+  protected readonly say = say;
+
   private readonly actions = inject(Actions);
   protected readonly today = inject(Today).day;
   readonly mother = input.required<string>();
@@ -110,7 +145,7 @@ export class MotherLook {
   protected readonly reasonName = CUT_REASON_NAME;
   protected readonly tried = signal(false);
 
-  protected say(question: Question, answer: boolean): void {
+  protected answerTo(question: Question, answer: boolean): void {
     this.answers.update((a) => ({ ...a, [question]: answer }));
   }
 
@@ -126,8 +161,8 @@ export class MotherLook {
   protected dayProblem(): string {
     const day = this.wateredOn();
     if (day === '') return '';
-    if (!isDay(day)) return 'That is not a day of the calendar.';
-    return day > this.today() ? 'That day is still to come.' : '';
+    if (!isDay(day)) return say.thatIsNotA();
+    return day > this.today() ? say.thatDayIsStill() : '';
   }
 
   protected async save(): Promise<void> {
@@ -141,7 +176,7 @@ export class MotherLook {
       ...(this.wateredOn() ? { wateredOn: this.wateredOn() } : {}),
       ...(this.note().trim() ? { text: this.note().trim() } : {}),
     };
-    if (!(await this.actions.record(look, 'Looked over'))) return;
+    if (!(await this.actions.record(look, say.lookedOver()))) return;
     this.answers.set({});
     this.wateredOn.set('');
     this.note.set('');

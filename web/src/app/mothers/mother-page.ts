@@ -25,6 +25,7 @@ import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { ORIGIN_NAME, whereToCut } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/mother-page';
 import { Words } from '../data/words';
 import { CuttingMark } from '../marks/cutting-mark';
 import { FamilyTree } from './family-tree';
@@ -66,28 +67,32 @@ import { namePage } from '../shell/page-title';
         <hy-mother-picture class="self-center" [mother]="v.mother" [size]="88" />
         <h1 class="self-center">{{ v.mother.name }}</h1>
         <p class="quiet self-center">
-          <i>{{ v.plant?.name ?? 'unknown plant' }}</i>
+          <i>{{ v.plant?.name ?? say.unknownPlant() }}</i>
           @if (v.plant?.like) {
-            (figures of <i>{{ v.plant?.like }}</i>)
+            {{ say.figuresOf() }} <i>{{ v.plant?.like }}</i>)
           }
         </p>
         <span class="push no-print self-center flex flex-wrap items-center gap-x-1">
           <hy-file-pick
             look="text"
-            [label]="v.mother.picture ? 'Another picture' : 'Take a picture'"
+            [label]="v.mother.picture ? say.anotherPicture() : say.takeAPicture()"
             accept="image/*"
             (picked)="picture($event[0])"
           />
           @if (v.mother.picture) {
-            <button type="button" matButton="text" (click)="drawIt()">Draw it instead</button>
+            <button type="button" matButton="text" (click)="drawIt()">
+              {{ say.drawItInstead() }}
+            </button>
           }
-          <a matButton="text" [routerLink]="['/mothers', v.mother.id, 'edit']">Change</a>
+          <a matButton="text" [routerLink]="['/mothers', v.mother.id, 'edit']">{{
+            say.change()
+          }}</a>
           <a
             matButton="filled"
             class="ml-2"
             routerLink="/plan"
             [queryParams]="{ mother: v.mother.id }"
-            >Plan a batch</a
+            >{{ say.planABatch() }}</a
           >
         </span>
       </div>
@@ -115,7 +120,7 @@ import { namePage } from '../shell/page-title';
             <p class="quiet small">{{ v.looked }}</p>
           }
           @if (v.care.asks.length + v.care.leave.length > 0) {
-            <ul class="my-3 mx-0 p-0 list-none" aria-label="After what was done to it">
+            <ul class="my-3 mx-0 p-0 list-none" [attr.aria-label]="say.afterWhatWasDone()">
               @for (ask of v.care.asks; track ask.kind) {
                 <li
                   class="flex flex-wrap justify-between items-center gap-x-4 gap-y-2 py-2 border-b border-line"
@@ -127,7 +132,7 @@ import { namePage } from '../shell/page-title';
                   @if (ask.kind === 'looked') {
                     <hy-field
                       class="w-44 flex-none"
-                      label="New heads or buds"
+                      [label]="say.newHeadsOrBuds()"
                       [problem]="headsProblem()"
                     >
                       <input hyControl inputmode="numeric" autocomplete="off" #heads />
@@ -154,7 +159,7 @@ import { namePage } from '../shell/page-title';
           <div
             class="no-print flex flex-wrap gap-2 my-3"
             role="group"
-            aria-label="What was done to it"
+            [attr.aria-label]="say.whatWasDoneTo()"
           >
             <button
               type="button"
@@ -162,7 +167,7 @@ import { namePage } from '../shell/page-title';
               (click)="panel.set(panel() === 'repotted' ? '' : 'repotted')"
               [attr.aria-expanded]="panel() === 'repotted'"
             >
-              Repotted
+              {{ say.repotted() }}
             </button>
             <button
               type="button"
@@ -170,36 +175,38 @@ import { namePage } from '../shell/page-title';
               (click)="panel.set(panel() === 'divided' ? '' : 'divided')"
               [attr.aria-expanded]="panel() === 'divided'"
             >
-              Divided
+              {{ say.divided() }}
             </button>
-            <button type="button" matButton="text" (click)="mothered('watered')">Watered</button>
+            <button type="button" matButton="text" (click)="mothered('watered')">
+              {{ say.watered() }}
+            </button>
           </div>
           @if (panel() === 'repotted') {
             <div
               class="panel grid justify-items-start gap-3 max-w-104 mb-3 py-3.5 px-4 border border-line bg-face"
             >
               <p class="quiet small">{{ words.repotting() }}</p>
-              <hy-field label="Into (optional)">
+              <hy-field [label]="say.intoOptional()">
                 <mat-select value="" #pot>
-                  <mat-option value="">not told</mat-option>
+                  <mat-option value="">{{ say.notTold() }}</mat-option>
                   @for (c of containers(); track c.id) {
                     <mat-option [value]="c.id">{{ c.name }}</mat-option>
                   }
                 </mat-select>
               </hy-field>
-              <hy-field label="Filled with (optional)">
+              <hy-field [label]="say.filledWithOptional()">
                 <mat-select value="" #mix>
-                  <mat-option value="">not told</mat-option>
+                  <mat-option value="">{{ say.notTold() }}</mat-option>
                   @for (m of mixes(); track m.id) {
                     <mat-option [value]="m.id">{{ m.name }}</mat-option>
                   }
                 </mat-select>
               </hy-field>
-              <hy-field label="The roots came">
+              <hy-field [label]="say.theRootsCame()">
                 <mat-select value="whole" #roots>
-                  <mat-option value="whole">whole, with their ball</mat-option>
-                  <mat-option value="bared">bared</mat-option>
-                  <mat-option value="hurt">hurt or trimmed</mat-option>
+                  <mat-option value="whole">{{ say.wholeWithTheirBall() }}</mat-option>
+                  <mat-option value="bared">{{ say.bared() }}</mat-option>
+                  <mat-option value="hurt">{{ say.hurtOrTrimmed() }}</mat-option>
                 </mat-select>
               </hy-field>
               <button
@@ -207,7 +214,7 @@ import { namePage } from '../shell/page-title';
                 matButton="filled"
                 (click)="repotted(pot.value, mix.value, roots.value)"
               >
-                Repotted today
+                {{ say.repottedToday() }}
               </button>
             </div>
           }
@@ -215,16 +222,16 @@ import { namePage } from '../shell/page-title';
             <div
               class="panel grid justify-items-start gap-3 max-w-104 mb-3 py-3.5 px-4 border border-line bg-face"
             >
-              <hy-field label="Parts, herself among them (optional)" [problem]="problem()">
+              <hy-field [label]="say.partsHerselfAmongThem()" [problem]="problem()">
                 <input hyControl inputmode="numeric" #parts />
               </hy-field>
-              <mat-checkbox #itself>It parted by itself, nothing was cut</mat-checkbox>
+              <mat-checkbox #itself>{{ say.itPartedByItself() }}</mat-checkbox>
               <button
                 type="button"
                 matButton="filled"
                 (click)="divided(parts.value, itself.checked)"
               >
-                Divided today
+                {{ say.dividedToday() }}
               </button>
             </div>
           }
@@ -243,7 +250,7 @@ import { namePage } from '../shell/page-title';
           </dl>
         </div>
         <div>
-          <h3 class="mb-2.5">Check the plant</h3>
+          <h3 class="mb-2.5">{{ say.checkThePlant() }}</h3>
           <hy-mother-look [mother]="v.mother.id" />
         </div>
       </section>
@@ -254,18 +261,18 @@ import { namePage } from '../shell/page-title';
 
       @if (v.plant; as plant) {
         <section aria-labelledby="season">
-          <h2 id="season" class="ruled">Through the year</h2>
+          <h2 id="season" class="ruled">{{ say.throughTheYear() }}</h2>
           @if (v.mother.space) {
             <hy-mother-season [taxon]="plant.taxon" [space]="v.mother.space" />
           } @else {
             <p class="quiet">
-              Say where it stands, and its season is worked out from the air and light there.
-              <a [routerLink]="['/mothers', v.mother.id, 'edit']">Give it a place</a>
+              {{ say.sayWhereItStands() }}
+              <a [routerLink]="['/mothers', v.mother.id, 'edit']">{{ say.giveItAPlace() }}</a>
             </p>
           }
         </section>
         <section aria-labelledby="ways">
-          <h2 id="ways" class="ruled">Ways to propagate it</h2>
+          <h2 id="ways" class="ruled">{{ say.waysToPropagateIt() }}</h2>
           <hy-stock-steppers [mother]="v.mother" [taxon]="plant.taxon" />
           <ul class="ways grid auto-fill-76 gap-y-0 gap-x-8 bare">
             @for (way of v.ways; track way.method) {
@@ -286,9 +293,13 @@ import { namePage } from '../shell/page-title';
               <li
                 class="grid grid-cols-[48px_minmax(0,1fr)] items-center gap-3 py-3 border-b border-line"
               >
-                <span class="cross text-center quiet font-bold" aria-hidden="true">no</span>
+                <span class="cross text-center quiet font-bold" aria-hidden="true">{{
+                  say.no()
+                }}</span>
                 <div>
-                  <strong>Not from {{ no.method === 'leaf' ? 'a leaf' : no.method }}</strong>
+                  <strong>{{
+                    say.notFrom({ what: no.method === 'leaf' ? say.aLeaf() : no.method })
+                  }}</strong>
                   <p class="small">{{ no.why }}</p>
                 </div>
               </li>
@@ -298,17 +309,17 @@ import { namePage } from '../shell/page-title';
       }
 
       <section aria-labelledby="family">
-        <h2 id="family" class="ruled">What came of it</h2>
+        <h2 id="family" class="ruled">{{ say.whatCameOfIt() }}</h2>
         @if (v.batches.length > 0 || v.mother.fromBatch) {
           <p>{{ v.gave }}</p>
           <hy-family-tree [mother]="v.mother.id" />
         } @else {
-          <p class="quiet">Nothing taken yet.</p>
+          <p class="quiet">{{ say.nothingTakenYet() }}</p>
         }
       </section>
       @if (v.plant) {
         <section aria-labelledby="care">
-          <h2 id="care" class="ruled">Take care</h2>
+          <h2 id="care" class="ruled">{{ say.takeCare() }}</h2>
           <ul class="my-3 mx-0 p-0 list-none">
             @for (caution of v.cautions; track caution.title) {
               <li class="py-2 border-b border-line">
@@ -319,8 +330,10 @@ import { namePage } from '../shell/page-title';
         </section>
       }
     } @else {
-      <h1>No such mother</h1>
-      <p>It may live in another journal. <a routerLink="/mothers">To the mothers</a></p>
+      <h1>{{ say.noSuchMother() }}</h1>
+      <p>
+        {{ say.itMayLiveIn() }} <a routerLink="/mothers">{{ say.toTheMothers() }}</a>
+      </p>
     }
   `,
   styles: `
@@ -357,15 +370,17 @@ import { namePage } from '../shell/page-title';
   `,
 })
 export class MotherPage {
+  protected readonly say = say;
+
   private readonly actions = inject(Actions);
   private readonly pictures = inject(Pictures);
   protected readonly panel = signal<'' | 'repotted' | 'divided'>('');
   protected readonly problem = signal('');
   protected readonly doneWord: Readonly<Record<MotherTending, string>> = {
-    watered: 'Watered',
-    light: 'Brighter',
-    feed: 'Fed',
-    looked: 'Looked',
+    watered: say.watered(),
+    light: say.brighter(),
+    feed: say.fed(),
+    looked: say.looked(),
   };
   protected readonly containers = computed(() => containersOf(this.state()));
   protected readonly mixes = computed(() => mixesOf(this.state()));
@@ -374,13 +389,13 @@ export class MotherPage {
   protected async picture(file: File | undefined): Promise<void> {
     if (!file) return;
     const taken = await this.pictures.takeOfMother(file, this.id());
-    this.actions.say(taken.ok ? 'That is its picture now.' : taken.problem);
+    this.actions.say(taken.ok ? say.thatIsItsPicture() : taken.problem);
   }
 
   protected drawIt(): void {
     void this.actions.record(
       { kind: 'put', record: 'mother', key: this.id(), fields: { picture: null } },
-      'Drawn again',
+      say.drawnAgain(),
     );
   }
 
@@ -395,7 +410,7 @@ export class MotherPage {
     const told = heads.trim() !== '';
     const n = numberFrom(heads);
     if (told && !(Number.isInteger(n) && n >= 0 && n <= 10_000))
-      return this.headsProblem.set('How many? A whole number, or empty.');
+      return this.headsProblem.set(say.howManyAWhole());
     this.headsProblem.set('');
     const count = told ? { heads: n } : {};
     void this.actions.record(
@@ -412,13 +427,13 @@ export class MotherPage {
     const roots = ROOT_STATES.find((r) => r === came) ?? 'whole';
     const into = { ...(container ? { container } : {}), ...(mix ? { mix } : {}) };
     const repotted = { kind: 'repotted', mother: this.id(), roots, ...into } as const;
-    if (await this.actions.record(repotted, 'Repotted')) this.panel.set('');
+    if (await this.actions.record(repotted, say.repotted())) this.panel.set('');
   }
 
   protected async divided(text: string, parted: boolean): Promise<void> {
     const pieces = Number(text);
     if (text.trim() !== '' && (!Number.isInteger(pieces) || pieces < 2))
-      return this.problem.set('How many parts? 2 or more, or leave it empty.');
+      return this.problem.set(say.howManyParts2());
     this.problem.set('');
     const taken = await this.actions.record(
       {
@@ -427,7 +442,7 @@ export class MotherPage {
         ...(text.trim() === '' ? {} : { pieces }),
         ...(parted ? { parted } : {}),
       },
-      'Divided',
+      say.divided(),
     );
     if (taken) this.panel.set('');
   }
@@ -453,7 +468,10 @@ export class MotherPage {
       verdict: this.verdictWords(condition),
       where: whereToCut(condition.reasons, this.words.lengthUnit()),
       looked: condition.looked
-        ? [`Looked over ${this.words.near(condition.looked.day)}.`, condition.looked.text ?? '']
+        ? [
+            say.lookedOver({ near: this.words.near(condition.looked.day) }),
+            condition.looked.text ?? '',
+          ]
             .join(' ')
             .trim()
         : '',
@@ -471,12 +489,16 @@ export class MotherPage {
           method: m.method,
           name: METHOD[m.method].name,
           piece: drawnAs(plant!.taxon, m),
-          spare: spare ? `${spare.count} of ${spare.of} to spare` : '',
+          spare: spare ? say.ofToSpare({ count: spare.count, of: spare.of }) : '',
           says:
             this.words.why(plant!.id, m.method) ??
-            `Roots in ${m.roots.from}–${m.roots.to} days` +
-              (m.pups ? `, pups in ${m.pups.from}–${m.pups.to}` : '') +
-              ` at ${this.words.temperature(grownAs(plant!.taxon, m.method).windowC)}; ${this.words.percentSpan(successRange(m.success))} succeed.`,
+            say.rootsInDaysAt({
+              from: m.roots.from,
+              to: m.roots.to,
+              what: m.pups ? say.pupsIn({ from: m.pups.from, to: m.pups.to }) : '',
+              temperature: this.words.temperature(grownAs(plant!.taxon, m.method).windowC),
+              percentSpan: this.words.percentSpan(successRange(m.success)),
+            }),
         };
       }),
       batches,
@@ -485,16 +507,22 @@ export class MotherPage {
   });
 
   private verdictWords({ verdict, until, fresh }: Condition): string {
-    if (verdict === 'cut') return fresh ? 'May be cut today' : 'Check the plant first';
-    if (verdict === 'stop') return 'Do not cut it';
-    return until === null ? 'Wait' : `Wait until ${this.words.near(until)}`;
+    if (verdict === 'cut') return fresh ? say.mayBeCutToday() : say.checkThePlantFirst();
+    if (verdict === 'stop') return say.doNotCutIt();
+    return until === null ? say.wait() : say.waitUntil({ near: this.words.near(until) });
   }
 
   private gaveWords(taken: readonly Batch[]): string {
-    if (taken.length === 0) return 'Nothing cut yet.';
+    if (taken.length === 0) return say.nothingCutYet();
     const count = countLedger(taken);
     const lost = count.rotted + count.dried + count.lost;
-    return `${count.stuck} taken in ${taken.length === 1 ? 'one batch' : `${taken.length} batches`}: ${count.rooted} rooted, ${lost} lost, ${count.waiting} still waiting.`;
+    return say.takenInRootedLost({
+      stuck: count.stuck,
+      what: taken.length === 1 ? say.oneBatch() : say.batches({ takenCount: taken.length }),
+      rooted: count.rooted,
+      lost,
+      waiting: count.waiting,
+    });
   }
 
   private facts(mother: Mother, plant: Plant | null): readonly Fact[] {
@@ -504,22 +532,29 @@ export class MotherPage {
     const asked = (mother.permission ?? 'unknown') !== 'unknown';
     return [
       {
-        name: 'Came from',
+        name: say.cameFrom(),
         says:
           [mother.origin ? ORIGIN_NAME[mother.origin] : '', mother.provenance]
             .filter(Boolean)
-            .join(': ') || 'not noted',
+            .join(': ') || say.notNoted(),
       },
-      { name: 'Permission', says: PERMISSION_WORD[mother.permission ?? 'unknown'], warn: !asked },
-      { name: 'With us since', says: since ? this.words.day(since) : 'not noted' },
-      ...(bornOn ? [{ name: 'Age', says: this.age(bornOn) }] : []),
-      ...(heightMm ? [{ name: 'Height', says: this.words.length(heightMm) }] : []),
-      { name: 'Stands in', says: place ?? 'not told' },
+      {
+        name: say.permission(),
+        says: PERMISSION_WORD[mother.permission ?? 'unknown'],
+        warn: !asked,
+      },
+      { name: say.withUsSince(), says: since ? this.words.day(since) : say.notNoted() },
+      ...(bornOn ? [{ name: say.age(), says: this.age(bornOn) }] : []),
+      ...(heightMm ? [{ name: say.height(), says: this.words.length(heightMm) }] : []),
+      { name: say.standsIn(), says: place ?? say.notTold() },
       ...(plant
         ? [
             {
-              name: 'Grows at',
-              says: `${this.words.temperature(plant.taxon.season.fromC)} to ${this.words.temperature(plant.taxon.season.toC)}`,
+              name: say.growsAt(),
+              says: say.to({
+                temperature: this.words.temperature(plant.taxon.season.fromC),
+                temperature2: this.words.temperature(plant.taxon.season.toC),
+              }),
               note: evidenceText(plant.taxon.season.evidence),
             },
           ]
@@ -529,8 +564,8 @@ export class MotherPage {
 
   private age(bornOn: Day): string {
     const months = Math.round(daysBetween(bornOn, this.today()) / 30.44);
-    if (months < 24) return `about ${months} months`;
-    return `about ${Math.round(months / 12)} years`;
+    if (months < 24) return say.aboutMonths({ months });
+    return say.aboutYears({ months: Math.round(months / 12) });
   }
 }
 

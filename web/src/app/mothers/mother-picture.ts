@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { plantDrawn, plantOf } from '@hypogeon/core/bench';
 import type { Mother } from '@hypogeon/core/journal';
+import { say } from '@hypogeon/messages/mother-picture';
 import { Journal } from '../data/journal';
 import { PlantPicture } from '../marks/plant-picture';
 import { Picture } from '../pictures/picture';
@@ -20,7 +21,7 @@ import { Picture } from '../pictures/picture';
         [picture]="p.id"
         [width]="p.width"
         [height]="p.height"
-        [alt]="label() ? (m.name ?? 'The mother') + ', as it looks here' : ''"
+        [alt]="label() ? say.asItLooksHere({ name: m.name ?? say.theMother() }) : ''"
       />
     } @else {
       <hy-plant [drawn]="drawn()" [size]="size()" />
@@ -28,6 +29,8 @@ import { Picture } from '../pictures/picture';
   `,
 })
 export class MotherPicture {
+  protected readonly say = say;
+
   private readonly state = inject(Journal).state;
   readonly mother = input.required<Mother>();
   readonly size = input(72);

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { RouterLink } from '@angular/router';
 import { seasonNow, seasonYear } from '@hypogeon/core/bench';
 import type { Taxon } from '@hypogeon/core/botany';
+import { say } from '@hypogeon/messages/mother-season';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
@@ -20,17 +21,20 @@ import { seasonChart } from '../charts/season-chart';
         {{ v.says }} <span class="quiet">{{ v.next }}</span>
       </p>
       @if (v.chart; as c) {
-        <hy-chart name="The year by the month" [tall]="262" [model]="c" />
+        <hy-chart [name]="say.theYearByThe()" [tall]="262" [model]="c" />
       }
       <p class="quiet small">
-        The line is the mean of the day{{ v.swings ? ', the stripe its night and noon,' : '' }} in
-        <a [routerLink]="['/settings/air', space()]">{{ v.place }}</a>, {{ v.rests }}; the green
-        band is what the plant grows in. {{ v.lightNote }}
+        {{ say.theLineIsThe({ what: v.swings ? say.theStripeItsNight() : '' }) }}
+        <a [routerLink]="['/settings/air', space()]">{{ v.place }}</a>{{
+          say.theGreenBandIs({ rests: v.rests, lightNote: v.lightNote })
+        }}
       </p>
     }
   `,
 })
 export class MotherSeason {
+  protected readonly say = say;
+
   protected readonly words = inject(Words);
   private readonly state = inject(Journal).state;
   private readonly today = inject(Today).day;
@@ -46,27 +50,27 @@ export class MotherSeason {
     return {
       swings: year.every((d) => d.nightC !== undefined && d.noonC !== undefined),
       chart: seasonChart(year, this.taxon().season, this.words.speech()),
-      place: record?.name ?? 'its place',
-      says: `${this.words.temperature(now.tempC)} today: ${now.reason}.`,
+      place: record?.name ?? say.itsPlace(),
+      says: say.today({ temperature: this.words.temperature(now.tempC), reason: now.reason }),
       next:
         now.state === 'active'
           ? now.closes === null
-            ? 'It does not close within the year.'
-            : `Roots should stand by ${this.words.day(now.closes)}, when it closes.`
+            ? say.itDoesNotClose()
+            : say.rootsShouldStandBy({ day: this.words.day(now.closes) })
           : now.opens === null
-            ? 'It does not open within the year.'
-            : `It opens about ${this.words.day(now.opens)}.`,
+            ? say.itDoesNotOpen()
+            : say.itOpensAbout({ day: this.words.day(now.opens) }),
       rests: record?.monthly
-        ? 'by its usual year'
+        ? say.byItsUsualYear()
         : now.from === 'reading'
-          ? 'read these days; the rest is its usual air'
-          : 'its usual air; give it a usual year for more',
+          ? say.readTheseDaysThe()
+          : say.itsUsualAirGive(),
       lightNote:
         now.dayHours === undefined
-          ? 'Give the place’s latitude in its air for the hours of light.'
+          ? say.giveThePlacesLatitude()
           : lamps
-            ? 'Under the line: hours of light, lamps counted.'
-            : 'Under the line: hours of light from the sun.',
+            ? say.underTheLineHours()
+            : say.underTheLineHoursOf(),
     };
   });
 }

@@ -4,6 +4,7 @@ import { MatButton } from '@angular/material/button';
 import { plantOf, seasonOn } from '@hypogeon/core/bench';
 import type { SeasonState } from '@hypogeon/core/botany';
 import { countLedger } from '@hypogeon/core/ledger';
+import { say } from '@hypogeon/messages/mothers-page';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
@@ -11,9 +12,15 @@ import { MotherPicture } from './mother-picture';
 import { PERMISSION_WORD } from './permission-words';
 
 const SEASON_WORD: Readonly<Record<SeasonState, string>> = {
-  active: 'grows',
-  marginal: 'at the edge',
-  resting: 'rests',
+  get active() {
+    return say.grows();
+  },
+  get marginal() {
+    return say.atTheEdge();
+  },
+  get resting() {
+    return say.rests();
+  },
 };
 
 @Component({
@@ -22,21 +29,20 @@ const SEASON_WORD: Readonly<Record<SeasonState, string>> = {
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
-      <h1>Mother plants</h1>
-      <p class="quiet small">the stock plants, where they came from and what they gave</p>
+      <h1>{{ say.motherPlants() }}</h1>
+      <p class="quiet small">{{ say.theStockPlantsWhere() }}</p>
       <span class="push flex flex-wrap gap-2">
         @if (mothers().length > 0) {
-          <a matButton="outlined" routerLink="/plan/cut-day">Cut day</a>
+          <a matButton="outlined" routerLink="/plan/cut-day">{{ say.cutDay() }}</a>
         }
-        <a matButton="filled" routerLink="/mothers/new">Add a mother</a>
+        <a matButton="filled" routerLink="/mothers/new">{{ say.addAMother() }}</a>
       </span>
     </div>
     @if (mothers().length === 0) {
       <div class="empty">
-        <h2>No mothers yet</h2>
+        <h2>{{ say.noMothersYet() }}</h2>
         <p>
-          Every cutting has a mother. Note where it came from and that you may propagate it; then
-          plan what to take.
+          {{ say.everyCuttingHasA() }}
         </p>
       </div>
     } @else {
@@ -110,6 +116,8 @@ const SEASON_WORD: Readonly<Record<SeasonState, string>> = {
   `,
 })
 export class MothersPage {
+  protected readonly say = say;
+
   private readonly words = inject(Words);
   private readonly state = inject(Journal).state;
   private readonly today = inject(Today).day;
@@ -128,18 +136,18 @@ export class MothersPage {
         return {
           season: season?.state ?? '',
           seasonWord: season ? SEASON_WORD[season.state] : '',
-          place: place?.name ?? 'place not told',
+          place: place?.name ?? say.placeNotTold(),
           id: m.id,
-          name: m.name ?? 'Unnamed',
-          plant: plant?.name ?? 'unknown plant',
+          name: m.name ?? say.unnamed(),
+          plant: plant?.name ?? say.unknownPlant(),
           mother: m,
-          provenance: m.provenance ?? 'no provenance noted',
+          provenance: m.provenance ?? say.noProvenanceNoted(),
           permission: PERMISSION_WORD[m.permission ?? 'unknown'],
           gave:
             taken.length === 0
-              ? 'nothing taken yet'
-              : `gave ${count.stuck}, ${count.rooted} rooted so far`,
-          last: last ? `last cut ${this.words.day(last)}` : '',
+              ? say.nothingTakenYet()
+              : say.gaveRootedSoFar({ stuck: count.stuck, rooted: count.rooted }),
+          last: last ? say.lastCut({ day: this.words.day(last) }) : '',
         };
       })
       .sort((a, b) => a.name.localeCompare(b.name));

@@ -1,8 +1,17 @@
 import type { Permission } from '@hypogeon/core/journal';
+import { say } from '@hypogeon/messages/permission-words';
 
 export const PERMISSION_WORD: Readonly<Record<Permission, string>> = {
-  own: 'my own plant',
-  given: 'given to me to propagate',
-  asked: 'the owner said yes',
-  unknown: 'not asked yet',
+  get own() {
+    return say.myOwnPlant();
+  },
+  get given() {
+    return say.givenToMeTo();
+  },
+  get asked() {
+    return say.theOwnerSaidYes();
+  },
+  get unknown() {
+    return say.notAskedYet();
+  },
 };

@@ -21,6 +21,7 @@ import {
   shortfall,
   unpromised,
 } from '@hypogeon/core/order';
+import { say } from '@hypogeon/messages/orders-page';
 import { BenchTabs } from '../bench/bench-tabs';
 import { Actions } from '../data/actions';
 import { freshId } from '../data/fresh-id';
@@ -38,7 +39,7 @@ import { Field, FieldControl } from '../forms/field';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
-      <h1>Orders</h1>
+      <h1>{{ say.orders() }}</h1>
       <button
         type="button"
         [matButton]="adding() || selling() ? 'outlined' : 'filled'"
@@ -46,7 +47,7 @@ import { Field, FieldControl } from '../forms/field';
         (click)="openForm(!adding())"
         [attr.aria-expanded]="adding()"
       >
-        {{ adding() ? 'Cancel' : 'Add an order' }}
+        {{ adding() ? say.cancel() : say.addAnOrder() }}
       </button>
     </div>
     <hy-bench-tabs />
@@ -56,20 +57,22 @@ import { Field, FieldControl } from '../forms/field';
         novalidate
         (submit)="$event.preventDefault(); add(who.value, plant.value, count.value, by.value())"
       >
-        <hy-field label="Who" hint="A first name or a code. It stays in this journal.">
+        <hy-field [label]="say.who()" [hint]="say.aFirstNameOr()">
           <input hyControl type="text" maxlength="80" #who />
         </hy-field>
-        <hy-field label="Plant">
+        <hy-field [label]="say.plant()">
           <mat-select value="" #plant>
-            <mat-option value="">Choose</mat-option>
+            <mat-option value="">{{ say.choose() }}</mat-option>
             @for (p of plants(); track p.id) {
               <mat-option [value]="p.id">{{ p.name }}</mat-option>
             }
           </mat-select>
         </hy-field>
-        <hy-field label="How many"><input hyControl type="number" min="1" #count /></hy-field>
-        <hy-day label="By" [min]="today()" #by />
-        <button matButton="filled" class="justify-self-start mt-1.5">Add it</button>
+        <hy-field [label]="say.howMany()"
+          ><input hyControl type="number" min="1" #count
+        /></hy-field>
+        <hy-day [label]="say.by()" [min]="today()" #by />
+        <button matButton="filled" class="justify-self-start mt-1.5">{{ say.addIt() }}</button>
       </form>
       <p class="problem" role="alert">{{ problem() }}</p>
     }
@@ -77,7 +80,7 @@ import { Field, FieldControl } from '../forms/field';
       @for (o of open(); track o.order.id) {
         <li class="grid gap-2 py-4 border-b border-line">
           <div class="flex flex-wrap items-baseline gap-y-1 gap-x-4">
-            <h2>{{ o.order.who ?? 'Somebody' }}</h2>
+            <h2>{{ o.order.who ?? say.somebody() }}</h2>
             <span
               >{{ o.order.count }} <i>{{ o.plant }}</i></span
             >
@@ -91,7 +94,7 @@ import { Field, FieldControl } from '../forms/field';
           <p>{{ o.says }}</p>
           @if (o.from.length > 0) {
             <p class="small quiet">
-              Set aside:
+              {{ say.setAside() }}
               @for (f of o.from; track f.batch) {
                 <a [routerLink]="['/bench', f.batch]">{{ f.says }}</a>{{ $last ? '' : ', ' }}
               }
@@ -100,7 +103,7 @@ import { Field, FieldControl } from '../forms/field';
           <div class="row flex flex-wrap gap-2">
             @if (o.couldServe) {
               <button type="button" matButton="outlined" (click)="aside(o.order)">
-                Set aside what there is
+                {{ say.setAsideWhatThere() }}
               </button>
             }
             @if (o.stands.short > 0) {
@@ -114,15 +117,15 @@ import { Field, FieldControl } from '../forms/field';
                   taxon: o.order.taxon,
                 }"
               >
-                Plan {{ o.stands.short }} more
+                {{ say.planMore({ short: o.stands.short }) }}
               </a>
             }
             @if (o.stands.ready > 0) {
               <button type="button" matButton="outlined" (click)="give(o.order)">
-                Given away, {{ o.stands.ready }}
+                {{ say.givenAway({ ready: o.stands.ready }) }}
               </button>
               <button type="button" matButton="outlined" (click)="openSale(o.order.id, false)">
-                Sold, {{ o.stands.ready }}
+                {{ say.sold({ ready: o.stands.ready }) }}
               </button>
             }
             @if (o.stands.growing > 0) {
@@ -131,33 +134,35 @@ import { Field, FieldControl } from '../forms/field';
                 matButton="outlined"
                 (click)="openSale(o.order.id, true)"
                 [attr.aria-label]="
-                  'Sold, with the ' +
-                  o.stands.growing +
-                  ' without roots, for ' +
-                  (o.order.who ?? 'somebody')
+                  say.soldWithTheWithout({
+                    growing: o.stands.growing,
+                    who: o.order.who ?? say.somebody2(),
+                  })
                 "
               >
-                Sold, with {{ o.stands.growing }} unrooted
+                {{ say.soldWithUnrooted({ growing: o.stands.growing }) }}
               </button>
             }
             @for (f of o.from; track f.batch) {
-              <a matButton="text" [routerLink]="['/bench', f.batch, 'slip']">Care slip</a>
+              <a matButton="text" [routerLink]="['/bench', f.batch, 'slip']">{{
+                say.careSlip()
+              }}</a>
             }
             <button type="button" matButton="text" (click)="callOff(o.order)">
-              Cancel the order
+              {{ say.cancelTheOrder() }}
             </button>
           </div>
           @if (selling(); as sale) {
             @if (sale.id === o.order.id) {
               <form
                 class="flex flex-wrap items-start gap-3 pt-1"
-                aria-label="The sale"
+                [attr.aria-label]="say.theSale()"
                 novalidate
                 (submit)="$event.preventDefault(); sell(o.order, price.value)"
               >
                 <hy-field
                   class="w-44"
-                  [label]="'Price each' + currency() + ' (optional)'"
+                  [label]="say.priceEachOptional({ currency: currency() })"
                   [problem]="priceWrong()"
                 >
                   <input
@@ -169,9 +174,9 @@ import { Field, FieldControl } from '../forms/field';
                     #price
                   />
                 </hy-field>
-                <button matButton="filled" class="mt-1.5">Record the sale</button>
+                <button matButton="filled" class="mt-1.5">{{ say.recordTheSale() }}</button>
                 <button type="button" matButton="text" class="mt-1.5" (click)="selling.set(null)">
-                  Not now
+                  {{ say.notNow() }}
                 </button>
               </form>
             }
@@ -180,7 +185,7 @@ import { Field, FieldControl } from '../forms/field';
       } @empty {
         <li class="grid gap-2 py-4 border-b border-line">
           <p>
-            No order is open. Write down who wants what by when, and Plan works out what to cut.
+            {{ say.noOrderIsOpen() }}
           </p>
         </li>
       }
@@ -188,7 +193,11 @@ import { Field, FieldControl } from '../forms/field';
     @if (done().length > 0) {
       <details>
         <summary class="flex items-center min-h-11 cursor-pointer">
-          {{ done().length === 1 ? 'One order' : done().length + ' orders' }} done or cancelled
+          {{
+            say.doneOrCancelled({
+              what: done().length === 1 ? say.oneOrder() : say.orders2({ count: done().length }),
+            })
+          }}
         </summary>
         <ul class="bare">
           @for (o of done(); track o.id) {
@@ -214,6 +223,8 @@ import { Field, FieldControl } from '../forms/field';
   `,
 })
 export class OrdersPage {
+  protected readonly say = say;
+
   private readonly actions = inject(Actions);
   private readonly state = inject(Journal).state;
   private readonly words = inject(Words);
@@ -248,18 +259,18 @@ export class OrdersPage {
       return {
         order,
         stands,
-        plant: plantOf(state, order.taxon ?? '')?.name ?? 'an unknown plant',
-        by: order.by ? `by ${this.words.near(order.by)}` : 'no day told',
+        plant: plantOf(state, order.taxon ?? '')?.name ?? say.anUnknownPlant(),
+        by: order.by ? say.by2({ near: this.words.near(order.by) }) : say.noDayTold(),
         late: order.by !== undefined && order.by < this.today(),
         mother: mother?.id,
         couldServe:
           stands.ready + stands.growing < stands.wanted &&
           fitting(state, order).some((b) => !set.has(b.id) && unpromised(state, b) > 0),
         says: [
-          stands.handed > 0 ? `${stands.handed} gone` : '',
-          `${stands.ready} ready`,
-          stands.growing > 0 ? `${stands.growing} without roots yet` : '',
-          stands.short > 0 ? `${stands.short} short` : '',
+          stands.handed > 0 ? say.gone({ handed: stands.handed }) : '',
+          say.ready({ ready: stands.ready }),
+          stands.growing > 0 ? say.withoutRootsYet({ growing: stands.growing }) : '',
+          stands.short > 0 ? say.short({ short: stands.short }) : '',
         ]
           .filter(Boolean)
           .join(', '),
@@ -268,8 +279,12 @@ export class OrdersPage {
           return {
             batch,
             says: found
-              ? `${count} of ${batchTitle(state, found)} ${batchCode(state, found)}`
-              : `${count} of a lost batch`,
+              ? say.ofWord({
+                  count,
+                  batchTitle: batchTitle(state, found),
+                  batchCode: batchCode(state, found),
+                })
+              : say.ofALostBatch({ count }),
           };
         }),
       };
@@ -281,8 +296,8 @@ export class OrdersPage {
       .filter((o) => o.doneOn !== undefined || o.calledOff !== undefined)
       .map((o) => ({
         id: o.id,
-        says: `${o.who ?? 'Somebody'}, ${o.count ?? '?'} ${plantOf(this.state(), o.taxon ?? '')?.name ?? ''}: ${
-          o.doneOn ? `handed over ${this.words.day(o.doneOn)}` : 'cancelled'
+        says: `${o.who ?? say.somebody()}, ${o.count ?? '?'} ${plantOf(this.state(), o.taxon ?? '')?.name ?? ''}: ${
+          o.doneOn ? say.handedOver({ day: this.words.day(o.doneOn) }) : say.cancelled2()
         }`,
       })),
   );
@@ -301,11 +316,9 @@ export class OrdersPage {
 
   protected async add(who: string, taxon: string, count: string, by: string): Promise<void> {
     const n = Number(count);
-    if (taxon === '')
-      return this.problem.set('Which plant? Choose one of the guide or of your own.');
-    if (!Number.isInteger(n) || n < 1)
-      return this.problem.set('How many? A whole number of 1 or more.');
-    if (by !== '' && !isDay(by)) return this.problem.set('That is not a day of the calendar.');
+    if (taxon === '') return this.problem.set(say.whichPlantChooseOne());
+    if (!Number.isInteger(n) || n < 1) return this.problem.set(say.howManyAWhole());
+    if (by !== '' && !isDay(by)) return this.problem.set(say.thatIsNotA());
     this.problem.set('');
     const taken = await this.actions.record(
       {
@@ -319,7 +332,7 @@ export class OrdersPage {
           ...(by ? { by } : {}),
         },
       },
-      'Order taken',
+      say.orderTaken(),
     );
     if (taken) this.adding.set(false);
   }
@@ -328,12 +341,15 @@ export class OrdersPage {
     const from = [...setAside(this.state(), order)];
     void this.actions.record(
       { kind: 'put', record: 'order', key: order.id, fields: { from } },
-      'Set aside',
+      say.setAside2(),
     );
   }
 
   protected give(order: Order): void {
-    void this.actions.recordAll(handOver(this.state(), order, this.today(), 'given'), 'Given away');
+    void this.actions.recordAll(
+      handOver(this.state(), order, this.today(), 'given'),
+      say.givenAway2(),
+    );
   }
 
   /** What is sold is asked for its price, with the usual one there already. */
@@ -343,7 +359,7 @@ export class OrdersPage {
     const sale = this.selling();
     const sold = await this.actions.recordAll(
       handOver(this.state(), order, this.today(), 'sold', sale?.unrootedToo, price.each),
-      'Sold',
+      say.sold2(),
     );
     if (sold) this.selling.set(null);
   }
@@ -351,7 +367,7 @@ export class OrdersPage {
   protected callOff(order: Order): void {
     void this.actions.record(
       { kind: 'put', record: 'order', key: order.id, fields: { calledOff: 'cancelled' } },
-      'Cancelled',
+      say.cancelled(),
     );
   }
 }

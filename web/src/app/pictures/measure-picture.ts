@@ -17,6 +17,7 @@ import {
   type Point,
 } from '@hypogeon/core/picture';
 import { readLength } from '@hypogeon/core/units';
+import { say } from '@hypogeon/messages/measure-picture';
 import { Words } from '../data/words';
 import { Field, FieldControl } from '../forms/field';
 import { Picture } from './picture';
@@ -36,16 +37,14 @@ type Step = 'scale' | 'along';
         [picture]="photo().picture"
         [width]="photo().width"
         [height]="photo().height"
-        alt="The picture that is measured on"
+        [alt]="say.thePictureThatIs()"
       />
       <svg
         class="absolute top-0 right-0 bottom-0 left-0 w-full h-full cursor-crosshair touch-manipulation"
         [attr.viewBox]="'0 0 ' + photo().width + ' ' + photo().height"
         tabindex="0"
         role="application"
-        [attr.aria-label]="
-          'Points on the picture. Arrows move the cross, Enter sets a point. ' + asks()
-        "
+        [attr.aria-label]="say.pointsOnThePicture({ asks: asks() })"
         (click)="point($event, stage)"
         (keydown)="key($event)"
       >
@@ -63,23 +62,23 @@ type Step = 'scale' | 'along';
       </svg>
     </div>
     <div class="row flex flex-wrap items-end gap-y-2.5 gap-x-4">
-      <hy-field label="The known length is" [problem]="lengthProblem()">
+      <hy-field [label]="say.theKnownLengthIs()" [problem]="lengthProblem()">
         <input
           hyControl
           type="text"
           [value]="known()"
           (input)="known.set(k.value)"
-          placeholder="10 mm"
+          [placeholder]="say.n10Mm()"
           #k
         />
       </hy-field>
-      <hy-field label="Measured is">
+      <hy-field [label]="say.measuredIs()">
         <mat-select
           [value]="what()"
           (selectionChange)="what.set($event.value === 'root' ? 'root' : 'wound')"
         >
-          <mat-option value="wound">the width of the wound</mat-option>
-          <mat-option value="root">a root</mat-option>
+          <mat-option value="wound">{{ say.theWidthOfThe() }}</mat-option>
+          <mat-option value="root">{{ say.aRoot() }}</mat-option>
         </mat-select>
       </hy-field>
       @if (result(); as r) {
@@ -92,15 +91,14 @@ type Step = 'scale' | 'along';
           matButton="filled"
           (click)="measured.emit({ what: what(), length: r })"
         >
-          Save
+          {{ say.save() }}
         </button>
       }
-      <button type="button" matButton="text" (click)="startOver()">Points anew</button>
-      <button type="button" matButton="text" (click)="closed.emit()">Cancel</button>
+      <button type="button" matButton="text" (click)="startOver()">{{ say.pointsAnew() }}</button>
+      <button type="button" matButton="text" (click)="closed.emit()">{{ say.cancel() }}</button>
     </div>
     <p class="quiet small">
-      Ruler and plant at the same distance from the camera, both square to it: else the measure is
-      off by more than the range says.
+      {{ say.rulerAndPlantAt() }}
     </p>
   `,
   styles: `
@@ -127,6 +125,8 @@ type Step = 'scale' | 'along';
   `,
 })
 export class MeasurePicture {
+  protected readonly say = say;
+
   protected readonly words = inject(Words);
   readonly photo = input.required<Photo>();
   readonly measured = output<{
@@ -148,13 +148,9 @@ export class MeasurePicture {
   private readonly step = computed<Step>(() => (this.scale().length < 2 ? 'scale' : 'along'));
   protected readonly asks = computed(() => {
     if (this.step() === 'scale')
-      return this.scale().length === 0
-        ? 'Tap one end of a length you know: two marks of the ruler, the rim of a pot.'
-        : 'Tap its other end.';
-    if (this.along().length === 0) return 'Now tap one end of what is to be measured.';
-    return this.what() === 'root'
-      ? 'Tap on along the root; as many points as it has bends.'
-      : 'Tap the other end of the wound.';
+      return this.scale().length === 0 ? say.tapOneEndOf() : say.tapItsOtherEnd();
+    if (this.along().length === 0) return say.nowTapOneEnd();
+    return this.what() === 'root' ? say.tapOnAlongThe() : say.tapTheOtherEnd();
   });
 
   private readonly read = computed(() => readLength(this.known(), this.words.lengthUnit()));

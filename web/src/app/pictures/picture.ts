@@ -7,6 +7,7 @@ import {
   input,
   signal,
 } from '@angular/core';
+import { say } from '@hypogeon/messages/picture';
 import { Pictures } from '../data/pictures';
 
 /** A picture of the store by its id. */
@@ -24,11 +25,13 @@ import { Pictures } from '../data/pictures';
         [height]="height()"
       />
     } @else if (missing() && !cropped()) {
-      <p class="quiet small">This picture lies on another device. Import its zip to see it here.</p>
+      <p class="quiet small">{{ say.thisPictureLiesOn() }}</p>
     }
   `,
 })
 export class Picture {
+  protected readonly say = say;
+
   private readonly pictures = inject(Pictures);
   readonly picture = input.required<string>();
   readonly alt = input.required<string>();

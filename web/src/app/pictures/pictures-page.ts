@@ -5,6 +5,7 @@ import { batchTitle } from '@hypogeon/core/bench';
 import { daysBetween, isDay } from '@hypogeon/core/days';
 import type { Photo } from '@hypogeon/core/journal';
 import type { MeasuredLength } from '@hypogeon/core/picture';
+import { say } from '@hypogeon/messages/pictures-page';
 import { BatchHead } from '../bench/batch-head';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
@@ -38,18 +39,18 @@ import { FilePick } from '../forms/file-pick';
       <hy-batch-head [batch]="b" />
       <div class="no-print flex flex-wrap items-end gap-y-2.5 gap-x-4">
         <hy-day
-          label="Taken on"
+          [label]="say.takenOn()"
           [problem]="dayProblem()"
           [value]="on()"
           [max]="today()"
           (valueChange)="day.set($event || null)"
         />
-        <hy-field label="What it shows (optional)">
+        <hy-field [label]="say.whatItShowsOptional()">
           <input hyControl type="text" maxlength="200" #about />
         </hy-field>
         <hy-file-pick
           look="filled"
-          label="Take or choose pictures"
+          [label]="say.takeOrChoosePictures()"
           accept="image/*"
           multiple
           (picked)="take($event, about.value); about.value = ''"
@@ -61,13 +62,12 @@ import { FilePick } from '../forms/file-pick';
       }
       @if (photos().length === 0) {
         <p>
-          A picture of the wound every few days shows what no word does. Lay a ruler beside it, and
-          it can be measured later.
+          {{ say.aPictureOfThe() }}
         </p>
       } @else {
         @if (pair(); as two) {
           <section aria-labelledby="beside">
-            <h2 id="beside" class="ruled">Side by side</h2>
+            <h2 id="beside" class="ruled">{{ say.sideBySide() }}</h2>
             <div class="grid grid-cols-2 gap-1 mt-2.5">
               @for (p of two; track p.photo.id) {
                 <figure class="m-0">
@@ -85,7 +85,7 @@ import { FilePick } from '../forms/file-pick';
         }
         @if (measuring(); as m) {
           <section aria-labelledby="measure">
-            <h2 id="measure" class="ruled">Measure</h2>
+            <h2 id="measure" class="ruled">{{ say.measure() }}</h2>
             <hy-measure-picture
               [photo]="m"
               (measured)="keep(m, $event)"
@@ -94,7 +94,7 @@ import { FilePick } from '../forms/file-pick';
           </section>
         }
         <section aria-labelledby="all">
-          <h2 id="all" class="ruled">Over time</h2>
+          <h2 id="all" class="ruled">{{ say.overTime() }}</h2>
           <ul class="grid auto-fill-60 gap-5.5 bare">
             @for (p of photos(); track p.photo.id) {
               <li>
@@ -112,26 +112,26 @@ import { FilePick } from '../forms/file-pick';
                     type="button"
                     matButton="text"
                     [attr.aria-pressed]="beside().includes(p.photo.id)"
-                    [attr.aria-label]="'Side by side: ' + p.says"
+                    [attr.aria-label]="say.sideBySide2({ says: p.says })"
                     (click)="choose(p.photo.id)"
                   >
-                    Beside
+                    {{ say.beside() }}
                   </button>
                   <button
                     type="button"
                     matButton="text"
-                    [attr.aria-label]="'Measure on: ' + p.says"
+                    [attr.aria-label]="say.measureOn({ says: p.says })"
                     (click)="measuringId.set(p.photo.id)"
                   >
-                    Measure
+                    {{ say.measure() }}
                   </button>
                   <button
                     type="button"
                     matButton="text"
-                    [attr.aria-label]="'Undo: ' + p.says"
+                    [attr.aria-label]="say.undo({ says: p.says })"
                     (click)="takeBack(p.photo)"
                   >
-                    Undo
+                    {{ say.undo2() }}
                   </button>
                 </div>
               </li>
@@ -140,8 +140,10 @@ import { FilePick } from '../forms/file-pick';
         </section>
       }
     } @else {
-      <h1>No such batch</h1>
-      <p>It may live in another journal. <a routerLink="/bench">To the bench</a></p>
+      <h1>{{ say.noSuchBatch() }}</h1>
+      <p>
+        {{ say.itMayLiveIn() }} <a routerLink="/bench">{{ say.toTheBench() }}</a>
+      </p>
     }
   `,
   styles: `
@@ -156,6 +158,8 @@ import { FilePick } from '../forms/file-pick';
   `,
 })
 export class PicturesPage {
+  protected readonly say = say;
+
   private readonly pictures = inject(Pictures);
   private readonly actions = inject(Actions);
   private readonly state = inject(Journal).state;
@@ -174,7 +178,10 @@ export class PicturesPage {
       ? batch.photos.map((photo) => ({
           photo,
           says: [
-            `Day ${daysBetween(batch.cutOn, photo.day)}, ${this.words.day(photo.day)}`,
+            say.day({
+              daysBetween: daysBetween(batch.cutOn, photo.day),
+              day: this.words.day(photo.day),
+            }),
             photo.text,
             ...batch.measured
               .filter((m) => m.picture === photo.picture)
@@ -201,8 +208,8 @@ export class PicturesPage {
   protected readonly day = signal<string | null>(null);
   protected readonly on = computed(() => this.day() ?? this.today());
   protected readonly dayProblem = computed(() => {
-    if (!isDay(this.on())) return 'That is not a day of the calendar.';
-    return this.on() > this.today() ? 'That day is still to come.' : '';
+    if (!isDay(this.on())) return say.thatIsNotA();
+    return this.on() > this.today() ? say.thatDayIsStill() : '';
   });
   protected readonly working = signal('');
   protected readonly problems = signal<readonly string[]>([]);
@@ -211,14 +218,16 @@ export class PicturesPage {
     if (this.dayProblem()) return;
     const problems: string[] = [];
     for (const [n, file] of list.entries()) {
-      this.working.set(`Shrinking ${n + 1} of ${list.length} …`);
+      this.working.set(say.shrinkingOf({ n: n + 1, count: list.length }));
       const about = { day: this.on(), ...(text.trim() ? { text: text.trim() } : {}) };
       const taken = await this.pictures.take(file, this.id(), about);
       if (!taken.ok) problems.push(taken.problem);
     }
     this.problems.set(problems);
     const kept = list.length - problems.length;
-    this.working.set(kept === 0 ? '' : kept === 1 ? 'One picture kept.' : `${kept} pictures kept.`);
+    this.working.set(kept === 0 ? '' : say.picturesKept({ kept }));
+      kept === 0 ? '' : kept === 1 ? say.onePictureKept() : `${kept} pictures kept.`,
+    );
   }
 
   protected choose(id: string): void {
@@ -252,7 +261,7 @@ export class PicturesPage {
           ? [{ kind: 'put', record: 'batch', key: this.id(), fields: { widthMm: mm } } as const]
           : []),
       ],
-      what === 'wound' ? 'Measured; the wound clock counts with it' : 'Measured',
+      what === 'wound' ? say.measuredTheWoundClock() : say.measured(),
     );
     this.measuringId.set(null);
   }

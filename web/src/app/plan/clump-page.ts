@@ -8,6 +8,7 @@ import { addDays } from '@hypogeon/core/days';
 import { clumpProblem, judgeOffset, offsetRules, type OffsetVerdict } from '@hypogeon/core/plan';
 import { cuttingCautions } from '@hypogeon/core/safety';
 import { readLength } from '@hypogeon/core/units';
+import { say } from '@hypogeon/messages/clump-page';
 import { keptDraft } from '../data/kept-draft';
 import { shapeOf } from '../data/draft-shape';
 import { Today } from '../data/today';
@@ -62,7 +63,7 @@ const MOST_ROWS = 60;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
-      <h1>Pups</h1>
+      <h1>{{ say.pups() }}</h1>
       <p class="quiet">{{ motherName() }}</p>
     </div>
     <hy-plan-tabs inside [mother]="mother()" />
@@ -70,8 +71,9 @@ const MOST_ROWS = 60;
     <hy-draft-note [at]="left()" (afresh)="afresh()" />
     @if (plant() && !kind()) {
       <p>
-        This plant makes no offsets or pads to take. The
-        <a routerLink="/plan" [queryParams]="{ mother: mother() }">plan</a> has its ways.
+        {{ say.thisPlantMakesNo() }}
+        <a routerLink="/plan" [queryParams]="{ mother: mother() }">{{ say.plan() }}</a>
+        {{ say.hasItsWays() }}
       </p>
     } @else if (plant()) {
       <div
@@ -84,11 +86,7 @@ const MOST_ROWS = 60;
                 (pads() ? 'A full-grown pad, ' : 'The mother, across or up, ') + words.lengthUnit()
               "
               [problem]="motherProblem()"
-              [hint]="
-                pads()
-                  ? 'Pads of two thirds of it are taken.'
-                  : 'Offsets of a third of it are taken.'
-              "
+              [hint]="pads() ? say.padsOfTwoThirds() : say.offsetsOfAThird()"
             >
               <input
                 hyControl
@@ -119,19 +117,19 @@ const MOST_ROWS = 60;
                     [checked]="row.roots"
                     (change)="setRoots($index, own.checked)"
                     #own
-                    >own roots</mat-checkbox
+                    >{{ say.ownRoots() }}</mat-checkbox
                   >
                 }
                 @if (!pads() && !row.roots) {
                   <hy-field
                     class="phone:col-start-2 phone:col-end-4"
-                    [label]="'Rings of leaves on offset ' + ($index + 1)"
+                    [label]="say.ringsOfLeavesOn({ index: $index + 1 })"
                     unseen
                   >
                     <input
                       hyControl
                       inputmode="numeric"
-                      placeholder="rings"
+                      [placeholder]="say.rings()"
                       [value]="row.rings"
                       (input)="setRings($index, rings.value)"
                       #rings
@@ -146,10 +144,10 @@ const MOST_ROWS = 60;
                   class="col-start-6 phone:col-start-4 phone:row-start-1"
                   type="button"
                   matButton="text"
-                  [attr.aria-label]="'Off the list: ' + ($index + 1)"
+                  [attr.aria-label]="say.offTheList({ index: $index + 1 })"
                   (click)="remove($index)"
                 >
-                  off
+                  {{ say.off() }}
                 </button>
               </li>
             }
@@ -161,18 +159,22 @@ const MOST_ROWS = 60;
               (click)="add()"
               [disabled]="rows().length >= most"
             >
-              Add {{ pads() ? 'a pad' : 'an offset' }}
+              {{ say.add({ what: pads() ? say.aPad() : say.anOffset() }) }}
             </button>
           </div>
           @if (problem()) {
             <p class="problem" role="alert">{{ problem() }}</p>
           } @else {
-            <section class="grid gap-3 mt-5.5" aria-live="polite" aria-label="What to take">
+            <section
+              class="grid gap-3 mt-5.5"
+              aria-live="polite"
+              [attr.aria-label]="say.whatToTake()"
+            >
               <p class="headline text-3xl">{{ answer().says }}</p>
               @if (answer().total > 0) {
                 <hy-cut-terms />
                 <div class="row">
-                  <button matButton="filled" (click)="take()">Cut: put them on the bench</button>
+                  <button matButton="filled" (click)="take()">{{ say.cutPutThemOn() }}</button>
                 </div>
               }
               <ul class="grid gap-2 bare">
@@ -225,6 +227,8 @@ const MOST_ROWS = 60;
   `,
 })
 export class ClumpPage {
+  protected readonly say = say;
+
   private readonly related = inject(RelatedBatches);
   private readonly desk = inject(PlanDesk);
   private readonly today = inject(Today).day;
@@ -264,7 +268,7 @@ export class ClumpPage {
 
   protected readonly motherMm = computed(() => this.mm(this.draft().mother));
   protected readonly motherProblem = computed(() =>
-    this.motherMm() === null ? 'A length, like 120 mm or 5 in.' : '',
+    this.motherMm() === null ? say.aLengthLike120() : '',
   );
 
   protected readonly rows = computed(() => {
@@ -277,7 +281,7 @@ export class ClumpPage {
         ...row,
         sizeMm,
         verdict,
-        problem: sizeMm === null ? 'A length, like 40 mm.' : '',
+        problem: sizeMm === null ? say.aLengthLike40() : '',
         says: verdict ? this.verdictWords(verdict) : '',
       };
     });
@@ -296,8 +300,8 @@ export class ClumpPage {
     const cut = takes.length - rooted;
     const waits = this.rows().filter((r) => r.verdict?.is === 'wait').length;
     const parts = [
-      rooted > 0 ? `${rooted} with roots` : '',
-      cut > 0 ? `${cut} by a cut` : '',
+      rooted > 0 ? say.withRoots({ rooted }) : '',
+      cut > 0 ? say.byACut({ cut }) : '',
     ].filter(Boolean);
     return {
       rooted,
@@ -305,10 +309,10 @@ export class ClumpPage {
       total: takes.length,
       says:
         takes.length > 0
-          ? `Take ${parts.join(', ')}`
+          ? say.take({ parts: parts.join(', ') })
           : waits > 0
-            ? 'Take none today: they are growing'
-            : 'Take none',
+            ? say.takeNoneTodayThey()
+            : say.takeNone(),
     };
   });
 
@@ -395,11 +399,15 @@ export class ClumpPage {
   private verdictWords(verdict: OffsetVerdict): string {
     switch (verdict.is) {
       case 'take':
-        return verdict.with === 'roots' ? 'Take, with its roots' : 'Take, by a cut';
+        return verdict.with === 'roots' ? say.takeWithItsRoots() : say.takeByACut();
       case 'wait':
-        return `Wait until about ${this.words.day(verdict.likely)} (${this.words.shortDay(verdict.from)} to ${verdict.to ? this.words.shortDay(verdict.to) : 'much later'})`;
+        return say.waitUntilAboutTo({
+          day: this.words.day(verdict.likely),
+          shortDay: this.words.shortDay(verdict.from),
+          what: verdict.to ? this.words.shortDay(verdict.to) : say.muchLater(),
+        });
       case 'leave':
-        return 'Leave it';
+        return say.leaveIt();
     }
   }
 

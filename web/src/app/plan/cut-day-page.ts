@@ -16,6 +16,7 @@ import {
   usualCut,
 } from '@hypogeon/core/plan';
 import { counted, NOUN, planSentence } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/cut-day-page';
 import { Actions } from '../data/actions';
 import { shapeOf } from '../data/draft-shape';
 import { Drafts } from '../data/drafts';
@@ -80,6 +81,8 @@ const MOST = 9999;
   styleUrl: './cut-day-page.scss',
 })
 export class CutDayPage {
+  protected readonly say = say;
+
   private readonly actions = inject(Actions);
   private readonly state = inject(Journal).state;
   private readonly keeper = inject(Drafts).keeper('cut-day', cutDayShape);
@@ -111,7 +114,7 @@ export class CutDayPage {
     const lines = this.kept().lines;
     const pieces = lines.reduce((sum, l) => sum + l.count, 0);
     const minutes = Math.max(5, Math.round(minutesFor(lines) / 5) * 5);
-    return `${counted(this.chosen().size, NOUN.mother)}, ${counted(pieces, NOUN.piece)}, about ${minutes} minutes`;
+    return say.motherPieceAboutMinutes({ count: this.chosen().size, pieces, minutes });
   });
   protected readonly ready = computed(() => this.readyFor(this.state()));
 
@@ -137,7 +140,7 @@ export class CutDayPage {
     return [
       {
         line,
-        name: mother.name ?? 'A mother',
+        name: mother.name ?? say.aMother(),
         plant: plant.name,
         drawn: plantDrawn(plant.taxon),
         takes: takes && takenAs(plant.taxon, takes),
@@ -151,16 +154,16 @@ export class CutDayPage {
         cut: batch?.cut != null,
         minded:
           verdict === 'stop'
-            ? 'Do not cut it.'
+            ? say.doNotCutIt()
             : verdict === 'wait'
               ? until === null
-                ? 'Better wait.'
-                : `Better wait until ${this.words.near(until)}.`
+                ? say.betterWait()
+                : say.betterWaitUntil({ near: this.words.near(until) })
               : '',
         why: verdict === 'cut' ? '' : (notes.find((n) => n.weight !== 'good')?.says ?? ''),
-        spare: `it can spare ${spare.guess ? 'about ' : ''}${spare.count}`,
+        spare: say.itCanSpare({ what: spare.guess ? say.about() : '', count: spare.count }),
         tooMany: line.count > spare.count,
-        blade: planned.disinfectant === 'alcohol' ? 'Blade wiped?' : 'No blade.',
+        blade: planned.disinfectant === 'alcohol' ? say.bladeWiped() : say.noBlade(),
       },
     ];
   }
@@ -185,7 +188,8 @@ export class CutDayPage {
     const cut = mother && usualCut(this.state(), mother);
     this.asked.set(false);
     if (!mother) return;
-    if (!cut) return this.actions.say(`${mother.name ?? 'The mother'} has nothing to spare.`);
+    if (!cut)
+      return this.actions.say(say.hasNothingToSpare({ name: mother.name ?? say.theMother() }));
     this.keep([...this.kept().lines, { key: freshId(), mother: id, ...cut, space: '', place: '' }]);
   }
 
@@ -206,7 +210,7 @@ export class CutDayPage {
   protected type(line: Line, typed: string): void {
     const count = Number(typed);
     if (Number.isInteger(count) && count >= 1 && count <= MOST) this.change(line, { count });
-    else this.actions.say('How many? A whole number from 1 to 9,999.');
+    else this.actions.say(say.howManyAWhole());
   }
 
   protected drop(line: Line): void {
@@ -222,7 +226,7 @@ export class CutDayPage {
         { kind: 'put', record: 'batch', key: line.key, fields },
         { kind: 'cut', batch: line.key },
       ],
-      `${mother.name ?? 'Cut'}: on the bench`,
+      say.onTheBench({ name: mother.name ?? say.cut3() }),
     );
   }
 

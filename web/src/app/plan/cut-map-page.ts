@@ -36,6 +36,7 @@ import { pieceProblemText, piecesText, tooShortText } from '@hypogeon/words';
 import { cuttingCautions } from '@hypogeon/core/safety';
 import { lengthIn, readLength } from '@hypogeon/core/units';
 import { referenceClosureDays } from '@hypogeon/core/wound';
+import { say } from '@hypogeon/messages/cut-map-page';
 import { keptDraft } from '../data/kept-draft';
 import { shapeOf } from '../data/draft-shape';
 import { Words } from '../data/words';
@@ -100,7 +101,7 @@ const COLUMN: StemDraft = { ...BLANK, length: '800', nodes: '0', width: '60' };
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
-      <h1>Cut map</h1>
+      <h1>{{ say.cutMap() }}</h1>
       <p class="quiet">{{ motherName() }}</p>
     </div>
     <hy-plan-tabs inside [mother]="mother()" />
@@ -108,8 +109,9 @@ const COLUMN: StemDraft = { ...BLANK, length: '800', nodes: '0', width: '60' };
     <hy-draft-note [at]="left()" (afresh)="afresh()" />
     @if (plant() && !crown()) {
       <p>
-        This plant is not cut along its stem. The
-        <a routerLink="/plan" [queryParams]="{ mother: mother() }">plan</a> has its ways.
+        {{ say.thisPlantIsNot() }}
+        <a routerLink="/plan" [queryParams]="{ mother: mother() }">{{ say.plan() }}</a>
+        {{ say.hasItsWays() }}
       </p>
     } @else if (plant()) {
       <div
@@ -118,7 +120,7 @@ const COLUMN: StemDraft = { ...BLANK, length: '800', nodes: '0', width: '60' };
         <div>
           <div class="fields">
             <hy-field
-              label="Stem, soil to tip, {{ words.lengthUnit() }}"
+              [label]="say.stemSoilToTip({ lengthUnit: words.lengthUnit() })"
               [problem]="lengthProblem()"
             >
               <input
@@ -130,11 +132,9 @@ const COLUMN: StemDraft = { ...BLANK, length: '800', nodes: '0', width: '60' };
               />
             </hy-field>
             <hy-field
-              [label]="column() ? 'Joints on it' : 'Nodes on it'"
+              [label]="column() ? say.jointsOnIt() : say.nodesOnIt()"
               [problem]="nodesProblem()"
-              [hint]="
-                column() ? 'None on a smooth one.' : 'Evenly spaced; where leaves sit or sat.'
-              "
+              [hint]="column() ? say.noneOnASmooth() : say.evenlySpacedWhereLeaves()"
             >
               <input
                 hyControl
@@ -147,9 +147,9 @@ const COLUMN: StemDraft = { ...BLANK, length: '800', nodes: '0', width: '60' };
               />
             </hy-field>
             <hy-field
-              label="Or their heights, {{ words.lengthUnit() }}"
+              [label]="say.orTheirHeights({ lengthUnit: words.lengthUnit() })"
               [problem]="heightsProblem()"
-              [hint]="'From the base: ' + like([30, 55, 80]) + '. Overrules the number.'"
+              [hint]="say.fromTheBaseOverrules({ like: like([30, 55, 80]) })"
             >
               <input
                 hyControl
@@ -159,7 +159,10 @@ const COLUMN: StemDraft = { ...BLANK, length: '800', nodes: '0', width: '60' };
                 #heights
               />
             </hy-field>
-            <hy-field label="Its width, {{ words.lengthUnit() }}" [problem]="widthProblem()">
+            <hy-field
+              [label]="say.itsWidth({ lengthUnit: words.lengthUnit() })"
+              [problem]="widthProblem()"
+            >
               <input
                 hyControl
                 type="text"
@@ -169,24 +172,24 @@ const COLUMN: StemDraft = { ...BLANK, length: '800', nodes: '0', width: '60' };
               />
             </hy-field>
             @if (!column() && segmentWay()) {
-              <hy-field label="Segments">
+              <hy-field [label]="say.segments()">
                 <mat-select value="" (selectionChange)="set('laid', $event.value)">
-                  <mat-option value="">stand, one node covered</mat-option>
-                  <mat-option value="laid">lie, half covered</mat-option>
+                  <mat-option value="">{{ say.standOneNodeCovered() }}</mat-option>
+                  <mat-option value="laid">{{ say.lieHalfCovered() }}</mat-option>
                 </mat-select>
               </hy-field>
             }
-            <hy-field label="Where it is">
+            <hy-field [label]="say.whereItIs()">
               <mat-select [value]="draft().loose" (selectionChange)="set('loose', $event.value)">
-                <mat-option value="">on the mother</mat-option>
-                <mat-option value="yes">cut off already</mat-option>
+                <mat-option value="">{{ say.onTheMother() }}</mat-option>
+                <mat-option value="yes">{{ say.cutOffAlready() }}</mat-option>
               </mat-select>
             </hy-field>
             @if (!column() && !trail()) {
               <hy-field
-                label="Bare stretch, {{ words.lengthUnit() }}"
+                [label]="say.bareStretch({ lengthUnit: words.lengthUnit() })"
                 [problem]="bareProblem()"
-                [hint]="'From and to, without leaves: ' + like([60, 200]) + '. There it is cut.'"
+                [hint]="say.fromAndToWithout({ like: like([60, 200]) })"
               >
                 <input
                   hyControl
@@ -197,9 +200,9 @@ const COLUMN: StemDraft = { ...BLANK, length: '800', nodes: '0', width: '60' };
                 />
               </hy-field>
               <hy-field
-                label="Side branches, {{ words.lengthUnit() }}"
+                [label]="say.sideBranches({ lengthUnit: words.lengthUnit() })"
                 [problem]="branchesProblem()"
-                [hint]="'Their lengths: ' + like([120, 90]) + '. Each is cut at its base.'"
+                [hint]="say.theirLengthsEachIs({ like: like([120, 90]) })"
               >
                 <input
                   hyControl
@@ -211,14 +214,14 @@ const COLUMN: StemDraft = { ...BLANK, length: '800', nodes: '0', width: '60' };
               </hy-field>
             }
             @if (leafWay()) {
-              <hy-field label="Leaves at a node" hint="Those of bared nodes are leaf cuttings.">
+              <hy-field [label]="say.leavesAtANode()" [hint]="say.thoseOfBaredNodes()">
                 <mat-select
                   [value]="draft().leaves"
                   (selectionChange)="set('leaves', $event.value)"
                 >
-                  <mat-option value="0">none to use</mat-option>
-                  <mat-option value="1">one</mat-option>
-                  <mat-option value="2">a pair</mat-option>
+                  <mat-option value="0">{{ say.noneToUse() }}</mat-option>
+                  <mat-option value="1">{{ say.one() }}</mat-option>
+                  <mat-option value="2">{{ say.aPair() }}</mat-option>
                 </mat-select>
               </hy-field>
             }
@@ -227,41 +230,50 @@ const COLUMN: StemDraft = { ...BLANK, length: '800', nodes: '0', width: '60' };
             <p class="problem" role="alert">{{ problem() }}</p>
           }
           @if (view(); as v) {
-            <section class="grid gap-3 mt-5.5" aria-live="polite" aria-label="What the cuts give">
+            <section
+              class="grid gap-3 mt-5.5"
+              aria-live="polite"
+              [attr.aria-label]="say.whatTheCutsGive()"
+            >
               <p class="headline text-3xl">
-                About {{ words.rounded(v.plants.likely, 1) }} plants
-                <span class="plain text-base quiet"
-                  >{{ v.plants.low }}–{{ v.plants.high }}, eight times in ten</span
-                >
+                {{ say.aboutPlants({ likely: words.rounded(v.plants.likely, 1) }) }}
+                <span class="plain text-base quiet">{{
+                  say.eightTimesInTen({ low: v.plants.low, high: v.plants.high })
+                }}</span>
               </p>
               <p class="quiet">
                 {{ v.names }}, {{ v.cutsSay }}; {{ v.staysSay }}.
                 @if (v.tooShort > 0) {
-                  {{ v.tooShort === 1 ? 'One branch is' : v.tooShort + ' branches are' }} too short
-                  for a cutting.
+                  {{
+                    say.tooShortForA({
+                      what:
+                        v.tooShort === 1
+                          ? say.oneBranchIs()
+                          : say.branchesAre({ tooShort: v.tooShort }),
+                    })
+                  }}
                 }
                 {{
                   moved()
-                    ? 'Best would be ' + words.rounded(v.best, 1) + '.'
-                    : 'No other cutting gives more.'
+                    ? say.bestWouldBe({ best: words.rounded(v.best, 1) })
+                    : say.noOtherCuttingGives()
                 }}
               </p>
               <p>
-                A cut this wide closes in about {{ v.closes }} days at
-                {{ words.temperature(22) }} and 55%. Arrows point to the tip: set every piece that
-                way up.
+                {{ say.aCutThisWide({ closes: v.closes, temperature: words.temperature(22) }) }}
               </p>
               <p class="quiet small">
-                {{ v.lost }} of stem go to the blade. A piece set upside down never roots: the plan
-                has none.
+                {{ say.ofStemGoTo({ lost: v.lost }) }}
               </p>
               <hy-cut-terms />
               <div class="row">
                 <button matButton="filled" [disabled]="v.wrong" (click)="take()">
-                  Cut: put them on the bench
+                  {{ say.cutPutThemOn() }}
                 </button>
                 @if (moved()) {
-                  <button matButton="outlined" (click)="hand.set(null)">Back to the best</button>
+                  <button matButton="outlined" (click)="hand.set(null)">
+                    {{ say.backToTheBest() }}
+                  </button>
                 }
                 @if (v.stem.nodesMm.length <= 40 && !smooth()) {
                   <button
@@ -269,13 +281,13 @@ const COLUMN: StemDraft = { ...BLANK, length: '800', nodes: '0', width: '60' };
                     [attr.aria-pressed]="movesNodes()"
                     (click)="movesNodes.set(!movesNodes())"
                   >
-                    {{ movesNodes() ? 'Move cuts again' : 'Move nodes' }}
+                    {{ movesNodes() ? say.moveCutsAgain() : say.moveNodes() }}
                   </button>
                 }
               </div>
               @if (v.wrong) {
                 <p class="problem" role="alert">
-                  One piece would not do: move its cut, or go back to the best.
+                  {{ say.onePieceWouldNot() }}
                 </p>
               }
               <ul class="grid gap-2 bare">
@@ -309,6 +321,8 @@ const COLUMN: StemDraft = { ...BLANK, length: '800', nodes: '0', width: '60' };
   styleUrl: './pieces-page.scss',
 })
 export class CutMapPage {
+  protected readonly say = say;
+
   private readonly related = inject(RelatedBatches);
   private readonly desk = inject(PlanDesk);
   protected readonly words = inject(Words);
@@ -370,7 +384,7 @@ export class CutMapPage {
   protected readonly lengthProblem = computed(() => {
     const read = this.length();
     if (!read.ok) return read.problem;
-    return read.mm > 5000 ? `Longer than ${this.words.length(5000)}. Measure again.` : '';
+    return read.mm > 5000 ? say.longerThanMeasureAgain({ length: this.words.length(5000) }) : '';
   });
   protected readonly widthProblem = computed(() => {
     const read = this.width();
@@ -378,7 +392,7 @@ export class CutMapPage {
   });
   protected readonly nodesProblem = computed(() => {
     const n = numberFrom(this.draft().nodes);
-    return Number.isInteger(n) && n >= 0 && n <= 300 ? '' : 'A whole number up to 300.';
+    return Number.isInteger(n) && n >= 0 && n <= 300 ? '' : say.aWholeNumberUp();
   });
   private readonly typedNodes = computed(() =>
     nodesFrom(this.draft().heights, (text) => {
@@ -388,9 +402,9 @@ export class CutMapPage {
   );
   protected readonly heightsProblem = computed(() =>
     this.typedNodes() === null
-      ? `Heights are lengths with a space between, like ${this.like([30, 55, 80])}.`
+      ? say.heightsAreLengthsWith({ like: this.like([30, 55, 80]) })
       : this.typedNodes()!.length > 300
-        ? 'At most 300 nodes. Cut the stem up in two plans.'
+        ? say.atMost300Nodes()
         : '',
   );
   /** A column without joints may be cut anywhere. */
@@ -420,14 +434,14 @@ export class CutMapPage {
   });
   protected readonly bareProblem = computed(() =>
     this.bareMm() === null || (this.lengths(this.draft().bare)?.length ?? 0) > 2
-      ? `Two heights with a space between, like ${this.like([60, 200])}.`
+      ? say.twoHeightsWithA({ like: this.like([60, 200]) })
       : '',
   );
   private readonly branchesMm = computed(() => this.lengths(this.draft().branches));
   protected readonly branchesProblem = computed(() => {
     const read = this.branchesMm();
-    if (read === null) return `Lengths with a space between, like ${this.like([120, 90])}.`;
-    return read.length > 60 ? 'At most 60 branches. Cut them up in two plans.' : '';
+    if (read === null) return say.lengthsWithASpace({ like: this.like([120, 90]) });
+    return read.length > 60 ? say.atMost60Branches() : '';
   });
 
   private readonly stem = computed<Stem | null>(() => {
@@ -471,12 +485,7 @@ export class CutMapPage {
     if (!stem || !rules) return '';
     if (stem.lengthMm > 0 && stem.lengthMm < leastStem(rules))
       return tooShortText(rules, this.words.speech());
-    return (
-      stemProblem(stem) ||
-      (this.best()
-        ? ''
-        : 'Its nodes sit so that no top can be taken and a stump kept: take leaves, or wait.')
-    );
+    return stemProblem(stem) || (this.best() ? '' : say.itsNodesSitSo());
   });
   private readonly best = computed(() => {
     const stem = this.stem();
@@ -501,8 +510,8 @@ export class CutMapPage {
       problem: pieceProblemText(pieceProblem(p, rules), this.words.speech()),
       says: [
         this.words.length(p.toMm - p.fromMm),
-        ...(smooth ? [] : [`${p.nodes} ${this.column() ? 'joints' : 'nodes'}`]),
-        `${this.words.rounded(p.worth, 2)} plants`,
+        ...(smooth ? [] : [`${p.nodes} ${this.column() ? say.joints() : say.nodes()}`]),
+        say.plants({ worth: this.words.rounded(p.worth, 2) }),
       ].join(', '),
     }));
     const tissue = this.crown()?.wound?.tissue ?? 'soft stem';
@@ -525,7 +534,8 @@ export class CutMapPage {
       segments,
       tooShort: side.tooShort,
       names: this.names(crowns, segments, leaves),
-      cutsSay: bladeCuts === 0 ? 'no cut' : bladeCuts === 1 ? 'one cut' : `${bladeCuts} cuts`,
+      cutsSay:
+        bladeCuts === 0 ? say.noCut() : bladeCuts === 1 ? say.oneCut() : say.cuts({ bladeCuts }),
       staysSay: this.stays(cuts, stem.lengthMm),
       lost: this.words.length(bladeCuts * rules.bladeMm),
       plants: plantsFrom([...good, ...side.pieces], rules),
@@ -590,11 +600,11 @@ export class CutMapPage {
     const left = cuts.at(-1) ?? lengthMm;
     if (this.loose())
       return left === 0
-        ? 'nothing is left over'
-        : `${this.words.length(left)} of base are left over`;
+        ? say.nothingIsLeftOver()
+        : say.ofBaseAreLeft({ length: this.words.length(left) });
     return this.trail() && left < 15
-      ? 'cut where it begins'
-      : `a stump of ${this.words.length(left)} stays`;
+      ? say.cutWhereItBegins()
+      : say.aStumpOfStays({ length: this.words.length(left) });
   }
 
   private names(crowns: number, segments: number, leaves: number): string {
@@ -602,13 +612,16 @@ export class CutMapPage {
     const { one, many } = METHOD[this.crown()!.method];
     const top =
       crowns > 1
-        ? `${crowns} ${this.column() ? 'tips' : many}`
+        ? `${crowns} ${this.column() ? say.tips() : many}`
         : this.column()
-          ? 'a tip'
+          ? say.aTip()
           : `a ${one}`;
-    const rest = segments === 0 ? '' : segments === 1 ? 'a segment' : `${segments} segments`;
-    const more = leaves === 0 ? '' : leaves === 1 ? 'a leaf' : `${leaves} leaves`;
+    const rest =
+      segments === 0 ? '' : segments === 1 ? say.aSegment() : say.segments2({ segments });
+    const more = leaves === 0 ? '' : leaves === 1 ? say.aLeaf() : say.leaves({ leaves });
     const parts = [top, rest, more].filter(Boolean);
-    return parts.length === 1 ? top : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)!}`;
+    return parts.length === 1
+      ? top
+      : say.and({ parts: parts.slice(0, -1).join(', '), at: parts.at(-1)! });
   }
 }

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatOption, MatSelect } from '@angular/material/select';
 import { DISINFECTANTS } from '@hypogeon/core/safety';
+import { say } from '@hypogeon/messages/cut-terms';
 import { DayField } from '../forms/day-field';
 import { Field } from '../forms/field';
 import { PlanDesk } from './plan-desk';
@@ -14,12 +15,12 @@ import { DISINFECTANT_WORD } from './plan-draft';
   host: { class: 'grid auto-fill-44 gap-3 my-3.5' },
   template: `
     <hy-day
-      label="Cut on"
+      [label]="say.cutOn()"
       [problem]="desk.cutOnProblem()"
       [value]="desk.cutOn()"
       (valueChange)="desk.set('cutOn', $event)"
     />
-    <hy-field label="Blade">
+    <hy-field [label]="say.blade()">
       <mat-select
         [value]="desk.draft().disinfectant"
         (selectionChange)="desk.set('disinfectant', $event.value)"
@@ -29,17 +30,17 @@ import { DISINFECTANT_WORD } from './plan-draft';
         }
       </mat-select>
     </hy-field>
-    <hy-field label="Dries">
+    <hy-field [label]="say.dries()">
       <mat-select
         [value]="desk.draft().callusAt"
         (selectionChange)="desk.set('callusAt', $event.value)"
       >
-        <mat-option value="rack">bare, on a rack or paper</mat-option>
-        <mat-option value="medium">standing in dry medium</mat-option>
+        <mat-option value="rack">{{ say.bareOnARack() }}</mat-option>
+        <mat-option value="medium">{{ say.standingInDryMedium() }}</mat-option>
       </mat-select>
     </hy-field>
     @if (desk.spaces().length > 1) {
-      <hy-field label="Grows in">
+      <hy-field [label]="say.growsIn()">
         <mat-select [value]="space()" (selectionChange)="desk.set('space', $event.value)">
           @for (s of desk.spaces(); track s.id) {
             <mat-option [value]="s.id">{{ s.name }}</mat-option>
@@ -47,20 +48,20 @@ import { DISINFECTANT_WORD } from './plan-draft';
         </mat-select>
       </hy-field>
     }
-    <hy-field label="Goes into (optional)">
+    <hy-field [label]="say.goesIntoOptional()">
       <mat-select
         [value]="desk.draft().container"
         (selectionChange)="desk.set('container', $event.value)"
       >
-        <mat-option value="">not told yet</mat-option>
+        <mat-option value="">{{ say.notToldYet() }}</mat-option>
         @for (c of desk.containers(); track c.id) {
           <mat-option [value]="c.id">{{ c.name }}</mat-option>
         }
       </mat-select>
     </hy-field>
-    <hy-field label="Filled with (optional)">
+    <hy-field [label]="say.filledWithOptional()">
       <mat-select [value]="desk.draft().mix" (selectionChange)="desk.set('mix', $event.value)">
-        <mat-option value="">not told yet</mat-option>
+        <mat-option value="">{{ say.notToldYet() }}</mat-option>
         @for (m of desk.mixes(); track m.id) {
           <mat-option [value]="m.id">{{ m.name }}</mat-option>
         }
@@ -69,6 +70,8 @@ import { DISINFECTANT_WORD } from './plan-draft';
   `,
 })
 export class CutTerms {
+  protected readonly say = say;
+
   protected readonly desk = inject(PlanDesk);
   protected readonly disinfectants = DISINFECTANTS;
   protected readonly disinfectantWord = DISINFECTANT_WORD;

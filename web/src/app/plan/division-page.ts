@@ -8,8 +8,9 @@ import { groupParts, judgePart, potFor, type ClumpPart } from '@hypogeon/core/pl
 import { cuttingCautions } from '@hypogeon/core/safety';
 import { readLength } from '@hypogeon/core/units';
 import { FIRST_WATERS } from '@hypogeon/core/water';
-import { FIRST_SAYS, MOTHER_AFTER_DIVISION, partText } from '@hypogeon/words';
+import { FIRST_SAYS, motherAfterDivision, partText } from '@hypogeon/words';
 import * as z from 'zod';
+import { say } from '@hypogeon/messages/division-page';
 import { keptDraft } from '../data/kept-draft';
 import { oneAtATime } from '../data/one-at-a-time';
 import { Words } from '../data/words';
@@ -57,7 +58,7 @@ const MOST_PARTS = 30;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
-      <h1>Division</h1>
+      <h1>{{ say.division() }}</h1>
       <p class="quiet">{{ motherName() }}</p>
     </div>
     <hy-plan-tabs inside [mother]="mother()" />
@@ -65,8 +66,9 @@ const MOST_PARTS = 30;
     <hy-draft-note [at]="left()" (afresh)="afresh()" />
     @if (plant() && !way()) {
       <p>
-        This plant does not grow in a clump that parts. The
-        <a routerLink="/plan" [queryParams]="{ mother: mother() }">plan</a> has its ways.
+        {{ say.thisPlantDoesNot() }}
+        <a routerLink="/plan" [queryParams]="{ mother: mother() }">{{ say.plan() }}</a>
+        {{ say.hasItsWays() }}
       </p>
     } @else if (plant()) {
       <div
@@ -74,10 +76,9 @@ const MOST_PARTS = 30;
       >
         <div>
           <p>
-            Out of the pot, old mix shaken off: look where it parts by itself before you take the
-            knife. A row for each part.
+            {{ say.outOfThePot() }}
           </p>
-          <hy-field label="First water" class="block max-w-72 mt-3">
+          <hy-field [label]="say.firstWater()" class="block max-w-72 mt-3">
             <mat-select
               [value]="desk.draft().firstWater"
               (selectionChange)="desk.set('firstWater', $event.value)"
@@ -107,17 +108,21 @@ const MOST_PARTS = 30;
             [disabled]="rows().length >= most"
             (click)="add()"
           >
-            Add a part
+            {{ say.addAPart() }}
           </button>
-          <section class="grid gap-3 mt-5.5" aria-live="polite" aria-label="What to take">
+          <section
+            class="grid gap-3 mt-5.5"
+            aria-live="polite"
+            [attr.aria-label]="say.whatToTake()"
+          >
             <p class="headline text-3xl">{{ gives() }}</p>
             @if (groups().length > 0) {
               <hy-cut-terms />
               <div class="row">
-                <button matButton="filled" (click)="take()">Divide: put them on the bench</button>
+                <button matButton="filled" (click)="take()">{{ say.dividePutThemOn() }}</button>
               </div>
             }
-            <h2 class="ruled">The mother</h2>
+            <h2 class="ruled">{{ say.theMother() }}</h2>
             <ul class="grid gap-2 bare">
               @for (line of after; track line) {
                 <li class="pl-3 border-l-4 border-callus">{{ line }}</li>
@@ -151,13 +156,15 @@ const MOST_PARTS = 30;
   `,
 })
 export class DivisionPage {
+  protected readonly say = say;
+
   private readonly related = inject(RelatedBatches);
   protected readonly desk = inject(PlanDesk);
   protected readonly firsts = FIRST_WATERS;
   protected readonly firstSays = FIRST_SAYS;
   protected readonly words = inject(Words);
   protected readonly most = MOST_PARTS;
-  protected readonly after = MOTHER_AFTER_DIVISION;
+  protected readonly after = motherAfterDivision();
   readonly mother = input<string>();
 
   private readonly her = planMother(this.mother);
@@ -190,9 +197,9 @@ export class DivisionPage {
         draft,
         part,
         verdict,
-        problem: part ? '' : 'Whole numbers, and lengths like 25 mm or 1 in.',
+        problem: part ? '' : say.wholeNumbersAndLengths(),
         says: verdict ? partText(verdict, this.words.speech()) : '',
-        pot: pot ? `Of yours: ${pot.name}.` : '',
+        pot: pot ? say.ofYours({ name: pot.name }) : '',
       };
     }),
   );
@@ -206,10 +213,10 @@ export class DivisionPage {
   protected readonly gives = computed(() => {
     const pots = this.groups().reduce((sum, g) => sum + g.parts.length, 0);
     const stay = this.read$().length - pots;
-    const potted = pots === 0 ? 'None to pot' : pots === 1 ? 'One to pot' : `${pots} to pot`;
+    const potted = pots === 0 ? say.noneToPot() : pots === 1 ? say.oneToPot() : say.toPot({ pots });
     return stay === 0
       ? potted
-      : `${potted}, ${stay === 1 ? 'one stays' : `${stay} stay`} on the mother`;
+      : say.onTheMother({ potted, what: stay === 1 ? say.oneStays() : say.stay({ stay }) });
   });
   protected readonly cautions = computed(() => {
     const taxon = this.plant()?.taxon;

@@ -4,6 +4,7 @@ import { MatCheckbox } from '@angular/material/checkbox';
 import { MatOption, MatSelect } from '@angular/material/select';
 import { OWN_ROOTS } from '@hypogeon/core/journal';
 import * as z from 'zod';
+import { say } from '@hypogeon/messages/division-part';
 import { Words } from '../data/words';
 import { Field, FieldControl } from '../forms/field';
 
@@ -30,8 +31,8 @@ export type PartDraft = z.infer<typeof partDraftSchema>;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <fieldset class="grid auto-fill-34 items-start gap-3 m-0">
-      <legend class="mb-1 font-bold">Part {{ nr() }}</legend>
-      <hy-field label="Growing points" [problem]="problem()">
+      <legend class="mb-1 font-bold">{{ say.part({ nr: nr() }) }}</legend>
+      <hy-field [label]="say.growingPoints()" [problem]="problem()">
         <input
           hyControl
           inputmode="numeric"
@@ -40,7 +41,7 @@ export type PartDraft = z.infer<typeof partDraftSchema>;
           #points
         />
       </hy-field>
-      <hy-field label="Tubers">
+      <hy-field [label]="say.tubers()">
         <input
           hyControl
           inputmode="numeric"
@@ -49,28 +50,28 @@ export type PartDraft = z.infer<typeof partDraftSchema>;
           #tubers
         />
       </hy-field>
-      <hy-field label="Roots">
+      <hy-field [label]="say.roots()">
         <mat-select [value]="part().roots" (selectionChange)="set({ roots: $event.value })">
-          <mat-option value="none">none</mat-option>
-          <mat-option value="few">a few</mat-option>
-          <mat-option value="brush">a brush</mat-option>
+          <mat-option value="none">{{ say.none() }}</mat-option>
+          <mat-option value="few">{{ say.aFew() }}</mat-option>
+          <mat-option value="brush">{{ say.aBrush() }}</mat-option>
         </mat-select>
       </hy-field>
-      <hy-field label="It comes away">
+      <hy-field [label]="say.itComesAway()">
         <mat-select [value]="part().joined" (selectionChange)="set({ joined: $event.value })">
-          <mat-option value="by itself">by itself</mat-option>
-          <mat-option value="rhizome">cut through the rhizome</mat-option>
-          <mat-option value="tuber">cut through a tuber</mat-option>
-          <mat-option value="stem">cut through a stem</mat-option>
+          <mat-option value="by itself">{{ say.byItself() }}</mat-option>
+          <mat-option value="rhizome">{{ say.cutThroughTheRhizome() }}</mat-option>
+          <mat-option value="tuber">{{ say.cutThroughATuber() }}</mat-option>
+          <mat-option value="stem">{{ say.cutThroughAStem() }}</mat-option>
         </mat-select>
       </hy-field>
       @if (part().joined !== 'by itself') {
-        <hy-field label="Across the cut, {{ words.lengthUnit() }}">
+        <hy-field [label]="say.acrossTheCut({ lengthUnit: words.lengthUnit() })">
           <input hyControl [value]="part().cut" (input)="set({ cut: cut.value })" #cut />
         </hy-field>
       }
       @if (part().joined === 'rhizome') {
-        <hy-field label="Its rhizome, {{ words.lengthUnit() }}">
+        <hy-field [label]="say.itsRhizome({ lengthUnit: words.lengthUnit() })">
           <input
             hyControl
             [value]="part().rhizome"
@@ -79,7 +80,7 @@ export type PartDraft = z.infer<typeof partDraftSchema>;
           />
         </hy-field>
       }
-      <hy-field label="Across its roots, {{ words.lengthUnit() }}">
+      <hy-field [label]="say.acrossItsRoots({ lengthUnit: words.lengthUnit() })">
         <input
           hyControl
           [value]="part().rootsWide"
@@ -87,25 +88,27 @@ export type PartDraft = z.infer<typeof partDraftSchema>;
           #wide
         />
       </hy-field>
-      <hy-field label="Pale band, {{ words.lengthUnit() }}">
+      <hy-field [label]="say.paleBand({ lengthUnit: words.lengthUnit() })">
         <input hyControl [value]="part().pale" (input)="set({ pale: pale.value })" #pale />
       </hy-field>
-      <mat-checkbox [checked]="part().old" (change)="set({ old: $event.checked })"
-        >old roots come off</mat-checkbox
-      >
+      <mat-checkbox [checked]="part().old" (change)="set({ old: $event.checked })">{{
+        say.oldRootsComeOff()
+      }}</mat-checkbox>
       <button
         class="justify-self-start"
         type="button"
         matButton="text"
-        [attr.aria-label]="'Off the list: part ' + nr()"
+        [attr.aria-label]="say.offTheListPart({ nr: nr() })"
         (click)="off.emit()"
       >
-        Off the list
+        {{ say.offTheList() }}
       </button>
     </fieldset>
   `,
 })
 export class DivisionPart {
+  protected readonly say = say;
+
   protected readonly words = inject(Words);
   readonly nr = input.required<number>();
   readonly part = input.required<PartDraft>();

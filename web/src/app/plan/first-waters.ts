@@ -3,6 +3,7 @@ import type { Day } from '@hypogeon/core/days';
 import { firstWaterOutlooks } from '@hypogeon/core/plan';
 import type { FirstWaterId } from '@hypogeon/core/water';
 import type { WoundClock } from '@hypogeon/core/wound';
+import { say } from '@hypogeon/messages/first-waters';
 import { Words } from '../data/words';
 import type { Column } from '../ui/column';
 import { Table } from '../ui/table';
@@ -21,14 +22,20 @@ interface Row {
   imports: [Table],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <hy-table name="First waters" [columns]="columns" [rows]="rows()" [marked]="isChosen()" />
+    <hy-table
+      [name]="say.firstWaters()"
+      [columns]="columns"
+      [rows]="rows()"
+      [marked]="isChosen()"
+    />
     <p class="quiet small">
-      A day that you choose is kept to, also while the cut is open: the last two columns say what it
-      risks.
+      {{ say.aDayThatYou() }}
     </p>
   `,
 })
 export class FirstWaters {
+  protected readonly say = say;
+
   private readonly words = inject(Words);
   readonly clock = input.required<WoundClock | null>();
   readonly cutOn = input.required<Day>();
@@ -39,13 +46,13 @@ export class FirstWaters {
   protected readonly columns: readonly Column<Row>[] = [
     {
       key: 'name',
-      head: 'First water',
+      head: say.firstWater(),
       text: (r) => r.name,
-      note: (r) => (r.id === this.chosen() ? 'chosen' : ''),
+      note: (r) => (r.id === this.chosen() ? say.chosen() : ''),
     },
-    { key: 'comes', head: 'Comes', text: (r) => r.comes },
-    { key: 'open', head: 'Wound still open', number: true, text: (r) => r.open },
-    { key: 'wet', head: 'Would sit wet', number: true, text: (r) => r.wet },
+    { key: 'comes', head: say.comes(), text: (r) => r.comes },
+    { key: 'open', head: say.woundStillOpen(), number: true, text: (r) => r.open },
+    { key: 'wet', head: say.wouldSitWet(), number: true, text: (r) => r.wet },
   ];
   protected readonly isChosen = computed(() => {
     const chosen = this.chosen();
@@ -60,10 +67,10 @@ export class FirstWaters {
         comes: on
           ? this.words.near(on)
           : school.afterDays === null || !this.stops()
-            ? 'with the roots'
-            : 'not here',
+            ? say.withTheRoots()
+            : say.notHere(),
         open: on === null ? '' : this.words.percent(open),
-        wet: on === null || wetDays === 0 ? 'no' : this.words.days(wetDays),
+        wet: on === null || wetDays === 0 ? say.no() : this.words.days(wetDays),
       }),
     ),
   );

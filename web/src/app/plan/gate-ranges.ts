@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, input } from '@angular/core';
+import { say } from '@hypogeon/messages/gate-ranges';
 
 /** The gate of one variant, in days after the cut. */
 export interface GateRange {
@@ -20,8 +21,8 @@ export interface GateRange {
     <table class="table-fixed">
       <caption class="unseen">
         {{
-          name()
-        }}: days from the cut until water may touch the wound
+          say.daysFromTheCut({ name: name() })
+        }}
       </caption>
       <colgroup>
         <col class="name w-32 phone:w-26" />
@@ -33,8 +34,8 @@ export interface GateRange {
           <th>
             {{ name() }}
           </th>
-          <th>Range</th>
-          <th>Safe to water from</th>
+          <th>{{ say.range() }}</th>
+          <th>{{ say.safeToWaterFrom() }}</th>
         </tr>
       </thead>
       <tbody>
@@ -43,7 +44,7 @@ export interface GateRange {
             <th scope="row">
               {{ row.name }}
               @if (row.chosen) {
-                <span class="unseen">, chosen</span>
+                <span class="unseen">{{ say.chosen() }}</span>
               }
             </th>
             <td class="relative h-7.5" aria-hidden="true">
@@ -102,6 +103,8 @@ export interface GateRange {
   `,
 })
 export class GateRanges {
+  protected readonly say = say;
+
   readonly name = input.required<string>();
   readonly rows = input.required<readonly GateRange[]>();
   /** Days that the full width stands for. */

@@ -3,6 +3,7 @@ import { containerOf, dryingOf, mixesOf } from '@hypogeon/core/bench';
 import type { Day } from '@hypogeon/core/days';
 import { fillPot } from '@hypogeon/core/media';
 import { columnOf, dryOut, mobilityAt, type DryOut } from '@hypogeon/core/water';
+import { say } from '@hypogeon/messages/media-outlook';
 import { Journal } from '../data/journal';
 import { Words } from '../data/words';
 import type { Column } from '../ui/column';
@@ -27,17 +28,18 @@ interface Row {
   template: `
     @if (rows().length > 0) {
       <section aria-labelledby="media">
-        <h2 id="media" class="ruled">Mixes in this pot</h2>
-        <hy-table name="Mixes" [columns]="columns" [rows]="rows()" [marked]="isChosen()" />
+        <h2 id="media" class="ruled">{{ say.mixesInThisPot() }}</h2>
+        <hy-table [name]="say.mixes()" [columns]="columns" [rows]="rows()" [marked]="isChosen()" />
         <p class="quiet small">
-          Days from a drained pot, in the air of the day of the cut: so long a wound would sit in
-          wet medium, and so far apart the drinks lie.
+          {{ say.daysFromADrained() }}
         </p>
       </section>
     }
   `,
 })
 export class MediaOutlook {
+  protected readonly say = say;
+
   private readonly words = inject(Words);
   private readonly state = inject(Journal).state;
   readonly container = input.required<string>();
@@ -48,13 +50,18 @@ export class MediaOutlook {
   protected readonly columns: readonly Column<Row>[] = [
     {
       key: 'name',
-      head: 'Mix',
+      head: say.mix(),
       text: (r) => r.name,
-      note: (r) => (r.id === this.chosen() ? 'chosen' : ''),
+      note: (r) => (r.id === this.chosen() ? say.chosen() : ''),
     },
-    { key: 'air', head: 'Air', number: true, text: (r) => r.air },
-    { key: 'third', head: 'A third gone', number: true, text: (r) => r.third },
-    { key: 'top', head: `Dry to ${this.words.length(25)}`, number: true, text: (r) => r.top },
+    { key: 'air', head: say.air(), number: true, text: (r) => r.air },
+    { key: 'third', head: say.aThirdGone(), number: true, text: (r) => r.third },
+    {
+      key: 'top',
+      head: say.dryTo({ length: this.words.length(25) }),
+      number: true,
+      text: (r) => r.top,
+    },
   ];
   protected readonly isChosen = computed(() => {
     const chosen = this.chosen();
@@ -83,6 +90,6 @@ export class MediaOutlook {
 }
 
 function days(range: DryOut['third']): string {
-  if (range === null) return 'months';
+  if (range === null) return say.months();
   return range.from === range.to ? `${range.from} d` : `${range.from}–${range.to} d`;
 }

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { ActivatedRoute, Router, RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
 import { MatOption, MatSelect } from '@angular/material/select';
+import { say } from '@hypogeon/messages/mother-pick';
 import { Journal } from '../data/journal';
 import { Field } from '../forms/field';
 
@@ -13,10 +14,10 @@ import { Field } from '../forms/field';
   host: { class: 'block mb-5' },
   template: `
     @if (mothers().length > 0) {
-      <hy-field class="max-w-80" label="Mother">
+      <hy-field class="max-w-80" [label]="say.mother()">
         <mat-select [value]="mother() ?? ''" (selectionChange)="turn($event.value)">
           @if (!mother()) {
-            <mat-option value="">choose</mat-option>
+            <mat-option value="">{{ say.choose() }}</mat-option>
           }
           @for (m of mothers(); track m.id) {
             <mat-option [value]="m.id">{{ m.name }}</mat-option>
@@ -24,15 +25,17 @@ import { Field } from '../forms/field';
         </mat-select>
       </hy-field>
       @if (!known()) {
-        <p class="quiet">Choose a mother: what can be taken of it stands here then.</p>
+        <p class="quiet">{{ say.chooseAMotherWhat() }}</p>
       }
     } @else {
-      <p>There is no mother yet.</p>
-      <a matButton="filled" routerLink="/mothers/new">Add a mother</a>
+      <p>{{ say.thereIsNoMother() }}</p>
+      <a matButton="filled" routerLink="/mothers/new">{{ say.addAMother() }}</a>
     }
   `,
 })
 export class MotherPick {
+  protected readonly say = say;
+
   private readonly state = inject(Journal).state;
   private readonly router = inject(Router);
   private readonly route = inject(ActivatedRoute);

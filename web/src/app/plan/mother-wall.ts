@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { MatRipple } from '@angular/material/core';
 import { plantDrawn, plantOf } from '@hypogeon/core/bench';
+import { say } from '@hypogeon/messages/mother-wall';
 import { PlantPicture } from '../marks/plant-picture';
 import { Journal } from '../data/journal';
 
@@ -9,7 +10,7 @@ import { Journal } from '../data/journal';
   selector: 'hy-mother-wall',
   imports: [MatRipple, PlantPicture],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { role: 'group', 'aria-label': 'Whose cuttings' },
+  host: { role: 'group', '[attr.aria-label]': 'say.whoseCuttings()' },
   template: `
     @for (m of mothers(); track m.id) {
       <button type="button" matRipple (click)="choose.emit(m.id)">
@@ -52,6 +53,8 @@ import { Journal } from '../data/journal';
   `,
 })
 export class MotherWall {
+  protected readonly say = say;
+
   private readonly state = inject(Journal).state;
   /** Those that are chosen already. */
   readonly without = input<ReadonlySet<string>>(new Set());
@@ -65,7 +68,7 @@ export class MotherWall {
         const plant = plantOf(state, taxon ?? '');
         return {
           id,
-          name: name ?? 'A mother',
+          name: name ?? say.aMother(),
           plant: plant?.name ?? '',
           drawn: plantDrawn(plant?.taxon),
         };

@@ -11,6 +11,7 @@ import {
   plannedOutlook,
   readiness,
 } from '@hypogeon/core/plan';
+import { say } from '@hypogeon/messages/multiply-page';
 import { Drafts } from '../data/drafts';
 import { shapeOf } from '../data/draft-shape';
 import { Today } from '../data/today';
@@ -65,14 +66,14 @@ interface Round {
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
-      <h1>Multiply</h1>
+      <h1>{{ say.multiply() }}</h1>
       <p class="quiet">{{ motherName() }}</p>
     </div>
     <hy-plan-tabs inside [mother]="mother()" />
     <hy-mother-pick [mother]="mother()" />
     @if (plant()) {
       <div class="grid auto-fit-44 items-end gap-4">
-        <hy-field label="Plants to begin with">
+        <hy-field [label]="say.plantsToBeginWith()">
           <input
             hyControl
             type="number"
@@ -82,7 +83,7 @@ interface Round {
             #start
           />
         </hy-field>
-        <hy-field label="Each gives, every time">
+        <hy-field [label]="say.eachGivesEveryTime()">
           <input
             hyControl
             type="number"
@@ -93,7 +94,7 @@ interface Round {
             #pieces
           />
         </hy-field>
-        <hy-field label="Taken as">
+        <hy-field [label]="say.takenAs()">
           <mat-select [value]="way()?.method" (selectionChange)="set({ method: $event.value })">
             @for (m of ways(); track m.method) {
               <mat-option [value]="m.method">
@@ -102,7 +103,7 @@ interface Round {
             }
           </mat-select>
         </hy-field>
-        <hy-field label="Stock wanted">
+        <hy-field [label]="say.stockWanted()">
           <input
             hyControl
             type="number"
@@ -113,9 +114,9 @@ interface Round {
             #target
           />
         </hy-field>
-        <mat-checkbox [checked]="typed().stay" (change)="set({ stay: stay.checked })" #stay
-          >what is cut stays and is cut again</mat-checkbox
-        >
+        <mat-checkbox [checked]="typed().stay" (change)="set({ stay: stay.checked })" #stay>{{
+          say.whatIsCutStays()
+        }}</mat-checkbox>
       </div>
       @if (problem()) {
         <p class="problem mt-4 text-do font-semibold" role="alert">{{ problem() }}</p>
@@ -125,7 +126,7 @@ interface Round {
           <span class="plain text-base quiet">{{ v.range }}</span>
         </p>
         <hy-table
-          name="Plants after every round"
+          [name]="say.plantsAfterEveryRound()"
           [columns]="columns"
           [rows]="v.rows"
           [marked]="there"
@@ -143,8 +144,7 @@ interface Round {
           </ng-template>
         </hy-table>
         <p class="quiet">
-          {{ v.rests }} A round ends when nine in ten can be cut again, in the air of {{ v.place }}.
-          The scale is by powers of ten.
+          {{ say.aRoundEndsWhen({ rests: v.rests, place: v.place }) }}
         </p>
       }
     }
@@ -161,6 +161,8 @@ interface Round {
   `,
 })
 export class MultiplyPage {
+  protected readonly say = say;
+
   private readonly today = inject(Today).day;
   private readonly words = inject(Words);
   readonly mother = input<string>();
@@ -216,17 +218,20 @@ export class MultiplyPage {
     const at = (n: number): number =>
       (100 * Math.log(Math.max(n, least) / least)) / Math.log(most / least);
     const day = (n: number | null): string =>
-      n === null ? '' : days[n] ? this.words.day(days[n]) : 'beyond three years';
-    const rounds = (n: number): string => (n === 1 ? 'one round' : `${n} rounds`);
+      n === null ? '' : days[n] ? this.words.day(days[n]) : say.beyondThreeYears();
+    const rounds = (n: number): string => (n === 1 ? say.oneRound() : say.rounds({ n }));
     return {
       says:
         reached.likely === null
-          ? `${target} are not reached within twelve rounds.`
-          : `${target} after ${rounds(reached.likely)}, by ${day(reached.likely)}.`,
+          ? say.areNotReachedWithin({ target })
+          : say.afterBy({ target, rounds: rounds(reached.likely), day: day(reached.likely) }),
       range:
         reached.likely === null
-          ? 'Take more from each, or choose a surer way.'
-          : `${reached.best === null ? '' : `At best ${rounds(reached.best)}`}, at worst ${reached.worst === null ? 'more than twelve' : rounds(reached.worst)}; eight times in ten between.`,
+          ? say.takeMoreFromEach()
+          : say.atWorstEightTimes({
+              what: reached.best === null ? '' : say.atBest({ rounds: rounds(reached.best) }),
+              what2: reached.worst === null ? say.moreThanTwelve() : rounds(reached.worst),
+            }),
       rows: reached.generations.map((g): Round => ({
         ...g,
         day: day(g.number),
@@ -236,23 +241,23 @@ export class MultiplyPage {
         at: at(g.likely),
       })),
       aim: at(target),
-      rests: `${Math.round(belief.mean * 100)} of 100 live.`,
-      place: state.spaces.get(space)?.name ?? 'a plain room',
+      rests: say.of100Live({ mean: Math.round(belief.mean * 100) }),
+      place: state.spaces.get(space)?.name ?? say.aPlainRoom(),
     };
   });
 
   protected readonly there = (row: Round): boolean => row.there;
   protected readonly columns: readonly Column<Round>[] = [
-    { key: 'round', head: 'Round', text: (r) => (r.number === 0 ? 'now' : `${r.number}`) },
-    { key: 'day', head: 'Plants stand by', text: (r) => r.day },
-    { key: 'likely', head: 'Likely', number: true, text: (r) => this.words.number(r.likely) },
+    { key: 'round', head: say.round(), text: (r) => (r.number === 0 ? say.now() : `${r.number}`) },
+    { key: 'day', head: say.plantsStandBy(), text: (r) => r.day },
+    { key: 'likely', head: say.likely(), number: true, text: (r) => this.words.number(r.likely) },
     {
       key: 'range',
-      head: 'Eight times in ten',
+      head: say.eightTimesInTen(),
       number: true,
       text: (r) => `${this.words.number(r.low)} – ${this.words.number(r.high)}`,
     },
-    { key: 'drawn', head: 'Drawn', text: () => '', act: true },
+    { key: 'drawn', head: say.drawn(), text: () => '', act: true },
   ];
 
   protected set(over: Partial<Typed>): void {

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { waitsForRoots, whatMoves, type Variant } from '@hypogeon/core/bench';
 import { daysBetween, type Day } from '@hypogeon/core/days';
 import { cuttingCautions } from '@hypogeon/core/safety';
+import { say } from '@hypogeon/messages/plan-after';
 import { Words } from '../data/words';
 import { FirstWaters } from './first-waters';
 import { GateRanges, type GateRange } from './gate-ranges';
@@ -21,11 +22,11 @@ import { PlanResult } from './plan-result';
   template: `
     <div class="grid grid-cols-1 content-start gap-5.5">
       <section aria-labelledby="cautions">
-        <h2 id="cautions" class="ruled">Before you cut</h2>
+        <h2 id="cautions" class="ruled">{{ say.beforeYouCut() }}</h2>
         <ul class="grid gap-2 m-0 pt-1.5 pb-0 px-0 list-none">
           @if (unasked()) {
             <li class="danger pl-3 border-l-4 border-callus">
-              <strong>Permission.</strong> Not asked yet. Take cuttings only with the owner’s leave.
+              <strong>{{ say.permission() }}</strong> {{ say.notAskedYetTake() }}
             </li>
           }
           @for (c of cautions(); track c.title) {
@@ -34,13 +35,12 @@ import { PlanResult } from './plan-result';
             </li>
           }
         </ul>
-        <p class="quiet small">Product labels, local law, doctors and vets have the last word.</p>
+        <p class="quiet small">{{ say.productLabelsLocalLaw() }}</p>
       </section>
       @if (cut.asBatch(); as b) {
         @if (cut.parts().length > 1) {
           <p class="quiet">
-            Below, the first of them. Each of the others has its own days and page once it is on the
-            bench.
+            {{ say.belowTheFirstOf() }}
           </p>
         }
         <hy-plan-result [batch]="b" />
@@ -49,7 +49,7 @@ import { PlanResult } from './plan-result';
     <div class="grid grid-cols-1 content-start gap-5.5">
       @if (moves(); as m) {
         <section aria-labelledby="moves">
-          <h2 id="moves" class="ruled">What changes that date</h2>
+          <h2 id="moves" class="ruled">{{ say.whatChangesThatDate() }}</h2>
           @for (group of m.groups; track group.name) {
             <h3 class="mt-3 mb-0.5 small">{{ group.name }}</h3>
             <hy-gate-ranges [name]="group.name" [rows]="group.rows" [horizon]="m.horizon" />
@@ -57,7 +57,7 @@ import { PlanResult } from './plan-result';
         </section>
       }
       <section aria-labelledby="first-waters">
-        <h2 id="first-waters" class="ruled">First water</h2>
+        <h2 id="first-waters" class="ruled">{{ say.firstWater() }}</h2>
         <hy-first-waters
           [clock]="cut.clock()"
           [cutOn]="desk.cutOn()"
@@ -88,6 +88,8 @@ import { PlanResult } from './plan-result';
   `,
 })
 export class PlanAfter {
+  protected readonly say = say;
+
   protected readonly desk = inject(PlanDesk);
   protected readonly cut = inject(PlanCut);
   private readonly words = inject(Words);
@@ -103,9 +105,9 @@ export class PlanAfter {
     if (!planned) return null;
     const moves = whatMoves(this.desk.state(), planned, (mm) => this.words.length(mm));
     const groups = [
-      { name: 'How long to dry', rows: moves.school.map((v) => this.range(v)) },
-      { name: 'Width of the cut', rows: moves.width.map((v) => this.range(v)) },
-      { name: 'Where it dries', rows: moves.air.map((v) => this.range(v)) },
+      { name: say.howLongToDry(), rows: moves.school.map((v) => this.range(v)) },
+      { name: say.widthOfTheCut(), rows: moves.width.map((v) => this.range(v)) },
+      { name: say.whereItDries(), rows: moves.air.map((v) => this.range(v)) },
     ];
     const days = groups.flatMap((g) => g.rows.map((r) => r.opens ?? 0));
     return { groups, horizon: Math.max(7, ...days) * 1.08 };
@@ -114,7 +116,7 @@ export class PlanAfter {
   private range({ name, chosen, clock }: Variant): GateRange {
     const since = (day: Day): number => daysBetween(this.desk.cutOn(), day);
     if (clock.gate.state === 'stopped')
-      return { name, chosen, opens: null, from: 0, to: 0, says: 'does not close' };
+      return { name, chosen, opens: null, from: 0, to: 0, says: say.doesNotClose() };
     const { opens, earliest, latest } = clock.gate;
     return {
       name,

@@ -16,6 +16,7 @@ import {
   planHeadline,
   planSentence,
 } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/plan-answer';
 import { BetterPlace } from '../air/better-place';
 import { Words } from '../data/words';
 import { DayField } from '../forms/day-field';
@@ -32,7 +33,12 @@ import { PlanWish } from './plan-wish';
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'grid grid-cols-1 content-start gap-3.5' },
   template: `
-    <div class="grid gap-1.5" aria-live="polite" role="region" aria-label="What the plan means">
+    <div
+      class="grid gap-1.5"
+      aria-live="polite"
+      role="region"
+      [attr.aria-label]="say.whatThePlanMeans()"
+    >
       @if (headline(); as h) {
         <p class="sentence max-w-none headline text-2xl tracking-tight max-[900px]:text-xl">
           {{ h }}
@@ -42,7 +48,7 @@ import { PlanWish } from './plan-wish';
             class="no-print justify-self-start"
             routerLink="/plan/multiply"
             [queryParams]="{ mother: desk.draft().mother, want: desk.draft().want }"
-            >From it and its young, round by round</a
+            >{{ say.fromItAndIts() }}</a
           >
         }
       }
@@ -66,20 +72,20 @@ import { PlanWish } from './plan-wish';
       >
         @if (desk.spaces().length === 0) {
           <div class="w-full">
-            <p>The clock needs the air of a place: its temperature and humidity.</p>
+            <p>{{ say.theClockNeedsThe() }}</p>
             @if (desk.tried() && cut.problems().space) {
               <p class="problem" role="alert">{{ cut.problems().space }}</p>
             }
             <button type="button" matButton="outlined" (click)="plainRoom.emit()">
-              A plain room, {{ words.temperature(20) }} and 55%
+              {{ say.aPlainRoomAnd({ temperature: words.temperature(20) }) }}
             </button>
-            <a matButton="text" routerLink="/settings">Give my own</a>
+            <a matButton="text" routerLink="/settings">{{ say.giveMyOwn() }}</a>
           </div>
         }
         @if (!wish.together()) {
           <hy-field
             class="w-28"
-            label="How many"
+            [label]="say.howMany()"
             [problem]="desk.tried() ? cut.problems().count : ''"
           >
             <input
@@ -94,7 +100,7 @@ import { PlanWish } from './plan-wish';
         }
         <hy-day
           class="w-44"
-          label="Cut on"
+          [label]="say.cutOn()"
           [problem]="cut.problems().cutOn"
           [value]="desk.cutOn()"
           (valueChange)="desk.set('cutOn', $event)"
@@ -105,16 +111,23 @@ import { PlanWish } from './plan-wish';
             matButton="outlined"
             routerLink="/plan/rehearse"
             [queryParams]="{ mother: desk.draft().mother }"
-            >Try it first</a
+            >{{ say.tryItFirst() }}</a
           >
         </span>
       </form>
     </hy-plan-how>
     @if (desk.draft().forecast; as f) {
-      <p class="quiet" role="status">{{ forecastSays(f) }} Kept with this plan.</p>
+      <p class="quiet" role="status">
+        {{ say.keptWithThisPlan({ forecastSays: forecastSays(f) }) }}
+      </p>
     }
     @if (slow(); as s) {
-      <hy-better-place [slow]="s" moves taps="Plan it there" (move)="desk.set('space', $event)" />
+      <hy-better-place
+        [slow]="s"
+        moves
+        [taps]="say.planItThere()"
+        (move)="desk.set('space', $event)"
+      />
     }
   `,
   styles: `
@@ -125,6 +138,8 @@ import { PlanWish } from './plan-wish';
   `,
 })
 export class PlanAnswer {
+  protected readonly say = say;
+
   protected readonly desk = inject(PlanDesk);
   protected readonly wish = inject(PlanWish);
   protected readonly cut = inject(PlanCut);
@@ -176,8 +191,8 @@ export class PlanAnswer {
   /** What was chosen is what the button does. */
   protected readonly putSays = computed(() => {
     const parts = this.cut.parts().filter((p) => Number.isInteger(p.taken) && p.taken > 0);
-    const what = parts.length === 0 ? 'them' : partsText({ parts });
-    return this.desk.cutOn() > this.desk.today() ? `Plan ${what}` : `Put ${what} on the bench`;
+    const what = parts.length === 0 ? say.them() : partsText({ parts });
+    return this.desk.cutOn() > this.desk.today() ? say.plan({ what }) : say.putOnTheBench({ what });
   });
 
   protected readonly answers = computed(() => {
@@ -202,14 +217,16 @@ export class PlanAnswer {
 
   private rangeOf(method: Part['method']): string {
     const figures = this.cut.figuresOf(method)!;
-    if (!figures.wound) return 'No open cut: nothing that could rot.';
+    if (!figures.wound) return say.noOpenCutNothing();
     const planned = this.cut.plannedFor(figures);
     const clock = planned ? plannedClock(this.desk.state(), planned) : null;
     if (!clock) return '';
-    if (clock.gate.state === 'stopped')
-      return 'It does not close here: too cold, too hot or too damp.';
+    if (clock.gate.state === 'stopped') return say.itDoesNotClose();
     const { opens, earliest, latest } = clock.gate;
-    return `Safe to water ${this.words.days(daysBetween(this.desk.cutOn(), opens))} after the cut; it closes ${this.words.span(earliest, latest)}, eight times in ten.`;
+    return say.safeToWaterAfter({
+      days: this.words.days(daysBetween(this.desk.cutOn(), opens)),
+      span: this.words.span(earliest, latest),
+    });
   }
 
   /** When roots and pups are to be expected, and whether it is the season. */
@@ -223,8 +240,16 @@ export class PlanAnswer {
     const outlook = plannedOutlook(state, this.cut.piece(figures)!, figures)!;
     const span = ({ from, to }: Ahead): string => this.words.span(from, to);
     const { belief } = outlook;
-    const pups = outlook.pups ? `, pups ${span(outlook.pups)}` : '';
-    return `Roots ${span(outlook.roots)}${pups}; ${this.words.percent(belief.mean)} live (${beliefWords(belief, figures.method)}). ${this.words.temperature(season.tempC)} is ${season.reason}.${eachText(headsEach(state, plant.id, figures.method), this.words.speech().locale)}`;
+    const pups = outlook.pups ? say.pups({ span: span(outlook.pups) }) : '';
+    return say.rootsLiveIs({
+      span: span(outlook.roots),
+      pups,
+      percent: this.words.percent(belief.mean),
+      beliefWords: beliefWords(belief, figures.method),
+      temperature: this.words.temperature(season.tempC),
+      reason: season.reason,
+      each: eachText(headsEach(state, plant.id, figures.method), this.words.speech().locale),
+    });
   });
 
   /** Before the cut: what would take over twice its time where it is to stand, and where it would not. */

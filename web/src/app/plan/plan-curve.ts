@@ -6,6 +6,7 @@ import {
   MatExpansionPanelTitle,
 } from '@angular/material/expansion';
 import { neededCurve } from '@hypogeon/core/plan';
+import { say } from '@hypogeon/messages/plan-curve';
 import { Words } from '../data/words';
 import { Chart } from '../charts/chart';
 import { neededChart } from '../charts/needed-chart';
@@ -28,23 +29,20 @@ import { PlanWish } from './plan-wish';
     @if (curve(); as c) {
       <mat-expansion-panel class="mat-elevation-z0">
         <mat-expansion-panel-header>
-          <mat-panel-title
-            >How many {{ cut.method()?.many }}, by the day of cutting</mat-panel-title
-          >
+          <mat-panel-title>{{
+            say.howManyByThe({ many: cut.method()?.many ?? '' })
+          }}</mat-panel-title>
         </mat-expansion-panel-header>
         <ng-template matExpansionPanelContent>
-          <hy-chart
-            class="max-w-184"
-            name="How many to take by the day of cutting"
-            [tall]="230"
-            [model]="c"
-          />
+          <hy-chart class="max-w-184" [name]="say.howManyToTake()" [tall]="230" [model]="c" />
         </ng-template>
       </mat-expansion-panel>
     }
   `,
 })
 export class PlanCurve {
+  protected readonly say = say;
+
   private readonly desk = inject(PlanDesk);
   private readonly wish = inject(PlanWish);
   protected readonly cut = inject(PlanCut);

@@ -5,6 +5,7 @@ import { foldBatch, type BatchFields } from '@hypogeon/core/journal';
 import { containersFor, type Part, type PlannedPiece } from '@hypogeon/core/plan';
 import { readLength } from '@hypogeon/core/units';
 import { defaultSchool, usualSchool, type WoundSchoolId } from '@hypogeon/core/wound';
+import { say } from '@hypogeon/messages/plan-cut';
 import { Words } from '../data/words';
 import { PlanDesk } from './plan-desk';
 import { dryDaysProblem, numberOrNone } from './dry-days';
@@ -69,18 +70,15 @@ export class PlanCut {
     const d = this.desk.draft();
     const [width, thickness] = [this.width(), this.thickness()];
     return {
-      mother: this.desk.plant() === null ? 'Which mother is cut?' : '',
+      mother: this.desk.plant() === null ? say.whichMotherIsCut() : '',
       count: this.wish.together() ? '' : countProblem(this.count()),
       width: width?.ok === false ? width.problem : '',
       thickness: thickness?.ok === false ? thickness.problem : '',
       cutOn: this.desk.cutOnProblem(),
       containers:
-        d.containers.trim() !== '' && countProblem(d.containers) !== ''
-          ? 'How many pots or trays? A whole number of 1 or more.'
-          : '',
+        d.containers.trim() !== '' && countProblem(d.containers) !== '' ? say.howManyPotsOr() : '',
       dryDays: dryDaysProblem(d.dryDays),
-      space:
-        this.desk.space() === '' ? 'Where do they stand? Give the air of one place at least.' : '',
+      space: this.desk.space() === '' ? say.whereDoTheyStand() : '',
     };
   });
   readonly good = computed(() => Object.values(this.problems()).every((p) => p === ''));
@@ -194,7 +192,7 @@ export class PlanCut {
 
 function countProblem(typed: string): string {
   const count = Number(typed);
-  if (typed.trim() === '') return 'How many are taken?';
-  if (!Number.isInteger(count) || count < 1) return 'A whole number of 1 or more.';
-  return count > MOST_PIECES ? 'At most 10,000 in one batch. Make several.' : '';
+  if (typed.trim() === '') return say.howManyAreTaken();
+  if (!Number.isInteger(count) || count < 1) return say.aWholeNumberOf();
+  return count > MOST_PIECES ? say.atMost10000() : '';
 }

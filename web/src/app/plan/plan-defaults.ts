@@ -19,6 +19,7 @@ import { DISINFECTANTS } from '@hypogeon/core/safety';
 import { FIRST_WATER, WATER_SCHOOL } from '@hypogeon/core/water';
 import { AID, WOUND_SCHOOL } from '@hypogeon/core/wound';
 import { COURSE_WORDS } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/plan-defaults';
 import { Words } from '../data/words';
 import { Field, FieldControl } from '../forms/field';
 import { PlanCut } from './plan-cut';
@@ -57,6 +58,8 @@ import { Protocols } from './protocols';
   `,
 })
 export class PlanDefaults {
+  protected readonly say = say;
+
   protected readonly desk = inject(PlanDesk);
   protected readonly cut = inject(PlanCut);
   protected readonly words = inject(Words);
@@ -97,9 +100,13 @@ export class PlanDefaults {
     const pot = this.desk.containers().find((c) => c.id === d.container)?.name;
     const mix = this.desk.mixes().find((m) => m.id === d.mix)?.name;
     return [
-      wound ? (days === undefined ? WOUND_SCHOOL[this.cut.school()].name : `${days} days dry`) : '',
-      wound && dries !== grows ? `${dries}, then ${grows}` : grows,
-      [mix, pot].filter(Boolean).join(', ') || 'mix and pot not told',
+      wound
+        ? days === undefined
+          ? WOUND_SCHOOL[this.cut.school()].name
+          : say.daysDry({ days })
+        : '',
+      wound && dries !== grows ? say.then({ dries, grows }) : grows,
+      [mix, pot].filter(Boolean).join(', ') || say.mixAndPotNot(),
       FIRST_WATER[d.firstWater].name,
     ]
       .filter(Boolean)
@@ -111,10 +118,10 @@ export class PlanDefaults {
     const d = this.draft();
     const wound = this.figures()?.wound;
     return [
-      wound ? `blade: ${DISINFECTANT_WORD[d.disinfectant]}` : '',
-      wound ? `on the wound: ${AID[d.aid].name.toLowerCase()}` : '',
+      wound ? say.blade2({ disinfectantWord: DISINFECTANT_WORD[d.disinfectant] }) : '',
+      wound ? say.onTheWound2({ name: AID[d.aid].name.toLowerCase() }) : '',
       d.waterSchool === ''
-        ? 'watered as suits it'
+        ? say.wateredAsSuitsIt()
         : this.words.rule(WATER_SCHOOL[d.waterSchool].name).toLowerCase(),
       d.place.trim(),
     ]
@@ -124,11 +131,11 @@ export class PlanDefaults {
 
   protected readonly usualWidth = computed(() => {
     const wound = this.figures()?.wound;
-    return wound ? `usually ${this.words.length(wound.widthMm)}` : '';
+    return wound ? say.usually({ length: this.words.length(wound.widthMm) }) : '';
   });
   protected readonly usualThickness = computed(() => {
     const thickness = this.figures()?.wound?.thicknessMm;
-    return thickness === undefined ? '' : `usually ${this.words.length(thickness)}`;
+    return thickness === undefined ? '' : say.usually({ length: this.words.length(thickness) });
   });
 
   /** All courses this plant and way can go through, the usual one first. */
@@ -138,7 +145,7 @@ export class PlanDefaults {
     if (!plant || !figures) return [];
     const [usual, ...others] = coursesFor(plant.taxon, figures.method, figures.wound);
     return [
-      { id: '' as const, name: `${COURSE_WORDS[usual!].name}, as usual` },
+      { id: '' as const, name: say.asUsual({ name: COURSE_WORDS[usual!].name }) },
       ...others.map((id) => ({ id, name: COURSE_WORDS[id].name })),
     ];
   });

@@ -1,6 +1,7 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
 import { containersOf, mixesOf, placesIn, plantOf } from '@hypogeon/core/bench';
 import { daysBetween, isDay } from '@hypogeon/core/days';
+import { say } from '@hypogeon/messages/plan-desk';
 import { Drafts } from '../data/drafts';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
@@ -64,10 +65,10 @@ export class PlanDesk {
   readonly callusSpace = computed(() => this.draft().callusSpace || this.space());
   readonly cutOn = computed(() => this.draft().cutOn || this.today());
   readonly cutOnProblem = computed(() => {
-    if (!isDay(this.cutOn())) return 'That is not a day of the calendar.';
+    if (!isDay(this.cutOn())) return say.thatIsNotA();
     const ahead = daysBetween(this.today(), this.cutOn());
-    if (ahead > 730) return 'More than two years ahead. Choose a nearer day.';
-    if (ahead < -3650) return 'More than ten years back. Choose a later day.';
+    if (ahead > 730) return say.moreThanTwoYears();
+    if (ahead < -3650) return say.moreThanTenYears();
     return '';
   });
 }

@@ -7,22 +7,33 @@ import type { Size } from '@hypogeon/core/plan';
 import type { Disinfectant } from '@hypogeon/core/safety';
 import type { FirstWaterId, WaterSchoolId } from '@hypogeon/core/water';
 import type { AidId, WoundSchoolId } from '@hypogeon/core/wound';
+import { say } from '@hypogeon/messages/plan-draft';
 import { shapeOf } from '../data/draft-shape';
 
 /** So many by a day; as many as the mother gives safely; or what lies on the bench already. */
 export const PURPOSES = ['want', 'safe', 'have'] as const;
 export type Purpose = (typeof PURPOSES)[number];
 export const PURPOSE_WORD: Readonly<Record<Purpose, string>> = {
-  want: 'I want',
-  safe: 'All it can spare',
-  have: 'I have',
+  get want() {
+    return say.iWant();
+  },
+  get safe() {
+    return say.allItCanSpare();
+  },
+  get have() {
+    return say.iHave();
+  },
 };
 
 /** What the blade is wiped with. */
 export const DISINFECTANT_WORD: Readonly<Record<Disinfectant, string>> = {
   alcohol: 'alcohol, 70%',
-  bleach: 'dilute bleach, rinsed',
-  none: 'clean is enough',
+  get bleach() {
+    return say.diluteBleachRinsed();
+  },
+  get none() {
+    return say.cleanIsEnough();
+  },
 };
 
 export interface PlanDraft {

@@ -13,6 +13,7 @@ import {
   type Yield,
 } from '@hypogeon/core/plan';
 import { beliefWords, capital, LOSES, paceWords, togetherText, whyBest } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/plan-how';
 import { Words } from '../data/words';
 import { PlanCut } from './plan-cut';
 import { PlanDesk } from './plan-desk';
@@ -54,9 +55,9 @@ export class PlanHow {
 
   protected readonly title = computed(() => {
     const { purpose, want, size } = this.desk.draft();
-    if (purpose === 'safe') return 'What it gives safely';
-    if (purpose === 'have') return 'What they give';
-    return this.wish.ways() ? `Ways to ${want} ${SIZE_WORD[size]}` : 'How';
+    if (purpose === 'safe') return say.whatItGivesSafely();
+    if (purpose === 'have') return say.whatTheyGive();
+    return this.wish.ways() ? say.waysTo({ want, sizeWord: SIZE_WORD[size] }) : say.how();
   });
 
   protected readonly chosen = computed(() =>
@@ -82,7 +83,7 @@ export class PlanHow {
       const single = ways.ways.map((way) =>
         this.wayRow(
           way,
-          way === ways.best ? (ways.rival ? 'first by little' : 'best for this') : '',
+          way === ways.best ? (ways.rival ? say.firstByLittle() : say.bestForThis()) : '',
         ),
       );
       const { together } = ways;
@@ -96,9 +97,9 @@ export class PlanHow {
       return {
         ...this.blank(figures.method, figures.worth === 'poor' ? 'poor' : ''),
         bar: { low: 100 * low, likely: 100 * mean, high: 100 * high },
-        gives: `${this.words.percent(mean)} live`,
+        gives: say.live({ percent: this.words.percent(mean) }),
         range: this.words.percentSpan({ low, high }),
-        ready: `Roots ${figures.roots.from}–${figures.roots.to} days`,
+        ready: say.rootsDays({ from: figures.roots.from, to: figures.roots.to }),
       };
     });
   });
@@ -132,10 +133,10 @@ export class PlanHow {
       ...this.blank(method, best || poor),
       take:
         taken === 0
-          ? 'none to spare'
+          ? say.noneToSpare()
           : within
-            ? `take ${this.words.number(taken)}`
-            : `${spare?.guess ? 'about ' : ''}${this.words.number(taken)}${spare ? ' it can spare' : ''}`,
+            ? say.take({ number: this.words.number(taken) })
+            : `${spare?.guess ? say.about2() : ''}${this.words.number(taken)}${spare ? say.itCanSpare() : ''}`,
       ...this.plantsOf(yieldOf(taken, chances)),
       ready: readyText(way, this.words),
       short: !within,
@@ -144,13 +145,15 @@ export class PlanHow {
 
   private togetherRow(all: Combination): WayRow {
     return {
-      ...this.blank(all.parts[0]!.method, all.enough ? 'best for this' : 'all it can spare'),
+      ...this.blank(all.parts[0]!.method, all.enough ? say.bestForThis() : say.allItCanSpare()),
       id: TOGETHER,
       pieces: all.parts.map((p) => this.pieceOf(p.method)),
       name:
         all.parts.length === 1
           ? METHOD[all.parts[0]!.method].name
-          : `${WAYS_WORD[all.parts.length] ?? `${all.parts.length} ways`} together`,
+          : say.together({
+              waysWord: WAYS_WORD[all.parts.length] ?? say.ways({ partsCount: all.parts.length }),
+            }),
       take: all.parts.map((p) => p.taken).join(' + '),
       ...this.plantsOf(all.plants),
       short: !all.enough,
@@ -160,7 +163,10 @@ export class PlanHow {
   private givingRow({ way, taken, plants, spare }: Giving): WayRow {
     return {
       ...this.blank(way.method, way.figures.worth === 'poor' ? 'poor' : ''),
-      take: taken > 0 ? `take ${spare?.guess ? 'about ' : ''}${taken}` : 'none to spare',
+      take:
+        taken > 0
+          ? say.take2({ what: spare?.guess ? say.about2() : '', taken })
+          : say.noneToSpare(),
       ...this.plantsOf(plants),
       ready: readyText(way, this.words),
       short: taken === 0,
@@ -171,7 +177,8 @@ export class PlanHow {
     const { low, likely, high } = plants;
     return {
       bar: plants,
-      gives: low === high ? this.words.number(low) : `about ${this.words.number(likely)}`,
+      gives:
+        low === high ? this.words.number(low) : say.about({ number: this.words.number(likely) }),
       range: low === high ? '' : `${this.words.number(low)}–${this.words.number(high)}`,
     };
   }
@@ -188,11 +195,20 @@ export class PlanHow {
     const belief = way?.belief ?? beliefOf(this.desk.state(), plant.id, figures);
     const { spare } = way ?? {};
     return [
-      `${this.words.percent(belief.mean)} live, by ${beliefWords(belief, method)}`,
-      way && way.ready < 0.995 ? `${this.words.percent(way.ready)} of these in time` : '',
-      spare ? `It can spare ${spare.guess ? 'about ' : ''}${spare.count}: ${spare.why}` : '',
+      say.liveBy({
+        percent: this.words.percent(belief.mean),
+        beliefWords: beliefWords(belief, method),
+      }),
+      way && way.ready < 0.995 ? say.ofTheseInTime({ percent: this.words.percent(way.ready) }) : '',
+      spare
+        ? say.itCanSpare2({
+            what: spare.guess ? say.about2() : '',
+            count: spare.count,
+            why: spare.why,
+          })
+        : '',
       belief.own.lived + belief.genus.lived > 0 ? paceWords(belief) : '',
-      `It costs the mother ${LOSES[method]}`,
+      say.itCostsTheMother({ loses: LOSES[method] }),
       ...(way?.risks ?? []),
       way ? this.workOf(way) : '',
     ]
@@ -205,8 +221,8 @@ export class PlanHow {
     const price =
       cost?.perPlant == null || cost.perPlant < 0.005
         ? ''
-        : `, ${this.words.money(cost.perPlant)} a plant`;
-    return `About ${workText(minutes, (n) => this.words.decimal(n, 1))} of work${price}`;
+        : say.aPlant({ money: this.words.money(cost.perPlant) });
+    return say.aboutOfWork({ work: workText(minutes, (n) => this.words.decimal(n, 1)), price });
   }
 
   protected readonly says = computed(() => {
@@ -241,17 +257,24 @@ export class PlanHow {
 }
 
 const WAYS_WORD: Readonly<Record<number, string>> = {
-  2: 'Two ways',
-  3: 'Three ways',
-  4: 'Four ways',
+  get 2() {
+    return say.twoWays();
+  },
+  get 3() {
+    return say.threeWays();
+  },
+  get 4() {
+    return say.fourWays();
+  },
 };
 
 /** When one in ten and nine in ten of the living are there. */
 const readyText = ({ from, to }: Way, words: Words): string =>
-  from && to ? words.span(from, to) : 'not within three years';
+  from && to ? words.span(from, to) : say.notWithinThreeYears();
 
 /** `20 min`, `1.5 h`. */
 function workText(minutes: number, decimal: (n: number) => string): string {
-  if (minutes < 90) return `${Math.max(1, Math.round(minutes / 5) * 5 || Math.round(minutes))} min`;
+  if (minutes < 90)
+    return say.min({ max: Math.max(1, Math.round(minutes / 5) * 5 || Math.round(minutes)) });
   return `${decimal(minutes / 60)} h`;
 }

@@ -15,6 +15,7 @@ import { oneAtATime } from '../data/one-at-a-time';
 import { DraftNote } from '../forms/draft-note';
 import { firstWrong } from '../forms/zod-problems';
 import { piecesText } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/plan-page';
 import { forecastEntry } from '../rehearse/forecast-entry';
 import { MotherWall } from './mother-wall';
 import { PlanAfter } from './plan-after';
@@ -51,26 +52,26 @@ import { StockSteppers } from './stock-steppers';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
-      <h1>Plan</h1>
+      <h1>{{ say.plan() }}</h1>
       <div class="push no-print">
-        <a matButton="text" routerLink="/plan/cut-day">Cut day</a>
-        <a matButton="text" routerLink="/bench/new">I have cuttings already</a>
+        <a matButton="text" routerLink="/plan/cut-day">{{ say.cutDay() }}</a>
+        <a matButton="text" routerLink="/bench/new">{{ say.iHaveCuttingsAlready() }}</a>
       </div>
     </div>
     <hy-draft-note [at]="desk.left()" (afresh)="desk.drop()" />
     <hy-plan-tabs [mother]="desk.draft().mother" />
     @if (desk.mothers().length === 0) {
       <div class="empty">
-        <h2>First a mother</h2>
-        <p>A plan says what to take from one plant, and when its wounds may meet water.</p>
-        <a matButton="filled" routerLink="/mothers/new">Add a mother</a>
+        <h2>{{ say.firstAMother() }}</h2>
+        <p>{{ say.aPlanSaysWhat() }}</p>
+        <a matButton="filled" routerLink="/mothers/new">{{ say.addAMother() }}</a>
       </div>
     } @else {
       <div class="grid grid-cols-1 gap-4.5">
         <hy-plan-sentence (turn)="turnTo($event)" />
         @if (wish.wrong()) {
           <p class="quiet max-w-none" role="status">
-            Put the marked field right, and the ways are shown.
+            {{ say.putTheMarkedField() }}
           </p>
         }
         @if (desk.plant(); as plant) {
@@ -114,6 +115,8 @@ import { StockSteppers } from './stock-steppers';
   `,
 })
 export class PlanPage {
+  protected readonly say = say;
+
   private readonly toFirstWrong = firstWrong();
   private readonly actions = inject(Actions);
   private readonly router = inject(Router);
@@ -154,9 +157,9 @@ export class PlanPage {
         kind: 'put',
         record: 'space',
         key: freshId(),
-        fields: { name: 'Plain room', tempC: 20, rh: 0.55 },
+        fields: { name: say.plainRoom(), tempC: 20, rh: 0.55 },
       },
-      'Plain room added',
+      say.plainRoomAdded(),
     );
   }
 
@@ -184,7 +187,12 @@ export class PlanPage {
     const works = { container, mix, waterSchool, aid, firstWater };
     const at = { space: this.desk.space(), callusSpace: this.desk.callusSpace() };
     const taken = parts.map((p) => piecesText(p.method, p.taken)).join(', ');
-    if (!(await this.actions.recordAll(drafts, `${taken} ${later ? 'planned' : 'on the bench'}`)))
+    if (
+      !(await this.actions.recordAll(
+        drafts,
+        `${taken} ${later ? say.planned() : say.onTheBench()}`,
+      ))
+    )
       return;
     this.desk.drop({ ...BLANK_PLAN, ...at, ...works });
     await this.router.navigate(keys.length === 1 ? ['/bench', keys[0]] : ['/bench']);

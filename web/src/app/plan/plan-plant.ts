@@ -5,6 +5,7 @@ import { conditionOf, drawnAs, plantDrawn, takenAs } from '@hypogeon/core/bench'
 import type { MethodId } from '@hypogeon/core/botany';
 import type { Part } from '@hypogeon/core/look';
 import { pieceRule } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/plan-plant';
 import { Words } from '../data/words';
 import { CuttingMark } from '../marks/cutting-mark';
 import { FRESH } from '../marks/mark-state';
@@ -16,16 +17,66 @@ import { PlanDesk } from './plan-desk';
 const LAID_OUT: Partial<
   Readonly<Record<MethodId, { readonly at: string; readonly says: string }>>
 > = {
-  crown: { at: '/plan/stem', says: 'Where to cut' },
-  segment: { at: '/plan/stem', says: 'Where to cut' },
-  column: { at: '/plan/stem', says: 'Where to cut' },
-  branch: { at: '/plan/stem', says: 'Where to cut' },
-  trailing: { at: '/plan/stem', says: 'Where to cut' },
-  'leaf-section': { at: '/plan/straps', says: 'Cut up the straps' },
-  offset: { at: '/plan/clump', says: 'Which to take' },
-  'rooted-offset': { at: '/plan/clump', says: 'Which to take' },
-  pad: { at: '/plan/clump', says: 'Which to take' },
-  division: { at: '/plan/divide', says: 'Part the clump' },
+  crown: {
+    at: '/plan/stem',
+    get says() {
+      return say.whereToCut();
+    },
+  },
+  segment: {
+    at: '/plan/stem',
+    get says() {
+      return say.whereToCut();
+    },
+  },
+  column: {
+    at: '/plan/stem',
+    get says() {
+      return say.whereToCut();
+    },
+  },
+  branch: {
+    at: '/plan/stem',
+    get says() {
+      return say.whereToCut();
+    },
+  },
+  trailing: {
+    at: '/plan/stem',
+    get says() {
+      return say.whereToCut();
+    },
+  },
+  'leaf-section': {
+    at: '/plan/straps',
+    get says() {
+      return say.cutUpTheStraps();
+    },
+  },
+  offset: {
+    at: '/plan/clump',
+    get says() {
+      return say.whichToTake();
+    },
+  },
+  'rooted-offset': {
+    at: '/plan/clump',
+    get says() {
+      return say.whichToTake();
+    },
+  },
+  pad: {
+    at: '/plan/clump',
+    get says() {
+      return say.whichToTake();
+    },
+  },
+  division: {
+    at: '/plan/divide',
+    get says() {
+      return say.partTheClump();
+    },
+  },
 };
 
 /** What falls off by itself, or comes from under the ground: no line is drawn. */
@@ -46,7 +97,7 @@ const COMES_OFF: ReadonlySet<Part> = new Set(['plantlet', 'bulbil', 'root', 'see
           <hy-mark [piece]="v.piece" [state]="mark" [size]="84" />
           <small class="quiet">{{ v.one }}</small>
           @if (v.cutOff) {
-            <small class="quiet">off at the dashes</small>
+            <small class="quiet">{{ say.offAtTheDashes() }}</small>
           }
         </span>
       </div>
@@ -55,7 +106,7 @@ const COMES_OFF: ReadonlySet<Part> = new Set(['plantlet', 'bulbil', 'root', 'see
           <p class="max-w-none" [class]="'condition ' + c.verdict">
             <i>{{ v.name }}</i>{{ v.like }} · <strong>{{ c.says }}</strong>
             {{ c.why ? c.why + '.' : '' }}
-            <a [routerLink]="['/mothers', c.id]">Check the plant</a>
+            <a [routerLink]="['/mothers', c.id]">{{ say.checkThePlant() }}</a>
           </p>
         }
         <p class="quiet small max-w-none">{{ v.rule }}</p>
@@ -98,6 +149,8 @@ const COMES_OFF: ReadonlySet<Part> = new Set(['plantlet', 'bulbil', 'root', 'see
   `,
 })
 export class PlanPlant {
+  protected readonly say = say;
+
   protected readonly desk = inject(PlanDesk);
   private readonly cut = inject(PlanCut);
   private readonly words = inject(Words);
@@ -109,7 +162,7 @@ export class PlanPlant {
     if (!plant || !figures) return null;
     return {
       name: plant.name,
-      like: plant.like ? ` (figures of ${plant.like})` : '',
+      like: plant.like ? say.figuresOf({ like: plant.like }) : '',
       plant: plantDrawn(plant.taxon),
       piece: drawnAs(plant.taxon, figures),
       takes: takenAs(plant.taxon, figures),
@@ -133,13 +186,13 @@ export class PlanPlant {
     const says =
       verdict === 'cut'
         ? fresh
-          ? 'May be cut today.'
-          : 'Check the plant first.'
+          ? say.mayBeCutToday()
+          : say.checkThePlantFirst()
         : verdict === 'stop'
-          ? 'Do not cut it.'
+          ? say.doNotCutIt()
           : until === null
-            ? 'Wait.'
-            : `Wait until ${this.words.near(until)}.`;
+            ? say.wait()
+            : say.waitUntil({ near: this.words.near(until) });
     return {
       id: mother.id,
       verdict,

@@ -5,6 +5,7 @@ import { calendarOf } from '@hypogeon/core/formats';
 import type { Batch } from '@hypogeon/core/journal';
 import { careOf } from '@hypogeon/core/care';
 import { costOfBatch, DISINFECT, materialsOf } from '@hypogeon/core/plan';
+import { say } from '@hypogeon/messages/plan-result';
 import { Journal } from '../data/journal';
 import { saveText } from '../data/save-text';
 import { Today } from '../data/today';
@@ -20,7 +21,7 @@ import { NumberPipe } from '../ui/number-pipe';
   host: { class: 'grid grid-cols-1 gap-5.5' },
   template: `
     <section aria-labelledby="steps">
-      <h2 id="steps" class="ruled">What to do when</h2>
+      <h2 id="steps" class="ruled">{{ say.whatToDoWhen() }}</h2>
       <ol class="mt-2 mb-3.5 mx-0 p-0 list-none">
         @for (step of steps(); track step.id) {
           <li
@@ -36,24 +37,24 @@ import { NumberPipe } from '../ui/number-pipe';
           <li
             class="quiet grid grid-cols-[8.5rem_minmax(0,1fr)] gap-3 py-1.5 border-b border-line max-[480px]:gap-0.5 max-[480px]:grid-cols-1"
           >
-            Nothing lies ahead.
+            {{ say.nothingLiesAhead() }}
           </li>
         }
       </ol>
       @if (steps().length > 0) {
         <button type="button" matButton="outlined" class="no-print" (click)="calendar()">
-          Calendar file
+          {{ say.calendarFile() }}
         </button>
       }
     </section>
     <section aria-labelledby="materials">
-      <h2 id="materials" class="ruled">What to lay ready</h2>
+      <h2 id="materials" class="ruled">{{ say.whatToLayReady() }}</h2>
       <ul class="mt-2 mb-3.5 mx-0 p-0 list-none">
         @if (materials().medium; as m) {
           <li class="py-1">
-            <strong>{{ m.litres | hyNumber: 1 : true }} L of {{ m.name }}</strong
-            >, dry:
-            {{ parts() }}
+            <strong>{{
+              say.lOf({ true: (m.litres | hyNumber: 1 : true), name: m.name })
+            }}</strong>{{ say.dry({ parts: parts() }) }}
           </li>
         }
         @if (materials().containers; as c) {
@@ -63,8 +64,8 @@ import { NumberPipe } from '../ui/number-pipe';
         }
         <li class="py-1">
           <strong>{{
-            materials().labels === 1 ? 'A label' : materials().labels + ' labels'
-          }}</strong>: name, date, code, arrow up
+            materials().labels === 1 ? say.aLabel() : say.labels({ labels: materials().labels })
+          }}</strong>{{ say.nameDateCodeArrow() }}
         </li>
         @for (item of materials().list; track item.what) {
           <li class="py-1">
@@ -76,13 +77,17 @@ import { NumberPipe } from '../ui/number-pipe';
             class="disinfectant grid grid-cols-[minmax(0,1fr)_11rem] items-center gap-4 py-1 max-[480px]:gap-0.5 max-[480px]:grid-cols-1"
           >
             <span>
-              <strong>{{ d.kind === 'alcohol' ? 'Alcohol, 70%' : 'Bleach, 0.5%' }}</strong>
+              <strong>{{ d.kind === 'alcohol' ? say.alcohol70() : say.bleach05() }}</strong>
               @if (d.dilution; as mix) {
-                : {{ words.dose(mix.stockMl) }} from the bottle and {{ words.dose(mix.waterMl) }} of
-                water
+                {{
+                  say.fromTheBottleAnd({
+                    dose: words.dose(mix.stockMl),
+                    dose2: words.dose(mix.waterMl),
+                  })
+                }}
               }
             </span>
-            <hy-field class="no-print" label="The bottle holds, %" [problem]="d.problem">
+            <hy-field class="no-print" [label]="say.theBottleHolds()" [problem]="d.problem">
               <input
                 hyControl
                 type="text"
@@ -98,12 +103,13 @@ import { NumberPipe } from '../ui/number-pipe';
       @if (cost(); as c) {
         <p>
           @if (c.total !== null) {
-            <strong>{{ words.money(c.total) }}</strong> in all{{ apiece(c.perPlant) }}.
+            <strong>{{ words.money(c.total) }}</strong>
+            {{ say.inAll({ apiece: apiece(c.perPlant) }) }}
           }
           @if (c.unpriced.length > 0) {
-            <span class="quiet small"
-              >No price for {{ c.unpriced.join(', ') }}. Settings and shelf keep them.</span
-            >
+            <span class="quiet small">{{
+              say.noPriceForSettings({ unpriced: c.unpriced.join(', ') })
+            }}</span>
           }
         </p>
       }
@@ -111,6 +117,8 @@ import { NumberPipe } from '../ui/number-pipe';
   `,
 })
 export class PlanResult {
+  protected readonly say = say;
+
   protected readonly words = inject(Words);
   private readonly state = inject(Journal).state;
   private readonly today = inject(Today).day;
@@ -148,7 +156,7 @@ export class PlanResult {
   protected apiece(perPlant: number | null): string {
     return perPlant === null || perPlant < 0.005
       ? ''
-      : `, ${this.words.money(perPlant)} a plant that lives`;
+      : say.aPlantThatLives({ money: this.words.money(perPlant) });
   }
 
   protected readonly parts = computed(() =>

@@ -5,6 +5,7 @@ import { plantDrawn, plantOf } from '@hypogeon/core/bench';
 import { METHOD } from '@hypogeon/core/botany';
 import { SIZE_WORD, SIZES } from '@hypogeon/core/plan';
 import { timesInTen } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/plan-plan-sentence';
 import { DayField } from '../forms/day-field';
 import { Field, FieldControl } from '../forms/field';
 import { PlantPicture } from '../marks/plant-picture';
@@ -27,9 +28,9 @@ import { PlanWish } from './plan-wish';
     PlantPicture,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { role: 'group', 'aria-label': 'What is wanted' },
+  host: { role: 'group', '[attr.aria-label]': 'say.whatIsWanted()' },
   template: `
-    <hy-field unseen class="for" [class.safe]="draft().purpose === 'safe'" label="What for">
+    <hy-field unseen class="for" [class.safe]="draft().purpose === 'safe'" [label]="say.whatFor()">
       <mat-select [value]="draft().purpose" (selectionChange)="desk.set('purpose', $event.value)">
         @for (p of purposes; track p) {
           <mat-option [value]="p">{{ purposeWord[p] }}</mat-option>
@@ -37,30 +38,30 @@ import { PlanWish } from './plan-wish';
       </mat-select>
     </hy-field>
     @if (draft().purpose === 'want') {
-      <hy-field unseen class="number" label="Plants wanted" [problem]="wish.problems().want">
+      <hy-field unseen class="number" [label]="say.plantsWanted()" [problem]="wish.problems().want">
         <input
           hyControl
           inputmode="numeric"
           autocomplete="off"
-          placeholder="how many"
+          [placeholder]="say.howMany()"
           [value]="draft().want"
           (input)="desk.put({ want: want.value, count: '' })"
           #want
         />
       </hy-field>
     } @else if (draft().purpose === 'have') {
-      <hy-field unseen class="number" label="Pieces" [problem]="wish.problems().have">
+      <hy-field unseen class="number" [label]="say.pieces()" [problem]="wish.problems().have">
         <input
           hyControl
           inputmode="numeric"
           autocomplete="off"
-          placeholder="how many"
+          [placeholder]="say.howMany()"
           [value]="draft().have"
           (input)="desk.set('have', have.value)"
           #have
         />
       </hy-field>
-      <hy-field unseen class="kind" label="Of the kind">
+      <hy-field unseen class="kind" [label]="say.ofTheKind()">
         <mat-select
           [value]="wish.haveMethod()"
           (selectionChange)="desk.set('haveMethod', $event.value)"
@@ -75,17 +76,17 @@ import { PlanWish } from './plan-wish';
       <ng-container [ngTemplateOutlet]="grownTo" />
     }
     <span class="with of">
-      <span class="word">of</span>
+      <span class="word">{{ say.ofWord() }}</span>
       <hy-field
         unseen
         class="mother"
-        label="Mother"
+        [label]="say.mother()"
         [problem]="desk.tried() ? cut.problems().mother : ''"
       >
         <mat-select
           panelWidth="auto"
           [value]="draft().mother"
-          placeholder="choose a mother"
+          [placeholder]="say.chooseAMother()"
           (selectionChange)="turn.emit($event.value)"
         >
           <mat-select-trigger>
@@ -103,22 +104,22 @@ import { PlanWish } from './plan-wish';
       </hy-field>
     </span>
     @if (draft().purpose !== 'want') {
-      <span class="word">grown to</span>
+      <span class="word">{{ say.grownTo() }}</span>
       <ng-container [ngTemplateOutlet]="grownTo" />
     }
     <span class="with">
-      <span class="word">by</span>
+      <span class="word">{{ say.by() }}</span>
       <hy-day
         unseen
         class="by"
-        label="By"
+        [label]="say.by2()"
         [problem]="wish.problems().by"
         [value]="wish.by()"
         (valueChange)="desk.set('by', $event)"
       />
     </span>
     @if (draft().purpose === 'want') {
-      <hy-field unseen class="sure" label="How sure">
+      <hy-field unseen class="sure" [label]="say.howSure()">
         <mat-select [value]="draft().sure" (selectionChange)="desk.set('sure', $event.value)">
           @for (c of certainties; track c) {
             <mat-option [value]="c">{{ inTen(c) }}</mat-option>
@@ -127,7 +128,7 @@ import { PlanWish } from './plan-wish';
       </hy-field>
     }
     <ng-template #grownTo>
-      <hy-field unseen class="size" label="Grown to">
+      <hy-field unseen class="size" [label]="say.grownTo2()">
         <mat-select [value]="draft().size" (selectionChange)="desk.set('size', $event.value)">
           @for (s of sizes; track s) {
             <mat-option [value]="s">{{ sizeWord[s] }}</mat-option>
@@ -214,6 +215,8 @@ import { PlanWish } from './plan-wish';
   `,
 })
 export class PlanSentence {
+  protected readonly say = say;
+
   protected readonly desk = inject(PlanDesk);
   protected readonly wish = inject(PlanWish);
   protected readonly cut = inject(PlanCut);
@@ -230,7 +233,7 @@ export class PlanSentence {
   protected readonly mothers = computed(() =>
     this.desk.mothers().map((m) => ({
       id: m.id,
-      name: m.name ?? 'A mother',
+      name: m.name ?? say.aMother(),
       drawn: plantDrawn(plantOf(this.desk.state(), m.taxon ?? '')?.taxon),
     })),
   );

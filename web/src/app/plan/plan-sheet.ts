@@ -4,6 +4,7 @@ import { batchCode, batchTitle, figuresOf, drawnOf, plantOf } from '@hypogeon/co
 import { methodAs } from '@hypogeon/core/botany';
 import { cuttingCautions } from '@hypogeon/core/safety';
 import { WOUND_SCHOOL } from '@hypogeon/core/wound';
+import { say } from '@hypogeon/messages/plan-sheet';
 import { Journal } from '../data/journal';
 import { Words } from '../data/words';
 import { CuttingMark } from '../marks/cutting-mark';
@@ -22,13 +23,13 @@ import { PlanResult } from './plan-result';
         <hy-mark [piece]="v.piece" [state]="fresh" [size]="84" />
         <div>
           <p class="quiet small">
-            <a [routerLink]="['/bench', v.batch.id]" class="no-print">Batch</a> ·
+            <a [routerLink]="['/bench', v.batch.id]" class="no-print">{{ say.batch() }}</a> ·
             <span class="code">{{ v.code }}</span>
           </p>
-          <h1>Plan sheet: {{ v.title }}</h1>
+          <h1>{{ say.planSheet({ title: v.title }) }}</h1>
           <p>
-            {{ v.batch.count }} {{ v.many }} of <i>{{ v.plant }}</i>{{
-              v.mother ? ' from ' + v.mother : ''
+            {{ say.ofWord({ count: v.batch.count, many: v.many }) }} <i>{{ v.plant }}</i>{{
+              v.mother ? say.from({ mother: v.mother }) : ''
             }}, {{ v.school }}, {{ v.space }}
           </p>
         </div>
@@ -41,7 +42,7 @@ import { PlanResult } from './plan-result';
       </p>
       <hy-plan-result [batch]="v.batch" />
       <section class="print:break-inside-avoid" [attr.aria-labelledby]="'care-' + id()">
-        <h2 [id]="'care-' + id()" class="ruled">Take care</h2>
+        <h2 [id]="'care-' + id()" class="ruled">{{ say.takeCare() }}</h2>
         <ul class="my-2 mx-0 pl-4.5">
           @for (c of v.cautions; track c.title) {
             <li>
@@ -49,15 +50,15 @@ import { PlanResult } from './plan-result';
             </li>
           }
         </ul>
-        <p class="quiet small">Product labels, local law, doctors and vets have the last word.</p>
+        <p class="quiet small">{{ say.productLabelsLocalLaw() }}</p>
       </section>
       <section class="print:break-inside-avoid" [attr.aria-labelledby]="'pencil-' + id()">
-        <h2 [id]="'pencil-' + id()" class="ruled">Counted by pencil</h2>
-        <div class="scroll" tabindex="0" role="region" aria-label="Room to count by pencil">
+        <h2 [id]="'pencil-' + id()" class="ruled">{{ say.countedByPencil() }}</h2>
+        <div class="scroll" tabindex="0" role="region" [attr.aria-label]="say.roomToCountBy()">
           <table>
             <thead>
               <tr>
-                <th class="w-[14%]" scope="col">Day</th>
+                <th class="w-[14%]" scope="col">{{ say.day() }}</th>
                 @for (c of columns; track c) {
                   <th class="w-[14%]" scope="col">{{ c }}</th>
                 }
@@ -67,7 +68,7 @@ import { PlanResult } from './plan-result';
               @for (line of lines; track line) {
                 <tr>
                   <th class="h-8.5 border-l border-line" scope="row">
-                    <span class="unseen">Look {{ line }}</span>
+                    <span class="unseen">{{ say.look({ line: line }) }}</span>
                   </th>
                   @for (c of columns; track c) {
                     <td class="h-8.5 border-l border-line"></td>
@@ -79,8 +80,10 @@ import { PlanResult } from './plan-result';
         </div>
       </section>
     } @else {
-      <h1>No such batch</h1>
-      <p>It may be in another journal. <a routerLink="/bench">To the bench</a></p>
+      <h1>{{ say.noSuchBatch() }}</h1>
+      <p>
+        {{ say.itMayBeIn() }} <a routerLink="/bench">{{ say.toTheBench() }}</a>
+      </p>
     }
   `,
   styles: `
@@ -94,12 +97,21 @@ import { PlanResult } from './plan-result';
   `,
 })
 export class PlanSheet {
+  protected readonly say = say;
+
   private readonly words = inject(Words);
   private readonly state = inject(Journal).state;
   /** The batch it is of. */
   readonly id = input.required<string>();
   protected readonly fresh = { ...FRESH, closure: 0.35 };
-  protected readonly columns = ['Rooted', 'With pups', 'Rotted', 'Dried up', 'Lost', 'Waiting'];
+  protected readonly columns = [
+    say.rooted(),
+    say.withPups(),
+    say.rotted(),
+    say.driedUp(),
+    say.lost(),
+    say.waiting(),
+  ];
   protected readonly lines = [1, 2, 3, 4, 5, 6];
 
   protected readonly view = computed(() => {
@@ -113,11 +125,14 @@ export class PlanSheet {
       title: batchTitle(state, batch),
       code: batchCode(state, batch),
       piece: drawnOf(state, batch),
-      plant: plant?.name ?? 'an unknown plant',
+      plant: plant?.name ?? say.anUnknownPlant(),
       many: batch.count === 1 ? method.one : method.many,
       mother: batch.mother ? state.mothers.get(batch.mother)?.name : undefined,
-      school: `${WOUND_SCHOOL[batch.school].name.toLowerCase()}, cut ${this.words.day(batch.cutOn)}`,
-      space: state.spaces.get(batch.space)?.name ?? 'the bench',
+      school: say.cut({
+        name: WOUND_SCHOOL[batch.school].name.toLowerCase(),
+        day: this.words.day(batch.cutOn),
+      }),
+      space: state.spaces.get(batch.space)?.name ?? say.theBench(),
       polarity: POLARITY[method.polarity],
       cautions: plant
         ? cuttingCautions(
@@ -131,8 +146,13 @@ export class PlanSheet {
 }
 
 const POLARITY = {
-  'base down':
-    'The arrow points to the tip: the end that stood lower goes down. Upside down none ever roots.',
-  laid: 'Laid on the surface, the way it lay.',
-  'as it stood': 'As it stood, at the depth it had.',
+  get 'base down'() {
+    return say.theArrowPointsTo();
+  },
+  get laid() {
+    return say.laidOnTheSurface();
+  },
+  get 'as it stood'() {
+    return say.asItStoodAt();
+  },
 } as const;

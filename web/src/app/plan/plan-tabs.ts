@@ -5,6 +5,7 @@ import {
   computed,
   input,
 } from '@angular/core';
+import { say } from '@hypogeon/messages/plan-tabs';
 import { tabsOf } from '../shell/pages';
 import { Tabs } from '../ui/tabs';
 
@@ -15,7 +16,7 @@ import { Tabs } from '../ui/tabs';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <hy-tabs
-      label="Plan"
+      [label]="say.plan()"
       [tabs]="tabs"
       [params]="params()"
       [under]="inside() ? '/plan' : undefined"
@@ -23,6 +24,8 @@ import { Tabs } from '../ui/tabs';
   `,
 })
 export class PlanTabs {
+  protected readonly say = say;
+
   readonly mother = input<string>();
   /** A map of pieces: a part of the plan. */
   readonly inside = input(false, { transform: booleanAttribute });

@@ -1,6 +1,7 @@
 import { computed, inject, Injectable } from '@angular/core';
 import { addDays, daysBetween, isDay } from '@hypogeon/core/days';
 import { givingOf, waysTo, wouldDo, type Wish } from '@hypogeon/core/plan';
+import { say } from '@hypogeon/messages/plan-wish';
 import { Words } from '../data/words';
 import { PlanDesk } from './plan-desk';
 import { numberOrNone } from './dry-days';
@@ -22,14 +23,8 @@ export class PlanWish {
   readonly problems = computed(() => {
     const { want, by, have, purpose } = this.desk.draft();
     return {
-      have:
-        purpose === 'have'
-          ? this.wholeProblem(have, MOST_PIECES, 'in one batch. Make several.')
-          : '',
-      want:
-        purpose === 'want'
-          ? this.wholeProblem(want, MOST_WANTED, 'at once. Make several plans.')
-          : '',
+      have: purpose === 'have' ? this.wholeProblem(have, MOST_PIECES, say.inOneBatchMake()) : '',
+      want: purpose === 'want' ? this.wholeProblem(want, MOST_WANTED, say.atOnceMakeSeveral()) : '',
       by: by === '' ? '' : this.dayProblem(by),
     };
   });
@@ -37,12 +32,10 @@ export class PlanWish {
 
   private dayProblem(by: string): string {
     const cutOn = this.desk.cutOn();
-    if (!isDay(by)) return 'That is not a day of the calendar.';
+    if (!isDay(by)) return say.thatIsNotA();
     if (by <= cutOn)
       return `That is before the cut can become anything. Choose a day after ${this.words.day(cutOn)}.`;
-    return daysBetween(cutOn, by) > MOST_AHEAD
-      ? 'More than three years ahead. Choose a nearer day.'
-      : '';
+    return daysBetween(cutOn, by) > MOST_AHEAD ? say.moreThanThreeYears() : '';
   }
 
   readonly wish = computed<Wish | null>(() => {
@@ -109,7 +102,7 @@ export class PlanWish {
   private wholeProblem(typed: string, most: number, more: string): string {
     if (typed.trim() === '') return '';
     const count = Number(typed);
-    if (!Number.isInteger(count) || count < 1) return 'A whole number of 1 or more.';
-    return count > most ? `At most ${this.words.number(most)} ${more}` : '';
+    if (!Number.isInteger(count) || count < 1) return say.aWholeNumberOf();
+    return count > most ? say.atMost({ number: this.words.number(most), more }) : '';
   }
 }

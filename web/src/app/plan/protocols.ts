@@ -10,6 +10,7 @@ import {
 import { MatButton } from '@angular/material/button';
 import { MatOption, MatSelect } from '@angular/material/select';
 import type { ProtocolFields } from '@hypogeon/core/journal';
+import { say } from '@hypogeon/messages/protocols';
 import { Actions } from '../data/actions';
 import { freshId } from '../data/fresh-id';
 import { Journal } from '../data/journal';
@@ -31,12 +32,9 @@ function changedFrom(kept: object | undefined, now: Omit<ProtocolFields, 'name'>
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (protocols().length > 0) {
-      <hy-field
-        label="My routine (optional)"
-        hint="Fills in what it names below; all of it can be changed."
-      >
+      <hy-field [label]="say.myRoutineOptional()" [hint]="say.fillsInWhatIt()">
         <mat-select value="" (selectionChange)="choose($event.value)">
-          <mat-option value="">choose one to fill in</mat-option>
+          <mat-option value="">{{ say.chooseOneToFill() }}</mat-option>
           @for (p of protocols(); track p.id) {
             <mat-option [value]="p.id">{{ p.name }}</mat-option>
           }
@@ -44,9 +42,9 @@ function changedFrom(kept: object | undefined, now: Omit<ProtocolFields, 'name'>
       </hy-field>
     }
     <details>
-      <summary>Save as my routine</summary>
+      <summary>{{ say.saveAsMyRoutine() }}</summary>
       <div class="grid grid-cols-[minmax(0,1fr)_auto] items-end gap-4">
-        <hy-field label="Its name" [problem]="problem()">
+        <hy-field [label]="say.itsName()" [problem]="problem()">
           <input
             hyControl
             type="text"
@@ -56,12 +54,14 @@ function changedFrom(kept: object | undefined, now: Omit<ProtocolFields, 'name'>
             #typed
           />
         </hy-field>
-        <button type="button" matButton="outlined" (click)="keep()">Save</button>
+        <button type="button" matButton="outlined" (click)="keep()">{{ say.save() }}</button>
       </div>
     </details>
   `,
 })
 export class Protocols {
+  protected readonly say = say;
+
   private readonly journal = inject(Journal);
   private readonly actions = inject(Actions);
   /** The plan as it stands. */
@@ -82,7 +82,7 @@ export class Protocols {
   protected async keep(): Promise<void> {
     const name = this.name().trim();
     if (name === '') {
-      this.problem.set('Give it a name: it is chosen by that later.');
+      this.problem.set(say.giveItAName());
       return;
     }
     this.problem.set('');
@@ -95,7 +95,7 @@ export class Protocols {
         key: same?.id ?? freshId(),
         fields: { name, ...changedFrom(same, this.current()) },
       },
-      `Protocol “${name}” kept`,
+      say.protocolKept({ name }),
     );
     if (taken) this.name.set('');
   }

@@ -6,6 +6,7 @@ import type { BatchFields } from '@hypogeon/core/journal';
 import { containersFor } from '@hypogeon/core/plan';
 import { usualSchool } from '@hypogeon/core/wound';
 import { piecesText } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/related-batches';
 import { Actions } from '../data/actions';
 import { freshId } from '../data/fresh-id';
 import type { Draft } from '../data/journal';
@@ -49,7 +50,9 @@ export class RelatedBatches {
     );
     const said = some.map((t) => piecesText(t.way.method, t.count)).join(', ');
     const later = desk.cutOn() > desk.today();
-    if (!(await this.actions.recordAll(drafts, `${said} ${later ? 'planned' : 'on the bench'}`)))
+    if (
+      !(await this.actions.recordAll(drafts, `${said} ${later ? say.planned() : say.onTheBench()}`))
+    )
       return false;
     return this.router.navigate(['/bench', first]).then(() => true);
   }

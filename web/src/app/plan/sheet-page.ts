@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { batchTitle } from '@hypogeon/core/bench';
+import { say } from '@hypogeon/messages/sheet-page';
 import { Journal } from '../data/journal';
 import { namePage } from '../shell/page-title';
 import { PlanSheet } from './plan-sheet';
@@ -14,15 +15,17 @@ import { PlanSheet } from './plan-sheet';
   template: `
     <div class="no-print flex items-center gap-4">
       @if (ids().length > 1) {
-        <p class="quiet">{{ ids().length }} sheets, each on a page of its own.</p>
+        <p class="quiet">{{ say.sheetsEachOnA({ count: ids().length }) }}</p>
       }
-      <button type="button" matButton="filled" class="ml-auto" (click)="print()">Print</button>
+      <button type="button" matButton="filled" class="ml-auto" (click)="print()">
+        {{ say.print() }}
+      </button>
     </div>
     @for (one of ids(); track one) {
       <hy-plan-sheet [class.next]="!$first" [id]="one" />
     } @empty {
-      <h1>No sheets</h1>
-      <p>Nothing was cut that a sheet could be of.</p>
+      <h1>{{ say.noSheets() }}</h1>
+      <p>{{ say.nothingWasCutThat() }}</p>
     }
   `,
   styles: `
@@ -39,6 +42,8 @@ import { PlanSheet } from './plan-sheet';
   `,
 })
 export class SheetPage {
+  protected readonly say = say;
+
   private readonly state = inject(Journal).state;
   /** One batch, by its address … */
   readonly id = input<string>();
@@ -57,9 +62,9 @@ export class SheetPage {
   constructor() {
     namePage(() => {
       const [first, ...more] = this.ids();
-      if (more.length > 0) return 'Plan sheets';
+      if (more.length > 0) return say.planSheets();
       const batch = first === undefined ? undefined : this.state().batches.get(first);
-      return batch ? `Plan sheet: ${batchTitle(this.state(), batch)}` : '';
+      return batch ? say.planSheet({ batchTitle: batchTitle(this.state(), batch) }) : '';
     });
   }
 

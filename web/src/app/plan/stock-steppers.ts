@@ -14,6 +14,7 @@ import { formOf, METHOD, type MethodId, type Taxon } from '@hypogeon/core/botany
 import type { Mother } from '@hypogeon/core/journal';
 import { estimateStock } from '@hypogeon/core/plan';
 import { Subject, switchMap, timer } from 'rxjs';
+import { say } from '@hypogeon/messages/stock-steppers';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Stepper } from '../forms/stepper';
@@ -34,16 +35,16 @@ type Has = Readonly<Partial<Record<MethodId, number>>>;
     <ul
       class="flex flex-wrap items-center gap-y-1 gap-x-5.5 bare"
       [class.stacked]="stacked()"
-      [attr.aria-label]="'What it has'"
+      [attr.aria-label]="say.whatItHas()"
     >
-      <li class="lead flex items-center gap-2 quiet">It has</li>
+      <li class="lead flex items-center gap-2 quiet">{{ say.itHas() }}</li>
       @for (row of rows(); track row.method) {
         <li class="flex items-center gap-2">
           <hy-mark [piece]="row.piece" [size]="34" />
           <span>{{ row.name }}</span>
           <hy-stepper
             class="stepper max-[700px]:ml-auto"
-            label="It has, "
+            [label]="say.itHas2()"
             [of]="row.name"
             [value]="row.shown"
             [guess]="row.guess"
@@ -55,7 +56,7 @@ type Has = Readonly<Partial<Record<MethodId, number>>>;
       }
       @if (guessed()) {
         <li class="quiet small flex items-center gap-2">
-          ~ by its build, not counted: count what you want to take.
+          {{ say.byItsBuildNot() }}
         </li>
       }
     </ul>
@@ -75,6 +76,8 @@ type Has = Readonly<Partial<Record<MethodId, number>>>;
   `,
 })
 export class StockSteppers {
+  protected readonly say = say;
+
   private readonly actions = inject(Actions);
   private readonly journal = inject(Journal);
   readonly mother = input.required<Mother>();
@@ -135,7 +138,7 @@ export class StockSteppers {
     const count = Number(typed);
     if (typed.trim() === '') return;
     if (Number.isInteger(count) && count >= 0 && count <= MOST) this.step(method, count);
-    else this.wrong.update((w) => ({ ...w, [method]: 'A whole number.' }));
+    else this.wrong.update((w) => ({ ...w, [method]: say.aWholeNumber() }));
   }
 
   /** Only what was counted here, and only once. */
@@ -149,7 +152,7 @@ export class StockSteppers {
     if (changed)
       void this.actions.record(
         { kind: 'put', record: 'mother', key: counted.id, fields: { has } },
-        'Counted',
+        say.counted(),
       );
   }
 }

@@ -14,13 +14,13 @@ import { chancesOf, cutStraps, nodesFrom, strapProblem, yieldOf } from '@hypogeo
 import { cuttingCautions } from '@hypogeon/core/safety';
 import { readLength, type LengthUnit } from '@hypogeon/core/units';
 import { hydraulicWidth, referenceClosureDays } from '@hypogeon/core/wound';
+import { say } from '@hypogeon/messages/straps-page';
 import { Drafts } from '../data/drafts';
 import { shapeOf } from '../data/draft-shape';
 import { Words } from '../data/words';
 import { oneAtATime } from '../data/one-at-a-time';
 import { StrapDrawing } from '../marks/strap-drawing';
 import { Field, FieldControl } from '../forms/field';
-import { CountedPipe } from '../ui/counted-pipe';
 import { planMother } from './plan-mother';
 import { MotherPick } from './mother-pick';
 import { PlanTabs } from './plan-tabs';
@@ -45,7 +45,6 @@ const EXAMPLE: Readonly<Record<LengthUnit, readonly number[]>> = {
 @Component({
   selector: 'hy-straps-page',
   imports: [
-    CountedPipe,
     MatButton,
     Field,
     FieldControl,
@@ -59,15 +58,16 @@ const EXAMPLE: Readonly<Record<LengthUnit, readonly number[]>> = {
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
-      <h1>Leaf sections</h1>
+      <h1>{{ say.leafSections() }}</h1>
       <p class="quiet">{{ motherName() }}</p>
     </div>
     <hy-plan-tabs inside [mother]="mother()" />
     <hy-mother-pick [mother]="mother()" />
     @if (plant() && !way()) {
       <p>
-        This plant is not raised from sections of its leaves. The
-        <a routerLink="/plan" [queryParams]="{ mother: mother() }">plan</a> has its ways.
+        {{ say.thisPlantIsNot() }}
+        <a routerLink="/plan" [queryParams]="{ mother: mother() }">{{ say.plan() }}</a>
+        {{ say.hasItsWays() }}
       </p>
     } @else if (plant()) {
       <div
@@ -76,8 +76,8 @@ const EXAMPLE: Readonly<Record<LengthUnit, readonly number[]>> = {
         <div>
           <div class="fields">
             <hy-field
-              label="Leaves, length of each, {{ words.lengthUnit() }}"
-              hint="A space between them."
+              [label]="say.leavesLengthOfEach({ lengthUnit: words.lengthUnit() })"
+              [hint]="say.aSpaceBetweenThem()"
               [problem]="lengthsProblem()"
             >
               <input
@@ -90,8 +90,8 @@ const EXAMPLE: Readonly<Record<LengthUnit, readonly number[]>> = {
               />
             </hy-field>
             <hy-field
-              label="Section, {{ words.lengthUnit() }}"
-              [hint]="words.length(50) + ' to ' + words.length(100) + '.'"
+              [label]="say.section({ lengthUnit: words.lengthUnit() })"
+              [hint]="say.to({ length: words.length(50), length2: words.length(100) })"
               [problem]="sectionProblem()"
             >
               <input
@@ -102,7 +102,10 @@ const EXAMPLE: Readonly<Record<LengthUnit, readonly number[]>> = {
                 #section
               />
             </hy-field>
-            <hy-field label="Leaf width, {{ words.lengthUnit() }}" [problem]="widthProblem()">
+            <hy-field
+              [label]="say.leafWidth({ lengthUnit: words.lengthUnit() })"
+              [problem]="widthProblem()"
+            >
               <input
                 hyControl
                 type="text"
@@ -117,35 +120,48 @@ const EXAMPLE: Readonly<Record<LengthUnit, readonly number[]>> = {
             <p class="problem" role="alert">{{ problem() }}</p>
           }
           @if (view(); as v) {
-            <section class="grid gap-3 mt-5.5" aria-live="polite" aria-label="What the cuts give">
+            <section
+              class="grid gap-3 mt-5.5"
+              aria-live="polite"
+              [attr.aria-label]="say.whatTheCutsGive()"
+            >
               @if (example()) {
                 <p>
-                  An example: two leaves of {{ words.length(v.lengths[0]!) }} and
-                  {{ words.length(v.lengths[1]!) }}. Measure yours and type them.
+                  {{
+                    say.anExampleTwoLeaves({
+                      length: words.length(v.lengths[0]!),
+                      length2: words.length(v.lengths[1]!),
+                    })
+                  }}
                 </p>
               }
               <p class="headline text-3xl">
-                {{ v.plan.sections.length }} sections
-                <span class="plain text-base quiet"
-                  >about {{ words.number(v.plants.likely) }} plants, {{ v.plants.low }}–{{
-                    v.plants.high
-                  }}
-                  eight times in ten</span
-                >
+                {{ say.sections({ sectionsCount: v.plan.sections.length }) }}
+                <span class="plain text-base quiet">{{
+                  say.aboutPlantsEightTimes({
+                    number: words.number(v.plants.likely),
+                    low: v.plants.low,
+                    high: v.plants.high,
+                  })
+                }}</span>
               </p>
               <p>
-                Draw an arrow on every piece before the first cut: the wide end, nearer the base,
-                goes down, {{ v.depth }} deep, {{ v.spacing }} apart. Upside down none ever roots.
+                {{ say.drawAnArrowOn({ depth: v.depth, spacing: v.spacing }) }}
               </p>
               <p class="quiet">
-                {{ v.plan.cuts | hyCounted: 'cut' }}. Each closes in about {{ v.closes }} days at
-                {{ words.temperature(22) }} and 55%. {{ v.left }} Pups of variegated leaves come
-                plain: to keep the edge, divide the clump.
+                {{
+                  say.cutEachClosesIn({
+                    cuts: v.plan.cuts,
+                    closes: v.closes,
+                    temperature: words.temperature(22),
+                    left: v.left,
+                  })
+                }}
               </p>
               @if (!example()) {
                 <hy-cut-terms />
                 <div class="row">
-                  <button matButton="filled" (click)="take()">Cut: put them on the bench</button>
+                  <button matButton="filled" (click)="take()">{{ say.cutPutThemOn() }}</button>
                 </div>
               }
               <ul class="grid gap-2 bare">
@@ -167,6 +183,8 @@ const EXAMPLE: Readonly<Record<LengthUnit, readonly number[]>> = {
   styleUrl: './pieces-page.scss',
 })
 export class StrapsPage {
+  protected readonly say = say;
+
   private readonly related = inject(RelatedBatches);
   private readonly desk = inject(PlanDesk);
   protected readonly words = inject(Words);
@@ -202,19 +220,19 @@ export class StrapsPage {
       : this.mm(this.draft().width),
   );
   protected readonly lengthsProblem = computed(() =>
-    this.lengths() === null ? `Lengths with a space between, like ${this.exampleTyped()}.` : '',
+    this.lengths() === null ? say.lengthsWithASpace({ exampleTyped: this.exampleTyped() }) : '',
   );
   protected readonly sectionProblem = computed(() =>
-    this.section() === null ? 'A length, like 75 mm or 3 in.' : '',
+    this.section() === null ? say.aLengthLike75() : '',
   );
   protected readonly widthProblem = computed(() =>
-    this.widthMm() === null ? `A width, like ${this.words.length(60)}.` : '',
+    this.widthMm() === null ? say.aWidthLike({ length: this.words.length(60) }) : '',
   );
   protected readonly problem = computed(() => {
     const lengths = this.lengths();
     const section = this.section();
     if (lengths === null || section === null) return '';
-    if (lengths.length > 200) return 'At most 200 leaves at once. Make several plans.';
+    if (lengths.length > 200) return say.atMost200Leaves();
     return strapProblem(
       lengths.map((lengthMm) => ({ lengthMm })),
       section,
@@ -248,7 +266,7 @@ export class StrapsPage {
       plants: yieldOf(plan.sections.length, chancesOf(beliefOf(this.her.state(), plant.id, way))),
       depth: this.words.length(plan.depthMm),
       spacing: this.words.length(plan.spacingMm),
-      left: left >= 1 ? `${this.words.length(left)} of leaf are too short to use.` : '',
+      left: left >= 1 ? say.ofLeafAreToo({ length: this.words.length(left) }) : '',
       closes: this.words.rounded(referenceClosureDays(wound, way.wound?.tissue ?? 'strap leaf'), 1),
     };
   });
@@ -264,7 +282,7 @@ export class StrapsPage {
 
   protected usualWidth(): string {
     const wound = this.way()?.wound;
-    return wound ? `usually ${this.words.length(wound.widthMm)}` : '';
+    return wound ? say.usually({ length: this.words.length(wound.widthMm) }) : '';
   }
 
   protected readonly take = oneAtATime(() => this.takeAll());

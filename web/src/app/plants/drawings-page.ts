@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
 import { plantDrawn, plants } from '@hypogeon/core/bench';
+import { say } from '@hypogeon/messages/drawings-page';
 import { Journal } from '../data/journal';
 import { PlantPicture } from '../marks/plant-picture';
 
@@ -12,10 +13,12 @@ import { PlantPicture } from '../marks/plant-picture';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
-      <h1>All drawings</h1>
-      <p class="quiet">drawn from memory, from some ten figures a plant</p>
-      <a matButton="text" class="push" routerLink="/plants">Plant guide</a>
-      <button type="button" matButton="outlined" class="no-print" (click)="print()">Print</button>
+      <h1>{{ say.allDrawings() }}</h1>
+      <p class="quiet">{{ say.drawnFromMemoryFrom() }}</p>
+      <a matButton="text" class="push" routerLink="/plants">{{ say.plantGuide() }}</a>
+      <button type="button" matButton="outlined" class="no-print" (click)="print()">
+        {{ say.print() }}
+      </button>
     </div>
     <ul class="bare grid auto-fill-32 gap-x-2 gap-y-4">
       @for (row of rows(); track row.id) {
@@ -25,7 +28,7 @@ import { PlantPicture } from '../marks/plant-picture';
         </li>
       }
     </ul>
-    <h2 class="ruled mt-6">Small</h2>
+    <h2 class="ruled mt-6">{{ say.small() }}</h2>
     <p class="flex flex-wrap gap-2">
       @for (row of rows(); track row.id) {
         <hy-plant [drawn]="row.drawn" [size]="40" [label]="row.name" />
@@ -34,6 +37,8 @@ import { PlantPicture } from '../marks/plant-picture';
   `,
 })
 export class DrawingsPage {
+  protected readonly say = say;
+
   private readonly state = inject(Journal).state;
   protected readonly rows = computed(() =>
     plants(this.state()).map((plant) => ({

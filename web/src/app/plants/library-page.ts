@@ -22,15 +22,14 @@ import {
 } from '@hypogeon/core/botany';
 import { BUILDS, type Build } from '@hypogeon/core/look';
 import { alsoCalled, namesThatFit } from '@hypogeon/core/names';
+import { say } from '@hypogeon/messages/library-page';
 import { Journal } from '../data/journal';
 import { PlantPicture } from '../marks/plant-picture';
 import { Field, FieldControl } from '../forms/field';
-import { CountedPipe } from '../ui/counted-pipe';
 
 @Component({
   selector: 'hy-library-page',
   imports: [
-    CountedPipe,
     MatButton,
     MatChipListbox,
     MatChipOption,
@@ -44,64 +43,68 @@ import { CountedPipe } from '../ui/counted-pipe';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
-      <h1>Plant guide</h1>
-      <p class="quiet">how to make more of a plant, and what that rests on</p>
-      <a matButton="text" class="push" routerLink="/marks">The marks</a>
-      <a matButton="text" routerLink="/plants/drawings">All drawings</a>
-      <a matButton="outlined" routerLink="/plants/new">Add a plant</a>
+      <h1>{{ say.plantGuide() }}</h1>
+      <p class="quiet">{{ say.howToMakeMore() }}</p>
+      <a matButton="text" class="push" routerLink="/marks">{{ say.theMarks() }}</a>
+      <a matButton="text" routerLink="/plants/drawings">{{ say.allDrawings() }}</a>
+      <a matButton="outlined" routerLink="/plants/new">{{ say.addAPlant() }}</a>
     </div>
     <div class="flex flex-wrap items-center gap-3 mb-1.5">
-      <hy-field label="Find a plant" class="find flex-[1_1_15rem] min-w-44">
+      <hy-field [label]="say.findAPlant()" class="find flex-[1_1_15rem] min-w-44">
         <input
           hyControl
           type="search"
-          placeholder="by any name, old ones too"
+          [placeholder]="say.byAnyNameOld()"
           [value]="query()"
           (input)="query.set(find.value)"
           #find
         />
       </hy-field>
-      <hy-field class="flex-[1_1_8rem] min-w-32" label="Build">
+      <hy-field class="flex-[1_1_8rem] min-w-32" [label]="say.build()">
         <mat-select [value]="build()" (selectionChange)="build.set($event.value)">
-          <mat-option value="">any</mat-option>
+          <mat-option value="">{{ say.any() }}</mat-option>
           @for (b of builds; track b) {
             <mat-option [value]="b">{{ b }}</mat-option>
           }
         </mat-select>
       </hy-field>
-      <hy-field class="flex-[1_1_8rem] min-w-32" label="Way">
+      <hy-field class="flex-[1_1_8rem] min-w-32" [label]="say.way()">
         <mat-select [value]="way()" (selectionChange)="way.set($event.value)">
-          <mat-option value="">any</mat-option>
+          <mat-option value="">{{ say.any() }}</mat-option>
           @for (w of waysKnown; track w.id) {
             <mat-option [value]="w.id">{{ w.name }}</mat-option>
           }
         </mat-select>
       </hy-field>
-      <hy-field class="flex-[1_1_8rem] min-w-32" label="Family">
+      <hy-field class="flex-[1_1_8rem] min-w-32" [label]="say.family()">
         <mat-select [value]="family()" (selectionChange)="family.set($event.value)">
-          <mat-option value="">any</mat-option>
+          <mat-option value="">{{ say.any() }}</mat-option>
           @for (f of families(); track f) {
             <mat-option [value]="f">{{ f }}</mat-option>
           }
         </mat-select>
       </hy-field>
-      <hy-field class="flex-[1_1_8rem] min-w-32" label="Light">
+      <hy-field class="flex-[1_1_8rem] min-w-32" [label]="say.light()">
         <mat-select [value]="light()" (selectionChange)="light.set($event.value)">
-          <mat-option value="">any</mat-option>
-          <mat-option value="sun">sun</mat-option>
-          <mat-option value="bright">bright, no noon sun</mat-option>
-          <mat-option value="shade">shade</mat-option>
+          <mat-option value="">{{ say.any() }}</mat-option>
+          <mat-option value="sun">{{ say.sun() }}</mat-option>
+          <mat-option value="bright">{{ say.brightNoNoonSun() }}</mat-option>
+          <mat-option value="shade">{{ say.shade() }}</mat-option>
         </mat-select>
       </hy-field>
     </div>
     <div class="flex flex-wrap items-center gap-x-4 gap-y-1 mb-3">
-      <mat-chip-listbox multiple aria-label="Only" (change)="only.set($event.value ?? [])">
-        <mat-chip-option value="water">roots in water</mat-chip-option>
-        <mat-chip-option value="pets">not poisonous</mat-chip-option>
-        <mat-chip-option value="hands">no spines</mat-chip-option>
-        <mat-chip-option value="mine">mine</mat-chip-option>
+      <mat-chip-listbox
+        multiple
+        [attr.aria-label]="say.only()"
+        (change)="only.set($event.value ?? [])"
+      >
+        <mat-chip-option value="water">{{ say.rootsInWater() }}</mat-chip-option>
+        <mat-chip-option value="pets">{{ say.notPoisonous() }}</mat-chip-option>
+        <mat-chip-option value="hands">{{ say.noSpines() }}</mat-chip-option>
+        <mat-chip-option value="mine">{{ say.mine() }}</mat-chip-option>
       </mat-chip-listbox>
-      <p class="quiet push" role="status">{{ rows().length | hyCounted: 'plant' }}</p>
+      <p class="quiet push" role="status">{{ say.plant({ count: rows().length }) }}</p>
     </div>
     <ul class="bare wall grid auto-fill-36 gap-x-3 gap-y-5">
       @for (row of drawn(); track row.id) {
@@ -117,8 +120,8 @@ import { CountedPipe } from '../ui/counted-pipe';
         </li>
       } @empty {
         <li class="quiet empty">
-          None {{ query() ? 'by that name' : 'like that' }}. <a routerLink="/plants/new">Add it</a>:
-          it borrows the figures of a plant it is like until you have your own.
+          {{ say.none({ what: query() ? say.byThatName() : say.likeThat() }) }}
+          <a routerLink="/plants/new">{{ say.addIt() }}</a>{{ say.itBorrowsTheFigures() }}
         </li>
       }
     </ul>
@@ -138,6 +141,8 @@ import { CountedPipe } from '../ui/counted-pipe';
   `,
 })
 export class LibraryPage {
+  protected readonly say = say;
+
   protected readonly query = signal('');
   protected readonly way = signal<MethodId | ''>('');
   protected readonly family = signal('');
@@ -192,12 +197,12 @@ export class LibraryPage {
         family: taxon.family,
         piece: plantDrawn(taxon),
         names: plant.like
-          ? `your own, like ${plant.like}`
+          ? say.yourOwnLike({ like: plant.like })
           : [
               ...taxon.common.slice(0, 1),
               ...oldNames(taxon.synonyms, this.query()),
               ...namesThatFit(alsoCalled(plant.id), this.query()).slice(0, 1),
-              ...(mine ? ['with your own figures'] : []),
+              ...(mine ? [say.withYourOwnFigures()] : []),
             ].join(', '),
         ways: taxon.methods.map((m) => METHOD[m.method].name.toLowerCase()).join(', '),
       };
@@ -216,5 +221,5 @@ export class LibraryPage {
 const oldNames = (synonyms: readonly string[], query: string): readonly string[] =>
   query.trim() === ''
     ? []
-    : synonyms.map((s) => `formerly ${s}`); /** As many plants as a wide screen shows. */
+    : synonyms.map((s) => say.formerly({ s })); /** As many plants as a wide screen shows. */
 const SCREENFUL = 30;

@@ -1,43 +1,142 @@
 import { ChangeDetectionStrategy, Component } from '@angular/core';
 import { PIECES, type Piece } from '@hypogeon/core/botany';
+import { say } from '@hypogeon/messages/marks-page';
 import { CuttingMark } from '../marks/cutting-mark';
 import { FRESH, type MarkState } from '../marks/mark-state';
 
 const PIECE_NAME: Readonly<Record<Piece, string>> = {
-  leaf: 'leaf',
-  crown: 'rosette',
-  segment: 'segment',
-  strap: 'strap section',
-  ball: 'globe',
-  pad: 'pad',
-  column: 'column',
-  offset: 'young rosette',
-  trailing: 'trailing stem',
-  stacked: 'stack of leaf pairs',
-  fan: 'tuft of straps',
-  branch: 'branch with leaves',
-  'bare-branch': 'bare branch',
-  stone: 'stone-like pair',
-  tuber: 'tuber with stalk',
-  plantlet: 'plantlet',
-  bulbil: 'bulbil',
-  root: 'piece of root',
-  seed: 'seed',
+  get leaf() {
+    return say.leaf();
+  },
+  get crown() {
+    return say.rosette();
+  },
+  get segment() {
+    return say.segment();
+  },
+  get strap() {
+    return say.strapSection();
+  },
+  get ball() {
+    return say.globe();
+  },
+  get pad() {
+    return say.pad();
+  },
+  get column() {
+    return say.column();
+  },
+  get offset() {
+    return say.youngRosette();
+  },
+  get trailing() {
+    return say.trailingStem();
+  },
+  get stacked() {
+    return say.stackOfLeafPairs();
+  },
+  get fan() {
+    return say.tuftOfStraps();
+  },
+  get branch() {
+    return say.branchWithLeaves();
+  },
+  get 'bare-branch'() {
+    return say.bareBranch();
+  },
+  get stone() {
+    return say.stoneLikePair();
+  },
+  get tuber() {
+    return say.tuberWithStalk();
+  },
+  get plantlet() {
+    return say.plantlet();
+  },
+  get bulbil() {
+    return say.bulbil();
+  },
+  get root() {
+    return say.pieceOfRoot();
+  },
+  get seed() {
+    return say.seed();
+  },
 };
 
 const STATES: readonly { readonly name: string; readonly state: MarkState }[] = [
-  { name: 'fresh cut', state: FRESH },
-  { name: 'callusing', state: { ...FRESH, closure: 0.55 } },
-  { name: 'closed', state: { ...FRESH, closure: 1 } },
-  { name: 'first roots', state: { ...FRESH, closure: 1, roots: 1 } },
-  { name: 'rooted', state: { ...FRESH, closure: 1, roots: 2 } },
-  { name: 'well rooted', state: { ...FRESH, closure: 1, roots: 3 } },
-  { name: 'with a pup', state: { ...FRESH, closure: 1, roots: 3, pup: true } },
-  { name: 'potted on', state: { ...FRESH, closure: 1, roots: 2, pup: true, potted: true } },
-  { name: 'rot begins', state: { ...FRESH, closure: 0.4, rotBegins: true } },
-  { name: 'rotted', state: { ...FRESH, closure: 1, lost: 'rotted' } },
-  { name: 'dried up', state: { ...FRESH, closure: 1, lost: 'dried' } },
-  { name: 'lost otherwise', state: { ...FRESH, lost: 'lost' } },
+  {
+    get name() {
+      return say.freshCut();
+    },
+    state: FRESH,
+  },
+  {
+    get name() {
+      return say.callusing();
+    },
+    state: { ...FRESH, closure: 0.55 },
+  },
+  {
+    get name() {
+      return say.closed();
+    },
+    state: { ...FRESH, closure: 1 },
+  },
+  {
+    get name() {
+      return say.firstRoots();
+    },
+    state: { ...FRESH, closure: 1, roots: 1 },
+  },
+  {
+    get name() {
+      return say.rooted();
+    },
+    state: { ...FRESH, closure: 1, roots: 2 },
+  },
+  {
+    get name() {
+      return say.wellRooted();
+    },
+    state: { ...FRESH, closure: 1, roots: 3 },
+  },
+  {
+    get name() {
+      return say.withAPup();
+    },
+    state: { ...FRESH, closure: 1, roots: 3, pup: true },
+  },
+  {
+    get name() {
+      return say.pottedOn();
+    },
+    state: { ...FRESH, closure: 1, roots: 2, pup: true, potted: true },
+  },
+  {
+    get name() {
+      return say.rotBegins();
+    },
+    state: { ...FRESH, closure: 0.4, rotBegins: true },
+  },
+  {
+    get name() {
+      return say.rotted();
+    },
+    state: { ...FRESH, closure: 1, lost: 'rotted' },
+  },
+  {
+    get name() {
+      return say.driedUp();
+    },
+    state: { ...FRESH, closure: 1, lost: 'dried' },
+  },
+  {
+    get name() {
+      return say.lostOtherwise();
+    },
+    state: { ...FRESH, lost: 'lost' },
+  },
 ];
 
 @Component({
@@ -46,21 +145,21 @@ const STATES: readonly { readonly name: string; readonly state: MarkState }[] = 
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
-      <h1>The marks</h1>
-      <p class="quiet">one sign for one cutting, above and below the soil line</p>
+      <h1>{{ say.theMarks() }}</h1>
+      <p class="quiet">{{ say.oneSignForOne() }}</p>
     </div>
     <ul class="flex flex-wrap gap-y-1 gap-x-8 mt-0 mb-5 mx-0 p-0 list-none quiet">
-      <li>Above the line: the piece, and its pups.</li>
-      <li>On the line: the wound, a ring that closes while it calluses.</li>
-      <li>Below it: roots, by length. A pot once it is potted on.</li>
-      <li>Rot is hatched from the base up. Drying leaves an empty outline.</li>
+      <li>{{ say.aboveTheLineThe() }}</li>
+      <li>{{ say.onTheLineThe() }}</li>
+      <li>{{ say.belowItRootsBy() }}</li>
+      <li>{{ say.rotIsHatchedFrom() }}</li>
     </ul>
-    <div class="scroll" tabindex="0" role="region" aria-label="All marks in all states">
+    <div class="scroll" tabindex="0" role="region" [attr.aria-label]="say.allMarksInAll()">
       <table class="min-w-248">
         <thead>
           <tr>
             <th class="w-19 align-bottom leading-tight" scope="col">
-              <span class="unseen">Piece</span>
+              <span class="unseen">{{ say.piece() }}</span>
             </th>
             @for (s of states; track s.name) {
               <th class="w-19 align-bottom leading-tight" scope="col">{{ s.name }}</th>
@@ -99,6 +198,8 @@ const STATES: readonly { readonly name: string; readonly state: MarkState }[] = 
   `,
 })
 export class MarksPage {
+  protected readonly say = say;
+
   protected readonly pieces = PIECES;
   protected readonly names = PIECE_NAME;
   protected readonly states = STATES;

@@ -15,6 +15,7 @@ import type { TaxonFields } from '@hypogeon/core/journal';
 import { ownLookSchema, type OwnLook } from '@hypogeon/core/look';
 import { readLength } from '@hypogeon/core/units';
 import * as z from 'zod';
+import { say } from '@hypogeon/messages/own-figures';
 import { Actions } from '../data/actions';
 import { oneAtATime } from '../data/one-at-a-time';
 import { Drafts } from '../data/drafts';
@@ -98,6 +99,8 @@ const plantTypedSchema: z.ZodType<PlantTyped> = z
   templateUrl: './own-figures.html',
 })
 export class OwnFigures {
+  protected readonly say = say;
+
   private readonly actions = inject(Actions);
   private readonly journal = inject(Journal);
   private readonly router = inject(Router);
@@ -145,20 +148,24 @@ export class OwnFigures {
     }),
   );
   protected readonly figures = [
-    { key: 'success', says: 'success, per cent' },
-    { key: 'roots', says: 'days to roots' },
-    { key: 'pups', says: 'days to pups' },
-    { key: 'width', says: 'width of the wound' },
+    { key: 'success', says: say.successPerCent() },
+    { key: 'roots', says: say.daysToRoots() },
+    { key: 'pups', says: say.daysToPups() },
+    { key: 'width', says: say.widthOfTheWound() },
   ] as const;
   protected readonly columns = computed(
     (): readonly Column<ReturnType<typeof this.ways>[number]>[] => [
-      { key: 'way', head: 'Way', text: (w) => w.name },
-      { key: 'worth', head: 'Takes it', text: (w) => w.typed.worth },
-      { key: 'success', head: 'Success, %', text: (w) => w.typed.success },
-      { key: 'roots', head: 'Roots, days', text: (w) => w.typed.roots },
-      { key: 'pups', head: 'Pups, days', text: (w) => w.typed.pups },
-      { key: 'width', head: `Wound, ${this.words.lengthUnit()}`, text: (w) => w.typed.width },
-      { key: 'why', head: 'Why', text: (w) => w.typed.why },
+      { key: 'way', head: say.way(), text: (w) => w.name },
+      { key: 'worth', head: say.takesIt2(), text: (w) => w.typed.worth },
+      { key: 'success', head: say.success(), text: (w) => w.typed.success },
+      { key: 'roots', head: say.rootsDays(), text: (w) => w.typed.roots },
+      { key: 'pups', head: say.pupsDays(), text: (w) => w.typed.pups },
+      {
+        key: 'width',
+        head: say.wound({ lengthUnit: this.words.lengthUnit() }),
+        text: (w) => w.typed.width,
+      },
+      { key: 'why', head: say.why2(), text: (w) => w.typed.why },
     ],
   );
   protected readonly usual = computed(() => {
@@ -175,17 +182,14 @@ export class OwnFigures {
     const to = this.celsius(d.toT);
     const one = (d.fromT.trim() === '') !== (d.toT.trim() === '');
     return {
-      name: isNew && d.name.trim() === '' ? 'What is the plant called?' : '',
-      like:
-        isNew && d.like === ''
-          ? 'Choose the plant it is most like: its figures stand where you give none.'
-          : '',
+      name: isNew && d.name.trim() === '' ? say.whatIsThePlant() : '',
+      like: isNew && d.like === '' ? say.chooseThePlantIt() : '',
       season: one
-        ? 'Give both ends of the band, or neither.'
+        ? say.giveBothEndsOf()
         : Number.isNaN(from) || Number.isNaN(to)
-          ? 'A temperature is a number.'
+          ? say.aTemperatureIsA()
           : from !== null && to !== null && (from >= to || from < -10 || to > 50)
-            ? 'The band runs from cooler to warmer, within what plants bear.'
+            ? say.theBandRunsFrom()
             : '',
       ways: this.ways()
         .map((w) => this.wayProblem(w.name, w.typed, w.known))
@@ -263,7 +267,7 @@ export class OwnFigures {
     const fields = this.id() === undefined ? whole : touchedFields(touched, whole, FEEDS);
     if (Object.keys(fields).length > 0) {
       const put = { kind: 'put', record: 'taxon', key, fields } as const;
-      if (!(await this.actions.record(put, 'Figures kept'))) return;
+      if (!(await this.actions.record(put, say.figuresKept()))) return;
     }
     this.keeper().drop();
     await this.router.navigate(['/plants', key]);
@@ -315,18 +319,17 @@ export class OwnFigures {
   private wayProblem(name: string, typed: WayDraft, known: TaxonMethod | null): string {
     const success = this.words.share(typed.success);
     if (typed.success.trim() && !(success > 0 && success < 1))
-      return `${name}: success is between 0 and 100%; nothing that grows is sure, and 0 is “no”.`;
+      return say.successIsBetween0({ name });
     for (const [what, text] of [
       ['roots', typed.roots],
       ['pups', typed.pups],
     ] as const)
-      if (text.trim() && !span(text)) return `${name}: write ${what} as days, like 14–28.`;
+      if (text.trim() && !span(text)) return say.writeAsDaysLike({ name, what });
     if (typed.width.trim() && !readLength(typed.width, this.words.lengthUnit()).ok)
-      return `${name}: “${typed.width.trim()}” is not a width. Write it like 8 mm.`;
+      return say.isNotAWidth({ name, width: typed.width.trim() });
     const some = typed.success.trim() !== '' || typed.roots.trim() !== '';
     const both = typed.success.trim() !== '' && typed.roots.trim() !== '';
-    if (!known && typed.worth !== 'no' && some && !both)
-      return `${name} is not in the guide for this plant: give success and roots, both.`;
+    if (!known && typed.worth !== 'no' && some && !both) return say.isNotInThe({ name });
     return '';
   }
 

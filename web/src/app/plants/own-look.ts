@@ -3,6 +3,7 @@ import { MatButton } from '@angular/material/button';
 import { MatOption, MatSelect } from '@angular/material/select';
 import { MatSlider, MatSliderThumb } from '@angular/material/slider';
 import { dressed, drawn, MARKINGS, TONES, type Look, type OwnLook } from '@hypogeon/core/look';
+import { say } from '@hypogeon/messages/own-look';
 import { Field } from '../forms/field';
 import { PlantPicture } from '../marks/plant-picture';
 
@@ -18,9 +19,9 @@ type Slid = 'count' | 'heads' | 'wide' | 'rise';
   },
   template: `
     <div class="picture">
-      <hy-plant label="The plant as it is drawn" [drawn]="picture()" [size]="190" />
+      <hy-plant [label]="say.thePlantAsIt()" [drawn]="picture()" [size]="190" />
       @if (changed()) {
-        <button type="button" matButton="text" (click)="look.emit({})">As its kin</button>
+        <button type="button" matButton="text" (click)="look.emit({})">{{ say.asItsKin() }}</button>
       }
     </div>
     <div class="grid auto-fit-52 content-start gap-x-5 gap-y-2">
@@ -37,26 +38,26 @@ type Slid = 'count' | 'heads' | 'wide' | 'rise';
           </mat-slider>
         </label>
       }
-      <hy-field label="Colour">
+      <hy-field [label]="say.colour()">
         <mat-select [value]="shown().fill ?? ''" (selectionChange)="set({ fill: $event.value })">
           @for (t of tones; track t) {
             <mat-option [value]="t">{{ t }}</mat-option>
           }
         </mat-select>
       </hy-field>
-      <hy-field label="Rim">
+      <hy-field [label]="say.rim()">
         <mat-select [value]="shown().edge ?? ''" (selectionChange)="set({ edge: $event.value })">
           @for (t of tones; track t) {
             <mat-option [value]="t">{{ t }}</mat-option>
           }
         </mat-select>
       </hy-field>
-      <hy-field label="On its leaves">
+      <hy-field [label]="say.onItsLeaves()">
         <mat-select
           [value]="shown().mark ?? 'none'"
           (selectionChange)="set({ mark: $event.value })"
         >
-          <mat-option value="none">nothing</mat-option>
+          <mat-option value="none">{{ say.nothing() }}</mat-option>
           @for (m of markings; track m) {
             <mat-option [value]="m">{{ m }}</mat-option>
           }
@@ -83,6 +84,8 @@ type Slid = 'count' | 'heads' | 'wide' | 'rise';
   `,
 })
 export class OwnLookPart {
+  protected readonly say = say;
+
   /** Its kin's. */
   readonly kin = input.required<Look>();
   /** What was said over it. */
@@ -100,10 +103,10 @@ export class OwnLookPart {
     /** Where a drawing begins that says nothing of it. */
     readonly usual: number;
   }[] = [
-    { key: 'count', name: 'Leaves, or ribs', min: 3, max: 40, step: 1, usual: 14 },
-    { key: 'heads', name: 'Heads, or stems', min: 1, max: 12, step: 1, usual: 1 },
-    { key: 'wide', name: 'Narrow to wide', min: 0.04, max: 1.4, step: 0.02, usual: 0.5 },
-    { key: 'rise', name: 'Flat to steep', min: -30, max: 80, step: 2, usual: 15 },
+    { key: 'count', name: say.leavesOrRibs(), min: 3, max: 40, step: 1, usual: 14 },
+    { key: 'heads', name: say.headsOrStems(), min: 1, max: 12, step: 1, usual: 1 },
+    { key: 'wide', name: say.narrowToWide(), min: 0.04, max: 1.4, step: 0.02, usual: 0.5 },
+    { key: 'rise', name: say.flatToSteep(), min: -30, max: 80, step: 2, usual: 15 },
   ];
 
   protected readonly shown = computed<Look>(() => dressed(this.kin(), this.own()));

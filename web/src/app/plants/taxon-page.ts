@@ -29,6 +29,7 @@ import {
   paceWords,
   pieceRule,
 } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/taxon-page';
 import { Journal } from '../data/journal';
 import { Words } from '../data/words';
 import { CuttingMark } from '../marks/cutting-mark';
@@ -38,9 +39,15 @@ import { FRESH } from '../marks/mark-state';
 import { namePage } from '../shell/page-title';
 
 const GROWER = {
-  summer: 'Grows in warmth, rests in the cold.',
-  winter: 'Grows in the cool, rests in heat.',
-  either: 'Grows whenever it is neither cold nor hot.',
+  get summer() {
+    return say.growsInWarmthRests();
+  },
+  get winter() {
+    return say.growsInTheCool();
+  },
+  get either() {
+    return say.growsWheneverItIs();
+  },
 } as const;
 
 @Component({
@@ -55,8 +62,10 @@ const GROWER = {
           <i>{{ plant()?.name }}</i>
         </h1>
         <p class="quiet">{{ t.family }}; {{ names() }}</p>
-        <a matButton="text" class="push" routerLink="/plants">Plant guide</a>
-        <a matButton="outlined" [routerLink]="['/plants', id(), 'own']">Your own figures</a>
+        <a matButton="text" class="push" routerLink="/plants">{{ say.plantGuide() }}</a>
+        <a matButton="outlined" [routerLink]="['/plants', id(), 'own']">{{
+          say.yourOwnFigures()
+        }}</a>
       </div>
 
       <div class="grid grid-cols-[13rem_minmax(0,1fr)] items-end gap-6 phone:grid-cols-1">
@@ -64,18 +73,24 @@ const GROWER = {
         <div>
           <p class="lead max-w-[60ch] mb-2 headline text-xl">{{ more() }}</p>
           <p>
-            {{ grower() }} Band: {{ words.temperature(t.season.fromC) }} to
-            {{ words.temperature(t.season.toC) }}
-            <hy-evidence of="Band of warmth" [text]="evidence(t.season.evidence)" />. Whether a
-            bench is in season follows from its air, not from the month.
+            {{
+              say.bandTo({
+                grower: grower(),
+                temperature: words.temperature(t.season.fromC),
+                temperature2: words.temperature(t.season.toC),
+              })
+            }}
+            <hy-evidence [of]="say.bandOfWarmth()" [text]="evidence(t.season.evidence)" />{{
+              say.whetherABenchIs()
+            }}
           </p>
         </div>
       </div>
 
       <section aria-labelledby="ways">
-        <h2 id="ways" class="ruled">Ways</h2>
+        <h2 id="ways" class="ruled">{{ say.ways() }}</h2>
         <p class="quiet small legend flex flex-wrap gap-y-0 gap-x-2 max-w-none">
-          <span>Figures are where most growers’ would lie. The mark says what each rests on:</span>
+          <span>{{ say.figuresAreWhereMost() }}</span>
           @for (l of legend; track l.id) {
             <span class="whitespace-nowrap">
               <svg viewBox="0 0 18 18" aria-hidden="true" [class]="l.id">
@@ -94,7 +109,7 @@ const GROWER = {
               <h3>
                 {{ way.name }}
                 @if (way.poor) {
-                  <span class="quiet">poor</span>
+                  <span class="quiet">{{ say.poor() }}</span>
                 }
               </h3>
               <p class="small">{{ way.rule }}</p>
@@ -112,7 +127,7 @@ const GROWER = {
             </dl>
           </article>
         }
-        <h3 class="mt-4.5 mb-1.5">Not by</h3>
+        <h3 class="mt-4.5 mb-1.5">{{ say.notBy() }}</h3>
         <dl class="grid auto-fill-96 gap-y-1 gap-x-8 quiet narrow:col-span-full phone:grid-cols-1">
           @for (no of nots(); track no.name) {
             <div class="grid grid-cols-[8rem_minmax(0,1fr)] gap-3">
@@ -124,12 +139,12 @@ const GROWER = {
       </section>
 
       <section aria-labelledby="light">
-        <h2 id="light" class="ruled">Light after roots</h2>
+        <h2 id="light" class="ruled">{{ say.lightAfterRoots() }}</h2>
         <ol class="steps grid auto-fit-44 gap-y-1.5 gap-x-6 m-0 py-2.5 px-0 list-none">
           @for (step of light(); track step.afterDays) {
             <li class="mb-1.5 pt-1.5 border-t-3 border-callus">
               <strong class="block">{{
-                step.afterDays === 0 ? 'At first' : 'From day ' + step.afterDays
+                step.afterDays === 0 ? say.atFirst() : say.fromDay({ afterDays: step.afterDays })
               }}</strong>
               {{ places[step.to] }}
             </li>
@@ -141,7 +156,7 @@ const GROWER = {
         <p class="notes whitespace-pre-wrap wrap-anywhere">{{ own()?.notes }}</p>
       }
       <section aria-labelledby="care">
-        <h2 id="care" class="ruled">Take care</h2>
+        <h2 id="care" class="ruled">{{ say.takeCare() }}</h2>
         <ul class="pl-4.5">
           @for (c of cautions(); track c.title) {
             <li class="mb-1.5">
@@ -149,11 +164,13 @@ const GROWER = {
             </li>
           }
         </ul>
-        <p class="quiet small">Labels, local law, doctors and vets have the last word.</p>
+        <p class="quiet small">{{ say.labelsLocalLawDoctors() }}</p>
       </section>
     } @else {
-      <h1>Not in the plant guide</h1>
-      <p><a routerLink="/plants">To the plant guide</a></p>
+      <h1>{{ say.notInThePlant() }}</h1>
+      <p>
+        <a routerLink="/plants">{{ say.toThePlantGuide() }}</a>
+      </p>
     }
   `,
   styles: `
@@ -174,6 +191,8 @@ const GROWER = {
   `,
 })
 export class TaxonPage {
+  protected readonly say = say;
+
   protected readonly words = inject(Words);
   readonly id = input.required<string>();
   protected readonly whole = { ...FRESH, closure: 1, roots: 2 as const };
@@ -185,9 +204,9 @@ export class TaxonPage {
   protected readonly names = computed(() => {
     const plant = this.plant();
     if (!plant) return '';
-    if (plant.like) return `your own, figures of ${plant.like} where you gave none`;
+    if (plant.like) return say.yourOwnFiguresOf({ like: plant.like });
     const { common, synonyms } = plant.taxon;
-    return [...common, ...synonyms.map((s) => `formerly ${s}`)].join(', ');
+    return [...common, ...synonyms.map((s) => say.formerly({ s }))].join(', ');
   });
   protected readonly nots = computed(() => {
     const t = this.taxon();
@@ -222,7 +241,7 @@ export class TaxonPage {
       const { wound } = m;
       const { windowC } = grownAs(this.taxon()!, m.method);
       const days = (w: Window): string =>
-        `${w.from}–${w.to} days at ${this.words.temperature(windowC)}`;
+        say.daysAt({ from: w.from, to: w.to, temperature: this.words.temperature(windowC) });
       return {
         id: m.method,
         name: METHOD[m.method].name,
@@ -233,34 +252,37 @@ export class TaxonPage {
           this.words.rule(pieceRule(this.taxon(), m.method)),
         figures: [
           {
-            name: 'Wound',
+            name: say.wound(),
             value: wound
               ? `${wound.tissue}, ${this.words.length(wound.widthMm)}` +
-                (wound.thicknessMm ? ` by ${this.words.length(wound.thicknessMm)}` : '')
-              : 'none that could rot',
+                (wound.thicknessMm ? say.by({ length: this.words.length(wound.thicknessMm) }) : '')
+              : say.noneThatCouldRot(),
             evidence: wound ? evidenceText(wound.evidence) : '',
           },
-          { name: 'Roots', value: days(m.roots), evidence: evidenceText(m.roots.evidence) },
+          { name: say.roots(), value: days(m.roots), evidence: evidenceText(m.roots.evidence) },
           ...(m.pups
-            ? [{ name: 'Pups', value: days(m.pups), evidence: evidenceText(m.pups.evidence) }]
+            ? [{ name: say.pups(), value: days(m.pups), evidence: evidenceText(m.pups.evidence) }]
             : []),
           ...(leastWords(leastOf(m), (mm) => this.words.length(mm))
             ? [
                 {
-                  name: 'At least',
+                  name: say.atLeast(),
                   value: leastWords(leastOf(m), (mm) => this.words.length(mm)),
-                  evidence: 'common practice, no source',
+                  evidence: say.commonPracticeNoSource(),
                 },
               ]
             : []),
           {
-            name: 'Which way up',
+            name: say.whichWayUp(),
             value: POLARITY[methodAs(this.taxon(), m.method).polarity],
-            evidence: 'common practice, no source',
+            evidence: say.commonPracticeNoSource(),
           },
           {
-            name: 'Success',
-            value: `${this.words.percentSpan(successRange(m.success))}, an opinion worth ${m.success.worth} cuttings`,
+            name: say.success(),
+            value: say.anOpinionWorthCuttings({
+              percentSpan: this.words.percentSpan(successRange(m.success)),
+              worth: m.success.worth,
+            }),
             evidence: evidenceText(m.success.evidence),
           },
           ...this.learned(m),
@@ -286,30 +308,37 @@ export class TaxonPage {
     const figures: Figure[] = [];
     if (belief.own.cuttings + belief.genus.cuttings > 0)
       figures.push({
-        name: 'On this bench',
-        value: `${this.words.percent(belief.mean)} succeed`,
+        name: say.onThisBench(),
+        value: say.succeed({ percent: this.words.percent(belief.mean) }),
         evidence: beliefWords(belief, way.method),
       });
     if (belief.pooled) {
       const { chance, benches } = belief.pooled;
       const [low, high] = [0.1, 0.9].map((p) => shareAt(quantileOfPieces(chance, p)));
       figures.push({
-        name: 'On other benches',
-        value: `${this.words.percentSpan({ low: low!, high: high! })} succeed, ${benchesText(benches)}`,
-        evidence: 'where a bench to come lies, eight times in ten',
+        name: say.onOtherBenches(),
+        value: say.succeed2({
+          percentSpan: this.words.percentSpan({ low: low!, high: high! }),
+          benches: benchesText(benches),
+        }),
+        evidence: say.whereABenchTo(),
       });
     }
     const each = headsEach(this.state(), this.id(), way.method);
     if (each)
       figures.push({
-        name: 'Young plants each',
+        name: say.youngPlantsEach(),
         value: this.words.decimal(each.heads / each.pieces, 1),
-        evidence: `${each.heads} from ${each.pieces} of your own`,
+        evidence: say.fromOfYourOwn({ heads: each.heads, pieces: each.pieces }),
       });
     if (belief.own.lived + belief.genus.lived > 0)
       figures.push({
-        name: 'Its pace here',
-        value: `${this.words.decimal(pace.factor, 2)} times the days, ${this.words.decimal(pace.low, 2)} to ${this.words.decimal(pace.high, 2)}`,
+        name: say.itsPaceHere(),
+        value: say.timesTheDaysTo({
+          factor: this.words.decimal(pace.factor, 2),
+          low: this.words.decimal(pace.low, 2),
+          high: this.words.decimal(pace.high, 2),
+        }),
         evidence: paceWords(belief),
       });
     return figures;
@@ -323,18 +352,28 @@ interface Figure {
 }
 
 const POLARITY = {
-  'base down': 'the end that stood lower goes down',
-  laid: 'laid on the surface',
-  'as it stood': 'as it stood, at the depth it had',
+  get 'base down'() {
+    return say.theEndThatStood();
+  },
+  get laid() {
+    return say.laidOnTheSurface();
+  },
+  get 'as it stood'() {
+    return say.asItStoodAt();
+  },
 } as const;
 
 /** `5 cm, 2 nodes`; empty where nothing is asked. */
 function leastWords(least: Least, length: (mm: number) => string): string {
   return [
     least.lengthMm === undefined ? '' : length(least.lengthMm),
-    least.nodes === undefined ? '' : least.nodes === 1 ? '1 node' : `${least.nodes} nodes`,
-    least.tallMm === undefined ? '' : `${length(least.tallMm)} tall`,
-    least.share === undefined || least.tallMm !== undefined ? '' : 'a third of the mother’s size',
+    least.nodes === undefined
+      ? ''
+      : least.nodes === 1
+        ? '1 node'
+        : say.nodes({ nodes: least.nodes }),
+    least.tallMm === undefined ? '' : say.tall({ length: length(least.tallMm) }),
+    least.share === undefined || least.tallMm !== undefined ? '' : say.aThirdOfThe(),
   ]
     .filter(Boolean)
     .join(', ');

@@ -19,6 +19,7 @@ import {
   type PieceSeen,
 } from '@hypogeon/core/practice';
 import { actText, seenText } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/play-page';
 import { PracticeStore } from '../data/practice-store';
 import { Words } from '../data/words';
 import { CuttingMark } from '../marks/cutting-mark';
@@ -30,19 +31,41 @@ const WAITS: readonly Act[] = ['wait', 'week'];
 const HANDS: readonly Act[] = ['set', 'water', 'mist', 'look', 'tug', 'recut', 'move', 'warm'];
 
 const LOOKS: Readonly<Record<PieceSeen, string>> = {
-  gone: 'taken out',
-  soft: 'soft and dark',
-  shrivelled: 'shrivelled',
-  growing: 'new growth',
-  wrinkled: 'wrinkled',
-  plump: 'plump',
+  get gone() {
+    return say.takenOut();
+  },
+  get soft() {
+    return say.softAndDark();
+  },
+  get shrivelled() {
+    return say.shrivelled();
+  },
+  get growing() {
+    return say.newGrowth();
+  },
+  get wrinkled() {
+    return say.wrinkled();
+  },
+  get plump() {
+    return say.plump();
+  },
 };
 const BELOW = {
-  open: 'wound open',
-  closed: 'wound closed',
-  roots: 'roots',
-  holds: 'holds',
-  loose: 'loose',
+  get open() {
+    return say.woundOpen();
+  },
+  get closed() {
+    return say.woundClosed();
+  },
+  get roots() {
+    return say.roots();
+  },
+  get holds() {
+    return say.holds();
+  },
+  get loose() {
+    return say.loose();
+  },
 } as const;
 
 /** One bench, one day at a time, with what can be seen and felt. */
@@ -55,24 +78,27 @@ const BELOW = {
       @let p = played()!;
       <div class="page-head m-0">
         <div>
-          <p class="quiet small"><a routerLink="/plan/practice">Practice</a></p>
+          <p class="quiet small">
+            <a routerLink="/plan/practice">{{ say.practice() }}</a>
+          </p>
           <h1>{{ s.title }}</h1>
         </div>
         <button matButton="text" class="push" (click)="again()" [disabled]="p.acts.length === 0">
-          From the start
+          {{ say.fromTheStart() }}
         </button>
       </div>
       <p class="quiet max-w-[70ch]">{{ s.told }}</p>
       @if (ended()) {
         <hy-practice-ending [played]="p" />
         <div class="row flex flex-wrap gap-2.5">
-          <button matButton="filled" (click)="again()">Play it again</button>
-          <a matButton="outlined" routerLink="/plan/practice">Another bench</a>
+          <button matButton="filled" (click)="again()">{{ say.playItAgain() }}</button>
+          <a matButton="outlined" routerLink="/plan/practice">{{ say.anotherBench() }}</a>
         </div>
       } @else {
-        <section aria-label="The bench">
+        <section [attr.aria-label]="say.theBench()">
           <p class="day max-w-[80ch] min-h-[3em]" role="status">
-            <strong>Day {{ p.day }}</strong> of {{ s.days }}. {{ today() }}
+            <strong>{{ say.day({ day: p.day }) }}</strong>
+            {{ say.ofWord({ days: s.days, today: today() }) }}
           </p>
           <ul class="pieces grid auto-fill-25 gap-2.5 max-w-248 mt-2.5 mb-0 mx-0 p-0 list-none">
             @for (piece of pieces(); track $index) {
@@ -86,7 +112,11 @@ const BELOW = {
             }
           </ul>
         </section>
-        <div class="grid gap-3 pt-3 border-t-2 border-ink" role="group" aria-label="What you do">
+        <div
+          class="grid gap-3 pt-3 border-t-2 border-ink"
+          role="group"
+          [attr.aria-label]="say.whatYouDo()"
+        >
           <div class="row flex flex-wrap gap-2.5">
             @for (act of hands(); track act.id) {
               <button
@@ -117,15 +147,17 @@ const BELOW = {
               </button>
             }
             <button matButton="text" (click)="stopped.set(true)">
-              Stop and show what was true
+              {{ say.stopAndShowWhat() }}
             </button>
           </div>
-          <p class="quiet small">Lifting and tugging set roots back.</p>
+          <p class="quiet small">{{ say.liftingAndTuggingSet() }}</p>
         </div>
       }
     } @else {
-      <h1>No such bench</h1>
-      <p><a routerLink="/plan/practice">To practice</a></p>
+      <h1>{{ say.noSuchBench() }}</h1>
+      <p>
+        <a routerLink="/plan/practice">{{ say.toPractice() }}</a>
+      </p>
     }
   `,
   styles: `
@@ -136,6 +168,8 @@ const BELOW = {
   host: { class: 'grid grid-cols-1 gap-4', '(document:keydown)': 'key($event)' },
 })
 export class PlayPage {
+  protected readonly say = say;
+
   private readonly store = inject(PracticeStore);
   private readonly words = inject(Words);
   readonly id = input.required<string>();

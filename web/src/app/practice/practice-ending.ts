@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input } from '@angular/core';
 import { endingOf, type Ending, type Played } from '@hypogeon/core/practice';
 import { habitText, lessonText, plantsText } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/practice-ending';
 import { Chart } from '../charts/chart';
 import { truthChart } from '../charts/truth-chart';
 import { PracticeStore } from '../data/practice-store';
@@ -22,15 +23,20 @@ interface Row {
   template: `
     @let e = ending();
     <p class="words" role="status">
-      {{ e.you.rooted }} of {{ played().bench.cuttings.length }} rooted{{ asked() }}. Score
-      {{ e.score }} of 100,
       {{
-        e.needless === 0
-          ? 'and no needless act'
-          : e.needless === 1
-            ? 'one needless act'
-            : e.needless + ' needless acts'
-      }}.
+        say.ofRootedScoreOf({
+          rooted: e.you.rooted,
+          cuttingsCount: played().bench.cuttings.length,
+          asked: asked(),
+          score: e.score,
+          what:
+            e.needless === 0
+              ? say.andNoNeedlessAct()
+              : e.needless === 1
+                ? say.oneNeedlessAct()
+                : say.needlessActs({ needless: e.needless }),
+        })
+      }}
     </p>
     <ol class="grid gap-1.5 max-w-[72ch] m-0 pl-5">
       @for (line of lessons(); track line) {
@@ -38,16 +44,18 @@ interface Row {
       }
     </ol>
     <section aria-labelledby="truth">
-      <h2 id="truth" class="ruled">What was true</h2>
-      <hy-chart name="What was true" [tall]="300" [model]="chart()" />
+      <h2 id="truth" class="ruled">{{ say.whatWasTrue() }}</h2>
+      <hy-chart [name]="say.whatWasTrue()" [tall]="300" [model]="chart()" />
     </section>
     <section aria-labelledby="habits">
-      <h2 id="habits" class="ruled">The same luck by other habits</h2>
-      <hy-table name="The same luck" [columns]="columns" [rows]="rows()" [marked]="mine" />
+      <h2 id="habits" class="ruled">{{ say.theSameLuckBy() }}</h2>
+      <hy-table [name]="say.theSameLuck()" [columns]="columns" [rows]="rows()" [marked]="mine" />
     </section>
   `,
 })
 export class PracticeEnding {
+  protected readonly say = say;
+
   private readonly store = inject(PracticeStore);
   readonly played = input.required<Played>();
 
@@ -57,8 +65,8 @@ export class PracticeEnding {
     const { wanted } = this.played().scenario;
     if (wanted === undefined) return '';
     return this.ending().you.rooted >= wanted
-      ? `, ${wanted} were asked for`
-      : ` of ${wanted} asked for`;
+      ? say.wereAskedFor({ wanted })
+      : say.ofAskedFor({ wanted });
   });
   protected readonly chart = computed(() => {
     const { truth, events } = this.played();
@@ -66,9 +74,9 @@ export class PracticeEnding {
     return truthChart(truth, days);
   });
   protected readonly columns: readonly Column<Row>[] = [
-    { key: 'who', head: 'Habit', text: (r) => r.who },
-    { key: 'plants', head: 'Came of it', text: (r) => plantsText(r.plants) },
-    { key: 'waterings', head: 'Waterings', number: true, text: (r) => `${r.waterings}` },
+    { key: 'who', head: say.habit(), text: (r) => r.who },
+    { key: 'plants', head: say.cameOfIt(), text: (r) => plantsText(r.plants) },
+    { key: 'waterings', head: say.waterings(), number: true, text: (r) => `${r.waterings}` },
   ];
   protected readonly rows = computed((): readonly Row[] => [
     { who: 'you', plants: this.ending().you, waterings: this.ending().waterings },

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { SCENARIO_IDS, SCENARIOS } from '@hypogeon/core/practice';
+import { say } from '@hypogeon/messages/practice-page';
 import { PracticeStore } from '../data/practice-store';
 import { PlanTabs } from '../plan/plan-tabs';
 import { Confirm } from '../ui/confirm';
@@ -14,13 +15,12 @@ import { Confirm } from '../ui/confirm';
   host: { class: 'grid grid-cols-1 justify-items-start gap-4' },
   template: `
     <div class="page-head justify-self-stretch m-0">
-      <h1>Practice</h1>
-      <p class="quiet">play a bench day by day; nothing of it touches your journal</p>
+      <h1>{{ say.practice() }}</h1>
+      <p class="quiet">{{ say.playABenchDay() }}</p>
     </div>
     <hy-plan-tabs class="justify-self-stretch" />
     <p class="words">
-      You see what a grower sees, and no more. At the end the truth is laid open, and the same luck
-      is played again under other habits.
+      {{ say.youSeeWhatA() }}
     </p>
     <ol class="w-full max-w-240 bare">
       @for (row of rows(); track row.id) {
@@ -38,11 +38,13 @@ import { Confirm } from '../ui/confirm';
       }
     </ol>
     @if (any()) {
-      <button matButton="text" class="no-print" (click)="wipe()">Wipe my practice</button>
+      <button matButton="text" class="no-print" (click)="wipe()">{{ say.wipeMyPractice() }}</button>
     }
   `,
 })
 export class PracticePage {
+  protected readonly say = say;
+
   private readonly store = inject(PracticeStore);
   private readonly confirm = inject(Confirm);
 
@@ -51,7 +53,11 @@ export class PracticePage {
       const kept = this.store.kept()[id];
       const { title, told } = SCENARIOS[id];
       const state =
-        kept?.best != null ? `best ${kept.best} of 100` : kept?.acts.length ? 'begun' : '';
+        kept?.best != null
+          ? say.bestOf100({ best: kept.best })
+          : kept?.acts.length
+            ? say.begun()
+            : '';
       return { id, title, told, state };
     }),
   );
@@ -59,9 +65,9 @@ export class PracticePage {
 
   protected async wipe(): Promise<void> {
     const sure = await this.confirm.ask({
-      title: 'Wipe your practice?',
-      text: 'Games and scores go. Your journal stays as it is.',
-      yes: 'Wipe it',
+      title: say.wipeYourPractice(),
+      text: say.gamesAndScoresGo(),
+      yes: say.wipeIt(),
     });
     if (sure) this.store.wipe();
   }

@@ -9,6 +9,7 @@ import {
   REHEARSAL_PROBLEM,
   rootDaysText,
 } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/played';
 import { Words } from '../data/words';
 import { IconArray } from './icon-array';
 import { Playing } from './playing';
@@ -32,10 +33,10 @@ import { Playing } from './playing';
                     <button
                       type="button"
                       matButton="text"
-                      [attr.aria-label]="'Leave out ' + nameOf(o)"
+                      [attr.aria-label]="say.leaveOut({ nameOf: nameOf(o) })"
                       (click)="leaveOut.emit(o.name)"
                     >
-                      Leave out
+                      {{ say.leaveOut2() }}
                     </button>
                   }
                 </h2>
@@ -46,31 +47,33 @@ import { Playing } from './playing';
                 <p class="my-0.5">{{ says.others(o) }}</p>
                 <p class="my-0.5">{{ says.days(o) }}</p>
                 <p class="quiet my-0.5">
-                  {{ words.rounded(o.waterings, 0) }} waterings,
-                  {{ words.volume(o.litres * 1000) }}, {{ words.rounded(o.minutes, 0) }} min of
-                  hands for 100
+                  {{
+                    say.wateringsMinOfHands({
+                      waterings: words.rounded(o.waterings, 0),
+                      volume: words.volume(o.litres * 1000),
+                      minutes: words.rounded(o.minutes, 0),
+                    })
+                  }}
                 </p>
               </article>
             }
           </div>
           <section class="mt-5.5" aria-labelledby="apart">
-            <h2 id="apart" class="ruled">Set against each other</h2>
+            <h2 id="apart" class="ruled">{{ say.setAgainstEachOther() }}</h2>
             <ul>
               @for (line of differences(); track $index) {
                 <li>{{ line }}</li>
               }
             </ul>
             <p class="quiet small">
-              Leaf and root: rooted. Leaf alone: still without roots. Dashed: dried up. Cross:
-              rotted. Ranges are what chance alone may do in this play of
-              {{ words.number(p.cuttings) }} cuttings, not what nobody knows of plants.
+              {{ say.leafAndRootRooted({ number: words.number(p.cuttings) }) }}
             </p>
           </section>
         } @else {
           <p class="problem" role="alert">{{ problem[p.problem] }}</p>
         }
       } @else if (waits() && !playing.stopped()) {
-        <mat-progress-bar mode="indeterminate" aria-label="Playing" />
+        <mat-progress-bar mode="indeterminate" [attr.aria-label]="say.playing()" />
       }
       @if (playing.failed()) {
         <p class="problem" role="alert">{{ playing.failed() }}</p>
@@ -81,14 +84,17 @@ import { Playing } from './playing';
         <mat-progress-bar
           mode="determinate"
           [value]="100 * far"
-          [attr.aria-label]="'Playing ' + words.number(playing.size()) + ' cuttings'"
+          [attr.aria-label]="say.playingCuttings({ number: words.number(playing.size()) })"
         />
-        <button type="button" matButton="outlined" (click)="playing.stop()">Stop</button>
+        <button type="button" matButton="outlined" (click)="playing.stop()">
+          {{ say.stop() }}
+        </button>
       </div>
     } @else if (playing.stopped()) {
       <p class="quiet">
-        Stopped: what stands here is of {{ played()?.ok ? 'the small first run' : 'no run' }}.
-        Change something and it plays again.
+        {{
+          say.stoppedWhatStandsHere({ what: played()?.ok ? say.theSmallFirstRun() : say.noRun() })
+        }}
       </p>
     }
   `,
@@ -99,6 +105,8 @@ import { Playing } from './playing';
   `,
 })
 export class Played {
+  protected readonly say = say;
+
   protected readonly words = inject(Words);
   protected readonly playing = inject(Playing);
   readonly played = input.required<Rehearsal | null>();

@@ -19,6 +19,7 @@ import {
   takeUntil,
   timer,
 } from 'rxjs';
+import { say } from '@hypogeon/messages/playing';
 import { REHEARSE_WORKER } from '../data/workers';
 
 /** What is to be played. */
@@ -109,12 +110,10 @@ export class Playing {
     console.error('the rehearsal', error);
     try {
       const played = rehearse({ ...ask, cuttings: HERE, seed: SEED });
-      this.failed.set(
-        `Only ${HERE} cuttings: this browser plays no more of them beside the page. Reload for the whole.`,
-      );
+      this.failed.set(say.onlyCuttingsThisBrowser({ here: HERE }));
       return of(played);
     } catch {
-      this.failed.set('It could not be played here. Reload, and try once more.');
+      this.failed.set(say.itCouldNotBe());
       return of(null);
     }
   }

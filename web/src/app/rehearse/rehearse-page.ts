@@ -26,6 +26,7 @@ import type { BatchFields } from '@hypogeon/core/journal';
 import type { Part } from '@hypogeon/core/plan';
 import { forecastText, piecesText, REHEARSAL_PROBLEM, warmthStep } from '@hypogeon/words';
 import { catchError, from, map, of, switchMap } from 'rxjs';
+import { say } from '@hypogeon/messages/rehearse-page';
 import { oneAtATime } from '../data/one-at-a-time';
 import { Words } from '../data/words';
 import { REHEARSE_WORKER } from '../data/workers';
@@ -68,11 +69,14 @@ const USUAL_COUNT = 10;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
-      <h1>Try it first</h1>
+      <h1>{{ say.tryItFirst() }}</h1>
       <p class="quiet">{{ title() }}</p>
       <div class="push">
-        <a matButton="outlined" routerLink="/plan" [queryParams]="{ mother: desk.draft().mother }"
-          >Back to the plan</a
+        <a
+          matButton="outlined"
+          routerLink="/plan"
+          [queryParams]="{ mother: desk.draft().mother }"
+          >{{ say.backToThePlan() }}</a
         >
       </div>
     </div>
@@ -81,9 +85,9 @@ const USUAL_COUNT = 10;
       <hy-mother-pick [mother]="mother()" />
     } @else {
       <p>
-        The same cuttings, weather and luck, side by side. Played, not promised{{
-          several().length > 1 ? '' : ': what is assumed of rot and thirst stands below'
-        }}.
+        {{
+          say.theSameCuttingsWeather({ what: several().length > 1 ? '' : say.whatIsAssumedOf() })
+        }}
       </p>
       @if (assumed()) {
         <p class="quiet">{{ assumed() }}</p>
@@ -101,82 +105,82 @@ const USUAL_COUNT = 10;
         <fieldset
           class="grid auto-fill-56 gap-y-1.5 gap-x-6.5 mt-5.5 mb-4 mx-0 pt-2.5 border-t border-line"
         >
-          <legend class="pr-2.5 font-bold">What if, in this plan</legend>
+          <legend class="pr-2.5 font-bold">{{ say.whatIfInThis() }}</legend>
           @if (m.widthMm !== null) {
             <label
-              >Wound {{ words.length(m.widthMm) }}
+              >{{ say.wound({ length: words.length(m.widthMm) }) }}
               <mat-slider min="1" max="80" step="1"
                 ><input
                   matSliderThumb
-                  aria-label="Wound width"
+                  [attr.aria-label]="say.woundWidth()"
                   [value]="m.widthMm"
                   (valueChange)="width.set($event)"
               /></mat-slider>
             </label>
           }
           <label
-            >{{ words.days(m.dryDays) }} to dry
+            >{{ say.toDry({ days: words.days(m.dryDays) }) }}
             <mat-slider min="0" max="30" step="1"
               ><input
                 matSliderThumb
-                aria-label="Days to dry"
+                [attr.aria-label]="say.daysToDry()"
                 [value]="m.dryDays"
                 (valueChange)="dryDays.set($event)"
             /></mat-slider>
           </label>
           <label
-            >First water {{ firstSays(m) }}
+            >{{ say.firstWater({ firstSays: firstSays(m) }) }}
             <mat-slider min="0" max="60" step="1"
               ><input
                 matSliderThumb
-                aria-label="Day of the first water"
+                [attr.aria-label]="say.dayOfTheFirst()"
                 [value]="firstDay(m)"
                 (valueChange)="first.set($event)"
             /></mat-slider>
           </label>
           <label
-            >{{ warmer() === 0 ? 'As warm as it is' : warmerSays() }}
+            >{{ warmer() === 0 ? say.asWarmAsIt() : warmerSays() }}
             <mat-slider min="-8" max="8" step="1"
               ><input
                 matSliderThumb
-                aria-label="Warmer or cooler"
+                [attr.aria-label]="say.warmerOrCooler()"
                 [value]="warmer()"
                 (valueChange)="warmer.set($event)"
             /></mat-slider>
           </label>
           <label
-            >{{ damper() === 0 ? 'As damp as it is' : damperSays() }}
+            >{{ damper() === 0 ? say.asDampAsIt() : damperSays() }}
             <mat-slider min="-30" max="30" step="5"
               ><input
                 matSliderThumb
-                aria-label="Damper or drier"
+                [attr.aria-label]="say.damperOrDrier()"
                 [value]="damper()"
                 (valueChange)="damper.set($event)"
             /></mat-slider>
           </label>
-          <hy-field label="In another mix">
+          <hy-field [label]="say.inAnotherMix()">
             <mat-select [value]="otherMix()" (selectionChange)="otherMix.set($event.value)">
-              <mat-option value="">as planned</mat-option>
+              <mat-option value="">{{ say.asPlanned() }}</mat-option>
               @for (x of desk.mixes(); track x.id) {
                 <mat-option [value]="x.id">{{ x.name }}</mat-option>
               }
             </mat-select>
           </hy-field>
-          <hy-field label="Played with">
+          <hy-field [label]="say.playedWith()">
             <mat-select [value]="playing.size()" (selectionChange)="playing.size.set($event.value)">
               @for (n of sizes; track n) {
-                <mat-option [value]="n">{{ words.number(n) }} cuttings</mat-option>
+                <mat-option [value]="n">{{ say.cuttings({ number: words.number(n) }) }}</mat-option>
               }
             </mat-select>
           </hy-field>
           @if (routines().length > 0 && kept().length < mostKept) {
-            <hy-field label="Beside it, my routine" [problem]="routineProblem()">
+            <hy-field [label]="say.besideItMyRoutine()" [problem]="routineProblem()">
               <mat-select
                 value=""
                 (selectionChange)="besideRoutine($event.value); pick.value = ''"
                 #pick
               >
-                <mat-option value="">choose one</mat-option>
+                <mat-option value="">{{ say.chooseOne() }}</mat-option>
                 @for (r of routines(); track r.id) {
                   <mat-option [value]="r.id">{{ r.name }}</mat-option>
                 }
@@ -186,37 +190,37 @@ const USUAL_COUNT = 10;
           <div class="row flex flex-wrap gap-2.5 col-span-full">
             @if (kept().length < mostKept) {
               <button type="button" matButton="outlined" (click)="keepBeside()">
-                Keep this way beside the others
+                {{ say.keepThisWayBeside() }}
               </button>
             }
-            <button type="button" matButton="text" (click)="undo()">Undo my what-ifs</button>
+            <button type="button" matButton="text" (click)="undo()">
+              {{ say.undoMyWhatIfs() }}
+            </button>
           </div>
         </fieldset>
         <section class="mt-5.5" aria-labelledby="forecast">
-          <h2 id="forecast" class="ruled">Forecast</h2>
+          <h2 id="forecast" class="ruled">{{ say.forecast() }}</h2>
           @if (desk.draft().forecast; as f) {
-            <p role="status">{{ forecastSays(f) }} Kept with this plan.</p>
+            <p role="status">{{ say.keptWithThisPlan({ forecastSays: forecastSays(f) }) }}</p>
             <button type="button" matButton="text" (click)="desk.put({ forecast: null })">
-              Do not keep it
+              {{ say.doNotKeepIt() }}
             </button>
           } @else {
             <p class="quiet">
-              Kept with the plan as it stands, without what-ifs, and held against what comes of it,
-              in Results. Changing the plan drops it.
+              {{ say.keptWithThePlan() }}
             </p>
             <button type="button" matButton="outlined" (click)="keepForecast()">
-              Keep a forecast with the plan
+              {{ say.keepAForecastWith() }}
             </button>
           }
         </section>
       }
       @if (several().length > 1) {
         <section class="mt-5.5" aria-labelledby="together">
-          <h2 id="together" class="ruled">All of them together</h2>
-          <p role="status">{{ together() || 'Being played …' }}</p>
+          <h2 id="together" class="ruled">{{ say.allOfThemTogether() }}</h2>
+          <p role="status">{{ together() || say.beingPlayed() }}</p>
           <p class="quiet">
-            One forecast is kept for one batch: choose a way in the plan to keep its own, or to try
-            other days and waters.
+            {{ say.oneForecastIsKept() }}
           </p>
         </section>
       }
@@ -234,6 +238,8 @@ const USUAL_COUNT = 10;
   `,
 })
 export class RehearsePage {
+  protected readonly say = say;
+
   protected readonly desk = inject(PlanDesk);
   protected readonly cut = inject(PlanCut);
   protected readonly words = inject(Words);
@@ -283,7 +289,10 @@ export class RehearsePage {
     const { container, mix } = this.desk.draft();
     return container && mix
       ? ''
-      : `Played in ${this.pot()?.name ?? 'a pot'} with ${this.mix()?.name ?? 'a mix'}, until you say what.`;
+      : say.playedInWithUntil({
+          name: this.pot()?.name ?? say.aPot(),
+          name2: this.mix()?.name ?? say.aMix(),
+        });
   });
 
   /** The plan as it stands, or why it cannot be played. */
@@ -334,7 +343,7 @@ export class RehearsePage {
           map(forecastText),
           catchError((error: unknown) => {
             console.error('the forecast', error);
-            return of('The forecast could not be played. Reload, and try once more.');
+            return of(say.theForecastCouldNot());
           }),
         );
       }),
@@ -342,7 +351,12 @@ export class RehearsePage {
     { initialValue: '' },
   );
 
-  private inMix(mix: string | undefined, name = 'This plan', over: BatchFields = {}, part?: Part) {
+  private inMix(
+    mix: string | undefined,
+    name = say.thisPlan(),
+    over: BatchFields = {},
+    part?: Part,
+  ) {
     const figures = this.cut.figures();
     const rot = this.rot();
     if (!figures || !rot || this.desk.space() === '' || this.desk.cutOnProblem()) return null;
@@ -386,15 +400,15 @@ export class RehearsePage {
     if (!mine) return [];
     return [
       mine,
-      { ...mine, name: 'A day, then water', dryDays: 1, first: { day: 1 } },
+      { ...mine, name: say.aDayThenWater(), dryDays: 1, first: { day: 1 } },
       {
         ...mine,
-        name: 'Set at once, watered weekly',
+        name: say.setAtOnceWatered(),
         dryDays: 0,
         first: { day: 0 },
         then: { everyDays: 7 },
       },
-      { ...mine, name: 'No water until roots', first: { once: 'roots' } },
+      { ...mine, name: say.noWaterUntilRoots(), first: { once: 'roots' } },
       ...this.kept(),
     ];
   });
@@ -450,7 +464,7 @@ export class RehearsePage {
       if (this.desk.draft() === plan) this.desk.put({ forecast });
     } catch (error) {
       console.error('the forecast', error);
-      this.playing.failed.set('The forecast could not be played. Reload, and try once more.');
+      this.playing.failed.set(say.theForecastCouldNot());
     }
   });
 
@@ -458,15 +472,15 @@ export class RehearsePage {
     return 'day' in first ? first.day : 60;
   }
   protected firstSays({ first }: Strategy): string {
-    return 'day' in first ? `on day ${first.day}` : 'once roots show';
+    return 'day' in first ? say.onDay({ day: first.day }) : say.onceRootsShow();
   }
   protected warmerSays(): string {
     const n = this.warmer();
-    return `${warmthStep(Math.abs(n), this.words.speech())} ${n > 0 ? 'warmer' : 'cooler'}`;
+    return `${warmthStep(Math.abs(n), this.words.speech())} ${n > 0 ? say.warmer() : say.cooler()}`;
   }
   protected damperSays(): string {
     const n = this.damper();
-    return `${Math.abs(n)} points of humidity ${n > 0 ? 'more' : 'less'}`;
+    return say.pointsOfHumidity({ abs: Math.abs(n), what: n > 0 ? say.more() : say.less() });
   }
   /** Ways of one’s own, kept to be set against the plan as it is changed further. */
   protected readonly kept = linkedSignal<string, readonly Strategy[]>({
@@ -484,11 +498,11 @@ export class RehearsePage {
     const damp = this.damper() === 0 ? [] : [this.damperSays()];
     const mix = this.desk.mixes().find((m) => m.id === this.otherMix())?.name;
     const parts = [
-      `dried ${mine.dryDays} d`,
-      `water ${this.firstSays(mine)}`,
+      say.driedD({ dryDays: mine.dryDays }),
+      say.water({ firstSays: this.firstSays(mine) }),
       ...warm,
       ...damp,
-      ...(mix ? [`in ${mix}`] : []),
+      ...(mix ? [say.inWord({ mix })] : []),
     ];
     const name = parts.join(', ').replace(/^./, (c) => c.toUpperCase());
     this.kept.update((kept) => [...kept.filter((k) => k.name !== name), { ...mine, name }]);
@@ -500,7 +514,7 @@ export class RehearsePage {
   protected besideRoutine(id: string): void {
     const routine = this.desk.state().protocols.get(id);
     if (!routine) return;
-    const { id: _id, name = 'My routine', ...fields } = routine;
+    const { id: _id, name = say.myRoutine(), ...fields } = routine;
     const made = this.inMix(this.mix()?.id, name, fields);
     if (!made) return;
     if ('problem' in made) return this.routineProblem.set(REHEARSAL_PROBLEM[made.problem]);

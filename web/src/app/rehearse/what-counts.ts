@@ -10,6 +10,7 @@ import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import type { RotCalibration, Strategy, Weather } from '@hypogeon/core/rehearse';
 import { matterText, reachText, rotCalibrationText } from '@hypogeon/words';
 import { catchError, defer, map, of, share, switchMap, tap, timer } from 'rxjs';
+import { say } from '@hypogeon/messages/what-counts';
 import { Words } from '../data/words';
 import { MATTERS_WORKER } from '../data/workers';
 import { SEED } from './playing';
@@ -34,7 +35,7 @@ export interface Counted {
   template: `
     @if (matters().length > 0) {
       <section class="mt-5.5" aria-labelledby="matters">
-        <h2 id="matters" class="ruled">What matters most here</h2>
+        <h2 id="matters" class="ruled">{{ say.whatMattersMostHere() }}</h2>
         <ol>
           @for (line of matters(); track $index) {
             <li>{{ line }}</li>
@@ -43,7 +44,7 @@ export interface Counted {
       </section>
     }
     <section class="mt-5.5" aria-labelledby="rests">
-      <h2 id="rests" class="ruled">What it rests on</h2>
+      <h2 id="rests" class="ruled">{{ say.whatItRestsOn() }}</h2>
       <p class="my-1">{{ rests() }}</p>
       @if (reach()) {
         <p class="my-1">{{ reach() }}</p>
@@ -52,6 +53,8 @@ export interface Counted {
   `,
 })
 export class WhatCounts {
+  protected readonly say = say;
+
   private readonly words = inject(Words);
   private readonly worker = inject(MATTERS_WORKER);
   readonly of = input.required<Counted>();

@@ -5,6 +5,7 @@ import { batchTitle, containersOf, mixesOf } from '@hypogeon/core/bench';
 import { daysBetween } from '@hypogeon/core/days';
 import { weatherIn, whatIf } from '@hypogeon/core/rehearse';
 import { forecastText, WHAT_IF_PROBLEM, whatIfName } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/what-if-page';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { oneAtATime } from '../data/one-at-a-time';
@@ -25,23 +26,25 @@ import { WhatCounts, type Counted } from './what-counts';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
-      <h1>What if</h1>
+      <h1>{{ say.whatIf() }}</h1>
       <p class="quiet">{{ title() }}</p>
       @if (batch(); as b) {
         <div class="push">
-          <a matButton="outlined" [routerLink]="['/bench', b.id]">Back to the batch</a>
+          <a matButton="outlined" [routerLink]="['/bench', b.id]">{{ say.backToTheBatch() }}</a>
         </div>
       }
     </div>
     @if (!batch()) {
-      <p>There is no such batch. <a routerLink="/bench">All batches</a></p>
+      <p>
+        {{ say.thereIsNoSuch() }} <a routerLink="/bench">{{ say.allBatches() }}</a>
+      </p>
     } @else if (problem()) {
       <p role="alert">{{ problem() }}</p>
     } @else if (asked(); as a) {
-      <p>{{ told(a) }} A play, not advice: what the day asks stands on Today.</p>
+      <p>{{ say.aPlayNotAdvice({ told: told(a) }) }}</p>
       @if (stands()) {
         <p class="quiet">
-          {{ stands() }} <a [routerLink]="['/bench', id(), 'water']">Say it now</a>
+          {{ stands() }} <a [routerLink]="['/bench', id(), 'water']">{{ say.sayItNow() }}</a>
         </p>
       }
       @if (came()) {
@@ -50,15 +53,16 @@ import { WhatCounts, type Counted } from './what-counts';
       <hy-played [played]="played()" [waits]="true" [naming]="naming()" />
       @if (!a.came && batch()!.cut) {
         <section class="mt-5.5" aria-labelledby="forecast">
-          <h2 id="forecast" class="ruled">Forecast</h2>
+          <h2 id="forecast" class="ruled">{{ say.forecast() }}</h2>
           @if (last(); as f) {
             <p role="status">
-              {{ forecastSays(f) }} Kept {{ words.near(f.day) }};
-              <a routerLink="/results/forecasts">Forecasts</a> holds it against what comes.
+              {{ say.kept({ forecastSays: forecastSays(f), near: words.near(f.day) }) }}
+              <a routerLink="/results/forecasts">{{ say.forecasts() }}</a>
+              {{ say.holdsItAgainstWhat() }}
             </p>
           }
           <button type="button" matButton="outlined" (click)="keepForecast()">
-            {{ last() ? 'Keep one more, as it stands today' : 'Keep a forecast of its course' }}
+            {{ last() ? say.keepOneMoreAs() : say.keepAForecastOf() }}
           </button>
           @if (failed()) {
             <p class="problem" role="alert">{{ failed() }}</p>
@@ -72,6 +76,8 @@ import { WhatCounts, type Counted } from './what-counts';
   `,
 })
 export class WhatIfPage {
+  protected readonly say = say;
+
   protected readonly words = inject(Words);
   protected readonly playing = inject(Playing);
   private readonly state = inject(Journal).state;
@@ -101,7 +107,7 @@ export class WhatIfPage {
     const { pot, mix } = assumed;
     const of = (told: string | undefined, name: string): string => (told === undefined ? name : '');
     const parts = [of(batch.container, pot.name), of(batch.mix, mix.name)].filter(Boolean);
-    return `Played with ${parts.join(' and ')}, until you say what it stands in.`;
+    return say.playedWithUntilYou({ parts: parts.join(' and ') });
   });
   private readonly answer = computed(() => {
     const [batch, assumed] = [this.batch(), this.assumed()];
@@ -162,14 +168,17 @@ export class WhatIfPage {
     days,
   }: NonNullable<ReturnType<typeof this.asked>>): string {
     const batch = this.batch()!;
-    if (came)
-      return `Its ${days} days told again with the same weather and luck: as it went, by its own course, and otherwise.`;
+    if (came) return say.itsDaysToldAgain({ days });
     const left = days - since;
     const seen =
       counted > 0
-        ? `that waited for roots at the last count, day ${counted}`
-        : `that wait for roots, day ${daysBetween(batch.cutOn, this.today())}`;
-    return `Of the ${this.words.number(pieces)} ${seen}: what they come to in ${this.words.days(left)} from today, by what is done from now on. What was done so far is the same in all.`;
+        ? say.thatWaitedForRoots({ counted })
+        : say.thatWaitForRoots({ daysBetween: daysBetween(batch.cutOn, this.today()) });
+    return say.ofTheWhatThey({
+      number: this.words.number(pieces),
+      seen,
+      days: this.words.days(left),
+    });
   }
 
   /** What really came of it, for the play to be held against. */
@@ -180,13 +189,18 @@ export class WhatIfPage {
     const share = (n: number): string => this.words.percent(n / asked.pieces);
     const others = [
       [rotted, 'rotted'],
-      [dried, 'dried up'],
-      [lost, 'lost otherwise'],
+      [dried, say.driedUp()],
+      [lost, say.lostOtherwise()],
     ]
       .filter(([n]) => (n as number) > 0)
       .map(([n, word]) => `${n} ${word}`);
     const living = rooted + pupped;
-    return `Really ${living} of ${asked.pieces} rooted (${share(living)})${others.length > 0 ? `, ${others.join(', ')}` : ''}.`;
+    return say.reallyOfRooted({
+      living,
+      pieces: asked.pieces,
+      share: share(living),
+      what: others.length > 0 ? `, ${others.join(', ')}` : '',
+    });
   });
 
   protected readonly forecastSays = forecastText;
@@ -212,10 +226,13 @@ export class WhatIfPage {
       );
       const had = batch.counts.rooted + batch.counts.pupped;
       const way = whatIfName('course', false);
-      await this.actions.record(forecastEntry(batch.id, forecast, { had, way }), 'Forecast kept');
+      await this.actions.record(
+        forecastEntry(batch.id, forecast, { had, way }),
+        say.forecastKept(),
+      );
     } catch (error) {
       console.error('the forecast', error);
-      this.failed.set('The forecast could not be played. Reload, and try once more.');
+      this.failed.set(say.theForecastCouldNot());
     }
   });
 }

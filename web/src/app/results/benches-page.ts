@@ -28,6 +28,7 @@ import {
   points,
 } from '@hypogeon/words';
 import { zipSync, strToU8 } from 'fflate';
+import { say } from '@hypogeon/messages/benches-page';
 import { Actions } from '../data/actions';
 import { freshId } from '../data/fresh-id';
 import { Journal } from '../data/journal';
@@ -85,6 +86,8 @@ const NAME_OF = new Map(CATALOGUE.map((t) => [t.id, t.name]));
   styleUrl: './pages.scss',
 })
 export class BenchesPage {
+  protected readonly say = say;
+
   private readonly journal = inject(Journal);
   private readonly state = this.journal.state;
   private readonly actions = inject(Actions);
@@ -121,10 +124,14 @@ export class BenchesPage {
       forest,
       headline: forest.against
         ? againstText(forest.against, way.method)
-        : `${capital(METHOD[way.method].many)} ${benchesText(forest.benches.length)}: ${this.words.percentSpan(forest.fresh)} of them root on a bench to come.`,
+        : say.ofThemRootOn({
+            many: capital(METHOD[way.method].many),
+            benches: benchesText(forest.benches.length),
+            percentSpan: this.words.percentSpan(forest.fresh),
+          }),
       tall: rangesTall(rows.length),
       chart: rangesChart(rows, {
-        title: `Share of ${METHOD[way.method].many} that rooted`,
+        title: say.shareOfThatRooted({ many: METHOD[way.method].many }),
         figure: (share) => this.words.percent(share),
         most: 1,
       }),
@@ -140,19 +147,24 @@ export class BenchesPage {
     });
     return [
       ...benches.map((b) => row(this.called(b.bench), b)),
-      row('A bench to come', fresh),
-      ...(own ? [row('Yours, as counted', own)] : []),
-      row('Believed here', believed),
+      row(say.aBenchToCome(), fresh),
+      ...(own ? [row(say.yoursAsCounted(), own)] : []),
+      row(say.believedHere(), believed),
     ];
   }
 
   protected readonly columns: readonly Column<Forest['benches'][number]>[] = [
-    { key: 'bench', head: 'Bench', text: (b) => this.called(b.bench) },
-    { key: 'rooted', head: 'Rooted', number: true, text: (b) => `${b.rooted} of ${b.told}` },
-    { key: 'range', head: 'Share', number: true, text: (b) => this.words.percentSpan(b) },
+    { key: 'bench', head: say.bench(), text: (b) => this.called(b.bench) },
+    {
+      key: 'rooted',
+      head: say.rooted(),
+      number: true,
+      text: (b) => say.ofWord({ rooted: b.rooted, told: b.told }),
+    },
+    { key: 'range', head: say.share(), number: true, text: (b) => this.words.percentSpan(b) },
     {
       key: 'without',
-      head: 'Without it, points',
+      head: say.withoutItPoints(),
       number: true,
       text: (b) => (b.without === null ? '–' : points(b.without)),
       sort: (b) => b.without,
@@ -184,11 +196,15 @@ export class BenchesPage {
     })),
   );
   protected readonly keptColumns: readonly Column<Kept>[] = [
-    { key: 'bench', head: 'Bench', text: (b) => (b.out ? `${b.name}, taken out` : b.name) },
-    { key: 'cuttings', head: 'Cuttings', number: true, text: (b) => `${b.cuttings}` },
-    { key: 'halves', head: 'Half-years', text: (b) => b.halves },
-    { key: 'plants', head: 'Plants', number: true, text: (b) => `${b.plants}` },
-    { key: 'act', head: 'Take out', text: () => '', act: true },
+    {
+      key: 'bench',
+      head: say.bench(),
+      text: (b) => (b.out ? say.takenOut({ name: b.name }) : b.name),
+    },
+    { key: 'cuttings', head: say.cuttings(), number: true, text: (b) => `${b.cuttings}` },
+    { key: 'halves', head: say.halfYears(), text: (b) => b.halves },
+    { key: 'plants', head: say.plants(), number: true, text: (b) => `${b.plants}` },
+    { key: 'act', head: say.takeOut(), text: () => '', act: true },
   ];
 
   protected readonly own = computed(() =>
@@ -200,31 +216,32 @@ export class BenchesPage {
   );
   protected readonly giveSays = computed(() => `${capital(summary(this.own().rows))}.`);
   protected readonly rowColumns: readonly Column<CountsRow>[] = [
-    { key: 'plant', head: 'Plant', text: (r) => NAME_OF.get(r.taxon) ?? r.taxon },
+    { key: 'plant', head: say.plant(), text: (r) => NAME_OF.get(r.taxon) ?? r.taxon },
     {
       key: 'way',
-      head: 'Way',
+      head: say.way(),
       text: (r) => METHOD[r.method].many,
       note: (r) => COURSE_WORDS[r.course].name.toLowerCase(),
     },
     {
       key: 'half',
-      head: 'Half-year',
+      head: say.halfYear(),
       text: (r) => halfText(r),
       note: (r) => [r.temperature, r.damp].filter(Boolean).join(', '),
     },
-    { key: 'batches', head: 'Batches', number: true, text: (r) => `${r.batches}` },
-    { key: 'set', head: 'Set', number: true, text: (r) => `${r.set}` },
-    { key: 'rooted', head: 'Rooted', number: true, text: (r) => `${r.rooted}` },
-    { key: 'pups', head: 'Pups', number: true, text: (r) => `${r.pupped}` },
-    { key: 'rotted', head: 'Rotted', number: true, text: (r) => `${r.rotted}` },
-    { key: 'dried', head: 'Dried', number: true, text: (r) => `${r.dried}` },
-    { key: 'lost', head: 'Other', number: true, text: (r) => `${r.lost}` },
-    { key: 'waiting', head: 'Waiting', number: true, text: (r) => `${r.waiting}` },
+    { key: 'batches', head: say.batches(), number: true, text: (r) => `${r.batches}` },
+    { key: 'set', head: say.setWord(), number: true, text: (r) => `${r.set}` },
+    { key: 'rooted', head: say.rooted(), number: true, text: (r) => `${r.rooted}` },
+    { key: 'pups', head: say.pups(), number: true, text: (r) => `${r.pupped}` },
+    { key: 'rotted', head: say.rotted(), number: true, text: (r) => `${r.rotted}` },
+    { key: 'dried', head: say.dried(), number: true, text: (r) => `${r.dried}` },
+    { key: 'lost', head: say.other(), number: true, text: (r) => `${r.lost}` },
+    { key: 'waiting', head: say.waiting(), number: true, text: (r) => `${r.waiting}` },
     {
       key: 'roots',
-      head: 'Roots came at',
-      text: (r) => r.roots.map((b) => `${b.count} at ${b.after}–${b.by}`).join('; '),
+      head: say.rootsCameAt(),
+      text: (r) =>
+        r.roots.map((b) => say.at({ count: b.count, after: b.after, by: b.by })).join('; '),
     },
   ];
 
@@ -267,20 +284,24 @@ export class BenchesPage {
 
   protected async take(offered: Offered): Promise<void> {
     // Twice the same changes nothing: the key is the bench.
-    if (await this.actions.record(takenIn(offered), 'Taken in')) this.leave(offered.counts.bench);
+    if (await this.actions.record(takenIn(offered), say.takenIn()))
+      this.leave(offered.counts.bench);
   }
 
   protected readonly takeAll = oneAtATime(async () => {
     const sound = this.offered().filter((o) => o.doubts.length === 0);
     if (sound.length === 0) return;
-    const saved = await this.actions.recordAll(sound.map(takenIn), `${sound.length} taken in`);
+    const saved = await this.actions.recordAll(
+      sound.map(takenIn),
+      say.takenIn2({ soundCount: sound.length }),
+    );
     if (saved) sound.forEach((o) => this.leave(o.counts.bench));
   });
 
   protected setOut(bench: string, out: boolean): void {
     void this.actions.record(
       { kind: 'put', record: 'bench', key: bench, fields: { out } },
-      out ? 'Taken out' : 'Taken in again',
+      out ? say.takenOut2() : say.takenInAgain(),
     );
   }
 
@@ -322,7 +343,7 @@ export class BenchesPage {
     const known = this.state().benches.get(bench);
     if (known) return nameOf(known);
     const offered = this.waiting().find((o) => o.counts.bench === bench)?.name;
-    return offered ?? `bench ${bench.slice(0, 8)}`;
+    return offered ?? say.bench2({ bench: bench.slice(0, 8) });
   }
 }
 
@@ -332,7 +353,7 @@ const tooLarge = (bytes: number): ReadCounts => ({
   problems: [{ reason: { is: 'too large', megabytes: bytes / 1e6, most: MAX_COUNTS_BYTES / 1e6 } }],
 });
 
-const nameOf = ({ id, name }: BenchRecord): string => name ?? `bench ${id.slice(0, 8)}`;
+const nameOf = ({ id, name }: BenchRecord): string => name ?? say.bench3({ id: id.slice(0, 8) });
 
 const takenIn = ({ name, counts }: Offered): EntryDraft => ({
   kind: 'put',
@@ -358,6 +379,12 @@ function summary(rows: readonly CountsRow[]): string {
   const sum = (of: (row: CountsRow) => number): number => rows.reduce((n, r) => n + of(r), 0);
   const plants = new Set(rows.map((r) => r.taxon)).size;
   const waiting = sum((r) => r.waiting);
-  const waits = waiting > 0 ? `; ${waiting} still wait` : '';
-  return `${sum((r) => r.set)} cuttings of ${plants} ${plants === 1 ? 'plant' : 'plants'} in ${sum((r) => r.batches)} batches, ${halvesOf(rows)}${waits}`;
+  const waits = waiting > 0 ? say.stillWait({ waiting }) : '';
+  return say.cuttingsOfPlantIn({
+    sum: sum((r) => r.set),
+    plants,
+    sum2: sum((r) => r.batches),
+    halvesOf: halvesOf(rows),
+    waits,
+  });
 }

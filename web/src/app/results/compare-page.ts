@@ -11,6 +11,7 @@ import {
   unfairText,
 } from '@hypogeon/words';
 import * as z from 'zod';
+import { say } from '@hypogeon/messages/compare-page';
 import { Drafts } from '../data/drafts';
 import { shapeOf } from '../data/draft-shape';
 import { Ledger } from '../data/ledger';
@@ -60,19 +61,19 @@ interface Side {
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head m-0">
-      <h1>Compare ways</h1>
-      <p class="quiet">which way roots more, and how sure that is</p>
+      <h1>{{ say.compareWays() }}</h1>
+      <p class="quiet">{{ say.whichWayRootsMore() }}</p>
     </div>
     <hy-ledger-tabs class="-mb-3" at="/results/compare"><hy-ledger-filter /></hy-ledger-tabs>
     <div class="grid auto-fit-44 gap-4">
-      <hy-field label="By">
+      <hy-field [label]="say.by()">
         <mat-select [value]="chosen().by" (selectionChange)="setBy($event.value)">
           @for (g of groupings; track g) {
             <mat-option [value]="g">{{ nameOf[g] }}</mat-option>
           }
         </mat-select>
       </hy-field>
-      <hy-field label="This way">
+      <hy-field [label]="say.thisWay()">
         <mat-select
           [value]="answer()?.comparison?.a?.name"
           (selectionChange)="set({ a: $event.value })"
@@ -82,7 +83,7 @@ interface Side {
           }
         </mat-select>
       </hy-field>
-      <hy-field label="Against">
+      <hy-field [label]="say.against()">
         <mat-select
           [value]="answer()?.comparison?.b?.name"
           (selectionChange)="set({ b: $event.value })"
@@ -94,23 +95,29 @@ interface Side {
       </hy-field>
     </div>
     @if (view(); as v) {
-      <section class="grid grid-cols-1 gap-3" aria-live="polite" aria-label="What came of it">
+      <section
+        class="grid grid-cols-1 gap-3"
+        aria-live="polite"
+        [attr.aria-label]="say.whatCameOfIt()"
+      >
         <p class="words max-w-[44ch] headline text-xl">{{ v.answer }}</p>
         @if (v.unfair) {
           <p>{{ v.unfair }}</p>
         }
         @if (v.ranges; as ranges) {
           <hy-chart
-            [name]="'Share rooted, ' + v.c.a.name + ' and ' + v.c.b.name"
+            [name]="say.shareRootedAnd({ name: v.c.a.name, name2: v.c.b.name })"
             [tall]="ranges.tall"
             [model]="ranges.model"
           />
         }
-        <p>{{ v.trial }} <a routerLink="/results/trials/new">Design a trial</a></p>
+        <p>
+          {{ v.trial }} <a routerLink="/results/trials/new">{{ say.designATrial() }}</a>
+        </p>
       </section>
       <div class="grid grid-cols-1">
         @if (v.c.confounded.length > 0) {
-          <hy-fold heading="What else they differ in">
+          <hy-fold [heading]="say.whatElseTheyDiffer()">
             <ng-template>
               <ul class="m-0 pl-4.5">
                 @for (line of v.c.confounded; track $index) {
@@ -120,43 +127,43 @@ interface Side {
             </ng-template>
           </hy-fold>
         }
-        <hy-fold heading="Roots and losses over time">
+        <hy-fold [heading]="say.rootsAndLossesOver()">
           <ng-template>
-            <hy-chart [name]="v.c.a.name + ' against ' + v.c.b.name" [model]="v.chart" />
+            <hy-chart
+              [name]="say.against2({ name: v.c.a.name, name2: v.c.b.name })"
+              [model]="v.chart"
+            />
           </ng-template>
         </hy-fold>
         @if (all().length > 0) {
-          <hy-fold [heading]="'All ' + all().length + ' side by side'">
+          <hy-fold [heading]="say.allSideBySide({ count: all().length })">
             <ng-template>
-              <hy-table name="All groups side by side" [columns]="columns()" [rows]="all()" />
+              <hy-table [name]="say.allGroupsSideBy()" [columns]="columns()" [rows]="all()" />
             </ng-template>
           </hy-fold>
         }
-        <hy-fold heading="How this was worked out">
+        <hy-fold [heading]="say.howThisWasWorked()">
           <ng-template>
             @for (line of v.working; track $index) {
               <p class="max-w-[68ch]">{{ line }}</p>
             }
             <p class="quiet small max-w-[68ch]">
-              Shares are of settled batches, curves of all that were counted. Shares with Wilson’s
-              interval, their difference with Newcombe’s; Fisher’s exact test and the chance, all on
-              effective numbers, because cuttings of one batch share their tray; many groups at once
-              are corrected by Holm’s method; curves by Aalen and Johansen, in which what rotted can
-              no longer root.
+              {{ say.sharesAreOfSettled() }}
             </p>
           </ng-template>
         </hy-fold>
       </div>
     } @else if (answer()) {
       <p>
-        Two groups with counted batches are needed. Count what is on the bench, or choose another
-        question.
+        {{ say.twoGroupsWithCounted() }}
       </p>
     }
   `,
   styleUrl: './pages.scss',
 })
 export class ComparePage {
+  protected readonly say = say;
+
   private readonly ledger = inject(Ledger);
   private readonly filters = inject(LedgerFilters);
   private readonly words = inject(Words);
@@ -190,7 +197,7 @@ export class ComparePage {
           ? {
               tall: rangesTall(rows.length),
               model: rangesChart(rows, {
-                title: 'Share that rooted',
+                title: say.shareThatRooted(),
                 figure: (share) => this.words.percent(share),
                 most: 1,
               }),
@@ -204,21 +211,21 @@ export class ComparePage {
     { key: 'name', head: this.nameOf[this.chosen().by], text: (r) => r.name, sort: (r) => r.name },
     {
       key: 'batches',
-      head: 'Batches',
+      head: say.batches(),
       number: true,
       text: (r) => `${r.batches}`,
       sort: (r) => r.batches,
     },
     {
       key: 'settled',
-      head: 'Settled',
+      head: say.settled(),
       number: true,
       text: (r) => `${r.told}`,
       sort: (r) => r.told,
     },
-    { key: 'rooted', head: 'Rooted', number: true, text: (r) => r.rooted },
-    { key: 'half', head: 'Half have roots, day', number: true, text: (r) => r.half },
-    { key: 'says', head: 'Against all others', text: (r) => r.says },
+    { key: 'rooted', head: say.rooted(), number: true, text: (r) => r.rooted },
+    { key: 'half', head: say.halfHaveRootsDay(), number: true, text: (r) => r.half },
+    { key: 'says', head: say.againstAllOthers(), text: (r) => r.says },
   ]);
   protected readonly all = computed((): readonly Side[] =>
     (this.answer()?.all ?? []).map(({ name, settledBatches, told, rooted, half, p }) => ({
@@ -227,7 +234,7 @@ export class ComparePage {
       told,
       rooted: rooted ? this.words.percentSpan(rooted) : '–',
       half: half ? halfDays(half) : '–',
-      says: p === null ? '' : p < 0.1 ? `differs, ${pText(p)}` : 'no clear difference',
+      says: p === null ? '' : p < 0.1 ? say.differs({ p: pText(p) }) : say.noClearDifference(),
     })),
   );
 

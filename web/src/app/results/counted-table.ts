@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core
 import type { CountedRow } from '@hypogeon/core/ledger';
 import type { ShareInterval } from '@hypogeon/core/stats';
 import { eachOf } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/counted-table';
 import { Words } from '../data/words';
 import type { Column } from '../ui/column';
 import { Table } from '../ui/table';
@@ -19,17 +20,17 @@ export class CountedTable {
   readonly rows = input.required<readonly CountedRow[]>();
 
   protected readonly columns: readonly Column<CountedRow>[] = [
-    { key: 'name', head: 'Group', text: (r) => r.name, sort: (r) => r.name },
+    { key: 'name', head: say.group(), text: (r) => r.name, sort: (r) => r.name },
     {
       key: 'set',
-      head: 'Set',
+      head: say.setWord(),
       number: true,
       text: (r) => `${r.count.stuck}`,
       sort: (r) => r.count.stuck,
     },
     {
       key: 'rooted',
-      head: 'Rooted',
+      head: say.rooted(),
       number: true,
       text: (r) => `${r.count.rooted}`,
       note: (r) => this.span(r.shares.rooted),
@@ -37,7 +38,7 @@ export class CountedTable {
     },
     {
       key: 'pups',
-      head: 'Pups',
+      head: say.pups(),
       number: true,
       text: (r) => `${r.count.pupped}`,
       note: (r) => eachOf(r.count, this.words.speech().locale),
@@ -45,7 +46,7 @@ export class CountedTable {
     },
     {
       key: 'rotted',
-      head: 'Rotted',
+      head: say.rotted(),
       number: true,
       text: (r) => `${r.count.rotted}`,
       note: (r) => this.span(r.shares.rotted),
@@ -53,14 +54,14 @@ export class CountedTable {
     },
     {
       key: 'waiting',
-      head: 'Waiting',
+      head: say.waiting(),
       number: true,
       text: (r) => `${r.count.waiting}`,
       sort: (r) => r.count.waiting,
     },
     {
       key: 'first',
-      head: 'First root, day',
+      head: say.firstRootDay(),
       number: true,
       text: ({ firstRoot }) => (firstRoot ? `${firstRoot.after}–${firstRoot.by}` : '–'),
       sort: (r) => r.firstRoot?.by ?? null,

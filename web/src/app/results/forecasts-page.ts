@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { RouterLink } from '@angular/router';
 import { holdForecasts, type ForecastHeld } from '@hypogeon/core/ledger';
 import { binText, rangesText } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/forecasts-page';
 import { Chart } from '../charts/chart';
 import { rangesChart, rangesTall } from '../charts/ranges-chart';
 import { Journal } from '../data/journal';
@@ -19,27 +20,28 @@ import { LedgerTabs } from './ledger-tabs';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head m-0">
-      <h1>Forecasts</h1>
-      <p class="quiet">what was said beforehand, held against what came</p>
+      <h1>{{ say.forecasts() }}</h1>
+      <p class="quiet">{{ say.whatWasSaidBeforehand() }}</p>
     </div>
     <hy-ledger-tabs class="-mb-3" at="/results/forecasts" />
     @if (held().forecasts.length === 0) {
       <p>
-        No forecast was kept yet. Keep one in <a routerLink="/plan/rehearse">Try it first</a>, or
-        under What if of a batch.
+        {{ say.noForecastWasKept() }} <a routerLink="/plan/rehearse">{{ say.tryItFirst() }}</a>{{
+          say.orUnderWhatIf()
+        }}
       </p>
     } @else {
-      <section class="grid grid-cols-1 gap-3" aria-label="Said, and come true">
+      <section class="grid grid-cols-1 gap-3" [attr.aria-label]="say.saidAndComeTrue()">
         <p class="words max-w-[44ch] headline text-xl">{{ ranges() }}</p>
         @if (held().bins.length > 0) {
-          <hy-chart name="Said and come true" [tall]="tall()" [model]="chart()" />
+          <hy-chart [name]="say.saidAndComeTrue2()" [tall]="tall()" [model]="chart()" />
           <p class="quiet small">
-            Full: what came, with the range its number of batches leaves. Hollow: what was said.
+            {{ say.fullWhatCameWith() }}
           </p>
         }
       </section>
       @if (held().bins.length > 0) {
-        <hy-fold heading="How this was worked out">
+        <hy-fold [heading]="say.howThisWasWorked()">
           <ng-template>
             <ul>
               @for (bin of held().bins; track bin.from) {
@@ -49,12 +51,19 @@ import { LedgerTabs } from './ledger-tabs';
           </ng-template>
         </hy-fold>
       }
-      <hy-table heading name="Forecasts kept" [columns]="columns" [rows]="held().forecasts" />
+      <hy-table
+        heading
+        [name]="say.forecastsKept()"
+        [columns]="columns"
+        [rows]="held().forecasts"
+      />
     }
   `,
   styleUrl: './pages.scss',
 })
 export class ForecastsPage {
+  protected readonly say = say;
+
   private readonly state = inject(Journal).state;
   private readonly today = inject(Today).day;
   private readonly words = inject(Words);
@@ -67,58 +76,67 @@ export class ForecastsPage {
   protected readonly chart = computed(() =>
     rangesChart(
       this.held().bins.map((bin) => ({
-        name: `Said ${this.words.percentSpan({ low: bin.from, high: bin.to })}`,
+        name: say.said({ percentSpan: this.words.percentSpan({ low: bin.from, high: bin.to }) }),
         likely: bin.came.share,
         low: bin.came.low,
         high: bin.came.high,
         before: bin.said,
       })),
       {
-        title: 'Share that rooted',
+        title: say.shareThatRooted(),
         figure: (share) => this.words.percent(share),
-        before: 'said',
+        before: say.said3(),
         most: 1,
       },
     ),
   );
 
   private open({ leftOut, until }: ForecastHeld): string {
-    if (leftOut) return 'left out';
+    if (leftOut) return say.leftOut();
     return until <= this.today()
-      ? `not counted since ${this.words.day(until)}`
-      : `open until ${this.words.day(until)}`;
+      ? say.notCountedSince({ day: this.words.day(until) })
+      : say.openUntil({ day: this.words.day(until) });
   }
 
   protected readonly columns: readonly Column<ForecastHeld>[] = [
     {
       key: 'batch',
-      head: 'Batch',
+      head: say.batch(),
       text: (f) => f.title,
       note: (f) => f.way ?? '',
       link: (f) => ['/bench', f.batch],
     },
-    { key: 'day', head: 'Said', text: (f) => this.words.day(f.day), sort: (f) => f.day },
+    { key: 'day', head: say.said2(), text: (f) => this.words.day(f.day), sort: (f) => f.day },
     {
       key: 'said',
-      head: 'Would root',
+      head: say.wouldRoot(),
       number: true,
-      text: (f) => `${this.words.percent(f.said)} (${this.words.percentSpan(f)}) of ${f.cuttings}`,
+      text: (f) =>
+        say.ofWord({
+          percent: this.words.percent(f.said),
+          percentSpan: this.words.percentSpan(f),
+          cuttings: f.cuttings,
+        }),
       sort: (f) => f.said,
     },
     {
       key: 'came',
-      head: 'Rooted',
+      head: say.rooted(),
       number: true,
       text: (f) =>
         f.came === null
           ? this.open(f)
-          : `${f.came} of ${f.cuttings} (${this.words.percent(f.came / f.cuttings)})`,
+          : say.ofWord2({
+              came: f.came,
+              cuttings: f.cuttings,
+              percent: this.words.percent(f.came / f.cuttings),
+            }),
       sort: (f) => (f.came === null ? -1 : f.came / f.cuttings),
     },
     {
       key: 'held',
-      head: 'Within its range',
-      text: (f) => (f.held === null ? '' : f.held ? 'yes' : 'no'),
+      head: say.withinItsRange(),
+      text: (f) => (f.held === null ? '' : f.held ? say.yes() : say.no()),
     },
   ];
 }

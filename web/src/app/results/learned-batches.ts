@@ -7,6 +7,7 @@ import type { Batch } from '@hypogeon/core/journal';
 import { teachingOf, type Teaching } from '@hypogeon/core/plan';
 import { teachingText } from '@hypogeon/words';
 import { firstValueFrom } from 'rxjs';
+import { say } from '@hypogeon/messages/learned-batches';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Words } from '../data/words';
@@ -26,31 +27,31 @@ interface Row {
   imports: [CellOf, MatButton, RouterLink, Table],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <hy-table name="Batches it rests on" [columns]="columns" [rows]="rows()">
+    <hy-table [name]="say.batchesItRestsOn()" [columns]="columns" [rows]="rows()">
       <ng-template hyCell="act" [of]="rows()" let-row>
         <a
           matButton="text"
           [routerLink]="['/bench', row.batch.id, 'what-if']"
-          [attr.aria-label]="'What if, ' + row.name"
-          >What if</a
+          [attr.aria-label]="say.whatIf({ name: row.name })"
+          >{{ say.whatIf2() }}</a
         >
         @if (row.teaching.kind === 'left-out') {
           <button
             type="button"
             matButton="text"
-            [attr.aria-label]="'Take in again ' + row.name"
+            [attr.aria-label]="say.takeInAgain({ name: row.name })"
             (click)="takeIn(row.batch)"
           >
-            Take in again
+            {{ say.takeInAgain2() }}
           </button>
         } @else if (row.teaching.kind === 'whole' || row.teaching.kind === 'part') {
           <button
             type="button"
             matButton="text"
-            [attr.aria-label]="'Leave out ' + row.name"
+            [attr.aria-label]="say.leaveOut({ name: row.name })"
             (click)="leaveOut(row)"
           >
-            Leave out
+            {{ say.leaveOut2() }}
           </button>
         }
       </ng-template>
@@ -58,6 +59,8 @@ interface Row {
   `,
 })
 export class LearnedBatches {
+  protected readonly say = say;
+
   private readonly state = inject(Journal).state;
   private readonly actions = inject(Actions);
   private readonly dialog = inject(MatDialog);
@@ -76,33 +79,34 @@ export class LearnedBatches {
   protected readonly columns: readonly Column<Row>[] = [
     {
       key: 'batch',
-      head: 'Batch',
+      head: say.batch(),
       text: (r) => r.name,
       link: (r) => ['/bench', r.batch.id],
       sort: (r) => r.batch.cutOn,
     },
     {
       key: 'rooted',
-      head: 'Rooted',
-      text: ({ batch: { counts, count } }) => `${counts.rooted + counts.pupped} of ${count}`,
+      head: say.rooted(),
+      text: ({ batch: { counts, count } }) =>
+        say.ofWord({ pupped: counts.rooted + counts.pupped, count }),
       sort: ({ batch: { counts, count } }) => (counts.rooted + counts.pupped) / count,
     },
     {
       key: 'teaches',
-      head: 'Teaches',
+      head: say.teaches(),
       text: (r) => teachingText(r.teaching),
       sort: (r) => r.teaching.kind,
     },
-    { key: 'act', head: 'Ask, or leave out', text: () => '', act: true },
+    { key: 'act', head: say.askOrLeaveOut(), text: () => '', act: true },
   ];
 
   protected async leaveOut({ batch, name }: Row): Promise<void> {
     const asked: ReasonAsked = {
-      title: `Leave out ${name}?`,
-      text: 'It stays in the records; only what is learned no longer rests on it.',
-      label: 'Why',
-      missing: 'Say why: in a year you will want to know.',
-      yes: 'Leave out',
+      title: say.leaveOut3({ name }),
+      text: say.itStaysInThe(),
+      label: say.why(),
+      missing: say.sayWhyInA(),
+      yes: say.leaveOut2(),
     };
     const dialog = this.dialog.open<ReasonDialog, ReasonAsked, string>(ReasonDialog, {
       data: asked,
@@ -112,14 +116,14 @@ export class LearnedBatches {
     if (!excluded) return;
     await this.actions.record(
       { kind: 'put', record: 'batch', key: batch.id, fields: { excluded } },
-      'Left out of what is learned',
+      say.leftOutOfWhat(),
     );
   }
 
   protected async takeIn({ id }: Batch): Promise<void> {
     await this.actions.record(
       { kind: 'put', record: 'batch', key: id, fields: { excluded: null } },
-      'Taken in again',
+      say.takenInAgain(),
     );
   }
 }

@@ -9,6 +9,7 @@ import { beliefOf, correlationOf } from '@hypogeon/core/learn';
 
 import { successRange } from '@hypogeon/core/stats';
 import { learnedHeadline, paceWords, rotCalibrationText, trayWords } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/learned-page';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
@@ -58,19 +59,18 @@ interface Learned {
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head m-0">
-      <h1>What it has learned</h1>
-      <p class="quiet">what this bench has taught, beside what the guide came with</p>
+      <h1>{{ say.whatItHasLearned() }}</h1>
+      <p class="quiet">{{ say.whatThisBenchHas() }}</p>
     </div>
     <hy-ledger-tabs class="-mb-3" at="/results/learned" />
-    <section class="grid grid-cols-1 gap-3" aria-label="Success and roots">
+    <section class="grid grid-cols-1 gap-3" [attr.aria-label]="say.successAndRoots()">
       @if (rows().length === 0) {
-        <p>Nothing yet: a batch teaches once roots or losses were counted.</p>
+        <p>{{ say.nothingYetABatch() }}</p>
       } @else {
         <p class="words max-w-[44ch] headline text-xl">{{ headline() }}</p>
-        <hy-chart name="Learned success" [tall]="tall()" [model]="chart()" />
+        <hy-chart [name]="say.learnedSuccess()" [tall]="tall()" [model]="chart()" />
         <p class="quiet small">
-          Full: what is believed here, eight times in ten within the bar. Hollow: what the guide
-          came with.
+          {{ say.fullWhatIsBelieved() }}
         </p>
       }
       <p>{{ wounds() }}</p>
@@ -78,10 +78,10 @@ interface Learned {
     </section>
     <div class="grid grid-cols-1">
       @if (rows().length > 0) {
-        <hy-fold heading="Way by way">
+        <hy-fold [heading]="say.wayByWay()">
           <ng-template>
             <p>{{ trays() }}</p>
-            <hy-table name="Learned of every way" [columns]="columns" [rows]="rows()">
+            <hy-table [name]="say.learnedOfEveryWay()" [columns]="columns" [rows]="rows()">
               <ng-template hyCell="way" [of]="rows()" let-row>
                 <a [routerLink]="['/plants', row.taxon]"
                   ><i>{{ row.plant }}</i></a
@@ -92,40 +92,34 @@ interface Learned {
           </ng-template>
         </hy-fold>
       }
-      <hy-fold heading="How far to trust it">
+      <hy-fold [heading]="say.howFarToTrust()">
         <ng-template><hy-how-honest /></ng-template>
       </hy-fold>
       <hy-fold
         [heading]="
-          since() ? 'Learned since ' + words.day(since()!.day) : 'Learn only from a day on'
+          since() ? say.learnedSince({ day: words.day(since()!.day) }) : say.learnOnlyFromA()
         "
       >
         <ng-template>
           @if (since(); as s) {
             <p>
-              Learned only from batches cut since <strong>{{ words.day(s.day) }}</strong>:
+              {{ say.learnedOnlyFromBatches() }} <strong>{{ words.day(s.day) }}</strong>:
               {{ s.why }}
             </p>
             <div class="row">
               <button type="button" matButton="outlined" (click)="learnFromAll()">
-                Learn from all again
+                {{ say.learnFromAllAgain() }}
               </button>
             </div>
           } @else {
             <p class="quiet max-w-[68ch]">
-              After a new bench, a new water or another hand, what was learned before may not hold.
-              The records stay; only the learning begins on a day.
+              {{ say.afterANewBench() }}
             </p>
             <div
               class="grid grid-cols-[14rem_minmax(12rem,26rem)_auto] items-start gap-4 phone:grid-cols-1"
             >
-              <hy-day
-                label="Learn from batches cut since"
-                [max]="today()"
-                [value]="today()"
-                #from
-              />
-              <hy-field label="Why" [problem]="freshProblem()">
+              <hy-day [label]="say.learnFromBatchesCut()" [max]="today()" [value]="today()" #from />
+              <hy-field [label]="say.why()" [problem]="freshProblem()">
                 <input hyControl type="text" maxlength="400" #why />
               </hy-field>
               <button
@@ -134,7 +128,7 @@ interface Learned {
                 matButton="outlined"
                 (click)="learnFrom(from.value(), why.value)"
               >
-                Start afresh
+                {{ say.startAfresh() }}
               </button>
             </div>
           }
@@ -142,10 +136,9 @@ interface Learned {
       </hy-fold>
     </div>
     <section class="grid grid-cols-1 gap-3" aria-labelledby="batches">
-      <h2 id="batches" class="ruled">Batches it rests on</h2>
+      <h2 id="batches" class="ruled">{{ say.batchesItRestsOn() }}</h2>
       <p class="quiet">
-        Settled ones teach wholly, open ones as far as they have come. One that went wrong for a
-        reason of its own can be left out, and taken in again.
+        {{ say.settledOnesTeachWholly() }}
       </p>
       <hy-learned-batches />
     </section>
@@ -153,6 +146,8 @@ interface Learned {
   styleUrl: './pages.scss',
 })
 export class LearnedPage {
+  protected readonly say = say;
+
   private readonly state = inject(Journal).state;
   private readonly actions = inject(Actions);
   protected readonly words = inject(Words);
@@ -161,23 +156,34 @@ export class LearnedPage {
   protected readonly freshProblem = signal('');
   protected readonly since = computed(() => {
     const { learnFrom, learnWhy } = this.state().settings;
-    return learnFrom === undefined ? null : { day: learnFrom, why: learnWhy ?? 'no reason given' };
+    return learnFrom === undefined
+      ? null
+      : { day: learnFrom, why: learnWhy ?? say.noReasonGiven() };
   });
 
   protected readonly wounds = computed(() => {
     const { factor, low, high, wounds, looks } = paceOf(this.state());
-    if (looks === 0) return 'No wound was looked at yet: the clock runs as modelled.';
+    if (looks === 0) return say.noWoundWasLooked();
     const percent = Math.round((factor - 1) * 100);
     const pace =
       Math.abs(percent) < 3
-        ? 'Wounds close here as modelled'
-        : `Wounds close here ${Math.abs(percent)}% ${percent > 0 ? 'slower' : 'sooner'} than modelled`;
-    return `${pace} (${this.words.decimal(low, 2)} to ${this.words.decimal(high, 2)} times the days, eight times in ten), by ${looks === 1 ? 'one look' : `${looks} looks`} at ${wounds === 1 ? 'one wound' : `${wounds} wounds`}.`;
+        ? say.woundsCloseHereAs()
+        : say.woundsCloseHereThan({
+            abs: Math.abs(percent),
+            what: percent > 0 ? say.slower() : say.sooner(),
+          });
+    return say.toTimesTheDays({
+      pace,
+      low: this.words.decimal(low, 2),
+      high: this.words.decimal(high, 2),
+      what: looks === 1 ? say.oneLook() : say.looks({ looks }),
+      what2: wounds === 1 ? say.oneWound() : say.wounds({ wounds }),
+    });
   });
 
   protected readonly rot = computed(() => {
     const rot = this.ownRot();
-    return rot ? rotCalibrationText(rot, (n) => this.words.decimal(n, 1)) : 'Being reckoned …';
+    return rot ? rotCalibrationText(rot, (n) => this.words.decimal(n, 1)) : say.beingReckoned();
   });
 
   /** One of every plant and way that anything was counted of. */
@@ -190,20 +196,20 @@ export class LearnedPage {
   protected readonly columns: readonly Column<Learned>[] = [
     {
       key: 'way',
-      head: 'Plant and way',
+      head: say.plantAndWay(),
       text: (r) => `${r.plant}, ${r.method}`,
       sort: (r) => `${r.plant} ${r.method}`,
     },
-    { key: 'catalogue', head: 'Guide', number: true, text: (r) => r.catalogue },
-    { key: 'here', head: 'Here', number: true, text: (r) => r.here },
+    { key: 'catalogue', head: say.guide(), number: true, text: (r) => r.catalogue },
+    { key: 'here', head: say.here(), number: true, text: (r) => r.here },
     {
       key: 'behind',
-      head: 'Cuttings behind it',
+      head: say.cuttingsBehindIt(),
       number: true,
       text: (r) => `${r.behind}`,
       sort: (r) => r.behind,
     },
-    { key: 'pace', head: 'Time to roots', text: (r) => r.pace },
+    { key: 'pace', head: say.timeToRoots(), text: (r) => r.pace },
   ];
   protected readonly rows = computed((): readonly Learned[] => {
     const state = this.state();
@@ -247,9 +253,9 @@ export class LearnedPage {
     rangesChart(
       this.rows().map((r) => r.range),
       {
-        title: 'Chance of success',
+        title: say.chanceOfSuccess(),
         figure: (share) => this.words.percent(share),
-        before: 'the guide',
+        before: say.theGuide(),
         most: 1,
       },
     ),
@@ -258,19 +264,19 @@ export class LearnedPage {
   protected async learnFrom(day: string, reason: string): Promise<void> {
     const why = reason.trim();
     if (!isDay(day) || day > this.today()) {
-      this.freshProblem.set('Choose a day that has come: what lies ahead cannot teach.');
+      this.freshProblem.set(say.chooseADayThat());
       return;
     }
     if (why === '') {
-      this.freshProblem.set('Say why: in a year you will want to know.');
+      this.freshProblem.set(say.sayWhyInA());
       return;
     }
     this.freshProblem.set('');
-    await this.setLearning({ learnFrom: day, learnWhy: why }, 'Learning begins on that day');
+    await this.setLearning({ learnFrom: day, learnWhy: why }, say.learningBeginsOnThat());
   }
 
   protected async learnFromAll(): Promise<void> {
-    await this.setLearning({ learnFrom: null, learnWhy: null }, 'Learned from all again');
+    await this.setLearning({ learnFrom: null, learnWhy: null }, say.learnedFromAllAgain());
   }
 
   private async setLearning(fields: SettingsFields, said: string): Promise<void> {

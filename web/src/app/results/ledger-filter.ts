@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { MatButton } from '@angular/material/button';
 import { MatOption, MatSelect } from '@angular/material/select';
 import { GROUPING_NAME, GROUPINGS, type Grouping } from '@hypogeon/core/ledger';
+import { say } from '@hypogeon/messages/ledger-filter';
 import { Ledger } from '../data/ledger';
 import { LedgerFilters } from '../data/ledger-filters';
 import { Field } from '../forms/field';
@@ -16,11 +17,14 @@ import { Field } from '../forms/field';
     <div
       class="row flex flex-wrap items-end gap-y-2.5 gap-x-3.5"
       role="group"
-      aria-label="Only some batches"
+      [attr.aria-label]="say.onlySomeBatches()"
     >
-      <hy-field class="flex-[0_1_14rem] min-w-36 max-[480px]:flex-[1_1_9rem]" label="Only by">
+      <hy-field
+        class="flex-[0_1_14rem] min-w-36 max-[480px]:flex-[1_1_9rem]"
+        [label]="say.onlyBy()"
+      >
         <mat-select [value]="chosen() ?? ''" (selectionChange)="choose($event.value)">
-          <mat-option value="">all batches</mat-option>
+          <mat-option value="">{{ say.allBatches() }}</mat-option>
           @for (g of groupings; track g) {
             <mat-option [value]="g">{{ nameOf[g] }}</mat-option>
           }
@@ -29,10 +33,10 @@ import { Field } from '../forms/field';
       @if (chosen(); as g) {
         <hy-field
           class="flex-[0_1_14rem] min-w-36 max-[480px]:flex-[1_1_9rem]"
-          [label]="'Which ' + nameOf[g].toLowerCase()"
+          [label]="say.which({ nameOf: nameOf[g].toLowerCase() })"
         >
           <mat-select value="" (selectionChange)="only(g, $event.value)">
-            <mat-option value="">choose</mat-option>
+            <mat-option value="">{{ say.choose() }}</mat-option>
             @for (c of choices() ?? []; track c.name) {
               <mat-option [value]="c.name">{{ c.name }} ({{ c.batches }})</mat-option>
             }
@@ -44,7 +48,7 @@ import { Field } from '../forms/field';
           type="button"
           matButton="outlined"
           class="chip"
-          [attr.aria-label]="'All again, not only ' + chip.name"
+          [attr.aria-label]="say.allAgainNotOnly({ name: chip.name })"
           (click)="filters.off(chip.by)"
         >
           {{ chip.name }}
@@ -56,13 +60,13 @@ import { Field } from '../forms/field';
     </div>
     @if (ledger.failed(); as why) {
       <p class="problem" role="alert">
-        The results could not be worked out: {{ why }}. It is tried again with the next entry.
+        {{ say.theResultsCouldNot({ why: why }) }}
       </p>
     }
     @if (ledger.progress(); as p) {
       <p class="reading flex items-center gap-3 quiet" role="status">
-        <progress [value]="p.done" [max]="p.of" aria-label="Batches read"></progress>
-        Reading {{ p.done }} of {{ p.of }} batches
+        <progress [value]="p.done" [max]="p.of" [attr.aria-label]="say.batchesRead()"></progress>
+        {{ say.readingOfBatches({ done: p.done, of: p.of }) }}
       </p>
     }
   `,
@@ -81,6 +85,8 @@ import { Field } from '../forms/field';
   `,
 })
 export class LedgerFilterBar {
+  protected readonly say = say;
+
   protected readonly ledger = inject(Ledger);
   protected readonly filters = inject(LedgerFilters);
   protected readonly groupings = GROUPINGS;

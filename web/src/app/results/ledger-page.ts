@@ -14,6 +14,7 @@ import { Journal } from '../data/journal';
 import { Ledger } from '../data/ledger';
 import { LedgerFilters } from '../data/ledger-filters';
 import { eachOf } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/ledger-page';
 import { Words } from '../data/words';
 import { Chart } from '../charts/chart';
 import { emergenceChart } from '../charts/emergence-chart';
@@ -25,12 +26,24 @@ import { Fold } from '../ui/fold';
 import { Table } from '../ui/table';
 
 const PART_NAME = {
-  pupped: 'with pups',
-  rooted: 'roots only',
-  waiting: 'waiting',
-  lost: 'lost otherwise',
-  dried: 'dried up',
-  rotted: 'rotted',
+  get pupped() {
+    return say.withPups();
+  },
+  get rooted() {
+    return say.rootsOnly();
+  },
+  get waiting() {
+    return say.waiting2();
+  },
+  get lost() {
+    return say.lostOtherwise();
+  },
+  get dried() {
+    return say.driedUp();
+  },
+  get rotted() {
+    return say.rotted2();
+  },
 } as const;
 
 const FEW = 40;
@@ -57,6 +70,8 @@ const FEW = 40;
   styleUrl: './ledger-page.scss',
 })
 export class LedgerPage {
+  protected readonly say = say;
+
   protected readonly words = inject(Words);
   private readonly state = inject(Journal).state;
   private readonly ledger = inject(Ledger);
@@ -64,7 +79,7 @@ export class LedgerPage {
 
   protected readonly groupings = ['batch', ...GROUPINGS] as const;
   protected readonly nameOf: Readonly<Record<Grouping | 'batch', string>> = {
-    batch: 'Batch',
+    batch: say.batch(),
     ...GROUPING_NAME,
   };
   protected readonly partName = PART_NAME;
@@ -102,20 +117,20 @@ export class LedgerPage {
       },
       {
         key: 'set',
-        head: 'Set',
+        head: say.setWord(),
         number: true,
         text: (r) => `${r.count.stuck}`,
         sort: (r) => r.count.stuck,
       },
       {
         key: 'rooted',
-        head: 'Rooted',
+        head: say.rooted(),
         text: (r) => `${r.count.rooted} ${this.share(r.shares.rooted)}`,
         sort: (r) => r.shares.rooted?.share ?? null,
       },
       {
         key: 'pups',
-        head: 'Pups',
+        head: say.pups(),
         ...share('pupped'),
         note: (r) =>
           [this.share(r.shares.pupped), eachOf(r.count, this.words.speech().locale)]
@@ -124,22 +139,22 @@ export class LedgerPage {
       },
       {
         key: 'rotted',
-        head: 'Rotted',
+        head: say.rotted(),
         text: (r) => `${r.count.rotted} ${this.share(r.shares.rotted)}`,
         sort: (r) => r.shares.rotted?.share ?? null,
       },
-      { key: 'dried', head: 'Dried', ...share('dried') },
-      { key: 'other', head: 'Other', ...share('lost') },
+      { key: 'dried', head: say.dried(), ...share('dried') },
+      { key: 'other', head: say.other(), ...share('lost') },
       {
         key: 'waiting',
-        head: 'Waiting',
+        head: say.waiting(),
         number: true,
         text: (r) => `${r.count.waiting}`,
         sort: (r) => r.count.waiting,
       },
       {
         key: 'first',
-        head: 'First root, day',
+        head: say.firstRootDay(),
         number: true,
         text: ({ firstRoot }) => (firstRoot ? `${firstRoot.after}–${firstRoot.by}` : '–'),
         sort: (r) => r.firstRoot?.by ?? null,
@@ -149,7 +164,7 @@ export class LedgerPage {
 
   private note({ batch, count }: CountedRow): string {
     if (batch) return `${batch.code}, ${this.words.day(batch.cutOn)}`;
-    return count.batches === 1 ? '1 batch' : `${count.batches} batches`;
+    return count.batches === 1 ? '1 batch' : say.batches({ batches: count.batches });
   }
 
   protected readonly filtered = computed(() => Object.keys(this.filters.filter()).length > 0);
@@ -157,15 +172,17 @@ export class LedgerPage {
     const one = this.view()?.drawable.find((b) => b.id === this.picked());
     if (one) return one.title;
     const names = Object.values(this.filters.filter());
-    return names.length > 0 ? names.join(', ') : 'all batches';
+    return names.length > 0 ? names.join(', ') : say.allBatches();
   });
   /** What the sentence leaves out: what still dries, and who had water too soon. */
   protected readonly besides = computed(() => {
     const { callusing = 0, breaches = 0 } = this.view()?.overall ?? {};
     return [
-      callusing > 0 ? `${callusing} more are cut and still callus.` : '',
+      callusing > 0 ? say.moreAreCutAnd({ callusing }) : '',
       breaches > 0
-        ? `${breaches === 1 ? 'One batch' : `${breaches} batches`} had water before it was safe.`
+        ? say.hadWaterBeforeIt({
+            what: breaches === 1 ? say.oneBatch() : say.batches2({ breaches }),
+          })
         : '',
     ]
       .filter(Boolean)

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
+import { say } from '@hypogeon/messages/ledger-tabs';
 import { fetchEngine } from '../charts/chart';
 import { tabsOf } from '../shell/pages';
 import { Tabs } from '../ui/tabs';
@@ -8,18 +9,58 @@ import { Tabs } from '../ui/tabs';
 const PARTS: Readonly<Record<string, readonly { readonly path: string; readonly name: string }[]>> =
   {
     '/results': [
-      { path: '/results', name: 'All in all' },
-      { path: '/results/losses', name: 'Losses' },
-      { path: '/results/report', name: 'Season report' },
+      {
+        path: '/results',
+        get name() {
+          return say.allInAll();
+        },
+      },
+      {
+        path: '/results/losses',
+        get name() {
+          return say.losses();
+        },
+      },
+      {
+        path: '/results/report',
+        get name() {
+          return say.seasonReport();
+        },
+      },
     ],
     '/results/compare': [
-      { path: '/results/compare', name: 'Ways' },
-      { path: '/results/trials', name: 'Trials' },
+      {
+        path: '/results/compare',
+        get name() {
+          return say.ways();
+        },
+      },
+      {
+        path: '/results/trials',
+        get name() {
+          return say.trials();
+        },
+      },
     ],
     '/results/learned': [
-      { path: '/results/learned', name: 'Beliefs' },
-      { path: '/results/forecasts', name: 'Forecasts' },
-      { path: '/results/benches', name: 'Benches' },
+      {
+        path: '/results/learned',
+        get name() {
+          return say.beliefs();
+        },
+      },
+      {
+        path: '/results/forecasts',
+        get name() {
+          return say.forecasts();
+        },
+      },
+      {
+        path: '/results/benches',
+        get name() {
+          return say.benches();
+        },
+      },
     ],
   };
 
@@ -29,10 +70,10 @@ const PARTS: Readonly<Record<string, readonly { readonly path: string; readonly 
   imports: [RouterLink, Tabs],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <hy-tabs label="Results" [tabs]="tabs" [under]="tab()" />
+    <hy-tabs [label]="say.results()" [tabs]="tabs" [under]="tab()" />
     <div class="under">
       @if (parts(); as all) {
-        <nav class="parts no-print" aria-label="Pages of this tab">
+        <nav class="parts no-print" [attr.aria-label]="say.pagesOfThisTab()">
           @for (part of all; track part.path) {
             <a [routerLink]="part.path" [attr.aria-current]="part.path === at() ? 'page' : null">{{
               part.name
@@ -76,6 +117,8 @@ const PARTS: Readonly<Record<string, readonly { readonly path: string; readonly 
   `,
 })
 export class LedgerTabs {
+  protected readonly say = say;
+
   /** The page this stands on. */
   readonly at = input.required<string>();
 

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
 import type { LossGroup } from '@hypogeon/core/ledger';
+import { say } from '@hypogeon/messages/loss-table';
 import { Words } from '../data/words';
 import { CellOf, type Column } from '../ui/column';
 import { Table } from '../ui/table';
@@ -13,7 +14,7 @@ import { Table } from '../ui/table';
   template: `
     @if (rows().length === 0) {
       <h2 class="ruled">{{ heading() }}</h2>
-      <p class="quiet">Nothing told yet.</p>
+      <p class="quiet">{{ say.nothingToldYet() }}</p>
     } @else {
       <hy-table heading [name]="heading()" [columns]="columns" [rows]="rows()">
         <ng-template hyCell="lost" [of]="rows()" let-row>
@@ -37,39 +38,41 @@ import { Table } from '../ui/table';
   `,
 })
 export class LossTable {
+  protected readonly say = say;
+
   protected readonly columns: readonly Column<LossGroup>[] = [
-    { key: 'name', head: 'Group', text: (r) => r.name, sort: (r) => r.name },
+    { key: 'name', head: say.group(), text: (r) => r.name, sort: (r) => r.name },
     {
       key: 'settled',
-      head: 'Settled',
+      head: say.settled(),
       number: true,
       text: (r) => `${r.told}`,
       sort: (r) => r.told,
     },
     {
       key: 'rotted',
-      head: 'Rotted',
+      head: say.rotted(),
       number: true,
       text: (r) => `${r.count.rotted}`,
       sort: (r) => r.count.rotted,
     },
     {
       key: 'dried',
-      head: 'Dried',
+      head: say.dried(),
       number: true,
       text: (r) => `${r.count.dried}`,
       sort: (r) => r.count.dried,
     },
     {
       key: 'other',
-      head: 'Other',
+      head: say.other(),
       number: true,
       text: (r) => `${r.count.lost}`,
       sort: (r) => r.count.lost,
     },
     {
       key: 'lost',
-      head: 'Lost in all',
+      head: say.lostInAll(),
       text: (r) => (r.lost ? this.words.percentSpan(r.lost) : ''),
       sort: (r) => r.lost?.share ?? null,
     },

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { RouterLink } from '@angular/router';
 import { findingWords, GROUPING_NAME, type Finding } from '@hypogeon/core/ledger';
 import { findingRange, lossHeadline, lossWorking, pText } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/losses-page';
 import { Ledger } from '../data/ledger';
 import { LedgerFilters } from '../data/ledger-filters';
 import { Words } from '../data/words';
@@ -14,9 +15,15 @@ import { LossTable } from './loss-table';
 import { Fold } from '../ui/fold';
 
 const STRENGTH = {
-  strong: 'Strong evidence',
-  some: 'Some evidence',
-  weak: 'Weak: it may be chance',
+  get strong() {
+    return say.strongEvidence();
+  },
+  get some() {
+    return say.someEvidence();
+  },
+  get weak() {
+    return say.weakItMayBe();
+  },
 } as const;
 
 /** Where and when this bench loses cuttings, and what stands out from chance. */
@@ -26,61 +33,51 @@ const STRENGTH = {
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head m-0">
-      <h1>Losses</h1>
-      <p class="quiet">where and when this bench loses cuttings</p>
+      <h1>{{ say.losses() }}</h1>
+      <p class="quiet">{{ say.whereAndWhenThis() }}</p>
     </div>
     <hy-ledger-tabs class="-mb-3" at="/results/losses"><hy-ledger-filter /></hy-ledger-tabs>
     @if (view(); as v) {
       @if (v.weeks.length === 0) {
-        <p>Nothing lost yet, or nothing counted.</p>
+        <p>{{ say.nothingLostYetOr() }}</p>
       } @else {
-        <section class="grid grid-cols-1 gap-3" aria-label="What stands out">
+        <section class="grid grid-cols-1 gap-3" [attr.aria-label]="say.whatStandsOut()">
           <p class="words max-w-[44ch] headline text-xl">{{ v.headline }}</p>
           @if (v.first; as f) {
             <hy-chart [name]="f.name" [tall]="f.tall" [model]="f.model" />
           } @else {
-            <hy-chart name="Losses by weeks since the cut" [tall]="260" [model]="v.weeksChart" />
+            <hy-chart [name]="say.lossesByWeeksSince()" [tall]="260" [model]="v.weeksChart" />
           }
         </section>
         <div class="grid grid-cols-1">
           @if (v.first) {
-            <hy-fold heading="By weeks since the cut">
+            <hy-fold [heading]="say.byWeeksSinceThe()">
               <ng-template>
-                <hy-chart
-                  name="Losses by weeks since the cut"
-                  [tall]="260"
-                  [model]="v.weeksChart"
-                />
+                <hy-chart [name]="say.lossesByWeeksSince()" [tall]="260" [model]="v.weeksChart" />
               </ng-template>
             </hy-fold>
           }
-          <hy-fold heading="By week of the year">
+          <hy-fold [heading]="say.byWeekOfThe()">
             <ng-template>
-              <hy-chart name="Losses by week of the year" [tall]="260" [model]="v.yearChart" />
+              <hy-chart [name]="say.lossesByWeekOf()" [tall]="260" [model]="v.yearChart" />
             </ng-template>
           </hy-fold>
-          <hy-fold heading="By first water, drying, neighbours, medium, place and air">
+          <hy-fold [heading]="say.byFirstWaterDrying()">
             <ng-template>
               <div
                 class="grid grid-cols-[repeat(auto-fit,minmax(min(26rem,100%),1fr))] items-start gap-y-6.5 gap-x-9.5"
               >
-                <hy-loss-table heading="By days from cut to first water" [rows]="v.lost.byWater" />
-                <hy-loss-table
-                  heading="By first water: before it was safe, or after"
-                  [rows]="v.lost.byGate"
-                />
-                <hy-loss-table
-                  heading="By rot close by: same tray, place or blade"
-                  [rows]="v.lost.byNeighbours"
-                />
-                <hy-loss-table heading="By days to dry" [rows]="v.lost.byDry" />
-                <hy-loss-table heading="By medium or water" [rows]="v.lost.byMedium" />
-                <hy-loss-table heading="By place" [rows]="v.lost.byPlace" />
-                <hy-loss-table heading="By the air when it was cut" [rows]="v.lost.byAir" />
+                <hy-loss-table [heading]="say.byDaysFromCut()" [rows]="v.lost.byWater" />
+                <hy-loss-table [heading]="say.byFirstWaterBefore()" [rows]="v.lost.byGate" />
+                <hy-loss-table [heading]="say.byRotCloseBy()" [rows]="v.lost.byNeighbours" />
+                <hy-loss-table [heading]="say.byDaysToDry()" [rows]="v.lost.byDry" />
+                <hy-loss-table [heading]="say.byMediumOrWater()" [rows]="v.lost.byMedium" />
+                <hy-loss-table [heading]="say.byPlace()" [rows]="v.lost.byPlace" />
+                <hy-loss-table [heading]="say.byTheAirWhen()" [rows]="v.lost.byAir" />
               </div>
             </ng-template>
           </hy-fold>
-          <hy-fold heading="How this was worked out">
+          <hy-fold [heading]="say.howThisWasWorked()">
             <ng-template>
               <p class="max-w-[68ch]">{{ v.working }}</p>
               @for (f of v.findings; track f.words) {
@@ -89,7 +86,7 @@ const STRENGTH = {
                     <strong>{{ f.words }}</strong> {{ f.strength }}, {{ f.looked }}. {{ f.range }}
                   </p>
                   <p class="quiet small">
-                    Behind it:
+                    {{ say.behindIt() }}
                     @for (b of f.batches; track b.id) {
                       <a [routerLink]="['/bench', b.id]">{{ b.name }}</a>{{ $last ? '' : ', ' }}
                     }
@@ -97,10 +94,7 @@ const STRENGTH = {
                 </article>
               }
               <p class="quiet small max-w-[68ch]">
-                Tables are of settled batches. Every group is held against the rest by Fisher’s test
-                on effective numbers (cuttings of one batch share their tray), corrected by Holm’s
-                method for all comparisons made. A loss between two looks is spread over the days
-                between.
+                {{ say.tablesAreOfSettled() }}
               </p>
             </ng-template>
           </hy-fold>
@@ -111,6 +105,8 @@ const STRENGTH = {
   styleUrl: './pages.scss',
 })
 export class LossesPage {
+  protected readonly say = say;
+
   private readonly ledger = inject(Ledger);
   private readonly filters = inject(LedgerFilters);
   private readonly words = inject(Words);
@@ -128,7 +124,7 @@ export class LossesPage {
       headline: lossHeadline(findings, lost.weeks),
       first: findings[0] ? this.pictureOf(findings[0]) : null,
       weeksChart: lossChart(lost.weeks),
-      yearChart: lossChart(lost.yearWeeks, 'week of year'),
+      yearChart: lossChart(lost.yearWeeks, say.weekOfYear()),
       working: lossWorking(looked, nearest, findings),
       findings: findings.map((f) => ({
         words: findingWords(f),
@@ -149,9 +145,9 @@ export class LossesPage {
       { name: group, low: here.low, likely: here.share, high: here.high },
       { name: 'elsewhere', low: elsewhere.low, likely: elsewhere.share, high: elsewhere.high },
     ];
-    const title = cause === 'rotted' ? 'Share that rotted' : 'Share that was lost';
+    const title = cause === 'rotted' ? say.shareThatRotted() : say.shareThatWasLost();
     return {
-      name: `${title}, by ${GROUPING_NAME[by].toLowerCase()}`,
+      name: say.by({ title, groupingName: GROUPING_NAME[by].toLowerCase() }),
       tall: rangesTall(rows.length),
       model: rangesChart(rows, {
         title,

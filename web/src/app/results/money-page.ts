@@ -8,6 +8,7 @@ import {
   type MoneyRow,
 } from '@hypogeon/core/ledger';
 import { soldText } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/money-page';
 import { Journal } from '../data/journal';
 import { Ledger } from '../data/ledger';
 import { LedgerFilters } from '../data/ledger-filters';
@@ -21,7 +22,6 @@ import { NumberPipe } from '../ui/number-pipe';
 import type { Column } from '../ui/column';
 import { Fold } from '../ui/fold';
 import { Table } from '../ui/table';
-import { CountedPipe } from '../ui/counted-pipe';
 
 const GROUPED_BY: readonly Grouping[] = ['method', 'mix', 'plant', 'school', 'space', 'year'];
 
@@ -29,7 +29,6 @@ const GROUPED_BY: readonly Grouping[] = ['method', 'mix', 'plant', 'school', 'sp
 @Component({
   selector: 'hy-money-page',
   imports: [
-    CountedPipe,
     Chart,
     Fold,
     Table,
@@ -44,45 +43,60 @@ const GROUPED_BY: readonly Grouping[] = ['method', 'mix', 'plant', 'school', 'sp
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head m-0">
-      <h1>Money and time</h1>
-      <p class="quiet">what a finished plant cost, and what the losses were worth</p>
+      <h1>{{ say.moneyAndTime() }}</h1>
+      <p class="quiet">{{ say.whatAFinishedPlant() }}</p>
     </div>
     <hy-ledger-tabs class="-mb-3" at="/results/money"><hy-ledger-filter /></hy-ledger-tabs>
     @if (money(); as m) {
       @if (m.all.batches === 0) {
         <p>
-          No batch is settled yet: what still grows has cost its minutes and gives no plant yet.
+          {{ say.noBatchIsSettled() }}
         </p>
       } @else {
-        <section class="grid grid-cols-1 gap-3" aria-label="Over all">
+        <section class="grid grid-cols-1 gap-3" [attr.aria-label]="say.overAll()">
           <p class="words max-w-[44ch] headline text-xl">
             @if (m.all.perPlant; as p) {
-              A finished plant cost {{ words.money(p.value) }}{{ inBrackets(moneySpan(p)) }}
+              {{
+                say.aFinishedPlantCost({
+                  money: words.money(p.value),
+                  inBrackets: inBrackets(moneySpan(p)),
+                })
+              }}
             } @else {
-              No price is known yet; a finished plant took
+              {{ say.noPriceIsKnown() }}
             }
             @if (m.all.minutesPerPlant; as t) {
-              {{ m.all.perPlant ? 'and' : '' }} {{ t.value | hyNumber: 1 : true }} minutes{{
-                inBrackets(span(t, 1))
-              }}.
+              {{
+                say.minutes({
+                  what: m.all.perPlant ? say.and() : '',
+                  true: (t.value | hyNumber: 1 : true),
+                  inBrackets: inBrackets(span(t, 1)),
+                })
+              }}
             }
           </p>
           @if (chart(); as c) {
-            <hy-chart name="Cost of a plant" [tall]="c.tall" [model]="c.model" />
+            <hy-chart [name]="say.costOfAPlant()" [tall]="c.tall" [model]="c.model" />
           }
           <p>
-            {{ m.all.plants | hyCounted: 'plant' }} of
-            {{ m.all.count.stuck | hyCounted: 'cutting' }}, from what is settled of
-            {{ m.all.batches | hyCounted: 'batch' }}. {{ lostSays() }} {{ soldSays() }}
+            {{
+              say.plantOfCuttingFrom({
+                plants: m.all.plants,
+                stuck: m.all.count.stuck,
+                batches: m.all.batches,
+                lostSays: lostSays(),
+                soldSays: soldSays(),
+              })
+            }}
             @if (m.all.lostValue.forgone === null) {
-              <a routerLink="/settings">Say what a plant sells for</a> to see what they were worth.
+              <a routerLink="/settings">{{ say.sayWhatAPlant() }}</a> {{ say.toSeeWhatThey() }}
             }
           </p>
         </section>
         <section class="grid grid-cols-1 gap-3" aria-labelledby="rows">
           <div class="flex flex-wrap items-end justify-between gap-y-2 gap-x-6">
-            <h2 id="rows">Row by row</h2>
-            <hy-field class="w-40" label="A row for each">
+            <h2 id="rows">{{ say.rowByRow() }}</h2>
+            <hy-field class="w-40" [label]="say.aRowForEach()">
               <mat-select [value]="grouping()" (selectionChange)="choose($event.value)">
                 @for (g of groupings; track g) {
                   <mat-option [value]="g">
@@ -92,20 +106,17 @@ const GROUPED_BY: readonly Grouping[] = ['method', 'mix', 'plant', 'school', 'sp
               </mat-select>
             </hy-field>
           </div>
-          <hy-table name="Money and time" [columns]="columns()" [rows]="m.rows" />
+          <hy-table [name]="say.moneyAndTime()" [columns]="columns()" [rows]="m.rows" />
         </section>
-        <hy-fold heading="How this was worked out">
+        <hy-fold [heading]="say.howThisWasWorked()">
           <ng-template>
             @if (m.all.unpriced.length > 0) {
               <p class="max-w-[68ch]">
-                Without a price, and left out: {{ m.all.unpriced.join(', ') }}. Settings and shelf
-                keep prices.
+                {{ say.withoutAPriceAnd({ unpriced: m.all.unpriced.join(', ') }) }}
               </p>
             }
             <p class="max-w-[68ch]">
-              Of settled batches. Ranges are where the next batches would lie eight times in ten,
-              from the share that made it. Minutes are hands-on ones from the cut to the label, as
-              the plan counts them.
+              {{ say.ofSettledBatchesRanges() }}
             </p>
           </ng-template>
         </hy-fold>
@@ -115,6 +126,8 @@ const GROUPED_BY: readonly Grouping[] = ['method', 'mix', 'plant', 'school', 'sp
   styleUrl: './pages.scss',
 })
 export class MoneyPage {
+  protected readonly say = say;
+
   private readonly journal = inject(Journal);
   protected readonly words = inject(Words);
   private readonly ledger = inject(Ledger);
@@ -136,21 +149,21 @@ export class MoneyPage {
     { key: 'name', head: this.nameOf[this.grouping()], text: (r) => r.name, sort: (r) => r.name },
     {
       key: 'cuttings',
-      head: 'Cuttings',
+      head: say.cuttings(),
       number: true,
       text: (r) => `${r.count.stuck}`,
       sort: (r) => r.count.stuck,
     },
     {
       key: 'plants',
-      head: 'Plants',
+      head: say.plants(),
       number: true,
       text: (r) => `${r.plants}`,
       sort: (r) => r.plants,
     },
     {
       key: 'cost',
-      head: 'Cost of a plant',
+      head: say.costOfAPlant(),
       number: true,
       text: (r) => (r.perPlant ? this.words.money(r.perPlant.value) : '–'),
       note: (r) => (r.perPlant ? this.moneySpan(r.perPlant) : ''),
@@ -158,7 +171,7 @@ export class MoneyPage {
     },
     {
       key: 'minutes',
-      head: 'Minutes a plant',
+      head: say.minutesAPlant(),
       number: true,
       text: (r) => (r.minutesPerPlant ? this.words.decimal(r.minutesPerPlant.value, 1) : '–'),
       note: (r) => (r.minutesPerPlant ? this.span(r.minutesPerPlant, 1) : ''),
@@ -166,7 +179,7 @@ export class MoneyPage {
     },
     {
       key: 'sold',
-      head: 'Sold',
+      head: say.sold(),
       number: true,
       text: (r) => `${r.sold.count}`,
       note: (r) => (r.sold.priced > 0 ? this.words.money(r.sold.income) : ''),
@@ -174,21 +187,21 @@ export class MoneyPage {
     },
     {
       key: 'lost',
-      head: 'Lost',
+      head: say.lost(),
       number: true,
       text: (r) => `${r.lostValue.cuttings}`,
       sort: (r) => r.lostValue.cuttings,
     },
     {
       key: 'spent',
-      head: 'Spent on the lost',
+      head: say.spentOnTheLost(),
       number: true,
       text: (r) => this.money2(r.lostValue.spent),
       sort: (r) => r.lostValue.spent,
     },
     {
       key: 'forgone',
-      head: 'Lost income',
+      head: say.lostIncome(),
       number: true,
       text: (r) => this.money2(r.lostValue.forgone),
       sort: (r) => r.lostValue.forgone,
@@ -205,7 +218,7 @@ export class MoneyPage {
     });
     if (ranges.length < 2) return null;
     const model = rangesChart(ranges, {
-      title: priced ? 'Cost of a plant' : 'Minutes a plant takes',
+      title: priced ? say.costOfAPlant() : say.minutesAPlantTakes(),
       figure: (value) => (priced ? this.words.money(value) : this.words.decimal(value, 1)),
     });
     return { model, tall: rangesTall(ranges.length) };
@@ -216,11 +229,11 @@ export class MoneyPage {
     if (!lost) return '';
     const spent =
       lost.spent === null
-        ? 'what was spent on them has no price'
-        : `${this.words.money(lost.spent)} spent on them`;
+        ? say.whatWasSpentOn()
+        : say.spentOnThem({ money: this.words.money(lost.spent) });
     const forgone =
-      lost.forgone === null ? '' : `, ${this.words.money(lost.forgone)} they would have sold for`;
-    return `${lost.cuttings} were lost: ${spent}${forgone}.`;
+      lost.forgone === null ? '' : say.theyWouldHaveSold({ money: this.words.money(lost.forgone) });
+    return say.wereLost({ cuttings: lost.cuttings, spent, forgone });
   });
   protected readonly soldSays = computed(() => {
     const sold = this.money()?.all.sold;

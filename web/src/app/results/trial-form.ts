@@ -38,6 +38,7 @@ import { TrialMap, type TrialCell } from '../marks/trial-map';
 import { DayField } from '../forms/day-field';
 import { Field, FieldControl } from '../forms/field';
 import { readShare } from '@hypogeon/core/units';
+import { say } from '@hypogeon/messages/trial-form';
 import { numberFrom } from '../forms/number';
 import { DraftNote } from '../forms/draft-note';
 
@@ -91,6 +92,8 @@ const WORTH = 0.2;
   styleUrl: './pages.scss',
 })
 export class TrialForm {
+  protected readonly say = say;
+
   private readonly actions = inject(Actions);
   private readonly journal = inject(Journal);
   private readonly ledger = inject(Ledger);
@@ -205,9 +208,11 @@ export class TrialForm {
   protected readonly sizeSays = computed(() => {
     const outlook = this.outlook();
     const [usual, better] = [this.usual(), this.better()];
-    if (!outlook || usual === null || better === null)
-      return 'Choose the mother: how many it takes depends on how its pieces usually fare.';
-    const between = `${this.words.percent(usual)} against ${this.words.percent(better)}`;
+    if (!outlook || usual === null || better === null) return say.chooseTheMotherHow();
+    const between = say.against2({
+      percent: this.words.percent(usual),
+      percent2: this.words.percent(better),
+    });
     if (this.byTray())
       return traysText(
         this.traysNeeded(),
@@ -216,13 +221,16 @@ export class TrialForm {
         between,
         this.power(),
       );
-    if (outlook.needed === null)
-      return `No number a bench can hold would tell ${between} apart. Ask for a larger difference.`;
+    if (outlook.needed === null) return say.noNumberABench({ between });
     const each = this.size().each;
-    const needs = `${outlook.needed} in each group tell ${between} apart ${Math.round(this.power() * 100)} times in a hundred`;
+    const needs = say.inEachGroupTell({
+      needed: outlook.needed,
+      between,
+      power: Math.round(this.power() * 100),
+    });
     return each === null
-      ? `${needs}: ${outlook.needed * this.arms().length} cuttings in all.`
-      : `With ${each} in each the chance is ${this.words.percent(outlook.chance ?? 0)}; ${needs}.`;
+      ? say.cuttingsInAll({ needs, count: outlook.needed * this.arms().length })
+      : say.withInEachThe({ each, chance: this.words.percent(outlook.chance ?? 0), needs });
   });
 
   protected readonly fields = computed((): TrialFields => {
@@ -259,7 +267,7 @@ export class TrialForm {
   /** What is folded, with its present value. */
   protected readonly more = computed(() => {
     const others = this.arms().length - 2;
-    const groups = others > 0 ? `${others + 2} groups` : 'two groups';
+    const groups = others > 0 ? say.groups({ others: others + 2 }) : say.twoGroups();
     return `More: ${groups}, named “${this.fields().name ?? ''}”`;
   });
   /** What is wrong in a folded field is never hidden. */
@@ -279,7 +287,7 @@ export class TrialForm {
       return traysOf({ id: '', ...clean(this.fields()) }).map((arm, n) => ({
         arm,
         mark: null,
-        says: `Tray ${n + 1}: ${arms[arm]!.name}`,
+        says: say.tray({ n: n + 1, name: arms[arm]!.name }),
       }));
     return trialLayout(arms.length, each, this.columns(), this.draft().seed).map((arm) => ({
       arm,
@@ -302,54 +310,45 @@ export class TrialForm {
     const each = numberFrom(d.each);
     const columns = numberFrom(d.columns);
     const values = this.arms().map((a) => a.value);
-    const shareProblem = 'A share from 1 to 99%.';
+    const shareProblem = say.aShareFrom1();
     return {
-      mother: this.mother()
-        ? ''
-        : 'Choose the mother all cuttings come from: one plant, one trial.',
+      mother: this.mother() ? '' : say.chooseTheMotherAll(),
       arms:
         values.length < 2
-          ? 'Two ways at least: with one there is nothing to compare.'
+          ? say.twoWaysAtLeast()
           : new Set(values).size < values.length
-            ? 'Two groups are the same way. Choose another, or leave one empty.'
+            ? say.twoGroupsAreThe()
             : '',
-      space: this.spaces().length > 0 ? '' : 'No place is known yet. Add one in Settings.',
+      space: this.spaces().length > 0 ? '' : say.noPlaceIsKnown(),
       cutOn:
-        d.cutOn !== '' && (!isDay(d.cutOn) || d.cutOn < this.today())
-          ? 'Today or later: the layout is drawn before the cut.'
-          : '',
+        d.cutOn !== '' && (!isDay(d.cutOn) || d.cutOn < this.today()) ? say.todayOrLaterThe() : '',
       usual: usual === null || inside(usual) ? '' : shareProblem,
       better:
         better !== null && !inside(better)
           ? shareProblem
           : usual !== null && usual === better
-            ? 'The same share: there is no difference to find.'
+            ? say.theSameShareThere()
             : '',
       each:
         d.each.trim() !== '' && !(Number.isInteger(each) && each >= 2 && each <= 2000)
-          ? 'A whole number from 2 to 2,000, or empty for what is needed.'
+          ? say.aWholeNumberFrom()
           : !this.byTray() && this.outlook()?.needed === null && d.each.trim() === ''
-            ? 'No sensible number finds so small a difference. Say how many you have.'
+            ? say.noSensibleNumberFinds()
             : '',
       trays: this.traysProblem(d.trays),
       columns:
-        Number.isInteger(columns) && columns >= 2 && columns <= 100
-          ? ''
-          : 'Cells in a row of the tray, from 2 to 100.',
+        Number.isInteger(columns) && columns >= 2 && columns <= 100 ? '' : say.cellsInARowOf(),
     };
   });
 
   private traysProblem(typed: string): string {
     if (!this.byTray()) return '';
     const trays = numberFrom(typed);
-    if (typed.trim() === '')
-      return this.traysNeeded() === null
-        ? 'No number of trays finds so small a difference. Say how many you have.'
-        : '';
-    if ((this.each() ?? 0) > 2000) return 'At most 2,000 cuttings in a group: fewer in a tray.';
+    if (typed.trim() === '') return this.traysNeeded() === null ? say.noNumberOfTrays() : '';
+    if ((this.each() ?? 0) > 2000) return say.atMost2000();
     return Number.isInteger(trays) && trays >= this.least() && trays <= MOST_TRAYS
       ? ''
-      : `A whole number from ${this.least()} to ${MOST_TRAYS}: with fewer it could not be told.`;
+      : say.aWholeNumberFromTo({ least: this.least(), mostTrays: MOST_TRAYS });
   }
 
   protected type(over: Partial<TrialDraft>): void {
@@ -411,7 +410,7 @@ export class TrialForm {
         fields: batch,
       })),
     ];
-    if (await this.actions.recordAll(drafts, `${fields.name} begun`)) {
+    if (await this.actions.recordAll(drafts, say.begun({ name: fields.name ?? '' }))) {
       this.keeper.drop();
       await this.router.navigate(['/results/trials', id]);
     }

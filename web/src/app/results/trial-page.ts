@@ -18,6 +18,7 @@ import {
   type ArmAgainst,
 } from '@hypogeon/core/trial';
 import { points, pText, tooFewTrays, trayRules, traySize } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/trial-page';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
@@ -53,8 +54,10 @@ interface ArmRow {
         <h1>{{ v.name }}</h1>
         <p class="quiet">{{ v.about }}</p>
         <span class="push no-print inline-flex gap-1.5">
-          <a matButton="text" routerLink="/results/trials">Trials</a>
-          <button type="button" matButton="outlined" (click)="print()">Print the report</button>
+          <a matButton="text" routerLink="/results/trials">{{ say.trials() }}</a>
+          <button type="button" matButton="outlined" (click)="print()">
+            {{ say.printTheReport() }}
+          </button>
         </span>
       </div>
       @if (v.question) {
@@ -63,7 +66,7 @@ interface ArmRow {
       <section
         class="grid grid-cols-1 gap-3 print:break-inside-avoid"
         aria-live="polite"
-        aria-label="The answer"
+        [attr.aria-label]="say.theAnswer()"
       >
         <p class="words max-w-[44ch] headline text-xl">{{ v.verdict }}</p>
         @if (v.few) {
@@ -75,7 +78,7 @@ interface ArmRow {
           class="grid grid-cols-1 gap-3 pl-4 border-l-4 border-callus print:break-inside-avoid"
           aria-labelledby="mind"
         >
-          <h2 id="mind">Not run as designed</h2>
+          <h2 id="mind">{{ say.notRunAsDesigned() }}</h2>
           <ul class="max-w-[68ch] m-0 pl-4.5">
             @for (line of v.departures; track line) {
               <li>{{ line }}</li>
@@ -85,25 +88,28 @@ interface ArmRow {
       }
       <section class="grid grid-cols-1 gap-3 print:break-inside-avoid" aria-labelledby="tray">
         <h2 id="tray" class="ruled">
-          {{ v.trays ? 'The trays along the bench' : 'The tray' }}
+          {{ v.trays ? say.theTraysAlongThe() : say.theTray() }}
         </h2>
         <hy-trial-map [cells]="v.cells" [columns]="v.columns" [piece]="v.piece" />
         <p class="quiet small">
           {{
-            v.trays
-              ? 'Along the bench, every ' +
-                v.arms.length +
-                ' neighbours have each group once, in a random order.'
-              : 'Random layout: every row has each group as often as the others.'
+            say.seed({
+              what: v.trays
+                ? say.alongTheBenchEvery({ armsCount: v.arms.length })
+                : say.randomLayoutEveryRow(),
+              seed: v.seed,
+            })
           }}
-          Seed {{ v.seed }}.
         </p>
       </section>
-      <section class="grid grid-cols-1 gap-3 print:break-inside-avoid" aria-label="Groups">
-        <hy-table name="Groups" heading [columns]="columns" [rows]="v.arms" />
+      <section
+        class="grid grid-cols-1 gap-3 print:break-inside-avoid"
+        [attr.aria-label]="say.groups()"
+      >
+        <hy-table [name]="say.groups()" heading [columns]="columns" [rows]="v.arms" />
       </section>
       <section class="grid grid-cols-1 gap-3 print:break-inside-avoid" aria-labelledby="agreed">
-        <h2 id="agreed" class="ruled">Agreed before the first cut</h2>
+        <h2 id="agreed" class="ruled">{{ say.agreedBeforeTheFirst() }}</h2>
         <ul class="max-w-[68ch] m-0 pl-4.5">
           @if (v.size) {
             <li>{{ v.size }}</li>
@@ -114,7 +120,7 @@ interface ArmRow {
         </ul>
       </section>
       @if (v.figures.length > 0) {
-        <hy-fold heading="How this was worked out">
+        <hy-fold [heading]="say.howThisWasWorked()">
           <ng-template>
             @for (line of v.figures; track $index) {
               <p class="max-w-[68ch]">{{ line }}</p>
@@ -127,26 +133,30 @@ interface ArmRow {
           aria-labelledby="give-up"
           class="no-print grid grid-cols-1 gap-3 print:break-inside-avoid"
         >
-          <h2 id="give-up" class="ruled">Give it up</h2>
+          <h2 id="give-up" class="ruled">{{ say.giveItUp() }}</h2>
           <div class="row flex flex-wrap items-end gap-4">
-            <hy-field class="flex-[0_1_26rem]" label="Why" [problem]="problem()">
+            <hy-field class="flex-[0_1_26rem]" [label]="say.why()" [problem]="problem()">
               <input hyControl type="text" maxlength="400" #why />
             </hy-field>
             <button type="button" matButton="outlined" (click)="giveUp(why.value)">
-              Give up the trial
+              {{ say.giveUpTheTrial() }}
             </button>
           </div>
-          <p class="quiet small">Its batches stay on the bench, and are counted on.</p>
+          <p class="quiet small">{{ say.itsBatchesStayOn() }}</p>
         </section>
       }
     } @else {
-      <h1>No such trial</h1>
-      <p>It may be in another journal. <a routerLink="/results/trials">To the trials</a></p>
+      <h1>{{ say.noSuchTrial() }}</h1>
+      <p>
+        {{ say.itMayBeIn() }} <a routerLink="/results/trials">{{ say.toTheTrials() }}</a>
+      </p>
     }
   `,
   styleUrl: './pages.scss',
 })
 export class TrialPage {
+  protected readonly say = say;
+
   private readonly journal = inject(Journal);
   private readonly actions = inject(Actions);
   private readonly words = inject(Words);
@@ -155,30 +165,36 @@ export class TrialPage {
   protected readonly problem = signal('');
 
   protected readonly columns: readonly Column<ArmRow>[] = [
-    { key: 'arm', head: 'Group', text: (a) => `${a.letter} ${a.name}`, sort: (a) => a.letter },
+    { key: 'arm', head: say.group(), text: (a) => `${a.letter} ${a.name}`, sort: (a) => a.letter },
     {
       key: 'batch',
-      head: 'Batch',
+      head: say.batch(),
       text: (a) => a.code,
       link: (a) => (a.batch ? ['/bench', a.batch] : null),
     },
-    { key: 'set', head: 'Set', number: true, text: (a) => `${a.stuck}`, sort: (a) => a.stuck },
+    {
+      key: 'set',
+      head: say.setWord(),
+      number: true,
+      text: (a) => `${a.stuck}`,
+      sort: (a) => a.stuck,
+    },
     {
       key: 'rooted',
-      head: 'Rooted, alive',
+      head: say.rootedAlive(),
       number: true,
       text: (a) => `${a.rooted}`,
       sort: (a) => a.rooted,
     },
-    { key: 'lost', head: 'Lost', number: true, text: (a) => `${a.lost}`, sort: (a) => a.lost },
+    { key: 'lost', head: say.lost(), number: true, text: (a) => `${a.lost}`, sort: (a) => a.lost },
     {
       key: 'waiting',
-      head: 'Waiting',
+      head: say.waiting(),
       number: true,
       text: (a) => `${a.waiting}`,
       sort: (a) => a.waiting,
     },
-    { key: 'share', head: 'Share', number: true, text: (a) => a.share },
+    { key: 'share', head: say.share(), number: true, text: (a) => a.share },
   ];
 
   protected readonly view = computed(() => {
@@ -203,12 +219,17 @@ export class TrialPage {
       if (trays) {
         const batch = result.arms[arm]?.batches[turn[arm]!++];
         const counted = batch
-          ? `: ${batch.counts.rooted + batch.counts.pupped} of ${batch.count} rooted`
+          ? say.ofRooted({ pupped: batch.counts.rooted + batch.counts.pupped, count: batch.count })
           : '';
         return {
           arm,
           mark: null,
-          says: `Tray ${cell + 1}, ${armLetter(arm)}, ${arms[arm]?.name ?? ''}${counted}`,
+          says: say.tray({
+            cell: cell + 1,
+            armLetter: armLetter(arm),
+            name: arms[arm]?.name ?? '',
+            counted,
+          }),
         };
       }
       const there = inCell.get(cell);
@@ -224,11 +245,11 @@ export class TrialPage {
     const plant = trial.taxon ? plantOf(state, trial.taxon)?.name : undefined;
     const first = result.arms.find((a) => a.batch)?.batch;
     return {
-      name: trial.name ?? 'Unnamed trial',
+      name: trial.name ?? say.unnamedTrial(),
       about: [
         trial.factor ? FACTOR_NAME[trial.factor].toLowerCase() : '',
         plant && trial.method ? `${plant}, ${METHOD[trial.method].many}` : '',
-        trial.cutOn ? `cut ${this.words.day(trial.cutOn)}` : '',
+        trial.cutOn ? say.cut({ day: this.words.day(trial.cutOn) }) : '',
       ]
         .filter(Boolean)
         .join(' · '),
@@ -245,7 +266,7 @@ export class TrialPage {
         batch: a.batches.length > 1 ? undefined : a.batch?.id,
         code:
           a.batches.length > 1
-            ? `${a.batches.length} trays`
+            ? say.trays({ batchesCount: a.batches.length })
             : a.batch
               ? batchCode(state, a.batch)
               : '',
@@ -280,7 +301,7 @@ export class TrialPage {
     if (stopped === '') return;
     await this.actions.record(
       { kind: 'put', record: 'trial', key: this.id(), fields: { stopped } },
-      'The trial is given up',
+      say.theTrialIsGiven(),
     );
   }
 
@@ -289,12 +310,30 @@ export class TrialPage {
     arms: readonly { readonly name: string }[],
   ): string {
     const by = difference
-      ? `${points(difference.difference)} of 100 (${points(difference.low)} to ${points(difference.high)})`
-      : 'nothing to tell';
+      ? say.of100To({
+          points: points(difference.difference),
+          points2: points(difference.low),
+          points3: points(difference.high),
+        })
+      : say.nothingToTell();
     const chance = pText(p);
     const within = rows
-      ? ` Within rows of the tray the odds are ${this.words.decimal(rows.oddsRatio, 1)} times (${this.words.decimal(rows.low, 1)} to ${this.words.decimal(rows.high, 1)}).`
+      ? say.withinRowsOfThe({
+          oddsRatio: this.words.decimal(rows.oddsRatio, 1),
+          low: this.words.decimal(rows.low, 1),
+          high: this.words.decimal(rows.high, 1),
+        })
       : '';
-    return `${arms[arm]!.name} less ${arms[0]!.name.toLowerCase()}: ${by}; ${trays ? (trays.enough ? `by ${trays.trays[0]} trays against ${trays.trays[1]}, ${chance}` : 'by trays') : `Fisher’s exact test, ${chance}`}.${within}`;
+    return say.less({
+      name: arms[arm]!.name,
+      name2: arms[0]!.name.toLowerCase(),
+      by,
+      what: trays
+        ? trays.enough
+          ? say.byTraysAgainst({ trays: trays.trays[0], trays2: trays.trays[1], chance })
+          : say.byTrays()
+        : say.fishersExactTest({ chance }),
+      within,
+    });
   }
 }

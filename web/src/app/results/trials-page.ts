@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
 import { judgeTrial, verdictWords } from '@hypogeon/core/trial';
+import { say } from '@hypogeon/messages/trials-page';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { Words } from '../data/words';
@@ -14,17 +15,18 @@ import { LedgerTabs } from './ledger-tabs';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head m-0">
-      <h1>Trials</h1>
-      <p class="quiet">one question, random layout, judged as agreed beforehand</p>
-      <a matButton="filled" class="push" routerLink="/results/trials/new">Design a trial</a>
+      <h1>{{ say.trials() }}</h1>
+      <p class="quiet">{{ say.oneQuestionRandomLayout() }}</p>
+      <a matButton="filled" class="push" routerLink="/results/trials/new">{{
+        say.designATrial()
+      }}</a>
     </div>
     <hy-ledger-tabs class="-mb-3" at="/results/trials" />
     @if (rows().length === 0) {
       <div class="empty">
-        <h2>No trial yet</h2>
+        <h2>{{ say.noTrialYet() }}</h2>
         <p>
-          Batches that were cut as they came differ in many things at once. A trial puts two ways
-          into one tray on one day, cell by cell by lot, and then the difference is the way’s own.
+          {{ say.batchesThatWereCut() }}
         </p>
       </div>
     } @else {
@@ -53,6 +55,8 @@ import { LedgerTabs } from './ledger-tabs';
   `,
 })
 export class TrialsPage {
+  protected readonly say = say;
+
   private readonly state = inject(Journal).state;
   private readonly today = inject(Today).day;
   private readonly words = inject(Words);
@@ -62,10 +66,10 @@ export class TrialsPage {
       .sort((a, b) => ((a.cutOn ?? '') < (b.cutOn ?? '') ? 1 : -1))
       .map((trial) => ({
         id: trial.id,
-        name: trial.name ?? 'Unnamed trial',
+        name: trial.name ?? say.unnamedTrial(),
         arms: (trial.arms ?? []).map((a) => a.name).join(' or '),
         says: verdictWords(trial, judgeTrial(this.state(), trial, this.today())),
-        when: trial.cutOn ? `cut ${this.words.day(trial.cutOn)}` : '',
+        when: trial.cutOn ? say.cut({ day: this.words.day(trial.cutOn) }) : '',
       })),
   );
 }

@@ -8,6 +8,7 @@ import {
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { counted, NOUN } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/backup';
 import { Actions } from '../data/actions';
 import { AsyncTask } from '../data/async-task';
 import { Journal } from '../data/journal';
@@ -38,13 +39,13 @@ import { RestoreOffer } from './restore-offer';
       }
     </p>
     <div class="row flex flex-wrap gap-2.5">
-      <button matButton="outlined" (click)="saveFile()">Save a backup file</button>
+      <button matButton="outlined" (click)="saveFile()">{{ say.saveABackupFile() }}</button>
       @if (share.can) {
-        <button matButton="outlined" (click)="handOver()">Hand it to another device</button>
+        <button matButton="outlined" (click)="handOver()">{{ say.handItToAnother() }}</button>
       }
       <hy-file-pick
         look="outlined"
-        label="Restore or add a backup"
+        [label]="say.restoreOrAddA()"
         accept=".json,.txt,.zip,application/json,text/plain,application/zip"
         (picked)="choose($event[0])"
       />
@@ -55,96 +56,97 @@ import { RestoreOffer } from './restore-offer';
         @case ('off') {
           @if (!kept.can) {
             <p class="quiet small">
-              This browser cannot keep a file by itself: save one by hand now and then.
+              {{ say.thisBrowserCannotKeep() }}
             </p>
           } @else if (journal.book() === 'own') {
             <p class="quiet small max-w-160">
-              In a folder that a program of yours carries between devices, one file makes one
-              journal of them all.
+              {{ say.inAFolderThat() }}
             </p>
-            <button matButton="text" (click)="keep()">Keep a file up to date by itself</button>
+            <button matButton="text" (click)="keep()">{{ say.keepAFileUp() }}</button>
             @if (kept.canOpen) {
-              <button matButton="text" (click)="keepExisting()">Keep a file I have</button>
+              <button matButton="text" (click)="keepExisting()">{{ say.keepAFileI() }}</button>
             }
           }
         }
         @case ('kept') {
           <p>
-            <strong>{{ k.name }}</strong> is kept up to date{{
-              k.at ? ', last at ' + time(k.at) : ''
-            }}. What other devices write into it comes in here.
+            <strong>{{ k.name }}</strong>
+            {{ say.isKeptUpTo({ what: k.at ? say.lastAt({ time: time(k.at) }) : '' }) }}
           </p>
           <div class="flex flex-wrap items-start gap-x-4 gap-y-1 mt-2">
             <hy-device-name class="w-76" />
-            <button class="mt-1.5" matButton="text" (click)="leaveIt()">Stop keeping it</button>
+            <button class="mt-1.5" matButton="text" (click)="leaveIt()">
+              {{ say.stopKeepingIt() }}
+            </button>
           </div>
         }
         @case ('arriving') {
           <p>
-            <strong>{{ k.name }}</strong> ends in the middle, as a file does that is still on its
-            way. It is left as it is, and read again in half a minute.
+            <strong>{{ k.name }}</strong> {{ say.endsInTheMiddle() }}
           </p>
-          <button matButton="text" (click)="leaveIt()">Stop keeping it</button>
+          <button matButton="text" (click)="leaveIt()">{{ say.stopKeepingIt() }}</button>
         }
         @case ('asks') {
           <p>
-            <strong>{{ k.name }}</strong> is not kept up to date now: the browser asks again whether
-            it may be written.
+            <strong>{{ k.name }}</strong> {{ say.isNotKeptUp() }}
           </p>
           <div class="flex flex-wrap items-center gap-2.5 mt-1">
-            <button matButton="outlined" (click)="kept.allow()">Allow</button>
-            <button matButton="text" (click)="leaveIt()">Stop keeping it</button>
+            <button matButton="outlined" (click)="kept.allow()">{{ say.allow() }}</button>
+            <button matButton="text" (click)="leaveIt()">{{ say.stopKeepingIt() }}</button>
           </div>
         }
         @case ('other') {
           <p class="problem">
-            <strong>{{ k.name }}</strong> holds another journal:
-            {{ k.entries === 1 ? 'one entry' : k.entries + ' entries' }}, none of them here. It is
-            left as it is, and nothing is kept up to date.
+            <strong>{{ k.name }}</strong>
+            {{
+              say.holdsAnotherJournalNone({
+                what: k.entries === 1 ? say.oneEntry() : say.entries({ entries: k.entries }),
+              })
+            }}
           </p>
           <div class="flex flex-wrap items-center gap-2.5 mt-1">
-            <button matButton="outlined" (click)="takeIn()">Add to this journal</button>
-            <button matButton="text" (click)="keep()">Keep a new file instead</button>
-            <button matButton="text" (click)="leaveIt()">Stop keeping it</button>
+            <button matButton="outlined" (click)="takeIn()">{{ say.addToThisJournal() }}</button>
+            <button matButton="text" (click)="keep()">{{ say.keepANewFile() }}</button>
+            <button matButton="text" (click)="leaveIt()">{{ say.stopKeepingIt() }}</button>
           </div>
         }
         @case ('failed') {
           <p class="problem">
-            {{ k.name }} could not be written: {{ k.why }}. The journal itself is safe here.
+            {{ say.couldNotBeWritten({ name: k.name, why: k.why }) }}
           </p>
           <div class="flex flex-wrap items-center gap-2.5 mt-1">
-            <button matButton="outlined" (click)="keep()">Keep a new file</button>
+            <button matButton="outlined" (click)="keep()">{{ say.keepANewFile2() }}</button>
             @if (kept.canOpen) {
-              <button matButton="text" (click)="keepExisting()">Keep a file I have</button>
+              <button matButton="text" (click)="keepExisting()">{{ say.keepAFileI() }}</button>
             }
-            <button matButton="text" (click)="leaveIt()">Stop keeping it</button>
+            <button matButton="text" (click)="leaveIt()">{{ say.stopKeepingIt() }}</button>
           </div>
         }
       }
       @for (arrival of kept.arrivals(); track arrival.at) {
         <p class="small mt-1.5">
-          <strong>{{ time(arrival.at) }}</strong> came in: {{ arrival.from.join('. ') }}.
+          <strong>{{ time(arrival.at) }}</strong>
+          {{ say.cameIn({ from: arrival.from.join('. ') }) }}
         </p>
       }
     </div>
     @for (t of torn.all(); track t.at) {
       <div class="grid gap-1.5 pl-3.5 border-l-4 border-callus">
         <p>
-          <strong>{{ t.name }}</strong> had broken off in the middle, {{ moment(t.at) }}. What was
-          whole of it is here ({{ entries(t.entries) }}), and the file was written anew. The torn
-          one is set aside.
+          <strong>{{ t.name }}</strong>
+          {{ say.hadBrokenOffIn({ moment: moment(t.at), entries: entries(t.entries) }) }}
         </p>
         <div class="flex flex-wrap gap-2.5">
-          <button matButton="outlined" (click)="saveTorn(t)">Save the torn file</button>
-          <button matButton="text" (click)="torn.throwAway(t)">Throw it away</button>
+          <button matButton="outlined" (click)="saveTorn(t)">{{ say.saveTheTornFile() }}</button>
+          <button matButton="text" (click)="torn.throwAway(t)">{{ say.throwItAway() }}</button>
         </div>
       </div>
     }
     <div aria-live="polite">
       @if (task.under()) {
         <p class="quiet">
-          Reading {{ task.under() }} …
-          <button matButton="text" (click)="stop()">Stop</button>
+          {{ say.reading({ under: task.under() }) }}
+          <button matButton="text" (click)="stop()">{{ say.stop() }}</button>
         </p>
       }
       @if (task.problem()) {
@@ -157,6 +159,8 @@ import { RestoreOffer } from './restore-offer';
   `,
 })
 export class Backup {
+  protected readonly say = say;
+
   private readonly actions = inject(Actions);
   private readonly file = inject(JournalFile);
   private readonly last = inject(LastFile);
@@ -184,9 +188,9 @@ export class Backup {
   protected readonly state = computed(() => {
     switch (this.journal.saving().is) {
       case 'failed':
-        return 'Not all of it is saved: keep this tab open and save the file.';
+        return say.notAllOfIt();
       case 'saved':
-        return 'All saved in this browser.';
+        return say.allSavedInThis();
       default:
         return 'Saving …';
     }
@@ -196,8 +200,11 @@ export class Backup {
     if (!unfiled || unfiled.entries === 0) return '';
     const entries = counted(unfiled.entries, NOUN.entry);
     return unfiled.days === null
-      ? `${entries}, in no file yet.`
-      : `${entries} since the last file, ${unfiled.days === 0 ? 'today' : `${counted(unfiled.days, NOUN.day)} ago`}.`;
+      ? say.inNoFileYet({ entries })
+      : say.sinceTheLastFile({
+          entries,
+          what: unfiled.days === 0 ? say.today() : say.dayAgo({ days: unfiled.days }),
+        });
   });
 
   protected readonly saveFile = oneAtATime(() => this.writeFile());
@@ -219,7 +226,7 @@ export class Backup {
 
   private async writeFile(): Promise<void> {
     const warning = await this.file.save();
-    this.actions.say(`The journal is in your downloads. ${warning}`.trim());
+    this.actions.say(say.theJournalIsIn({ warning }).trim());
   }
 
   protected async choose(file: File | undefined): Promise<void> {

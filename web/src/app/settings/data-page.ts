@@ -4,6 +4,7 @@ import { MatButton } from '@angular/material/button';
 import { MatOption, MatSelect } from '@angular/material/select';
 import { placesIn } from '@hypogeon/core/bench';
 import { dataTables } from '@hypogeon/core/formats';
+import { say } from '@hypogeon/messages/data-page';
 import { Actions } from '../data/actions';
 import { AsyncTask } from '../data/async-task';
 import { Exports } from '../data/exports';
@@ -20,14 +21,16 @@ import { Backup } from './backup';
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'grid grid-cols-1 gap-5.5 max-w-232' },
   template: `
-    <p class="quiet small"><a routerLink="/settings">Settings</a></p>
-    <h1>Data in and out</h1>
+    <p class="quiet small">
+      <a routerLink="/settings">{{ say.settings() }}</a>
+    </p>
+    <h1>{{ say.dataInAndOut() }}</h1>
     <section aria-labelledby="backup">
-      <h2 id="backup" class="ruled">Backup</h2>
+      <h2 id="backup" class="ruled">{{ say.backup() }}</h2>
       <hy-backup />
     </section>
     <section aria-labelledby="out">
-      <h2 id="out" class="ruled">Out</h2>
+      <h2 id="out" class="ruled">{{ say.out() }}</h2>
       <dl>
         @for (way of ways; track way.name) {
           <div
@@ -42,7 +45,7 @@ import { Backup } from './backup';
                 [disabled]="busy() !== ''"
                 (click)="out(way)"
               >
-                {{ busy() === way.name ? 'Packing …' : way.button }}
+                {{ busy() === way.name ? say.packing() : way.button }}
               </button>
             </dd>
           </div>
@@ -55,39 +58,43 @@ import { Backup } from './backup';
         class="flex flex-wrap items-end gap-3 mt-4"
         (submit)="$event.preventDefault(); table(which.value)"
       >
-        <hy-field class="w-80" label="A single table">
+        <hy-field class="w-80" [label]="say.aSingleTable()">
           <mat-select [value]="tables()[0]?.name" #which>
             @for (t of tables(); track t.name) {
               <mat-option [value]="t.name">{{ t.title }}, {{ t.rows.length }}</mat-option>
             }
           </mat-select>
         </hy-field>
-        <button matButton="outlined">Save as CSV</button>
+        <button matButton="outlined">{{ say.saveAsCsv() }}</button>
       </form>
     </section>
     <section aria-labelledby="in">
-      <h2 id="in" class="ruled">In</h2>
+      <h2 id="in" class="ruled">{{ say.inWord() }}</h2>
       <ul class="pl-4.5 leading-[1.9]">
         <li>
-          <a routerLink="/settings/paper">An old paper log</a>: a CSV with a row for every batch,
-          columns as you have them
+          <a routerLink="/settings/paper">{{ say.anOldPaperLog() }}</a>{{ say.aCsvWithA() }}
         </li>
         <li>
-          <a routerLink="/today/sheet">The pencil sheet</a>: what was written in by hand, typed or
-          read back
+          <a routerLink="/today/sheet">{{ say.thePencilSheet() }}</a>{{ say.whatWasWrittenIn() }}
         </li>
         @for (space of spaces(); track space.id) {
           <li>
-            Readings of a logger or of a weather service for
+            {{ say.readingsOfALogger() }}
             <a [routerLink]="['/settings/air', space.id]">{{ space.name }}</a>
           </li>
         }
-        <li><a routerLink="/settings/devices">Sensors and scales</a>: readings as they come</li>
+        <li>
+          <a routerLink="/settings/devices">{{ say.sensorsAndScales() }}</a>{{
+            say.readingsAsTheyCome()
+          }}
+        </li>
       </ul>
     </section>
   `,
 })
 export class DataPage {
+  protected readonly say = say;
+
   private readonly exports = inject(Exports);
   private readonly spreadsheet = inject(Spreadsheet);
   private readonly actions = inject(Actions);
@@ -100,21 +107,21 @@ export class DataPage {
   protected readonly tables = computed(() => dataTables(this.state(), this.today()));
   protected readonly ways: readonly Way[] = [
     {
-      name: 'With pictures',
-      says: 'The journal and every picture in one zip: the full backup.',
-      button: 'Save zip',
+      name: say.withPictures(),
+      says: say.theJournalAndEvery(),
+      button: say.saveZip(),
       run: () => this.exports.saveZip(),
     },
     {
-      name: 'Data package',
-      says: 'Every table as CSV with its schema (Frictionless), for a spreadsheet or for R.',
-      button: 'Save package',
+      name: say.dataPackage(),
+      says: say.everyTableAsCsv(),
+      button: say.savePackage(),
       run: () => this.exports.savePackage(),
     },
     {
-      name: 'Calendar',
-      says: 'The tasks of the next six weeks. Import it again later, and your calendar moves them instead of doubling them.',
-      button: 'Save calendar',
+      name: say.calendar(),
+      says: say.theTasksOfThe(),
+      button: say.saveCalendar(),
       run: () => this.exports.saveCalendar(),
     },
   ];
@@ -124,7 +131,7 @@ export class DataPage {
       await way.run();
       return true;
     });
-    if (done) this.actions.say('It is in your downloads.');
+    if (done) this.actions.say(say.itIsInYour());
   }
 
   protected table(name: string): void {

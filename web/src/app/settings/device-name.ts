@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { say } from '@hypogeon/messages/device-name';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Field, FieldControl } from '../forms/field';
@@ -9,12 +10,12 @@ import { Field, FieldControl } from '../forms/field';
   imports: [Field, FieldControl],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <hy-field label="This device is called" hint="Others say what came in from it.">
+    <hy-field [label]="say.thisDeviceIsCalled()" [hint]="say.othersSayWhatCame()">
       <input
         hyControl
         maxlength="60"
         autocomplete="off"
-        placeholder="the phone of the lean-to"
+        [placeholder]="say.thePhoneOfThe()"
         [value]="name()"
         (change)="call($event)"
       />
@@ -22,6 +23,8 @@ import { Field, FieldControl } from '../forms/field';
   `,
 })
 export class DeviceName {
+  protected readonly say = say;
+
   private readonly actions = inject(Actions);
   private readonly journal = inject(Journal);
   protected readonly name = computed(
@@ -38,7 +41,7 @@ export class DeviceName {
         key: this.journal.thisDevice(),
         fields: { name: name || null },
       },
-      name === '' ? 'This device has no name' : `This device is ${name}`,
+      name === '' ? say.thisDeviceHasNo() : say.thisDeviceIs({ name }),
     );
   }
 }

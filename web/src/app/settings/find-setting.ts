@@ -5,6 +5,7 @@ import { foldText, matches, wordsOf } from '@hypogeon/core/text';
 import { Journal } from '../data/journal';
 import { Field, FieldControl } from '../forms/field';
 import { placesIn } from '@hypogeon/core/bench';
+import { say } from '@hypogeon/messages/find-setting';
 
 interface Setting {
   readonly name: string;
@@ -17,66 +18,186 @@ interface Setting {
 
 const SETTINGS: readonly Setting[] = [
   {
-    name: 'Places and their air',
-    also: 'bench room sill temperature humidity reading',
+    get name() {
+      return say.placesAndTheirAir();
+    },
+    get also() {
+      return say.benchRoomSillTemperature();
+    },
     path: ['/settings'],
     under: 'spaces',
   },
   {
-    name: 'Lengths: millimetres or inches',
-    also: 'units mm in imperial metric',
+    get name() {
+      return say.lengthsMillimetresOrInches();
+    },
+    get also() {
+      return say.unitsMmInImperial();
+    },
     path: ['/settings'],
     under: 'habits',
   },
   {
-    name: 'Temperatures: °C or °F',
-    also: 'units celsius fahrenheit',
+    get name() {
+      return say.temperaturesCOrF();
+    },
+    get also() {
+      return say.unitsCelsiusFahrenheit();
+    },
     path: ['/settings'],
     under: 'habits',
   },
   {
-    name: 'Theme: Noon or Lamp',
-    also: 'dark light mode colours looks',
+    get name() {
+      return say.language();
+    },
+    get also() {
+      return say.languageWords();
+    },
     path: ['/settings'],
     under: 'habits',
   },
   {
-    name: 'How long to dry the cut',
-    also: 'callus school wound',
+    get name() {
+      return say.themeNoonOrLamp();
+    },
+    get also() {
+      return say.darkLightModeColours();
+    },
     path: ['/settings'],
     under: 'habits',
   },
-  { name: 'Watering habit', also: 'school when to water', path: ['/settings'], under: 'habits' },
   {
-    name: 'Prices and currency',
-    also: 'money cost euro dollar hour wage',
+    get name() {
+      return say.howLongToDry();
+    },
+    get also() {
+      return say.callusSchoolWound();
+    },
+    path: ['/settings'],
+    under: 'habits',
+  },
+  {
+    get name() {
+      return say.wateringHabit();
+    },
+    get also() {
+      return say.schoolWhenToWater();
+    },
+    path: ['/settings'],
+    under: 'habits',
+  },
+  {
+    get name() {
+      return say.pricesAndCurrency();
+    },
+    get also() {
+      return say.moneyCostEuroDollar();
+    },
     path: ['/settings'],
     under: 'prices',
   },
-  { name: 'The demo', also: 'example sample try clear', path: ['/settings'], under: 'demo' },
   {
-    name: 'Empty my journal',
-    also: 'delete reset start over erase',
+    get name() {
+      return say.theDemo();
+    },
+    get also() {
+      return say.exampleSampleTryClear();
+    },
     path: ['/settings'],
     under: 'demo',
   },
   {
-    name: 'Backup and restore',
-    also: 'save file import export sync another device',
+    get name() {
+      return say.emptyMyJournal();
+    },
+    get also() {
+      return say.deleteResetStartOver();
+    },
+    path: ['/settings'],
+    under: 'demo',
+  },
+  {
+    get name() {
+      return say.backupAndRestore();
+    },
+    get also() {
+      return say.saveFileImportExport();
+    },
     path: ['/settings/data'],
   },
-  { name: 'Tables as CSV', also: 'spreadsheet export data package', path: ['/settings/data'] },
-  { name: 'Calendar of tasks', also: 'ics export reminders', path: ['/settings/data'] },
-  { name: 'An old paper log', also: 'import csv records', path: ['/settings/paper'] },
   {
-    name: 'Sensors and scales',
-    also: 'devices logger bluetooth serial weigh',
+    get name() {
+      return say.tablesAsCsv();
+    },
+    get also() {
+      return say.spreadsheetExportDataPackage();
+    },
+    path: ['/settings/data'],
+  },
+  {
+    get name() {
+      return say.calendarOfTasks();
+    },
+    get also() {
+      return say.icsExportReminders();
+    },
+    path: ['/settings/data'],
+  },
+  {
+    get name() {
+      return say.anOldPaperLog();
+    },
+    get also() {
+      return say.importCsvRecords();
+    },
+    path: ['/settings/paper'],
+  },
+  {
+    get name() {
+      return say.sensorsAndScales();
+    },
+    get also() {
+      return say.devicesLoggerBluetoothSerial();
+    },
     path: ['/settings/devices'],
   },
-  { name: 'Scoop', also: 'measure cup volume mix', path: ['/mixes/amounts'] },
-  { name: 'Labels', also: 'printer sheet size qr', path: ['/bench/labels'] },
-  { name: 'What it learns from', also: 'learn afresh leave out', path: ['/results/learned'] },
-  { name: 'Licences', also: 'made with open source', path: ['/settings/made-with'] },
+  {
+    get name() {
+      return say.scoop();
+    },
+    get also() {
+      return say.measureCupVolumeMix();
+    },
+    path: ['/mixes/amounts'],
+  },
+  {
+    get name() {
+      return say.labels();
+    },
+    get also() {
+      return say.printerSheetSizeQr();
+    },
+    path: ['/bench/labels'],
+  },
+  {
+    get name() {
+      return say.whatItLearnsFrom();
+    },
+    get also() {
+      return say.learnAfreshLeaveOut();
+    },
+    path: ['/results/learned'],
+  },
+  {
+    get name() {
+      return say.licences();
+    },
+    get also() {
+      return say.madeWithOpenSource();
+    },
+    path: ['/settings/made-with'],
+  },
 ];
 
 /** A setting by typing: what it is called, or what one would call it. */
@@ -86,7 +207,7 @@ const SETTINGS: readonly Setting[] = [
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block max-w-104' },
   template: `
-    <hy-field label="Find a setting">
+    <hy-field [label]="say.findASetting()">
       <input
         hyControl
         type="text"
@@ -106,11 +227,13 @@ const SETTINGS: readonly Setting[] = [
       }
     </mat-autocomplete>
     @if (typed().trim() !== '' && found().length === 0) {
-      <p class="quiet" role="status">No setting is called so. Try another word.</p>
+      <p class="quiet" role="status">{{ say.noSettingIsCalled() }}</p>
     }
   `,
 })
 export class FindSetting {
+  protected readonly say = say;
+
   private readonly router = inject(Router);
   private readonly state = inject(Journal).state;
   protected readonly typed = signal('');
@@ -118,8 +241,8 @@ export class FindSetting {
   private readonly all = computed((): readonly Setting[] => [
     ...SETTINGS,
     ...placesIn(this.state()).map((space) => ({
-      name: `Air of ${space.name}`,
-      also: 'light wind lamps heat mat latitude hard water lid',
+      name: say.airOf({ name: space.name ?? '' }),
+      also: say.lightWindLampsHeat(),
       path: ['/settings/air', space.id],
     })),
   ]);

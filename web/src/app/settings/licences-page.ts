@@ -7,6 +7,7 @@ import {
 } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import * as z from 'zod';
+import { say } from '@hypogeon/messages/licences-page';
 
 const licencesSchema = z.array(
   z.object({ name: z.string(), version: z.string(), licence: z.string(), text: z.string() }),
@@ -24,18 +25,19 @@ export const LICENCES = new InjectionToken<() => Promise<unknown>>('licences', {
   imports: [RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <p class="quiet small"><a routerLink="/settings">Settings</a></p>
+    <p class="quiet small">
+      <a routerLink="/settings">{{ say.settings() }}</a>
+    </p>
     <div class="page-head">
-      <h1>Made with</h1>
-      <p class="quiet">open-source packages and fonts, and their licences</p>
+      <h1>{{ say.madeWith() }}</h1>
+      <p class="quiet">{{ say.openSourcePackagesAnd() }}</p>
     </div>
     @if (licences.error()) {
       <p class="problem" role="alert">
-        The list could not be read. It comes with the application: open this page again with its
-        server in reach.
+        {{ say.theListCouldNot() }}
       </p>
     } @else if (licences.value(); as all) {
-      <p>Hypogeon itself is under the MIT licence. It ships with {{ all.length }} packages.</p>
+      <p>{{ say.hypogeonItselfIsUnder({ allCount: all.length }) }}</p>
       <ul class="max-w-208 p-0 list-none">
         @for (p of all; track p.name + p.version) {
           <li class="border-b border-line">
@@ -60,11 +62,13 @@ export const LICENCES = new InjectionToken<() => Promise<unknown>>('licences', {
         }
       </ul>
     } @else {
-      <p class="quiet" role="status">Reading the list …</p>
+      <p class="quiet" role="status">{{ say.readingTheList() }}</p>
     }
   `,
 })
 export class LicencesPage {
+  protected readonly say = say;
+
   private readonly list = inject(LICENCES);
   protected readonly licences = resource({
     loader: async () => licencesSchema.parse(await this.list()),

@@ -18,6 +18,7 @@ import {
   type PaperRow,
   type Table,
 } from '@hypogeon/core/formats';
+import { say } from '@hypogeon/messages/paper-page';
 import { Actions } from '../data/actions';
 import { AsyncTask } from '../data/async-task';
 import { FILES_WORKER } from '../data/workers';
@@ -52,6 +53,8 @@ const SHOWN = 100;
   styleUrl: './paper-page.scss',
 })
 export class PaperPage {
+  protected readonly say = say;
+
   private readonly worker = inject(FILES_WORKER);
   protected readonly task = new AsyncTask();
   private readonly journal = inject(Journal);
@@ -133,17 +136,13 @@ export class PaperPage {
     if (!file) return;
     this.problem.set('');
     this.table.set(null);
-    if (file.size > MOST_BYTES)
-      return this.problem.set(`“${file.name}” is larger than 20 MB. Split it into parts.`);
-    const read = await this.task.run(`Reading ${file.name}`, async () => {
+    if (file.size > MOST_BYTES) return this.problem.set(say.isLargerThan20({ name: file.name }));
+    const read = await this.task.run(say.reading({ name: file.name }), async () => {
       const text = await file.text();
       return this.worker.ask((w) => w.paper(text));
     });
     if (read === undefined) return this.problem.set(this.task.problem());
-    if (!read)
-      return this.problem.set(
-        `There is no table in “${file.name}”: a header and rows were expected.`,
-      );
+    if (!read) return this.problem.set(say.thereIsNoTable({ name: file.name }));
     this.name.set(file.name);
     this.mapping.set(read.mapping);
     this.table.set(read.table);
@@ -202,7 +201,7 @@ export class PaperPage {
               kind: 'put',
               record: 'space',
               key: space,
-              fields: { name: 'From the old log' },
+              fields: { name: say.fromTheOldLog() },
             } as const,
           ]),
       ...paperEntries(this.state(), this.taken(), space, freshId),
@@ -210,7 +209,7 @@ export class PaperPage {
     const good = this.good();
     const taken = await this.actions.recordAll(
       entries,
-      `${good === 1 ? 'One batch' : `${good} batches`} taken in`,
+      say.takenIn({ what: good === 1 ? say.oneBatch2() : say.batches({ good }) }),
     );
     if (!taken) return;
     this.table.set(null);
@@ -231,19 +230,23 @@ export class PaperPage {
     const method = METHOD[fields.method!];
     const outcome = counts
       ? [
-          `${counts.rooted + counts.pupped} rooted`,
-          counts.pupped ? `${counts.pupped} with pups` : '',
-          counts.rotted ? `${counts.rotted} rotted` : '',
-          counts.dried ? `${counts.dried} dried` : '',
-          counts.lost ? `${counts.lost} lost` : '',
+          say.rooted({ pupped: counts.rooted + counts.pupped }),
+          counts.pupped ? say.withPups({ pupped: counts.pupped }) : '',
+          counts.rotted ? say.rotted({ rotted: counts.rotted }) : '',
+          counts.dried ? say.dried({ dried: counts.dried }) : '',
+          counts.lost ? say.lost({ lost: counts.lost }) : '',
         ]
           .filter(Boolean)
           .join(', ')
-      : 'not counted';
+      : say.notCounted();
     return [
-      `${fields.count} ${fields.count === 1 ? method.one : method.many} of ${row.newPlant ? `${row.newPlant} (like ${plant})` : plant}`,
-      `cut ${this.words.day(fields.cutOn!)}`,
-      row.mother ? `from ${row.mother}` : '',
+      say.ofWord({
+        count: fields.count ?? 0,
+        what: fields.count === 1 ? method.one : method.many,
+        what2: row.newPlant ? say.like({ newPlant: row.newPlant, plant }) : plant,
+      }),
+      say.cut({ day: this.words.day(fields.cutOn!) }),
+      row.mother ? say.from({ mother: row.mother }) : '',
       outcome,
     ]
       .filter(Boolean)

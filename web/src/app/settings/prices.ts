@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { MatOption, MatSelect } from '@angular/material/select';
 import { containersOf } from '@hypogeon/core/bench';
 import { SETTINGS_KEY } from '@hypogeon/core/journal';
+import { say } from '@hypogeon/messages/prices';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { LOCALE } from '../data/locale';
@@ -9,9 +10,31 @@ import { Field, FieldControl } from '../forms/field';
 import { numberFrom } from '../forms/number';
 
 const PRICES = [
-  { key: 'labelPrice', name: 'A label', hint: '' },
-  { key: 'hourPrice', name: 'An hour of your hands', hint: 'Leave empty where it is a pleasure.' },
-  { key: 'plantPrice', name: 'A rooted plant sells for', hint: 'For what losses are worth.' },
+  {
+    key: 'labelPrice',
+    get name() {
+      return say.aLabel();
+    },
+    hint: '',
+  },
+  {
+    key: 'hourPrice',
+    get name() {
+      return say.anHourOfYour();
+    },
+    get hint() {
+      return say.leaveEmptyWhereIt();
+    },
+  },
+  {
+    key: 'plantPrice',
+    get name() {
+      return say.aRootedPlantSells();
+    },
+    get hint() {
+      return say.forWhatLossesAre();
+    },
+  },
 ] as const;
 type PriceKey = (typeof PRICES)[number]['key'];
 
@@ -25,12 +48,12 @@ const MOST = 1e6;
   host: { class: 'grid grid-cols-1 gap-2.5 w-full' },
   template: `
     <div class="grid auto-fit-52 gap-4">
-      <hy-field label="Currency">
+      <hy-field [label]="say.currency()">
         <mat-select
           [value]="settings().currency ?? ''"
           (selectionChange)="setCurrency($event.value)"
         >
-          <mat-option value="">not told</mat-option>
+          <mat-option value="">{{ say.notTold() }}</mat-option>
           @for (c of currencies; track c.code) {
             <mat-option [value]="c.code">{{ c.name }}</mat-option>
           }
@@ -42,14 +65,14 @@ const MOST = 1e6;
             hyControl
             type="text"
             inputmode="decimal"
-            placeholder="not told"
+            [placeholder]="say.notTold()"
             [value]="settings()[p.key] ?? ''"
             (change)="setPrice(p.key, price.value)"
             #price
           />
         </hy-field>
       }
-      <hy-field label="Price of a container">
+      <hy-field [label]="say.priceOfAContainer()">
         <mat-select [value]="chosen()?.id" (selectionChange)="container.set($event.value)">
           @for (c of containers(); track c.id) {
             <mat-option [value]="c.id">{{ c.name }}</mat-option>
@@ -58,15 +81,15 @@ const MOST = 1e6;
       </hy-field>
       @if (chosen(); as c) {
         <hy-field
-          label="One of them costs"
-          hint="Or its share of wear, if it is used again."
+          [label]="say.oneOfThemCosts()"
+          [hint]="say.orItsShareOf()"
           [problem]="problems()['container'] ?? ''"
         >
           <input
             hyControl
             type="text"
             inputmode="decimal"
-            placeholder="not told"
+            [placeholder]="say.notTold()"
             [value]="containerPrice()"
             (change)="setContainer(c.id, each.value)"
             #each
@@ -74,15 +97,17 @@ const MOST = 1e6;
         </hy-field>
       }
     </div>
-    <p class="quiet small">What components cost stands on the shelf.</p>
+    <p class="quiet small">{{ say.whatComponentsCostStands() }}</p>
   `,
 })
 export class Prices {
+  protected readonly say = say;
+
   private readonly journal = inject(Journal);
   private readonly actions = inject(Actions);
   protected readonly prices = PRICES;
   private readonly locale = inject(LOCALE);
-  protected readonly currencies = currenciesOf(this.locale);
+  protected readonly currencies = currenciesOf(this.locale());
   protected readonly settings = computed(() => this.journal.state().settings);
   protected readonly problems = signal<Readonly<Record<string, string>>>({});
   protected readonly container = signal('');
@@ -127,7 +152,7 @@ export class Prices {
     const wrong = price !== null && !(price >= 0 && price <= MOST);
     this.problems.update((p) => ({
       ...p,
-      [key]: wrong ? `A price from 0 to a million, or empty: “${text}” is none.` : '',
+      [key]: wrong ? say.aPriceFrom0({ text }) : '',
     }));
     return wrong ? undefined : price;
   }

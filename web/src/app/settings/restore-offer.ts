@@ -3,16 +3,16 @@ import { MatButton } from '@angular/material/button';
 import { problemText } from '@hypogeon/core/formats';
 import { fold, type Entry } from '@hypogeon/core/journal';
 import { counted, NOUN } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/restore-offer';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { JournalFile, type OfferedFile } from '../data/journal-file';
 import { Words } from '../data/words';
-import { CountedPipe } from '../ui/counted-pipe';
 
 /** What a file would change, said before it does; or why it was refused. */
 @Component({
   selector: 'hy-restore-offer',
-  imports: [CountedPipe, MatButton],
+  imports: [MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'grid grid-cols-1 gap-9 max-w-240' },
   template: `
@@ -20,39 +20,52 @@ import { CountedPipe } from '../ui/counted-pipe';
     @if (r.ok) {
       <div class="grid gap-3 pl-3.5 border-l-4 border-water">
         <p>
-          <strong>{{ name() }}</strong> would add {{ r.preview.fresh | hyCounted: 'entry' }}:
+          <strong>{{ name() }}</strong>
           {{
-            r.preview.newBatches === 1 ? 'one new batch' : r.preview.newBatches + ' new batches'
-          }}, {{ r.preview.changedBatches }} known changed. Here already: {{ r.preview.known }}.
+            say.wouldAddEntryKnown({
+              fresh: r.preview.fresh,
+              what:
+                r.preview.newBatches === 1
+                  ? say.oneNewBatch()
+                  : say.newBatches({ newBatches: r.preview.newBatches }),
+              changedBatches: r.preview.changedBatches,
+              known: r.preview.known,
+            })
+          }}
           @if (r.preview.unknown > 0) {
-            Of a newer kind, and kept: {{ r.preview.unknown }}.
+            {{ say.ofANewerKind({ unknown: r.preview.unknown }) }}
           }
           @if (r.preview.clashing > 0) {
-            With other content here: {{ r.preview.clashing }}; of each the same one is kept on every
-            device.
+            {{ say.withOtherContentHere({ clashing: r.preview.clashing }) }}
           }
           @if (r.ahead > 0) {
-            {{ r.ahead === 1 ? 'One entry was' : r.ahead + ' entries were' }} written by a clock
-            that stood ahead of this device’s, which says {{ now() }}. What was written then takes
-            its place as of now, in its order, and keeps its days. Is this clock wrong? Set it right
-            first.
+            {{
+              say.writtenByAClock({
+                what: r.ahead === 1 ? say.oneEntryWas() : say.entriesWere({ ahead: r.ahead }),
+                now: now(),
+              })
+            }}
           }
           @if (r.pictures.size > 0) {
-            {{ r.pictures.size | hyCounted: 'picture' }}
-            {{ r.pictures.size === 1 ? 'comes' : 'come' }} along.
+            {{ say.pictureComesAlong({ picturesCount: r.pictures.size }) }}
           }
           @if (r.leftOut > 0) {
-            {{ r.leftOut === 1 ? 'One file' : r.leftOut + ' files' }} of the zip left out: no
-            picture, or named by no entry.
+            {{
+              say.ofTheZipLeft({
+                what: r.leftOut === 1 ? say.oneFile() : say.files({ leftOut: r.leftOut }),
+              })
+            }}
           }
         </p>
         @if (inDemo()) {
-          <p><strong>This is the demo.</strong> What you add here goes when the demo is cleared.</p>
+          <p>
+            <strong>{{ say.thisIsTheDemo() }}</strong> {{ say.whatYouAddHere() }}
+          </p>
         }
         <div class="row flex flex-wrap gap-2.5">
           @if (inDemo()) {
             <button matButton="filled" (click)="takeHome(r.entries, r.pictures)">
-              Add to my own journal
+              {{ say.addToMyOwn() }}
             </button>
           }
           @if (r.preview.fresh > 0 || r.preview.clashing > 0 || r.pictures.size > 0) {
@@ -60,16 +73,16 @@ import { CountedPipe } from '../ui/counted-pipe';
               [matButton]="inDemo() ? 'outlined' : 'filled'"
               (click)="take(r.entries, r.pictures)"
             >
-              {{ inDemo() ? 'Add to the demo' : 'Add them' }}
+              {{ inDemo() ? say.addToTheDemo() : say.addThem() }}
             </button>
           }
-          <button matButton="text" (click)="leave()">Cancel</button>
+          <button matButton="text" (click)="leave()">{{ say.cancel() }}</button>
         </div>
       </div>
     } @else {
       <div class="grid gap-3 pl-3.5 border-l-4 border-water border-l-do">
         <p>
-          <strong>{{ name() }} was refused, and nothing was changed.</strong>
+          <strong>{{ say.wasRefusedAndNothing({ name: name() }) }}</strong>
         </p>
         <ul>
           @for (p of r.problems; track $index) {
@@ -81,6 +94,8 @@ import { CountedPipe } from '../ui/counted-pipe';
   `,
 })
 export class RestoreOffer {
+  protected readonly say = say;
+
   private readonly actions = inject(Actions);
   private readonly file = inject(JournalFile);
   private readonly journal = inject(Journal);
@@ -109,11 +124,11 @@ export class RestoreOffer {
       // Before the entries that name them, as when they are taken.
       await this.file.restore(pictures);
     } catch {
-      return this.actions.say('The store is full: the pictures do not fit. Nothing was taken.');
+      return this.actions.say(say.theStoreIsFull());
     }
     const saved = await this.journal.take(entries);
     const seen = pictures.size > 0 ? `, ${counted(pictures.size, NOUN.picture)}` : '';
-    if (saved) this.actions.say(`Added: ${what}${seen} in the file.`);
+    if (saved) this.actions.say(say.addedInTheFile({ what, seen }));
   }
 
   /** The file goes where it belongs, not into the demo that is cleared some day. */

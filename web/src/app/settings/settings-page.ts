@@ -7,11 +7,14 @@ import { FEEDINGS, SETTINGS_KEY, type SettingsFields } from '@hypogeon/core/jour
 import { temperatureIn } from '@hypogeon/core/units';
 import { WATER_SCHOOL } from '@hypogeon/core/water';
 import { WOUND_SCHOOL } from '@hypogeon/core/wound';
-import { FEEDING_NAME, FEEDING_SAYS } from '@hypogeon/words';
+import { capital, FEEDING_NAME, feedingSays } from '@hypogeon/words';
+import { LANGUAGES } from '@hypogeon/messages/languages';
+import { say } from '@hypogeon/messages/settings-page';
 import { Actions } from '../data/actions';
 import { freshId } from '../data/fresh-id';
 import { Journal } from '../data/journal';
 import { JournalFile } from '../data/journal-file';
+import { Language } from '../data/language';
 import { Theme, THEMES, type ThemeChoice } from '../data/theme';
 import { Today } from '../data/today';
 import { touchedFields } from '../data/touched';
@@ -20,14 +23,19 @@ import { oneAtATime } from '../data/one-at-a-time';
 import { Field, FieldControl } from '../forms/field';
 import { Confirm } from '../ui/confirm';
 import { DemoDoor } from '../ui/demo-door';
-import { CountedPipe } from '../ui/counted-pipe';
 import { FindSetting } from './find-setting';
 import { Prices } from './prices';
 
 const THEME_WORD: Readonly<Record<ThemeChoice, string>> = {
-  auto: 'As the device',
-  noon: 'Noon',
-  lamp: 'Lamp',
+  get auto() {
+    return say.asTheDevice();
+  },
+  get noon() {
+    return say.noon();
+  },
+  get lamp() {
+    return say.lamp();
+  },
 };
 
 interface SpaceForm {
@@ -51,22 +59,14 @@ const PLACE_FEEDS = {
 
 @Component({
   selector: 'hy-settings-page',
-  imports: [
-    CountedPipe,
-    FindSetting,
-    MatButton,
-    MatOption,
-    MatSelect,
-    Field,
-    FieldControl,
-    RouterLink,
-    Prices,
-  ],
+  imports: [FindSetting, MatButton, MatOption, MatSelect, Field, FieldControl, RouterLink, Prices],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'grid grid-cols-1 gap-9 max-w-240' },
   templateUrl: './settings-page.html',
 })
 export class SettingsPage {
+  protected readonly say = say;
+
   private readonly actions = inject(Actions);
   private readonly door = inject(DemoDoor);
   private readonly confirm = inject(Confirm);
@@ -77,12 +77,19 @@ export class SettingsPage {
   protected readonly words = inject(Words);
   protected readonly theme = inject(Theme);
 
+  protected readonly language = inject(Language);
+  /** Each by its own name: who cannot read this page finds it. */
+  protected readonly languages = LANGUAGES.map((l) => ({
+    ...l,
+    name: capital(new Intl.DisplayNames(l.id, { type: 'language' }).of(l.id) ?? l.id),
+  }));
+
   protected readonly themes = THEMES;
   protected readonly themeWord = THEME_WORD;
   protected readonly schools = Object.values(WOUND_SCHOOL);
   protected readonly feedings = FEEDINGS;
   protected readonly feedingName = FEEDING_NAME;
-  protected readonly feedingSays = FEEDING_SAYS;
+  protected readonly feedingSays = feedingSays;
   protected readonly waterSchools = Object.values(WATER_SCHOOL);
   protected readonly settings = computed(() => this.journal.state().settings);
 
@@ -96,7 +103,7 @@ export class SettingsPage {
         now:
           now.from === 'reading'
             ? `${this.words.temperature(now.tempC)}, ${this.words.percent(now.rh)}`
-            : 'no reading these days',
+            : say.noReadingTheseDays(),
         empty: isEmptyPlace(state, space.id),
       };
     });
@@ -111,15 +118,16 @@ export class SettingsPage {
     const humidity = this.words.share(form.humidity);
     const unit = this.words.temperatureUnit() === 'C' ? '°C' : '°F';
     return {
-      name: form.name.trim() === '' ? 'What do you call the place?' : '',
+      name: form.name.trim() === '' ? say.whatDoYouCall() : '',
       temperature:
         Number.isNaN(celsius) || celsius < -30 || celsius > 60
-          ? `The mean of the day in ${unit}, from ${this.words.temperature(-30)} to ${this.words.temperature(60)}.`
+          ? say.theMeanOfThe({
+              unit,
+              temperature: this.words.temperature(-30),
+              temperature2: this.words.temperature(60),
+            })
           : '',
-      humidity:
-        Number.isNaN(humidity) || humidity < 0.01
-          ? 'Relative humidity in per cent, from 1 to 100.'
-          : '',
+      humidity: Number.isNaN(humidity) || humidity < 0.01 ? say.relativeHumidityInPer() : '',
     };
   });
 
@@ -148,6 +156,10 @@ export class SettingsPage {
 
   protected setFeeding(value: string): void {
     this.setting({ feeding: FEEDINGS.find((f) => f === value) ?? null });
+  }
+
+  protected setLanguage(value: string): void {
+    void this.language.choose(LANGUAGES.find((l) => l.id === value)?.id ?? 'auto');
   }
 
   protected setTheme(value: string): void {
@@ -196,13 +208,13 @@ export class SettingsPage {
     const rh = +this.words.share(form.humidity).toFixed(4);
     if (form.reading) {
       const reading = { kind: 'air', space: form.id, tempC, rh } as const;
-      if (await this.actions.record(reading, 'Reading noted')) this.form.set(null);
+      if (await this.actions.record(reading, say.readingNoted())) this.form.set(null);
       return;
     }
     const whole = { name: form.name.trim(), tempC, rh, light: form.light.trim() || null };
     const fields = form.id ? touchedFields(this.touched, whole, PLACE_FEEDS) : whole;
     const put = { kind: 'put', record: 'space', key: form.id || freshId(), fields } as const;
-    const said = form.id ? 'Changed' : `${whole.name} added`;
+    const said = form.id ? say.changed() : say.added({ name: whole.name });
     if (Object.keys(fields).length > 0 && !(await this.actions.record(put, said))) return;
     this.form.set(null);
   }
@@ -219,7 +231,7 @@ export class SettingsPage {
   protected deletePlace(id: string): void {
     void this.actions.record(
       { kind: 'put', record: 'space', key: id, fields: { away: true } },
-      `${this.journal.state().spaces.get(id)?.name ?? 'The place'} deleted`,
+      say.deleted({ name: this.journal.state().spaces.get(id)?.name ?? say.thePlace() }),
     );
   }
 
@@ -228,13 +240,13 @@ export class SettingsPage {
   private async emptyAll(): Promise<void> {
     await this.file.save();
     const sure = await this.confirm.ask({
-      title: 'Empty this journal?',
-      text: 'A backup file is in your downloads: look that it is there. Everything in this browser goes, pictures too.',
-      yes: 'Empty it',
+      title: say.emptyThisJournal(),
+      text: say.aBackupFileIs(),
+      yes: say.emptyIt(),
     });
     if (!sure) return;
     await this.journal.clearOwn();
-    this.actions.say('Your journal is empty. The backup file brings it back.');
+    this.actions.say(say.yourJournalIsEmpty());
     await this.router.navigateByUrl('/today');
   }
 
@@ -243,7 +255,7 @@ export class SettingsPage {
   private async throwDemoAway(): Promise<void> {
     this.clearing.set(false);
     await this.journal.clearDemo();
-    this.actions.say('The demo is cleared. This is your own journal.');
+    this.actions.say(say.theDemoIsCleared());
   }
 
   private touched = new Set<keyof SpaceForm>();

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
+import { say } from '@hypogeon/messages/alarms';
 import { Journal } from '../data/journal';
 import { JournalFile } from '../data/journal-file';
 import { LOCALE } from '../data/locale';
@@ -14,6 +15,8 @@ import { LOCALE } from '../data/locale';
   styleUrl: './alarm.scss',
 })
 export class Alarms {
+  protected readonly say = say;
+
   private readonly file = inject(JournalFile);
   protected readonly journal = inject(Journal);
   protected readonly locale = inject(LOCALE);
@@ -27,17 +30,15 @@ export class Alarms {
     return {
       title:
         all.length === 1
-          ? 'Something in the store is set aside.'
-          : `${all.length} things in the store are set aside.`,
-      first: `First: ${first.name}, because ${first.reason.replace(/\.$/, '')}.`,
-      then: newer
-        ? 'Update Hypogeon and it is there again; it is kept as it is.'
-        : 'They are kept as they are, and the rest is open. A saved file brings back what is missing.',
+          ? say.somethingInTheStore()
+          : say.thingsInTheStore({ allCount: all.length }),
+      first: say.firstBecause({ name: first.name, replace: first.reason.replace(/\.$/, '') }),
+      then: newer ? say.updateHypogeonAndIt() : say.theyAreKeptAs(),
     };
   });
 
   protected now(): string {
-    return new Date().toLocaleString(this.locale, { dateStyle: 'medium', timeStyle: 'short' });
+    return new Date().toLocaleString(this.locale(), { dateStyle: 'medium', timeStyle: 'short' });
   }
 
   protected home(): void {

@@ -11,20 +11,39 @@ import { MatDialogRef } from '@angular/material/dialog';
 import { Router } from '@angular/router';
 import { find, findables, type Findable } from '@hypogeon/core/find';
 import { statusText } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/find-dialog';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { FOUND_BY_NAME } from './pages';
 
 const KIND_WORD: Readonly<Record<Findable['kind'], string>> = {
-  batch: 'batch',
-  tray: 'tray',
-  mother: 'mother',
-  plant: 'plant',
-  mix: 'mix',
-  space: 'bench',
-  order: 'order',
-  trial: 'trial',
-  page: 'page',
+  get batch() {
+    return say.batch();
+  },
+  get tray() {
+    return say.tray();
+  },
+  get mother() {
+    return say.mother();
+  },
+  get plant() {
+    return say.plant();
+  },
+  get mix() {
+    return say.mix();
+  },
+  get space() {
+    return say.bench();
+  },
+  get order() {
+    return say.order();
+  },
+  get trial() {
+    return say.trial();
+  },
+  get page() {
+    return say.page();
+  },
 };
 
 /** Everything by typing: batches, trays, mothers, plants, pages. */
@@ -35,22 +54,22 @@ const KIND_WORD: Readonly<Record<Findable['kind'], string>> = {
     class: 'grid grid-cols-1 grid-rows-[auto_minmax(0,1fr)_auto] gap-2.5 h-[min(34rem,80vh)] p-4',
   },
   template: `
-    <h2 class="unseen" id="find-title">Find</h2>
+    <h2 class="unseen" id="find-title">{{ say.find() }}</h2>
     <input
       type="search"
       role="combobox"
-      aria-label="Find anything"
+      [attr.aria-label]="say.findAnything()"
       aria-autocomplete="list"
       aria-controls="find-list"
       aria-expanded="true"
       [attr.aria-activedescendant]="found().length > 0 ? 'find-' + at() : null"
-      placeholder="plant, code, tray, mother, page …"
+      [placeholder]="say.plantCodeTrayMother()"
       autocomplete="off"
       (input)="type(query.value)"
       (keydown)="key($event)"
       #query
     />
-    <ul class="bare overflow-y-auto" id="find-list" role="listbox" aria-label="Found">
+    <ul class="bare overflow-y-auto" id="find-list" role="listbox" [attr.aria-label]="say.found()">
       @for (item of found(); track item.kind + item.id) {
         <li
           class="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-y-0 gap-x-4 min-h-12 py-1.5 px-2.5 border-l-4 border-transparent cursor-pointer"
@@ -71,11 +90,11 @@ const KIND_WORD: Readonly<Record<Findable['kind'], string>> = {
     </ul>
     <p class="quiet" role="status">
       @if (typed().trim() === '') {
-        Begin to type. Arrows choose, Enter opens, Escape leaves.
+        {{ say.beginToTypeArrows() }}
       } @else if (found().length === 0) {
-        Nothing begins so. Try fewer letters.
+        {{ say.nothingBeginsSoTry() }}
       } @else {
-        {{ found().length === 40 ? 'The first 40' : found().length }} found
+        {{ say.found2({ what: found().length === 40 ? say.theFirst40() : found().length }) }}
       }
     </p>
   `,
@@ -96,6 +115,8 @@ const KIND_WORD: Readonly<Record<Findable['kind'], string>> = {
   `,
 })
 export class FindDialog {
+  protected readonly say = say;
+
   private readonly dialog = inject<MatDialogRef<FindDialog>>(MatDialogRef);
   private readonly router = inject(Router);
   private readonly state = inject(Journal).state;

@@ -1,14 +1,19 @@
 import { ChangeDetectionStrategy, Component } from '@angular/core';
 import { RouterLink } from '@angular/router';
+import { say } from '@hypogeon/messages/lost-page';
 
 @Component({
   selector: 'hy-lost-page',
   imports: [RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h1>Nothing grows here</h1>
-    <p>This address leads nowhere. Perhaps the batch or mother lives in another journal.</p>
-    <p><a routerLink="/today">To today</a></p>
+    <h1>{{ say.nothingGrowsHere() }}</h1>
+    <p>{{ say.thisAddressLeadsNowhere() }}</p>
+    <p>
+      <a routerLink="/today">{{ say.toToday() }}</a>
+    </p>
   `,
 })
-export class LostPage {}
+export class LostPage {
+  protected readonly say = say;
+}

@@ -1,3 +1,5 @@
+import { say } from '@hypogeon/messages/pages';
+
 /** The places that have pages beside each other. */
 export type TabRow = 'plan' | 'mixes' | 'results';
 
@@ -13,77 +15,508 @@ export interface PageEntry {
 
 /** Tabs stand in the order of this list. */
 export const PAGE_LIST = [
-  { path: 'today', title: 'Today' },
-  { path: 'today/walk', title: 'Walk', find: 'Walk the benches' },
-  { path: 'today/sheet', title: 'Pencil sheet' },
-  { path: 'start', title: 'Start your own journal' },
-  { path: 'plan', title: 'Plan', find: 'Plan a batch', tab: { of: 'plan', name: 'Plan' } },
-  { path: 'plan/cut-day', title: 'Cut day', find: 'Cut day: several mothers' },
-  { path: 'plan/sheets', title: 'Plan sheets', find: '' },
-  { path: 'plan/stem', title: 'Cut map' },
-  { path: 'plan/straps', title: 'Leaf sections' },
-  { path: 'plan/clump', title: 'Pups' },
-  { path: 'plan/divide', title: 'Division' },
-  { path: 'plan/rehearse', title: 'Try it first', tab: { of: 'plan', name: 'Try it first' } },
-  { path: 'plan/practice', title: 'Practice', tab: { of: 'plan', name: 'Practice' } },
-  { path: 'plan/practice/:id', title: 'Practice' },
-  { path: 'plan/multiply', title: 'Multiply' },
-  { path: 'mothers', title: 'Mother plants' },
-  { path: 'mothers/new', title: 'Add a mother', find: 'Add a mother plant' },
-  { path: 'mothers/:id', title: 'Mother plant' },
-  { path: 'mothers/:id/edit', title: 'Change a mother' },
-  { path: 'mixes', title: 'Mixes', tab: { of: 'mixes', name: 'Mix' } },
-  { path: 'mixes/amounts', title: 'Amounts', tab: { of: 'mixes', name: 'Amounts' } },
-  { path: 'mixes/solve', title: 'Solve for a mix', tab: { of: 'mixes', name: 'Solve' } },
-  { path: 'mixes/jug', title: 'Jug test', tab: { of: 'mixes', name: 'Jug test' } },
-  { path: 'mixes/beside', title: 'Side by side', tab: { of: 'mixes', name: 'Side by side' } },
-  { path: 'mixes/shelf', title: 'Shelf', tab: { of: 'mixes', name: 'Shelf' } },
-  { path: 'mixes/pots', title: 'Pots', tab: { of: 'mixes', name: 'Pots' } },
-  { path: 'bench', title: 'Bench' },
-  { path: 'bench/new', title: 'Add cuttings you already have' },
-  { path: 'bench/trays', title: 'Trays' },
-  { path: 'bench/trays/:id', title: 'Tray' },
-  { path: 'bench/orders', title: 'Orders' },
-  { path: 'bench/labels', title: 'Labels' },
-  { path: 'bench/scan', title: 'Scan a label' },
-  { path: 'bench/:id/pictures', title: 'Pictures' },
-  { path: 'bench/:id', title: 'Batch' },
-  { path: 'bench/:id/water', title: 'Water' },
-  { path: 'bench/:id/log', title: 'Log' },
-  { path: 'bench/:id/look', title: 'What do you see' },
-  { path: 'bench/:id/course', title: 'How it is grown' },
-  { path: 'bench/:id/slip', title: 'Care slip' },
-  { path: 'bench/:id/what-if', title: 'What if' },
-  { path: 'bench/:id/part', title: 'Take some out' },
-  { path: 'bench/:id/sheet', title: 'Plan sheet' },
-  { path: 'bench/:id/count', title: 'Count' },
-  { path: 'results', title: 'Results', tab: { of: 'results', name: 'Overview' } },
-  { path: 'results/losses', title: 'Losses' },
-  { path: 'results/report', title: 'Season report' },
-  { path: 'results/compare', title: 'Compare ways', tab: { of: 'results', name: 'Compare' } },
-  { path: 'results/trials', title: 'Trials' },
-  { path: 'results/trials/new', title: 'Design a trial' },
-  { path: 'results/trials/:id', title: 'Trial' },
+  {
+    path: 'today',
+    get title() {
+      return say.today();
+    },
+  },
+  {
+    path: 'today/walk',
+    get title() {
+      return say.walk();
+    },
+    get find() {
+      return say.walkTheBenches();
+    },
+  },
+  {
+    path: 'today/sheet',
+    get title() {
+      return say.pencilSheet();
+    },
+  },
+  {
+    path: 'start',
+    get title() {
+      return say.startYourOwnJournal();
+    },
+  },
+  {
+    path: 'plan',
+    get title() {
+      return say.plan();
+    },
+    get find() {
+      return say.planABatch();
+    },
+    tab: {
+      of: 'plan',
+      get name() {
+        return say.plan();
+      },
+    },
+  },
+  {
+    path: 'plan/cut-day',
+    get title() {
+      return say.cutDay();
+    },
+    get find() {
+      return say.cutDaySeveralMothers();
+    },
+  },
+  {
+    path: 'plan/sheets',
+    get title() {
+      return say.planSheets();
+    },
+    find: '',
+  },
+  {
+    path: 'plan/stem',
+    get title() {
+      return say.cutMap();
+    },
+  },
+  {
+    path: 'plan/straps',
+    get title() {
+      return say.leafSections();
+    },
+  },
+  {
+    path: 'plan/clump',
+    get title() {
+      return say.pups();
+    },
+  },
+  {
+    path: 'plan/divide',
+    get title() {
+      return say.division();
+    },
+  },
+  {
+    path: 'plan/rehearse',
+    get title() {
+      return say.tryItFirst();
+    },
+    tab: {
+      of: 'plan',
+      get name() {
+        return say.tryItFirst();
+      },
+    },
+  },
+  {
+    path: 'plan/practice',
+    get title() {
+      return say.practice();
+    },
+    tab: {
+      of: 'plan',
+      get name() {
+        return say.practice();
+      },
+    },
+  },
+  {
+    path: 'plan/practice/:id',
+    get title() {
+      return say.practice();
+    },
+  },
+  {
+    path: 'plan/multiply',
+    get title() {
+      return say.multiply();
+    },
+  },
+  {
+    path: 'mothers',
+    get title() {
+      return say.motherPlants();
+    },
+  },
+  {
+    path: 'mothers/new',
+    get title() {
+      return say.addAMother();
+    },
+    get find() {
+      return say.addAMotherPlant();
+    },
+  },
+  {
+    path: 'mothers/:id',
+    get title() {
+      return say.motherPlant();
+    },
+  },
+  {
+    path: 'mothers/:id/edit',
+    get title() {
+      return say.changeAMother();
+    },
+  },
+  {
+    path: 'mixes',
+    get title() {
+      return say.mixes();
+    },
+    tab: {
+      of: 'mixes',
+      get name() {
+        return say.mix();
+      },
+    },
+  },
+  {
+    path: 'mixes/amounts',
+    get title() {
+      return say.amounts();
+    },
+    tab: {
+      of: 'mixes',
+      get name() {
+        return say.amounts();
+      },
+    },
+  },
+  {
+    path: 'mixes/solve',
+    get title() {
+      return say.solveForAMix();
+    },
+    tab: {
+      of: 'mixes',
+      get name() {
+        return say.solve();
+      },
+    },
+  },
+  {
+    path: 'mixes/jug',
+    get title() {
+      return say.jugTest();
+    },
+    tab: {
+      of: 'mixes',
+      get name() {
+        return say.jugTest();
+      },
+    },
+  },
+  {
+    path: 'mixes/beside',
+    get title() {
+      return say.sideBySide();
+    },
+    tab: {
+      of: 'mixes',
+      get name() {
+        return say.sideBySide();
+      },
+    },
+  },
+  {
+    path: 'mixes/shelf',
+    get title() {
+      return say.shelf();
+    },
+    tab: {
+      of: 'mixes',
+      get name() {
+        return say.shelf();
+      },
+    },
+  },
+  {
+    path: 'mixes/pots',
+    get title() {
+      return say.pots();
+    },
+    tab: {
+      of: 'mixes',
+      get name() {
+        return say.pots();
+      },
+    },
+  },
+  {
+    path: 'bench',
+    get title() {
+      return say.bench();
+    },
+  },
+  {
+    path: 'bench/new',
+    get title() {
+      return say.addCuttingsYouAlready();
+    },
+  },
+  {
+    path: 'bench/trays',
+    get title() {
+      return say.trays();
+    },
+  },
+  {
+    path: 'bench/trays/:id',
+    get title() {
+      return say.tray();
+    },
+  },
+  {
+    path: 'bench/orders',
+    get title() {
+      return say.orders();
+    },
+  },
+  {
+    path: 'bench/labels',
+    get title() {
+      return say.labels();
+    },
+  },
+  {
+    path: 'bench/scan',
+    get title() {
+      return say.scanALabel();
+    },
+  },
+  {
+    path: 'bench/:id/pictures',
+    get title() {
+      return say.pictures();
+    },
+  },
+  {
+    path: 'bench/:id',
+    get title() {
+      return say.batch();
+    },
+  },
+  {
+    path: 'bench/:id/water',
+    get title() {
+      return say.water();
+    },
+  },
+  {
+    path: 'bench/:id/log',
+    get title() {
+      return say.log();
+    },
+  },
+  {
+    path: 'bench/:id/look',
+    get title() {
+      return say.whatDoYouSee();
+    },
+  },
+  {
+    path: 'bench/:id/course',
+    get title() {
+      return say.howItIsGrown();
+    },
+  },
+  {
+    path: 'bench/:id/slip',
+    get title() {
+      return say.careSlip();
+    },
+  },
+  {
+    path: 'bench/:id/what-if',
+    get title() {
+      return say.whatIf();
+    },
+  },
+  {
+    path: 'bench/:id/part',
+    get title() {
+      return say.takeSomeOut();
+    },
+  },
+  {
+    path: 'bench/:id/sheet',
+    get title() {
+      return say.planSheet();
+    },
+  },
+  {
+    path: 'bench/:id/count',
+    get title() {
+      return say.count();
+    },
+  },
+  {
+    path: 'results',
+    get title() {
+      return say.results();
+    },
+    tab: {
+      of: 'results',
+      get name() {
+        return say.overview();
+      },
+    },
+  },
+  {
+    path: 'results/losses',
+    get title() {
+      return say.losses();
+    },
+  },
+  {
+    path: 'results/report',
+    get title() {
+      return say.seasonReport();
+    },
+  },
+  {
+    path: 'results/compare',
+    get title() {
+      return say.compareWays();
+    },
+    tab: {
+      of: 'results',
+      get name() {
+        return say.compare();
+      },
+    },
+  },
+  {
+    path: 'results/trials',
+    get title() {
+      return say.trials();
+    },
+  },
+  {
+    path: 'results/trials/new',
+    get title() {
+      return say.designATrial();
+    },
+  },
+  {
+    path: 'results/trials/:id',
+    get title() {
+      return say.trial();
+    },
+  },
   {
     path: 'results/learned',
-    title: 'What it has learned',
-    tab: { of: 'results', name: 'Learned' },
+    get title() {
+      return say.whatItHasLearned();
+    },
+    tab: {
+      of: 'results',
+      get name() {
+        return say.learned();
+      },
+    },
   },
-  { path: 'results/forecasts', title: 'Forecasts' },
-  { path: 'results/benches', title: 'Benches' },
-  { path: 'results/money', title: 'Money and time', tab: { of: 'results', name: 'Money' } },
-  { path: 'plants', title: 'Plant guide' },
-  { path: 'plants/new', title: 'Add a plant' },
-  { path: 'plants/drawings', title: 'All drawings' },
-  { path: 'plants/:id/own', title: 'Your own figures' },
-  { path: 'plants/:id', title: 'Plant' },
-  { path: 'marks', title: 'The marks' },
-  { path: 'settings', title: 'Settings' },
-  { path: 'settings/data', title: 'Data in and out' },
-  { path: 'settings/paper', title: 'An old paper log' },
-  { path: 'settings/air/:id', title: 'Air' },
-  { path: 'settings/made-with', title: 'Made with', find: 'Made with: licences' },
-  { path: 'settings/devices', title: 'Devices' },
+  {
+    path: 'results/forecasts',
+    get title() {
+      return say.forecasts();
+    },
+  },
+  {
+    path: 'results/benches',
+    get title() {
+      return say.benches();
+    },
+  },
+  {
+    path: 'results/money',
+    get title() {
+      return say.moneyAndTime();
+    },
+    tab: {
+      of: 'results',
+      get name() {
+        return say.money();
+      },
+    },
+  },
+  {
+    path: 'plants',
+    get title() {
+      return say.plantGuide();
+    },
+  },
+  {
+    path: 'plants/new',
+    get title() {
+      return say.addAPlant();
+    },
+  },
+  {
+    path: 'plants/drawings',
+    get title() {
+      return say.allDrawings();
+    },
+  },
+  {
+    path: 'plants/:id/own',
+    get title() {
+      return say.yourOwnFigures();
+    },
+  },
+  {
+    path: 'plants/:id',
+    get title() {
+      return say.plant();
+    },
+  },
+  {
+    path: 'marks',
+    get title() {
+      return say.theMarks();
+    },
+  },
+  {
+    path: 'settings',
+    get title() {
+      return say.settings();
+    },
+  },
+  {
+    path: 'settings/data',
+    get title() {
+      return say.dataInAndOut();
+    },
+  },
+  {
+    path: 'settings/paper',
+    get title() {
+      return say.anOldPaperLog();
+    },
+  },
+  {
+    path: 'settings/air/:id',
+    get title() {
+      return say.air();
+    },
+  },
+  {
+    path: 'settings/made-with',
+    get title() {
+      return say.madeWith();
+    },
+    get find() {
+      return say.madeWithLicences();
+    },
+  },
+  {
+    path: 'settings/devices',
+    get title() {
+      return say.devices();
+    },
+  },
 ] as const satisfies readonly PageEntry[];
 
 export type PagePath = (typeof PAGE_LIST)[number]['path'];

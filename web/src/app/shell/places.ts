@@ -1,3 +1,4 @@
+import { say } from '@hypogeon/messages/places';
 import {
   mdiCalendarCheckOutline,
   mdiChartBellCurveCumulative,
@@ -19,16 +20,68 @@ export interface Place {
 
 /** Above the soil line: what is done. */
 export const ABOVE: readonly Place[] = [
-  { path: '/today', name: 'Today', icon: mdiCalendarCheckOutline, first: true },
-  { path: '/plan', name: 'Plan', icon: mdiContentCut, first: true },
-  { path: '/mothers', name: 'Mother plants', icon: mdiSproutOutline },
-  { path: '/mixes', name: 'Mixes', icon: mdiLayersOutline },
-  { path: '/bench', name: 'Bench', icon: mdiTrayFull, first: true },
+  {
+    path: '/today',
+    get name() {
+      return say.today();
+    },
+    icon: mdiCalendarCheckOutline,
+    first: true,
+  },
+  {
+    path: '/plan',
+    get name() {
+      return say.plan();
+    },
+    icon: mdiContentCut,
+    first: true,
+  },
+  {
+    path: '/mothers',
+    get name() {
+      return say.motherPlants();
+    },
+    icon: mdiSproutOutline,
+  },
+  {
+    path: '/mixes',
+    get name() {
+      return say.mixes();
+    },
+    icon: mdiLayersOutline,
+  },
+  {
+    path: '/bench',
+    get name() {
+      return say.bench();
+    },
+    icon: mdiTrayFull,
+    first: true,
+  },
 ];
 
 /** Below it: what lies beneath. */
 export const BELOW: readonly Place[] = [
-  { path: '/results', name: 'Results', icon: mdiChartBellCurveCumulative, first: true },
-  { path: '/plants', name: 'Plant guide', icon: mdiLibraryOutline },
-  { path: '/settings', name: 'Settings', icon: mdiWarehouse },
+  {
+    path: '/results',
+    get name() {
+      return say.results();
+    },
+    icon: mdiChartBellCurveCumulative,
+    first: true,
+  },
+  {
+    path: '/plants',
+    get name() {
+      return say.plantGuide();
+    },
+    icon: mdiLibraryOutline,
+  },
+  {
+    path: '/settings',
+    get name() {
+      return say.settings();
+    },
+    icon: mdiWarehouse,
+  },
 ];

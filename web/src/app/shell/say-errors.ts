@@ -1,5 +1,6 @@
 import { inject, Injectable, Injector, type ErrorHandler } from '@angular/core';
 import { reasonOf } from '@hypogeon/core/faults';
+import { say } from '@hypogeon/messages/say-errors';
 import { Actions } from '../data/actions';
 import { isCodeGone, Updates } from '../data/updates';
 
@@ -15,8 +16,6 @@ export class SayErrors implements ErrorHandler {
     const reason = reasonOf(error);
     if (this.said.has(reason)) return;
     this.said.add(reason);
-    this.injector
-      .get(Actions)
-      .say(`Something on this page went wrong: ${reason}. What you recorded is safe.`);
+    this.injector.get(Actions).say(say.somethingOnThisPage({ reason }));
   }
 }

@@ -20,6 +20,7 @@ import { ABOVE, BELOW } from './places';
 import { mdiDotsHorizontal, mdiMagnify } from '@mdi/js';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { filter, map } from 'rxjs';
+import { say } from '@hypogeon/messages/shell';
 
 /** The day stands, and the thread is free. */
 const KEPT_FILE_MS = 4_000;
@@ -39,6 +40,8 @@ const KEPT_FILE_MS = 4_000;
   },
 })
 export class Shell {
+  protected readonly say = say;
+
   protected readonly journal = inject(Journal);
   protected readonly updates = inject(Updates);
   private readonly file = inject(JournalFile);
@@ -126,7 +129,9 @@ export class Shell {
       import('@angular/material/bottom-sheet'),
       import('./more-sheet'),
     ]);
-    const sheet = this.injector.get(MatBottomSheet).open(MoreSheet, { ariaLabel: 'More places' });
+    const sheet = this.injector
+      .get(MatBottomSheet)
+      .open(MoreSheet, { ariaLabel: say.morePlaces() });
     sheet.afterDismissed().subscribe((then) => {
       if (then === 'find') this.find();
     });

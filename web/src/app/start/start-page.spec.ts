@@ -25,7 +25,7 @@ describe('starting one’s own journal', () => {
   });
 
   it('begins in the units of the region', async () => {
-    const page = await mount(StartPage, {}, [], [{ provide: LOCALE, useValue: 'en-US' }]);
+    const page = await mount(StartPage, {}, [], [{ provide: LOCALE, useValue: () => 'en-US' }]);
     await page.fill('Place', 'Sill');
     await page.tap('Start');
     expect(page.recorded()).toMatchObject([

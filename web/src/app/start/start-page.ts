@@ -10,6 +10,7 @@ import { LIGHT_LEVEL, LIGHT_LEVELS, type LightLevelId } from '@hypogeon/core/cli
 import { SETTINGS_KEY } from '@hypogeon/core/journal';
 import { percent, temperatureText, unitsOf } from '@hypogeon/words';
 import * as z from 'zod';
+import { say } from '@hypogeon/messages/start-page';
 import { Actions } from '../data/actions';
 import { freshId } from '../data/fresh-id';
 import { Journal } from '../data/journal';
@@ -20,9 +21,36 @@ import { firstWrong, judgedBy, sentenceAt } from '../forms/zod-problems';
 
 /** What the air of a room usually is, for who has no hygrometer. Common practice, no source. */
 const ROOMS = [
-  { id: 'dry', name: 'dry', says: 'heated or air-conditioned', rh: 0.38 },
-  { id: 'usual', name: 'usual', says: 'a lived-in room', rh: 0.5 },
-  { id: 'damp', name: 'damp', says: 'porch, cellar, closed case', rh: 0.72 },
+  {
+    id: 'dry',
+    get name() {
+      return say.dry();
+    },
+    get says() {
+      return say.heatedOrAirConditioned();
+    },
+    rh: 0.38,
+  },
+  {
+    id: 'usual',
+    get name() {
+      return say.usual();
+    },
+    get says() {
+      return say.aLivedInRoom();
+    },
+    rh: 0.5,
+  },
+  {
+    id: 'damp',
+    get name() {
+      return say.damp();
+    },
+    get says() {
+      return say.porchCellarClosedCase();
+    },
+    rh: 0.72,
+  },
 ] as const;
 /** A lived-in room, °C. Common practice, no source. */
 const ROOM_C = 20;
@@ -31,8 +59,8 @@ const startSchema = z.object({
   place: z
     .string()
     .trim()
-    .min(1, 'Give the place a name, for example “Kitchen sill”.')
-    .max(120, 'A shorter name, please: it stands on every list.'),
+    .min(1, { error: say.giveThePlaceA })
+    .max(120, { error: say.aShorterNamePlease }),
   units: z.enum(['metric', 'inches']),
   light: z.enum(LIGHT_LEVELS),
   room: z.enum(['dry', 'usual', 'damp']),
@@ -55,19 +83,19 @@ const startSchema = z.object({
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'grid gap-3 max-w-120' },
   template: `
-    <h1>Where do your cuttings stand?</h1>
-    <p class="quiet">One place is enough to begin. All of this can be changed later.</p>
+    <h1>{{ say.whereDoYourCuttings() }}</h1>
+    <p class="quiet">{{ say.onePlaceIsEnough() }}</p>
     <form class="grid gap-3.5" novalidate [formGroup]="form" (ngSubmit)="begin()">
-      <hy-field label="Place" [problem]="sentence('place')">
+      <hy-field [label]="say.place()" [problem]="sentence('place')">
         <input
           hyControl
           type="text"
           maxlength="120"
-          placeholder="Kitchen sill"
+          [placeholder]="say.kitchenSill()"
           formControlName="place"
         />
       </hy-field>
-      <hy-field label="Light there">
+      <hy-field [label]="say.lightThere()">
         <mat-select formControlName="light">
           @for (level of levels; track level) {
             <mat-option [value]="level">{{ lightLevel[level].name }}</mat-option>
@@ -75,7 +103,7 @@ const startSchema = z.object({
         </mat-select>
       </hy-field>
       <div class="choice grid justify-items-start gap-1 quiet text-base">
-        <span id="room">Air there</span>
+        <span id="room">{{ say.airThere() }}</span>
         <mat-button-toggle-group
           aria-labelledby="room"
           hideSingleSelectionIndicator
@@ -85,27 +113,29 @@ const startSchema = z.object({
             <mat-button-toggle [value]="room.id">{{ room.name }}</mat-button-toggle>
           }
         </mat-button-toggle-group>
-        <small>Reckoned as {{ reckoned() }}, until you tell its air in Settings.</small>
+        <small>{{ say.reckonedAsUntilYou({ reckoned: reckoned() }) }}</small>
       </div>
       <div class="choice grid justify-items-start gap-1 quiet text-base">
-        <span id="units">Units</span>
+        <span id="units">{{ say.units() }}</span>
         <mat-button-toggle-group
           aria-labelledby="units"
           hideSingleSelectionIndicator
           formControlName="units"
         >
-          <mat-button-toggle value="metric">mm, °C, mL</mat-button-toggle>
-          <mat-button-toggle value="inches">inches, °F, fl oz</mat-button-toggle>
+          <mat-button-toggle value="metric">{{ say.mmCMl() }}</mat-button-toggle>
+          <mat-button-toggle value="inches">{{ say.inchesFFlOz() }}</mat-button-toggle>
         </mat-button-toggle-group>
       </div>
       <div class="row flex gap-2.5">
-        <button type="submit" matButton="filled">Start</button>
-        <a matButton="text" routerLink="/settings">I have a saved journal</a>
+        <button type="submit" matButton="filled">{{ say.start() }}</button>
+        <a matButton="text" routerLink="/settings">{{ say.iHaveASaved() }}</a>
       </div>
     </form>
   `,
 })
 export class StartPage {
+  protected readonly say = say;
+
   private readonly actions = inject(Actions);
   private readonly toFirstWrong = firstWrong();
   private readonly journal = inject(Journal);
@@ -120,7 +150,7 @@ export class StartPage {
       place: new FormControl('', { nonNullable: true }),
       light: new FormControl<LightLevelId>('side-sill', { nonNullable: true }),
       room: new FormControl<'dry' | 'usual' | 'damp'>('usual', { nonNullable: true }),
-      units: new FormControl(unitsOf(inject(LOCALE)), { nonNullable: true }),
+      units: new FormControl(unitsOf(inject(LOCALE)()), { nonNullable: true }),
     },
     { validators: judgedBy(startSchema) },
   );
@@ -170,7 +200,7 @@ export class StartPage {
           },
         },
       ],
-      `${place} is ready`,
+      say.isReady({ place }),
     );
     if (taken) await this.goOn();
   }

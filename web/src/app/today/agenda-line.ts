@@ -14,6 +14,7 @@ import { batchTitle, drawnOf, placeOf } from '@hypogeon/core/bench';
 import type { Batch, State } from '@hypogeon/core/journal';
 import { taskDone, type AgendaLine as Line } from '@hypogeon/core/round';
 import { counted, NOUN } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/agenda-line';
 import { Actions } from '../data/actions';
 import { Words } from '../data/words';
 import { CuttingMark } from '../marks/cutting-mark';
@@ -64,7 +65,7 @@ const LOUD: ReadonlySet<Line['kind']> = new Set(['water', 'first-water', 'pot-wa
         <button
           type="button"
           [matButton]="loud() ? 'filled' : 'outlined'"
-          [attr.aria-label]="'All ' + line().items.length + ': ' + word()"
+          [attr.aria-label]="say.all({ itemsCount: line().items.length, word: word() })"
           (click)="all()"
         >
           {{ word() }}
@@ -73,18 +74,18 @@ const LOUD: ReadonlySet<Line['kind']> = new Set(['water', 'first-water', 'pot-wa
         <button
           type="button"
           matButton="outlined"
-          [attr.aria-label]="'Show which: ' + title()"
+          [attr.aria-label]="say.showWhich({ title: title() })"
           [attr.aria-expanded]="open()"
           (click)="open.set(!open())"
         >
-          {{ open() ? 'Hide' : 'Show' }}
+          {{ open() ? say.hide() : say.show() }}
         </button>
       }
       <button
         type="button"
         matIconButton
         class="more"
-        [attr.aria-label]="'Why, postpone: ' + title()"
+        [attr.aria-label]="say.whyPostpone({ title: title() })"
         [attr.aria-expanded]="open()"
         (click)="open.set(!open())"
       >
@@ -105,6 +106,8 @@ const LOUD: ReadonlySet<Line['kind']> = new Set(['water', 'first-water', 'pot-wa
   styleUrl: './agenda-line.scss',
 })
 export class AgendaLine {
+  protected readonly say = say;
+
   protected readonly host = inject<ElementRef<Element>>(ElementRef).nativeElement;
   private readonly actions = inject(Actions);
   private readonly words = inject(Words);

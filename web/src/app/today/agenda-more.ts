@@ -4,6 +4,7 @@ import { RouterLink } from '@angular/router';
 import { batchTitle, placeOf } from '@hypogeon/core/bench';
 import type { Ask } from '@hypogeon/core/care';
 import type { Batch, State } from '@hypogeon/core/journal';
+import { say } from '@hypogeon/messages/agenda-more';
 import { Words } from '../data/words';
 import { AskTaps } from './ask-taps';
 import { PostponeForm } from './postpone-form';
@@ -50,10 +51,10 @@ import { PostponeForm } from './postpone-form';
               class="-ml-2.5"
               type="button"
               matButton="text"
-              [attr.aria-label]="'Postpone or skip: ' + title(item.batch)"
+              [attr.aria-label]="say.postponeOrSkip({ title: title(item.batch) })"
               (click)="postponing.set(item.batch.id)"
             >
-              Postpone or skip
+              {{ say.postponeOrSkip2() }}
             </button>
           }
         </li>
@@ -70,6 +71,8 @@ import { PostponeForm } from './postpone-form';
   `,
 })
 export class AgendaMore {
+  protected readonly say = say;
+
   protected readonly words = inject(Words);
   readonly items = input.required<readonly Ask[]>();
   readonly state = input.required<State>();

@@ -4,6 +4,7 @@ import { addDays, type Day } from '@hypogeon/core/days';
 import type { State } from '@hypogeon/core/journal';
 import { closureRate, MOULD_RH, referenceClosureDays } from '@hypogeon/core/wound';
 import { RouterLink } from '@angular/router';
+import { say } from '@hypogeon/messages/air-strip';
 import { Words } from '../data/words';
 
 const WEEK = 7;
@@ -48,8 +49,8 @@ const FULL_MM = 4;
       </a>
     } @empty {
       <p class="quiet">
-        No places yet.
-        <a routerLink="/settings">Add one in Settings</a>.
+        {{ say.noPlacesYet() }}
+        <a routerLink="/settings">{{ say.addOneInSettings() }}</a>.
       </p>
     }
   `,
@@ -78,6 +79,8 @@ const FULL_MM = 4;
   `,
 })
 export class AirStrip {
+  protected readonly say = say;
+
   private readonly words = inject(Words);
   readonly state = input.required<State>();
   readonly today = input.required<Day>();
@@ -96,17 +99,21 @@ export class AirStrip {
       const mouldy = air.rh > MOULD_RH;
       return {
         id: space.id,
-        name: space.name ?? 'A place',
+        name: space.name ?? say.aPlace(),
         temperature: this.words.temperature(air.tempC),
         humidity: this.words.percent(air.rh),
         bars,
         warn: mouldy || days === null,
-        week: `What the air took from a wet surface on each of the last ${WEEK} days`,
+        week: say.whatTheAirTook({ week: WEEK }),
         says: mouldy
-          ? 'So damp that cuts may mould'
+          ? say.soDampThatCuts()
           : days === null
-            ? 'Cuts stand still here'
-            : `dries about ${this.words.evaporation(evaporationMm)}; a ${this.words.length(5)} stem closes in about ${this.words.rounded(days, days < 10 ? 1 : 0)} days`,
+            ? say.cutsStandStillHere()
+            : say.driesAboutAStem({
+                evaporation: this.words.evaporation(evaporationMm),
+                length: this.words.length(5),
+                what: this.words.rounded(days, days < 10 ? 1 : 0),
+              }),
       };
     }),
   );

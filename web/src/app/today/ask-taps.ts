@@ -15,6 +15,7 @@ import type { Day } from '@hypogeon/core/days';
 import type { SignPicture as Sign } from '@hypogeon/core/look';
 import { answered, answersTo, taskDone, type LookAnswer } from '@hypogeon/core/round';
 import { ANSWER_NAME, ANSWER_SAYS } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/ask-taps';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { SignPicture } from '../marks/sign-picture';
@@ -137,11 +138,11 @@ export class AskTaps {
       case 'roots':
       case 'pups':
       case 'overdue':
-        return this.counted() ? null : { word: 'Count', path: [...path, 'count'] };
+        return this.counted() ? null : { word: say.count(), path: [...path, 'count'] };
       case 'pool':
-        return { word: 'See', path: [...path, 'water'] };
+        return { word: say.see(), path: [...path, 'water'] };
       case 'stopped':
-        return { word: 'Move', path, tell: 'move' };
+        return { word: say.move(), path, tell: 'move' };
       default:
         return null;
     }

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { counted, NOUN } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/backup-due';
 import { Actions } from '../data/actions';
 import { JournalFile } from '../data/journal-file';
 import { LastFile } from '../data/last-file';
@@ -18,13 +19,15 @@ import { oneAtATime } from '../data/one-at-a-time';
         class="no-print flex flex-wrap items-center gap-y-1.5 gap-x-3 mt-4 py-1.5 pl-3 border-l-4 border-callus"
       >
         {{ text }}
-        <button matButton="outlined" (click)="save()">Save a file now</button>
-        <a matButton="text" routerLink="/settings/data">More</a>
+        <button matButton="outlined" (click)="save()">{{ say.saveAFileNow() }}</button>
+        <a matButton="text" routerLink="/settings/data">{{ say.more() }}</a>
       </p>
     }
   `,
 })
 export class BackupDue {
+  protected readonly say = say;
+
   private readonly file = inject(JournalFile);
   private readonly actions = inject(Actions);
   private readonly due = inject(LastFile).due;
@@ -33,11 +36,11 @@ export class BackupDue {
     if (!due) return '';
     const entries = counted(due.entries, NOUN.entry);
     return due.days === null
-      ? `${entries} lie only in this browser, in no file yet.`
-      : `${entries} lie only in this browser: the last file is of ${counted(due.days, NOUN.day)} ago.`;
+      ? say.lieOnlyInThis({ entries })
+      : say.lieOnlyInThisBrowser({ entries, days: due.days });
   });
   protected readonly save = oneAtATime(async () => {
     await this.file.save();
-    this.actions.say('The journal is in your downloads.');
+    this.actions.say(say.theJournalIsIn());
   });
 }

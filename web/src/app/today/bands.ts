@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, input, model } from '@angular/core';
 import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
+import { say } from '@hypogeon/messages/bands';
 
 export type Band = 'do' | 'look' | 'leave';
 
@@ -12,19 +13,19 @@ export type Band = 'do' | 'look' | 'leave';
   template: `
     @let n = counts();
     <mat-button-toggle-group
-      aria-label="What to show"
+      [attr.aria-label]="say.whatToShow()"
       hideSingleSelectionIndicator
       [value]="band()"
       (change)="band.set($event.value)"
     >
       <mat-button-toggle class="flex-1" value="do"
-        >Do <span>{{ n.do }}</span></mat-button-toggle
+        >{{ say.doWord() }} <span>{{ n.do }}</span></mat-button-toggle
       >
       <mat-button-toggle class="flex-1" value="look"
-        >Look <span>{{ n.look }}</span></mat-button-toggle
+        >{{ say.look() }} <span>{{ n.look }}</span></mat-button-toggle
       >
       <mat-button-toggle class="flex-1" value="leave"
-        >Leave <span>{{ n.leave }}</span></mat-button-toggle
+        >{{ say.leave() }} <span>{{ n.leave }}</span></mat-button-toggle
       >
     </mat-button-toggle-group>
   `,
@@ -35,6 +36,8 @@ export type Band = 'do' | 'look' | 'leave';
   `,
 })
 export class Bands {
+  protected readonly say = say;
+
   readonly counts = input.required<Readonly<Record<Band, number>>>();
   readonly band = model.required<Band>();
 }

@@ -14,6 +14,7 @@ import { contradictions, type Batch, type Counts } from '@hypogeon/core/journal'
 import { careOf } from '@hypogeon/core/care';
 import { walkStops } from '@hypogeon/core/walk';
 import * as z from 'zod';
+import { say } from '@hypogeon/messages/bench-sheet-page';
 import { TALLY_KEYS, type Counted } from '../bench/tally-keys';
 import { Actions } from '../data/actions';
 import { Drafts } from '../data/drafts';
@@ -46,11 +47,11 @@ const sheetSchema: z.ZodType<SheetDraft> = z.object({
   host: { class: 'grid grid-cols-1 gap-5' },
   template: `
     <div class="page-head">
-      <h1>{{ typing() ? 'Type the sheet in' : 'Pencil sheet' }}</h1>
-      <p class="quiet">{{ words.longDay(today()) }}, in the order you walk</p>
+      <h1>{{ typing() ? say.typeTheSheetIn() : say.pencilSheet() }}</h1>
+      <p class="quiet">{{ say.inTheOrderYou({ longDay: words.longDay(today()) }) }}</p>
       <div class="push row no-print flex flex-wrap items-end gap-y-2.5 gap-x-4">
         <button type="button" [matButton]="typing() ? 'outlined' : 'filled'" (click)="print()">
-          Print
+          {{ say.print() }}
         </button>
         <button
           type="button"
@@ -58,14 +59,14 @@ const sheetSchema: z.ZodType<SheetDraft> = z.object({
           [attr.aria-pressed]="typing()"
           (click)="typing.set(!typing())"
         >
-          {{ typing() ? 'Show the paper' : 'Type it in' }}
+          {{ typing() ? say.showThePaper() : say.typeItIn() }}
         </button>
-        <a matButton="text" routerLink="/today/walk">Walk instead</a>
+        <a matButton="text" routerLink="/today/walk">{{ say.walkInstead() }}</a>
       </div>
     </div>
     <hy-draft-note [at]="left()" (afresh)="afresh()" />
     @if (typing()) {
-      <p class="no-print">Type what changed; a cell left empty stays as it was counted last.</p>
+      <p class="no-print">{{ say.typeWhatChangedA() }}</p>
     }
     @for (bench of benches(); track bench.name) {
       <section [attr.aria-label]="bench.name">
@@ -74,18 +75,18 @@ const sheetSchema: z.ZodType<SheetDraft> = z.object({
           class="scroll overflow-x-auto"
           tabindex="0"
           role="region"
-          [attr.aria-label]="'Counts, ' + bench.name"
+          [attr.aria-label]="say.counts({ name: bench.name })"
         >
           <table class="w-full min-w-208">
             <thead>
               <tr class="print:break-inside-avoid">
-                <th scope="col">Tray</th>
-                <th scope="col">Batch</th>
-                <th scope="col" class="number">In all</th>
+                <th scope="col">{{ say.tray() }}</th>
+                <th scope="col">{{ say.batch() }}</th>
+                <th scope="col" class="number">{{ say.inAll() }}</th>
                 @for (key of keys; track key.outcome) {
                   <th scope="col">{{ key.name }}</th>
                 }
-                <th scope="col" class="look min-w-48 pl-3 small">Look at</th>
+                <th scope="col" class="look min-w-48 pl-3 small">{{ say.lookAt() }}</th>
               </tr>
             </thead>
             <tbody>
@@ -137,12 +138,12 @@ const sheetSchema: z.ZodType<SheetDraft> = z.object({
         </div>
       </section>
     } @empty {
-      <p>Nothing stands on the benches to be counted.</p>
+      <p>{{ say.nothingStandsOnThe() }}</p>
     }
     @if (typing() && benches().length > 0) {
       <div class="row no-print flex flex-wrap items-end gap-y-2.5 gap-x-4">
         <hy-day
-          label="Counted on"
+          [label]="say.countedOn()"
           [problem]="dayProblem()"
           [value]="on()"
           [max]="today()"
@@ -156,17 +157,16 @@ const sheetSchema: z.ZodType<SheetDraft> = z.object({
         >
           {{
             count() === 0
-              ? 'Nothing typed yet'
+              ? say.nothingTypedYet()
               : count() === 1
-                ? 'Save one count'
-                : 'Save ' + count() + ' counts'
+                ? say.saveOneCount()
+                : say.saveCounts({ count: count() })
           }}
         </button>
       </div>
     }
     <p class="quiet small">
-      Small figures are the last count. Losses stay counted from look to look. Do not dig: each look
-      sets roots back.
+      {{ say.smallFiguresAreThe() }}
     </p>
   `,
   styles: `
@@ -187,6 +187,8 @@ const sheetSchema: z.ZodType<SheetDraft> = z.object({
   `,
 })
 export class BenchSheetPage {
+  protected readonly say = say;
+
   private readonly actions = inject(Actions);
   private readonly router = inject(Router);
   protected readonly words = inject(Words);
@@ -201,8 +203,8 @@ export class BenchSheetPage {
   protected readonly day = signal<string | null>(this.keeper.read()?.day ?? null);
   protected readonly on = computed(() => this.day() ?? this.today());
   protected readonly dayProblem = computed(() => {
-    if (!isDay(this.on())) return 'That is not a day of the calendar.';
-    return this.on() > this.today() ? 'That day is still to come.' : '';
+    if (!isDay(this.on())) return say.thatIsNotA();
+    return this.on() > this.today() ? say.thatDayIsStill() : '';
   });
 
   private readonly rows = computed(() => {
@@ -283,7 +285,7 @@ export class BenchSheetPage {
         day: this.on(),
         counts: this.countsOf(batch),
       })),
-      rows.length === 1 ? 'One count typed in' : `${rows.length} counts typed in`,
+      rows.length === 1 ? say.oneCountTypedIn() : say.countsTypedIn({ rowsCount: rows.length }),
     );
     if (!taken) return;
     this.keeper.drop();
@@ -301,8 +303,8 @@ export class BenchSheetPage {
     const row = this.typed()[batch.id];
     if (!row) return '';
     const odd = Object.values(row).find((text) => !/^\d{1,5}$/.test(text));
-    if (odd !== undefined) return `“${odd}” is not a whole number.`;
+    if (odd !== undefined) return say.isNotAWhole({ odd });
     const [first] = contradictions(batch.counts, this.countsOf(batch), batch.count);
-    return first ? `${first} If the paper is right, count it on its own page and say why.` : '';
+    return first ? say.ifThePaperIs({ first }) : '';
   }
 }

@@ -4,6 +4,7 @@ import type { MotherAsk } from '@hypogeon/core/care';
 import type { Notice, Round } from '@hypogeon/core/round';
 import { counted, MOTHER_DONE, noticeLines, noticeTitle, NOUN } from '@hypogeon/words';
 import { MatButton } from '@angular/material/button';
+import { say } from '@hypogeon/messages/day-notices';
 import { Actions } from '../data/actions';
 import { Words } from '../data/words';
 
@@ -49,13 +50,13 @@ import { Words } from '../data/words';
       <details class="notice max-w-none py-0 px-3 border-l-4 border-callus bg-face">
         <summary class="flex-wrap gap-y-0 gap-x-2 w-auto no-underline">
           <strong>{{ mothers() }}</strong>
-          <span class="quiet text-base">after a cut, a division or repotting</span>
+          <span class="quiet text-base">{{ say.afterACutA() }}</span>
         </summary>
         <ul class="m-0 pt-0 pb-2 px-0 list-none">
           @for (m of round().mothers; track m.mother.id + m.kind) {
             <li class="flex flex-wrap items-center gap-y-0 gap-x-2.5">
               <a class="inline-flex items-center min-h-11" [routerLink]="['/mothers', m.mother.id]"
-                >{{ words.motherAsk(m) }}: {{ m.mother.name ?? 'a mother' }}</a
+                >{{ words.motherAsk(m) }}: {{ m.mother.name ?? say.aMother() }}</a
               >
               <button
                 type="button"
@@ -80,27 +81,23 @@ import { Words } from '../data/words';
           [routerLink]="['/bench', b.of.id]"
           >{{ b.of.place ?? b.of.taxon }}</a
         >
-        <span class="quiet text-base"
-          >cannot be worked out: {{ b.reason }}. The others are not touched by it.</span
-        >
+        <span class="quiet text-base">{{ say.cannotBeWorkedOut({ reason: b.reason }) }}</span>
       </p>
     }
     @if (waterSlow()) {
       <p
         class="notice flex flex-wrap items-center gap-y-0 gap-x-2.5 max-w-none min-h-11 px-3 border-l-4 border-callus bg-face"
       >
-        <strong>The pots are still being worked out.</strong>
-        <span class="quiet text-base"
-          >What they ask for joins the list by itself; the rest stands already.</span
-        >
+        <strong>{{ say.thePotsAreStill() }}</strong>
+        <span class="quiet text-base">{{ say.whatTheyAskFor() }}</span>
       </p>
     }
     @if (waterFailed(); as why) {
       <p
         class="notice flex flex-wrap items-center gap-y-0 gap-x-2.5 max-w-none min-h-11 px-3 border-l-4 border-callus border-l-do bg-face"
       >
-        <strong>Water could not be judged.</strong>
-        <span class="quiet text-base">{{ why }}. It is tried again with the next entry.</span>
+        <strong>{{ say.waterCouldNotBe() }}</strong>
+        <span class="quiet text-base">{{ say.itIsTriedAgain({ why: why }) }}</span>
       </p>
     }
   `,
@@ -116,6 +113,8 @@ import { Words } from '../data/words';
   `,
 })
 export class DayNotices {
+  protected readonly say = say;
+
   private readonly actions = inject(Actions);
   protected readonly words = inject(Words);
   readonly round = input.required<Round>();
@@ -124,9 +123,8 @@ export class DayNotices {
 
   protected readonly done = MOTHER_DONE;
   protected readonly title = noticeTitle;
-  protected readonly mothers = computed(
-    () =>
-      `${counted(new Set(this.round().mothers.map((m) => m.mother.id)).size, NOUN.mother)} to see to`,
+  protected readonly mothers = computed(() =>
+    say.motherToSeeTo({ count: new Set(this.round().mothers.map((m) => m.mother.id)).size }),
   );
   protected readonly groups = computed(() =>
     noticeLines(this.round().notices, this.words.speech()),
@@ -135,7 +133,7 @@ export class DayNotices {
   protected tended({ mother, kind }: MotherAsk): void {
     void this.actions.record(
       { kind: 'mothered', mother: mother.id, what: kind },
-      `${mother.name ?? 'The mother'}: noted`,
+      say.noted({ name: mother.name ?? say.theMother() }),
     );
   }
 

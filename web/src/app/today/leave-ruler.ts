@@ -7,6 +7,7 @@ import { addDays, daysBetween, weekday, type Day } from '@hypogeon/core/days';
 import type { Batch, State } from '@hypogeon/core/journal';
 import type { Leave } from '@hypogeon/core/care';
 import { piecesText } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/leave-ruler';
 import { Words } from '../data/words';
 import { CuttingMark } from '../marks/cutting-mark';
 import { FRESH, type MarkState } from '../marks/mark-state';
@@ -46,6 +47,8 @@ interface Row {
   styleUrl: './leave-ruler.scss',
 })
 export class LeaveRuler {
+  protected readonly say = say;
+
   private readonly words = inject(Words);
   readonly items = input.required<readonly Leave[]>();
   readonly state = input.required<State>();

@@ -16,6 +16,7 @@ import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { map } from 'rxjs';
 import { agendaOn, roundOn } from '@hypogeon/core/round';
+import { say } from '@hypogeon/messages/today-page';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { Water } from '../data/water';
@@ -50,6 +51,8 @@ const FEW = 40;
   styleUrl: './today-page.scss',
 })
 export class TodayPage {
+  protected readonly say = say;
+
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   private readonly injector = inject(Injector);
   private readonly water = inject(Water);
@@ -79,7 +82,7 @@ export class TodayPage {
     return this.agenda().flatMap(({ space, lines }) => {
       const some = lines.slice(0, Math.max(left, 0));
       left -= lines.length;
-      const name = this.state().spaces.get(space)?.name ?? 'Elsewhere';
+      const name = this.state().spaces.get(space)?.name ?? say.elsewhere();
       return some.length > 0 ? [{ space, name, lines: some }] : [];
     });
   });

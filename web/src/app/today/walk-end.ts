@@ -2,23 +2,29 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output } f
 import { MatButton } from '@angular/material/button';
 import type { Day } from '@hypogeon/core/days';
 import type { Changes } from '@hypogeon/core/walk';
+import { say } from '@hypogeon/messages/walk-end';
 import { Words } from '../data/words';
 import type { Column } from '../ui/column';
 import { Table } from '../ui/table';
-import { CountedPipe } from '../ui/counted-pipe';
 
 /** The end of a round: what it changed, and what changed since the one before. */
 @Component({
   selector: 'hy-walk-end',
-  imports: [CountedPipe, Table, MatButton],
+  imports: [Table, MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'grid grid-cols-1 gap-5' },
   template: `
-    <div class="page-head"><h1>Walked through</h1></div>
+    <div class="page-head">
+      <h1>{{ say.walkedThrough() }}</h1>
+    </div>
     <p>
-      {{ passed() - skipped() }} of {{ passed() | hyCounted: 'batch' }} done{{
-        skipped() > 0 ? ', ' + skipped() + ' skipped' : ''
-      }}.
+      {{
+        say.ofBatchDone({
+          passed: passed() - skipped(),
+          passed2: passed(),
+          what: skipped() > 0 ? say.skipped({ skipped: skipped() }) : '',
+        })
+      }}
     </p>
     <section aria-labelledby="since">
       <h2 id="since" class="ruled">{{ heading() }}</h2>
@@ -31,20 +37,24 @@ import { CountedPipe } from '../ui/counted-pipe';
         }
       </p>
       @if (told().rows.length > 0) {
-        <hy-table name="What changed" [columns]="columns" [rows]="told().rows" />
+        <hy-table [name]="say.whatChanged()" [columns]="columns" [rows]="told().rows" />
       } @else {
-        <p>Nothing changed.</p>
+        <p>{{ say.nothingChanged() }}</p>
       }
     </section>
     <div class="row flex flex-wrap gap-2.5">
-      <button type="button" matButton="filled" (click)="finished.emit()">Finish the walk</button>
+      <button type="button" matButton="filled" (click)="finished.emit()">
+        {{ say.finishTheWalk() }}
+      </button>
       <button type="button" matButton="outlined" (click)="back.emit()">
-        Back to the last stop
+        {{ say.backToTheLast() }}
       </button>
     </div>
   `,
 })
 export class WalkEnd {
+  protected readonly say = say;
+
   private readonly words = inject(Words);
   readonly passed = input.required<number>();
   readonly skipped = input.required<number>();
@@ -58,22 +68,22 @@ export class WalkEnd {
   protected readonly told = computed(() => this.sinceLast() ?? this.changes());
   protected readonly heading = computed(() => {
     const last = this.lastRound();
-    return last ? `Since the walk of ${this.words.day(last)}` : 'On this walk';
+    return last ? say.sinceTheWalkOf({ day: this.words.day(last) }) : say.onThisWalk();
   });
   protected readonly sums = computed(() => {
     const { rooted, pupped, lost, waterings } = this.told();
     return [
-      { n: this.signed(rooted) || '0', name: 'with roots' },
-      { n: this.signed(pupped) || '0', name: 'with pups' },
-      { n: lost, name: 'lost' },
-      { n: waterings, name: waterings === 1 ? 'watering' : 'waterings' },
+      { n: this.signed(rooted) || '0', name: say.withRoots() },
+      { n: this.signed(pupped) || '0', name: say.withPups() },
+      { n: lost, name: say.lost2() },
+      { n: waterings, name: waterings === 1 ? say.watering() : say.waterings() },
     ];
   });
 
   protected readonly columns: readonly Column<Changes['rows'][number]>[] = [
     {
       key: 'batch',
-      head: 'Batch',
+      head: say.batch(),
       text: (r) => r.title,
       note: (r) => r.code,
       link: (r) => ['/bench', r.batch.id],
@@ -81,26 +91,26 @@ export class WalkEnd {
     },
     {
       key: 'roots',
-      head: 'Roots',
+      head: say.roots(),
       number: true,
       text: (r) => this.signed(r.rooted),
       sort: (r) => r.rooted,
     },
     {
       key: 'pups',
-      head: 'Pups',
+      head: say.pups(),
       number: true,
       text: (r) => this.signed(r.pupped),
       sort: (r) => r.pupped,
     },
     {
       key: 'lost',
-      head: 'Lost',
+      head: say.lost(),
       number: true,
       text: (r) => this.signed(r.lost),
       sort: (r) => r.lost,
     },
-    { key: 'else', head: 'Else', text: (r) => this.besides(r) },
+    { key: 'else', head: say.elseWord(), text: (r) => this.besides(r) },
   ];
 
   protected signed(n: number): string {
@@ -108,7 +118,7 @@ export class WalkEnd {
   }
 
   protected besides({ isNew, looked, waterings }: Changes['rows'][number]): string {
-    return [isNew ? 'new' : '', looked ? 'looked at' : '', waterings > 0 ? 'watered' : '']
+    return [isNew ? 'new' : '', looked ? say.lookedAt() : '', waterings > 0 ? 'watered' : '']
       .filter(Boolean)
       .join(', ');
   }

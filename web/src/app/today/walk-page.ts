@@ -22,7 +22,8 @@ import {
 import { careOf } from '@hypogeon/core/care';
 import { changesSince, walkStops } from '@hypogeon/core/walk';
 import * as z from 'zod';
-import { afterStep, outcomeOfKey, RECOUNTS, TallyKeys, type CountStep } from '../bench/tally-keys';
+import { say } from '@hypogeon/messages/walk-page';
+import { afterStep, outcomeOfKey, recounts, TallyKeys, type CountStep } from '../bench/tally-keys';
 import { Actions } from '../data/actions';
 import { Drafts } from '../data/drafts';
 import { Journal } from '../data/journal';
@@ -90,6 +91,8 @@ const walkSchema: z.ZodType<Walk> = z.object({
   styleUrl: './walk-page.scss',
 })
 export class WalkPage {
+  protected readonly say = say;
+
   private readonly actions = inject(Actions);
   private readonly confirm = inject(Confirm);
   private readonly journal = inject(Journal);
@@ -106,8 +109,8 @@ export class WalkPage {
   protected readonly on = computed(() => this.walk()?.day ?? this.today());
   protected readonly dayProblem = computed(() => {
     const day = this.on();
-    if (!isDay(day)) return 'That is not a day of the calendar.';
-    return day > this.today() ? 'That day is still to come.' : '';
+    if (!isDay(day)) return say.thatIsNotA();
+    return day > this.today() ? say.thatDayIsStill() : '';
   });
 
   /** Every batch to stop at, with the tray it stands in. */
@@ -142,7 +145,7 @@ export class WalkPage {
       tasks: asks,
       /** Looks are spaced: where none is due the keys wait behind a tap. */
       countNow: asks.some((a) => a.band === 'look' && COUNTED.has(a.kind)),
-      last: last ? `${this.words.days(daysBetween(last, this.today()))} ago` : null,
+      last: last ? say.ago({ days: this.words.days(daysBetween(last, this.today())) }) : null,
       counts: this.walk()?.counts ?? batch.counts,
     };
   });
@@ -203,14 +206,14 @@ export class WalkPage {
     });
   }
 
-  protected readonly recounts = RECOUNTS;
+  protected readonly recounts = recounts();
   protected readonly dots = mdiDotsHorizontal;
 
   protected async startOver(): Promise<void> {
     const sure = await this.confirm.ask({
-      title: 'Start the walk over?',
-      text: 'What was recorded stays in the journal. A count that is not saved yet is thrown away.',
-      yes: 'Start over',
+      title: say.startTheWalkOver2(),
+      text: say.whatWasRecordedStays(),
+      yes: say.startOver(),
     });
     if (!sure) return;
     this.keeper.drop();
@@ -255,7 +258,7 @@ export class WalkPage {
     if (walk.counts) {
       const taken = await this.actions.record(
         { kind: 'tally', batch: batch.id, day: this.on(), counts: walk.counts, ...recount },
-        `Counted ${step.title}`,
+        say.counted2({ title: step.title }),
       );
       if (!taken) return;
     }
@@ -277,7 +280,7 @@ export class WalkPage {
     if (!walk) return;
     const taken = await this.actions.record(
       { kind: 'walked', day: this.on(), stops: walk.passed.length, skipped: walk.skipped.length },
-      'The walk is done',
+      say.theWalkIsDone(),
     );
     if (!taken) return;
     this.keeper.drop();

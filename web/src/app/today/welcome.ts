@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { placesIn } from '@hypogeon/core/bench';
+import { say } from '@hypogeon/messages/welcome';
 import { Journal } from '../data/journal';
 import { DemoDoor } from '../ui/demo-door';
 import { CuttingMark } from '../marks/cutting-mark';
@@ -20,31 +21,33 @@ import { FRESH } from '../marks/mark-state';
       }
     </div>
     @if (started()) {
-      <h1>Your bench is ready. What is on it?</h1>
+      <h1>{{ say.yourBenchIsReady() }}</h1>
       <p class="text-lg">
-        Write down one batch: what it is, how many, and the day it was cut. Then this page says each
-        day what to water, what to look at and what to leave alone.
+        {{ say.writeDownOneBatch() }}
       </p>
       <div class="row flex flex-wrap gap-2.5">
-        <a matButton="filled" routerLink="/bench/new">Add cuttings you already have</a>
-        <a matButton="outlined" routerLink="/mothers/new">Add a mother plant</a>
-        <a matButton="text" routerLink="/settings/paper">An old paper log</a>
+        <a matButton="filled" routerLink="/bench/new">{{ say.addCuttingsYouAlready() }}</a>
+        <a matButton="outlined" routerLink="/mothers/new">{{ say.addAMotherPlant() }}</a>
+        <a matButton="text" routerLink="/settings/paper">{{ say.anOldPaperLog() }}</a>
       </div>
     } @else {
-      <h1>Hypogeon keeps succulent and cactus cuttings alive until they root.</h1>
+      <h1>{{ say.hypogeonKeepsSucculentAnd() }}</h1>
       <p class="text-lg">
-        It says each day what to leave dry, what to look at and what to water, and learns from what
-        rooted. Everything stays in this browser.
+        {{ say.itSaysEachDay() }}
       </p>
       <div class="row flex flex-wrap gap-2.5">
-        <a matButton="filled" routerLink="/start">Start my own</a>
-        <button type="button" matButton="outlined" (click)="demo()">Look round the demo</button>
-        <a matButton="text" routerLink="/settings">I have a saved journal</a>
+        <a matButton="filled" routerLink="/start">{{ say.startMyOwn() }}</a>
+        <button type="button" matButton="outlined" (click)="demo()">
+          {{ say.lookRoundTheDemo() }}
+        </button>
+        <a matButton="text" routerLink="/settings">{{ say.iHaveASaved() }}</a>
       </div>
     }
   `,
 })
 export class Welcome {
+  protected readonly say = say;
+
   private readonly journal = inject(Journal);
   private readonly door = inject(DemoDoor);
   protected readonly stages = [

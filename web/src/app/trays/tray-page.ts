@@ -29,6 +29,7 @@ import {
   placesIn,
 } from '@hypogeon/core/bench';
 import type { Batch } from '@hypogeon/core/journal';
+import { say } from '@hypogeon/messages/tray-page';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
@@ -59,6 +60,8 @@ import { namePage } from '../shell/page-title';
   styleUrl: './tray-page.scss',
 })
 export class TrayPage {
+  protected readonly say = say;
+
   private readonly actions = inject(Actions);
   private readonly journal = inject(Journal);
   private readonly router = inject(Router);
@@ -119,7 +122,7 @@ export class TrayPage {
         letter: about?.letter,
         piece: about?.piece,
         mark: found ? markOf(found.cutting, 1, false, this.today()) : null,
-        says: found ? `${about?.title ?? ''}, ${OUTCOME_WORD[found.cutting.outcome]}` : 'free',
+        says: found ? `${about?.title ?? ''}, ${OUTCOME_WORD[found.cutting.outcome]}` : say.free(),
       };
     });
   });
@@ -133,26 +136,29 @@ export class TrayPage {
     if (!tray) return;
     const laid = fillTray(this.state(), tray, batch, from, this.by(), this.today());
     this.problem.set(laid.ok ? '' : laid.problem);
-    if (laid.ok) void this.actions.recordAll(laid.entries, 'Laid out');
+    if (laid.ok) void this.actions.recordAll(laid.entries, say.laidOut());
   }
 
   protected putIn(id: string): void {
     const tray = this.tray();
     const batch = this.state().batches.get(id);
-    if (!tray || !batch) return this.problem.set('Which batch? Choose one.');
+    if (!tray || !batch) return this.problem.set(say.whichBatchChooseOne());
     if (this.celled()) return this.fill(batch);
     this.problem.set('');
-    void this.actions.recordAll(standIn(tray, batch, this.today()), 'Put in');
+    void this.actions.recordAll(standIn(tray, batch, this.today()), say.putIn());
   }
 
   protected out(batch: Batch): void {
-    void this.actions.recordAll(takeOut(this.state(), batch), 'Taken out of the tray');
+    void this.actions.recordAll(takeOut(this.state(), batch), say.takenOutOfThe());
   }
 
   protected carry(space: string): void {
     const tray = this.tray();
     if (tray && space !== tray.space)
-      void this.actions.recordAll(carryTray(this.state(), tray, space, this.today()), 'Carried');
+      void this.actions.recordAll(
+        carryTray(this.state(), tray, space, this.today()),
+        say.carried(),
+      );
   }
 
   protected resize(rows: string, columns: string): void {
@@ -161,24 +167,21 @@ export class TrayPage {
     const fields = { rows: side(rows), columns: side(columns) };
     const last = Math.max(-1, ...cellsOf(this.state(), this.tray()!).keys());
     if (fields.columns !== this.sides().columns && last >= 0)
-      return this.problem.set(
-        'Its rows are laid out already. Take the batches out first, then change how many cells a row has.',
-      );
-    if (last >= fields.rows * fields.columns)
-      return this.problem.set('Cuttings sit in the rows that would go. Move them first.');
+      return this.problem.set(say.itsRowsAreLaid());
+    if (last >= fields.rows * fields.columns) return this.problem.set(say.cuttingsSitInThe());
     this.problem.set('');
-    void this.actions.record({ kind: 'put', record: 'tray', key: this.id(), fields }, 'Changed');
+    void this.actions.record(
+      { kind: 'put', record: 'tray', key: this.id(), fields },
+      say.changed(),
+    );
   }
 
   protected readonly putAway = oneAtATime(() => this.clearAway());
 
   private async clearAway(): Promise<void> {
-    if (this.inside().length > 0)
-      return this.problem.set(
-        'Something stands in it. Take it out first, or throw it out on its own page.',
-      );
+    if (this.inside().length > 0) return this.problem.set(say.somethingStandsInIt());
     const put = { kind: 'put', record: 'tray', key: this.id(), fields: { away: true } } as const;
-    if (!(await this.actions.record(put, 'Put away'))) return;
+    if (!(await this.actions.record(put, say.putAway()))) return;
     await this.router.navigate(['/bench/trays']);
   }
 

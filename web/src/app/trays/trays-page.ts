@@ -4,6 +4,7 @@ import { MatButton } from '@angular/material/button';
 import { MatOption, MatSelect } from '@angular/material/select';
 import { batchesIn, sidesOf, turnTray, placesIn } from '@hypogeon/core/bench';
 import { TRAY_KINDS, type Tray, type TrayKind } from '@hypogeon/core/journal';
+import { say } from '@hypogeon/messages/trays-page';
 import { BenchTabs } from '../bench/bench-tabs';
 import { Actions } from '../data/actions';
 import { freshId } from '../data/fresh-id';
@@ -11,10 +12,18 @@ import { Journal } from '../data/journal';
 import { Field, FieldControl } from '../forms/field';
 
 export const KIND_WORD: Readonly<Record<TrayKind, string>> = {
-  tray: 'Tray with cells',
-  pot: 'Pot or pan',
-  jar: 'Jar of water',
-  rack: 'Rack or paper, to callus',
+  get tray() {
+    return say.trayWithCells();
+  },
+  get pot() {
+    return say.potOrPan();
+  },
+  get jar() {
+    return say.jarOfWater();
+  },
+  get rack() {
+    return say.rackOrPaperTo();
+  },
 };
 
 /** Trays, pots, jars and racks, in the order one walks past them. */
@@ -24,7 +33,7 @@ export const KIND_WORD: Readonly<Record<TrayKind, string>> = {
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page-head">
-      <h1>Trays</h1>
+      <h1>{{ say.trays() }}</h1>
       <button
         type="button"
         matButton="filled"
@@ -32,7 +41,7 @@ export const KIND_WORD: Readonly<Record<TrayKind, string>> = {
         (click)="adding.set(!adding())"
         [attr.aria-expanded]="adding()"
       >
-        Add a tray
+        {{ say.addATray() }}
       </button>
     </div>
     <hy-bench-tabs />
@@ -45,30 +54,30 @@ export const KIND_WORD: Readonly<Record<TrayKind, string>> = {
           add(name.value, kind.value, space.value, rows.value, columns.value)
         "
       >
-        <hy-field label="What it is called" [problem]="problem()">
-          <input hyControl type="text" maxlength="80" placeholder="Tray H" #name />
+        <hy-field [label]="say.whatItIsCalled()" [problem]="problem()">
+          <input hyControl type="text" maxlength="80" [placeholder]="say.trayH()" #name />
         </hy-field>
-        <hy-field label="What it is">
+        <hy-field [label]="say.whatItIs()">
           <mat-select [value]="kinds[0]" #kind>
             @for (k of kinds; track k) {
               <mat-option [value]="k">{{ word[k] }}</mat-option>
             }
           </mat-select>
         </hy-field>
-        <hy-field label="Where it stands">
+        <hy-field [label]="say.whereItStands()">
           <mat-select [value]="spaces()[0]?.id" #space>
             @for (s of spaces(); track s.id) {
               <mat-option [value]="s.id">{{ s.name }}</mat-option>
             }
           </mat-select>
         </hy-field>
-        <hy-field label="Rows"
+        <hy-field [label]="say.rows()"
           ><input hyControl type="number" min="1" max="100" value="4" #rows
         /></hy-field>
-        <hy-field label="Cells in a row"
+        <hy-field [label]="say.cellsInARow()"
           ><input hyControl type="number" min="1" max="100" value="6" #columns
         /></hy-field>
-        <button matButton="filled">Add it</button>
+        <button matButton="filled">{{ say.addIt() }}</button>
       </form>
     }
     @for (bench of benches(); track bench.id) {
@@ -89,7 +98,7 @@ export const KIND_WORD: Readonly<Record<TrayKind, string>> = {
                   type="button"
                   matButton="text"
                   [disabled]="$first"
-                  [attr.aria-label]="t.tray.name + ' earlier on the walk'"
+                  [attr.aria-label]="say.earlierOnTheWalk({ name: t.tray.name ?? '' })"
                   (click)="turn(bench.order, t.tray.id, -1)"
                 >
                   ↑
@@ -98,7 +107,7 @@ export const KIND_WORD: Readonly<Record<TrayKind, string>> = {
                   type="button"
                   matButton="text"
                   [disabled]="$last"
-                  [attr.aria-label]="t.tray.name + ' later on the walk'"
+                  [attr.aria-label]="say.laterOnTheWalk({ name: t.tray.name ?? '' })"
                   (click)="turn(bench.order, t.tray.id, 1)"
                 >
                   ↓
@@ -110,11 +119,9 @@ export const KIND_WORD: Readonly<Record<TrayKind, string>> = {
       </section>
     } @empty {
       <div class="empty">
-        <h2>No tray of its own yet</h2>
+        <h2>{{ say.noTrayOfIts() }}</h2>
         <p>
-          A batch may simply name its tray. Where several stand in one, or you want to see which
-          cutting sits where, make the tray a record: it is then laid out, walked past and carried
-          as a whole.
+          {{ say.aBatchMaySimply() }}
         </p>
       </div>
     }
@@ -130,6 +137,8 @@ export const KIND_WORD: Readonly<Record<TrayKind, string>> = {
   `,
 })
 export class TraysPage {
+  protected readonly say = say;
+
   private readonly journal = inject(Journal);
   private readonly actions = inject(Actions);
   private readonly router = inject(Router);
@@ -153,7 +162,7 @@ export class TraysPage {
         );
       return {
         id,
-        name: state.spaces.get(id)?.name ?? 'Somewhere',
+        name: state.spaces.get(id)?.name ?? say.somewhere(),
         order,
         trays: order.map((tray) => ({ tray, sides: sides(tray), holds: this.holds(tray) })),
       };
@@ -161,7 +170,7 @@ export class TraysPage {
   });
 
   protected turn(order: readonly Tray[], tray: string, by: 1 | -1): void {
-    void this.actions.recordAll(turnTray(order, tray, by), 'The walk goes so now');
+    void this.actions.recordAll(turnTray(order, tray, by), say.theWalkGoesSo());
   }
 
   protected async add(
@@ -171,8 +180,7 @@ export class TraysPage {
     rows: string,
     columns: string,
   ): Promise<void> {
-    if (name.trim() === '')
-      return this.problem.set('It needs a name, for example what stands on its rim.');
+    if (name.trim() === '') return this.problem.set(say.itNeedsAName());
     const side = (text: string): number =>
       Math.min(100, Math.max(1, Math.round(Number(text) || 1)));
     const key = freshId();
@@ -189,7 +197,7 @@ export class TraysPage {
           ...(known === 'tray' ? { rows: side(rows), columns: side(columns) } : {}),
         },
       },
-      'Tray added',
+      say.trayAdded(),
     );
     if (taken) await this.router.navigate(['/bench/trays', key]);
   }
@@ -197,8 +205,11 @@ export class TraysPage {
   private holds(tray: Tray): string {
     const batches = batchesIn(this.state(), tray.id);
     const count = batches.reduce((n, b) => n + b.here.waiting + b.here.rooted + b.here.pupped, 0);
-    if (count === 0) return 'empty';
-    return `${count} in ${batches.length === 1 ? 'one batch' : `${batches.length} batches`}`;
+    if (count === 0) return say.empty();
+    return say.inWord({
+      count,
+      what: batches.length === 1 ? say.oneBatch() : say.batches({ batchesCount: batches.length }),
+    });
   }
 }
 

@@ -9,6 +9,7 @@ import {
   MatDialogTitle,
 } from '@angular/material/dialog';
 import { firstValueFrom } from 'rxjs';
+import { say } from '@hypogeon/messages/confirm';
 
 export interface Question {
   readonly title: string;
@@ -25,12 +26,14 @@ export interface Question {
     <h2 mat-dialog-title>{{ question.title }}</h2>
     <mat-dialog-content>{{ question.text }}</mat-dialog-content>
     <mat-dialog-actions align="end">
-      <button type="button" matButton="text" [mat-dialog-close]="false">Cancel</button>
+      <button type="button" matButton="text" [mat-dialog-close]="false">{{ say.cancel() }}</button>
       <button type="button" matButton="filled" [mat-dialog-close]="true">{{ question.yes }}</button>
     </mat-dialog-actions>
   `,
 })
 export class ConfirmDialog {
+  protected readonly say = say;
+
   protected readonly question = inject<Question>(MAT_DIALOG_DATA);
 }
 

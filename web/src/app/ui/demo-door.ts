@@ -1,4 +1,5 @@
 import { inject, Injectable, Injector } from '@angular/core';
+import { say } from '@hypogeon/messages/demo-door';
 import { Journal } from '../data/journal';
 import { JournalFile } from '../data/journal-file';
 
@@ -22,9 +23,9 @@ export class DemoDoor {
   private async ask(unsaved: number): Promise<boolean> {
     const { Confirm } = await import('./confirm');
     return this.injector.get(Confirm).ask({
-      title: unsaved === 1 ? 'One entry is not saved' : `${unsaved} entries are not saved`,
-      text: 'This browser’s store has not taken them: they are in this tab only. Save the journal as a file before you look at the demo, and keep this tab open.',
-      yes: 'Save the file and go on',
+      title: unsaved === 1 ? say.oneEntryIsNot() : say.entriesAreNotSaved({ unsaved }),
+      text: say.thisBrowsersStoreHas(),
+      yes: say.saveTheFileAnd(),
     });
   }
 }

@@ -1,17 +1,27 @@
 import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
 import { MatIconButton } from '@angular/material/button';
+import { say } from '@hypogeon/messages/evidence-mark';
 
 /** How firm the ground under a figure is: the fuller the mark, the firmer. */
 const MARK = {
   published: { path: 'M4 4h10v10H4z', word: 'published' },
-  here: { path: 'M9 3.5a5.5 5.5 0 1 1 0 11a5.5 5.5 0 1 1 0-11', word: 'measured on this bench' },
+  here: {
+    path: 'M9 3.5a5.5 5.5 0 1 1 0 11a5.5 5.5 0 1 1 0-11',
+    get word() {
+      return say.measuredOnThisBench();
+    },
+  },
   practice: {
     path: 'M9 3.5a5.5 5.5 0 1 1 0 11a5.5 5.5 0 1 1 0-11M9 6a3 3 0 1 0 0 6a3 3 0 1 0 0-6',
-    word: 'common practice',
+    get word() {
+      return say.commonPractice();
+    },
   },
   guess: {
     path: 'M9 4a5 5 0 1 1 0 10a5 5 0 1 1 0-10',
-    word: 'a working assumption',
+    get word() {
+      return say.aWorkingAssumption();
+    },
   },
 } as const;
 
@@ -40,7 +50,7 @@ export function groundOf(text: string): Ground {
         class="-my-3 -mx-2"
         type="button"
         matIconButton
-        [attr.aria-label]="of() + ': what it rests on'"
+        [attr.aria-label]="say.whatItRestsOn({ of: of() })"
         [attr.aria-expanded]="open()"
         (click)="open.set(!open())"
         (keydown.escape)="open.set(false)"
@@ -71,6 +81,8 @@ export function groundOf(text: string): Ground {
   `,
 })
 export class EvidenceMark {
+  protected readonly say = say;
+
   /** Which figure: for those who hear it. */
   readonly of = input.required<string>();
   readonly text = input.required<string>();

@@ -8,6 +8,7 @@ import {
   MatDialogRef,
   MatDialogTitle,
 } from '@angular/material/dialog';
+import { say } from '@hypogeon/messages/reason-dialog';
 import { Field, FieldControl } from '../forms/field';
 
 export interface ReasonAsked {
@@ -42,12 +43,14 @@ export interface ReasonAsked {
       </hy-field>
     </mat-dialog-content>
     <mat-dialog-actions align="end">
-      <button type="button" matButton="text" mat-dialog-close>Cancel</button>
+      <button type="button" matButton="text" mat-dialog-close>{{ say.cancel() }}</button>
       <button type="button" matButton="filled" (click)="done(reason.value)">{{ asked.yes }}</button>
     </mat-dialog-actions>
   `,
 })
 export class ReasonDialog {
+  protected readonly say = say;
+
   protected readonly asked = inject<ReasonAsked>(MAT_DIALOG_DATA);
   private readonly dialog = inject<MatDialogRef<ReasonDialog, string>>(MatDialogRef);
   protected readonly problem = signal('');

@@ -12,6 +12,7 @@ import {
 } from '@angular/core';
 import { MatIconButton } from '@angular/material/button';
 import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
+import { say } from '@hypogeon/messages/table';
 import { mdiDotsVertical } from '@mdi/js';
 import { Spreadsheet } from '../data/spreadsheet';
 import { CellOf, type Column } from './column';
@@ -48,15 +49,15 @@ const MANY = 100;
         <button
           matIconButton
           class="no-print -mb-1.5 ml-auto"
-          [attr.aria-label]="name() + ': copy or save'"
+          [attr.aria-label]="say.copyOrSave({ name: name() })"
           [matMenuTriggerFor]="out"
         >
           <svg viewBox="0 0 24 24" aria-hidden="true"><path [attr.d]="dots" /></svg>
         </button>
       }
       <mat-menu #out="matMenu">
-        <button mat-menu-item (click)="copy()">Copy the table</button>
-        <button mat-menu-item (click)="save()">Save as CSV</button>
+        <button mat-menu-item (click)="copy()">{{ say.copyTheTable() }}</button>
+        <button mat-menu-item (click)="save()">{{ say.saveAsCsv() }}</button>
       </mat-menu>
     </div>
     @if (many()) {
@@ -65,7 +66,7 @@ const MANY = 100;
         itemSize="56"
         tabindex="0"
         role="region"
-        [attr.aria-label]="name() + ', table'"
+        [attr.aria-label]="say.table({ name: name() })"
       >
         <hy-table-rows
           many
@@ -77,7 +78,12 @@ const MANY = 100;
         />
       </cdk-virtual-scroll-viewport>
     } @else {
-      <div class="scroll" tabindex="0" role="region" [attr.aria-label]="name() + ', table'">
+      <div
+        class="scroll"
+        tabindex="0"
+        role="region"
+        [attr.aria-label]="say.table({ name: name() })"
+      >
         <hy-table-rows
           [name]="name()"
           [columns]="columns()"
@@ -91,6 +97,8 @@ const MANY = 100;
   styleUrl: './table.scss',
 })
 export class Table<R> {
+  protected readonly say = say;
+
   private readonly clipboard = inject(Clipboard);
   private readonly spreadsheet = inject(Spreadsheet);
 

@@ -6,6 +6,7 @@ import { MatCheckbox } from '@angular/material/checkbox';
 import { MatOption, MatSelect } from '@angular/material/select';
 import { PIECES } from '@hypogeon/core/botany';
 import * as z from 'zod';
+import { say } from '@hypogeon/messages/workbench-page';
 import { DayField } from '../forms/day-field';
 import { Field, FieldControl } from '../forms/field';
 import { FilePick } from '../forms/file-pick';
@@ -51,52 +52,57 @@ interface Tray {
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h1>Workbench</h1>
-    <hy-tabs label="Pages of a place" [tabs]="tabs" />
+    <h1>{{ say.workbench() }}</h1>
+    <hy-tabs [label]="say.pagesOfAPlace()" [tabs]="tabs" />
     <section class="flex flex-wrap items-center gap-3 mb-6">
-      <h2 class="ruled basis-full">Buttons</h2>
-      <button matButton="filled">What is to be done now</button>
-      <button matButton="outlined">What can be done</button>
-      <button matButton="text">What leads on</button>
-      <button matButton="filled" disabled>Not now</button>
-      <button matButton="outlined" (click)="ask()">A question first</button>
-      <hy-file-pick label="A file" (picked)="told.set($event[0]!.name)" />
-      <mat-button-toggle-group aria-label="One of a few" hideSingleSelectionIndicator value="a">
-        <mat-button-toggle value="a">One</mat-button-toggle>
-        <mat-button-toggle value="b">of a few</mat-button-toggle>
+      <h2 class="ruled basis-full">{{ say.buttons() }}</h2>
+      <button matButton="filled">{{ say.whatIsToBe() }}</button>
+      <button matButton="outlined">{{ say.whatCanBeDone() }}</button>
+      <button matButton="text">{{ say.whatLeadsOn() }}</button>
+      <button matButton="filled" disabled>{{ say.notNow() }}</button>
+      <button matButton="outlined" (click)="ask()">{{ say.aQuestionFirst() }}</button>
+      <hy-file-pick [label]="say.aFile()" (picked)="told.set($event[0]!.name)" />
+      <mat-button-toggle-group
+        [attr.aria-label]="say.oneOfAFew()"
+        hideSingleSelectionIndicator
+        value="a"
+      >
+        <mat-button-toggle value="a">{{ say.one() }}</mat-button-toggle>
+        <mat-button-toggle value="b">{{ say.ofAFew() }}</mat-button-toggle>
       </mat-button-toggle-group>
       <p role="status">{{ told() }}</p>
     </section>
     <section class="flex flex-wrap items-center gap-3 mb-6" [formGroup]="form">
-      <h2 class="ruled basis-full">Fields</h2>
-      <hy-field label="Text" hint="A hint under it." [problem]="sentence('text')">
+      <h2 class="ruled basis-full">{{ say.fields() }}</h2>
+      <hy-field [label]="say.text()" [hint]="say.aHintUnderIt()" [problem]="sentence('text')">
         <input hyControl formControlName="text" />
       </hy-field>
-      <hy-field label="A problem" problem="What is wrong, why, and what to do.">
+      <hy-field [label]="say.aProblem()" [problem]="say.whatIsWrongWhy()">
         <input hyControl value="wrong" />
       </hy-field>
-      <hy-field label="One of many">
+      <hy-field [label]="say.oneOfMany()">
         <mat-select formControlName="light">
-          <mat-option value="dim">dim</mat-option>
-          <mat-option value="sun">sunny</mat-option>
+          <mat-option value="dim">{{ say.dim() }}</mat-option>
+          <mat-option value="sun">{{ say.sunny() }}</mat-option>
         </mat-select>
       </hy-field>
-      <hy-field label="A length, any unit" hint='3", 2 1/4 in, 1,5 cm'>
+      <hy-field [label]="say.aLengthAnyUnit()" [hint]="say.n3214()">
         <input hyControl hyQuantity="length" formControlName="widthMm" />
       </hy-field>
-      <hy-day label="A day" [(value)]="day" />
-      <hy-field label="More words"><textarea hyControl rows="2"></textarea></hy-field>
-      <mat-checkbox>Yes or no</mat-checkbox>
-      <hy-why-chips label="A reason" [reasons]="['rain', 'no time', 'away']" />
+      <hy-day [label]="say.aDay()" [(value)]="day" />
+      <hy-field [label]="say.moreWords()"><textarea hyControl rows="2"></textarea></hy-field>
+      <mat-checkbox>{{ say.yesOrNo() }}</mat-checkbox>
+      <hy-why-chips [label]="say.aReason()" [reasons]="['rain', 'no time', 'away']" />
     </section>
     <section class="block flex-wrap items-center gap-3 mb-6">
-      <hy-table name="Trays" heading [columns]="columns" [rows]="rows" />
+      <hy-table [name]="say.trays()" heading [columns]="columns" [rows]="rows" />
     </section>
     <section class="flex flex-wrap items-center gap-3 mb-6">
-      <h2 class="ruled basis-full">Marks</h2>
+      <h2 class="ruled basis-full">{{ say.marks() }}</h2>
       <p>
-        14–28 days <hy-evidence of="Roots" text="common practice, no source" /> 0.66 kPa
-        <hy-evidence of="Deficit" text="FAO-56 (Allen et al. 1998), eqs 11 and 17" />
+        {{ say.n1428Days() }}
+        <hy-evidence [of]="say.roots()" [text]="say.commonPracticeNoSource()" /> {{ say.n066Kpa() }}
+        <hy-evidence [of]="say.deficit()" [text]="say.fao56AllenEt()" />
       </p>
       @for (piece of pieces; track piece) {
         <hy-mark [piece]="piece" [state]="fresh" [size]="64" />
@@ -105,29 +111,31 @@ interface Tray {
   `,
 })
 export class WorkbenchPage {
+  protected readonly say = say;
+
   private readonly confirm = inject(Confirm);
   protected readonly pieces = PIECES;
   protected readonly fresh = FRESH;
   protected readonly tabs = [
-    { path: '/workbench', name: 'This one' },
-    { path: '/today', name: 'Another' },
+    { path: '/workbench', name: say.thisOne() },
+    { path: '/today', name: say.another() },
   ];
   protected readonly rows: readonly Tray[] = [
     { name: 'Tray 10', set: 40, rooted: 31, cutOn: '2026-03-02' },
     { name: 'Tray 9', set: 12, rooted: null, cutOn: '2026-04-09' },
-    { name: 'Sill', set: 120, rooted: 8, cutOn: '2026-01-20' },
+    { name: say.sill(), set: 120, rooted: 8, cutOn: '2026-01-20' },
   ];
   protected readonly columns: readonly Column<Tray>[] = [
-    { key: 'name', head: 'Tray', text: (r) => r.name, sort: (r) => r.name },
-    { key: 'set', head: 'Set', number: true, text: (r) => `${r.set}`, sort: (r) => r.set },
+    { key: 'name', head: say.tray(), text: (r) => r.name, sort: (r) => r.name },
+    { key: 'set', head: say.setWord(), number: true, text: (r) => `${r.set}`, sort: (r) => r.set },
     {
       key: 'rooted',
-      head: 'Rooted',
+      head: say.rooted(),
       number: true,
       text: (r) => (r.rooted === null ? '' : `${r.rooted}`),
       sort: (r) => r.rooted,
     },
-    { key: 'cut', head: 'Cut on', text: (r) => r.cutOn, sort: (r) => r.cutOn },
+    { key: 'cut', head: say.cutOn(), text: (r) => r.cutOn, sort: (r) => r.cutOn },
   ];
   protected readonly told = signal('');
   protected readonly day = signal('2026-04-09');
@@ -137,7 +145,7 @@ export class WorkbenchPage {
       widthMm: new FormControl<number | null>(12.7),
       light: new FormControl('dim', { nonNullable: true }),
     },
-    { validators: judgedBy(z.object({ text: z.string().min(1, 'Write something first.') })) },
+    { validators: judgedBy(z.object({ text: z.string().min(1, say.writeSomethingFirst()) })) },
   );
 
   protected sentence(field: string): string {
@@ -146,9 +154,9 @@ export class WorkbenchPage {
 
   protected async ask(): Promise<void> {
     const sure = await this.confirm.ask({
-      title: 'Empty the bench?',
-      text: 'It cannot be taken back.',
-      yes: 'Empty it',
+      title: say.emptyTheBench(),
+      text: say.itCannotBeTaken(),
+      yes: say.emptyIt(),
     });
     this.told.set(sure ? 'Emptied' : 'Left as it was');
   }

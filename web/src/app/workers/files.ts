@@ -26,6 +26,7 @@ import { entriesOf, fold, isKind, type Entry } from '@hypogeon/core/journal';
 import { tasksAhead, type Verdicts } from '@hypogeon/core/round';
 import { calendarText, speechFor, type DayStyle } from '@hypogeon/words';
 import { strToU8, zipSync, type Zippable } from 'fflate';
+import { say } from '@hypogeon/messages/files';
 import type { StoredChunk } from '../data/store/chunk-store';
 import { makeSnapshot } from '../data/store/snapshot-store';
 import { pictureType } from './picture-type';
@@ -115,7 +116,7 @@ export const files = {
     if (!table)
       return {
         ok: false,
-        problem: 'There is no table in this file: a header and rows were expected.',
+        problem: say.thereIsNoTable(),
       };
     const guessed = given ?? guessMapping(table);
     const orders = possibleOrders(table, guessed);
@@ -159,7 +160,7 @@ export const files = {
     const events = tasksAhead(state, style.today, verdicts).map((t) =>
       calendarText(state, t, speech),
     );
-    return calendarOf('Hypogeon', events, writtenAt);
+    return calendarOf(say.hypogeon(), events, writtenAt);
   },
   /** A zip of ours: its journal as of a file by itself, and the pictures that entries here or there name. */
   async readZip(bytes: Uint8Array, known: readonly Entry[], nowMs: number): Promise<ReadZip> {
@@ -168,8 +169,7 @@ export const files = {
     );
     if (!unpacked.ok) return refused(unpacked.problem);
     const journal = unpacked.files.get('journal.json');
-    if (!journal)
-      return refused('There is no journal.json in this zip. Choose a zip that Hypogeon saved.');
+    if (!journal) return refused(say.thereIsNoJournal());
     const file = new Blob([journal as Uint8Array<ArrayBuffer>]);
     const read = await files.readLarge(file, known, nowMs);
     if (!read.ok) return read;

@@ -1,4 +1,5 @@
 import { Unzip, UnzipInflate, UnzipPassThrough } from 'fflate';
+import { say } from '@hypogeon/messages/unzip';
 
 /** What a zip may unpack to at most: a season's pictures and a journal of a lifetime stay under it. */
 export const MOST_UNPACKED = 800_000_000;
@@ -29,7 +30,7 @@ export function unpack(
   let real = 0;
   let seen = 0;
   const reader = new Unzip((file) => {
-    if (++seen > MOST_FILES) throw new Refused(`This zip holds more than ${MOST_FILES} files.`);
+    if (++seen > MOST_FILES) throw new Refused(say.thisZipHoldsMore({ mostFiles: MOST_FILES }));
     const limit = most(file.name);
     if (limit === null) return;
     declared += file.originalSize ?? 0;
@@ -60,17 +61,18 @@ export function unpack(
   } catch (error) {
     return {
       ok: false,
-      problem:
-        error instanceof Refused
-          ? error.message
-          : 'This zip is damaged or was cut off. Save it again and import the new one.',
+      problem: error instanceof Refused ? error.message : say.thisZipIsDamaged(),
     };
   }
 }
 
 const tooLarge = (name: string, limit: number): Refused =>
   new Refused(
-    `“${name.slice(0, 80)}” would unpack to more than ${Math.round(limit / 1e6)} MB, or the zip to more than ${Math.round(MOST_UNPACKED / 1e6)} MB. Nothing of ours is so large.`,
+    say.wouldUnpackToMore({
+      name: name.slice(0, 80),
+      e6: Math.round(limit / 1e6),
+      e62: Math.round(MOST_UNPACKED / 1e6),
+    }),
   );
 
 function joined(parts: readonly Uint8Array[], size: number): Uint8Array {

@@ -25,6 +25,7 @@ import type { BatchFields } from '@hypogeon/core/journal';
 import { WOUND_SCHOOL, type WoundSchoolId } from '@hypogeon/core/wound';
 import { cutDayWrongText } from '@hypogeon/words';
 import { alsoCalled } from '@hypogeon/core/names';
+import { say } from '@hypogeon/messages/change-deed';
 import { Follows } from '../../data/follows';
 import type { Draft } from '../../data/journal';
 import { Journal } from '../../data/journal';
@@ -66,7 +67,7 @@ type Problems = Partial<Record<'plant' | 'day' | 'count' | 'width', string>>;
     >
       @if (batch().trial === undefined) {
         <hy-plant-field [plants]="taxa()" [problem]="problems().plant ?? ''" [(text)]="plant" />
-        <hy-field label="What was taken">
+        <hy-field [label]="say.whatWasTaken()">
           <mat-select formControlName="method">
             @for (m of ways(); track m.id) {
               <mat-option [value]="m.id">{{ m.name }}</mat-option>
@@ -75,43 +76,48 @@ type Problems = Partial<Record<'plant' | 'day' | 'count' | 'width', string>>;
         </hy-field>
       }
       <hy-day
-        [label]="batch().cut ? 'Cut on' : 'To be cut on'"
+        [label]="batch().cut ? say.cutOn() : say.toBeCutOn()"
         [value]="cutOn()"
         [problem]="problems().day ?? ''"
         (valueChange)="cutOn.set($event)"
       />
-      <hy-field label="How many cuttings" [problem]="problems().count ?? ''">
+      <hy-field [label]="say.howManyCuttings()" [problem]="problems().count ?? ''">
         <input hyControl inputmode="numeric" formControlName="count" />
       </hy-field>
-      <hy-field label="Wound width, {{ words.lengthUnit() }}" [problem]="problems().width ?? ''">
+      <hy-field
+        [label]="say.woundWidth({ lengthUnit: words.lengthUnit() })"
+        [problem]="problems().width ?? ''"
+      >
         <input
           hyControl
           hyQuantity="length"
-          placeholder="as usual for this cut"
+          [placeholder]="say.asUsualForThis()"
           formControlName="width"
         />
       </hy-field>
-      <hy-field label="How long to dry the cut">
+      <hy-field [label]="say.howLongToDry()">
         <mat-select formControlName="school">
           @for (s of schools; track s.id) {
             <mat-option [value]="s.id">{{ s.name }}</mat-option>
           }
         </mat-select>
       </hy-field>
-      <hy-field label="Tray or place">
+      <hy-field [label]="say.trayOrPlace()">
         <input hyControl type="text" maxlength="80" formControlName="place" />
       </hy-field>
       @if (batch().trial !== undefined) {
-        <p class="quiet small col-span-full">Plant and way are those of its trial.</p>
+        <p class="quiet small col-span-full">{{ say.plantAndWayAre() }}</p>
       }
       <hy-what-follows class="col-span-full" [changes]="changes()" />
       <div class="row flex flex-wrap gap-2 col-span-full">
-        <button type="submit" matButton="filled">Save</button>
+        <button type="submit" matButton="filled">{{ say.save() }}</button>
       </div>
     </form>
   `,
 })
 export class ChangeDeed extends Deed implements OnInit {
+  protected readonly say = say;
+
   private readonly state = inject(Journal).state;
   private readonly today = inject(Today).day;
   private readonly follows = inject(Follows);
@@ -161,7 +167,7 @@ export class ChangeDeed extends Deed implements OnInit {
     if (Object.keys(problems).length > 0) return;
     const drafts = this.draftsOf();
     if (drafts.length === 0) return this.done.emit();
-    this.put(drafts, 'Changed');
+    this.put(drafts, say.changed());
   }
 
   private wrong(): Problems {
@@ -172,16 +178,16 @@ export class ChangeDeed extends Deed implements OnInit {
     const day = this.cutOn();
     const dayWrong = isDay(day) ? cutDayWrong(batch, day, this.today()) : null;
     return {
-      ...(this.chosen() ? {} : { plant: 'Which plant? Choose one of the list.' }),
+      ...(this.chosen() ? {} : { plant: say.whichPlantChooseOne() }),
       ...(!isDay(day)
-        ? { day: 'That is not a day of the calendar.' }
+        ? { day: say.thatIsNotA() }
         : dayWrong
           ? { day: this.dayText(dayWrong) }
           : {}),
       ...(!Number.isInteger(n) || n < 1 || n > 10_000
-        ? { count: 'How many cuttings? A whole number from 1 to 10,000.' }
+        ? { count: say.howManyCuttingsA() }
         : n < told
-          ? { count: `${told} of them have an outcome already, so it cannot be ${n}.` }
+          ? { count: say.ofThemHaveAn({ told, n }) }
           : {}),
       ...(controls.width.invalid ? { width: quantityProblem(controls.width.errors) } : {}),
     };

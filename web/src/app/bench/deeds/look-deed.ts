@@ -8,6 +8,7 @@ import { OWN_ROOTS, SIGNS, type Sign } from '@hypogeon/core/journal';
 import type { SignPicture as SignPictureId } from '@hypogeon/core/look';
 import { TOUCHES } from '@hypogeon/core/water';
 import { SIGN_NAME } from '@hypogeon/words';
+import { say } from '@hypogeon/messages/look-deed';
 import { Journal } from '../../data/journal';
 import { Words } from '../../data/words';
 import { Field, FieldControl } from '../../forms/field';
@@ -19,11 +20,41 @@ import { Deed } from './deed';
 const FELT_MM = 40;
 
 const SEEN = [
-  { seen: 'fine', name: 'Fine', sign: 'firm' },
-  { seen: 'firm', name: 'Wound dry and firm', sign: 'closed' },
-  { seen: 'tacky', name: 'Wound still tacky', sign: 'tacky' },
-  { seen: 'wrinkled', name: 'Wrinkled, but firm', sign: 'wrinkled' },
-  { seen: 'soft', name: 'Soft or dark base', sign: 'base-soft' },
+  {
+    seen: 'fine',
+    get name() {
+      return say.fine();
+    },
+    sign: 'firm',
+  },
+  {
+    seen: 'firm',
+    get name() {
+      return say.woundDryAndFirm();
+    },
+    sign: 'closed',
+  },
+  {
+    seen: 'tacky',
+    get name() {
+      return say.woundStillTacky();
+    },
+    sign: 'tacky',
+  },
+  {
+    seen: 'wrinkled',
+    get name() {
+      return say.wrinkledButFirm();
+    },
+    sign: 'wrinkled',
+  },
+  {
+    seen: 'soft',
+    get name() {
+      return say.softOrDarkBase();
+    },
+    sign: 'base-soft',
+  },
 ] as const;
 
 /** How a sign looks on the plant, where it is drawn under another name. */
@@ -70,7 +101,7 @@ const DRAWN: Readonly<Record<Sign, SignPictureId>> = {
       <mat-chip-listbox
         class="wide col-span-full"
         multiple
-        aria-label="Signs seen"
+        [attr.aria-label]="say.signsSeen()"
         formControlName="signs"
       >
         @for (sign of signs; track sign) {
@@ -81,26 +112,26 @@ const DRAWN: Readonly<Record<Sign, SignPictureId>> = {
           </mat-chip-option>
         }
       </mat-chip-listbox>
-      <hy-field label="Roots">
+      <hy-field [label]="say.roots()">
         <mat-select formControlName="roots">
-          <mat-option value="">not looked at</mat-option>
-          <mat-option value="none">none</mat-option>
-          <mat-option value="few">a few</mat-option>
-          <mat-option value="brush">a brush of them</mat-option>
+          <mat-option value="">{{ say.notLookedAt() }}</mat-option>
+          <mat-option value="none">{{ say.none() }}</mat-option>
+          <mat-option value="few">{{ say.aFew() }}</mat-option>
+          <mat-option value="brush">{{ say.aBrushOfThem() }}</mat-option>
         </mat-select>
       </hy-field>
-      <hy-field [label]="'Longest root, ' + words.lengthUnit()" [problem]="problem()">
+      <hy-field [label]="say.longestRoot({ lengthUnit: words.lengthUnit() })" [problem]="problem()">
         <input hyControl hyQuantity="length" formControlName="rootMm" />
       </hy-field>
-      <hy-field label="The mix feels, by finger or meter">
+      <hy-field [label]="say.theMixFeelsBy()">
         <mat-select formControlName="felt">
-          <mat-option value="">not felt</mat-option>
-          <mat-option value="dry">dry</mat-option>
-          <mat-option value="moist">moist</mat-option>
-          <mat-option value="wet">wet</mat-option>
+          <mat-option value="">{{ say.notFelt() }}</mat-option>
+          <mat-option value="dry">{{ say.dry() }}</mat-option>
+          <mat-option value="moist">{{ say.moist() }}</mat-option>
+          <mat-option value="wet">{{ say.wet() }}</mat-option>
         </mat-select>
       </hy-field>
-      <hy-field label="What else was seen (optional)">
+      <hy-field [label]="say.whatElseWasSeen()">
         <input hyControl type="text" maxlength="400" formControlName="text" />
       </hy-field>
       <div class="row flex flex-wrap gap-2 col-span-full">
@@ -116,6 +147,8 @@ const DRAWN: Readonly<Record<Sign, SignPictureId>> = {
   `,
 })
 export class LookDeed extends Deed {
+  protected readonly say = say;
+
   protected readonly words = inject(Words);
   protected readonly signs = SIGNS;
   protected readonly signName = SIGN_NAME;
@@ -152,7 +185,7 @@ export class LookDeed extends Deed {
           ? []
           : [{ kind: 'felt' as const, batch: this.batch().id, depthMm: FELT_MM, seen: touch }]),
       ],
-      'Looked',
+      say.looked(),
     );
   }
 }

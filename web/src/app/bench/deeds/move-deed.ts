@@ -3,6 +3,7 @@ import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
 import { MatOption, MatSelect } from '@angular/material/select';
 import { placesIn } from '@hypogeon/core/bench';
+import { say } from '@hypogeon/messages/move-deed';
 import { Journal } from '../../data/journal';
 import { Field, FieldControl } from '../../forms/field';
 import { Deed } from './deed';
@@ -20,23 +21,25 @@ import { Deed } from './deed';
       [formGroup]="form"
       (ngSubmit)="move()"
     >
-      <hy-field label="To">
+      <hy-field [label]="say.to()">
         <mat-select formControlName="space">
           @for (space of spaces(); track space.id) {
             <mat-option [value]="space.id">{{ space.name }}</mat-option>
           }
         </mat-select>
       </hy-field>
-      <hy-field label="Tray or place (optional)">
+      <hy-field [label]="say.trayOrPlaceOptional()">
         <input hyControl type="text" maxlength="80" formControlName="place" />
       </hy-field>
       <div class="row flex flex-wrap gap-2 col-span-full">
-        <button type="submit" matButton="filled">Moved</button>
+        <button type="submit" matButton="filled">{{ say.moved() }}</button>
       </div>
     </form>
   `,
 })
 export class MoveDeed extends Deed implements OnInit {
+  protected readonly say = say;
+
   private readonly state = inject(Journal).state;
   protected readonly spaces = computed(() => placesIn(this.state()));
   protected readonly form = new FormGroup({
@@ -51,6 +54,6 @@ export class MoveDeed extends Deed implements OnInit {
   protected move(): void {
     const { space, place } = this.form.getRawValue();
     const to = place.trim() ? { place: place.trim() } : {};
-    this.put([{ kind: 'moved', batch: this.batch().id, space, ...to }], 'Moved');
+    this.put([{ kind: 'moved', batch: this.batch().id, space, ...to }], say.moved());
   }
 }

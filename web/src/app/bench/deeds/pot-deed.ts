@@ -5,14 +5,21 @@ import { MatCheckbox } from '@angular/material/checkbox';
 import { MatOption, MatSelect } from '@angular/material/select';
 import { containersOf, mixesOf, placesIn } from '@hypogeon/core/bench';
 import { ROOT_STATES, type RootState } from '@hypogeon/core/journal';
+import { say } from '@hypogeon/messages/pot-deed';
 import { Journal } from '../../data/journal';
 import { Field, FieldControl } from '../../forms/field';
 import { Deed } from './deed';
 
 const ROOTS: Readonly<Record<RootState, string>> = {
-  whole: 'whole, with their ball',
-  bared: 'bared',
-  hurt: 'hurt',
+  get whole() {
+    return say.wholeWithTheirBall();
+  },
+  get bared() {
+    return say.bared();
+  },
+  get hurt() {
+    return say.hurt();
+  },
 };
 
 /** Potted on: how many, into what, filled with what, and how the roots came. */
@@ -23,47 +30,49 @@ const ROOTS: Readonly<Record<RootState, string>> = {
   host: { class: 'grid gap-y-3 gap-x-4' },
   template: `
     <form class="grid auto-fit-52 gap-y-3 gap-x-4" novalidate [formGroup]="form" (ngSubmit)="pot()">
-      <hy-field label="How many went into pots" [problem]="problem()">
+      <hy-field [label]="say.howManyWentInto()" [problem]="problem()">
         <input hyControl inputmode="numeric" formControlName="count" />
       </hy-field>
-      <hy-field label="Into (optional)">
+      <hy-field [label]="say.intoOptional()">
         <mat-select formControlName="container">
-          <mat-option value="">not told</mat-option>
+          <mat-option value="">{{ say.notTold() }}</mat-option>
           @for (c of containers(); track c.id) {
             <mat-option [value]="c.id">{{ c.name }}</mat-option>
           }
         </mat-select>
       </hy-field>
-      <hy-field label="Filled with (optional)">
+      <hy-field [label]="say.filledWithOptional()">
         <mat-select formControlName="mix">
-          <mat-option value="">not told</mat-option>
+          <mat-option value="">{{ say.notTold() }}</mat-option>
           @for (m of mixes(); track m.id) {
             <mat-option [value]="m.id">{{ m.name }}</mat-option>
           }
         </mat-select>
       </hy-field>
-      <hy-field label="Stands at">
+      <hy-field [label]="say.standsAt()">
         <mat-select formControlName="space">
           @for (space of spaces(); track space.id) {
             <mat-option [value]="space.id">{{ space.name }}</mat-option>
           }
         </mat-select>
       </hy-field>
-      <hy-field label="The roots came">
+      <hy-field [label]="say.theRootsCame()">
         <mat-select formControlName="roots">
           @for (r of rootStates; track r) {
             <mat-option [value]="r">{{ rootSays[r] }}</mat-option>
           }
         </mat-select>
       </hy-field>
-      <mat-checkbox formControlName="wet">The mix was wet already</mat-checkbox>
+      <mat-checkbox formControlName="wet">{{ say.theMixWasWet() }}</mat-checkbox>
       <div class="row flex flex-wrap gap-2 col-span-full">
-        <button type="submit" matButton="filled">Potted on</button>
+        <button type="submit" matButton="filled">{{ say.pottedOn() }}</button>
       </div>
     </form>
   `,
 })
 export class PotDeed extends Deed implements OnInit {
+  protected readonly say = say;
+
   private readonly state = inject(Journal).state;
   protected readonly containers = computed(() => containersOf(this.state()));
   protected readonly mixes = computed(() => mixesOf(this.state()));
@@ -91,14 +100,9 @@ export class PotDeed extends Deed implements OnInit {
     const told = this.form.getRawValue();
     const left = this.left();
     const count = Number(told.count);
-    if (!Number.isInteger(count) || count < 1)
-      return this.problem.set('How many? A whole number of 1 or more.');
+    if (!Number.isInteger(count) || count < 1) return this.problem.set(say.howManyAWhole());
     if (count > left)
-      return this.problem.set(
-        left === 0
-          ? 'None with roots are left to pot. Count them first.'
-          : `Only ${left} with roots are left to pot. Count again if there are more.`,
-      );
+      return this.problem.set(left === 0 ? say.noneWithRootsAre() : say.onlyWithRootsAre({ left }));
     this.put(
       [
         {
@@ -112,7 +116,7 @@ export class PotDeed extends Deed implements OnInit {
           ...(told.wet ? { wet: true } : {}),
         },
       ],
-      `Potted on ${count}`,
+      say.pottedOn2({ count }),
     );
   }
 }

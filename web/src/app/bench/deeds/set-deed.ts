@@ -3,6 +3,7 @@ import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
 import { MatCheckbox } from '@angular/material/checkbox';
 import { unsetOf } from '@hypogeon/core/care';
+import { say } from '@hypogeon/messages/set-deed';
 import { Journal } from '../../data/journal';
 import { Field, FieldControl } from '../../forms/field';
 import { Deed } from './deed';
@@ -16,21 +17,23 @@ import { Deed } from './deed';
   template: `
     <form class="grid auto-fit-52 gap-y-3 gap-x-4" novalidate [formGroup]="form" (ngSubmit)="set()">
       <hy-field
-        label="How many were set"
-        [hint]="'of ' + unset() + ' not set yet'"
+        [label]="say.howManyWereSet()"
+        [hint]="say.ofNotSetYet({ unset: unset() })"
         [problem]="problem()"
       >
         <input hyControl inputmode="numeric" formControlName="count" [placeholder]="unset() + ''" />
       </hy-field>
-      <mat-checkbox formControlName="wet">The mix was wet already</mat-checkbox>
-      <mat-checkbox formControlName="torn">The cut was torn open again</mat-checkbox>
+      <mat-checkbox formControlName="wet">{{ say.theMixWasWet() }}</mat-checkbox>
+      <mat-checkbox formControlName="torn">{{ say.theCutWasTorn() }}</mat-checkbox>
       <div class="row flex flex-wrap gap-2 col-span-full">
-        <button type="submit" matButton="filled">Set them</button>
+        <button type="submit" matButton="filled">{{ say.setThem() }}</button>
       </div>
     </form>
   `,
 })
 export class SetDeed extends Deed {
+  protected readonly say = say;
+
   private readonly state = inject(Journal).state;
   protected readonly unset = computed(() => unsetOf(this.state(), this.batch()));
   protected readonly form = new FormGroup({
@@ -44,16 +47,14 @@ export class SetDeed extends Deed {
     const most = this.unset();
     const count = text.trim() === '' ? most : Number(text);
     if (!Number.isInteger(count) || count < 1 || count > most)
-      return this.problem.set(
-        most === 0 ? 'All of them are set already.' : `How many? A whole number from 1 to ${most}.`,
-      );
+      return this.problem.set(most === 0 ? say.allOfThemAre() : say.howManyAWhole({ most }));
     const batch = this.batch().id;
     this.put(
       [
         { kind: 'stuck', batch, ...(count < most ? { count } : {}), ...(wet ? { wet } : {}) },
         ...(torn ? [{ kind: 'reopened', batch, why: 'torn' } as const] : []),
       ],
-      count < most ? `${count} set` : 'Set',
+      count < most ? say.setWord({ count }) : say.setWord2(),
     );
   }
 }

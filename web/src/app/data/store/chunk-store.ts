@@ -2,6 +2,7 @@ import { reasonOf } from '@hypogeon/core/faults';
 import { JOURNAL_VERSION, migrateEntry, readEntry, tooDeepAt } from '@hypogeon/core/formats';
 import type { Entry } from '@hypogeon/core/journal';
 import * as z from 'zod';
+import { say } from '@hypogeon/messages/chunk-store';
 
 /** The few calls of localForage that the store needs; a test can stand in for it. */
 export interface KeyValueStore {
@@ -139,12 +140,12 @@ export function readChunks(chunks: readonly StoredChunk[]): ReadChunks {
     };
     const opened = openChunk(text);
     if (typeof opened === 'string') {
-      aside('a piece of the store', opened);
+      aside(say.aPieceOfThe(), opened);
       continue;
     }
     if (opened.version > JOURNAL_VERSION) {
       const { version } = opened;
-      aside('a piece of the store', `it is of version ${version}, newer than this Hypogeon`, true);
+      aside(say.aPieceOfThe(), `it is of version ${version}, newer than this Hypogeon`, true);
       continue;
     }
     for (const raw of opened.entries) {
@@ -175,12 +176,12 @@ export function trustChunks(chunks: readonly StoredChunk[]): Entry[] {
 }
 
 function openChunk(text: string): z.infer<typeof chunkSchema> | string {
-  if (tooDeepAt(text) !== null) return 'it is nested deeper than anything of ours';
+  if (tooDeepAt(text) !== null) return say.itIsNestedDeeper();
   try {
     const chunk = chunkSchema.safeParse(JSON.parse(text));
-    return chunk.success ? chunk.data : 'it has no version or no entries';
+    return chunk.success ? chunk.data : say.itHasNoVersion();
   } catch (error) {
-    return `it is torn: ${reasonOf(error)}`;
+    return say.itIsTorn({ reasonOf: reasonOf(error) });
   }
 }
 
@@ -188,7 +189,7 @@ const named = z.object({ kind: z.string(), day: z.string().optional().catch(unde
 
 function nameOf(raw: unknown): string {
   const read = named.safeParse(raw);
-  if (!read.success) return 'an entry of no kind';
+  if (!read.success) return say.anEntryOfNo();
   const { kind, day } = read.data;
-  return `${kind.slice(0, 40)}${day === undefined ? '' : ` of ${day.slice(0, 10)}`}`;
+  return `${kind.slice(0, 40)}${day === undefined ? '' : say.ofWord({ day: day.slice(0, 10) })}`;
 }

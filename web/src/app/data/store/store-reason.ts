@@ -1,4 +1,5 @@
 import { reasonOf } from '@hypogeon/core/faults';
+import { say } from '@hypogeon/messages/store-reason';
 
 /** The store's reason in a grower's words; its own words where they are not known. The cause goes to the log. */
 export function storeReason(error: unknown, doing: 'open' | 'save'): string {
@@ -6,13 +7,13 @@ export function storeReason(error: unknown, doing: 'open' | 'save'): string {
   const name = error instanceof Error ? error.name : '';
   switch (name) {
     case 'QuotaExceededError':
-      return 'This browser’s store is full.';
+      return say.thisBrowsersStoreIs();
     case 'SecurityError':
     case 'InvalidStateError':
-      return 'This browser does not let Hypogeon store anything: a private window, or a setting that blocks it.';
+      return say.thisBrowserDoesNot();
     case 'VersionError':
-      return 'The store was written by a newer Hypogeon. Close all its tabs and open it again.';
+      return say.theStoreWasWritten();
     default:
-      return `The store of this browser answers: ${reasonOf(error)}`;
+      return say.theStoreOfThis({ reasonOf: reasonOf(error) });
   }
 }
