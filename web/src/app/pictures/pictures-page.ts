@@ -226,8 +226,6 @@ export class PicturesPage {
     this.problems.set(problems);
     const kept = list.length - problems.length;
     this.working.set(kept === 0 ? '' : say.picturesKept({ kept }));
-      kept === 0 ? '' : kept === 1 ? say.onePictureKept() : `${kept} pictures kept.`,
-    );
   }
 
   protected choose(id: string): void {
