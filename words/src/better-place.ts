@@ -2,7 +2,6 @@ import type { Better, SlowBy, SlowHere } from '@hypogeon/core/care';
 import { daysBetween } from '@hypogeon/core/days';
 import * as say from '@hypogeon/messages/words-better-place';
 import { nearDay } from './days';
-import { counted, NOUN } from './plural';
 import { temperatureText } from './quantities';
 import type { Speech } from './speech';
 import { warmthStep } from './ways';

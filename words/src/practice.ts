@@ -2,7 +2,7 @@ import type { Act, Habit, Lesson, Plants, Seen } from '@hypogeon/core/practice';
 import type { LengthUnit, TemperatureUnit } from '@hypogeon/core/units';
 import * as say from '@hypogeon/messages/practice';
 import { volumeText } from './amounts';
-import { counted, NOUN, type Noun } from './plural';
+import { counted, type Noun } from './plural';
 import { temperatureText } from './quantities';
 import { percent } from './shares';
 

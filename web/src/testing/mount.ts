@@ -173,7 +173,7 @@ export async function mount<T>(
     providers: [
       provideRouter([{ path: '**', children: [] }]),
       { provide: STORES, useValue: stores },
-      { provide: LOCALE, useValue: 'en-GB' },
+      { provide: LOCALE, useValue: () => 'en-GB' },
       { provide: Today, useValue: { day: signal(DAY), today$: of(DAY) } },
       ...providers,
     ],

@@ -1,7 +1,7 @@
 import type { AirReading, AirSeries } from '@hypogeon/core/climate';
 import { dayNumber, type Day } from '@hypogeon/core/days';
 import { temperatureIn } from '@hypogeon/core/units';
-import { counted, dayText, NOUN, percent, temperatureText, type Speech } from '@hypogeon/words';
+import { dayText, percent, temperatureText, type Speech } from '@hypogeon/words';
 import { say } from '@hypogeon/messages/air-chart';
 import { sliderZoom } from './zoom';
 import type { ChartModel } from './chart-model';

@@ -1,13 +1,5 @@
 import { daysBetween, type Day } from '@hypogeon/core/days';
-import {
-  counted,
-  dayText,
-  evaporationText,
-  NOUN,
-  percent,
-  shortDay,
-  type Speech,
-} from '@hypogeon/words';
+import { dayText, evaporationText, percent, shortDay, type Speech } from '@hypogeon/words';
 import { say } from '@hypogeon/messages/water-chart';
 import { sliderZoom } from './zoom';
 import { band, NARROW, type ChartModel, type Ink } from './chart-model';

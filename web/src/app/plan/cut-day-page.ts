@@ -15,7 +15,7 @@ import {
   usualCount,
   usualCut,
 } from '@hypogeon/core/plan';
-import { counted, NOUN, planSentence } from '@hypogeon/words';
+import { planSentence } from '@hypogeon/words';
 import { say } from '@hypogeon/messages/cut-day-page';
 import { Actions } from '../data/actions';
 import { shapeOf } from '../data/draft-shape';

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { RouterLink } from '@angular/router';
 import type { MotherAsk } from '@hypogeon/core/care';
 import type { Notice, Round } from '@hypogeon/core/round';
-import { counted, MOTHER_DONE, noticeLines, noticeTitle, NOUN } from '@hypogeon/words';
+import { MOTHER_DONE, noticeLines, noticeTitle } from '@hypogeon/words';
 import { MatButton } from '@angular/material/button';
 import { say } from '@hypogeon/messages/day-notices';
 import { Actions } from '../data/actions';
