@@ -116,7 +116,7 @@ export function make() {
       });
       // Words are shaken out one by one; what a screen says is said together.
       const code =
-        place === 'words'
+        place === 'words' || place === 'core'
           ? each.map(([name, made]) => `export const ${name} = ${made};`).join('\n')
           : `export const say = {\n${each.map(([name, made]) => `  ${name}: ${made},`).join('\n')}\n};`;
       const types = /\bShown\b/.test(code) ? ', type Shown' : '';

@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-condition';
 import { addDays, daysBetween, type Day } from '../days';
 import type { CutReason, Examination, Mother, State } from '../journal';
 import { plantOf } from './plant';
@@ -72,8 +73,8 @@ function pests(looks: readonly Examination[], today: Day): readonly Note[] {
     return [
       {
         weight: 'stop',
-        says: 'Pests or rot',
-        then: `They travel with every cutting. Isolate it, treat by the label, and cut when it has been clean for ${CLEAN_FOR_DAYS} days.`,
+        says: say.pestsOrRot(),
+        then: say.theyTravelWithEvery({ cleanForDays: CLEAN_FOR_DAYS }),
       },
     ];
   const had = looks.findLast((e) => e.clean === false);
@@ -85,8 +86,8 @@ function pests(looks: readonly Examination[], today: Day): readonly Note[] {
   return [
     {
       weight: 'wait',
-      says: 'Clean again, but not for long',
-      then: `Eggs hatch: it should be seen clean for ${CLEAN_FOR_DAYS} days.`,
+      says: say.cleanAgainButNot(),
+      then: say.eggsHatchItShould({ cleanForDays: CLEAN_FOR_DAYS }),
       until,
     },
   ];
@@ -106,14 +107,14 @@ function allowed(mother: Mother): readonly Note[] {
   if ((mother.permission ?? 'unknown') === 'unknown')
     notes.push({
       weight: 'stop',
-      says: 'Nobody gave leave',
-      then: 'Ask its owner before you cut.',
+      says: say.nobodyGaveLeave(),
+      then: say.askItsOwnerBefore(),
     });
   if (mother.protectedVariety)
     notes.push({
       weight: 'stop',
-      says: 'Perhaps a protected variety',
-      then: 'Breeders’ rights or a patent may forbid it, even for a gift. Read the label; local law decides.',
+      says: say.perhapsAProtectedVariety(),
+      then: say.breedersRightsOrA(),
     });
   return notes;
 }
@@ -126,36 +127,36 @@ function seen(look: Examination, today: Day): readonly Note[] {
   if (look.turgid === false && isFresh(look, today))
     notes.push({
       weight: 'wait',
-      says: 'Limp',
-      then: 'A cutting lives off itself until it roots. Water the mother, and cut when it is plump: a day or two.',
+      says: say.limp(),
+      then: say.aCuttingLivesOff(),
       until: addDays(today, TURGID_AFTER_DAYS + 1),
     });
   else if (ago !== null && ago > TURGID_FOR_DAYS)
     notes.push({
       weight: 'note',
-      says: `Last watered ${ago} days ago`,
-      then: 'Water the mother a day or two before the cut: a plump cutting has more to live off.',
+      says: say.lastWateredDaysAgo({ ago }),
+      then: say.waterTheMotherA(),
     });
   else if (ago !== null && ago < TURGID_AFTER_DAYS)
     notes.push({
       weight: 'note',
-      says: 'Watered today',
-      then: 'Tomorrow its leaves are full, and wounds bleed less.',
+      says: say.wateredToday(),
+      then: say.tomorrowItsLeavesAre(),
     });
   if (look.growing === false)
     notes.push({
       weight: 'note',
-      says: 'Not growing',
-      then: 'Roots come slowly, whatever the air says: the plant knows better than a thermometer.',
+      says: say.notGrowing(),
+      then: say.rootsComeSlowlyWhatever(),
     });
   if (look.flowering)
     notes.push({
       weight: 'note',
-      says: 'In flower',
-      then: 'Take the stalk off: its strength goes to roots instead.',
+      says: say.inFlower(),
+      then: say.takeTheStalkOff(),
     });
   if (notes.length === 0 && look.turgid && look.clean)
-    notes.push({ weight: 'good', says: 'Plump and clean', then: 'Nothing speaks against a cut.' });
+    notes.push({ weight: 'good', says: say.plumpAndClean(), then: say.nothingSpeaksAgainstA() });
   return notes;
 }
 
@@ -171,7 +172,14 @@ function latelySeen(looks: readonly Examination[], today: Day): Examination | nu
 }
 
 /** Without these nobody knows whether she may be cut. */
-const DECIDE = { turgid: 'plump and firm', clean: 'no pests, no rot' } as const;
+const DECIDE = {
+  get turgid() {
+    return say.plumpAndFirm();
+  },
+  get clean() {
+    return say.noPestsNoRot();
+  },
+} as const;
 
 const unseen = (look: Examination): readonly string[] =>
   (Object.keys(DECIDE) as (keyof typeof DECIDE)[]).flatMap((q) =>
@@ -189,8 +197,8 @@ function look(looked: Examination | null, lately: Examination | null, today: Day
       : [
           {
             weight: 'note',
-            says: 'Only half looked over',
-            then: `Still to see: ${missing.join('; ')}.`,
+            says: say.onlyHalfLookedOver(),
+            then: say.stillToSee({ missing: missing.join('; ') }),
           },
         ];
   }
@@ -198,9 +206,9 @@ function look(looked: Examination | null, lately: Examination | null, today: Day
     {
       weight: 'note',
       says: looked
-        ? `Last looked at ${daysBetween(looked.day, today)} days ago`
-        : 'Not looked at yet',
-      then: 'Look it over before you cut: firm, clean, growing.',
+        ? say.lastLookedAtDays({ daysBetween: daysBetween(looked.day, today) })
+        : say.notLookedAtYet(),
+      then: say.lookItOverBefore(),
     },
   ];
 }
@@ -210,26 +218,28 @@ function seasonNotes(season: SeasonNow | null): readonly Note[] {
     return [
       {
         weight: 'note',
-        says: 'Its place is not told',
-        then: 'Say where it stands, and its season is worked out from the air there.',
+        says: say.itsPlaceIsNot(),
+        then: say.sayWhereItStands(),
       },
     ];
   switch (season.state) {
     case 'active':
-      return [{ weight: 'good', says: 'In season', then: `Its place is ${season.reason}.` }];
+      return [
+        { weight: 'good', says: say.inSeason(), then: say.itsPlaceIs({ reason: season.reason }) },
+      ];
     case 'marginal':
       return [
         {
           weight: 'note',
-          says: 'At the edge of its season',
-          then: `It is ${season.reason}: roots take longer.`,
+          says: say.atTheEdgeOf(),
+          then: say.itIsRootsTake({ reason: season.reason }),
         },
       ];
     case 'resting':
       return [
         {
           weight: 'wait',
-          says: 'Resting',
+          says: say.resting(),
           then: `${capital(season.reason)}.`,
           ...(season.opens === null ? {} : { until: season.opens }),
         },

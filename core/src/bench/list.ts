@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-list';
 import { memoAround } from '../memo';
 import { methodAs, type MethodId } from '../botany';
 import { daysBetween, type Day } from '../days';
@@ -18,9 +19,13 @@ import { woundInput } from './wound-input';
 import { TROUBLE_NAME, troublesOf, type Trouble } from './trouble';
 
 export const STAGE_NAME: Readonly<Record<BatchStage, string>> = {
-  planned: 'to be cut',
+  get planned() {
+    return say.toBeCut();
+  },
   callusing: 'callusing',
-  stuck: 'set, no roots yet',
+  get stuck() {
+    return say.setNoRootsYet();
+  },
   growing: 'rooted',
   done: 'done',
 };
@@ -116,7 +121,7 @@ function makeLine(
 ): BenchLine {
   const title = batchTitle(state, batch);
   const code = batchCode(state, batch);
-  const spaceName = state.spaces.get(space)?.name ?? 'Somewhere';
+  const spaceName = state.spaces.get(space)?.name ?? say.somewhere();
   const plant = plantOf(state, batch.taxon);
   const troubles = troublesOf(batch, today);
   const text = foldText(

@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-medium-of';
 import type { Evidence } from '../botany';
 import {
   COMPONENT_FIGURES,
@@ -55,7 +56,7 @@ function ownComponent(own: OwnComponent): Component | null {
   const kind = own.kind ?? 'mineral';
   return {
     id: own.id,
-    name: own.name ?? 'Unnamed',
+    name: own.name ?? say.unnamed(),
     kind,
     grainMm,
     densityGPerL,
@@ -113,7 +114,7 @@ export function mixOf(state: State, id: string): Mix | null {
   const tests = state.jugs.get(id) ?? [];
   return {
     id,
-    name: own?.name ?? house?.name ?? 'Unnamed mix',
+    name: own?.name ?? house?.name ?? say.unnamedMix(),
     house: !own,
     says: own?.notes ?? house?.says ?? '',
     parts,
@@ -142,7 +143,7 @@ export function containerOf(state: State, id: string): Container | null {
     ...NO_MEASURES,
     ...usual,
     ...own,
-    name: own.name ?? usual?.name ?? 'Unnamed',
+    name: own.name ?? usual?.name ?? say.unnamed(),
     topMm,
     bottomMm,
     heightMm,

@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-part';
 import type { Day } from '../days';
 import {
   carry,
@@ -38,21 +39,31 @@ export const takenCount = (taken: Taken): number =>
 /** Why so many cannot be taken, in the grower's words; empty if they can. */
 export function takingProblem(batch: Batch, { taken, places }: Which): string {
   const count = places ? places.length : takenCount(taken);
-  if (count < 1) return 'How many? Take one at least.';
+  if (count < 1) return say.howManyTakeOne();
   if (places) {
     const there = chooseLeaving(batch.cuttings, { taken, places: [...places] });
-    return there.length === places.length ? '' : 'Some of the marked ones are no longer here.';
+    return there.length === places.length ? '' : say.someOfTheMarked();
   }
   for (const kind of ['waiting', 'rooted', 'pupped'] as const) {
     const wanted = taken[kind] ?? 0;
-    if (!Number.isInteger(wanted) || wanted < 0) return 'Whole numbers of 0 or more, please.';
+    if (!Number.isInteger(wanted) || wanted < 0) return say.wholeNumbersOf0();
     if (wanted > batch.here[kind])
-      return `Only ${batch.here[kind]} ${KIND_WORD[kind]} are here. Take fewer, or count again first.`;
+      return say.onlyAreHereTake({ here: batch.here[kind], kindWord: KIND_WORD[kind] });
   }
   return '';
 }
 
-const KIND_WORD = { waiting: 'without roots', rooted: 'with roots', pupped: 'with pups' } as const;
+const KIND_WORD = {
+  get waiting() {
+    return say.withoutRoots();
+  },
+  get rooted() {
+    return say.withRoots();
+  },
+  get pupped() {
+    return say.withPups();
+  },
+} as const;
 
 /** Potted ones go first: they are ready to go. */
 function pottedAmong(batch: Batch, chosen: readonly Cutting[]): { readonly potted?: number } {
@@ -275,7 +286,7 @@ export function rescueEntries(
         partOf: batch.id,
         parting: 'rescued',
         // Weakened pieces say nothing of what a fresh one would have done.
-        excluded: `cut afresh from ${batchCode(state, batch)}`,
+        excluded: say.cutAfreshFrom({ batchCode: batchCode(state, batch) }),
       },
     },
     { kind: 'cut', batch: id, day },
@@ -323,7 +334,7 @@ export function singleEntries(
           partOf: batch.id,
           parting: 'single',
           carried: [...carry([cutting], countedOn(batch))],
-          excluded: `counted in ${batchCode(state, batch)}`,
+          excluded: say.countedIn({ batchCode: batchCode(state, batch) }),
         },
       },
       ...retold(batch, id, true),
@@ -334,13 +345,13 @@ export function singleEntries(
 
 /** Why two batches cannot become one; empty if they can. */
 export function mergeProblem(state: State, from: Batch, into: Batch): string {
-  if (from.id === into.id) return 'Choose another batch.';
+  if (from.id === into.id) return say.chooseAnotherBatch();
   const apart = (
     [
-      ['taxon', 'They are different plants'],
-      ['method', 'They were taken in different ways'],
-      ['cutOn', 'They were cut on different days'],
-      ['school', 'Their wounds are treated differently'],
+      ['taxon', say.theyAreDifferentPlants()],
+      ['method', say.theyWereTakenIn()],
+      ['cutOn', say.theyWereCutOn()],
+      ['school', say.theirWoundsAreTreated()],
     ] as const
   ).find(([field]) => from[field] !== into[field]);
   if (!apart) {
@@ -424,7 +435,7 @@ export function takenBackWith(state: State, entry: BatchEntry): TakeBack {
   return log.some((e) => stampMs(e.at) > until)
     ? {
         ok: false,
-        problem: `${batchCode(state, made)} has a history of its own by now. Merge it back, or tell there what became of it.`,
+        problem: say.hasAHistoryOf({ batchCode: batchCode(state, made) }),
       }
     : { ok: true, entries: [entry, ...log] };
 }

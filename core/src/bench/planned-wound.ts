@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-planned-wound';
 import { placesIn } from './empty-place';
 import { methodOf, type MethodId } from '../botany';
 import { COURSE, type CourseId } from '../course';
@@ -96,7 +97,7 @@ export function whatMoves(
     ),
     air: variants(
       placesIn(state).map((space) => ({
-        name: space.name ?? 'Bench',
+        name: space.name ?? say.bench(),
         chosen: space.id === plan.callusSpace,
         over: { callusSpace: space.id },
       })),

@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-plant';
 import { memo, memoAround } from '../memo';
 import {
   ANY_LOOK,
@@ -39,7 +40,7 @@ export function plantOf(state: State, id: string): Plant | null {
   if (shipped) return { id, name: shipped.name, taxon: withOwn(shipped, own), like: null };
   const like = own?.like === undefined ? undefined : BY_ID.get(own.like);
   if (!own || !like) return null;
-  return { id, name: own.name ?? 'Unnamed plant', taxon: withOwn(like, own), like: like.name };
+  return { id, name: own.name ?? say.unnamedPlant(), taxon: withOwn(like, own), like: like.name };
 }
 
 /** The name stays that of the plant whose figures they are: genus and evidence hang on it. */
@@ -157,7 +158,7 @@ export function nameOf(state: State, batch: Batch): string {
   // “Jelly beans, long trough”: where she stands is not who she is.
   const name = own?.split(',')[0]?.trim();
   if (name !== undefined && name !== '') return name;
-  return (plantOf(state, batch.taxon)?.name ?? 'Unknown plant').split(' ')[0]!;
+  return (plantOf(state, batch.taxon)?.name ?? say.unknownPlant()).split(' ')[0]!;
 }
 
 /** What a batch is called: `Hall snake, sections`; `Sedum leaves` where only the genus is known. */
@@ -174,7 +175,7 @@ const CODE_SIGNS = '234679ACDEFGHJKMNPQRTUVWXYZ';
 
 /** A short code to write on the label, `ECH-7K4`: from the plant and the batch's id, so it never changes. */
 export function batchCode(state: State, batch: Batch): string {
-  const name = plantOf(state, batch.taxon)?.name ?? 'Unknown';
+  const name = plantOf(state, batch.taxon)?.name ?? say.unknown();
   let hash = 2166136261;
   for (const char of batch.id) hash = Math.imul(hash ^ char.charCodeAt(0), 16777619);
   let code = '';

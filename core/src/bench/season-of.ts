@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-season-of';
 import { seasonAt, type NightAndNoon, type SeasonState, type Taxon } from '../botany';
 import { sunUpHours } from '../climate';
 import { addDays, type Day } from '../days';
@@ -59,7 +60,7 @@ export interface SeasonDay extends GrowingDay {
 export function seasonOn(state: State, taxon: Taxon, space: string, day: Day): SeasonDay {
   const growing = growingDay(state, space, day);
   const season = growing.frost
-    ? ({ state: 'resting', reason: 'frost may come: nothing is cut or set out' } as const)
+    ? ({ state: 'resting', reason: say.frostMayComeNothing() } as const)
     : seasonAt(taxon, growing.tempC, growing.dayHours, growing);
   return { day, ...growing, ...season };
 }

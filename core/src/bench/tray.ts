@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-tray';
 import type { Day } from '../days';
 import type { Batch, Cutting, EntryDraft, State, Tray } from '../journal';
 
@@ -79,7 +80,11 @@ export function fillTray(
   if (wanting.length > free.length)
     return {
       ok: false,
-      problem: `${wanting.length} want a cell, and ${free.length} are free from ${cellName(from, columns)} on. Begin further up, take a larger tray, or split the batch.`,
+      problem: say.wantACellAnd({
+        wantingCount: wanting.length,
+        freeCount: free.length,
+        cellName: cellName(from, columns),
+      }),
     };
   const most = Math.max(...batch.cuttings.map((c) => c.place));
   // A place that nothing stands in any more keeps its number and lies outside the tray.

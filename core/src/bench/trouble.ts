@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-trouble';
 import { daysBetween, type Day } from '../days';
 import type { Batch } from '../journal';
 
@@ -6,11 +7,21 @@ export const TROUBLES = ['losses', 'soft', 'late', 'disagree', 'apart'] as const
 export type Trouble = (typeof TROUBLES)[number];
 
 export const TROUBLE_NAME: Readonly<Record<Trouble, string>> = {
-  losses: 'many lost',
-  soft: 'soft at the last look',
-  late: 'not looked at for long',
-  disagree: 'counts disagree',
-  apart: 'kept apart',
+  get losses() {
+    return say.manyLost();
+  },
+  get soft() {
+    return say.softAtTheLast();
+  },
+  get late() {
+    return say.notLookedAtFor();
+  },
+  get disagree() {
+    return say.countsDisagree();
+  },
+  get apart() {
+    return say.keptApart();
+  },
 };
 
 /** How the place of a batch begins that is kept apart from the others. */

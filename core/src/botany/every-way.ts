@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-every-way';
 import { METHODS, PLANNED_METHODS, type MethodId } from './method';
 import type { Taxon } from './taxon';
 
@@ -10,23 +11,57 @@ export interface Standing {
 
 /** What it wants for a method that most plants do not have. */
 const LACKS: Readonly<Record<MethodId, string>> = {
-  leaf: 'No shoot is known to come from a leaf of it.',
-  'leaf-section': 'Its leaves do not shoot from a cut across.',
-  crown: 'It has no stem under its top to be cut.',
-  segment: 'Bare stem of it is not known to shoot, or it has none.',
-  trailing: 'It does not trail.',
-  branch: 'It has no woody side branches.',
-  pad: 'It has no pads or joints.',
-  column: 'It does not grow in columns.',
-  offset: 'It makes no offsets to speak of.',
-  'rooted-offset': 'It makes no offsets with roots of their own.',
-  division: 'It does not grow in a clump that parts.',
-  plantlet: 'It bears no plantlets or bulbils.',
-  'root-cutting': 'Its roots are not known to shoot.',
-  bulbil: 'It bears no bulbils.',
-  'flower-stalk': 'Its flower stalks do not root.',
-  seed: 'Recorded, not planned.',
-  culture: 'Recorded, not planned.',
+  get leaf() {
+    return say.noShootIsKnown();
+  },
+  get 'leaf-section'() {
+    return say.itsLeavesDoNot();
+  },
+  get crown() {
+    return say.itHasNoStem();
+  },
+  get segment() {
+    return say.bareStemOfIt();
+  },
+  get trailing() {
+    return say.itDoesNotTrail();
+  },
+  get branch() {
+    return say.itHasNoWoody();
+  },
+  get pad() {
+    return say.itHasNoPads();
+  },
+  get column() {
+    return say.itDoesNotGrow();
+  },
+  get offset() {
+    return say.itMakesNoOffsets();
+  },
+  get 'rooted-offset'() {
+    return say.itMakesNoOffsetsWith();
+  },
+  get division() {
+    return say.itDoesNotGrowIn();
+  },
+  get plantlet() {
+    return say.itBearsNoPlantlets();
+  },
+  get 'root-cutting'() {
+    return say.itsRootsAreNot();
+  },
+  get bulbil() {
+    return say.itBearsNoBulbils();
+  },
+  get 'flower-stalk'() {
+    return say.itsFlowerStalksDo();
+  },
+  get seed() {
+    return say.recordedNotPlanned();
+  },
+  get culture() {
+    return say.recordedNotPlanned();
+  },
 };
 
 /** Every method for a plant: possible, poor or no, and why. Common practice, no source. */

@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-method';
 import type { Piece } from '../look';
 
 /** The ways of propagating that the bench knows. */
@@ -58,7 +59,9 @@ export interface Least {
 export const METHOD: Readonly<Record<MethodId, Method>> = {
   leaf: {
     id: 'leaf',
-    name: 'Leaf',
+    get name() {
+      return say.leaf();
+    },
     one: 'leaf',
     many: 'leaves',
     piece: 'leaf',
@@ -68,7 +71,9 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
   },
   'leaf-section': {
     id: 'leaf-section',
-    name: 'Leaf section',
+    get name() {
+      return say.leafSection();
+    },
     one: 'section',
     many: 'sections',
     piece: 'strap',
@@ -78,7 +83,9 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
   },
   crown: {
     id: 'crown',
-    name: 'Crown',
+    get name() {
+      return say.crown();
+    },
     one: 'crown',
     many: 'crowns',
     piece: 'crown',
@@ -88,7 +95,9 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
   },
   segment: {
     id: 'segment',
-    name: 'Stem segment',
+    get name() {
+      return say.stemSegment();
+    },
     one: 'segment',
     many: 'segments',
     piece: 'segment',
@@ -98,7 +107,9 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
   },
   trailing: {
     id: 'trailing',
-    name: 'Trailing stem',
+    get name() {
+      return say.trailingStem();
+    },
     one: 'trail',
     many: 'trails',
     piece: 'trailing',
@@ -108,7 +119,9 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
   },
   branch: {
     id: 'branch',
-    name: 'Branch cutting',
+    get name() {
+      return say.branchCutting();
+    },
     one: 'branch',
     many: 'branches',
     piece: 'segment',
@@ -118,7 +131,9 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
   },
   pad: {
     id: 'pad',
-    name: 'Pad or joint',
+    get name() {
+      return say.padOrJoint();
+    },
     one: 'pad',
     many: 'pads',
     piece: 'pad',
@@ -128,7 +143,9 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
   },
   column: {
     id: 'column',
-    name: 'Column',
+    get name() {
+      return say.column();
+    },
     one: 'column',
     many: 'columns',
     piece: 'column',
@@ -138,7 +155,9 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
   },
   offset: {
     id: 'offset',
-    name: 'Offset, unrooted',
+    get name() {
+      return say.offsetUnrooted();
+    },
     one: 'offset',
     many: 'offsets',
     piece: 'offset',
@@ -148,9 +167,15 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
   },
   'rooted-offset': {
     id: 'rooted-offset',
-    name: 'Offset with roots',
-    one: 'rooted offset',
-    many: 'rooted offsets',
+    get name() {
+      return say.offsetWithRoots();
+    },
+    get one() {
+      return say.rootedOffset();
+    },
+    get many() {
+      return say.rootedOffsets();
+    },
     piece: 'offset',
     polarity: 'as it stood',
     least: { share: 1 / 3 },
@@ -158,7 +183,9 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
   },
   division: {
     id: 'division',
-    name: 'Division',
+    get name() {
+      return say.division();
+    },
     one: 'division',
     many: 'divisions',
     piece: 'offset',
@@ -168,7 +195,9 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
   },
   plantlet: {
     id: 'plantlet',
-    name: 'Plantlet',
+    get name() {
+      return say.plantlet();
+    },
     one: 'plantlet',
     many: 'plantlets',
     piece: 'plantlet',
@@ -179,9 +208,15 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
   },
   'root-cutting': {
     id: 'root-cutting',
-    name: 'Root cutting',
-    one: 'root piece',
-    many: 'root pieces',
+    get name() {
+      return say.rootCutting();
+    },
+    get one() {
+      return say.rootPiece();
+    },
+    get many() {
+      return say.rootPieces();
+    },
     piece: 'root',
     polarity: 'base down',
     least: {},
@@ -189,7 +224,9 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
   },
   bulbil: {
     id: 'bulbil',
-    name: 'Bulbil',
+    get name() {
+      return say.bulbil();
+    },
     one: 'bulbil',
     many: 'bulbils',
     piece: 'bulbil',
@@ -199,9 +236,15 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
   },
   'flower-stalk': {
     id: 'flower-stalk',
-    name: 'Flower stalk',
-    one: 'flower stalk',
-    many: 'flower stalks',
+    get name() {
+      return say.flowerStalk();
+    },
+    get one() {
+      return say.flowerStalk2();
+    },
+    get many() {
+      return say.flowerStalks();
+    },
     piece: 'segment',
     polarity: 'base down',
     least: {},
@@ -209,7 +252,9 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
   },
   seed: {
     id: 'seed',
-    name: 'Seed',
+    get name() {
+      return say.seed();
+    },
     one: 'seed',
     many: 'seeds',
     piece: 'seed',
@@ -219,9 +264,15 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
   },
   culture: {
     id: 'culture',
-    name: 'From a flask',
-    one: 'plant from a flask',
-    many: 'plants from a flask',
+    get name() {
+      return say.fromAFlask();
+    },
+    get one() {
+      return say.plantFromAFlask();
+    },
+    get many() {
+      return say.plantsFromAFlask();
+    },
     piece: 'plantlet',
     polarity: 'as it stood',
     least: {},

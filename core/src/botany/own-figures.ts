@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-botany-own-figures';
 import { dressed, type OwnLook } from '../look';
 import type { Tissue } from '../wound';
 import { lookOf } from './look-of';
@@ -55,7 +56,7 @@ export function withOwnFigures(taxon: Taxon, own: OwnFigures): Taxon {
       ...taxon.not.filter((n) => !given.has(n.method)),
       ...[...ways.values()]
         .filter((w) => w.worth === 'no')
-        .map((w) => ({ method: w.method, why: w.why ?? 'Tried here, and it did not work.' })),
+        .map((w) => ({ method: w.method, why: w.why ?? say.triedHereAndIt() })),
     ],
   };
 }

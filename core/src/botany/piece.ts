@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-piece';
 import { COURSE } from '../course';
 import { METHOD, type Method, type MethodId } from './method';
 import type { Taxon } from './taxon';
@@ -24,8 +25,12 @@ export function leafKind(taxon: Grown | null, method: MethodId): LeafKind | null
 /** How a leaf that is not plucked off a rosette differs: words/ has its rule. Common practice, no source. */
 const LEAF: Readonly<Record<Exclude<LeafKind, 'plucked'>, Partial<Method>>> = {
   strap: {
-    one: 'strap leaf',
-    many: 'strap leaves',
+    get one() {
+      return say.strapLeaf();
+    },
+    get many() {
+      return say.strapLeaves();
+    },
     polarity: 'base down',
     least: { lengthMm: 50 },
     young: 'shoots',

@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-recorded-way';
 import type { MethodId } from './method';
 import type { TaxonMethod } from './taxon';
 
@@ -13,7 +14,9 @@ export const RECORDED_WAYS: Readonly<Partial<Record<MethodId, TaxonMethod>>> = {
   'root-cutting': {
     method: 'root-cutting',
     worth: 'poor',
-    why: 'Slow, and rots when wet.',
+    get why() {
+      return say.slowAndRotsWhen();
+    },
     wound: { tissue: 'rhizome', widthMm: 8, evidence: memory },
     roots: { from: 70, to: 98, evidence: common },
     pups: null,
@@ -30,7 +33,9 @@ export const RECORDED_WAYS: Readonly<Partial<Record<MethodId, TaxonMethod>>> = {
   'flower-stalk': {
     method: 'flower-stalk',
     worth: 'poor',
-    why: 'Seldom takes.',
+    get why() {
+      return say.seldomTakes();
+    },
     wound: { tissue: 'soft stem', widthMm: 5, evidence: memory },
     roots: { from: 21, to: 60, evidence: common },
     pups: null,

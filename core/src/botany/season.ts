@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-season';
 import type { Taxon } from './taxon';
 
 export type SeasonState = 'active' | 'marginal' | 'resting';
@@ -50,15 +51,15 @@ export function seasonAt(
   const { fromC, toC } = taxon.season;
   const shortest = growsCool(taxon) ? SHORT_COOL_DAY_HOURS : SHORT_DAY_HOURS;
   const outside = tempC < fromC ? fromC - tempC : tempC > toC ? tempC - toC : 0;
-  const side = tempC < fromC ? 'too cool' : 'too warm';
+  const side = tempC < fromC ? say.tooCool() : say.tooWarm();
   if (outside === 0 && dayHours !== undefined && dayHours < shortest)
-    return { state: 'marginal', reason: 'warm enough, but days this short slow it' };
+    return { state: 'marginal', reason: say.warmEnoughButDays() };
   if (outside === 0 && nightC !== undefined && nightC < fromC - COLD_NIGHT_C)
-    return { state: 'marginal', reason: 'warm enough by day, but the nights are too cold' };
+    return { state: 'marginal', reason: say.warmEnoughByDay() };
   if (outside === 0 && noonC !== undefined && noonC > toC + HOT_NOON_C)
-    return { state: 'marginal', reason: 'mild on the whole, but too hot at noon' };
-  if (outside === 0) return { state: 'active', reason: 'warm enough to grow' };
+    return { state: 'marginal', reason: say.mildOnTheWhole() };
+  if (outside === 0) return { state: 'active', reason: say.warmEnoughToGrow() };
   return outside <= MARGIN_C
-    ? { state: 'marginal', reason: `a little ${side} to grow well` }
-    : { state: 'resting', reason: `${side} to grow: roots will wait` };
+    ? { state: 'marginal', reason: say.aLittleToGrow({ side }) }
+    : { state: 'resting', reason: say.toGrowRootsWill({ side }) };
 }

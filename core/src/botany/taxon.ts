@@ -67,7 +67,8 @@ export const taxonSchema = z.object({
   id: z.string().regex(/^[a-z-]+$/),
   name: z.string().min(1),
   family: z.string().min(1),
-  common: z.array(z.string()).readonly(),
+  /** What growers call it, in the language that is read. */
+  common: z.array(z.string()).readonly().default([]),
   /** The figures it is drawn from, from memory. A grower's own plant may take those of a kin. */
   look: lookSchema.optional(),
   // Lists that are empty are left out of the file.

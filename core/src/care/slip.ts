@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-slip';
 import { formOf, lightNeedOf, lightSteps, methodAs, type Form, type LightPlace } from '../botany';
 import type { CourseId } from '../course';
 import type { RegimeId, WaterSchoolId, WaterVerdict } from '../water';
@@ -76,7 +77,7 @@ export function slipOf(state: State, batch: Batch, day: Day, verdict?: WaterVerd
       ? facts.unset > 0 && waitsForRoots(state, batch)
       : facts.first.on === null && facts.first.by === 'roots');
   return {
-    name: plantOf(state, batch.taxon)?.name ?? 'Unknown plant',
+    name: plantOf(state, batch.taxon)?.name ?? say.unknownPlant(),
     common: taxon?.common[0] ?? null,
     crested: isCrested(batch),
     from: [mother?.name, mother?.provenance].filter((t): t is string => t !== undefined),

@@ -1,3 +1,5 @@
+import * as say from '@hypogeon/messages/core-climate-light';
+
 /** Where light falls from, with the light of a mean day of the year. */
 export const LIGHT_LEVELS = [
   'dim',
@@ -21,19 +23,70 @@ export interface LightLevel {
 }
 
 export const LIGHT_LEVEL: Readonly<Record<LightLevelId, LightLevel>> = {
-  dim: { id: 'dim', name: 'dim room', molPerDay: 0.8, windMps: 0.05 },
-  'north-sill': { id: 'north-sill', name: 'sill away from the sun', molPerDay: 2, windMps: 0.1 },
+  dim: {
+    id: 'dim',
+    get name() {
+      return say.dimRoom();
+    },
+    molPerDay: 0.8,
+    windMps: 0.05,
+  },
+  'north-sill': {
+    id: 'north-sill',
+    get name() {
+      return say.sillAwayFromThe();
+    },
+    molPerDay: 2,
+    windMps: 0.1,
+  },
   'side-sill': {
     id: 'side-sill',
-    name: 'sill with morning or evening sun',
+    get name() {
+      return say.sillWithMorningOr();
+    },
     molPerDay: 5,
     windMps: 0.1,
   },
-  'sun-sill': { id: 'sun-sill', name: 'sunny sill', molPerDay: 9, windMps: 0.1 },
-  'shaded-glass': { id: 'shaded-glass', name: 'glasshouse, shaded', molPerDay: 9, windMps: 0.15 },
-  'bright-glass': { id: 'bright-glass', name: 'glasshouse, bright', molPerDay: 18, windMps: 0.2 },
-  'open-shade': { id: 'open-shade', name: 'outdoors, half shade', molPerDay: 14, windMps: 1 },
-  'open-sun': { id: 'open-sun', name: 'open bench in sun', molPerDay: 32, windMps: 1.5 },
+  'sun-sill': {
+    id: 'sun-sill',
+    get name() {
+      return say.sunnySill();
+    },
+    molPerDay: 9,
+    windMps: 0.1,
+  },
+  'shaded-glass': {
+    id: 'shaded-glass',
+    get name() {
+      return say.glasshouseShaded();
+    },
+    molPerDay: 9,
+    windMps: 0.15,
+  },
+  'bright-glass': {
+    id: 'bright-glass',
+    get name() {
+      return say.glasshouseBright();
+    },
+    molPerDay: 18,
+    windMps: 0.2,
+  },
+  'open-shade': {
+    id: 'open-shade',
+    get name() {
+      return say.outdoorsHalfShade();
+    },
+    molPerDay: 14,
+    windMps: 1,
+  },
+  'open-sun': {
+    id: 'open-sun',
+    get name() {
+      return say.openBenchInSun();
+    },
+    molPerDay: 32,
+    windMps: 1.5,
+  },
 };
 
 /** Photons in a joule of light, µmol/J. Source: McCree 1972 (from memory). */

@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-find-find';
 import { memoBy } from '../memo';
 import { benchLines, placeOf, plantOf, plants, placesIn, statusOf, type Status } from '../bench';
 import type { Day } from '../days';
@@ -65,30 +66,32 @@ function gatherFindables(
         thing(
           'tray',
           t.id,
-          t.name ?? 'Unnamed',
+          t.name ?? say.unnamed(),
           state.spaces.get(t.space ?? '')?.name ?? t.kind ?? 'tray',
           ['/bench/trays', t.id],
         ),
       ),
     ...[...state.mothers.values()].map((m) => {
       const plant = m.taxon === undefined ? undefined : plantOf(state, m.taxon)?.name;
-      return thing('mother', m.id, m.name ?? 'Unnamed', plant ?? 'mother', ['/mothers', m.id]);
+      return thing('mother', m.id, m.name ?? say.unnamed(), plant ?? 'mother', ['/mothers', m.id]);
     }),
     ...[...state.orders.values()].map((o) =>
       thing(
         'order',
         o.id,
-        o.who ?? 'Order',
+        o.who ?? say.order(),
         `${o.count ?? '?'} ${plantOf(state, o.taxon ?? '')?.name ?? ''}`,
         ['/bench/orders'],
       ),
     ),
     ...[...state.trials.values()].map((t) =>
-      thing('trial', t.id, t.name ?? 'Trial', t.question ?? 'trial', ['/results/trials', t.id]),
+      thing('trial', t.id, t.name ?? say.trial(), t.question ?? 'trial', ['/results/trials', t.id]),
     ),
-    ...[...state.mixes.values()].map((m) => thing('mix', m.id, m.name ?? 'Mix', 'mix', ['/mixes'])),
+    ...[...state.mixes.values()].map((m) =>
+      thing('mix', m.id, m.name ?? say.mix(), 'mix', ['/mixes']),
+    ),
     ...placesIn(state).map((s) =>
-      thing('space', s.id, s.name ?? 'Space', s.light ?? 'bench', ['/settings/air', s.id]),
+      thing('space', s.id, s.name ?? say.space(), s.light ?? 'bench', ['/settings/air', s.id]),
     ),
     ...plants(state).map((p) =>
       thing('plant', p.id, p.name, [p.taxon.family, ...p.taxon.common].join(', '), [

@@ -1,3 +1,5 @@
+import * as say from '@hypogeon/messages/core-odds';
+
 /*
  * What is seen at a cutting, what it may come from, and how the two go together. The pairs follow the trade's rules
  * of thumb (common practice, no source); the numbers are working assumptions, to be edited here and nowhere else.
@@ -5,21 +7,126 @@
 
 /** What can be looked for. A question is answered yes or no, or left open. */
 export const SIGNS = {
-  wrinkled: { asks: 'Wrinkled', how: 'Skin in folds, still in one piece.' },
-  firm: { asks: 'Firm when pressed', how: 'Between two fingers, not at the tip.' },
-  'base-dark': { asks: 'Base dark', how: 'Brown or black at the cut.' },
-  'base-soft': { asks: 'Base soft or wet', how: 'Touch it: does it give, or shine?' },
-  smell: { asks: 'Foul smell', how: 'Hold it close.' },
-  glassy: { asks: 'Yellow and glassy', how: 'Light shines through the flesh.' },
-  pup: { asks: 'A pup grows', how: 'At the base of the leaf or from a node.' },
-  'new-top': { asks: 'New growth at the top', how: 'Fresh leaves since it was cut.' },
-  tug: { asks: 'Resists a light tug', how: 'Light: roots tear sooner than one thinks.' },
-  'roots-out': { asks: 'Roots out of the holes, pot bulging', how: 'Lift the pot and look.' },
-  'air-roots': { asks: 'Roots in the air along the stem', how: 'Thin threads above the medium.' },
-  stretched: { asks: 'Stretched, pale, leaning', how: 'Leaves far apart, bent to the light.' },
-  bleached: { asks: 'Bleached or red patches', how: 'On the side that faces the sun.' },
-  fluff: { asks: 'White fluff, webbing or stickiness', how: 'Leaf axils and undersides.' },
-  gnats: { asks: 'Small flies over the medium', how: 'Tap the pot.' },
+  wrinkled: {
+    get asks() {
+      return say.wrinkled();
+    },
+    get how() {
+      return say.skinInFoldsStill();
+    },
+  },
+  firm: {
+    get asks() {
+      return say.firmWhenPressed();
+    },
+    get how() {
+      return say.betweenTwoFingersNot();
+    },
+  },
+  'base-dark': {
+    get asks() {
+      return say.baseDark();
+    },
+    get how() {
+      return say.brownOrBlackAt();
+    },
+  },
+  'base-soft': {
+    get asks() {
+      return say.baseSoftOrWet();
+    },
+    get how() {
+      return say.touchItDoesIt();
+    },
+  },
+  smell: {
+    get asks() {
+      return say.foulSmell();
+    },
+    get how() {
+      return say.holdItClose();
+    },
+  },
+  glassy: {
+    get asks() {
+      return say.yellowAndGlassy();
+    },
+    get how() {
+      return say.lightShinesThroughThe();
+    },
+  },
+  pup: {
+    get asks() {
+      return say.aPupGrows();
+    },
+    get how() {
+      return say.atTheBaseOf();
+    },
+  },
+  'new-top': {
+    get asks() {
+      return say.newGrowthAtThe();
+    },
+    get how() {
+      return say.freshLeavesSinceIt();
+    },
+  },
+  tug: {
+    get asks() {
+      return say.resistsALightTug();
+    },
+    get how() {
+      return say.lightRootsTearSooner();
+    },
+  },
+  'roots-out': {
+    get asks() {
+      return say.rootsOutOfThe();
+    },
+    get how() {
+      return say.liftThePotAnd();
+    },
+  },
+  'air-roots': {
+    get asks() {
+      return say.rootsInTheAir();
+    },
+    get how() {
+      return say.thinThreadsAboveThe();
+    },
+  },
+  stretched: {
+    get asks() {
+      return say.stretchedPaleLeaning();
+    },
+    get how() {
+      return say.leavesFarApartBent();
+    },
+  },
+  bleached: {
+    get asks() {
+      return say.bleachedOrRedPatches();
+    },
+    get how() {
+      return say.onTheSideThat();
+    },
+  },
+  fluff: {
+    get asks() {
+      return say.whiteFluffWebbingOr();
+    },
+    get how() {
+      return say.leafAxilsAndUndersides();
+    },
+  },
+  gnats: {
+    get asks() {
+      return say.smallFliesOverThe();
+    },
+    get how() {
+      return say.tapThePot();
+    },
+  },
 } as const;
 export type SignId = keyof typeof SIGNS;
 export const SIGN_IDS = Object.keys(SIGNS) as readonly SignId[];
@@ -56,24 +163,32 @@ export const ELSEWHERE = 0.04;
 
 export const CAUSES: Readonly<Record<CauseId, Cause>> = {
   reserves: {
-    name: 'Living off itself',
-    then: ['Leave it: shrinking before roots is the expected course.'],
+    get name() {
+      return say.livingOffItself();
+    },
+    get then() {
+      return [say.leaveItShrinkingBefore()];
+    },
     weight: 'leave',
     shows: { wrinkled: 0.8, firm: 0.75, 'new-top': 0.2 },
   },
   stalled: {
-    name: 'Sealed too hard, too cold or too dry to root',
-    then: ['Cut the base fresh.', 'Warmer, and a little moisture once the new wound is dry.'],
+    get name() {
+      return say.sealedTooHardToo();
+    },
+    get then() {
+      return [say.cutTheBaseFresh(), say.warmerAndALittle()];
+    },
     weight: 'soon',
     shows: { wrinkled: 0.85, firm: 0.6, 'base-dark': 0.25 },
   },
   rot: {
-    name: 'Rot',
-    then: [
-      'Cut back to clean white tissue, the blade disinfected between cuts.',
-      'A longer callus than the first time; if the crown has gone, discard it.',
-      'Keep its neighbours dry. Count the loss.',
-    ],
+    get name() {
+      return say.rot();
+    },
+    get then() {
+      return [say.cutBackToClean(), say.aLongerCallusThan(), say.keepItsNeighboursDry()];
+    },
     weight: 'now',
     shows: {
       'base-dark': 0.85,
@@ -85,65 +200,100 @@ export const CAUSES: Readonly<Record<CauseId, Cause>> = {
     },
   },
   callus: {
-    name: 'Callus, nothing wrong',
-    then: ['Nothing. Dark, hard and dry is a healed wound.'],
+    get name() {
+      return say.callusNothingWrong();
+    },
+    get then() {
+      return [say.nothingDarkHardAnd()];
+    },
     weight: 'leave',
     shows: { 'base-dark': 0.85, firm: 0.9, wrinkled: 0.25 },
   },
   damaged: {
-    name: 'Over-wet, or damaged when it was taken',
-    then: ['Discard it: leaves seldom recover.', 'Count the loss; water the others later.'],
+    get name() {
+      return say.overWetOrDamaged();
+    },
+    get then() {
+      return [say.discardItLeavesSeldom(), say.countTheLossWater()];
+    },
     weight: 'now',
     shows: { glassy: 0.9, 'base-soft': 0.5, 'base-dark': 0.25, firm: 0.1 },
   },
   feeding: {
-    name: 'Mother leaf feeding its pup',
-    then: ['Leave it on. Pot the pup a few days after the leaf is crisp.'],
+    get name() {
+      return say.motherLeafFeedingIts();
+    },
+    get then() {
+      return [say.leaveItOnPot()];
+    },
     weight: 'leave',
     shows: { wrinkled: 0.85, pup: 0.95, firm: 0.25, tug: 0.6 },
   },
   rooted: {
-    name: 'Rooted',
-    then: ['The first real drink.', 'Feed from about two weeks later, half strength, in growth.'],
+    get name() {
+      return say.rooted();
+    },
+    get then() {
+      return [say.theFirstRealDrink(), say.feedFromAboutTwo()];
+    },
     weight: 'soon',
     shows: { tug: 0.95, 'new-top': 0.5, firm: 0.75, pup: 0.3 },
   },
   bound: {
     name: 'Pot-bound',
-    then: ['Divide it or pot it on.'],
+    get then() {
+      return [say.divideItOrPot()];
+    },
     weight: 'soon',
     shows: { 'roots-out': 0.95, tug: 0.9, firm: 0.7, 'new-top': 0.5 },
   },
   'dry-stem': {
-    name: 'Dry, or ready to be cut',
-    then: ['Use the rooted piece as a cutting, or bury it.'],
+    get name() {
+      return say.dryOrReadyTo();
+    },
+    get then() {
+      return [say.useTheRootedPiece()];
+    },
     weight: 'leave',
     shows: { 'air-roots': 0.95, wrinkled: 0.4, firm: 0.6 },
   },
   dark: {
-    name: 'Too little light',
-    then: ['More light by steps over two weeks.', 'Behead it later: the crown is a cutting.'],
+    get name() {
+      return say.tooLittleLight();
+    },
+    get then() {
+      return [say.moreLightBySteps(), say.beheadItLaterThe()];
+    },
     weight: 'soon',
     shows: { stretched: 0.95, 'new-top': 0.6, firm: 0.6 },
   },
   sun: {
-    name: 'Sun too soon',
-    then: ['Shade at midday; harden over two weeks.'],
+    get name() {
+      return say.sunTooSoon();
+    },
+    get then() {
+      return [say.shadeAtMiddayHarden()];
+    },
     weight: 'soon',
     shows: { bleached: 0.95, firm: 0.6, wrinkled: 0.25 },
   },
   pests: {
-    name: 'Pests',
-    then: [
-      'Move it away from the others.',
-      'Treat as the label of the product allows. Take no cuttings from it.',
-    ],
+    get name() {
+      return say.pests();
+    },
+    get then() {
+      return [say.moveItAwayFrom(), say.treatAsTheLabel()];
+    },
     weight: 'now',
     shows: { fluff: 0.95, firm: 0.6, wrinkled: 0.25 },
   },
   gnats: {
-    name: 'Wet organic surface',
-    then: ['Let it dry out. Grit on top.'],
+    get name() {
+      return say.wetOrganicSurface();
+    },
+    get then() {
+      return [say.letItDryOut()];
+    },
     weight: 'soon',
     shows: { gnats: 0.95, firm: 0.6, 'base-dark': 0.1 },
   },

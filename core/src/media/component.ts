@@ -1,5 +1,6 @@
 import '../zod-setup';
 import * as z from 'zod';
+import * as say from '@hypogeon/messages/core-component';
 import { evidenceSchema } from '../evidence';
 
 export const COMPONENT_KINDS = ['mineral', 'organic'] as const;
@@ -48,17 +49,10 @@ export function componentProblems(
   const problems: Partial<Record<ComponentFigure, string>> = {};
   const outside = (value: number, low: number, high: number): boolean =>
     !(value >= low && value <= high);
-  if (outside(grainMm, 0.01, 60))
-    problems.grainMm = 'The grain is between 0.01 and 60 mm. Measure a few with a ruler.';
-  if (outside(densityGPerL, 5, 4000))
-    problems.densityGPerL =
-      'A litre of it weighs between 5 and 4000 g. Fill a litre jug, dry, and weigh it.';
-  if (outside(packing, 0.05, 0.95))
-    problems.packing =
-      'The grains fill between 5 and 95% of a heap. Without a better figure write 58.';
-  if (outside(heldWater, 0, 0.95))
-    problems.heldWater = 'The grains hold between 0 and 95% of themselves in water.';
-  if (outside(diffusivity, 0.1, 50))
-    problems.diffusivity = 'Between 0.1 and 50 cm²/d: about 2 for grit, 5 for peat or coir.';
+  if (outside(grainMm, 0.01, 60)) problems.grainMm = say.theGrainIsBetween();
+  if (outside(densityGPerL, 5, 4000)) problems.densityGPerL = say.aLitreOfIt();
+  if (outside(packing, 0.05, 0.95)) problems.packing = say.theGrainsFillBetween();
+  if (outside(heldWater, 0, 0.95)) problems.heldWater = say.theGrainsHoldBetween();
+  if (outside(diffusivity, 0.1, 50)) problems.diffusivity = say.between01And();
   return problems;
 }

@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-container';
 import { assertPositive } from '../assert';
 export const CONTAINER_SHAPES = ['round', 'square', 'tray', 'cells'] as const;
 export type ContainerShape = (typeof CONTAINER_SHAPES)[number];
@@ -91,24 +92,19 @@ export function containerProblems(
 ): Readonly<Partial<Record<ContainerField, string>>> {
   const problems: Partial<Record<ContainerField, string>> = {};
   const size = (value: number): boolean => value >= 5 && value <= 3000;
-  if (!size(container.topMm))
-    problems.topMm = 'The rim is between 5 and 3000 mm wide, measured inside.';
-  if (!size(container.bottomMm))
-    problems.bottomMm = 'The base is between 5 and 3000 mm wide, measured inside.';
+  if (!size(container.topMm)) problems.topMm = say.theRimIsBetween();
+  if (!size(container.bottomMm)) problems.bottomMm = say.theBaseIsBetween();
   if (container.shape === 'tray' && !size(container.breadthMm ?? NaN))
-    problems.breadthMm = 'The tray is between 5 and 3000 mm broad, measured inside.';
-  if (!size(container.heightMm))
-    problems.heightMm = 'The height is between 5 and 3000 mm, measured inside.';
-  if (!(container.freeboardMm >= 0))
-    problems.freeboardMm = 'From the medium to the rim: 0 mm or more, usually 10 to 15.';
+    problems.breadthMm = say.theTrayIsBetween();
+  if (!size(container.heightMm)) problems.heightMm = say.theHeightIsBetween();
+  if (!(container.freeboardMm >= 0)) problems.freeboardMm = say.fromTheMediumTo();
   else if (!(container.heightMm - container.freeboardMm >= LEAST_FILL_MM))
-    problems.freeboardMm =
-      'That leaves no room for medium. The rim stands 10 to 15 mm above it as a rule.';
+    problems.freeboardMm = say.thatLeavesNoRoom();
   if (
     container.shape === 'cells' &&
     !(Number.isInteger(container.cells) && container.cells! > 0 && container.cells! <= 1000)
   )
-    problems.cells = 'A pack has between 1 and 1000 cells.';
+    problems.cells = say.aPackHasBetween();
   return problems;
 }
 
@@ -124,7 +120,9 @@ export function assertContainer(container: Container): void {
 export const USUAL_CONTAINERS: readonly Container[] = [
   {
     id: 'pot-7',
-    name: 'Small pot',
+    get name() {
+      return say.smallPot();
+    },
     shape: 'square',
     topMm: 70,
     bottomMm: 52,
@@ -135,7 +133,9 @@ export const USUAL_CONTAINERS: readonly Container[] = [
   },
   {
     id: 'clay-8',
-    name: 'Clay pot',
+    get name() {
+      return say.clayPot();
+    },
     shape: 'round',
     topMm: 80,
     bottomMm: 54,
@@ -146,7 +146,9 @@ export const USUAL_CONTAINERS: readonly Container[] = [
   },
   {
     id: 'pot-12',
-    name: 'Large pot',
+    get name() {
+      return say.largePot();
+    },
     shape: 'round',
     topMm: 120,
     bottomMm: 90,
@@ -157,7 +159,9 @@ export const USUAL_CONTAINERS: readonly Container[] = [
   },
   {
     id: 'tray-4',
-    name: 'Cutting tray',
+    get name() {
+      return say.cuttingTray();
+    },
     shape: 'tray',
     topMm: 360,
     bottomMm: 345,
@@ -169,7 +173,9 @@ export const USUAL_CONTAINERS: readonly Container[] = [
   },
   {
     id: 'cells-24',
-    name: 'Cell pack, 24',
+    get name() {
+      return say.cellPack24();
+    },
     shape: 'cells',
     topMm: 48,
     bottomMm: 34,
@@ -181,7 +187,9 @@ export const USUAL_CONTAINERS: readonly Container[] = [
   },
   {
     id: 'glass-9',
-    name: 'Glass, no hole',
+    get name() {
+      return say.glassNoHole();
+    },
     shape: 'round',
     topMm: 90,
     bottomMm: 80,

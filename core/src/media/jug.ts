@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-jug';
 import { bisect } from '../bisect';
 import { AS_MODELLED, fillPot, porosity, type Correction } from './filled-pot';
 import type { Container } from './container';
@@ -32,20 +33,15 @@ export type JugField = keyof JugTest;
 export function jugProblems(test: JugTest): Readonly<Partial<Record<JugField, string>>> {
   const { potMl, depthMm, soakedMl, drainedMl, dryG, pondedSeconds } = test;
   const problems: Partial<Record<JugField, string>> = {};
-  if (!(potMl > 0))
-    problems.potMl = 'How much does the filling measure? Fill the pot with water first.';
-  if (!(depthMm > 0)) problems.depthMm = 'How deep is the filling? Measure it with a ruler.';
-  if (!(soakedMl > 0)) problems.soakedMl = 'How much water until it stood at the surface?';
-  else if (soakedMl > potMl)
-    problems.soakedMl = 'More water than the pot holds. Was some running out below?';
-  if (!(drainedMl >= 0)) problems.drainedMl = 'How much ran out? 0 if nothing did.';
-  else if (drainedMl > soakedMl)
-    problems.drainedMl = 'More came out than went in. Was the mix wet before?';
-  if (dryG !== undefined && !(dryG > 0))
-    problems.dryG = 'The dry weight is more than nothing. Leave it empty without a scale.';
+  if (!(potMl > 0)) problems.potMl = say.howMuchDoesThe();
+  if (!(depthMm > 0)) problems.depthMm = say.howDeepIsThe();
+  if (!(soakedMl > 0)) problems.soakedMl = say.howMuchWaterUntil();
+  else if (soakedMl > potMl) problems.soakedMl = say.moreWaterThanThe();
+  if (!(drainedMl >= 0)) problems.drainedMl = say.howMuchRanOut();
+  else if (drainedMl > soakedMl) problems.drainedMl = say.moreCameOutThan();
+  if (dryG !== undefined && !(dryG > 0)) problems.dryG = say.theDryWeightIs();
   if (pondedSeconds !== undefined && !(pondedSeconds > 0))
-    problems.pondedSeconds =
-      'Seconds until the standing water was gone. Leave it empty if not timed.';
+    problems.pondedSeconds = say.secondsUntilTheStanding();
   return problems;
 }
 
@@ -130,7 +126,7 @@ export function jugPot({ potMl, depthMm }: Pick<JugTest, 'potMl' | 'depthMm'>): 
   const side = Math.sqrt((potMl * 1000) / depthMm);
   return {
     id: 'jug',
-    name: 'Jug test',
+    name: say.jugTest(),
     shape: 'square',
     topMm: side,
     bottomMm: side,

@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-mix';
 import { fringeHeight } from './capillary';
 import type { Component } from './component';
 import { drainClass, pondedSeconds, type DrainClass } from './drainage';
@@ -38,11 +39,9 @@ export interface Medium {
 
 /** What is wrong with the parts, in the grower's words; empty if nothing. */
 export function partsProblem(parts: readonly { readonly parts: number }[]): string {
-  if (parts.length === 0) return 'A mix needs something in it: add a component.';
-  if (parts.some((p) => !Number.isFinite(p.parts) || p.parts < 0))
-    return 'Parts are figures of 0 or more.';
-  if (!(parts.reduce((sum, p) => sum + p.parts, 0) > 0))
-    return 'All parts are 0: give at least one component a part.';
+  if (parts.length === 0) return say.aMixNeedsSomething();
+  if (parts.some((p) => !Number.isFinite(p.parts) || p.parts < 0)) return say.partsAreFiguresOf();
+  if (!(parts.reduce((sum, p) => sum + p.parts, 0) > 0)) return say.allPartsAre0();
   return '';
 }
 

@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-notes';
 import type { FilledPot } from './filled-pot';
 import type { Medium } from './mix';
 
@@ -7,19 +8,14 @@ export function mixNotes(medium: Medium): readonly string[] {
   const percent = (share: number): string => `${Math.round(share * 100)}%`;
   notes.push(
     medium.feeds >= 0.1
-      ? `${percent(medium.feeds)} of it feeds for a season: no fertiliser before roots.`
-      : 'It feeds nothing: feed at half strength from two weeks after roots.',
+      ? say.ofItFeedsFor({ percent: percent(medium.feeds) })
+      : say.itFeedsNothingFeed(),
   );
   if (medium.breaksDown >= 0.25)
-    notes.push(
-      `${percent(medium.breaksDown)} of it breaks down: the mix sinks and grows wetter, renew it every second year.`,
-    );
-  if (medium.drains === 'slowly' || medium.drains === 'hardly')
-    notes.push('Water stands on it for more than two minutes: open it with coarser grain.');
+    notes.push(say.ofItBreaksDown({ percent: percent(medium.breaksDown) }));
+  if (medium.drains === 'slowly' || medium.drains === 'hardly') notes.push(say.waterStandsOnIt());
   if (medium.yield < 0.9)
-    notes.push(
-      `The fines fall between the coarse: ten parts of ingredients give ${(medium.yield * 10).toFixed(1)} of mix.`,
-    );
+    notes.push(say.theFinesFallBetween({ yield: (medium.yield * 10).toFixed(1) }));
   return notes;
 }
 

@@ -1,3 +1,5 @@
+import * as say from '@hypogeon/messages/core-recipe';
+
 /** A house recipe: where many schools start from. Common practice, no source. */
 export interface Recipe {
   readonly id: string;
@@ -10,8 +12,12 @@ export interface Recipe {
 export const RECIPES: readonly Recipe[] = [
   {
     id: 'all-mineral',
-    name: 'All mineral',
-    says: 'Nothing rots or sinks; dries fast, feeds nothing.',
+    get name() {
+      return say.allMineral();
+    },
+    get says() {
+      return say.nothingRotsOrSinks();
+    },
     parts: [
       ['pumice', 3],
       ['grit', 1],
@@ -20,8 +26,12 @@ export const RECIPES: readonly Recipe[] = [
   },
   {
     id: 'two-to-one',
-    name: 'Pumice with akadama',
-    says: 'Airy; three parts in eight hold a drink inside their grains, enough to bridge a warm week.',
+    get name() {
+      return say.pumiceWithAkadama();
+    },
+    get says() {
+      return say.airyThreePartsIn();
+    },
     parts: [
       ['pumice', 5],
       ['akadama', 3],
@@ -29,8 +39,12 @@ export const RECIPES: readonly Recipe[] = [
   },
   {
     id: 'half-and-half',
-    name: 'Half and half',
-    says: 'Perlite with compost: what most begin with.',
+    get name() {
+      return say.halfAndHalf();
+    },
+    get says() {
+      return say.perliteWithCompostWhat();
+    },
     parts: [
       ['perlite', 1],
       ['compost', 1],
@@ -38,8 +52,12 @@ export const RECIPES: readonly Recipe[] = [
   },
   {
     id: 'sand-half',
-    name: 'Sand and compost, half each',
-    says: 'Heavy and steady; the sand fills the compost.',
+    get name() {
+      return say.sandAndCompostHalf();
+    },
+    get says() {
+      return say.heavyAndSteadyThe();
+    },
     parts: [
       ['sand-coarse', 1],
       ['compost', 1],
@@ -47,8 +65,12 @@ export const RECIPES: readonly Recipe[] = [
   },
   {
     id: 'thirds',
-    name: 'Open and fed',
-    says: 'As much perlite as coir; a fifth of castings feeds, more would stay wet.',
+    get name() {
+      return say.openAndFed();
+    },
+    get says() {
+      return say.asMuchPerliteAs();
+    },
     parts: [
       ['coir', 2],
       ['perlite', 2],
@@ -57,8 +79,12 @@ export const RECIPES: readonly Recipe[] = [
   },
   {
     id: 'sixty',
-    name: 'Mostly coir',
-    says: 'Stays moist for days; a third of perlite lets air in, a little of castings feeds.',
+    get name() {
+      return say.mostlyCoir();
+    },
+    get says() {
+      return say.staysMoistForDays();
+    },
     parts: [
       ['coir', 5],
       ['perlite', 3],
@@ -67,14 +93,22 @@ export const RECIPES: readonly Recipe[] = [
   },
   {
     id: 'coir',
-    name: 'Plain coir',
-    says: 'For the forgetful: stays moist for long.',
+    get name() {
+      return say.plainCoir();
+    },
+    get says() {
+      return say.forTheForgetfulStays();
+    },
     parts: [['coir', 1]],
   },
   {
     id: 'snake-plant',
-    name: 'Snake plant blend',
-    says: 'Bark and pumice open the compost round thick rhizomes.',
+    get name() {
+      return say.snakePlantBlend();
+    },
+    get says() {
+      return say.barkAndPumiceOpen();
+    },
     parts: [
       ['compost', 2],
       ['pumice', 2],
@@ -83,14 +117,22 @@ export const RECIPES: readonly Recipe[] = [
   },
   {
     id: 'alpine',
-    name: 'Alpine pumice',
-    says: 'Fine pumice alone, for tips of mats and cushions.',
+    get name() {
+      return say.alpinePumice();
+    },
+    get says() {
+      return say.finePumiceAloneFor();
+    },
     parts: [['pumice-fine', 1]],
   },
   {
     id: 'leaf-bed',
-    name: 'Leaf bed',
-    says: 'Fine and level, so that small roots find ground.',
+    get name() {
+      return say.leafBed();
+    },
+    get says() {
+      return say.fineAndLevelSo();
+    },
     parts: [
       ['pumice-fine', 2],
       ['coir', 1],
@@ -99,8 +141,12 @@ export const RECIPES: readonly Recipe[] = [
   },
   {
     id: 'gritty-loam',
-    name: 'Gritty loam',
-    says: 'For shrubs and thick stems that want weight.',
+    get name() {
+      return say.grittyLoam();
+    },
+    get says() {
+      return say.forShrubsAndThick();
+    },
     parts: [
       ['loam', 1],
       ['grit', 2],

@@ -1,6 +1,9 @@
 import '../zod-setup';
 import * as z from 'zod';
+import * as names from '@hypogeon/messages/core-component-names';
+import * as dusts from '@hypogeon/messages/core-dust';
 import components from '../data/components.json' with { type: 'json' };
+import { said } from '../said';
 import { componentSchema, type Component } from './component';
 
 /**
@@ -10,4 +13,7 @@ import { componentSchema, type Component } from './component';
  * D = π S² / (4 Δθ²): sand about 1.5 cm²/d, grit 2, half organic 2.5, peat and coir 5. Loam is meant in crumbs:
  * sieved, it drains by the gaps between them.
  */
-export const SHELF: readonly Component[] = z.array(componentSchema).parse(components);
+export const SHELF: readonly Component[] = z
+  .array(componentSchema)
+  .parse(components)
+  .map((component) => said(said(component, 'name', names), 'dust', dusts));

@@ -1,4 +1,5 @@
 import { solve as solveLp, type Constraint } from 'yalps';
+import * as say from '@hypogeon/messages/core-solve';
 import type { Component } from './component';
 import type { Container } from './container';
 import { fillPot, type FilledPot } from './filled-pot';
@@ -282,10 +283,18 @@ function tidied(
 }
 
 const NAME: Readonly<Record<TargetName, string>> = {
-  water: 'water after draining',
-  air: 'air after draining',
-  mineral: 'mineral share',
-  feeds: 'share that feeds',
+  get water() {
+    return say.waterAfterDraining();
+  },
+  get air() {
+    return say.airAfterDraining();
+  },
+  get mineral() {
+    return say.mineralShare();
+  },
+  get feeds() {
+    return say.shareThatFeeds();
+  },
 };
 
 function answer(wish: MixWish, choices: readonly Choice[], x: readonly number[]): SolvedMix {
@@ -298,12 +307,12 @@ function answer(wish: MixWish, choices: readonly Choice[], x: readonly number[])
     const value = reached[name];
     if (min !== undefined && value < min + NEAR)
       binding.push({
-        what: `${NAME[name]} at least ${percent(min)}`,
+        what: say.atLeast({ name: NAME[name], percent: percent(min) }),
         missedBy: Math.max(0, min - value),
       });
     if (max !== undefined && value > max - NEAR)
       binding.push({
-        what: `${NAME[name]} at most ${percent(max)}`,
+        what: say.atMost({ name: NAME[name], percent: percent(max) }),
         missedBy: Math.max(0, value - max),
       });
   }
@@ -316,7 +325,7 @@ function answer(wish: MixWish, choices: readonly Choice[], x: readonly number[])
         what:
           c.litres !== undefined && cap < (c.maxShare ?? 1)
             ? `${c.component.name}: ${c.litres} L in the shed`
-            : `${c.component.name}: at most ${percent(cap)}`,
+            : say.atMost2({ name: c.component.name, percent: percent(cap) }),
         missedBy: Math.max(0, x[i]! - cap),
       });
   });

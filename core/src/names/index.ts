@@ -1,22 +1,25 @@
+import { languageOf, messageLocale } from '@hypogeon/messages';
 import { foldText } from '../text';
 import names from './names.json' with { type: 'json' };
 
 /** What growers call a plant in other languages. */
-export type NameLanguage = 'de' | 'es';
+export type NameLanguage = 'en' | 'de' | 'es';
 
 type Names = Readonly<Record<string, Readonly<Partial<Record<NameLanguage, readonly string[]>>>>>;
 const NAMES: Names = names;
 
 /**
- * What a plant of the guide is called in German and Spanish: to be found by, beside its English and Latin names. From
- * memory.
+ * What a plant of the guide is called in languages that are not read now: to be found by, beside its own and its Latin
+ * names. From memory.
  * @param taxon the id of a plant; others have none
  * @example alsoCalled('crassula-ovata') // ['Geldbaum', …, 'Árbol de jade', …]
  */
 export function alsoCalled(taxon: string): readonly string[] {
   if (!Object.hasOwn(NAMES, taxon)) return [];
-  const { de = [], es = [] } = NAMES[taxon]!;
-  return [...de, ...es];
+  const read = languageOf(messageLocale());
+  return Object.entries(NAMES[taxon]!).flatMap(([language, names]) =>
+    language === read ? [] : names,
+  );
 }
 
 /** Those of some names that hold all words that were typed; none where nothing was. */

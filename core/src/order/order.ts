@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-order';
 import type { Batch, EntryDraft, Order, State } from '../journal';
 import type { Day } from '../days';
 import { hadRoots, leaveEntries } from '../bench';
@@ -107,7 +108,7 @@ export function handOver(
     const about = {
       order: order.id,
       ...(priceEach === undefined || why !== 'sold' ? {} : { priceEach }),
-      ...(order.who ? { text: `for ${order.who}` } : {}),
+      ...(order.who ? { text: say.forWord({ who: order.who }) } : {}),
     };
     parts.push(...leaveEntries(batch, { taken: { pupped, rooted, waiting } }, day, why, about));
   }

@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-clump';
 import { leastOf, type TaxonMethod } from '../botany';
 import { addDays, type Day } from '../days';
 
@@ -75,16 +76,16 @@ export function judgeOffset(
         is: 'take',
         with: 'roots',
         of,
-        reason: 'Large enough, with roots of its own: pot at once.',
+        reason: say.largeEnoughWithRoots(),
       };
     // With one or two rings of leaves it feeds on her still, however large.
     const young = offset.rings !== undefined && offset.rings < LEAST_RINGS;
     if (!rules.rooted && !young)
-      return { is: 'take', with: 'cut', of, reason: 'Large enough: one clean cut, then callus.' };
+      return { is: 'take', with: 'cut', of, reason: say.largeEnoughOneClean() };
     return {
       is: 'leave',
       of,
-      reason: 'Large enough, but with hardly a root: it stays on the mother until it has its own.',
+      reason: say.largeEnoughButWith(),
     };
   }
   const needed = DOUBLES_DAYS * Math.log2(1 / of);
@@ -98,27 +99,24 @@ export function judgeOffset(
   };
   const [from, likely, to] = [day(PACES.fast), day(1), day(PACES.slow)];
   const tall = rules.tallMm !== null && rules.tallMm < motherMm * rules.share;
-  const size = `${Math.round(of * 100)}% of the ${tall ? 'height' : 'size'} to take`;
+  const size = say.ofTheToTake({ of: Math.round(of * 100), what: tall ? 'height' : 'size' });
   if (from === null || likely === null)
-    return { is: 'leave', of, reason: `Only ${size}: years away.` };
+    return { is: 'leave', of, reason: say.onlyYearsAway({ size }) };
   return {
     is: 'wait',
     from,
     likely,
     to,
     of,
-    reason: `Only ${size}: it still lives off its mother.`,
+    reason: say.onlyItStillLives({ size }),
   };
 }
 
 /** What is wrong with a clump as typed, in the grower's words; empty if nothing. */
 export function clumpProblem(motherMm: number, sizes: readonly number[]): string {
-  if (!(motherMm > 0))
-    return 'How large is the mother? Measure it across or up, whichever is more.';
-  if (sizes.length === 0) return 'No offset is listed. Add the first.';
-  if (sizes.some((s) => !(s > 0)))
-    return 'An offset has a size. Measure it, or take it off the list.';
-  if (sizes.some((s) => s > motherMm * 1.5))
-    return 'An offset larger than its mother: measure again, or call it the mother.';
+  if (!(motherMm > 0)) return say.howLargeIsThe();
+  if (sizes.length === 0) return say.noOffsetIsListed();
+  if (sizes.some((s) => !(s > 0))) return say.anOffsetHasA();
+  if (sizes.some((s) => s > motherMm * 1.5)) return say.anOffsetLargerThan();
   return '';
 }

@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-cost';
 import { containerOf, figuresOf, mixOf, shedOf } from '../bench';
 import type { MethodId } from '../botany';
 import type { Batch, State } from '../journal';
@@ -82,7 +83,7 @@ export function costOf(state: State, plan: Costed): Cost {
       ...(quantity === null ? [] : quantity.unpriced.map((c) => c.name.toLowerCase())),
       ...(container && priced.containers === null ? [container.name.toLowerCase()] : []),
       ...(priced.labels === null ? ['labels'] : []),
-      ...(priced.hands === null ? ['your hours'] : []),
+      ...(priced.hands === null ? [say.yourHours()] : []),
     ],
   };
 }

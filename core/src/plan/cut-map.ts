@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-plan-cut-map';
 import type { Least } from '../botany';
 
 /** A stem as it stands, base to tip. Lengths mm. */
@@ -167,11 +168,10 @@ export interface CutMap {
 
 /** Why a stem cannot be cut up, in the grower's words; empty if it can. */
 export function stemProblem({ lengthMm, nodesMm }: Stem): string {
-  if (!(lengthMm > 0)) return 'The stem has no length. Measure it from the soil to the tip.';
-  if (nodesMm.length === 0)
-    return 'No node is marked: pieces without a node never shoot. Mark them, or say how many there are.';
+  if (!(lengthMm > 0)) return say.theStemHasNo();
+  if (nodesMm.length === 0) return say.noNodeIsMarked();
   if (nodesMm.some((n, i) => n < 0 || n > lengthMm || (i > 0 && n <= nodesMm[i - 1]!)))
-    return 'The nodes stand in order from the base, none beyond the tip.';
+    return say.theNodesStandIn();
   return '';
 }
 

@@ -1,3 +1,5 @@
+import * as say from '@hypogeon/messages/core-dilution';
+
 /** A bottle thinned with water: how much of each, mL. */
 export interface Dilution {
   readonly stockMl: number;
@@ -6,12 +8,11 @@ export interface Dilution {
 
 /** What is wrong with a dilution that is asked for, in the grower's words; empty if nothing. */
 export function dilutionProblem(bottle: number, wanted: number, totalMl: number): string {
-  if (!(bottle > 0 && bottle <= 1))
-    return 'The bottle’s strength stands on its label: between 0 and 100%.';
-  if (!(wanted > 0 && wanted <= 1)) return 'The strength you want is between 0 and 100%.';
+  if (!(bottle > 0 && bottle <= 1)) return say.theBottlesStrengthStands();
+  if (!(wanted > 0 && wanted <= 1)) return say.theStrengthYouWant();
   if (wanted > bottle)
-    return `The bottle is weaker than that: it cannot be thinned from ${percent(bottle)} to ${percent(wanted)}.`;
-  if (!(totalMl > 0)) return 'How much do you need, in millilitres?';
+    return say.theBottleIsWeaker({ percent: percent(bottle), percent2: percent(wanted) });
+  if (!(totalMl > 0)) return say.howMuchDoYou();
   return '';
 }
 

@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-materials';
 import { containerOf, woundOf, mixOf, plantOf, shedOf } from '../bench';
 import type { Batch, State } from '../journal';
 import { quantityFor, type Quantity } from '../media';
@@ -47,26 +48,26 @@ export function materialsOf(state: State, batch: Batch, bottle: number): Materia
   const list: Material[] = [];
   if (cuts)
     list.push({
-      what: 'A sharp, clean blade and a board',
-      why: 'one clean cut dries; a crushed one rots',
+      what: say.aSharpCleanBlade(),
+      why: say.oneCleanCutDries(),
     });
   if (batch.disinfectant === 'alcohol' || batch.disinfectant === 'bleach')
-    list.push({ what: 'A cloth for the blade', why: 'wiped with disinfectant between plants' });
-  if (kinds.has('latex')) list.push({ what: 'Goggles and gloves', why: 'its latex can blind' });
+    list.push({ what: say.aClothForThe(), why: say.wipedWithDisinfectantBetween() });
+  if (kinds.has('latex')) list.push({ what: say.gogglesAndGloves(), why: say.itsLatexCanBlind() });
   else if (kinds.has('irritant sap') || kinds.has('oxalate'))
-    list.push({ what: 'Gloves', why: 'its sap irritates' });
+    list.push({ what: say.gloves(), why: say.itsSapIrritates() });
   if (kinds.has('spines') || kinds.has('glochids'))
-    list.push({ what: 'Tongs or folded paper, eye cover', why: 'spines' });
+    list.push({ what: say.tongsOrFoldedPaper(), why: 'spines' });
   if (batch.aid !== undefined && batch.aid !== 'none')
     list.push({ what: AID[batch.aid].name, why: AID[batch.aid].says.replace(/\.$/, '') });
   if (wound && batch.callusAt === 'rack')
-    list.push({ what: 'A rack or paper, out of the sun', why: 'moving air on every wound' });
+    list.push({ what: say.aRackOrPaper(), why: say.movingAirOnEvery() });
   if (batch.method === 'leaf-section')
     list.push({
-      what: 'A pen that writes on leaf',
-      why: 'an arrow on every piece before the first cut',
+      what: say.aPenThatWrites(),
+      why: say.anArrowOnEvery(),
     });
-  list.push({ what: 'Dust mask, hands washed after', why: 'dry grit and compost' });
+  list.push({ what: say.dustMaskHandsWashed(), why: say.dryGritAndCompost() });
   return {
     list,
     medium:

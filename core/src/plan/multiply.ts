@@ -1,5 +1,6 @@
 import { assertPositive } from '../assert';
 import jStat from 'jstat';
+import * as say from '@hypogeon/messages/core-multiply';
 
 import type { Day } from '../days';
 import type { Belief } from '../learn';
@@ -111,12 +112,10 @@ export function generationDays(
 
 /** Why a multiplication cannot be worked out, in the grower's words; empty if it can. */
 export function multiplicationProblem(start: number, pieces: number, target: number): string {
-  if (!(Number.isInteger(start) && start >= 1))
-    return 'How many plants do you start with? A whole number.';
-  if (!(pieces > 0 && pieces <= 200))
-    return 'How many pieces does one plant give each time? 1 to 200.';
-  if (!(Number.isInteger(target) && target >= 1)) return 'What stock do you want? A whole number.';
-  if (target <= start) return 'You have that many already.';
-  if (target > 1_000_000) return 'More than a million is beyond one bench. Choose a smaller stock.';
+  if (!(Number.isInteger(start) && start >= 1)) return say.howManyPlantsDo();
+  if (!(pieces > 0 && pieces <= 200)) return say.howManyPiecesDoes();
+  if (!(Number.isInteger(target) && target >= 1)) return say.whatStockDoYou();
+  if (target <= start) return say.youHaveThatMany();
+  if (target > 1_000_000) return say.moreThanAMillion();
   return '';
 }

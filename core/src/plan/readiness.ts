@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-readiness';
 import { shareBy, slowed, type MethodId, type TaxonMethod, type WeibullTime } from '../botany';
 import type { Day } from '../days';
 import {
@@ -18,8 +19,12 @@ export type Size = (typeof SIZES)[number];
 
 export const SIZE_WORD: Readonly<Record<Size, string>> = {
   rooted: 'rooted',
-  small: 'small plants',
-  saleable: 'saleable plants',
+  get small() {
+    return say.smallPlants();
+  },
+  get saleable() {
+    return say.saleablePlants();
+  },
 };
 
 /**

@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-risks';
 import { plannedClock, plantOf, seasonOn } from '../bench';
 import { methodAs, type TaxonMethod } from '../botany';
 import { daysBetween } from '../days';
@@ -27,14 +28,13 @@ export function risksOf(state: State, wish: Wish, figures: TaxonMethod): readonl
       callusAt: 'rack',
       callusSpace: wish.space,
     });
-    if (clock?.gate.state === 'stopped') risks.push('its wound does not close in this air');
+    if (clock?.gate.state === 'stopped') risks.push(say.itsWoundDoesNot());
     else if (clock?.gate.state === 'dated') {
       const days = daysBetween(wish.cutOn, clock.gate.latest);
-      if (days > LONG_OPEN_DAYS) risks.push(`the wound may stay open for ${days} days`);
+      if (days > LONG_OPEN_DAYS) risks.push(say.theWoundMayStay({ days }));
     }
   }
-  if (methodAs(plant.taxon, method).polarity === 'base down')
-    risks.push('upside down it never roots');
-  if (method === 'leaf-section') risks.push('variegated edges are lost');
+  if (methodAs(plant.taxon, method).polarity === 'base down') risks.push(say.upsideDownItNever());
+  if (method === 'leaf-section') risks.push(say.variegatedEdgesAreLost());
   return risks;
 }

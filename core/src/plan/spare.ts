@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-spare';
 import type { Form, MethodId } from '../botany';
 import type { Mother } from '../journal';
 import { estimateStock, mayHave } from './stock';
@@ -42,23 +43,57 @@ const SHARE: Readonly<Record<MethodId, number>> = {
 };
 
 const WHY: Readonly<Record<MethodId, string>> = {
-  leaf: 'a third of its leaves, from low on the stem',
-  'leaf-section': 'a third of its straps, the outer ones',
-  crown: 'half of its heads; a single head may go, the stump breaks again',
-  segment: 'half of its stems',
-  trailing: 'half of its trails',
-  branch: 'a third of its side branches, never the leader',
-  pad: 'a third of its pads, the outer ones',
-  column: 'every top; the stump breaks again',
-  offset: 'all that are large enough',
-  'rooted-offset': 'all that are large enough',
-  division: 'all parts but one',
-  plantlet: 'all of them',
-  'root-cutting': 'a third of its thick roots',
-  bulbil: 'all of them',
-  'flower-stalk': 'all of them',
-  seed: 'all of them',
-  culture: 'all of them',
+  get leaf() {
+    return say.aThirdOfIts();
+  },
+  get 'leaf-section'() {
+    return say.aThirdOfItsStraps();
+  },
+  get crown() {
+    return say.halfOfItsHeads();
+  },
+  get segment() {
+    return say.halfOfItsStems();
+  },
+  get trailing() {
+    return say.halfOfItsTrails();
+  },
+  get branch() {
+    return say.aThirdOfItsSide();
+  },
+  get pad() {
+    return say.aThirdOfItsPads();
+  },
+  get column() {
+    return say.everyTopTheStump();
+  },
+  get offset() {
+    return say.allThatAreLarge();
+  },
+  get 'rooted-offset'() {
+    return say.allThatAreLarge();
+  },
+  get division() {
+    return say.allPartsButOne();
+  },
+  get plantlet() {
+    return say.allOfThem();
+  },
+  get 'root-cutting'() {
+    return say.aThirdOfItsThick();
+  },
+  get bulbil() {
+    return say.allOfThem();
+  },
+  get 'flower-stalk'() {
+    return say.allOfThem();
+  },
+  get seed() {
+    return say.allOfThem();
+  },
+  get culture() {
+    return say.allOfThem();
+  },
 };
 
 /** What it can spare by a method; null where nobody has counted. */

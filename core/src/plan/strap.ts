@@ -1,3 +1,5 @@
+import * as say from '@hypogeon/messages/core-strap';
+
 /** A strap leaf as it grew. */
 export interface Strap {
   readonly lengthMm: number;
@@ -32,14 +34,12 @@ const SPACING_MM = 15;
 
 /** What is wrong with straps as typed, in the grower's words; empty if nothing. */
 export function strapProblem(straps: readonly Strap[], sectionMm: number): string {
-  if (straps.length === 0) return 'No leaf is listed. Add the length of the first.';
-  if (straps.some((s) => !(s.lengthMm > 0)))
-    return 'A leaf has a length. Measure it, or take it off.';
+  if (straps.length === 0) return say.noLeafIsListed();
+  if (straps.some((s) => !(s.lengthMm > 0))) return say.aLeafHasA();
   if (!(sectionMm >= SECTION_MM.least && sectionMm <= SECTION_MM.most))
-    return `Sections of ${SECTION_MM.least} to ${SECTION_MM.most} mm root; shorter ones dry out, longer ones waste leaf.`;
+    return say.sectionsOfToMm({ least: SECTION_MM.least, most: SECTION_MM.most });
   const longest = Math.max(...straps.map((s) => s.lengthMm));
-  if (longest < sectionMm)
-    return `The longest leaf is ${Math.round(longest)} mm: shorter than one section. Take shorter sections, or the whole leaf.`;
+  if (longest < sectionMm) return say.theLongestLeafIs({ longest: Math.round(longest) });
   return '';
 }
 

@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-scenario';
 import type { Day } from '../days';
 import { fold, type BatchFields, type Entry } from '../journal';
 import { strategyOf, USUAL_WEATHER, type Strategy, type Weather } from '../rehearse';
@@ -60,8 +61,12 @@ const batch = (fields: BatchFields): BatchFields => ({
 export const SCENARIOS: Readonly<Record<ScenarioId, Scenario>> = {
   'warm-leaves': {
     id: 'warm-leaves',
-    title: 'Leaves in a warm dry room',
-    told: 'A dozen leaves, twisted off this morning. The room is warm, the air dry, the sill bright.',
+    get title() {
+      return say.leavesInAWarm();
+    },
+    get told() {
+      return say.aDozenLeavesTwisted();
+    },
     pieces: 12,
     days: 70,
     cutOn: SUMMER,
@@ -77,8 +82,12 @@ export const SCENARIOS: Readonly<Record<ScenarioId, Scenario>> = {
   },
   'damp-porch': {
     id: 'damp-porch',
-    title: 'A cactus top in a damp porch',
-    told: 'Six tops of a column, as thick as a wrist. The porch is cool and damp.',
+    get title() {
+      return say.aCactusTopIn();
+    },
+    get told() {
+      return say.sixTopsOfA();
+    },
     pieces: 6,
     days: 140,
     cutOn: SUMMER,
@@ -95,8 +104,12 @@ export const SCENARIOS: Readonly<Record<ScenarioId, Scenario>> = {
   },
   'weekly-can': {
     id: 'weekly-can',
-    title: 'Somebody waters on Sundays',
-    told: 'Eight heads on fat stems, cut today, on a shared sill. Somebody in the house waters everything once a week.',
+    get title() {
+      return say.somebodyWatersOnSundays();
+    },
+    get told() {
+      return say.eightHeadsOnFat();
+    },
     pieces: 8,
     days: 70,
     cutOn: SUMMER,
@@ -116,8 +129,12 @@ export const SCENARIOS: Readonly<Record<ScenarioId, Scenario>> = {
   },
   'forgotten-jar': {
     id: 'forgotten-jar',
-    title: 'A jar forgotten',
-    told: 'Five stems stuck into a glass without a hole, watered and forgotten for a while. It feels heavy.',
+    get title() {
+      return say.aJarForgotten();
+    },
+    get told() {
+      return say.fiveStemsStuckInto();
+    },
     pieces: 5,
     days: 60,
     cutOn: SUMMER,
@@ -137,8 +154,12 @@ export const SCENARIOS: Readonly<Record<ScenarioId, Scenario>> = {
   },
   'one-rotting': {
     id: 'one-rotting',
-    title: 'One of them smells',
-    told: 'Twelve crowns share a tray, set a few days ago. Something smells a little sour.',
+    get title() {
+      return say.oneOfThemSmells();
+    },
+    get told() {
+      return say.twelveCrownsShareA();
+    },
     pieces: 12,
     days: 60,
     cutOn: SUMMER,
@@ -158,8 +179,12 @@ export const SCENARIOS: Readonly<Record<ScenarioId, Scenario>> = {
   },
   'winter-sill': {
     id: 'winter-sill',
-    title: 'A winter sill',
-    told: 'Eight stem pieces, cut late: it is the end of November, the sill is cool, the days are short.',
+    get title() {
+      return say.aWinterSill();
+    },
+    get told() {
+      return say.eightStemPiecesCut();
+    },
     pieces: 8,
     days: 110,
     cutOn: WINTER,
@@ -176,8 +201,12 @@ export const SCENARIOS: Readonly<Record<ScenarioId, Scenario>> = {
   },
   order: {
     id: 'order',
-    title: 'An order in four weeks',
-    told: 'Ten crowns in a cool glasshouse, and six rooted ones are asked for in four weeks. A heat mat stands ready.',
+    get title() {
+      return say.anOrderInFour();
+    },
+    get told() {
+      return say.tenCrownsInA();
+    },
     pieces: 10,
     days: 28,
     cutOn: SUMMER,
@@ -195,8 +224,12 @@ export const SCENARIOS: Readonly<Record<ScenarioId, Scenario>> = {
   },
   division: {
     id: 'division',
-    title: 'A clump just parted',
-    told: 'Six parts of a clump, each with bare roots that were torn a little. Somebody potted them in moist mix.',
+    get title() {
+      return say.aClumpJustParted();
+    },
+    get told() {
+      return say.sixPartsOfA();
+    },
     pieces: 6,
     days: 60,
     cutOn: SUMMER,
@@ -225,7 +258,7 @@ export function adviceFor(scenario: Scenario, over: BatchFields = {}): Strategy 
     kind: 'put',
     record: 'space',
     key: 'here',
-    fields: { name: 'Here', ...scenario.space },
+    fields: { name: say.here(), ...scenario.space },
   };
   const fields = { ...scenario.batch, count: scenario.pieces, cutOn: scenario.cutOn, ...over };
   const made = strategyOf(fold([place]), 'advice', fields, scenario.days + 1);

@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-done';
 import type { Do, Look } from '../care';
 import type { EntryDraft } from '../journal';
 
@@ -17,11 +18,11 @@ export function taskDone({ kind, batch, count, manner, drink, reason }: Do): Tas
           batch.mother === undefined
             ? []
             : [{ kind: 'mothered', mother: batch.mother, what: 'watered' }],
-        word: 'Watered',
-        said: 'Mother watered',
+        word: say.watered(),
+        said: say.motherWatered(),
       };
     case 'cut': {
-      const word = batch.method === 'seed' ? 'Gathered' : 'Cut';
+      const word = batch.method === 'seed' ? say.gathered() : say.cut();
       return { entries: [{ kind: 'cut', batch: id }], word, said: word };
     }
     case 'stick': {
@@ -31,8 +32,8 @@ export function taskDone({ kind, batch, count, manner, drink, reason }: Do): Tas
       const sown = reason.why === 'sow';
       return {
         entries: [{ kind: 'stuck', batch: id, ...part }],
-        word: jar ? 'In the jar' : sown ? 'Sown' : 'Set',
-        said: jar ? 'In the jar' : sown ? 'Sown' : 'Set',
+        word: jar ? say.inTheJar() : sown ? say.sown() : say.setWord(),
+        said: jar ? say.inTheJar() : sown ? say.sown() : say.setWord(),
       };
     }
     case 'first-water':
@@ -45,17 +46,21 @@ export function taskDone({ kind, batch, count, manner, drink, reason }: Do): Tas
         drink && !drink.through && how !== 'misted'
           ? { ml: Math.max(1, Math.round(drink.ml)) }
           : {};
-      const word = how === 'misted' ? 'Misted' : 'Watered';
+      const word = how === 'misted' ? say.misted() : say.watered();
       return { entries: [{ kind: 'watered', batch: id, how, ...ml }], word, said: word };
     }
     case 'pot-on':
-      return { entries: [{ kind: 'potted', batch: id, count }], word: 'Potted', said: 'Potted on' };
+      return {
+        entries: [{ kind: 'potted', batch: id, count }],
+        word: say.potted(),
+        said: say.pottedOn(),
+      };
     case 'jar-stir':
-      return tended(id, kind, 'Moved', 'Water moved');
+      return tended(id, kind, say.moved(), say.waterMoved());
     case 'jar-change':
-      return tended(id, kind, 'Changed', 'Water changed');
+      return tended(id, kind, say.changed(), say.waterChanged());
     case 'jar-feed':
-      return tended(id, kind, 'Fed', 'Fed in the jar');
+      return tended(id, kind, say.fed(), say.fedInTheJar());
     case 'wean':
       return {
         entries: [
@@ -67,15 +72,15 @@ export function taskDone({ kind, batch, count, manner, drink, reason }: Do): Tas
           },
           { kind: 'stuck', batch: id },
         ],
-        word: 'In the mix',
-        said: 'Moved into the mix',
+        word: say.inTheMix(),
+        said: say.movedIntoTheMix(),
       };
     case 'light':
-      return tended(id, kind, 'Brighter', 'A step more light');
+      return tended(id, kind, say.brighter(), say.aStepMoreLight());
     case 'feed':
-      return tended(id, kind, 'Fed', 'Fed');
+      return tended(id, kind, say.fed(), say.fed());
     case 'air':
-      return tended(id, kind, 'More air', 'A step more air');
+      return tended(id, kind, say.moreAir(), say.aStepMoreAir());
   }
 }
 

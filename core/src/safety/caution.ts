@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-caution';
 import type { Hazard, Taxon } from '../botany';
 
 /** A caution: what can hurt, what to do. It defers to labels, local rules, doctors and vets. */
@@ -13,59 +14,98 @@ export type Disinfectant = (typeof DISINFECTANTS)[number];
 /** All of these are common practice, no source. */
 const HAZARD_CAUTION: Readonly<Record<Hazard, Omit<Caution, 'title'> & { title: string }>> = {
   latex: {
-    title: 'Latex can blind',
-    advice:
-      'Goggles and gloves before the first cut. In the eye: rinse for a long time and see a doctor at once.',
+    get title() {
+      return say.latexCanBlind();
+    },
+    get advice() {
+      return say.gogglesAndGlovesBefore();
+    },
     weight: 'danger',
   },
   oxalate: {
-    title: 'Sap with needle crystals',
-    advice: 'Gloves; keep hands off eyes and mouth; rinse skin.',
+    get title() {
+      return say.sapWithNeedleCrystals();
+    },
+    get advice() {
+      return say.glovesKeepHandsOff();
+    },
     weight: 'care',
   },
   'irritant sap': {
-    title: 'Sap may irritate',
-    advice: 'Gloves; wash hands and blade after.',
+    get title() {
+      return say.sapMayIrritate();
+    },
+    get advice() {
+      return say.glovesWashHandsAnd();
+    },
     weight: 'care',
   },
   poisonous: {
-    title: 'Poisonous if eaten',
-    advice: 'Sweep up every leaf; keep from children and pets. Eaten: poison centre or vet.',
+    get title() {
+      return say.poisonousIfEaten();
+    },
+    get advice() {
+      return say.sweepUpEveryLeaf();
+    },
     weight: 'care',
   },
   spines: {
-    title: 'Spines',
-    advice: 'Tongs or folded paper, eye cover, a steady board.',
+    get title() {
+      return say.spines();
+    },
+    get advice() {
+      return say.tongsOrFoldedPaper();
+    },
     weight: 'care',
   },
   glochids: {
-    title: 'Glochids',
-    advice: 'Tongs, not gloves: the hairs go through. Tape lifts them out; keep them off the eyes.',
+    get title() {
+      return say.glochids();
+    },
+    get advice() {
+      return say.tongsNotGlovesThe();
+    },
     weight: 'danger',
   },
 };
 
 const LAW_CAUTION: Readonly<Record<Taxon['law'][number], Caution>> = {
   cites: {
-    title: 'Listed under CITES',
-    advice: 'No papers needed at home, but to cross a border. Never from the wild.',
+    get title() {
+      return say.listedUnderCites();
+    },
+    get advice() {
+      return say.noPapersNeededAt();
+    },
     weight: 'law',
   },
   weed: {
-    title: 'A declared weed in places',
-    advice: 'Check your own state’s list before you grow, give or bin any of it.',
+    get title() {
+      return say.aDeclaredWeedIn();
+    },
+    get advice() {
+      return say.checkYourOwnStates();
+    },
     weight: 'law',
   },
   rights: {
-    title: 'Often a protected variety',
-    advice: 'Breeders’ rights or a patent may forbid propagating it. Read the label.',
+    get title() {
+      return say.oftenAProtectedVariety();
+    },
+    get advice() {
+      return say.breedersRightsOrA();
+    },
     weight: 'law',
   },
 };
 
 const BLADE: Caution = {
-  title: 'Blade',
-  advice: 'Cut away from the hand, on a board; cap it after.',
+  get title() {
+    return say.blade();
+  },
+  get advice() {
+    return say.cutAwayFromThe();
+  },
   weight: 'care',
 };
 
@@ -73,24 +113,35 @@ const DISINFECTANT_CAUTION: Readonly<Record<Disinfectant, readonly Caution[]>> =
   none: [],
   alcohol: [
     {
-      title: 'Alcohol burns',
-      advice: 'No flame or heater near; 70% works best; let the blade dry.',
+      get title() {
+        return say.alcoholBurns();
+      },
+      get advice() {
+        return say.noFlameOrHeater();
+      },
       weight: 'care',
     },
   ],
   bleach: [
     {
-      title: 'Bleach',
-      advice:
-        'Never with acid, ammonia, alcohol or another cleaner. Open air, gloves, rinse the blade: it rusts. The label decides.',
+      get title() {
+        return say.bleach();
+      },
+      get advice() {
+        return say.neverWithAcidAmmonia();
+      },
       weight: 'danger',
     },
   ],
 };
 
 const DUST: Caution = {
-  title: 'Dust',
-  advice: 'Wet grit, perlite and compost before you handle them; mask; wash hands.',
+  get title() {
+    return say.dust();
+  },
+  get advice() {
+    return say.wetGritPerliteAnd();
+  },
   weight: 'care',
 };
 

@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-factor';
 import { containersOf, FIRMED_NAME, LEAVES_NAME, mixesOf } from '../bench';
 import { FIRMINGS, LEAF_CARES, type BatchFields, type State, type TrialFactor } from '../journal';
 import { DISINFECTANTS } from '../safety';
@@ -5,20 +6,48 @@ import { FIRST_WATER, FIRST_WATERS, WATER_SCHOOL, WATER_SCHOOLS } from '../water
 import { AID, AIDS, WOUND_SCHOOL, WOUND_SCHOOLS } from '../wound';
 
 export const FACTOR_NAME: Readonly<Record<TrialFactor, string>> = {
-  school: 'How long the cut dries',
-  callusAt: 'Where it dries',
-  aid: 'Aid on the wound',
-  firstWater: 'First water',
-  waterSchool: 'Watering',
-  mix: 'Mix',
-  container: 'Pot',
-  disinfectant: 'Blade',
-  course: 'Medium or water',
-  dryDays: 'Days to dry',
-  firmed: 'Firmness',
-  stemMm: 'Depth',
-  leaves: 'Leaves',
-  lengthMm: 'Piece length',
+  get school() {
+    return say.howLongTheCut();
+  },
+  get callusAt() {
+    return say.whereItDries();
+  },
+  get aid() {
+    return say.aidOnTheWound();
+  },
+  get firstWater() {
+    return say.firstWater();
+  },
+  get waterSchool() {
+    return say.watering();
+  },
+  get mix() {
+    return say.mix();
+  },
+  get container() {
+    return say.pot();
+  },
+  get disinfectant() {
+    return say.blade();
+  },
+  get course() {
+    return say.mediumOrWater();
+  },
+  get dryDays() {
+    return say.daysToDry();
+  },
+  get firmed() {
+    return say.firmness();
+  },
+  get stemMm() {
+    return say.depth();
+  },
+  get leaves() {
+    return say.leaves();
+  },
+  get lengthMm() {
+    return say.pieceLength();
+  },
 };
 
 export interface FactorOption {
@@ -33,8 +62,8 @@ export function optionsOf(state: State, factor: TrialFactor): readonly FactorOpt
       return WOUND_SCHOOLS.map((value) => ({ value, name: WOUND_SCHOOL[value].name }));
     case 'callusAt':
       return [
-        { value: 'rack', name: 'Bare, on a rack' },
-        { value: 'medium', name: 'In dry medium' },
+        { value: 'rack', name: say.bareOnARack() },
+        { value: 'medium', name: say.inDryMedium() },
       ];
     case 'aid':
       return AIDS.map((value) => ({ value, name: AID[value].name }));
@@ -48,24 +77,31 @@ export function optionsOf(state: State, factor: TrialFactor): readonly FactorOpt
       return containersOf(state).map(({ id, name }) => ({ value: id, name }));
     case 'course':
       return [
-        { value: 'dried', name: 'Dried, then set' },
-        { value: 'bare', name: 'Bare until roots' },
-        { value: 'laid', name: 'Laid on the mix' },
-        { value: 'water', name: 'In water' },
+        { value: 'dried', name: say.driedThenSet() },
+        { value: 'bare', name: say.bareUntilRoots() },
+        { value: 'laid', name: say.laidOnTheMix() },
+        { value: 'water', name: say.inWater() },
       ];
     case 'dryDays':
       return DRY_CHOICES.map((days) => ({
         value: `${days}`,
-        name: days === 0 ? 'None' : days < 1 ? 'Some hours' : days === 1 ? 'A day' : `${days} days`,
+        name:
+          days === 0
+            ? say.none()
+            : days < 1
+              ? say.someHours()
+              : days === 1
+                ? say.aDay()
+                : say.days({ days }),
       }));
     case 'firmed':
       return FIRMINGS.map((value) => ({ value, name: FIRMED_NAME[value] }));
     case 'leaves':
       return LEAF_CARES.map((value) => ({ value, name: LEAVES_NAME[value] }));
     case 'stemMm':
-      return DEPTHS_MM.map((mm) => ({ value: `${mm}`, name: `${mm} mm` }));
+      return DEPTHS_MM.map((mm) => ({ value: `${mm}`, name: say.mm({ mm }) }));
     case 'lengthMm':
-      return LENGTHS_MM.map((mm) => ({ value: `${mm}`, name: `${mm} mm` }));
+      return LENGTHS_MM.map((mm) => ({ value: `${mm}`, name: say.mm({ mm }) }));
     case 'disinfectant':
       return DISINFECTANTS.map((value) => ({ value, name: BLADE_NAME[value] }));
   }
@@ -78,7 +114,17 @@ const DRY_CHOICES = [0, 0.25, 1, 3, 7, 14] as const;
 const DEPTHS_MM = [10, 20, 40, 60] as const;
 const LENGTHS_MM = [30, 60, 100, 150] as const;
 
-const BLADE_NAME = { alcohol: 'Alcohol', bleach: 'Bleach, rinsed', none: 'Clean only' } as const;
+const BLADE_NAME = {
+  get alcohol() {
+    return say.alcohol();
+  },
+  get bleach() {
+    return say.bleachRinsed();
+  },
+  get none() {
+    return say.cleanOnly();
+  },
+} as const;
 
 /** Factors that are told as numbers. */
 const NUMBERS: ReadonlySet<TrialFactor> = new Set(['dryDays', 'stemMm', 'lengthMm']);

@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-judge';
 import { armField } from './factor';
 import { daysBetween, type Day } from '../days';
 import { isLoss, type Batch, type Cutting, type State, type Trial } from '../journal';
@@ -122,7 +123,7 @@ function armResult(
   batches: readonly Batch[],
   ends: readonly Day[],
 ): ArmResult {
-  const name = trial.arms?.[arm]?.name ?? `Arm ${arm + 1}`;
+  const name = trial.arms?.[arm]?.name ?? say.arm({ arm: arm + 1 });
   let [stuck, rooted, lost] = [0, 0, 0];
   for (const [n, batch] of batches.entries()) {
     const by = ends[n]!;
@@ -235,22 +236,19 @@ function departuresOf(trial: Trial, there: readonly Batch[]): readonly string[] 
   const days = new Set(cut.map((b) => b.cutOn));
   if (days.size > 1) {
     const sorted = [...days].sort();
-    says.push(
-      `The arms were not cut on one day: ${daysBetween(sorted[0]!, sorted.at(-1)!)} days lie between.`,
-    );
+    says.push(say.theArmsWereNot({ daysBetween: daysBetween(sorted[0]!, sorted.at(-1)!) }));
   }
-  if (new Set(there.map((b) => b.space)).size > 1)
-    says.push('The arms do not stand in one place any more.');
-  if (new Set(there.map((b) => b.mother)).size > 1) says.push('The arms have different mothers.');
+  if (new Set(there.map((b) => b.space)).size > 1) says.push(say.theArmsDoNot());
+  if (new Set(there.map((b) => b.mother)).size > 1) says.push(say.theArmsHaveDifferent());
   for (const batch of there) {
     const name = trial.arms?.[batch.arm ?? 0]?.name ?? '';
     const value = trial.arms?.[batch.arm ?? 0]?.value ?? '';
     // Days and millimetres are told as numbers, and chosen as words.
     if (trial.factor && batch[trial.factor] !== armField(trial.factor, value)[trial.factor])
-      says.push(`${name} was not kept to: the batch says otherwise.`);
+      says.push(say.wasNotKeptTo({ name }));
     if (trial.each !== undefined && batch.count !== each)
-      says.push(`${name} has ${batch.count} cuttings instead of ${each ?? 0}.`);
-    if (batch.excluded !== undefined) says.push(`${name} was left out: ${batch.excluded}`);
+      says.push(say.hasCuttingsInsteadOf({ name, count: batch.count, each: each ?? 0 }));
+    if (batch.excluded !== undefined) says.push(say.wasLeftOut({ name, excluded: batch.excluded }));
   }
   return says;
 }

@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-start';
 import { plantOf } from '../bench';
 import { methodOf } from '../botany';
 import type { BatchFields, State, Trial } from '../journal';
@@ -31,7 +32,7 @@ export function batchesFor(state: State, trial: Trial): readonly BatchFields[] |
     return traysOf(trial).map((arm, n) => ({
       ...alike,
       count: perTrayOf(trial),
-      place: `${name ?? 'Trial'} ${n + 1}`.slice(-80),
+      place: `${name ?? say.trial()} ${n + 1}`.slice(-80),
       arm,
       ...armField(factor, arms[arm]!.value),
     }));
@@ -39,7 +40,7 @@ export function batchesFor(state: State, trial: Trial): readonly BatchFields[] |
   return arms.map((arm, i) => ({
     ...alike,
     count: each,
-    place: name ?? 'Trial tray',
+    place: name ?? say.trialTray(),
     arm: i,
     cells: layout.flatMap((a, cell) => (a === i ? [cell] : [])),
     ...armField(factor, arm.value),

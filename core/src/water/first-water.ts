@@ -1,3 +1,5 @@
+import * as say from '@hypogeon/messages/core-first-water';
+
 /** When the first water comes, counted from the day it is stuck. */
 export const FIRST_WATERS = [
   'with-gate',
@@ -21,38 +23,62 @@ export interface FirstWater {
 export const FIRST_WATER: Readonly<Record<FirstWaterId, FirstWater>> = {
   'with-gate': {
     id: 'with-gate',
-    name: 'As soon as it is safe',
-    says: 'As soon as the wound can bear it.',
+    get name() {
+      return say.asSoonAsIt();
+    },
+    get says() {
+      return say.asSoonAsThe();
+    },
     afterDays: 0,
   },
   'at-once': {
     id: 'at-once',
-    name: 'At once',
-    says: 'Settles the medium. For rooted offsets and divisions that have no open wound.',
+    get name() {
+      return say.atOnce();
+    },
+    get says() {
+      return say.settlesTheMediumFor();
+    },
     afterDays: 0,
   },
   'next-day': {
     id: 'next-day',
-    name: 'A day later',
-    says: 'Torn roots get a night.',
+    get name() {
+      return say.aDayLater();
+    },
+    get says() {
+      return say.tornRootsGetA();
+    },
     afterDays: 1,
   },
   'few-days': {
     id: 'few-days',
-    name: 'Two or three days later',
-    says: 'Bruises from handling dry first.',
+    get name() {
+      return say.twoOrThreeDays();
+    },
+    get says() {
+      return say.bruisesFromHandlingDry();
+    },
     afterDays: 3,
   },
   week: {
     id: 'week',
-    name: 'About a week later',
-    says: 'For divisions with a cut rhizome or tuber.',
+    get name() {
+      return say.aboutAWeekLater();
+    },
+    get says() {
+      return say.forDivisionsWithA();
+    },
     afterDays: 7,
   },
   'roots-show': {
     id: 'roots-show',
-    name: 'Only once roots show',
-    says: 'Nothing to drink with, nothing to drink. Slow in dry air; wrinkling is expected.',
+    get name() {
+      return say.onlyOnceRootsShow();
+    },
+    get says() {
+      return say.nothingToDrinkWith();
+    },
     afterDays: null,
   },
 };

@@ -1,3 +1,5 @@
+import * as say from '@hypogeon/messages/core-water-school';
+
 /** When growers reach for the can again. */
 export const WATER_SCHOOLS = [
   'mist',
@@ -25,59 +27,123 @@ export interface WaterSchool {
 export const WATER_SCHOOL: Readonly<Record<WaterSchoolId, WaterSchool>> = {
   mist: {
     id: 'mist',
-    name: 'Mist by heat',
-    trigger: 'the last mist has dried',
-    lasting: 'the last mist has been dry',
-    says: 'The surface is kept barely moist: for leaves and fine roots, not for open wounds.',
+    get name() {
+      return say.mistByHeat();
+    },
+    get trigger() {
+      return say.theLastMistHas();
+    },
+    get lasting() {
+      return say.theLastMistHasBeen();
+    },
+    get says() {
+      return say.theSurfaceIsKept();
+    },
   },
   surface: {
     id: 'surface',
-    name: 'Dry surface',
-    trigger: 'the surface is dry',
-    lasting: 'the surface has been dry',
-    says: 'Water as soon as the surface pales. Wettest of all; for thirsty roots in warmth.',
+    get name() {
+      return say.drySurface();
+    },
+    get trigger() {
+      return say.theSurfaceIsDry();
+    },
+    get lasting() {
+      return say.theSurfaceHasBeen();
+    },
+    get says() {
+      return say.waterAsSoonAs();
+    },
   },
   'top-25': {
     id: 'top-25',
-    name: 'Top 2.5 cm dry',
-    trigger: 'it is dry to 2.5 cm',
-    lasting: 'it has been dry to 2.5 cm',
-    says: 'A finger’s first joint finds it dry. The usual choice once there are roots.',
+    get name() {
+      return say.top25Cm();
+    },
+    get trigger() {
+      return say.itIsDryTo();
+    },
+    get lasting() {
+      return say.itHasBeenDry();
+    },
+    get says() {
+      return say.aFingersFirstJoint();
+    },
   },
   'top-60': {
     id: 'top-60',
-    name: 'Top 5–7 cm dry',
-    trigger: 'it is dry to 6 cm',
-    lasting: 'it has been dry to 6 cm',
-    says: 'A stick comes out clean. For deep pots and thick roots.',
+    get name() {
+      return say.top57Cm();
+    },
+    get trigger() {
+      return say.itIsDryTo6();
+    },
+    get lasting() {
+      return say.itHasBeenDryTo();
+    },
+    get says() {
+      return say.aStickComesOut();
+    },
   },
   third: {
     id: 'third',
-    name: 'A third gone',
-    trigger: 'a third of its water is gone',
-    lasting: 'a third of its water has been gone',
-    says: 'By weight or by guess: steady, never dry.',
+    get name() {
+      return say.aThirdGone();
+    },
+    get trigger() {
+      return say.aThirdOfIts();
+    },
+    get lasting() {
+      return say.aThirdOfItsWater();
+    },
+    get says() {
+      return say.byWeightOrBy();
+    },
   },
   'bone-dry': {
     id: 'bone-dry',
-    name: 'Bone dry, then soak',
-    trigger: 'nine tenths of its water are gone',
-    lasting: 'it has been bone dry',
-    says: 'Everything dries, then a thorough soak.',
+    get name() {
+      return say.boneDryThenSoak();
+    },
+    get trigger() {
+      return say.nineTenthsOfIts();
+    },
+    get lasting() {
+      return say.itHasBeenBone();
+    },
+    get says() {
+      return say.everythingDriesThenA();
+    },
   },
   'bone-dry-rest': {
     id: 'bone-dry-rest',
-    name: 'Bone dry and five days',
-    trigger: 'it has been bone dry for five days',
-    lasting: 'its rest has been over',
-    says: 'Dry, then dry some more. The harshest; for resting plants and winter.',
+    get name() {
+      return say.boneDryAndFive();
+    },
+    get trigger() {
+      return say.itHasBeenBoneDry();
+    },
+    get lasting() {
+      return say.itsRestHasBeen();
+    },
+    get says() {
+      return say.dryThenDrySome();
+    },
   },
   weekly: {
     id: 'weekly',
-    name: 'Weekly by habit',
-    trigger: 'a week has passed',
-    lasting: 'the week has been over',
-    says: 'The calendar waters, whatever the pot holds. Shown so that you can compare.',
+    get name() {
+      return say.weeklyByHabit();
+    },
+    get trigger() {
+      return say.aWeekHasPassed();
+    },
+    get lasting() {
+      return say.theWeekHasBeen();
+    },
+    get says() {
+      return say.theCalendarWatersWhatever();
+    },
   },
 };
 

@@ -1,3 +1,5 @@
+import * as say from '@hypogeon/messages/core-aid';
+
 /** What growers put on a wound. */
 export const AIDS = ['none', 'hormone', 'cinnamon', 'aloe'] as const;
 export type AidId = (typeof AIDS)[number];
@@ -12,22 +14,38 @@ export interface Aid {
 export const AID: Readonly<Record<AidId, Aid>> = {
   none: {
     id: 'none',
-    name: 'Nothing',
-    says: 'Most of these root by themselves; a clean dry wound is the aid.',
+    get name() {
+      return say.nothing();
+    },
+    get says() {
+      return say.mostOfTheseRoot();
+    },
   },
   hormone: {
     id: 'hormone',
-    name: 'Rooting hormone',
-    says: 'For woody stems rather than fleshy ones. Gloves, and only as its label allows.',
+    get name() {
+      return say.rootingHormone();
+    },
+    get says() {
+      return say.forWoodyStemsRather();
+    },
   },
   cinnamon: {
     id: 'cinnamon',
-    name: 'Ground cinnamon',
-    says: 'Dries and protects the wound. As a rooting aid the evidence is thin; never on roots.',
+    get name() {
+      return say.groundCinnamon();
+    },
+    get says() {
+      return say.driesAndProtectsThe();
+    },
   },
   aloe: {
     id: 'aloe',
-    name: 'Aloe gel',
-    says: 'Keeps the wound wet for a day: count from when it has dried. Evidence is thin.',
+    get name() {
+      return say.aloeGel();
+    },
+    get says() {
+      return say.keepsTheWoundWet();
+    },
   },
 };

@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-wound-school';
 import type { Tissue } from './tissue';
 
 /** How long growers let a wound dry before medium and before water. */
@@ -26,8 +27,12 @@ export interface WoundSchool {
 export const WOUND_SCHOOL: Readonly<Record<WoundSchoolId, WoundSchool>> = {
   'straight-in': {
     id: 'straight-in',
-    name: 'Pot at once, no water',
-    says: 'Fresh into dry mix, and no water instead. Risk only what is plentiful.',
+    get name() {
+      return say.potAtOnceNo();
+    },
+    get says() {
+      return say.freshIntoDryMix();
+    },
     stick: { when: 'after days', days: 0 },
     gateChance: 0.5,
     leastDays: 1,
@@ -35,8 +40,12 @@ export const WOUND_SCHOOL: Readonly<Record<WoundSchoolId, WoundSchool>> = {
   },
   'short-dry': {
     id: 'short-dry',
-    name: 'A day',
-    says: 'A day in the air, then into dry mix.',
+    get name() {
+      return say.aDay();
+    },
+    get says() {
+      return say.aDayInThe();
+    },
     stick: { when: 'after days', days: 1 },
     gateChance: 0.5,
     leastDays: 1,
@@ -44,8 +53,12 @@ export const WOUND_SCHOOL: Readonly<Record<WoundSchoolId, WoundSchool>> = {
   },
   'dry-to-touch': {
     id: 'dry-to-touch',
-    name: 'Dry to the touch',
-    says: 'In the air until the wound is likely closed; water once it is nearly sure.',
+    get name() {
+      return say.dryToTheTouch();
+    },
+    get says() {
+      return say.inTheAirUntil();
+    },
     stick: { when: 'closed with chance', chance: 0.5 },
     gateChance: 0.9,
     leastDays: 1,
@@ -53,8 +66,12 @@ export const WOUND_SCHOOL: Readonly<Record<WoundSchoolId, WoundSchool>> = {
   },
   'long-cure': {
     id: 'long-cure',
-    name: 'Long cure',
-    says: 'A week at least, weeks for thick wood and cacti, before mix or water.',
+    get name() {
+      return say.longCure();
+    },
+    get says() {
+      return say.aWeekAtLeast();
+    },
     stick: { when: 'closed with chance', chance: 0.9 },
     gateChance: 0.95,
     leastDays: 7,
@@ -73,18 +90,18 @@ export function defaultSchool(tissue: Tissue): SchoolAdvice {
     case 'cactus body':
       return {
         school: 'long-cure',
-        reason: 'Thick, ribbed or padded flesh holds water behind its wound for weeks.',
+        reason: say.thickRibbedOrPadded(),
       };
     case 'tuber':
     case 'rhizome':
       return {
         school: 'long-cure',
-        reason: 'A cut store root rots before it thirsts.',
+        reason: say.aCutStoreRoot(),
       };
     default:
       return {
         school: 'dry-to-touch',
-        reason: 'Rot cannot be undone; a thirsty cutting wrinkles, shows it and recovers.',
+        reason: say.rotCannotBeUndone(),
       };
   }
 }
