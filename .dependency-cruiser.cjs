@@ -32,6 +32,14 @@ module.exports = {
       to: { path: '^(web|server|e2e|benchmarks)/|node_modules/' },
     },
     {
+      name: 'messages-know-nothing',
+      comment:
+        'What is said, and the little that says it: core, words and the screens use it, and it uses none of them.',
+      severity: 'error',
+      from: { path: '^messages/' },
+      to: { path: '^(core|words|web|server|e2e|benchmarks)/' },
+    },
+    {
       name: 'folders-through-their-face',
       comment: 'Folders of core know each other by their index.ts too.',
       severity: 'error',

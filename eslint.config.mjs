@@ -5,7 +5,16 @@ import tseslint from 'typescript-eslint';
 import { noProse } from './scripts/no-prose.mjs';
 
 export default tseslint.config(
-  { ignores: ['dist/', 'messages/made/', 'node_modules/', '.angular/', 'test-results/', 'playwright-report/'] },
+  {
+    ignores: [
+      'dist/',
+      'messages/made/',
+      'node_modules/',
+      '.angular/',
+      'test-results/',
+      'playwright-report/',
+    ],
+  },
   {
     files: ['**/*.ts'],
     extends: [

@@ -19,6 +19,9 @@ if (have !== wanted || !existsSync('node_modules')) {
   writeFileSync(stamp, wanted);
 }
 
+// Messages are code before anything is compiled that says them.
+run(process.execPath, ['scripts/messages.mjs']);
+
 if (process.argv.includes('--browser')) {
   if (!browser())
     install(

@@ -38,11 +38,16 @@ export function toldOf(tokens, told = new Map()) {
       for (const { tokens } of token.cases) toldOf(tokens, told);
     } else if (token.type === 'select') {
       const keys = token.cases.map(({ key }) => (key === 'other' ? null : key));
-      const kind = keys.filter((key) => key === 'true' || key === 'false').length > 0 ? 'boolean | string' : 'string';
+      const kind =
+        keys.filter((key) => key === 'true' || key === 'false').length > 0
+          ? 'boolean | string'
+          : 'string';
       told.set(token.arg, kind);
       for (const { tokens } of token.cases) toldOf(tokens, told);
     } else if (token.type === 'function')
-      throw new Error(`{${token.arg}, ${token.key}}: numbers and days are written before a message is told them`);
+      throw new Error(
+        `{${token.arg}, ${token.key}}: numbers and days are written before a message is told them`,
+      );
   return told;
 }
 
@@ -70,11 +75,15 @@ function expression(tokens, plain, counted) {
   });
   if (parts.length === 0) return "''";
   const textual = parts.some((p, i) => tokens[i].type !== 'argument');
-  return parts.length === 1 && textual ? parts[0] : ["''", ...parts].slice(textual && tokens[0].type !== 'argument' ? 1 : 0).join(' + ');
+  return parts.length === 1 && textual
+    ? parts[0]
+    : ["''", ...parts].slice(textual && tokens[0].type !== 'argument' ? 1 : 0).join(' + ');
 }
 
 const usedBy = (code) =>
-  ['plural', 'ordinal', 'number', 'select'].filter((name) => new RegExp(`\\b${name}\\(`).test(code));
+  ['plural', 'ordinal', 'number', 'select'].filter((name) =>
+    new RegExp(`\\b${name}\\(`).test(code),
+  );
 
 /** One message as a value: its text where it is told nothing. */
 function value(text, plain, typed) {
@@ -112,7 +121,10 @@ export function make() {
     for (const [part, said] of Object.entries(parts)) {
       const each = Object.entries(said).map(([name, text]) => {
         const made = value(text, (t) => t, true);
-        return [name, `/*#__PURE__*/ message('${place}', '${short.get(`${place}/${part}/${name}`)}', ${made})`];
+        return [
+          name,
+          `/*#__PURE__*/ message('${place}', '${short.get(`${place}/${part}/${name}`)}', ${made})`,
+        ];
       });
       // Words are shaken out one by one; what a screen says is said together.
       const code =
@@ -168,7 +180,9 @@ export function make() {
 
 /** What a language does not say yet. */
 export const missingIn = (english, told) =>
-  [...messagesOf(english)].filter(({ place, part, name }) => told[place]?.[part]?.[name] === undefined);
+  [...messagesOf(english)].filter(
+    ({ place, part, name }) => told[place]?.[part]?.[name] === undefined,
+  );
 
 /** `Water` → `⟦Ŵàţéŕ~~⟧`: every word is seen to come from a message, and has a third more room to need. */
 function pseudo(text) {

@@ -107,3 +107,12 @@ export function number(value: number): string {
   if (!known) numbers.set(locale, (known = new Intl.NumberFormat(locale)));
   return known.format(value);
 }
+
+/** Languages that write every noun with a capital. */
+const CAPITAL_NOUNS: ReadonlySet<string> = new Set(['de', 'lb']);
+
+/** A name within a sentence: `Stem segment` is `stem segment` there, and a `Kopf` stays a `Kopf`. */
+export const inSentence = (name: string): string =>
+  CAPITAL_NOUNS.has(languageOf(reader.locale()))
+    ? name
+    : name.charAt(0).toLowerCase() + name.slice(1);

@@ -19,6 +19,7 @@ import { daysBetween, type Day } from '@hypogeon/core/days';
 import type { Sign } from '@hypogeon/core/journal';
 import { WATER_SCHOOL, type RegimeId } from '@hypogeon/core/water';
 import { WOUND_SCHOOL } from '@hypogeon/core/wound';
+import { inSentence } from '@hypogeon/messages';
 import * as say from '@hypogeon/messages/care';
 import { capital } from './capital';
 import { drinkText, evaporationText } from './amounts';
@@ -229,7 +230,7 @@ const ago = (day: string, speech: Speech): string => {
 
 const habitText = (regime: RegimeId, rooted: boolean): string => {
   const name = REGIME_NAME[regime];
-  return rooted ? name : name.toLowerCase();
+  return rooted ? name : inSentence(name);
 };
 
 const missingText = (missing: readonly ('pot' | 'mix')[]): string =>

@@ -1,4 +1,5 @@
 import type { Comparison, GroupSummary } from '@hypogeon/core/ledger';
+import { inSentence } from '@hypogeon/messages';
 import * as say from '@hypogeon/messages/compare';
 import { decimal } from './numbers';
 import { percent, percentSpan } from './shares';
@@ -21,20 +22,20 @@ export function halfDays({ from, to }: NonNullable<GroupSummary['half']>): strin
 export function comparisonHeadline({ a, b, difference, strength }: Comparison): string {
   if (!difference) {
     const open = a.settledBatches === 0 ? a : b;
-    return say.tooEarlyToTell({ name: open.name.toLowerCase() });
+    return say.tooEarlyToTell({ name: inSentence(open.name) });
   }
   const [more, less] = difference.difference >= 0 ? [a, b] : [b, a];
   const few = [a, b].find((g) => g.settledBatches < 2);
-  if (few) return say.tooLittleToTell({ name: few.name.toLowerCase() });
+  if (few) return say.tooLittleToTell({ name: inSentence(few.name) });
   switch (strength) {
     case 'strong':
-      return say.rootsMoreOftenThan({ name: more.name, name2: less.name.toLowerCase() });
+      return say.rootsMoreOftenThan({ name: more.name, name2: inSentence(less.name) });
     case 'some':
-      return say.seemsToRootMore({ name: more.name, name2: less.name.toLowerCase() });
+      return say.seemsToRootMore({ name: more.name, name2: inSentence(less.name) });
     case 'weak':
       return say.noClearDifferenceBetween({
-        name: a.name.toLowerCase(),
-        name2: b.name.toLowerCase(),
+        name: inSentence(a.name),
+        name2: inSentence(b.name),
       });
   }
 }
@@ -50,8 +51,8 @@ export function comparisonWorking(c: Comparison, locale: string): readonly strin
   const { a, b, difference, chance, p, within, times } = c;
   const half = ({ name, half: h }: GroupSummary): string =>
     h
-      ? say.days({ name: name.toLowerCase(), halfDays: halfDays(h) })
-      : say.none({ name: name.toLowerCase() });
+      ? say.days({ name: inSentence(name), halfDays: halfDays(h) })
+      : say.none({ name: inSentence(name) });
   const times1 = (n: number): string => decimal(n, 1, locale);
   return [
     `${groupShare(a)}; ${groupShare(b)}.`,
@@ -63,8 +64,8 @@ export function comparisonWorking(c: Comparison, locale: string): readonly strin
             points2: points(difference.low),
             points3: points(difference.high),
             p: pText(p),
-            name: a.name.toLowerCase(),
-            name2: b.name.toLowerCase(),
+            name: inSentence(a.name),
+            name2: inSentence(b.name),
             percent: percent(chance),
           }),
         ]
@@ -102,9 +103,9 @@ function turned({ a, b, difference }: Comparison): readonly string[] {
   return [
     say.ofAllPiecesTogether({
       percent: percent(crude(a)),
-      name: a.name.toLowerCase(),
+      name: inSentence(a.name),
       percent2: percent(crude(b)),
-      name2: b.name.toLowerCase(),
+      name2: inSentence(b.name),
     }),
   ];
 }

@@ -3,6 +3,7 @@ import { METHOD, type MethodId } from '@hypogeon/core/botany';
 import type { CourseId } from '@hypogeon/core/course';
 import type { CountsProblem, CountsReason } from '@hypogeon/core/formats';
 import type { Doubt } from '@hypogeon/core/pool';
+import { inSentence } from '@hypogeon/messages';
 import * as say from '@hypogeon/messages/counts';
 import { points } from './compare';
 import { COURSE_WORDS } from './courses';
@@ -100,7 +101,7 @@ export function againstText(
 
 function differText({ in: at, theirs, own }: Against['differs'][number]): string {
   if (at === 'half') return say.theirsWereMostlyCut({ theirs, own });
-  const name = (id: string): string => COURSE_WORDS[id as CourseId].name.toLowerCase();
+  const name = (id: string): string => inSentence(COURSE_WORDS[id as CourseId].name);
   return say.theirsMostlyYours({ name: name(theirs), name2: name(own) });
 }
 

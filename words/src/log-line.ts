@@ -1,6 +1,7 @@
 import { forecastText } from './forecast';
 import { batchCode } from '@hypogeon/core/bench';
 import type { BatchEntry, State } from '@hypogeon/core/journal';
+import { inSentence } from '@hypogeon/messages';
 import * as say from '@hypogeon/messages/log-line';
 import { volumeText, weightText } from './amounts';
 import { nearDay } from './days';
@@ -62,7 +63,7 @@ export function logLine(state: State, entry: BatchEntry, speech: Speech): string
         ...(entry.rootMm === undefined
           ? []
           : [say.rootsOf({ length: lengthText(entry.rootMm, length, locale) })]),
-        ...(entry.signs ?? []).map((s) => SIGN_NAME[s].toLowerCase()),
+        ...(entry.signs ?? []).map((s) => inSentence(SIGN_NAME[s])),
       ]
         .join(', ')
         .concat(entry.text ? `: ${entry.text}` : '');

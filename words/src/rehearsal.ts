@@ -11,6 +11,7 @@ import {
   type RotCalibration,
   type StrategyProblem,
 } from '@hypogeon/core/rehearse';
+import { inSentence } from '@hypogeon/messages';
 import * as say from '@hypogeon/messages/rehearsal';
 import { percentSpan } from './shares';
 import type { Speech } from './speech';
@@ -55,7 +56,7 @@ export function differenceText(difference: Difference, a: string, b: string): st
     hundred(rooted.share + Z * rooted.se),
   ];
   const n = hundred(rooted.share);
-  if (!isApart(difference)) return say.andNoDifferenceTo({ a, b: b.toLowerCase() });
+  if (!isApart(difference)) return say.andNoDifferenceTo({ a, b: inSentence(b) });
   const more = n > 0;
   const [from, to] = more ? [low, high] : [-high, -low];
   const range = from === to ? '' : ` (${from}–${to})`;
@@ -63,7 +64,7 @@ export function differenceText(difference: Difference, a: string, b: string): st
     a,
     abs: Math.abs(n),
     what: more ? say.more() : say.fewer(),
-    b: b.toLowerCase(),
+    b: inSentence(b),
     range,
   });
 }

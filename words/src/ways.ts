@@ -1,5 +1,6 @@
 import { METHOD, type MethodId } from '@hypogeon/core/botany';
 import type { Combination, Instead, WayChange, WayReason, Ways } from '@hypogeon/core/plan';
+import { inSentence } from '@hypogeon/messages';
 import * as say from '@hypogeon/messages/ways';
 import { piecesText } from './care';
 import { nearDay } from './days';
@@ -85,7 +86,7 @@ const REASON: Readonly<Record<WayReason, string>> = {
 /** Why the best way is the best, and what would change that, in sentences. */
 export function whyBest({ reasons, changes, rival }: Ways, speech: Speech): string {
   const close =
-    rival === null ? [] : [say.byNoMoreThan({ name: METHOD[rival.method].name.toLowerCase() })];
+    rival === null ? [] : [say.byNoMoreThan({ name: inSentence(METHOD[rival.method].name) })];
   return [
     ...reasons.map((r) => REASON[r]),
     ...close,

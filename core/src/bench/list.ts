@@ -22,12 +22,18 @@ export const STAGE_NAME: Readonly<Record<BatchStage, string>> = {
   get planned() {
     return say.toBeCut();
   },
-  callusing: 'callusing',
+  get callusing() {
+    return say.callusing();
+  },
   get stuck() {
     return say.setNoRootsYet();
   },
-  growing: 'rooted',
-  done: 'done',
+  get growing() {
+    return say.rooted();
+  },
+  get done() {
+    return say.done();
+  },
 };
 
 /** How a batch stands, as lists say it: by what it is and has, not by its stage alone. */

@@ -62,8 +62,12 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     get name() {
       return say.leaf();
     },
-    one: 'leaf',
-    many: 'leaves',
+    get one() {
+      return say.leaf2();
+    },
+    get many() {
+      return say.leaves();
+    },
     piece: 'leaf',
     polarity: 'laid',
     least: {},
@@ -74,8 +78,12 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     get name() {
       return say.leafSection();
     },
-    one: 'section',
-    many: 'sections',
+    get one() {
+      return say.section();
+    },
+    get many() {
+      return say.sections();
+    },
     piece: 'strap',
     polarity: 'base down',
     least: { lengthMm: 50 },
@@ -86,8 +94,12 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     get name() {
       return say.crown();
     },
-    one: 'crown',
-    many: 'crowns',
+    get one() {
+      return say.crown2();
+    },
+    get many() {
+      return say.crowns();
+    },
     piece: 'crown',
     polarity: 'base down',
     least: { lengthMm: 50, nodes: 2 },
@@ -98,8 +110,12 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     get name() {
       return say.stemSegment();
     },
-    one: 'segment',
-    many: 'segments',
+    get one() {
+      return say.segment();
+    },
+    get many() {
+      return say.segments();
+    },
     piece: 'segment',
     polarity: 'base down',
     least: { lengthMm: 30, nodes: 3 },
@@ -110,8 +126,12 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     get name() {
       return say.trailingStem();
     },
-    one: 'trail',
-    many: 'trails',
+    get one() {
+      return say.trail();
+    },
+    get many() {
+      return say.trails();
+    },
     piece: 'trailing',
     polarity: 'laid',
     least: { lengthMm: 100, nodes: 3 },
@@ -122,8 +142,12 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     get name() {
       return say.branchCutting();
     },
-    one: 'branch',
-    many: 'branches',
+    get one() {
+      return say.branch();
+    },
+    get many() {
+      return say.branches();
+    },
     piece: 'segment',
     polarity: 'base down',
     least: { lengthMm: 70 },
@@ -134,8 +158,12 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     get name() {
       return say.padOrJoint();
     },
-    one: 'pad',
-    many: 'pads',
+    get one() {
+      return say.pad();
+    },
+    get many() {
+      return say.pads();
+    },
     piece: 'pad',
     polarity: 'base down',
     least: {},
@@ -146,8 +174,12 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     get name() {
       return say.column();
     },
-    one: 'column',
-    many: 'columns',
+    get one() {
+      return say.column2();
+    },
+    get many() {
+      return say.columns();
+    },
     piece: 'column',
     polarity: 'base down',
     least: { lengthMm: 80 },
@@ -158,8 +190,12 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     get name() {
       return say.offsetUnrooted();
     },
-    one: 'offset',
-    many: 'offsets',
+    get one() {
+      return say.offset();
+    },
+    get many() {
+      return say.offsets();
+    },
     piece: 'offset',
     polarity: 'as it stood',
     least: { share: 1 / 3 },
@@ -186,8 +222,12 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     get name() {
       return say.division();
     },
-    one: 'division',
-    many: 'divisions',
+    get one() {
+      return say.division2();
+    },
+    get many() {
+      return say.divisions();
+    },
     piece: 'offset',
     polarity: 'as it stood',
     least: {},
@@ -198,8 +238,12 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     get name() {
       return say.plantlet();
     },
-    one: 'plantlet',
-    many: 'plantlets',
+    get one() {
+      return say.plantlet2();
+    },
+    get many() {
+      return say.plantlets();
+    },
     piece: 'plantlet',
     polarity: 'as it stood',
     least: {},
@@ -227,8 +271,12 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     get name() {
       return say.bulbil();
     },
-    one: 'bulbil',
-    many: 'bulbils',
+    get one() {
+      return say.bulbil2();
+    },
+    get many() {
+      return say.bulbils();
+    },
     piece: 'bulbil',
     polarity: 'as it stood',
     least: {},
@@ -255,8 +303,12 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     get name() {
       return say.seed();
     },
-    one: 'seed',
-    many: 'seeds',
+    get one() {
+      return say.seed2();
+    },
+    get many() {
+      return say.seeds();
+    },
     piece: 'seed',
     polarity: 'as it stood',
     least: {},

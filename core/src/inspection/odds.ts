@@ -240,7 +240,9 @@ export const CAUSES: Readonly<Record<CauseId, Cause>> = {
     shows: { tug: 0.95, 'new-top': 0.5, firm: 0.75, pup: 0.3 },
   },
   bound: {
-    name: 'Pot-bound',
+    get name() {
+      return say.potBound();
+    },
     get then() {
       return [say.divideItOrPot()];
     },

@@ -1,3 +1,4 @@
+import { inSentence } from '@hypogeon/messages';
 import { addDays, isoWeek } from '../days';
 import { countLedger, type LedgerCount } from './count';
 import { fisherP, newcombeOf, wilsonOf, type ShareDifference, type ShareInterval } from '../stats';
@@ -222,5 +223,5 @@ function against(
 export function findingWords({ by, group, cause, here, elsewhere }: Finding): string {
   const percent = (s: ShareInterval): string => `${Math.round(s.share * 100)}%`;
   const what = cause === 'rotted' ? 'rotted' : 'were lost';
-  return `${GROUPING_NAME[by]}, ${group.charAt(0).toLowerCase()}${group.slice(1)}: ${percent(here)} ${what}, against ${percent(elsewhere)} elsewhere.`;
+  return `${GROUPING_NAME[by]}, ${inSentence(group)}: ${percent(here)} ${what}, against ${percent(elsewhere)} elsewhere.`;
 }

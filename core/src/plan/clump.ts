@@ -99,7 +99,10 @@ export function judgeOffset(
   };
   const [from, likely, to] = [day(PACES.fast), day(1), day(PACES.slow)];
   const tall = rules.tallMm !== null && rules.tallMm < motherMm * rules.share;
-  const size = say.ofTheToTake({ of: Math.round(of * 100), what: tall ? 'height' : 'size' });
+  const size = say.ofTheToTake({
+    of: Math.round(of * 100),
+    what: tall ? say.height() : say.size(),
+  });
   if (from === null || likely === null)
     return { is: 'leave', of, reason: say.onlyYearsAway({ size }) };
   return {

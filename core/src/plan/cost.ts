@@ -1,3 +1,4 @@
+import { inSentence } from '@hypogeon/messages';
 import * as say from '@hypogeon/messages/core-cost';
 import { containerOf, figuresOf, mixOf, shedOf } from '../bench';
 import type { MethodId } from '../botany';
@@ -80,8 +81,8 @@ export function costOf(state: State, plan: Costed): Cost {
     total,
     perPlant: total === null || plan.plants <= 0 ? null : total / plan.plants,
     unpriced: [
-      ...(quantity === null ? [] : quantity.unpriced.map((c) => c.name.toLowerCase())),
-      ...(container && priced.containers === null ? [container.name.toLowerCase()] : []),
+      ...(quantity === null ? [] : quantity.unpriced.map((c) => inSentence(c.name))),
+      ...(container && priced.containers === null ? [inSentence(container.name)] : []),
       ...(priced.labels === null ? ['labels'] : []),
       ...(priced.hands === null ? [say.yourHours()] : []),
     ],

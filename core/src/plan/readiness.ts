@@ -18,7 +18,9 @@ export const SIZES = ['rooted', 'small', 'saleable'] as const;
 export type Size = (typeof SIZES)[number];
 
 export const SIZE_WORD: Readonly<Record<Size, string>> = {
-  rooted: 'rooted',
+  get rooted() {
+    return say.rooted();
+  },
   get small() {
     return say.smallPlants();
   },

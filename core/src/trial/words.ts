@@ -1,3 +1,4 @@
+import { inSentence } from '@hypogeon/messages';
 import * as say from '@hypogeon/messages/core-words';
 import type { Trial } from '../journal';
 import { alphaOf, chanceToFind } from './design';
@@ -70,7 +71,7 @@ function againstWords(
   { arm, found, difference, trays }: ArmAgainst,
 ): string {
   const [first, other] = [arms[0]!, arms[arm]!];
-  const [a, b] = [other.name, first.name.toLowerCase()];
+  const [a, b] = [other.name, inSentence(first.name)];
   if (!difference && trays === null) return say.againstNothingWasSet({ a, b });
   if (!found || !difference) return say.andShowNoClear({ a, b });
   return difference.difference > 0

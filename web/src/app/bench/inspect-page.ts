@@ -25,6 +25,7 @@ import {
 import { stepCount, type EntryDraft } from '@hypogeon/core/journal';
 import { LINK_NAME, statusText } from '@hypogeon/words';
 import * as z from 'zod';
+import { inSentence } from '@hypogeon/messages';
 import { say } from '@hypogeon/messages/inspect-page';
 import { Drafts } from '../data/drafts';
 import { Actions } from '../data/actions';
@@ -309,7 +310,7 @@ export class InspectPage {
   /** The next question, while the answer hangs on it. */
   protected readonly unsure = computed(() => {
     const next = this.next();
-    return next && this.ranked()[0]!.chance < 0.8 ? SIGNS[next.sign].asks.toLowerCase() : '';
+    return next && this.ranked()[0]!.chance < 0.8 ? inSentence(SIGNS[next.sign].asks) : '';
   });
   protected readonly loss = computed(() => {
     const { cause } = this.ranked()[0]!;
@@ -370,7 +371,7 @@ export class InspectPage {
   private seenEntry(at = ''): EntryDraft {
     const [top] = this.ranked();
     const signs = SIGN_IDS.filter((s) => this.seen()[s] !== undefined).map(
-      (s) => `${this.seen()[s] ? '' : say.not()}${SIGNS[s].asks.toLowerCase()}`,
+      (s) => `${this.seen()[s] ? '' : say.not()}${inSentence(SIGNS[s].asks)}`,
     );
     const text = `${CAUSES[top!.cause].name}${at}, ${this.words.percent(top!.chance)}: ${signs.join(', ')}`;
     return {

@@ -11,6 +11,7 @@ import { MatButton } from '@angular/material/button';
 import type { Drawn, Part } from '@hypogeon/core/look';
 import { stepCount, stillOpen, type Batch, type Counts } from '@hypogeon/core/journal';
 import { YOUNG_KEY } from '@hypogeon/words';
+import { inSentence } from '@hypogeon/messages';
 import { say } from '@hypogeon/messages/tally-keys';
 import { Words } from '../data/words';
 import { Field, FieldControl } from '../forms/field';
@@ -213,7 +214,7 @@ export class TallyKeys {
   protected readonly hidden = computed(() =>
     this.keys()
       .filter((k) => !this.shown().includes(k))
-      .map((k) => k.name.toLowerCase())
+      .map((k) => inSentence(k.name))
       .join(', '),
   );
   protected readonly open = computed(() => stillOpen(this.batch(), this.counts()));

@@ -19,6 +19,7 @@ import { DISINFECTANTS } from '@hypogeon/core/safety';
 import { FIRST_WATER, WATER_SCHOOL } from '@hypogeon/core/water';
 import { AID, WOUND_SCHOOL } from '@hypogeon/core/wound';
 import { COURSE_WORDS } from '@hypogeon/words';
+import { inSentence } from '@hypogeon/messages';
 import { say } from '@hypogeon/messages/plan-defaults';
 import { Words } from '../data/words';
 import { Field, FieldControl } from '../forms/field';
@@ -119,7 +120,7 @@ export class PlanDefaults {
     const wound = this.figures()?.wound;
     return [
       wound ? say.blade2({ disinfectantWord: DISINFECTANT_WORD[d.disinfectant] }) : '',
-      wound ? say.onTheWound2({ name: AID[d.aid].name.toLowerCase() }) : '',
+      wound ? say.onTheWound2({ name: inSentence(AID[d.aid].name) }) : '',
       d.waterSchool === ''
         ? say.wateredAsSuitsIt()
         : this.words.rule(WATER_SCHOOL[d.waterSchool].name).toLowerCase(),

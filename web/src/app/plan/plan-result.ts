@@ -5,6 +5,7 @@ import { calendarOf } from '@hypogeon/core/formats';
 import type { Batch } from '@hypogeon/core/journal';
 import { careOf } from '@hypogeon/core/care';
 import { costOfBatch, DISINFECT, materialsOf } from '@hypogeon/core/plan';
+import { inSentence } from '@hypogeon/messages';
 import { say } from '@hypogeon/messages/plan-result';
 import { Journal } from '../data/journal';
 import { saveText } from '../data/save-text';
@@ -161,7 +162,7 @@ export class PlanResult {
 
   protected readonly parts = computed(() =>
     (this.materials().medium?.ingredients ?? [])
-      .map((i) => `${this.words.volume(i.litres * 1000)} ${i.component.name.toLowerCase()}`)
+      .map((i) => `${this.words.volume(i.litres * 1000)} ${inSentence(i.component.name)}`)
       .join(', '),
   );
   protected readonly cost = computed(() => costOfBatch(this.state(), this.batch()));

@@ -4,6 +4,7 @@ import { batchCode, batchTitle, figuresOf, drawnOf, plantOf } from '@hypogeon/co
 import { methodAs } from '@hypogeon/core/botany';
 import { cuttingCautions } from '@hypogeon/core/safety';
 import { WOUND_SCHOOL } from '@hypogeon/core/wound';
+import { inSentence } from '@hypogeon/messages';
 import { say } from '@hypogeon/messages/plan-sheet';
 import { Journal } from '../data/journal';
 import { Words } from '../data/words';
@@ -129,7 +130,7 @@ export class PlanSheet {
       many: batch.count === 1 ? method.one : method.many,
       mother: batch.mother ? state.mothers.get(batch.mother)?.name : undefined,
       school: say.cut({
-        name: WOUND_SCHOOL[batch.school].name.toLowerCase(),
+        name: inSentence(WOUND_SCHOOL[batch.school].name),
         day: this.words.day(batch.cutOn),
       }),
       space: state.spaces.get(batch.space)?.name ?? say.theBench(),

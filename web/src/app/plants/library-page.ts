@@ -22,6 +22,7 @@ import {
 } from '@hypogeon/core/botany';
 import { BUILDS, type Build } from '@hypogeon/core/look';
 import { alsoCalled, namesThatFit } from '@hypogeon/core/names';
+import { inSentence } from '@hypogeon/messages';
 import { say } from '@hypogeon/messages/library-page';
 import { Journal } from '../data/journal';
 import { PlantPicture } from '../marks/plant-picture';
@@ -204,7 +205,7 @@ export class LibraryPage {
               ...namesThatFit(alsoCalled(plant.id), this.query()).slice(0, 1),
               ...(mine ? [say.withYourOwnFigures()] : []),
             ].join(', '),
-        ways: taxon.methods.map((m) => METHOD[m.method].name.toLowerCase()).join(', '),
+        ways: taxon.methods.map((m) => inSentence(METHOD[m.method].name)).join(', '),
       };
     });
   });

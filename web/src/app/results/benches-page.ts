@@ -28,6 +28,7 @@ import {
   points,
 } from '@hypogeon/words';
 import { zipSync, strToU8 } from 'fflate';
+import { inSentence } from '@hypogeon/messages';
 import { say } from '@hypogeon/messages/benches-page';
 import { Actions } from '../data/actions';
 import { freshId } from '../data/fresh-id';
@@ -221,7 +222,7 @@ export class BenchesPage {
       key: 'way',
       head: say.way(),
       text: (r) => METHOD[r.method].many,
-      note: (r) => COURSE_WORDS[r.course].name.toLowerCase(),
+      note: (r) => inSentence(COURSE_WORDS[r.course].name),
     },
     {
       key: 'half',

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { MatButton } from '@angular/material/button';
 import { MatOption, MatSelect } from '@angular/material/select';
 import { GROUPING_NAME, GROUPINGS, type Grouping } from '@hypogeon/core/ledger';
+import { inSentence } from '@hypogeon/messages';
 import { say } from '@hypogeon/messages/ledger-filter';
 import { Ledger } from '../data/ledger';
 import { LedgerFilters } from '../data/ledger-filters';
@@ -33,7 +34,7 @@ import { Field } from '../forms/field';
       @if (chosen(); as g) {
         <hy-field
           class="flex-[0_1_14rem] min-w-36 max-[480px]:flex-[1_1_9rem]"
-          [label]="say.which({ nameOf: nameOf[g].toLowerCase() })"
+          [label]="say.which({ nameOf: inSentence(nameOf[g]) })"
         >
           <mat-select value="" (selectionChange)="only(g, $event.value)">
             <mat-option value="">{{ say.choose() }}</mat-option>
@@ -86,6 +87,7 @@ import { Field } from '../forms/field';
 })
 export class LedgerFilterBar {
   protected readonly say = say;
+  protected readonly inSentence = inSentence;
 
   protected readonly ledger = inject(Ledger);
   protected readonly filters = inject(LedgerFilters);

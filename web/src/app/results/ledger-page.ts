@@ -14,6 +14,7 @@ import { Journal } from '../data/journal';
 import { Ledger } from '../data/ledger';
 import { LedgerFilters } from '../data/ledger-filters';
 import { eachOf } from '@hypogeon/words';
+import { inSentence } from '@hypogeon/messages';
 import { say } from '@hypogeon/messages/ledger-page';
 import { Words } from '../data/words';
 import { Chart } from '../charts/chart';
@@ -71,6 +72,7 @@ const FEW = 40;
 })
 export class LedgerPage {
   protected readonly say = say;
+  protected readonly inSentence = inSentence;
 
   protected readonly words = inject(Words);
   private readonly state = inject(Journal).state;

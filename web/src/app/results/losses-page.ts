@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { RouterLink } from '@angular/router';
 import { findingWords, GROUPING_NAME, type Finding } from '@hypogeon/core/ledger';
 import { findingRange, lossHeadline, lossWorking, pText } from '@hypogeon/words';
+import { inSentence } from '@hypogeon/messages';
 import { say } from '@hypogeon/messages/losses-page';
 import { Ledger } from '../data/ledger';
 import { LedgerFilters } from '../data/ledger-filters';
@@ -147,7 +148,7 @@ export class LossesPage {
     ];
     const title = cause === 'rotted' ? say.shareThatRotted() : say.shareThatWasLost();
     return {
-      name: say.by({ title, groupingName: GROUPING_NAME[by].toLowerCase() }),
+      name: say.by({ title, groupingName: inSentence(GROUPING_NAME[by]) }),
       tall: rangesTall(rows.length),
       model: rangesChart(rows, {
         title,

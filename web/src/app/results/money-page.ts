@@ -8,6 +8,7 @@ import {
   type MoneyRow,
 } from '@hypogeon/core/ledger';
 import { soldText } from '@hypogeon/words';
+import { inSentence } from '@hypogeon/messages';
 import { say } from '@hypogeon/messages/money-page';
 import { Journal } from '../data/journal';
 import { Ledger } from '../data/ledger';
@@ -100,7 +101,7 @@ const GROUPED_BY: readonly Grouping[] = ['method', 'mix', 'plant', 'school', 'sp
               <mat-select [value]="grouping()" (selectionChange)="choose($event.value)">
                 @for (g of groupings; track g) {
                   <mat-option [value]="g">
-                    {{ nameOf[g].toLowerCase() }}
+                    {{ inSentence(nameOf[g]) }}
                   </mat-option>
                 }
               </mat-select>
@@ -127,6 +128,7 @@ const GROUPED_BY: readonly Grouping[] = ['method', 'mix', 'plant', 'school', 'sp
 })
 export class MoneyPage {
   protected readonly say = say;
+  protected readonly inSentence = inSentence;
 
   private readonly journal = inject(Journal);
   protected readonly words = inject(Words);

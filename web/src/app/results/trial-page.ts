@@ -18,6 +18,7 @@ import {
   type ArmAgainst,
 } from '@hypogeon/core/trial';
 import { points, pText, tooFewTrays, trayRules, traySize } from '@hypogeon/words';
+import { inSentence } from '@hypogeon/messages';
 import { say } from '@hypogeon/messages/trial-page';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
@@ -247,7 +248,7 @@ export class TrialPage {
     return {
       name: trial.name ?? say.unnamedTrial(),
       about: [
-        trial.factor ? FACTOR_NAME[trial.factor].toLowerCase() : '',
+        trial.factor ? inSentence(FACTOR_NAME[trial.factor]) : '',
         plant && trial.method ? `${plant}, ${METHOD[trial.method].many}` : '',
         trial.cutOn ? say.cut({ day: this.words.day(trial.cutOn) }) : '',
       ]
@@ -326,7 +327,7 @@ export class TrialPage {
       : '';
     return say.less({
       name: arms[arm]!.name,
-      name2: arms[0]!.name.toLowerCase(),
+      name2: inSentence(arms[0]!.name),
       by,
       what: trays
         ? trays.enough
