@@ -21,6 +21,15 @@ export const languages = () =>
 export const readLanguage = (language) =>
   JSON.parse(readFileSync(join(from, `${language}.json`), 'utf8'));
 
+/** Parts whose messages files of data name by id: told nothing, and looked up. */
+export const BY_ID = new Set([
+  'core-ways',
+  'core-hazard-parts',
+  'core-component-names',
+  'core-dust',
+  'core-plant-names',
+]);
+
 /** Every message of a language: place, part, name, text. */
 export function* messagesOf(catalogue) {
   for (const [place, parts] of Object.entries(catalogue))
@@ -115,16 +124,23 @@ export function make() {
   for (const { place, part, name } of messagesOf(english)) {
     const n = counts.get(place) ?? 0;
     counts.set(place, n + 1);
-    short.set(`${place}/${part}/${name}`, n.toString(36));
+    short.set(`${place}/${part}/${name}`, BY_ID.has(part) ? `${part}/${name}` : n.toString(36));
   }
   for (const [place, parts] of Object.entries(english))
     for (const [part, said] of Object.entries(parts)) {
+      if (BY_ID.has(part)) {
+        const lines = Object.entries(said).map(
+          ([name, text]) => `  ${name}: ${value(text, (t) => t, true)},`,
+        );
+        write(
+          join(SOURCE, `${part}.ts`),
+          `${HEAD}import { texts } from '../../src';\n\nexport const say = /*#__PURE__*/ texts('${place}', '${part}', {\n${lines.join('\n')}\n});\n`,
+        );
+        continue;
+      }
       const each = Object.entries(said).map(([name, text]) => {
         const made = value(text, (t) => t, true);
-        return [
-          name,
-          `/*#__PURE__*/ message('${place}', '${short.get(`${place}/${part}/${name}`)}', ${made})`,
-        ];
+        return [name, `/*#__PURE__*/ m('${short.get(`${place}/${part}/${name}`)}', ${made})`];
       });
       // Words are shaken out one by one; what a screen says is said together.
       const code =
@@ -135,7 +151,7 @@ export function make() {
       const used = usedBy(code).join(', ');
       write(
         join(SOURCE, `${part}.ts`),
-        `${HEAD}import { message${used ? `, ${used}` : ''}${types} } from '../../src';\n\n${code}\n`,
+        `${HEAD}import { messagesOf${used ? `, ${used}` : ''}${types} } from '../../src';\n\nconst m = /*#__PURE__*/ messagesOf('${place}');\n${code}\n`,
       );
     }
   const others = languages().filter((l) => l !== SOURCE);

@@ -49,32 +49,46 @@ export const takeTable = (language: string, place: string, table: Table): void =
 export const placesWithout = (language: string): readonly string[] =>
   language === SOURCE ? [] : [...places].filter((place) => !tables.has(`${language}/${place}`));
 
+interface Message {
+  (id: string, english: string): () => string;
+  <T>(id: string, english: (told: T) => string): (told: T) => string;
+}
+
 /**
- * A message in the language that is read now; in English until the place's messages have come.
- * @param place what its messages are fetched with
- * @param id unique in the place
+ * Messages in the language that is read now; in English until the place's messages have come.
+ * @param place what its messages are fetched with; ids are unique in it
  */
-export function message(place: string, id: string, english: string): () => string;
-export function message<T>(
-  place: string,
-  id: string,
-  english: (told: T) => string,
-): (told: T) => string;
-export function message<T>(
-  place: string,
-  id: string,
-  english: string | ((told: T) => string),
-): (told: T) => string {
+export const messagesOf = (place: string): Message => {
   places.add(place);
-  return (told) => {
+  return <T>(id: string, english: string | ((told: T) => string)) =>
+    (told?: T): string => {
+      const language = languageOf(reader.locale());
+      let said: string | ((told: T) => string) = english;
+      if (language !== SOURCE) {
+        const table = tables.get(`${language}/${place}`);
+        if (table) said = (table[id] as typeof said | undefined) ?? english;
+        else reader.missing();
+      }
+      return typeof said === 'string' ? said : said(told!);
+    };
+};
+
+/**
+ * Messages that files of data name by id: looked up, and told nothing.
+ * @param part of the place
+ */
+export function texts(
+  place: string,
+  part: string,
+  english: Readonly<Record<string, string>>,
+): (name: string) => string | undefined {
+  places.add(place);
+  return (name) => {
     const language = languageOf(reader.locale());
-    let said: string | ((told: T) => string) = english;
-    if (language !== SOURCE) {
-      const table = tables.get(`${language}/${place}`);
-      if (table) said = (table[id] as typeof said | undefined) ?? english;
-      else reader.missing();
-    }
-    return typeof said === 'string' ? said : said(told);
+    if (!Object.hasOwn(english, name) || language === SOURCE) return english[name];
+    const table = tables.get(`${language}/${place}`);
+    if (!table) reader.missing();
+    return (table?.[`${part}/${name}`] as string | undefined) ?? english[name];
   };
 }
 

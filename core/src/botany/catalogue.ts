@@ -1,8 +1,8 @@
 import '../zod-setup';
 import * as z from 'zod';
-import * as parts from '@hypogeon/messages/core-hazard-parts';
-import * as names from '@hypogeon/messages/core-plant-names';
-import * as ways from '@hypogeon/messages/core-ways';
+import { say as parts } from '@hypogeon/messages/core-hazard-parts';
+import { say as names } from '@hypogeon/messages/core-plant-names';
+import { say as ways } from '@hypogeon/messages/core-ways';
 import taxa from '../data/taxa.json' with { type: 'json' };
 import { said } from '../said';
 import { taxonSchema, type Taxon } from './taxon';
@@ -12,10 +12,7 @@ const inWords = (taxon: Taxon): Taxon => ({
   ...taxon,
   /** `Jade plant; Money plant` of the catalogue of messages. */
   get common() {
-    const { [camel(taxon.id)]: called } = names as Readonly<
-      Record<string, (() => string) | undefined>
-    >;
-    return called?.().split('; ') ?? [];
+    return names(camel(taxon.id))?.split('; ') ?? [];
   },
   methods: taxon.methods.map((way) => said(way, 'why', ways)),
   not: taxon.not.map((way) => said(way, 'why', ways)),

@@ -1,7 +1,7 @@
 import '../zod-setup';
 import * as z from 'zod';
-import * as names from '@hypogeon/messages/core-component-names';
-import * as dusts from '@hypogeon/messages/core-dust';
+import { say as names } from '@hypogeon/messages/core-component-names';
+import { say as dusts } from '@hypogeon/messages/core-dust';
 import components from '../data/components.json' with { type: 'json' };
 import { said } from '../said';
 import { componentSchema, type Component } from './component';
