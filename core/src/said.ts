@@ -11,9 +11,7 @@ export function said<T extends object>(
 ): T {
   const id = of[key];
   if (typeof id !== 'string' || say(id) === undefined) return of;
-  return Object.defineProperty({ ...of }, key, {
-    get: () => say(id),
-    enumerable: true,
-    configurable: true,
-  });
+  const told = { get: () => say(id), enumerable: true, configurable: true };
+  // What was said so before stays so: a copy by value would keep the language of now.
+  return Object.defineProperties({}, { ...Object.getOwnPropertyDescriptors(of), [key]: told }) as T;
 }

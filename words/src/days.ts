@@ -78,4 +78,9 @@ function formatFor(locale: string, options: Intl.DateTimeFormatOptions): Intl.Da
 const msOf = (day: Day): number => dayNumber(day) * 86_400_000;
 
 /** `Thu 26 Nov`: without commas, and with plain spaces, which differ between browsers. */
-const plainly = (text: string): string => text.replace(/,/g, '').replace(/[\u2009\u202f]/g, ' ');
+const plainly = (text: string): string =>
+  text
+    .replace(/,/g, '')
+    .replace(/[\u2009\u202f]/g, ' ')
+    // `19. Apr.` would end a sentence twice.
+    .replace(/(\p{L})\./gu, '$1');

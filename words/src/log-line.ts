@@ -222,11 +222,11 @@ function tallyWords({
   }
   const c = counts ?? { rooted: 0, pupped: 0, rotted: 0, dried: 0, lost: 0 };
   const parts = [
-    [c.rooted, 'rooted'],
+    [c.rooted, say.rooted()],
     [c.pupped, say.withPups()],
     [heads ?? 0, say.youngPlantsInAll()],
     [buds ?? 0, say.withABudBelow()],
-    [c.rotted, 'rotted'],
+    [c.rotted, say.rotted()],
     [c.dried, say.driedUp()],
     [c.lost, say.lostOtherwise()],
   ].filter(([n]) => n !== 0);

@@ -82,6 +82,32 @@ export function plantsText({ rooted, rotted, dried }: Plants): string {
   ].join(', ');
 }
 
+const WEIGHT: Readonly<Record<NonNullable<Seen['weight']>, string>> = {
+  get light() {
+    return say.light();
+  },
+  get middling() {
+    return say.middling();
+  },
+  get heavy() {
+    return say.heavy();
+  },
+};
+const FINGER: Readonly<Record<NonNullable<Seen['finger']>, string>> = {
+  get 'bone dry'() {
+    return say.boneDry();
+  },
+  get dry() {
+    return say.dry();
+  },
+  get cool() {
+    return say.cool();
+  },
+  get wet() {
+    return say.wet();
+  },
+};
+
 /** `18 °C, 62% damp. The pot is light, about 40 mL in it. A finger feels it dry at the stems.` */
 export function seenText(
   { tempC, rh, weight, waterMl, finger, smell }: Seen,
@@ -98,8 +124,11 @@ export function seenText(
     }),
     weight === null || waterMl === null
       ? say.theyLieBareOn()
-      : say.thePotIsAbout({ weight, volume: volumeText(waterMl, units.length, units.locale) }),
-    ...(finger === null ? [] : [say.aFingerAtThe({ finger })]),
+      : say.thePotIsAbout({
+          weight: WEIGHT[weight],
+          volume: volumeText(waterMl, units.length, units.locale),
+        }),
+    ...(finger === null ? [] : [say.aFingerAtThe({ finger: FINGER[finger] })]),
     ...(smell ? [say.itSmellsSour()] : []),
   ];
 }

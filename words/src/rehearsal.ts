@@ -32,7 +32,7 @@ export function ofHundred({ share, se }: Estimate, what: string): string {
 /** What became of the others: `5 rotted, 1 dried up, 6 wait`. */
 export function othersText({ rotted, dried, waiting }: Outcome): string {
   return [
-    [hundred(rotted.share), 'rotted'],
+    [hundred(rotted.share), say.rotted()],
     [hundred(dried.share), say.driedUp()],
     [hundred(waiting.share), say.stillWithoutRoots()],
   ]

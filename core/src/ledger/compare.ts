@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-ledger-compare';
 import { countLedger, type LedgerCount } from './count';
 import {
   aalenJohansen,
@@ -253,7 +254,7 @@ function confounding(by: Grouping, a: GroupResult, b: GroupResult): readonly str
     let shared = 0;
     for (const [name, share] of pa) shared += Math.min(share, pb.get(name) ?? 0);
     if (shared >= SHARED_LEAST) return [];
-    return [`in ${watched}: mostly ${largest(pa)} against ${largest(pb)}`];
+    return [say.inMostlyAgainst({ watched, largest: largest(pa), largest2: largest(pb) })];
   });
   const season = seasons(a, b);
   return season ? [...told, season] : told;
@@ -291,5 +292,5 @@ function seasons(a: GroupResult, b: GroupResult): string {
   const lengths = Math.hypot(p.x, p.y) * Math.hypot(q.x, q.y);
   if (lengths < 0.04) return '';
   const apart = Math.acos(Math.max(-1, Math.min(1, (p.x * q.x + p.y * q.y) / lengths)));
-  return apart > Math.PI / 2 ? 'in season: cut at other times of the year' : '';
+  return apart > Math.PI / 2 ? say.inSeasonCutAt() : '';
 }

@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-counted';
 import { countLedger, ledgerShares, type LedgerCount, type LedgerShares } from './count';
 import { shareOf } from './effective';
 import type { ShareInterval } from '../stats';
@@ -74,7 +75,7 @@ export function countedBy(
       .map(([name, members]) => rowOf(name, members, correlation))
       .sort((a, b) => b.count.stuck - a.count.stuck || (a.name < b.name ? -1 : 1)),
     // So that the rows add up to all.
-    ...(untold.length > 0 ? [rowOf('Not told', untold, correlation)] : []),
+    ...(untold.length > 0 ? [rowOf(say.notTold(), untold, correlation)] : []),
   ];
 }
 

@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-desk';
 import type { Day } from '../days';
 import type { Emergence } from './emergence';
 import type { CaseName, LedgerCase } from './case';
@@ -154,7 +155,7 @@ export function ledgerDesk() {
       const mine = matching(cases, filter);
       return {
         rows: moneyBy(mine, by, correlation, plantPrice),
-        all: moneyOf('All', mine, correlation, plantPrice),
+        all: moneyOf(say.all(), mine, correlation, plantPrice),
       };
     },
     /** How many a trial wants in each arm, and the chance with as many as are given. */

@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-grouping';
 import {
   airOf,
   containerOf,
@@ -49,31 +50,81 @@ export const GROUPINGS = [
 export type Grouping = (typeof GROUPINGS)[number];
 
 export const GROUPING_NAME: Readonly<Record<Grouping, string>> = {
-  method: 'Method',
-  plant: 'Plant',
-  genus: 'Genus',
-  school: 'How long the cut dried',
-  'place of callus': 'Where it dried',
-  gate: 'Watered early or not',
-  'first water': 'First water',
-  'medium or water': 'Medium or water',
-  'days to dry': 'Days to dry',
-  'days to water': 'Days from cut to water',
-  watering: 'Watering',
-  aid: 'Aid on the wound',
-  opening: 'Taken off',
-  firmness: 'Firmness',
-  depth: 'Depth',
-  length: 'Piece length',
-  leaves: 'Leaves',
-  mix: 'Mix',
-  pot: 'Pot',
-  space: 'Place',
-  air: 'Air of the place when cut',
-  neighbours: 'Rot close by',
-  season: 'Season of the cut',
-  year: 'Year of the cut',
-  mother: 'Mother',
+  get method() {
+    return say.method();
+  },
+  get plant() {
+    return say.plant();
+  },
+  get genus() {
+    return say.genus();
+  },
+  get school() {
+    return say.howLongTheCut();
+  },
+  get 'place of callus'() {
+    return say.whereItDried();
+  },
+  get gate() {
+    return say.wateredEarlyOrNot();
+  },
+  get 'first water'() {
+    return say.firstWater();
+  },
+  get 'medium or water'() {
+    return say.mediumOrWater();
+  },
+  get 'days to dry'() {
+    return say.daysToDry();
+  },
+  get 'days to water'() {
+    return say.daysFromCutTo();
+  },
+  get watering() {
+    return say.watering();
+  },
+  get aid() {
+    return say.aidOnTheWound();
+  },
+  get opening() {
+    return say.takenOff();
+  },
+  get firmness() {
+    return say.firmness();
+  },
+  get depth() {
+    return say.depth();
+  },
+  get length() {
+    return say.pieceLength();
+  },
+  get leaves() {
+    return say.leaves();
+  },
+  get mix() {
+    return say.mix();
+  },
+  get pot() {
+    return say.pot();
+  },
+  get space() {
+    return say.place();
+  },
+  get air() {
+    return say.airOfThePlace();
+  },
+  get neighbours() {
+    return say.rotCloseBy();
+  },
+  get season() {
+    return say.seasonOfTheCut();
+  },
+  get year() {
+    return say.yearOfTheCut();
+  },
+  get mother() {
+    return say.mother();
+  },
 };
 
 /** The group of a batch, by name; null where it is not told. */
@@ -90,8 +141,8 @@ export function groupOf(state: State, batch: Batch, by: Grouping): string | null
     case 'place of callus':
       return figuresOf(state, batch)?.wound
         ? batch.callusAt === 'rack'
-          ? 'Bare, on a rack'
-          : 'In dry medium'
+          ? say.bareOnARack()
+          : say.inDryMedium()
         : null;
     case 'gate':
       return gateGroup(state, batch);
@@ -114,11 +165,11 @@ export function groupOf(state: State, batch: Batch, by: Grouping): string | null
     case 'depth':
       return batch.stemMm === undefined
         ? null
-        : (DEPTHS[[15, 35].findIndex((mm) => batch.stemMm! <= mm)] ?? DEPTHS[2]);
+        : depths().at([15, 35].findIndex((mm) => batch.stemMm! <= mm))!;
     case 'length':
       return batch.lengthMm === undefined
         ? null
-        : (LENGTHS[[50, 100].findIndex((mm) => batch.lengthMm! <= mm)] ?? LENGTHS[2]);
+        : lengths().at([50, 100].findIndex((mm) => batch.lengthMm! <= mm))!;
     case 'mix':
       return batch.mix === undefined ? null : (mixOf(state, batch.mix)?.name ?? null);
     case 'pot':
@@ -128,11 +179,11 @@ export function groupOf(state: State, batch: Batch, by: Grouping): string | null
     case 'air':
       return airGroup(state, batch);
     case 'neighbours':
-      return rotBeside(state, batch) ? 'Rot close by before its own' : 'No rot close by';
+      return rotBeside(state, batch) ? say.rotCloseByBefore() : say.noRotCloseBy();
     case 'days to water':
       return waterGroup(batch);
     case 'season':
-      return SEASONS[seasonIndex(state, batch.cutOn)]!;
+      return seasons()[seasonIndex(state, batch.cutOn)]!;
     case 'year':
       return batch.cutOn.slice(0, 4);
     case 'mother':
@@ -142,60 +193,78 @@ export function groupOf(state: State, batch: Batch, by: Grouping): string | null
 
 /** What its roots grew in. */
 const MEDIUM_GROUP: Readonly<Record<Course['medium'], string>> = {
-  water: 'In water',
-  air: 'Bare until roots',
-  mix: 'In medium',
+  get water() {
+    return say.inWater();
+  },
+  get air() {
+    return say.bareUntilRoots();
+  },
+  get mix() {
+    return say.inMedium();
+  },
 };
 
 const OPENING_GROUP: Readonly<Record<Opening, string>> = {
-  cut: 'Cut',
-  snapped: 'Snapped',
-  parted: 'By itself',
-  broken: 'Broken',
+  get cut() {
+    return say.cut();
+  },
+  get snapped() {
+    return say.snapped();
+  },
+  get parted() {
+    return say.byItself();
+  },
+  get broken() {
+    return say.broken();
+  },
 };
 /** To 15 mm, to 35 mm, deeper; and to 50 mm, to 100 mm, longer. */
-const DEPTHS = ['Shallow', 'Middling', 'Deep'] as const;
-const LENGTHS = ['Small', 'Medium', 'Long'] as const;
+const depths = (): readonly string[] => [say.shallow(), say.middling(), say.deep()];
+const lengths = (): readonly string[] => [say.small(), say.medium(), say.long()];
 
-export const DRY_DAYS = [
-  'Set the same day',
-  'Dried 1–3 days',
-  'Dried 4–7 days',
-  'Dried 8–14 days',
-  'Dried more than 14 days',
-] as const;
+const dryDays = (): readonly string[] => [
+  say.setTheSameDay(),
+  say.dried13(),
+  say.dried47(),
+  say.dried814(),
+  say.driedMoreThan14(),
+];
 
 /** How long it lay before it was set. */
 function dryGroup({ cutOn, settings: [first] }: Batch): string | null {
   if (!first) return null;
   const days = daysBetween(cutOn, first.day);
-  return DRY_DAYS[days < 1 ? 0 : days <= 3 ? 1 : days <= 7 ? 2 : days <= 14 ? 3 : 4];
+  return dryDays()[days < 1 ? 0 : days <= 3 ? 1 : days <= 7 ? 2 : days <= 14 ? 3 : 4]!;
 }
 
 function gateGroup(state: State, batch: Batch): string | null {
   const early = wateredEarly(state, batch);
-  return early === null ? null : early ? 'Watered before it was safe' : 'Watered once it was safe';
+  return early === null ? null : early ? say.wateredBeforeItWas() : say.wateredOnceItWas();
 }
 
 function potGroup(state: State, batch: Batch): string | null {
   const pot = batch.container === undefined ? null : containerOf(state, batch.container);
   if (!pot) return null;
-  return pot.wall === 'clay' ? 'Clay' : pot.wall === 'glass' ? 'Glass' : 'Plastic or glazed';
+  return pot.wall === 'clay'
+    ? say.clay()
+    : pot.wall === 'glass'
+      ? say.glass()
+      : say.plasticOrGlazed();
 }
 
-export const WATER_GAPS = [
-  'Within a day',
-  'After 2–3 days',
-  'After 4–7 days',
-  'After 8–14 days',
-  'After more than 14 days',
-] as const;
+export const waterGaps = (): readonly string[] => [
+  say.withinADay(),
+  say.after23(),
+  say.after47(),
+  say.after814(),
+  say.afterMoreThan14(),
+];
 
 /** Days from the cut to the first water, however gentle; null while it had none. */
 function waterGroup({ cutOn, waterings: [first] }: Batch): string | null {
   if (!first) return null;
   const days = daysBetween(cutOn, first.day);
-  return WATER_GAPS[[1, 3, 7, 14].findIndex((most) => days <= most)] ?? WATER_GAPS[4];
+  return waterGaps().at([1, 3, 7, 14].findIndex((most) => days <= most))!;
 }
 
 /** Relative humidity below which air is called dry, and from which damp. Working assumptions. */
@@ -207,10 +276,10 @@ function airGroup(state: State, batch: Batch): string | null {
   // Of a place nobody described nothing is known.
   if (!state.spaces.has(space)) return null;
   const { rh } = airOf(state, space, batch.cutOn);
-  return rh < DRY_BELOW ? 'Dry, under 50%' : rh < DAMP_FROM ? 'Middling, 50–65%' : 'Damp, over 65%';
+  return rh < DRY_BELOW ? say.dryUnder50() : rh < DAMP_FROM ? say.middlingAir() : say.dampOver65();
 }
 
-export const SEASONS = ['Spring', 'Summer', 'Autumn', 'Winter'] as const;
+const seasons = (): readonly string[] => [say.spring(), say.summer(), say.autumn(), say.winter()];
 
 /** The quarter of the year, turned round south of the equator: for reading back, never for advice. */
 function seasonIndex(state: State, day: string): number {

@@ -1,4 +1,5 @@
 import { inSentence } from '@hypogeon/messages';
+import * as say from '@hypogeon/messages/core-ledger-losses';
 import { addDays, isoWeek } from '../days';
 import { countLedger, type LedgerCount } from './count';
 import { fisherP, newcombeOf, wilsonOf, type ShareDifference, type ShareInterval } from '../stats';
@@ -6,7 +7,7 @@ import { effectiveOf, shareOf, whole, type Effective } from './effective';
 import { holm, strengthOf, type Strength } from './evidence';
 import type { CaseName, LedgerCase } from './case';
 import { gather } from './filter';
-import { GROUPING_NAME, WATER_GAPS, type Grouping } from './grouping';
+import { GROUPING_NAME, waterGaps, type Grouping } from './grouping';
 import { LOSSES, type Loss } from './rows';
 
 /** Losses of a stretch of time or a group, by cause; a loss between two looks is spread over the days between. */
@@ -58,7 +59,7 @@ export function lossesByWater(
     cases.filter((c) => c.settled),
     'days to water',
   );
-  return WATER_GAPS.flatMap((name) => {
+  return waterGaps().flatMap((name) => {
     const members = groups.get(name);
     return members ? [lossGroup(name, members, correlation)] : [];
   });
@@ -222,6 +223,12 @@ function against(
 /** A finding in one plain sentence. */
 export function findingWords({ by, group, cause, here, elsewhere }: Finding): string {
   const percent = (s: ShareInterval): string => `${Math.round(s.share * 100)}%`;
-  const what = cause === 'rotted' ? 'rotted' : 'were lost';
-  return `${GROUPING_NAME[by]}, ${inSentence(group)}: ${percent(here)} ${what}, against ${percent(elsewhere)} elsewhere.`;
+  const what = cause === 'rotted' ? 'rotted' : say.wereLost();
+  return say.againstElsewhere({
+    groupingName: GROUPING_NAME[by],
+    inSentence: inSentence(group),
+    percent: percent(here),
+    what,
+    percent2: percent(elsewhere),
+  });
 }

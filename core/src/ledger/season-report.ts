@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-season-report';
 import type { Day } from '../days';
 import type { Emergence } from './emergence';
 import type { LedgerCase } from './case';
@@ -50,6 +51,6 @@ export function seasonReport(
     byWater: lossesByWater(mine, correlation),
     findings: findLosses(mine, correlation),
     money: moneyBy(mine, 'method', correlation, plantPrice),
-    moneyOfAll: moneyOf('All', mine, correlation, plantPrice),
+    moneyOfAll: moneyOf(say.all(), mine, correlation, plantPrice),
   };
 }

@@ -255,10 +255,9 @@ export class WaterPage {
     const by = Math.round(Math.abs(pace.likely - 1) * 100);
     const side = pace.likely > 1 ? say.faster() : say.slower();
     const spread = Math.round(pace.sd * 100);
-    const times = (n: number, one: string, many: string): string => `${n} ${n === 1 ? one : many}`;
     const seen = [
-      pace.weighings > 0 ? times(pace.weighings, 'weighing', 'weighings') : '',
-      pace.touches > 0 ? times(pace.touches, 'touch', 'touches') : '',
+      pace.weighings > 0 ? say.weighings({ n: pace.weighings }) : '',
+      pace.touches > 0 ? say.touches({ n: pace.touches }) : '',
     ].filter(Boolean);
     return say.thisPotDriesGive({
       what: by < 3 ? say.asModelled() : say.thanModelled({ by, side }),

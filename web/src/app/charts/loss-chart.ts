@@ -7,7 +7,7 @@ import { hatched, type ChartModel } from './chart-model';
  * Losses stacked by the week in which they came, over the soil line, each cause with its own hatching.
  * @param unit what the numbers under the line are: `week`, `week of year`
  */
-export function lossChart(weeks: readonly LossBar[], unit = 'week'): ChartModel {
+export function lossChart(weeks: readonly LossBar[], unit = say.week()): ChartModel {
   return {
     says: lossText(weeks, unit),
     stops: weeks.map((w, i) => ({ x: i, says: lossBarText(w, unit) })),
@@ -30,7 +30,7 @@ export function lossChart(weeks: readonly LossBar[], unit = 'week'): ChartModel 
       xAxis: {
         type: 'category',
         data: weeks.map((w) => w.name),
-        name: unit === 'week' ? 'week' : '',
+        name: unit === say.week() ? say.week() : '',
         nameLocation: 'end',
         axisLine: { show: true, lineStyle: { color: ink('--ink'), width: 2 } },
       },

@@ -123,7 +123,7 @@ export function waterChart(given: CourseGiven, speech: Speech): ChartModel | nul
             axisLabel: {
               customValues: namedFills(limit),
               formatter: (fill: number) =>
-                fill === 0 ? 'empty' : fill === 1 ? say.fullDrained() : say.asksHere(),
+                fill === 0 ? say.empty() : fill === 1 ? say.fullDrained() : say.asksHere(),
               color: ink('--ink'),
               hideOverlap: true,
             },

@@ -17,7 +17,17 @@ const HEIGHT = 300;
 const GAP = 8;
 /** More than these are told in the list only. */
 const MOST = 14;
-const WORD = { take: 'take', wait: 'wait', leave: 'leave' } as const;
+const WORD = {
+  get take() {
+    return say.take();
+  },
+  get wait() {
+    return say.wait();
+  },
+  get leave() {
+    return say.leave();
+  },
+};
 
 /** A mother and her young ones to scale on the soil line; what is to be taken stands out, roots hang below. */
 @Component({

@@ -6,6 +6,7 @@ import {
   average,
   averageJugs,
   drainClass,
+  type DrainClass,
   dustCautions,
   airLack,
   mixNotes,
@@ -29,6 +30,22 @@ import { NumberPipe } from '../ui/number-pipe';
 import { Table } from '../ui/table';
 
 /** A mix as layers beside the pot it makes: parts by figures or by dragging, and what becomes of them. */
+/** How soon water on top is gone. */
+const DRAINS: Readonly<Record<DrainClass, string>> = {
+  get 'at once'() {
+    return say.atOnce();
+  },
+  get 'within two minutes'() {
+    return say.withinTwoMinutes();
+  },
+  get slowly() {
+    return say.slowly();
+  },
+  get hardly() {
+    return say.hardly();
+  },
+};
+
 @Component({
   selector: 'hy-mix-page',
   imports: [
@@ -119,7 +136,10 @@ export class MixPage {
       : this.desk.tests().flatMap((t) => t.pondedSeconds ?? []);
     if (clocked.length > 0) {
       const seconds = average(clocked).mean;
-      return say.sByTheClock({ drainClass: drainClass(seconds), seconds: Math.round(seconds) });
+      return say.sByTheClock({
+        drainClass: DRAINS[drainClass(seconds)],
+        seconds: Math.round(seconds),
+      });
     }
     const told =
       pondedSeconds < 1

@@ -297,8 +297,8 @@ export class ShelfPage {
         name: component.name,
         tone: toneOf(component.id, component.kind),
         says: [
-          component.kind,
-          component.feeds ? 'feeds' : '',
+          component.kind === 'organic' ? say.organic() : say.mineral(),
+          component.feeds ? say.feeds() : '',
           component.breaksDown ? say.breaksDown() : '',
         ]
           .filter(Boolean)

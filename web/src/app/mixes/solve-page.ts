@@ -125,7 +125,9 @@ const NAME: Readonly<Record<TargetName, string>> = {
             <ng-template [hyCell]="side" [of]="targets" let-t>
               <hy-field
                 unseen
-                [label]="name[t] + (side === 'min' ? ', at least' : ', at most')"
+                [label]="
+                  side === 'min' ? say.leastOf({ name: name[t] }) : say.mostOf({ name: name[t] })
+                "
                 [invalid]="bad(t, side)"
               >
                 <input

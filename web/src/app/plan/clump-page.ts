@@ -83,7 +83,9 @@ const MOST_ROWS = 60;
           <div class="fields">
             <hy-field
               [label]="
-                (pads() ? 'A full-grown pad, ' : 'The mother, across or up, ') + words.lengthUnit()
+                pads()
+                  ? say.aFullGrownPad({ lengthUnit: words.lengthUnit() })
+                  : say.theMotherAcrossOr({ lengthUnit: words.lengthUnit() })
               "
               [problem]="motherProblem()"
               [hint]="pads() ? say.padsOfTwoThirds() : say.offsetsOfAThird()"
@@ -264,7 +266,7 @@ export class ClumpPage {
   private readonly rooted = computed(
     () => this.her.way('rooted-offset') ?? this.her.way('division'),
   );
-  protected readonly noun = computed(() => (this.pads() ? 'Pad' : 'Offset'));
+  protected readonly noun = computed(() => (this.pads() ? say.pad() : say.offset()));
 
   protected readonly motherMm = computed(() => this.mm(this.draft().mother));
   protected readonly motherProblem = computed(() =>

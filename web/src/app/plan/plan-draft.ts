@@ -27,7 +27,9 @@ export const PURPOSE_WORD: Readonly<Record<Purpose, string>> = {
 
 /** What the blade is wiped with. */
 export const DISINFECTANT_WORD: Readonly<Record<Disinfectant, string>> = {
-  alcohol: 'alcohol, 70%',
+  get alcohol() {
+    return say.alcohol70();
+  },
   get bleach() {
     return say.diluteBleachRinsed();
   },

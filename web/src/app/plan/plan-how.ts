@@ -95,7 +95,7 @@ export class PlanHow {
       const plant = this.desk.plant()!;
       const { mean, low, high } = beliefOf(this.desk.state(), plant.id, figures);
       return {
-        ...this.blank(figures.method, figures.worth === 'poor' ? 'poor' : ''),
+        ...this.blank(figures.method, figures.worth === 'poor' ? say.poor() : ''),
         bar: { low: 100 * low, likely: 100 * mean, high: 100 * high },
         gives: say.live({ percent: this.words.percent(mean) }),
         range: this.words.percentSpan({ low, high }),
@@ -127,7 +127,7 @@ export class PlanHow {
 
   private wayRow(way: Way, best: string): WayRow {
     const { method, figures, needed, spare, within, chances } = way;
-    const poor = figures.worth === 'poor' ? 'poor' : '';
+    const poor = figures.worth === 'poor' ? say.poor() : '';
     const taken = within ? needed! : Math.min(PRACTICAL, spare?.count ?? PRACTICAL);
     return {
       ...this.blank(method, best || poor),
@@ -162,7 +162,7 @@ export class PlanHow {
 
   private givingRow({ way, taken, plants, spare }: Giving): WayRow {
     return {
-      ...this.blank(way.method, way.figures.worth === 'poor' ? 'poor' : ''),
+      ...this.blank(way.method, way.figures.worth === 'poor' ? say.poor() : ''),
       take:
         taken > 0
           ? say.take2({ what: spare?.guess ? say.about2() : '', taken })

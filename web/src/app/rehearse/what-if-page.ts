@@ -188,7 +188,7 @@ export class WhatIfPage {
     const { rooted, pupped, rotted, dried, lost } = asked.came;
     const share = (n: number): string => this.words.percent(n / asked.pieces);
     const others = [
-      [rotted, 'rotted'],
+      [rotted, say.rotted()],
       [dried, say.driedUp()],
       [lost, say.lostOtherwise()],
     ]

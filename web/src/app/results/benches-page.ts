@@ -228,7 +228,8 @@ export class BenchesPage {
       key: 'half',
       head: say.halfYear(),
       text: (r) => halfText(r),
-      note: (r) => [r.temperature, r.damp].filter(Boolean).join(', '),
+      note: (r) =>
+        [r.temperature && AIR[r.temperature], r.damp && AIR[r.damp]].filter(Boolean).join(', '),
     },
     { key: 'batches', head: say.batches(), number: true, text: (r) => `${r.batches}` },
     { key: 'set', head: say.setWord(), number: true, text: (r) => `${r.set}` },
@@ -369,7 +370,24 @@ const takenIn = ({ name, counts }: Offered): EntryDraft => ({
   },
 });
 
-const halfText = ({ half, year }: Pick<CountsRow, 'half' | 'year'>): string => `${half} ${year}`;
+/** The air where they were cut, as counts tell it. */
+const AIR = {
+  get warm() {
+    return say.warm();
+  },
+  get cool() {
+    return say.cool();
+  },
+  get damp() {
+    return say.damp();
+  },
+  get dry() {
+    return say.dry();
+  },
+};
+
+const halfText = ({ half, year }: Pick<CountsRow, 'half' | 'year'>): string =>
+  half === 'warm' ? say.warmHalf({ year }) : say.coldHalf({ year });
 
 function halvesOf(rows: readonly CountsRow[]): string {
   return [...new Set(rows.map(halfText))].sort().join(', ');
