@@ -188,7 +188,11 @@ export function make() {
   });
   write(
     'languages.ts',
-    `${HEAD}\n/** Every language there is a file of, and whether it says everything. */\nexport const LANGUAGES = [\n${listed.join('\n')}\n] as const;\n`,
+    `${HEAD}\n/** Every language there is a file of, and whether it says everything. */\nexport type LanguageId = ${languages()
+      .map((l) => `'${l}'`)
+      .join(
+        ' | ',
+      )};\n\nexport const LANGUAGES: readonly { readonly id: LanguageId; readonly whole: boolean }[] = [\n${listed.join('\n')}\n];\n`,
   );
   for (const file of readdirSync(to, { recursive: true }))
     if (file.endsWith('.ts') && !made.has(join(to, file))) rmSync(join(to, file));

@@ -1,5 +1,13 @@
 import type { Comparison, GroupSummary } from '@hypogeon/core/ledger';
-import { comparisonHeadline, comparisonWorking, fairTrial, halfDays, pText, unfairText } from '.';
+import {
+  comparisonHeadline,
+  comparisonWorking,
+  confoundingText,
+  fairTrial,
+  halfDays,
+  pText,
+  unfairText,
+} from '.';
 
 const side = (name: string, rooted: number, told: number, batches = 4): GroupSummary =>
   ({ name, told, settledBatches: batches, count: { rooted }, rooted: null, half: null }) as never;
@@ -50,10 +58,17 @@ describe('two ways compared, in a sentence', () => {
     expect(says(0.05, { a: side('None', 0, 0) })).not.toContain('other way round');
   });
 
+  const MIX = { by: 'mix', most: 'Grit', against: 'Leaf bed' } as const;
+
+  it('names what else differs', () => {
+    expect(confoundingText(MIX)).toBe('in mix: mostly Grit against Leaf bed');
+    expect(confoundingText({ by: 'season' })).toContain('other times of the year');
+  });
+
   it('counts what else differs, and says what a fair trial takes', () => {
     expect(unfairText(held({}))).toBe('');
-    expect(unfairText(held({ confounded: ['in mix'] }))).toContain('one other thing too');
-    expect(unfairText(held({ confounded: ['in mix', 'in place'] }))).toContain('2 other things');
+    expect(unfairText(held({ confounded: [{ by: 'season' }] }))).toContain('one other thing too');
+    expect(unfairText(held({ confounded: [{ by: 'season' }, MIX] }))).toContain('2 other things');
     expect(fairTrial(held({ trialOf: 38 }))).toContain('about 38 cuttings each');
     expect(fairTrial(held({}))).toContain('no trial of a sensible size');
   });

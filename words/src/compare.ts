@@ -1,4 +1,9 @@
-import type { Comparison, GroupSummary } from '@hypogeon/core/ledger';
+import {
+  GROUPING_NAME,
+  type Comparison,
+  type Confounding,
+  type GroupSummary,
+} from '@hypogeon/core/ledger';
 import { inSentence } from '@hypogeon/messages';
 import * as say from '@hypogeon/messages/compare';
 import { decimal } from './numbers';
@@ -123,3 +128,13 @@ export function unfairText({ confounded }: Comparison): string {
 /** What a fair trial of the two would need. */
 export const fairTrial = ({ trialOf }: Comparison): string =>
   trialOf === null ? say.theyAreSoAlike() : say.aFairTrialTakes({ trialOf });
+
+/** What else two groups differ in: `in mother: mostly the blue one against the tall one`. */
+export const confoundingText = (c: Confounding): string =>
+  c.by === 'season'
+    ? say.inSeasonCutAt()
+    : say.inMostlyAgainst({
+        by: inSentence(GROUPING_NAME[c.by]),
+        most: c.most,
+        against: c.against,
+      });

@@ -5,8 +5,6 @@ import * as say from '@hypogeon/messages/forecast';
 import { counted } from './plural';
 import { percent, percentSpan } from './shares';
 
-const FORECAST = { one: 'forecast', other: 'forecasts' };
-
 type Said = Pick<EntryOf<'forecast'>, 'rooted' | 'low' | 'high' | 'cuttings' | 'days'>;
 
 /** `Forecast: 78% of 9 with roots by day 120 (60–100%).` */
@@ -24,7 +22,7 @@ export function rangesText(ranges: ForecastsHeld['ranges']): string {
   const { held, of, low, high } = ranges;
   const told = say.whatCameLayWithin({
     held,
-    counted: counted(of, FORECAST),
+    counted: say.forecasts({ of }),
     percentSpan: percentSpan({ low, high }),
   });
   if (low > 0.8) return say.theyAreTooCareful({ told });

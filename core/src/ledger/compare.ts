@@ -1,4 +1,3 @@
-import * as say from '@hypogeon/messages/core-ledger-compare';
 import { countLedger, type LedgerCount } from './count';
 import {
   aalenJohansen,
@@ -128,7 +127,7 @@ export interface Comparison {
   /** That a roots more often than b, cuttings of a batch taken as alike, 0–1. */
   readonly chance: number;
   /** What else the groups differ in, in sentences. */
-  readonly confounded: readonly string[];
+  readonly confounded: readonly Confounding[];
   /** Cuttings in each arm of a fair trial that would find such a difference four times in five. */
   readonly trialOf: number | null;
 }
@@ -243,21 +242,36 @@ function withinPlants(a: GroupResult, b: GroupResult): MantelHaenszel | null {
   return mantelHaenszel([...taxa].map((taxon) => ({ a: of(a, taxon), b: of(b, taxon) })));
 }
 
+/** What else two groups differ in: by another grouping, or by when in the year they were cut. */
+export type Confounding =
+  | { readonly by: 'season' }
+  | {
+      readonly by: Exclude<Grouping, 'season'>;
+      /** The largest part of either. */
+      readonly most: string;
+      readonly against: string;
+    };
+
 /** Groups that share less than this of their make-up differ in it. Working assumption. */
 const SHARED_LEAST = 0.5;
-const WATCHED: readonly Grouping[] = ['plant', 'method', 'mother', 'space', 'mix'];
+const WATCHED: readonly Exclude<Grouping, 'season'>[] = [
+  'plant',
+  'method',
+  'mother',
+  'space',
+  'mix',
+];
 
-function confounding(by: Grouping, a: GroupResult, b: GroupResult): readonly string[] {
-  const told = WATCHED.filter((g) => g !== by).flatMap((watched) => {
+function confounding(by: Grouping, a: GroupResult, b: GroupResult): readonly Confounding[] {
+  const told: Confounding[] = WATCHED.filter((g) => g !== by).flatMap((watched) => {
     const [pa, pb] = [makeUp(watched, a.cases), makeUp(watched, b.cases)];
     if (pa.size === 0 || pb.size === 0) return [];
     let shared = 0;
     for (const [name, share] of pa) shared += Math.min(share, pb.get(name) ?? 0);
     if (shared >= SHARED_LEAST) return [];
-    return [say.inMostlyAgainst({ watched, largest: largest(pa), largest2: largest(pb) })];
+    return [{ by: watched, most: largest(pa), against: largest(pb) }];
   });
-  const season = seasons(a, b);
-  return season ? [...told, season] : told;
+  return seasonsDiffer(a, b) ? [...told, { by: 'season' }] : told;
 }
 
 function makeUp(by: Grouping, cases: readonly LedgerCase[]): ReadonlyMap<string, number> {
@@ -276,7 +290,7 @@ const largest = (shares: ReadonlyMap<string, number>): string =>
   [...shares].reduce((a, b) => (b[1] > a[1] ? b : a))[0];
 
 /** Cut at other times of the year: the middles of the cuts lie more than a season apart on the year's circle. */
-function seasons(a: GroupResult, b: GroupResult): string {
+function seasonsDiffer(a: GroupResult, b: GroupResult): boolean {
   const angle = (cases: readonly LedgerCase[]): { x: number; y: number } => {
     let [x, y, n] = [0, 0, 0];
     for (const { cutOn, count } of cases) {
@@ -290,7 +304,7 @@ function seasons(a: GroupResult, b: GroupResult): string {
   };
   const [p, q] = [angle(a.cases), angle(b.cases)];
   const lengths = Math.hypot(p.x, p.y) * Math.hypot(q.x, q.y);
-  if (lengths < 0.04) return '';
+  if (lengths < 0.04) return false;
   const apart = Math.acos(Math.max(-1, Math.min(1, (p.x * q.x + p.y * q.y) / lengths)));
-  return apart > Math.PI / 2 ? say.inSeasonCutAt() : '';
+  return apart > Math.PI / 2;
 }

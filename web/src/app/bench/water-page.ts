@@ -63,6 +63,14 @@ const BACK_DAYS = 28;
 const AHEAD_DAYS = 21;
 
 /** The water of one batch: what the can may do, why, and what each school would make of it. */
+/** How water came to it. */
+const HOW: Readonly<Record<WaterManner, () => string>> = {
+  poured: say.pouredFromAbove,
+  bottom: say.fromBelow,
+  soaked: say.soakedThrough,
+  misted: say.misted,
+};
+
 @Component({
   selector: 'hy-water-page',
   imports: [
@@ -164,7 +172,7 @@ export class WaterPage {
       ...batch.waterings.map((w) => ({
         day: w.day,
         kind: w.how === 'misted' ? ('misted' as const) : ('watered' as const),
-        says: `${this.words.day(w.day)}: ${w.how}`,
+        says: `${this.words.day(w.day)}: ${HOW[w.how]()}`,
       })),
       ...batch.weighings.map((w) => ({
         day: w.day,

@@ -103,7 +103,7 @@ export function incidenceChart(all: readonly IncidenceGroup[]): ChartModel {
           type: 'value',
           min: 0,
           max: lastDay,
-          name: narrow ? '' : 'days',
+          name: narrow ? '' : say.days(),
           nameLocation: 'end',
           axisLine: { onZero: false },
           splitLine: { show: false },

@@ -23,7 +23,14 @@ const CURVES = [
   },
   { key: 'reserves', name: 'reserves', ink: '--soil', dash: [2, 3] },
   { key: 'rooted', name: 'rooted', ink: '--living', dash: 'solid' },
-  { key: 'rotted', name: 'rotted', ink: '--rot', dash: [8, 2, 2, 2] },
+  {
+    key: 'rotted',
+    get name() {
+      return say.rotted();
+    },
+    ink: '--rot',
+    dash: [8, 2, 2, 2],
+  },
 ] as const;
 
 /**

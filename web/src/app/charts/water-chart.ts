@@ -43,6 +43,14 @@ const SCALE = 'path://M-5 4h10l-2.5 -8h-5z';
  * The water in a pot under the soil line, full on top as in a jug: what the air took above the line, drinks as drops.
  * Past solid; the days to come as a fan between slow and fast.
  */
+/** What was done, in the table. */
+const DONE: Readonly<Record<CourseMark['kind'], () => string>> = {
+  watered: say.watered,
+  misted: say.misted,
+  weighed: say.weighed,
+  felt: say.felt,
+};
+
 export function waterChart(given: CourseGiven, speech: Speech): ChartModel | null {
   const { days, today, marks, limit } = given;
   const first = days[0];
@@ -69,7 +77,7 @@ export function waterChart(given: CourseGiven, speech: Speech): ChartModel | nul
         evaporationText(d.evaporationMm, speech.length, speech.locale),
         marks
           .filter((m) => m.day === d.day)
-          .map((m) => m.kind)
+          .map((m) => DONE[m.kind]())
           .join(', '),
       ]),
     },

@@ -1,10 +1,10 @@
 import { computed, DOCUMENT, effect, inject, Injectable, signal } from '@angular/core';
 import { languageOf, placesWithout, PSEUDO, readMessagesAs, takeTable } from '@hypogeon/messages';
-import { LANGUAGES } from '@hypogeon/messages/languages';
+import { LANGUAGES, type LanguageId } from '@hypogeon/messages/languages';
 import { localeOf } from '@hypogeon/words';
 
 /** As the browser has it, or one of those there are. */
-export type LanguageChoice = 'auto' | (typeof LANGUAGES)[number]['id'] | typeof PSEUDO;
+export type LanguageChoice = 'auto' | LanguageId | typeof PSEUDO;
 
 const KEY = 'hypogeon.language';
 

@@ -307,7 +307,10 @@ export class StemDrawing {
   });
 
   protected readonly says = computed(() => {
-    const pieces = this.pieces().map((p) => `${p.kind}, ${this.words.length(p.toMm - p.fromMm)}`);
+    const pieces = this.pieces().map(
+      (p) =>
+        `${p.kind === 'segment' ? say.segment() : say.crown()}, ${this.words.length(p.toMm - p.fromMm)}`,
+    );
     return say.aStemOfCut({
       length: this.words.length(this.stem().lengthMm),
       pieces: pieces.join('; '),

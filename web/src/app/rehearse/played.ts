@@ -42,7 +42,7 @@ import { Playing } from './playing';
                 </h2>
                 <hy-icon-array [outcome]="o" />
                 <p class="rooted my-0.5 headline text-lg">
-                  {{ says.rooted(o.rooted, 'rooted') }}
+                  {{ says.rooted(o.rooted, say.rooted()) }}
                 </p>
                 <p class="my-0.5">{{ says.others(o) }}</p>
                 <p class="my-0.5">{{ says.days(o) }}</p>

@@ -5,6 +5,7 @@ import { GROUPING_NAME, GROUPINGS, type Grouping } from '@hypogeon/core/ledger';
 import {
   comparisonHeadline,
   comparisonWorking,
+  confoundingText,
   fairTrial,
   halfDays,
   pText,
@@ -121,7 +122,7 @@ interface Side {
             <ng-template>
               <ul class="m-0 pl-4.5">
                 @for (line of v.c.confounded; track $index) {
-                  <li>{{ line }}</li>
+                  <li>{{ confounding(line) }}</li>
                 }
               </ul>
             </ng-template>
@@ -163,6 +164,7 @@ interface Side {
 })
 export class ComparePage {
   protected readonly say = say;
+  protected readonly confounding = confoundingText;
 
   private readonly ledger = inject(Ledger);
   private readonly filters = inject(LedgerFilters);

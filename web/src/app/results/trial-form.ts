@@ -268,7 +268,7 @@ export class TrialForm {
   protected readonly more = computed(() => {
     const others = this.arms().length - 2;
     const groups = others > 0 ? say.groups({ others: others + 2 }) : say.twoGroups();
-    return `More: ${groups}, named “${this.fields().name ?? ''}”`;
+    return say.moreNamed({ groups, name: this.fields().name ?? '' });
   });
   /** What is wrong in a folded field is never hidden. */
   protected readonly sizeOpen = computed(() => {

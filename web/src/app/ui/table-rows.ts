@@ -10,6 +10,7 @@ import {
   signal,
   ViewEncapsulation,
 } from '@angular/core';
+import { say } from '@hypogeon/messages/table-rows';
 import { MatSort, MatSortHeader, type Sort } from '@angular/material/sort';
 import { MatTableModule } from '@angular/material/table';
 import { RouterLink } from '@angular/router';
@@ -52,6 +53,7 @@ import type { CellOf, Column } from './column';
             scope="col"
             [class.number]="column.number"
             [mat-sort-header]="column.key"
+            [sortActionDescription]="say.sort()"
             [disabled]="!column.sort"
             [arrowPosition]="column.number ? 'before' : 'after'"
           >
@@ -97,6 +99,8 @@ import type { CellOf, Column } from './column';
   styleUrl: './table-rows.scss',
 })
 export class TableRows<R> {
+  protected readonly say = say;
+
   readonly name = input.required<string>();
   readonly columns = input.required<readonly Column<R>[]>();
   readonly rows = input.required<readonly R[]>();
