@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { readFileSync } from 'node:fs';
+import { readdirSync, readFileSync } from 'node:fs';
 import { SEEN } from '../web/src/app/shell/pages-seen';
 import { DAY, expect, test } from './bench-test';
 
@@ -26,9 +26,20 @@ function stringsOf(file: string): string[] {
   return found;
 }
 
+/** What the demo's growers call their things stands in code. */
+const STORY = readdirSync('core/src/demo')
+  .filter((f) => !f.endsWith('.spec.ts'))
+  .flatMap((f) => [
+    ...readFileSync(`core/src/demo/${f}`, 'utf8').matchAll(/'((?:[^'\\\n]|\\.)+)'|`([^`$]+)`/g),
+  ])
+  .map((m) => m[1] ?? m[2]!);
+const LATIN = stringsOf('core/src/data/taxa.json').filter((s) => /^[A-Z]/.test(s));
+
 const OWN = [
+  ...STORY,
   ...stringsOf('core/src/data/demo-story.json'),
-  ...stringsOf('core/src/data/taxa.json').filter((s) => /^[A-Z]/.test(s)),
+  ...LATIN,
+  ...LATIN.flatMap((name) => name.split(' ')),
 ];
 
 /** What is read on the page outside of any message: what the demo's growers wrote, days and units are left out. */
@@ -55,7 +66,9 @@ async function unmarked(page: Page): Promise<string[]> {
         found.push(outside(element.getAttribute(name) ?? ''));
     return found;
   });
-  const names = OWN.toSorted((a, b) => b.length - a.length);
+  const names = [...new Set(OWN)]
+    .filter((name) => name.length > 2)
+    .toSorted((a, b) => b.length - a.length);
   const left = texts.map((text) => names.reduce((t, name) => t.replaceAll(name, ' '), text));
   const words = left.flatMap((text) => text.match(/(?<![-\p{L}])[\p{L}’]{3,}(?![-\p{L}])/gu) ?? []);
   return [...new Set(words)].filter((word) => !CALENDAR.has(word) && !PLAIN.has(word));

@@ -36,15 +36,28 @@ export const UNROOTED_NAME: Readonly<Record<UnrootedWaterId, string>> = {
 };
 
 export const REGIME_NAME: Readonly<Record<RegimeId, string>> = {
-  ...UNROOTED_NAME,
+  get dry() {
+    return say.dryUntilThereAre();
+  },
+  get sip() {
+    return say.aSmallDrinkWhen();
+  },
+  get damp() {
+    return say.theSurfaceKeptJust();
+  },
+  get mist() {
+    return say.misted();
+  },
+  get half() {
+    return say.asIfRootedBut();
+  },
   get base() {
     return say.someDropsAtThe();
   },
 };
 
 /** The same of young roots, with its reason. Common practice, no source. */
-const YOUNG: Readonly<Record<RegimeId, string>> = {
-  ...REGIME_NAME,
+const YOUNG: Readonly<Partial<Record<RegimeId, string>>> = {
   get mist() {
     return say.youngRootsAtThe();
   },
@@ -101,7 +114,7 @@ export function verdictReasonText(reason: VerdictReason, speech: Speech): string
     case 'regime':
       if (reason.sown) return say.sownTheSurfaceKept();
       return reason.rooted
-        ? `${YOUNG[reason.regime]}.${reason.beside && reason.regime === 'base' ? say.mistThoseWithoutRoots() : ''}`
+        ? `${YOUNG[reason.regime] ?? REGIME_NAME[reason.regime]}.${reason.beside && reason.regime === 'base' ? say.mistThoseWithoutRoots() : ''}`
         : say.noRootsYetSo({ regimeName: REGIME_NAME[reason.regime] });
   }
 }

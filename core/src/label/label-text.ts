@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-label-text';
 import { batchCode, drawnOf, plantOf } from '../bench';
 import { methodAs } from '../botany';
 import { isCrested, slipOf, type Slip } from '../care';
@@ -32,10 +33,10 @@ export function labelOf(
   const plant = plantOf(state, batch.taxon);
   const method = methodAs(plant?.taxon ?? null, batch.method);
   return {
-    name: `${plant?.name ?? 'Unknown plant'}${isCrested(batch) ? ', crested' : ''}`,
+    name: `${plant?.name ?? say.unknownPlant()}${isCrested(batch) ? say.crested() : ''}`,
     lines: [
       `${batch.count} ${batch.count === 1 ? method.one : method.many}`,
-      `cut ${write.full(batch.cutOn)}`,
+      say.cut({ day: write.full(batch.cutOn) }),
       ...noWaterLine(write, slipOf(state, batch, today, verdict)),
       ...fromLine(state, batch),
     ],
@@ -49,13 +50,13 @@ export function labelOf(
 /** Whose it is of, so that a cutting can be traced wherever it goes. */
 function fromLine({ mothers }: State, { mother }: Batch): readonly string[] {
   const name = mother === undefined ? undefined : mothers.get(mother)?.name;
-  return name === undefined ? [] : [`from ${name}`];
+  return name === undefined ? [] : [say.from({ name })];
 }
 
 /** The one line that saves a cutting in another’s hands. */
 function noWaterLine(write: WriteDay, { noWaterBefore, dryUntilRoots }: Slip): readonly string[] {
   if (dryUntilRoots) return [write.untilRoots];
-  return noWaterBefore === null ? [] : [`no water before ${write.short(noWaterBefore)}`];
+  return noWaterBefore === null ? [] : [say.noWaterBefore({ day: write.short(noWaterBefore) })];
 }
 
 /** The batch a scanned address or a typed code names; null if it is not in this journal. */

@@ -1,3 +1,5 @@
+import * as say from '@hypogeon/messages/core-label-sheet';
+
 /** A page and the labels on it, all in mm. */
 export interface LabelSheet {
   readonly id: string;
@@ -21,7 +23,9 @@ const LETTER = { pageWidth: 215.9, pageHeight: 279.4 } as const;
 export const LABEL_SHEETS: readonly LabelSheet[] = [
   {
     id: 'a4-24',
-    name: 'Sticker 70 × 37, A4',
+    get name() {
+      return say.sticker({ size: '70 × 37, A4' });
+    },
     ...A4,
     width: 70,
     height: 37,
@@ -33,7 +37,9 @@ export const LABEL_SHEETS: readonly LabelSheet[] = [
   },
   {
     id: 'a4-44',
-    name: 'Sticker 48.5 × 25.4, A4',
+    get name() {
+      return say.sticker({ size: '48.5 × 25.4, A4' });
+    },
     ...A4,
     width: 48.5,
     height: 25.4,
@@ -45,7 +51,9 @@ export const LABEL_SHEETS: readonly LabelSheet[] = [
   },
   {
     id: 'a4-65',
-    name: 'Sticker 38.1 × 21.2, A4',
+    get name() {
+      return say.sticker({ size: '38.1 × 21.2, A4' });
+    },
     ...A4,
     width: 38.1,
     height: 21.2,
@@ -57,7 +65,9 @@ export const LABEL_SHEETS: readonly LabelSheet[] = [
   },
   {
     id: 'letter-30',
-    name: 'Sticker 66.7 × 25.4, Letter',
+    get name() {
+      return say.sticker({ size: '66.7 × 25.4, Letter' });
+    },
     ...LETTER,
     width: 66.7,
     height: 25.4,
@@ -69,7 +79,9 @@ export const LABEL_SHEETS: readonly LabelSheet[] = [
   },
   {
     id: 'stake-100',
-    name: 'Stake 100 × 16, A4',
+    get name() {
+      return say.stake({ size: '100 × 16, A4' });
+    },
     ...A4,
     width: 100,
     height: 16,
@@ -81,7 +93,9 @@ export const LABEL_SHEETS: readonly LabelSheet[] = [
   },
   {
     id: 'stake-140',
-    name: 'Stake 140 × 20, A4',
+    get name() {
+      return say.stake({ size: '140 × 20, A4' });
+    },
     ...A4,
     width: 140,
     height: 20,

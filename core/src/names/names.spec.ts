@@ -19,6 +19,14 @@ describe('names in German and Spanish', () => {
     expect(Object.keys(names).length).toBeGreaterThan(CATALOGUE.length * 0.85);
   });
 
+  it('are those that the plants are called by where their language is read', () => {
+    for (const { id, common } of CATALOGUE)
+      expect([id, common]).toEqual([
+        id,
+        (names as Record<string, { en?: string[] }>)[id]?.en ?? [],
+      ]);
+  });
+
   // From memory.
   it.each([
     ['Geldbaum', 'crassula-ovata'],
