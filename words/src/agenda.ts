@@ -19,10 +19,10 @@ export function agendaTitle(line: AgendaLine, speech: Speech): string {
     case 'water':
     case 'first-water':
     case 'pot-water': {
-      const name = {
-        water: say.water(),
-        'first-water': say.firstWaterFor(),
-        'pot-water': say.firstDrinkInThe(),
+      const title = {
+        water: say.water,
+        'first-water': say.firstWaterFor,
+        'pot-water': say.firstDrinkInThe,
       }[line.kind];
       const all = line.items.map(drinkOf);
       const told = all.filter((ml) => ml !== null).reduce((sum, ml) => sum + ml, 0);
@@ -31,7 +31,7 @@ export function agendaTitle(line: AgendaLine, speech: Speech): string {
         all.includes(null) || told === 0
           ? ''
           : say.aboutInAll({ volume: volumeText(told, speech.length, speech.locale) });
-      return `${name} ${batches}${amount}`;
+      return title({ batches, amount });
     }
     case 'mist':
       return say.mist({ batches });

@@ -211,7 +211,7 @@ function amount(ask: Do, { length, locale }: Speech): string {
   const drink = drinkText(ask.drink.ml, ask.batch.containers ?? 1, length, locale);
   // What stands in a pot without a hole stands there for good.
   const closed = ask.drink.closed ? say.nothingCanRunOut() : '';
-  return `, ${drink}${isSip(ask) && !drink.endsWith('each') ? say.inAll() : ''}${closed}`;
+  return `, ${drink}${isSip(ask) && (ask.batch.containers ?? 1) === 1 ? say.inAll() : ''}${closed}`;
 }
 
 /** A sentence has one end: a question keeps its mark. */

@@ -1,5 +1,5 @@
 import type { Slip } from '@hypogeon/core/care';
-import { WATER_SCHOOL, type RegimeId, type WaterSchoolId } from '@hypogeon/core/water';
+import type { RegimeId, WaterSchoolId } from '@hypogeon/core/water';
 import * as say from '@hypogeon/messages/slips';
 import { dayText } from './days';
 import { ruleText } from './quantities';
@@ -100,9 +100,7 @@ const THEN: Readonly<Record<WaterSchoolId, string>> = {
     return say.waterItThroughOnceThe();
   },
   get 'top-60'() {
-    return say.waterItThroughOnceTheAre({
-      replace: WATER_SCHOOL['top-60'].name.replace(' dry', '').toLowerCase(),
-    });
+    return say.waterItThroughOnceTheAre();
   },
   get third() {
     return say.waterItOnceA();
@@ -121,3 +119,9 @@ const THEN: Readonly<Record<WaterSchoolId, string>> = {
 /** The slip as plain text, to be sent or pasted. */
 export const slipPlain = ({ title, lines, cautions }: SlipText): string =>
   [title, '', ...lines, ...(cautions.length > 0 ? ['', ...cautions] : [])].join('\n');
+
+/** The line that saves a cutting in another’s hands: it stands out. */
+export const saysNoWater = (line: string): boolean =>
+  [say.noWaterUntilIt({ then: '' }), say.noWaterBeforeThen({ day: '', habit: '' })].some((begin) =>
+    line.startsWith(begin.slice(0, 8)),
+  );

@@ -1,4 +1,4 @@
-import type { Paper, SlipText } from '@hypogeon/words';
+import { saysNoWater, type Paper, type SlipText } from '@hypogeon/words';
 import { jsPDF } from 'jspdf';
 import type { Shape } from '@hypogeon/core/draw';
 import { say } from '@hypogeon/messages/slip-pdf';
@@ -43,7 +43,7 @@ export function slipPdf(
     y += gap;
   };
   write(title, 13, true, 2);
-  for (const line of lines) write(line, 10, line.startsWith('No water'), 1.6);
+  for (const line of lines) write(line, 10, saysNoWater(line), 1.6);
   for (const caution of cautions) write(caution, 8.5, false, 1);
   return pdf.output('blob');
 }
