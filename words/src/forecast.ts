@@ -2,7 +2,6 @@ import type { ForecastBin, ForecastsHeld } from '@hypogeon/core/ledger';
 import type { RotCalibration, WhatIfId, WhatIfProblem } from '@hypogeon/core/rehearse';
 import type { EntryOf } from '@hypogeon/core/journal';
 import * as say from '@hypogeon/messages/forecast';
-import { counted } from './plural';
 import { percent, percentSpan } from './shares';
 
 type Said = Pick<EntryOf<'forecast'>, 'rooted' | 'low' | 'high' | 'cuttings' | 'days'>;
