@@ -1,7 +1,6 @@
 // Makes code of the messages: `messages/en.json` and its translations become typed functions, one file for each part of
 // the product in English (it comes with the code that says it) and one for each place in every other language (fetched
 // as it is needed). What is made is not kept: `messages/made/`.
-//   --check  says what a language lacks, and what no code asks for, and fails on either
 import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { parse } from '@messageformat/parser';
@@ -62,7 +61,7 @@ export function toldOf(tokens, told = new Map()) {
 
 export const read = (text) => parse(text, { strict: false });
 
-/** A message as an expression. @param say how its own words are written */
+/** A message as an expression. @param plain how its own words are written; @param counted what `#` stands for */
 function expression(tokens, plain, counted) {
   const parts = tokens.map((token) => {
     switch (token.type) {

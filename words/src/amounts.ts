@@ -1,3 +1,4 @@
+import { messageLocale } from '@hypogeon/messages';
 import { decimal, quarters, rounded } from './numbers';
 import {
   G_PER_OUNCE,
@@ -12,7 +13,7 @@ import * as say from '@hypogeon/messages/amounts';
  * A volume as a jug shows it: `45 mL`, `1.2 L`; with inches `1 1/2 fl oz`, `1.3 qt`.
  * @param ml millilitres, ≥ 0; the least a jug shows where it is more than nothing
  */
-export function volumeText(ml: number, unit: LengthUnit, locale = 'en'): string {
+export function volumeText(ml: number, unit: LengthUnit, locale = messageLocale()): string {
   if (ml <= 0) return unit === 'in' ? say.n0FlOz() : say.n0Ml();
   if (unit === 'in') {
     if (ml >= ML_PER_QUART) return say.qt({ mlPerQuart: rounded(ml / ML_PER_QUART, 1, locale) });
@@ -25,7 +26,7 @@ export function volumeText(ml: number, unit: LengthUnit, locale = 'en'): string 
 }
 
 /** A weight as a scale shows it: `85 g`, `1.2 kg`; with inches `3 oz`, `2.6 lb`. @param grams ≥ 0 */
-export function weightText(grams: number, unit: LengthUnit, locale = 'en'): string {
+export function weightText(grams: number, unit: LengthUnit, locale = messageLocale()): string {
   if (unit === 'in')
     return grams >= G_PER_POUND
       ? say.lb({ gPerPound: rounded(grams / G_PER_POUND, 1, locale) })
@@ -40,19 +41,24 @@ const tenths = (value: number, locale: string): string =>
   value < 10 ? decimal(value, 1, locale) : rounded(value, 1, locale);
 
 /** A volume to be measured out to the millilitre: `73 mL`, `2.5 fl oz`. @param ml ≥ 0 */
-export const doseText = (ml: number, unit: LengthUnit, locale = 'en'): string =>
+export const doseText = (ml: number, unit: LengthUnit, locale = messageLocale()): string =>
   unit === 'in'
     ? say.flOz2({ mlPerFlOz: rounded(ml / ML_PER_FL_OZ, 1, locale) })
     : say.ml2({ ml: rounded(ml, 0, locale) });
 
 /** `about 45 mL each`: what a jug shows, not what the model has behind the comma. @param ml of one container */
-export function drinkText(ml: number, containers: number, unit: LengthUnit, locale = 'en'): string {
+export function drinkText(
+  ml: number,
+  containers: number,
+  unit: LengthUnit,
+  locale = messageLocale(),
+): string {
   const amount = say.about({ volume: volumeText(ml, unit, locale) });
   return containers > 1 ? say.each({ amount }) : amount;
 }
 
 /** `2.3 mm a day` or `0.09 in a day`. */
-export const evaporationText = (mm: number, unit: LengthUnit, locale = 'en'): string =>
+export const evaporationText = (mm: number, unit: LengthUnit, locale = messageLocale()): string =>
   unit === 'in'
     ? say.inADay({ mm: decimal(mm / 25.4, 2, locale) })
     : say.mmADay({ mm: decimal(mm, 1, locale) });

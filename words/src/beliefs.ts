@@ -1,3 +1,4 @@
+import { messageLocale } from '@hypogeon/messages';
 import type { MethodId } from '@hypogeon/core/botany';
 import type { Belief, HeadsEach } from '@hypogeon/core/learn';
 import type { LedgerCount } from '@hypogeon/core/ledger';
@@ -41,7 +42,7 @@ export function paceWords({ pace: { factor }, own, genus }: Belief): string {
 }
 
 /** How many young plants a piece brings: ` Yours brought 1.6 young plants each, 14 from 9.`; nothing where one each. */
-export const eachText = (each: HeadsEach | null, locale = 'en'): string =>
+export const eachText = (each: HeadsEach | null, locale = messageLocale()): string =>
   each === null
     ? ''
     : say.yoursBroughtYoungPlants({
@@ -53,7 +54,7 @@ export const eachText = (each: HeadsEach | null, locale = 'en'): string =>
 /** The same short, for a table: `1.6 each`. */
 export const eachOf = (
   { heads: { count, of } }: Pick<LedgerCount, 'heads'>,
-  locale = 'en',
+  locale = messageLocale(),
 ): string => (count > of ? say.each({ of: decimal(count / of, 1, locale) }) : '');
 
 /** What the correlation of cuttings of a tray means: `Cuttings of one tray share their fate: 40 tell as much as 8.` */

@@ -1,3 +1,4 @@
+import { messageLocale } from '@hypogeon/messages';
 import { AIR_LIMITS, type MonthProblem } from '@hypogeon/core/climate';
 import type { MonthlyProblem } from '@hypogeon/core/formats';
 import type { TemperatureUnit } from '@hypogeon/core/units';
@@ -5,7 +6,7 @@ import * as say from '@hypogeon/messages/months';
 import { temperatureText } from './quantities';
 
 /** The months of the year by name, January first. */
-export const monthNames = (locale = 'en'): readonly string[] =>
+export const monthNames = (locale = messageLocale()): readonly string[] =>
   Array.from({ length: 12 }, (_, m) =>
     new Intl.DateTimeFormat(locale, { month: 'long', timeZone: 'UTC' }).format(
       Date.UTC(2026, m, 15),

@@ -1,3 +1,4 @@
+import { messageLocale } from '@hypogeon/messages';
 import * as say from '@hypogeon/messages/numbers';
 
 const formats = new Map<string, Intl.NumberFormat>();
@@ -18,11 +19,11 @@ function format(locale: string, least: number, most: number): Intl.NumberFormat 
 }
 
 /** A number with so many decimals, as the region writes it: `1,234.50`, `1.234,50`. */
-export const decimal = (value: number, digits: number, locale = 'en'): string =>
+export const decimal = (value: number, digits: number, locale = messageLocale()): string =>
   format(locale, digits, digits).format(value);
 
 /** A number with at most so many decimals: `2`, `2.5`, `2,5`. */
-export const rounded = (value: number, digits: number, locale = 'en'): string =>
+export const rounded = (value: number, digits: number, locale = messageLocale()): string =>
   format(locale, 0, digits).format(value);
 
 const currencies = new Map<string, Intl.NumberFormat>();
@@ -31,7 +32,11 @@ const currencies = new Map<string, Intl.NumberFormat>();
  * Money as the region writes it: `€0.41`, `0,41 €`; without a currency a number with two decimals.
  * @param currency ISO 4217; empty where the grower has not said what prices are in
  */
-export function moneyText(value: number, currency: string | undefined, locale = 'en'): string {
+export function moneyText(
+  value: number,
+  currency: string | undefined,
+  locale = messageLocale(),
+): string {
   if (!currency) return decimal(value, 2, locale);
   const key = `${locale} ${currency}`;
   let known = currencies.get(key);
@@ -43,7 +48,7 @@ export function moneyText(value: number, currency: string | undefined, locale = 
 const FRACTION = ['', '1/4', '1/2', '3/4'] as const;
 
 /** To the nearest quarter, as scoops and cups are measured: `1/4`, `2 1/2`, `3`. @param value ≥ 0 */
-export function quarters(value: number, locale = 'en'): string {
+export function quarters(value: number, locale = messageLocale()): string {
   const told = Math.round(value * 4);
   const whole = Math.floor(told / 4);
   const part = FRACTION[told % 4]!;

@@ -69,4 +69,8 @@ function givesText({ parts, plants, size }: PlanComesTo, all: string, day: strin
 
 /** `5 rooted`, `5 small plants`, `1 small plant`. */
 const sized = (count: number, size: Size): string =>
-  `${count} ${count === 1 ? SIZE_WORD[size].replace(/plants$/, 'plant') : SIZE_WORD[size]}`;
+  size === 'rooted'
+    ? say.rooted({ count })
+    : size === 'small'
+      ? say.smallPlants({ count })
+      : say.saleablePlants({ count });

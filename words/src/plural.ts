@@ -1,3 +1,4 @@
+import { messageLocale } from '@hypogeon/messages';
 import * as say from '@hypogeon/messages/plural';
 
 /** A word for one and for many: `{ one: 'batch', other: 'batches' }`. */
@@ -9,14 +10,14 @@ export interface Noun {
 const rules = new Map<string, Intl.PluralRules>();
 
 /** The form of a word that a number asks for. */
-export function pluralOf(count: number, { one, other }: Noun, locale = 'en'): string {
+export function pluralOf(count: number, { one, other }: Noun, locale = messageLocale()): string {
   let rule = rules.get(locale);
   if (!rule) rules.set(locale, (rule = new Intl.PluralRules(locale)));
   return rule.select(count) === 'one' ? one : other;
 }
 
 /** `1 day`, `3 days`, `1,200 batches`. */
-export const counted = (count: number, noun: Noun, locale = 'en'): string =>
+export const counted = (count: number, noun: Noun, locale = messageLocale()): string =>
   `${count.toLocaleString(locale)} ${pluralOf(count, noun, locale)}`;
 
 /** Words that stand all over the product. */

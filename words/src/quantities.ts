@@ -1,3 +1,4 @@
+import { messageLocale } from '@hypogeon/messages';
 import {
   lengthIn,
   temperatureIn,
@@ -7,14 +8,19 @@ import {
 import { rounded } from './numbers';
 
 /** `8 mm` or `0.31 in`, to a precision a ruler on a bench can give. @param mm millimetres */
-export function lengthText(mm: number, unit: LengthUnit, locale = 'en'): string {
+export function lengthText(mm: number, unit: LengthUnit, locale = messageLocale()): string {
   const value = lengthIn(mm, unit);
   const digits = unit === 'in' ? (value < 10 ? 2 : 1) : value < 10 && value % 1 !== 0 ? 1 : 0;
   return `${rounded(value, digits, locale)} ${unit}`;
 }
 
 /** `10–15 mm`, `3/8–5/8 in`: the unit once. */
-export function lengthSpan(fromMm: number, toMm: number, unit: LengthUnit, locale = 'en'): string {
+export function lengthSpan(
+  fromMm: number,
+  toMm: number,
+  unit: LengthUnit,
+  locale = messageLocale(),
+): string {
   const [from, to] = [lengthText(fromMm, unit, locale), lengthText(toMm, unit, locale)];
   const [, name = ''] = /(\s\S+)$/.exec(to) ?? [];
   if (from === to) return to;
@@ -24,7 +30,11 @@ export function lengthSpan(fromMm: number, toMm: number, unit: LengthUnit, local
 }
 
 /** `19.4 °C` or `67 °F`. Fahrenheit degrees are fine enough without a decimal. @param tempC °C */
-export function temperatureText(tempC: number, unit: TemperatureUnit, locale = 'en'): string {
+export function temperatureText(
+  tempC: number,
+  unit: TemperatureUnit,
+  locale = messageLocale(),
+): string {
   const value = temperatureIn(tempC, unit);
   return `${rounded(value, unit === 'C' ? 1 : 0, locale)} °${unit}`;
 }

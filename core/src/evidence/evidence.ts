@@ -14,8 +14,3 @@ export const evidenceSchema = z.union([
   z.object({ published: z.string().min(1) }).readonly(),
 ]);
 export type Evidence = z.infer<typeof evidenceSchema>;
-
-export function evidenceText(evidence: Evidence): string {
-  if (typeof evidence !== 'string') return evidence.published;
-  return evidence === 'measured here' ? evidence : `${evidence}, no source`;
-}

@@ -28,6 +28,11 @@ import { PageTitle } from './shell/page-title';
 import { ReadableAddresses } from './shell/readable-addresses';
 import { SayErrors } from './shell/say-errors';
 
+/** A first screen in English is better than none. */
+const MESSAGES_MS = 4000;
+
+const delay = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
+
 export const appConfig: ApplicationConfig = {
   providers: [
     provideBrowserGlobalErrorListeners(),
@@ -60,7 +65,8 @@ export const appConfig: ApplicationConfig = {
       void inject(Journal)
         .open()
         .then(() => listenToDevices(injector, device));
-      return language.settle();
+      // English needs none; of another language the first screen waits for its words, though not for ever.
+      return Promise.race([language.settle(), delay(MESSAGES_MS)]);
     }),
   ],
 };

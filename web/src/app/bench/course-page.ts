@@ -39,6 +39,7 @@ import {
   depthSays,
   FEEDING_NAME,
   feedingSays,
+  TISSUE_NAME,
   FIRMED_SAYS,
   LEAVES_SAYS,
   lengthSays,
@@ -90,6 +91,7 @@ export class CoursePage {
   readonly id = input.required<string>();
 
   protected readonly tissues = TISSUES;
+  protected readonly tissueName = TISSUE_NAME;
   /** A leaf alone can leave its base on the stem. */
   protected readonly openings = computed(() => {
     const batch = this.batch();

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import type { Batch, Counts } from '@hypogeon/core/journal';
-import { YOUNG_NAME } from '@hypogeon/words';
+import { YOUNG_NAME, capital } from '@hypogeon/words';
 import { say } from '@hypogeon/messages/young-fields';
 import { Words } from '../data/words';
 import { Field, FieldControl } from '../forms/field';
@@ -96,7 +96,7 @@ export class YoungFields {
   protected readonly problems = computed(() => youngProblems(this.told(), this.counts()));
   protected readonly names = computed(() => {
     const name = YOUNG_NAME[this.words.speech().wayOf(this.batch()).young];
-    return { all: say.inAll({ charAt: name.charAt(0).toUpperCase(), name: name.slice(1) }) };
+    return { all: say.inAll({ name: capital(name) }) };
   });
   protected readonly last = computed(() => {
     const { heads } = this.batch();

@@ -48,9 +48,11 @@ export class Language {
   }
 
   /** Messages of all the code that is here: asked before a page is shown, so that none begins in English. */
-  settle(): Promise<void> {
+  async settle(): Promise<void> {
+    // What is on its way may have been asked for before the code of the last place was here.
+    await this.fetching;
     this.fetching ??= this.bring(languageOf(this.locale())).finally(() => (this.fetching = null));
-    return this.fetching;
+    await this.fetching;
   }
 
   private async bring(language: string): Promise<void> {

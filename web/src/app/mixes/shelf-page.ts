@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { MatCheckbox } from '@angular/material/checkbox';
 import { MatButton } from '@angular/material/button';
 import { MatOption, MatSelect } from '@angular/material/select';
-import { evidenceText } from '@hypogeon/core/botany';
+import { countedHere, restsOn, type RestsOn } from '@hypogeon/words';
 import type { ComponentFields } from '@hypogeon/core/journal';
 import {
   COMPONENT_FIGURES,
@@ -98,7 +98,7 @@ interface ShelfRow {
   readonly stockL: number | null;
   readonly stock: string;
   readonly price: string;
-  readonly evidence: string;
+  readonly evidence: RestsOn;
 }
 
 /** The components: figures with what they rest on, stock and price; own ones, and re-measured ones. */
@@ -212,7 +212,7 @@ interface ShelfRow {
         <span class="quiet small block pl-5.5 font-normal">{{ r.says }}</span>
       </ng-template>
       <ng-template hyCell="evidence" [of]="rows()" let-r>
-        <hy-evidence [of]="r.name" [text]="r.evidence" />
+        <hy-evidence [of]="r.name" [on]="r.evidence" />
       </ng-template>
       <ng-template hyCell="change" [of]="rows()" let-r>
         <button
@@ -283,14 +283,14 @@ export class ShelfPage {
       sort: (r) => r.stockL,
     },
     { key: 'price', head: say.aLitreCosts(), number: true, text: (r) => r.price },
-    { key: 'evidence', head: say.restsOn(), text: (r) => r.evidence },
+    { key: 'evidence', head: say.restsOn(), text: (r) => r.evidence.text },
     { key: 'change', head: say.change2(), act: true, text: () => '' },
   ];
   protected readonly rows = computed((): readonly ShelfRow[] => {
     const { components } = this.journal.state();
     return this.desk.components().map((component) => {
       const { stockL, pricePerL } = components.get(component.id) ?? {};
-      const kinds = [...new Set(Object.values(component.evidence).map(evidenceText))];
+      const rests = Object.values(component.evidence);
       return {
         component,
         id: component.id,
@@ -311,7 +311,9 @@ export class ShelfPage {
         stock:
           stockL === undefined ? '' : stockL === 0 ? say.none() : this.words.volume(stockL * 1000),
         price: pricePerL === undefined ? '' : this.words.decimal(pricePerL, 2),
-        evidence: kinds.includes('measured here') ? say.measuredHereInPart() : kinds[0]!,
+        evidence: rests.includes('measured here')
+          ? countedHere(say.measuredHereInPart())
+          : restsOn(rests[0]!),
       };
     });
   });

@@ -14,7 +14,7 @@ import {
   drawnAs,
 } from '@hypogeon/core/bench';
 import { motherCareOf } from '@hypogeon/core/care';
-import { evidenceText, METHOD, grownAs } from '@hypogeon/core/botany';
+import { METHOD, grownAs } from '@hypogeon/core/botany';
 import { daysBetween, type Day } from '@hypogeon/core/days';
 import { ROOT_STATES, type Batch, type Mother, type MotherTending } from '@hypogeon/core/journal';
 import { countLedger } from '@hypogeon/core/ledger';
@@ -24,7 +24,7 @@ import { successRange } from '@hypogeon/core/stats';
 import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
-import { ORIGIN_NAME, whereToCut } from '@hypogeon/words';
+import { ORIGIN_NAME, whereToCut, restsOn, type RestsOn } from '@hypogeon/words';
 import { say } from '@hypogeon/messages/mother-page';
 import { Words } from '../data/words';
 import { CuttingMark } from '../marks/cutting-mark';
@@ -242,7 +242,7 @@ import { namePage } from '../shell/page-title';
                 <dd [class.warn]="fact.warn">
                   {{ fact.says }}
                   @if (fact.note) {
-                    <hy-evidence [of]="fact.name" [text]="fact.note" />
+                    <hy-evidence [of]="fact.name" [on]="fact.note" />
                   }
                 </dd>
               </div>
@@ -555,7 +555,7 @@ export class MotherPage {
                 temperature: this.words.temperature(plant.taxon.season.fromC),
                 temperature2: this.words.temperature(plant.taxon.season.toC),
               }),
-              note: evidenceText(plant.taxon.season.evidence),
+              note: restsOn(plant.taxon.season.evidence),
             },
           ]
         : []),
@@ -572,6 +572,6 @@ export class MotherPage {
 interface Fact {
   readonly name: string;
   readonly says: string;
-  readonly note?: string;
+  readonly note?: RestsOn;
   readonly warn?: boolean;
 }

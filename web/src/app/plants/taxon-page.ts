@@ -4,13 +4,11 @@ import { MatButton } from '@angular/material/button';
 import { drawnAs, plantDrawn, takenAs, plantOf } from '@hypogeon/core/bench';
 import {
   everyWay,
-  evidenceText,
   leastOf,
   lightNeedOf,
   lightSteps,
   METHOD,
   methodAs,
-  type Evidence,
   type Least,
   type TaxonMethod,
   type Window,
@@ -28,13 +26,17 @@ import {
   moreOfIt,
   paceWords,
   pieceRule,
+  countedHere,
+  restsOn,
+  TISSUE_NAME,
+  type RestsOn,
 } from '@hypogeon/words';
 import { say } from '@hypogeon/messages/taxon-page';
 import { Journal } from '../data/journal';
 import { Words } from '../data/words';
 import { CuttingMark } from '../marks/cutting-mark';
 import { PlantPicture } from '../marks/plant-picture';
-import { EVIDENCE_LEGEND, EvidenceMark } from '../ui/evidence-mark';
+import { EvidenceMark, evidenceLegend } from '../ui/evidence-mark';
 import { FRESH } from '../marks/mark-state';
 import { namePage } from '../shell/page-title';
 
@@ -80,7 +82,7 @@ const GROWER = {
                 temperature2: words.temperature(t.season.toC),
               })
             }}
-            <hy-evidence [of]="say.bandOfWarmth()" [text]="evidence(t.season.evidence)" />{{
+            <hy-evidence [of]="say.bandOfWarmth()" [on]="restsOn(t.season.evidence)" />{{
               say.whetherABenchIs()
             }}
           </p>
@@ -120,7 +122,7 @@ const GROWER = {
                   <dt class="quiet">{{ figure.name }}</dt>
                   <dd>
                     {{ figure.value }}
-                    <hy-evidence [of]="way.name + ', ' + figure.name" [text]="figure.evidence" />
+                    <hy-evidence [of]="way.name + ', ' + figure.name" [on]="figure.evidence" />
                   </dd>
                 </div>
               }
@@ -254,28 +256,28 @@ export class TaxonPage {
           {
             name: say.wound(),
             value: wound
-              ? `${wound.tissue}, ${this.words.length(wound.widthMm)}` +
+              ? `${TISSUE_NAME[wound.tissue]}, ${this.words.length(wound.widthMm)}` +
                 (wound.thicknessMm ? say.by({ length: this.words.length(wound.thicknessMm) }) : '')
               : say.noneThatCouldRot(),
-            evidence: wound ? evidenceText(wound.evidence) : '',
+            evidence: wound ? restsOn(wound.evidence) : null,
           },
-          { name: say.roots(), value: days(m.roots), evidence: evidenceText(m.roots.evidence) },
+          { name: say.roots(), value: days(m.roots), evidence: restsOn(m.roots.evidence) },
           ...(m.pups
-            ? [{ name: say.pups(), value: days(m.pups), evidence: evidenceText(m.pups.evidence) }]
+            ? [{ name: say.pups(), value: days(m.pups), evidence: restsOn(m.pups.evidence) }]
             : []),
           ...(leastWords(leastOf(m), (mm) => this.words.length(mm))
             ? [
                 {
                   name: say.atLeast(),
                   value: leastWords(leastOf(m), (mm) => this.words.length(mm)),
-                  evidence: say.commonPracticeNoSource(),
+                  evidence: restsOn('common practice'),
                 },
               ]
             : []),
           {
             name: say.whichWayUp(),
             value: POLARITY[methodAs(this.taxon(), m.method).polarity],
-            evidence: say.commonPracticeNoSource(),
+            evidence: restsOn('common practice'),
           },
           {
             name: say.success(),
@@ -283,7 +285,7 @@ export class TaxonPage {
               percentSpan: this.words.percentSpan(successRange(m.success)),
               worth: m.success.worth,
             }),
-            evidence: evidenceText(m.success.evidence),
+            evidence: restsOn(m.success.evidence),
           },
           ...this.learned(m),
         ],
@@ -291,15 +293,13 @@ export class TaxonPage {
     }),
   );
 
-  protected readonly legend = EVIDENCE_LEGEND;
+  protected readonly legend = evidenceLegend();
 
   constructor() {
     namePage(() => this.plant()?.name ?? '');
   }
 
-  protected evidence(evidence: Evidence): string {
-    return evidenceText(evidence);
-  }
+  protected readonly restsOn = restsOn;
 
   /** What settled batches of this bench have taught beside the figures. */
   private learned(way: TaxonMethod): readonly Figure[] {
@@ -310,7 +310,7 @@ export class TaxonPage {
       figures.push({
         name: say.onThisBench(),
         value: say.succeed({ percent: this.words.percent(belief.mean) }),
-        evidence: beliefWords(belief, way.method),
+        evidence: countedHere(beliefWords(belief, way.method)),
       });
     if (belief.pooled) {
       const { chance, benches } = belief.pooled;
@@ -321,7 +321,7 @@ export class TaxonPage {
           percentSpan: this.words.percentSpan({ low: low!, high: high! }),
           benches: benchesText(benches),
         }),
-        evidence: say.whereABenchTo(),
+        evidence: countedHere(say.whereABenchTo()),
       });
     }
     const each = headsEach(this.state(), this.id(), way.method);
@@ -329,7 +329,7 @@ export class TaxonPage {
       figures.push({
         name: say.youngPlantsEach(),
         value: this.words.decimal(each.heads / each.pieces, 1),
-        evidence: say.fromOfYourOwn({ heads: each.heads, pieces: each.pieces }),
+        evidence: countedHere(say.fromOfYourOwn({ heads: each.heads, pieces: each.pieces })),
       });
     if (belief.own.lived + belief.genus.lived > 0)
       figures.push({
@@ -339,7 +339,7 @@ export class TaxonPage {
           low: this.words.decimal(pace.low, 2),
           high: this.words.decimal(pace.high, 2),
         }),
-        evidence: paceWords(belief),
+        evidence: countedHere(paceWords(belief)),
       });
     return figures;
   }
@@ -348,7 +348,7 @@ export class TaxonPage {
 interface Figure {
   readonly name: string;
   readonly value: string;
-  readonly evidence: string;
+  readonly evidence: RestsOn | null;
 }
 
 const POLARITY = {
@@ -370,7 +370,7 @@ function leastWords(least: Least, length: (mm: number) => string): string {
     least.nodes === undefined
       ? ''
       : least.nodes === 1
-        ? '1 node'
+        ? say.oneNode()
         : say.nodes({ nodes: least.nodes }),
     least.tallMm === undefined ? '' : say.tall({ length: length(least.tallMm) }),
     least.share === undefined || least.tallMm !== undefined ? '' : say.aThirdOfThe(),

@@ -243,7 +243,7 @@ export class TrialForm {
     const given = d.name.trim();
     const names = this.arms().map((a) => a.name);
     return {
-      name: given === '' ? names.join(' or ').slice(0, 120) : given,
+      name: given === '' ? names.join(say.or()).slice(0, 120) : given,
       ...(d.question.trim() ? { question: d.question.trim() } : {}),
       factor: d.factor,
       arms: this.arms().map(({ name, value }) => ({ name, value })),

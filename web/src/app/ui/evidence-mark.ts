@@ -1,10 +1,16 @@
-import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, input, signal } from '@angular/core';
 import { MatIconButton } from '@angular/material/button';
+import type { Ground, RestsOn } from '@hypogeon/words';
 import { say } from '@hypogeon/messages/evidence-mark';
 
 /** How firm the ground under a figure is: the fuller the mark, the firmer. */
 const MARK = {
-  published: { path: 'M4 4h10v10H4z', word: 'published' },
+  published: {
+    path: 'M4 4h10v10H4z',
+    get word() {
+      return say.published();
+    },
+  },
   here: {
     path: 'M9 3.5a5.5 5.5 0 1 1 0 11a5.5 5.5 0 1 1 0-11',
     get word() {
@@ -23,21 +29,12 @@ const MARK = {
       return say.aWorkingAssumption();
     },
   },
-} as const;
-
-type Ground = keyof typeof MARK;
-
-/** What the words of a figure’s evidence come to. */
-export function groundOf(text: string): Ground {
-  if (text.startsWith('common practice')) return 'practice';
-  if (text.startsWith('working assumption') || text.startsWith('from memory')) return 'guess';
-  return /here|bench|your own/i.test(text) ? 'here' : 'published';
-}
+} as const satisfies Readonly<Record<Ground, { readonly path: string; readonly word: string }>>;
 
 /**
  * What a figure rests on: one small mark, its words on demand.
  *
- * @example <dd>14–28 days <hy-evidence of="Roots" text="common practice, no source" /></dd>
+ * @example <dd>14–28 days <hy-evidence of="Roots" [on]="restsOn('common practice')" /></dd>
  */
 @Component({
   selector: 'hy-evidence',
@@ -45,7 +42,7 @@ export function groundOf(text: string): Ground {
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'inline-flex flex-wrap items-center align-middle' },
   template: `
-    @if (text()) {
+    @if (on(); as rests) {
       <button
         class="-my-3 -mx-2"
         type="button"
@@ -55,12 +52,12 @@ export function groundOf(text: string): Ground {
         (click)="open.set(!open())"
         (keydown.escape)="open.set(false)"
       >
-        <svg viewBox="0 0 18 18" aria-hidden="true" [class]="ground()">
-          <path fill-rule="evenodd" [attr.d]="mark().path" />
+        <svg viewBox="0 0 18 18" aria-hidden="true" [class]="rests.ground">
+          <path fill-rule="evenodd" [attr.d]="mark[rests.ground].path" />
         </svg>
       </button>
       @if (open()) {
-        <span class="words ml-1.5 quiet small" role="status">{{ text() }}</span>
+        <span class="words ml-1.5 quiet small" role="status">{{ rests.text }}</span>
       }
     }
   `,
@@ -85,15 +82,17 @@ export class EvidenceMark {
 
   /** Which figure: for those who hear it. */
   readonly of = input.required<string>();
-  readonly text = input.required<string>();
+  /** Nothing where the figure rests on nothing told. */
+  readonly on = input.required<RestsOn | null>();
 
   protected readonly open = signal(false);
-  protected readonly ground = computed(() => groundOf(this.text()));
-  protected readonly mark = computed(() => MARK[this.ground()]);
+  protected readonly mark = MARK;
 }
 
 /** What the marks mean, once a page. */
-export const EVIDENCE_LEGEND = (['published', 'here', 'practice', 'guess'] as const).map((id) => ({
-  id,
-  ...MARK[id],
-}));
+export const evidenceLegend = () =>
+  (['published', 'here', 'practice', 'guess'] as const).map((id) => ({
+    id,
+    path: MARK[id].path,
+    word: MARK[id].word,
+  }));

@@ -7,6 +7,7 @@ import { MatOption, MatSelect } from '@angular/material/select';
 import { PIECES } from '@hypogeon/core/botany';
 import * as z from 'zod';
 import { say } from '@hypogeon/messages/workbench-page';
+import { restsOn } from '@hypogeon/words';
 import { DayField } from '../forms/day-field';
 import { Field, FieldControl } from '../forms/field';
 import { FilePick } from '../forms/file-pick';
@@ -101,8 +102,8 @@ interface Tray {
       <h2 class="ruled basis-full">{{ say.marks() }}</h2>
       <p>
         {{ say.n1428Days() }}
-        <hy-evidence [of]="say.roots()" [text]="say.commonPracticeNoSource()" /> {{ say.n066Kpa() }}
-        <hy-evidence [of]="say.deficit()" [text]="say.fao56AllenEt()" />
+        <hy-evidence [of]="say.roots()" [on]="restsOn('common practice')" /> {{ say.n066Kpa() }}
+        <hy-evidence [of]="say.deficit()" [on]="restsOn({ published: say.fao56AllenEt() })" />
       </p>
       @for (piece of pieces; track piece) {
         <hy-mark [piece]="piece" [state]="fresh" [size]="64" />
@@ -112,6 +113,7 @@ interface Tray {
 })
 export class WorkbenchPage {
   protected readonly say = say;
+  protected readonly restsOn = restsOn;
 
   private readonly confirm = inject(Confirm);
   protected readonly pieces = PIECES;
