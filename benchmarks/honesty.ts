@@ -27,7 +27,7 @@ const rows: string[] = [];
 const shown: object[] = [];
 let broken = 0;
 for (const promise of promises(runs)) {
-  const { says, played, is, stated, reached, harsh } = promise;
+  const { id, says, played, is, stated, reached, harsh } = promise;
   const kept = keeps(promise, reached);
   if (!kept) broken++;
   const cells = [
@@ -39,7 +39,7 @@ for (const promise of promises(runs)) {
   ];
   console.log(cells.join(' | '));
   rows.push(`| ${cells.join(' | ')} |`);
-  if (is !== 'off by at most') shown.push({ says, is, stated, reached, harsh });
+  if (id !== null) shown.push({ id, is, stated, reached, harsh });
 }
 console.log(broken === 0 ? 'All kept under the stated model.' : `${broken} not kept.`);
 

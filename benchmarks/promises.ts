@@ -27,6 +27,8 @@ import {
 
 /** Something the product says, and how often it is so. */
 export interface Promise {
+  /** The message that names it on the page of what was learned; none where it is only told in the methods. */
+  readonly id: string | null;
   readonly says: string;
   /** How it was simulated. */
   readonly played: string;
@@ -52,6 +54,7 @@ export function* promises({ benches, draws }: Runs): Generator<Promise> {
     const [stated, harsh] = [STATED, HARSH].map((world) => held(world, batches, benches, SEED));
     const after = batches === 0 ? 'nothing counted before' : `${batches} batches counted before`;
     yield {
+      id: `soMany${batches}`,
       says: `So many give what is wanted, nine times in ten (${after})`,
       played: 'three ways of the guide, wanted 8–24, roots in the end',
       stated: 0.9,
@@ -60,6 +63,7 @@ export function* promises({ benches, draws }: Runs): Generator<Promise> {
       harsh: harsh!.reached,
     };
     yield {
+      id: `byADay${batches}`,
       says: `… by a day (${after})`,
       played: 'the same, counted on that day',
       stated: 0.9,
@@ -68,6 +72,7 @@ export function* promises({ benches, draws }: Runs): Generator<Promise> {
       harsh: harsh!.inTime,
     };
     yield {
+      id: `rootedByADay${batches}`,
       says: `Rooted by a day: between so many and so many, eight in ten (${after})`,
       played: 'batches of 20–49',
       stated: 0.8,
@@ -81,6 +86,7 @@ export function* promises({ benches, draws }: Runs): Generator<Promise> {
   yield guessedStock(draws);
   yield* ledger(benches);
   yield {
+    id: 'arms',
     says: 'Arms of a trial by trays are different',
     played: 'alike arms of four trays of ten, ρ 0.1 and 0.3',
     stated: 0.05,
@@ -88,6 +94,7 @@ export function* promises({ benches, draws }: Runs): Generator<Promise> {
     ...alike(benches),
   };
   yield {
+    id: 'neverTouched',
     says: 'Safe to water from: closed, nine in ten (never touched)',
     played: 'wounds of their own pace; harsh: none',
     stated: 0.9,
@@ -97,6 +104,7 @@ export function* promises({ benches, draws }: Runs): Generator<Promise> {
   };
   for (const stated of [0.9, 0.95])
     yield {
+      id: `touched${100 * stated}`,
       says: `Safe to water from: closed, ${100 * stated}% (touched until firm twice)`,
       played: 'touched every quarter of a closing; harsh: a thumb twice as coarse',
       stated,
@@ -106,6 +114,7 @@ export function* promises({ benches, draws }: Runs): Generator<Promise> {
     };
   const bias = biasOfOpen(8, Math.ceil(benches / 4), SEED);
   yield {
+    id: null,
     says: 'Batches that still wait: ln pace learned of them',
     played: 'eight batches of 30, looked at until a third of those that will root have; mean error',
     stated: 0.05,
@@ -114,6 +123,7 @@ export function* promises({ benches, draws }: Runs): Generator<Promise> {
     harsh: null,
   };
   yield {
+    id: null,
     says: 'Batches that still wait: chance to root learned of them',
     played: 'the same; mean error',
     stated: 0.05,
@@ -142,6 +152,7 @@ function* ledger(benches: number): Generator<Promise> {
   ] as const;
   for (const [of, says, stated, is] of rows)
     yield {
+      id: of,
       says,
       played: 'twelve trays of 12–40, nothing goes with anything, ρ 0.1 and 0.3, learned of them',
       stated,
@@ -171,6 +182,7 @@ function weakBelief(draws: number): Promise {
     });
   };
   return {
+    id: 'weakBelief',
     says: `So many give two, as often as is said, of a belief worth three cuttings`,
     played: `${n} taken; harsh: ρ 0.25`,
     stated: chanceOfAtLeast(wanted, n, chances),
@@ -198,6 +210,7 @@ function twoCuts(draws: number): Promise {
     });
   };
   return {
+    id: 'twoCuts',
     says: 'Two cuts of one mother give what is wanted, as often as is said',
     played: 'twice 40 of one plant, 40 wanted; harsh: ρ 0.25',
     stated: atLeast(wanted, readyOfTwoCuts(cut, cut, belief)),
@@ -231,6 +244,7 @@ function guessedStock(draws: number): Promise {
     });
   };
   return {
+    id: 'guessedStock',
     says: 'Of what nobody counted so many are had, as often as is said',
     played: `about ${likely} leaves, ${wanted} wanted (as certain stock: ${percent(atLeast(wanted, plantsReady(likely, chances)))}); harsh: ρ 0.25`,
     stated: atLeast(wanted, fromHer({ chances, spare }, likely)),

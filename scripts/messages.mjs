@@ -27,6 +27,9 @@ export const BY_ID = new Set([
   'core-component-names',
   'core-dust',
   'core-plant-names',
+  'look-words',
+  'promise-names',
+  'table-titles',
 ]);
 
 /** Every message of a language: place, part, name, text. */
@@ -61,12 +64,12 @@ export function toldOf(tokens, told = new Map()) {
 
 export const read = (text) => parse(text, { strict: false });
 
-/** A message as an expression. @param plain how its own words are written; @param counted what `#` stands for */
-function expression(tokens, plain, counted) {
+/** A message as an expression. @param counted what `#` stands for */
+function expression(tokens, counted) {
   const parts = tokens.map((token) => {
     switch (token.type) {
       case 'content':
-        return JSON.stringify(plain(token.value));
+        return JSON.stringify(token.value);
       case 'argument':
         return `d.${token.arg}`;
       case 'octothorpe':
@@ -74,7 +77,7 @@ function expression(tokens, plain, counted) {
       default: {
         const forms = token.cases.map(
           ({ key, tokens }) =>
-            `${JSON.stringify(key.replace(/^=/, ''))}: ${expression(tokens, plain, token.type === 'select' ? counted : token.arg)}`,
+            `${JSON.stringify(key.replace(/^=/, ''))}: ${expression(tokens, token.type === 'select' ? counted : token.arg)}`,
         );
         const called = { plural: 'plural', selectordinal: 'ordinal', select: 'select' }[token.type];
         return `${called}(${token.type === 'select' ? `String(d.${token.arg})` : `d.${token.arg}`}, { ${forms.join(', ')} })`;
@@ -88,20 +91,44 @@ function expression(tokens, plain, counted) {
     : ["''", ...parts].slice(textual && tokens[0].type !== 'argument' ? 1 : 0).join(' + ');
 }
 
+/** A message of another language as data, as `src/said.ts` fills it. @param counted what `#` stands for */
+function data(tokens, plain, counted) {
+  const parts = tokens.map((token) => {
+    switch (token.type) {
+      case 'content':
+        return plain(token.value);
+      case 'argument':
+        return [token.arg];
+      case 'octothorpe':
+        return [counted, '#'];
+      default:
+        return [
+          token.arg,
+          { plural: 'plural', selectordinal: 'ordinal', select: 'select' }[token.type],
+          Object.fromEntries(
+            token.cases.map(({ key, tokens }) => [
+              key.replace(/^=/, ''),
+              data(tokens, plain, token.type === 'select' ? counted : token.arg),
+            ]),
+          ),
+        ];
+    }
+  });
+  return parts.every((part) => typeof part === 'string') ? parts.join('') : parts;
+}
+
 const usedBy = (code) =>
   ['plural', 'ordinal', 'number', 'select'].filter((name) =>
     new RegExp(`\\b${name}\\(`).test(code),
   );
 
-/** One message as a value: its text where it is told nothing. */
-function value(text, plain, typed) {
+/** An English message as a value: its text where it is told nothing. */
+function value(text) {
   const tokens = read(text);
   const told = toldOf(tokens);
-  if (told.size === 0) return tokens.length === 0 ? "''" : expression(tokens, plain);
+  if (told.size === 0) return tokens.length === 0 ? "''" : expression(tokens);
   const type = [...told].map(([name, kind]) => `readonly ${name}: ${kind}`).join('; ');
-  return typed
-    ? `(d: { ${type} }) => ${expression(tokens, plain)}`
-    : `(d: any) => ${expression(tokens, plain)}`;
+  return `(d: { ${type} }) => ${expression(tokens)}`;
 }
 
 const HEAD = '// Made by scripts/messages.mjs of messages/. Not kept, not to be changed by hand.\n';
@@ -129,7 +156,7 @@ export function make() {
     for (const [part, said] of Object.entries(parts)) {
       if (BY_ID.has(part)) {
         const lines = Object.entries(said).map(
-          ([name, text]) => `  ${name}: ${value(text, (t) => t, true)},`,
+          ([name, text]) => `  ${name}: ${value(text)},`,
         );
         write(
           join(SOURCE, `${part}.ts`),
@@ -138,7 +165,7 @@ export function make() {
         continue;
       }
       const each = Object.entries(said).map(([name, text]) => {
-        const made = value(text, (t) => t, true);
+        const made = value(text);
         return [name, `/*#__PURE__*/ m('${short.get(`${place}/${part}/${name}`)}', ${made})`];
       });
       // Words are shaken out one by one; what a screen says is said together.
@@ -162,13 +189,13 @@ export function make() {
       for (const { part, name, text } of messagesOf({ [place]: told[place] ?? {} })) {
         const id = short.get(`${place}/${part}/${name}`);
         if (id === undefined) continue;
-        lines.push(`  '${id}': ${value(text, language === PSEUDO ? pseudo : (t) => t, false)},`);
+        lines.push(
+          `  '${id}': ${JSON.stringify(data(read(text), language === PSEUDO ? pseudo : (t) => t))},`,
+        );
       }
-      const code = lines.join('\n');
-      const used = usedBy(code).join(', ');
       write(
         join(language, `${place}.ts`),
-        `${HEAD}import { ${['type Table', ...(used ? [used] : [])].join(', ')} } from '../../src';\n\nexport const table: Table = {\n${code}\n};\n`,
+        `${HEAD}import type { Table } from '../../src';\n\nexport const table: Table = {\n${lines.join('\n')}\n};\n`,
       );
     }
     load.push(
@@ -203,12 +230,13 @@ export const missingIn = (english, told) =>
     ({ place, part, name }) => told[place]?.[part]?.[name] === undefined,
   );
 
-/** `Water` → `⟦Ŵàţéŕ~~⟧`: every word is seen to come from a message, and has a third more room to need. */
+/** `No water` → `⟦Ñô~ ŵàţéŕ~~⟧`: what is read is seen to come from a message; every word needs a third more room. */
 function pseudo(text) {
   if (!/\p{L}/u.test(text)) return text;
   const written = [...text].map((c) => LETTERS[c] ?? c).join('');
   const [, before, middle, after] = /^(\s*)(.*?)(\s*)$/s.exec(written);
-  return `${before}⟦${middle}${'~'.repeat(Math.ceil([...middle].length / 3))}⟧${after}`;
+  const longer = middle.replace(/\p{L}+/gu, (word) => word + '~'.repeat(Math.ceil(word.length / 3)));
+  return `${before}⟦${longer}⟧${after}`;
 }
 
 if (process.argv[1]?.endsWith('messages.mjs')) make();

@@ -11,7 +11,9 @@ import {
   plural,
   PSEUDO,
   readMessagesAs,
+  fill,
   takeTable,
+  type Said,
 } from '.';
 
 type Catalogue = Readonly<
@@ -114,6 +116,9 @@ const BY_ID: ReadonlySet<string> = new Set([
   'core-component-names',
   'core-dust',
   'core-plant-names',
+  'look-words',
+  'promise-names',
+  'table-titles',
 ]);
 
 function filesOf(roots: readonly string[]): string[] {
@@ -139,7 +144,7 @@ describe('every message', () => {
           const of = new Map(
             [...told(read(texts.get(id)!))].map(([name, is]) => [name, is === 'plural' ? n : 'X']),
           );
-          const said = typeof made === 'string' ? made : made(Object.fromEntries(of) as never);
+          const said = fill(made, Object.fromEntries(of));
           expect([id, /undefined|NaN|\[object|\{\w+\}/.exec(said)]).toEqual([id, null]);
         }
       });
@@ -150,7 +155,7 @@ describe('every message', () => {
     const { table } = await LOAD[PSEUDO]!.today!();
     const said = Object.values(table).filter((m): m is string => typeof m === 'string');
     expect(said.length).toBeGreaterThan(50);
-    for (const text of said.filter((t) => /\p{L}/u.test(t))) expect(text).toMatch(/⟦.*~⟧/s);
+    for (const text of said.filter((t) => /\p{L}/u.test(t))) expect(text).toMatch(/⟦.*\p{L}~.*⟧/su);
   });
 });
 
@@ -165,11 +170,27 @@ describe('a message', () => {
     expect(water({ n: 2, of: 'leaves' })).toBe('2 leaves');
     expect(missing).toHaveBeenCalledTimes(1);
     expect(placesWithout('de')).toContain('test');
-    takeTable('de', 'test', { '0': (d: { n: number; of: string }) => `${d.n} × ${d.of}` });
+    takeTable('de', 'test', { '0': [['n'], ' × ', ['of']] });
     expect(water({ n: 2, of: 'Blätter' })).toBe('2 × Blätter');
     expect(placesWithout('de')).not.toContain('test');
     readMessagesAs({ locale: () => 'en-GB', missing });
     expect(water({ n: 1, of: 'leaf' })).toBe('One leaf');
+  });
+
+  it('of another language is data: words, what it is told, forms within forms', () => {
+    readMessagesAs({ locale: () => 'de-DE', missing: () => undefined });
+    const told: Said = [
+      ['n', '#'],
+      ' ',
+      ['n', 'plural', { one: 'Blatt', other: ['Blätter', ['dry', 'select', { yes: ', trocken', other: '' }]] }],
+    ];
+    expect([1, 1200].map((n) => fill(told, { n, dry: 'yes' }))).toEqual([
+      '1 Blatt',
+      '1.200 Blätter, trocken',
+    ]);
+    expect(fill(told, { n: 2, dry: 'no' })).toBe('2 Blätter');
+    expect(fill([['n', 'ordinal', { other: [['n', '#'], '.'] }]], { n: 3 })).toBe('3.');
+    expect(fill([['n', 'plural', { 0: 'keins', other: 'viele' }]], { n: 0 })).toBe('keins');
   });
 
   it('is of the language of a locale, the pseudo-language being one of its own', () => {

@@ -28,6 +28,8 @@ export function spawn<N extends keyof WorkersByName>(name: N): Spawned<WorkersBy
   return {
     remote: remote as Spawned<WorkersByName[N]>['remote'],
     onDeath: () => undefined,
+    // On this thread it says what the page says.
+    readIn: () => Promise.resolve(),
     end: () => undefined,
   };
 }

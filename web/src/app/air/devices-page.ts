@@ -310,7 +310,7 @@ export class DevicesPage {
       return { says: say.floodsPacksThrownAway({ dropped: live.dropped }), tone: 'bad' };
     if (live.readings.some((r) => r.doubt)) return { says: say.saysWhatCannotBe(), tone: 'bad' };
     return live.status === 'connecting'
-      ? { says: 'connecting …', tone: 'none' }
+      ? { says: say.connecting(), tone: 'none' }
       : {
           says:
             live.waiting > 0
@@ -330,7 +330,12 @@ export class DevicesPage {
     readonly word: string;
   } {
     const word =
-      { temperature: 'temperature', humidity: 'humidity', illuminance: 'light', weight: 'weight' }[
+      {
+        temperature: say.temperature(),
+        humidity: say.humidityWord(),
+        illuminance: say.light(),
+        weight: say.weight(),
+      }[
         name
       ] ?? name;
     const told = doubt ? `${word}, ${DOUBT_WORD[doubt]}` : word;

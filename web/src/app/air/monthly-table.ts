@@ -84,7 +84,7 @@ export class MonthlyTable {
   readonly changed = output<MonthAir[] | null>();
 
   protected readonly cells = ['min', 'max', 'rh'] as const;
-  protected readonly word = { min: say.meanLow(), max: say.meanHigh(), rh: 'humidity' } as const;
+  protected readonly word = { min: say.meanLow(), max: say.meanHigh(), rh: say.humidityOf() } as const;
   protected readonly unit = this.words.temperatureUnit;
 
   private readonly typed = signal<readonly Row[] | null>(null);
@@ -95,8 +95,8 @@ export class MonthlyTable {
   );
   protected readonly columns: readonly Column<ReturnType<typeof this.months>[number]>[] = [
     { key: 'month', head: say.month(), text: (r) => r.name },
-    { key: 'min', head: `Mean low, °${this.unit()}`, number: true, text: (r) => r.min },
-    { key: 'max', head: `Mean high, °${this.unit()}`, number: true, text: (r) => r.max },
+    { key: 'min', head: say.meanLowIn({ unit: this.unit() }), number: true, text: (r) => r.min },
+    { key: 'max', head: say.meanHighIn({ unit: this.unit() }), number: true, text: (r) => r.max },
     { key: 'rh', head: say.humidity(), number: true, text: (r) => r.rh },
   ];
 

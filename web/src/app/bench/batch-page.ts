@@ -182,7 +182,7 @@ export class BatchPage {
     if (!isDay(day)) return say.thatIsNotA();
     if (day > this.today()) return say.thatDayIsStill();
     if (batch?.cut && day < batch.cut)
-      return `It was cut on ${this.words.day(batch.cut)}. Choose that day or a later one.`;
+      return say.itWasCutOn({ day: this.words.day(batch.cut) });
     return '';
   });
 

@@ -319,7 +319,7 @@ export class WaterPage {
     if (!batch || !this.dayGood()) return;
     if (!(grams > 0)) return this.problem.set(say.whatDoesOnePot());
     if (grams > 200_000)
-      return this.problem.set(`More than ${this.words.weight(200_000)} is no pot.`);
+      return this.problem.set(say.isNoPot({ weight: this.words.weight(200_000) }));
     const dry = this.verdict()?.pace.dryWeightG;
     const pot = this.pot();
     if (dry != null && pot && grams < dry - 0.1 * pot.waterMl)
@@ -390,7 +390,7 @@ export class WaterPage {
       : day > this.today()
         ? say.thatDayIsStill()
         : cut && day < cut
-          ? `It was cut on ${this.words.day(cut)}. Choose that day or a later one.`
+          ? say.itWasCutOn({ day: this.words.day(cut) })
           : '';
     this.problem.set(problem);
     return problem === '';

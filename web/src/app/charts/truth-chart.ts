@@ -51,7 +51,7 @@ export function truthChart(truth: readonly TruthDay[], watered: readonly number[
       says: say.day({
         day: t.day,
         told: told(t),
-        what: watered.includes(t.day) ? '. Watered' : '',
+        what: watered.includes(t.day) ? say.wateredToo() : '',
       }),
     })),
     table: {

@@ -54,7 +54,7 @@ export class Actions {
   }
 
   say(text: string): void {
-    void this.bar().then((bar) => bar.open(text, 'Close', { duration: 5000 }));
+    void this.bar().then((bar) => bar.open(text, say.close(), { duration: 5000 }));
   }
 
   /** The drafts as text, without the ids that a form makes anew at every tap. */
@@ -76,7 +76,7 @@ export class Actions {
     const moved = await this.moved(drafts, before, this.journal.state());
     const bar = await this.bar();
     bar
-      .open([say.saved({ said }), moved].filter(Boolean).join(' '), 'Undo', { duration: 8000 })
+      .open([say.saved({ said }), moved].filter(Boolean).join(' '), say.undo(), { duration: 8000 })
       .onAction()
       .subscribe(() => void this.retract(...entries));
   }

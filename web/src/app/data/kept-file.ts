@@ -228,7 +228,7 @@ export class KeptFile {
   /** Only in Settings it would be seen too late: what other devices write does not come in until it is allowed. */
   private askAgain(name: string): void {
     this.bar
-      .open(say.isNotKeptUp({ name }), 'Allow')
+      .open(say.isNotKeptUp({ name }), say.allow())
       .onAction()
       .subscribe(() => void this.allow());
   }
@@ -327,7 +327,7 @@ export class KeptFile {
       cameInText(state, came, locale, this.journal.thisDevice()),
     );
     this.arrivals.update((all) => [{ at: new Date(), from }, ...all].slice(0, MOST_ARRIVALS));
-    this.bar.open(say.cameIn({ from: from.join('. ') }), 'Close', { duration: 8000 });
+    this.bar.open(say.cameIn({ from: from.join('. ') }), say.close(), { duration: 8000 });
     return saved;
   }
 

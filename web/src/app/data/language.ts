@@ -1,5 +1,5 @@
 import { computed, DOCUMENT, effect, inject, Injectable, signal } from '@angular/core';
-import { languageOf, placesWithout, PSEUDO, readMessagesAs, takeTable } from '@hypogeon/messages';
+import { languageOf, placesWithout, PSEUDO, readMessagesAs, takeTable, type Table } from '@hypogeon/messages';
 import { LANGUAGES, type LanguageId } from '@hypogeon/messages/languages';
 import { localeOf } from '@hypogeon/words';
 
@@ -55,17 +55,27 @@ export class Language {
     await this.fetching;
   }
 
+  /** The messages of places: a worker is handed its own. */
+  async tables(
+    language: string,
+    places: readonly string[],
+  ): Promise<Readonly<Record<string, Table>>> {
+    if (places.length === 0) return {};
+    const { LOAD } = await import('@hypogeon/messages/load');
+    const from = LOAD[language] ?? {};
+    return Object.fromEntries(
+      await Promise.all(
+        places.map(async (place) => [place, (await from[place]?.())?.table ?? {}] as const),
+      ),
+    );
+  }
+
   private async bring(language: string): Promise<void> {
     const wanted = placesWithout(language);
     if (wanted.length === 0) return;
     try {
-      const { LOAD } = await import('@hypogeon/messages/load');
-      const from = LOAD[language] ?? {};
-      await Promise.all(
-        wanted.map(async (place) =>
-          takeTable(language, place, (await from[place]?.())?.table ?? {}),
-        ),
-      );
+      const tables = await this.tables(language, wanted);
+      for (const place of wanted) takeTable(language, place, tables[place]!);
       this.come.update((n) => n + 1);
     } catch {
       // Without a line it is said in English, and asked for again with the next page.

@@ -77,7 +77,7 @@ export class Pictures {
     if (!file.type.startsWith('image/'))
       return {
         ok: false,
-        problem: `“${file.name}” is no picture. Choose a photograph or a drawing.`,
+        problem: say.isNoPicture({ name: file.name }),
       };
     if (file.size > MOST_BYTES)
       return { ok: false, problem: say.isLargerThan60({ name: file.name }) };

@@ -1,8 +1,11 @@
 import { releaseProxy, wrap, type Remote } from 'comlink';
+import { languageOf } from '@hypogeon/messages';
+import { say } from '@hypogeon/messages/spawn';
 import type { BenchWorker } from '../workers/bench';
 import type { FilesWorker } from '../workers/files';
 import type { LedgerWorker } from '../workers/ledger';
 import type { PicturesWorker } from '../workers/pictures';
+import type { Reading, Tables } from '../workers/reading';
 import type { RehearseWorker } from '../workers/rehearse';
 
 /** The workers by name, and what each can be asked. */
@@ -19,6 +22,11 @@ export interface Spawned<T> {
   readonly remote: Remote<T>;
   /** Called when it dies by itself: its script does not load, or throws outside a call. */
   onDeath(died: (reason: string) => void): void;
+  /** Says from now on in this locale. @param tablesOf the messages of places that its code asks for */
+  readIn(
+    locale: string,
+    tablesOf: (language: string, places: readonly string[]) => Promise<Tables>,
+  ): Promise<void>;
   end(): void;
 }
 
@@ -36,15 +44,21 @@ const START: { readonly [N in keyof WorkersByName]: () => Worker } = {
 
 export function spawn<N extends keyof WorkersByName>(name: N): Spawned<WorkersByName[N]> {
   const worker = START[name]();
-  const remote = wrap<WorkersByName[N]>(worker);
+  const all = wrap<WorkersByName[N] & Reading>(worker);
+  const remote = all as Remote<WorkersByName[N]>;
+  const tells = all as unknown as Remote<Reading>;
   return {
     remote,
+    readIn: async (locale, tablesOf) => {
+      const language = languageOf(locale);
+      await tells.read(locale, await tablesOf(language, await tells.placesWithout(language)));
+    },
     onDeath: (died) => {
       worker.addEventListener('error', (event) =>
         // Where its script does not load, the event is a plain one without a word.
-        died(event.message ? event.message : 'its code could not be loaded'),
+        died(event.message ? event.message : say.itsCodeCouldNot()),
       );
-      worker.addEventListener('messageerror', () => died('its answer could not be read'));
+      worker.addEventListener('messageerror', () => died(say.itsAnswerCouldNot()));
     },
     end: () => {
       (remote as unknown as { [releaseProxy](): void })[releaseProxy]();

@@ -62,4 +62,24 @@ describe('a worker', () => {
     line.stop();
     line.stop();
   });
+
+  it('says what it says in the language that is read now, and is told again when it changes', async () => {
+    const reads: string[] = [];
+    let locale = 'de-AT';
+    const { remote } = { remote: { double: (n: number) => Promise.resolve(2 * n) } };
+    const line = new WorkerLine<Sums>(
+      () => ({ remote, onDeath: () => undefined, end: () => undefined }) as unknown as Spawned<Sums>,
+      (running) => {
+        if (running.locale === locale) return null;
+        reads.push(locale);
+        running.locale = locale;
+        return Promise.resolve();
+      },
+    );
+    await line.ask((sums) => sums.double(1));
+    await line.ask((sums) => sums.double(1));
+    locale = 'es-ES';
+    expect(await line.ask((sums) => sums.double(4))).toBe(8);
+    expect(reads).toEqual(['de-AT', 'es-ES']);
+  });
 });

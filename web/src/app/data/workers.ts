@@ -1,5 +1,7 @@
-import { InjectionToken } from '@angular/core';
+import { inject, InjectionToken, Injector } from '@angular/core';
 import type { Remote } from 'comlink';
+import { Language } from './language';
+import { LOCALE } from './locale';
 import { spawn, type Spawned, type WorkersByName } from './spawn';
 
 /** A call was stopped by the grower, or by a newer one. */
@@ -12,21 +14,35 @@ export class WorkerDied extends Error {
   override readonly name = 'WorkerDied';
 }
 
+interface Running<T> {
+  readonly is: Spawned<T>;
+  readonly cancel: Set<(why: Error) => void>;
+  /** What it says its sentences in. */
+  locale: string;
+}
+
 /**
  * A worker, started when it is first asked. Every call ends: with its result, with the error that was thrown there,
  * or stopped. After a death or a stop the next call starts it anew.
  */
 export class WorkerLine<T> {
-  private running: { readonly is: Spawned<T>; readonly cancel: Set<(why: Error) => void> } | null =
-    null;
+  private running: Running<T> | null = null;
 
-  constructor(private readonly start: () => Spawned<T>) {}
+  /** @param readIn has a worker say what it says in the language that is read; asked before every call */
+  constructor(
+    private readonly start: () => Spawned<T>,
+    private readonly readIn: (running: Running<T>) => Promise<void> | null = () => null,
+  ) {}
 
   ask<R>(call: (remote: Remote<T>) => R): Promise<Awaited<R>> {
     return new Promise<Awaited<R>>((resolve, reject) => {
       const running = this.line();
       running.cancel.add(reject);
-      void (async () => resolve(await call(running.is.remote)))()
+      const read = this.readIn(running);
+      void (async () => {
+        if (read) await read;
+        resolve(await call(running.is.remote));
+      })()
         .catch(reject)
         .finally(() => running.cancel.delete(reject));
     });
@@ -42,10 +58,10 @@ export class WorkerLine<T> {
     this.end(new Stopped('stopped'));
   }
 
-  private line(): NonNullable<typeof this.running> {
+  private line(): Running<T> {
     if (this.running) return this.running;
     const is = this.start();
-    const running = { is, cancel: new Set<(why: Error) => void>() };
+    const running: Running<T> = { is, cancel: new Set(), locale: '' };
     is.onDeath((reason) => {
       if (this.running === running) this.end(new WorkerDied(reason));
     });
@@ -62,10 +78,28 @@ export class WorkerLine<T> {
   }
 }
 
+/** Without a line it says what it says in English, and is told again before the next call. */
+async function sayIn<T>(running: Running<T>, locale: string, language: Language): Promise<void> {
+  try {
+    await running.is.readIn(locale, (of, places) => language.tables(of, places));
+    running.locale = locale;
+  } catch {
+    // The call itself says what is wrong with the worker.
+  }
+}
+
 const line = <N extends keyof WorkersByName>(name: N) =>
   new InjectionToken<WorkerLine<WorkersByName[N]>>(`${name} worker`, {
     providedIn: 'root',
-    factory: () => new WorkerLine(() => spawn(name)),
+    factory: () => {
+      const locale = inject(LOCALE);
+      const injector = inject(Injector);
+      return new WorkerLine(
+        () => spawn(name),
+        (running) =>
+          running.locale === locale() ? null : sayIn(running, locale(), injector.get(Language)),
+      );
+    },
   });
 
 /** Whole journals and tables: read, written, folded. */

@@ -3,6 +3,7 @@ import {
   ChangeDetectionStrategy,
   Component,
   computed,
+  inject,
   input,
   linkedSignal,
   model,
@@ -15,6 +16,7 @@ import {
 } from '@angular/material/datepicker';
 import { isDay, type Day } from '@hypogeon/core/days';
 import { say } from '@hypogeon/messages/day-field';
+import { LOCALE } from '../data/locale';
 import { dateOf, DAY_ADAPTER, dayOfDate } from './day-adapter';
 import { Field, FieldControl } from './field';
 
@@ -46,6 +48,7 @@ import { Field, FieldControl } from './field';
   `,
 })
 export class DayField {
+  private readonly locale = inject(LOCALE);
   readonly label = input.required<string>();
   readonly hint = input('');
   readonly problem = input('');
@@ -68,13 +71,18 @@ export class DayField {
   protected readonly latest = computed(() => (isDay(this.max()) ? dateOf(this.max()) : null));
   protected readonly said = computed(() => {
     const day = this.value();
-    if (day !== '' && !isDay(day)) return say.isNotADay({ day, example: EXAMPLE });
+    if (day !== '' && !isDay(day)) return say.isNotADay({ day, example: this.example() });
     return this.problem();
   });
+
+  /** A day as this region writes it. */
+  private example(): string {
+    return new Intl.DateTimeFormat(this.locale(), { dateStyle: 'medium' }).format(A_DAY);
+  }
 
   protected changed({ value, targetElement }: MatDatepickerInputEvent<Date>): void {
     this.value.set(value ? dayOfDate(value) : (targetElement as HTMLInputElement).value.trim());
   }
 }
 
-const EXAMPLE = '20 May 2026';
+const A_DAY = new Date(2026, 4, 20);

@@ -137,6 +137,6 @@ export class SlipPage {
       import('@hypogeon/core/draw'),
     ]);
     const shapes = plant ? drawPlant(plant.look, 120).shapes : [];
-    saveBlob(`Care of ${slip.title}.pdf`, slipPdf(slip, this.paper, shapes));
+    saveBlob(`${say.careOf({ title: slip.title })}.pdf`, slipPdf(slip, this.paper, shapes));
   }
 }

@@ -10,6 +10,7 @@ import {
 import { ANY_LOOK } from '@hypogeon/core/botany';
 import { drawn, type Look } from '@hypogeon/core/look';
 import type { CutPiece, Stem } from '@hypogeon/core/plan';
+import { inSentence } from '@hypogeon/messages';
 import { say } from '@hypogeon/messages/stem-drawing';
 import { Words } from '../data/words';
 import { follow } from './drag';
@@ -309,7 +310,7 @@ export class StemDrawing {
   protected readonly says = computed(() => {
     const pieces = this.pieces().map(
       (p) =>
-        `${p.kind === 'segment' ? say.segment() : say.crown()}, ${this.words.length(p.toMm - p.fromMm)}`,
+        `${inSentence(p.kind === 'segment' ? say.segment() : say.crown())}, ${this.words.length(p.toMm - p.fromMm)}`,
     );
     return say.aStemOfCut({
       length: this.words.length(this.stem().lengthMm),

@@ -249,7 +249,7 @@ export class AmountsPage {
     const ml = this.words.millilitres(text);
     const good = ml >= 5 && ml <= 50_000;
     this.scoopProblem.set(
-      good ? '' : `A scoop holds between ${this.words.volume(5)} and ${this.words.volume(50_000)}.`,
+      good ? '' : say.aScoopHolds({ least: this.words.volume(5), most: this.words.volume(50_000) }),
     );
     if (!good) return;
     void this.actions.record(

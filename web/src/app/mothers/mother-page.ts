@@ -14,7 +14,7 @@ import {
   drawnAs,
 } from '@hypogeon/core/bench';
 import { motherCareOf } from '@hypogeon/core/care';
-import { METHOD, grownAs } from '@hypogeon/core/botany';
+import { METHOD, grownAs, type MethodId } from '@hypogeon/core/botany';
 import { daysBetween, type Day } from '@hypogeon/core/days';
 import { ROOT_STATES, type Batch, type Mother, type MotherTending } from '@hypogeon/core/journal';
 import { countLedger } from '@hypogeon/core/ledger';
@@ -25,6 +25,7 @@ import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { ORIGIN_NAME, whereToCut, restsOn, type RestsOn } from '@hypogeon/words';
+import { inSentence } from '@hypogeon/messages';
 import { say } from '@hypogeon/messages/mother-page';
 import { Words } from '../data/words';
 import { CuttingMark } from '../marks/cutting-mark';
@@ -298,7 +299,7 @@ import { namePage } from '../shell/page-title';
                 }}</span>
                 <div>
                   <strong>{{
-                    say.notFrom({ what: no.method === 'leaf' ? say.aLeaf() : no.method })
+                    say.notFrom({ what: no.method === 'leaf' ? say.aLeaf() : wayOf(no.method) })
                   }}</strong>
                   <p class="small">{{ no.why }}</p>
                 </div>
@@ -371,6 +372,10 @@ import { namePage } from '../shell/page-title';
 })
 export class MotherPage {
   protected readonly say = say;
+
+  protected wayOf(method: MethodId): string {
+    return inSentence(METHOD[method].name);
+  }
 
   private readonly actions = inject(Actions);
   private readonly pictures = inject(Pictures);

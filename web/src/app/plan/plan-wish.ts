@@ -34,7 +34,7 @@ export class PlanWish {
     const cutOn = this.desk.cutOn();
     if (!isDay(by)) return say.thatIsNotA();
     if (by <= cutOn)
-      return `That is before the cut can become anything. Choose a day after ${this.words.day(cutOn)}.`;
+      return say.beforeTheCutCan({ day: this.words.day(cutOn) });
     return daysBetween(cutOn, by) > MOST_AHEAD ? say.moreThanThreeYears() : '';
   }
 

@@ -23,6 +23,7 @@ import {
 import { BUILDS, type Build } from '@hypogeon/core/look';
 import { alsoCalled, namesThatFit } from '@hypogeon/core/names';
 import { inSentence } from '@hypogeon/messages';
+import { say as word } from '@hypogeon/messages/look-words';
 import { say } from '@hypogeon/messages/library-page';
 import { Journal } from '../data/journal';
 import { PlantPicture } from '../marks/plant-picture';
@@ -65,7 +66,7 @@ import { Field, FieldControl } from '../forms/field';
         <mat-select [value]="build()" (selectionChange)="build.set($event.value)">
           <mat-option value="">{{ say.any() }}</mat-option>
           @for (b of builds; track b) {
-            <mat-option [value]="b">{{ b }}</mat-option>
+            <mat-option [value]="b">{{ word(b) }}</mat-option>
           }
         </mat-select>
       </hy-field>
@@ -143,6 +144,7 @@ import { Field, FieldControl } from '../forms/field';
 })
 export class LibraryPage {
   protected readonly say = say;
+  protected readonly word = word;
 
   protected readonly query = signal('');
   protected readonly way = signal<MethodId | ''>('');

@@ -3,6 +3,7 @@ import { MatButton } from '@angular/material/button';
 import { MatOption, MatSelect } from '@angular/material/select';
 import { MatSlider, MatSliderThumb } from '@angular/material/slider';
 import { dressed, drawn, MARKINGS, TONES, type Look, type OwnLook } from '@hypogeon/core/look';
+import { say as word } from '@hypogeon/messages/look-words';
 import { say } from '@hypogeon/messages/own-look';
 import { Field } from '../forms/field';
 import { PlantPicture } from '../marks/plant-picture';
@@ -41,14 +42,14 @@ type Slid = 'count' | 'heads' | 'wide' | 'rise';
       <hy-field [label]="say.colour()">
         <mat-select [value]="shown().fill ?? ''" (selectionChange)="set({ fill: $event.value })">
           @for (t of tones; track t) {
-            <mat-option [value]="t">{{ t }}</mat-option>
+            <mat-option [value]="t">{{ word(t) }}</mat-option>
           }
         </mat-select>
       </hy-field>
       <hy-field [label]="say.rim()">
         <mat-select [value]="shown().edge ?? ''" (selectionChange)="set({ edge: $event.value })">
           @for (t of tones; track t) {
-            <mat-option [value]="t">{{ t }}</mat-option>
+            <mat-option [value]="t">{{ word(t) }}</mat-option>
           }
         </mat-select>
       </hy-field>
@@ -59,7 +60,7 @@ type Slid = 'count' | 'heads' | 'wide' | 'rise';
         >
           <mat-option value="none">{{ say.nothing() }}</mat-option>
           @for (m of markings; track m) {
-            <mat-option [value]="m">{{ m }}</mat-option>
+            <mat-option [value]="m">{{ word(m) }}</mat-option>
           }
         </mat-select>
       </hy-field>
@@ -85,6 +86,7 @@ type Slid = 'count' | 'heads' | 'wide' | 'rise';
 })
 export class OwnLookPart {
   protected readonly say = say;
+  protected readonly word = word;
 
   /** Its kin's. */
   readonly kin = input.required<Look>();

@@ -107,7 +107,7 @@ export class WhatIfPage {
     const { pot, mix } = assumed;
     const of = (told: string | undefined, name: string): string => (told === undefined ? name : '');
     const parts = [of(batch.container, pot.name), of(batch.mix, mix.name)].filter(Boolean);
-    return say.playedWithUntilYou({ parts: parts.join(' and ') });
+    return say.playedWithUntilYou({ parts: parts.join(say.and()) });
   });
   private readonly answer = computed(() => {
     const [batch, assumed] = [this.batch(), this.assumed()];

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { MatExpansionModule } from '@angular/material/expansion';
 import { say } from '@hypogeon/messages/how-honest';
+import { say as promises } from '@hypogeon/messages/promise-names';
 import { Words } from '../data/words';
 import type { Column } from '../ui/column';
 import { Table } from '../ui/table';
@@ -43,9 +44,9 @@ export class HowHonest {
     { key: 'reached', head: say.held(), number: true, text: (r) => r.reached },
     { key: 'harsh', head: say.wereItWorse(), number: true, text: (r) => r.harsh },
   ];
-  protected readonly rows: readonly Row[] = PLAYED.map(({ says, is, stated, reached, harsh }) => ({
-    key: says,
-    says,
+  protected readonly rows: readonly Row[] = PLAYED.map(({ id, is, stated, reached, harsh }) => ({
+    key: id,
+    says: promises(id) ?? id,
     stated: `${is === 'holds' ? '' : say.wrongly()}${this.words.percent(stated)}`,
     reached: `${is === 'holds' ? '' : say.wrongly()}${this.words.percent(reached)}`,
     harsh: harsh === null ? say.notPlayed() : this.words.percent(harsh),

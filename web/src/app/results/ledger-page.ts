@@ -166,7 +166,7 @@ export class LedgerPage {
 
   private note({ batch, count }: CountedRow): string {
     if (batch) return `${batch.code}, ${this.words.day(batch.cutOn)}`;
-    return count.batches === 1 ? '1 batch' : say.batches({ batches: count.batches });
+    return count.batches === 1 ? say.batchAlone() : say.batches({ batches: count.batches });
   }
 
   protected readonly filtered = computed(() => Object.keys(this.filters.filter()).length > 0);
@@ -183,7 +183,7 @@ export class LedgerPage {
       callusing > 0 ? say.moreAreCutAnd({ callusing }) : '',
       breaches > 0
         ? say.hadWaterBeforeIt({
-            what: breaches === 1 ? say.oneBatch() : say.batches2({ breaches }),
+            what: breaches === 1 ? say.batchAlone() : say.batches2({ breaches }),
           })
         : '',
     ]

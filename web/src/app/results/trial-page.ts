@@ -298,7 +298,7 @@ export class TrialPage {
 
   protected async giveUp(reason: string): Promise<void> {
     const stopped = reason.trim();
-    this.problem.set(stopped === '' ? 'Say why: a trial given up in silence misleads later.' : '');
+    this.problem.set(stopped === '' ? say.sayWhyATrial() : '');
     if (stopped === '') return;
     await this.actions.record(
       { kind: 'put', record: 'trial', key: this.id(), fields: { stopped } },

@@ -192,7 +192,7 @@ export class Backup {
       case 'saved':
         return say.allSavedInThis();
       default:
-        return 'Saving …';
+        return say.saving();
     }
   });
   protected readonly unfiled = computed(() => {

@@ -5,6 +5,7 @@ import { MatOption, MatSelect } from '@angular/material/select';
 import { placesIn } from '@hypogeon/core/bench';
 import { dataTables } from '@hypogeon/core/formats';
 import { say } from '@hypogeon/messages/data-page';
+import { say as titles } from '@hypogeon/messages/table-titles';
 import { Actions } from '../data/actions';
 import { AsyncTask } from '../data/async-task';
 import { Exports } from '../data/exports';
@@ -61,7 +62,7 @@ import { Backup } from './backup';
         <hy-field class="w-80" [label]="say.aSingleTable()">
           <mat-select [value]="tables()[0]?.name" #which>
             @for (t of tables(); track t.name) {
-              <mat-option [value]="t.name">{{ t.title }}, {{ t.rows.length }}</mat-option>
+              <mat-option [value]="t.name">{{ titleOf(t.name) }}, {{ t.rows.length }}</mat-option>
             }
           </mat-select>
         </hy-field>
@@ -94,6 +95,7 @@ import { Backup } from './backup';
 })
 export class DataPage {
   protected readonly say = say;
+  protected readonly titleOf = titles;
 
   private readonly exports = inject(Exports);
   private readonly spreadsheet = inject(Spreadsheet);

@@ -23,7 +23,7 @@ const KEYS: readonly {
     },
     keys: () => [
       ['1 – 5', say.oneMoreRootedWith()],
-      ['Shift 1 – 5', say.oneLess()],
+      [`${say.shift()} 1 – 5`, say.oneLess()],
       ['6', say.noChangeWalk()],
       [say.enter(), say.nextStopOrSave()],
       [say.backspace(), say.backOneStopWalk()],

@@ -123,8 +123,8 @@ export class WorkbenchPage {
     { path: '/today', name: say.another() },
   ];
   protected readonly rows: readonly Tray[] = [
-    { name: 'Tray 10', set: 40, rooted: 31, cutOn: '2026-03-02' },
-    { name: 'Tray 9', set: 12, rooted: null, cutOn: '2026-04-09' },
+    { name: say.trayNumber({ number: 10 }), set: 40, rooted: 31, cutOn: '2026-03-02' },
+    { name: say.trayNumber({ number: 9 }), set: 12, rooted: null, cutOn: '2026-04-09' },
     { name: say.sill(), set: 120, rooted: 8, cutOn: '2026-01-20' },
   ];
   protected readonly columns: readonly Column<Tray>[] = [
@@ -160,6 +160,6 @@ export class WorkbenchPage {
       text: say.itCannotBeTaken(),
       yes: say.emptyIt(),
     });
-    this.told.set(sure ? 'Emptied' : 'Left as it was');
+    this.told.set(sure ? say.emptied() : say.leftAsItWas());
   }
 }

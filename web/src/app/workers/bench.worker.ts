@@ -1,4 +1,5 @@
 import { expose } from 'comlink';
 import { bench } from './bench';
+import { reading } from './reading';
 
-expose(bench);
+expose({ ...bench, ...reading });

@@ -1,4 +1,5 @@
 import { expose } from 'comlink';
 import { files } from './files';
+import { reading } from './reading';
 
-expose(files);
+expose({ ...files, ...reading });

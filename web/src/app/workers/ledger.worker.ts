@@ -1,4 +1,5 @@
 import { expose } from 'comlink';
 import { ledger } from './ledger';
+import { reading } from './reading';
 
-expose(ledger);
+expose({ ...ledger, ...reading });

@@ -1,4 +1,5 @@
 import { expose } from 'comlink';
 import { pictures } from './pictures';
+import { reading } from './reading';
 
-expose(pictures);
+expose({ ...pictures, ...reading });

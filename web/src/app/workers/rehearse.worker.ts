@@ -1,4 +1,5 @@
 import { expose } from 'comlink';
 import { rehearse } from './rehearse';
+import { reading } from './reading';
 
-expose(rehearse);
+expose({ ...rehearse, ...reading });

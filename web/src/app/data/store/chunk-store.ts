@@ -145,7 +145,7 @@ export function readChunks(chunks: readonly StoredChunk[]): ReadChunks {
     }
     if (opened.version > JOURNAL_VERSION) {
       const { version } = opened;
-      aside(say.aPieceOfThe(), `it is of version ${version}, newer than this Hypogeon`, true);
+      aside(say.aPieceOfThe(), say.itIsOfVersion({ version }), true);
       continue;
     }
     for (const raw of opened.entries) {
