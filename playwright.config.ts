@@ -14,9 +14,9 @@ export default defineConfig({
   testMatch: '*.spec.ts',
   fullyParallel: true,
   workers: 2,
-  timeout: 90_000,
-  // A busy machine may be several times slower than a free one.
-  expect: { timeout: 20_000 },
+  // A busy machine may be several times slower than a free one: patience asks no less of a page.
+  timeout: 240_000,
+  expect: { timeout: 45_000 },
   reporter: [
     ['list'],
     ['json', { outputFile: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ?? 'test-results/e2e.json' }],

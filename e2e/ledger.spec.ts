@@ -126,7 +126,7 @@ test('counts of other benches are taken in by file, stand before one’s own, an
 test('a trial is designed, cut, counted through the bench, and judged as agreed', async ({
   page,
 }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(240_000);
   await page.goto('/#/results/trials');
   await page.getByRole('link', { name: 'Design a trial' }).click();
   await page.getByRole('button', { name: 'Put it on the bench' }).click();

@@ -13,7 +13,7 @@ function textsIn(value: unknown): readonly string[] {
 /** What is no message: the grower's own words, and names in Latin. Longest first, so that none leaves a part of another. */
 const NOT_SAID: readonly string[] = [
   ...new Set([
-    ...textsIn(demoJournal(DAY)),
+    ...textsIn(demoJournal(DAY)).flatMap((text) => [text, ...text.split(/, | or /)]),
     ...CATALOGUE.flatMap((t) => [t.name, t.family, ...t.synonyms, t.name.split(' ')[0]!]),
     ...CATALOGUE.map((t) => t.name.split(' ').slice(1).join(' ')),
   ]),
@@ -24,12 +24,12 @@ const NOT_SAID: readonly string[] = [
 const DAYS_AND_MONTHS =
   /\b(Mon|Tue|Wed|Thu|Fri|Sat|Sun|Monday|Tuesday|Wednesday|Thursday|Friday|Saturday|Sunday|Jan|Feb|Mar|Apr|May|Jun|Jul|Aug|Sep|Oct|Nov|Dec|January|February|March|April|June|July|August|September|October|November|December)\b/g;
 
-/** A batch's code, a file's ending, units, and the product's own name. */
-const CODES = /\b([A-Z]{3}-[A-Z0-9]{3}|Hypogeon|[kM]?Pa|CSV|JSON|PDF|ZIP|SVG|mol|mml?|mmol)\b/g;
+/** A batch's code, a money by its name and code, units, a paper, and the product's own name. */
+const CODES = /\b[A-Z]{3}-[A-Z0-9]{3}\b|^.* \([A-Z]{3}\)$|\b(Hypogeon|[kM]?Pa|CSV|mol|Letter)\b/g;
 
-/** What a page says that is no message, in the pseudo-language. */
-export async function unsaid(page: Page): Promise<readonly string[]> {
-  const left = await page.evaluate(() => {
+/** What a page says that is no message, in the pseudo-language. @param within where it is looked for */
+export async function unsaid(page: Page, within = 'body'): Promise<readonly string[]> {
+  const left = await page.evaluate((where) => {
     const unmarked = (text: string): string => {
       let deep = 0;
       let out = '';
@@ -39,24 +39,36 @@ export async function unsaid(page: Page): Promise<readonly string[]> {
         else if (deep === 0) out += sign;
       return out.replace(/\s+/g, ' ').trim();
     };
+    const root = document.querySelector(where);
+    if (!root) return [];
     const found: string[] = [];
-    const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+    const walker = document.createTreeWalker(root, NodeFilter.SHOW_TEXT);
     while (walker.nextNode()) {
       const node = walker.currentNode as Text;
       if (!node.parentElement!.closest('script, style, noscript, [lang]:not(html)'))
         found.push(unmarked(node.data));
     }
-    const NAMED = ['aria-label', 'aria-description', 'aria-valuetext', 'title', 'placeholder', 'alt'];
+    const NAMED = [
+      'aria-label',
+      'aria-description',
+      'aria-valuetext',
+      'title',
+      'placeholder',
+      'alt',
+    ];
     for (const name of NAMED)
-      for (const of of document.querySelectorAll(`[${name}]:not([lang]:not(html) *)`))
+      for (const of of root.querySelectorAll(`[${name}]:not([lang]:not(html) *)`))
         found.push(unmarked(of.getAttribute(name)!));
     return [...new Set(found)];
-  });
+  }, within);
   return left.filter((text) => /[a-z]{3}/i.test(ownWordsOut(text)));
 }
 
 function ownWordsOut(text: string): string {
-  let rest = text;
+  // What is too long for a label ends in dots.
+  const cut = text.endsWith('…') ? text.slice(0, -1) : null;
+  if (cut && NOT_SAID.some((own) => own.startsWith(cut))) return '';
+  let rest = text.replace(CODES, ' ');
   for (const own of NOT_SAID) if (rest.includes(own)) rest = rest.split(own).join(' ');
-  return rest.replace(DAYS_AND_MONTHS, ' ').replace(CODES, ' ');
+  return rest.replace(DAYS_AND_MONTHS, ' ');
 }

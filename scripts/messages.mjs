@@ -155,9 +155,7 @@ export function make() {
   for (const [place, parts] of Object.entries(english))
     for (const [part, said] of Object.entries(parts)) {
       if (BY_ID.has(part)) {
-        const lines = Object.entries(said).map(
-          ([name, text]) => `  ${name}: ${value(text)},`,
-        );
+        const lines = Object.entries(said).map(([name, text]) => `  ${name}: ${value(text)},`);
         write(
           join(SOURCE, `${part}.ts`),
           `${HEAD}import { texts } from '../../src';\n\nexport const say = /*#__PURE__*/ texts('${place}', '${part}', {\n${lines.join('\n')}\n});\n`,
@@ -235,7 +233,10 @@ function pseudo(text) {
   if (!/\p{L}/u.test(text)) return text;
   const written = [...text].map((c) => LETTERS[c] ?? c).join('');
   const [, before, middle, after] = /^(\s*)(.*?)(\s*)$/s.exec(written);
-  const longer = middle.replace(/\p{L}+/gu, (word) => word + '~'.repeat(Math.ceil(word.length / 3)));
+  const longer = middle.replace(
+    /\p{L}+/gu,
+    (word) => word + '~'.repeat(Math.ceil(word.length / 3)),
+  );
   return `${before}⟦${longer}⟧${after}`;
 }
 

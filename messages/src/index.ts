@@ -47,7 +47,7 @@ export const messagesOf = (place: string): Message => {
   return <T>(id: string, english: string | ((told: T) => string)) =>
     (told?: T): string => {
       const said = here(place)?.[id];
-      if (said !== undefined) return fill(said, (told ?? {}) as Record<string, Shown>);
+      if (said !== undefined) return fill(said, told ?? {});
       return typeof english === 'string' ? english : english(told!);
     };
 };

@@ -30,4 +30,3 @@ export function number(value: number): string {
   if (!known) numbers.set(locale, (known = new Intl.NumberFormat(locale)));
   return known.format(value);
 }
-

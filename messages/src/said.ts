@@ -32,6 +32,6 @@ function filled(part: Part, told: Readonly<Record<string, Shown>>): string {
   const read = Object.fromEntries(
     Object.entries(forms!).map(([key, form]) => [key, fill(form, told)]),
   );
-  if (how === 'select') return read[value] ?? read['other'] ?? '';
+  if (how === 'select') return read[value] ?? read.other ?? '';
   return (how === 'plural' ? plural : ordinal)(Number(value), read);
 }

@@ -357,10 +357,10 @@ export function mergeProblem(state: State, from: Batch, into: Batch): string {
   if (!apart) {
     const together = standingCount(from) + everHeld(into);
     return together > MOST_CUTTINGS
-      ? `Together they would be ${together}; a batch holds ${MOST_CUTTINGS} at most. Let ${batchCode(state, from)} share the tray instead.`
+      ? say.togetherTheyWould({ together, most: MOST_CUTTINGS, code: batchCode(state, from) })
       : '';
   }
-  return `${apart[1]}, so their counts would say nothing together. Let ${batchCode(state, from)} share the tray instead.`;
+  return say.theirCountsWould({ why: apart[1], code: batchCode(state, from) });
 }
 
 const standingCount = (batch: Batch): number => batch.cuttings.filter((c) => !c.left).length;

@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-bounded-json';
 import type { Problem } from './problem';
 
 /** Nothing of ours lies deeper; what does would overflow whatever walks it. */
@@ -32,7 +33,7 @@ export function depthProblem(text: string): Problem | null {
   if (at === null) return null;
   return {
     line: lineAt(text, at),
-    sentence: `is nested more than ${DEEPEST} deep, which nothing of a journal is. Choose the file that Hypogeon saved, unchanged.`,
+    sentence: say.isNestedTooDeep({ deepest: DEEPEST }),
   };
 }
 

@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-journal-file';
 import { parseTree, type Node, type ParseError } from 'jsonc-parser';
 import '../zod-setup';
 import * as z from 'zod';
@@ -94,7 +95,7 @@ export class JournalLines {
 
   /** What the lines came to. */
   end(known: State, nowMs: number): ReadJournal {
-    if (!this.reading) return refuse([this.problem ?? { sentence: CUT_OFF }]);
+    if (!this.reading) return refuse([this.problem ?? { sentence: say.cutOff() }]);
     const read = this.reading.end(known, nowMs);
     if (read.found.length > 0)
       return refuse(
@@ -105,13 +106,13 @@ export class JournalLines {
         })),
       );
     if (this.problem) return refuse([this.problem]);
-    return this.ended ? read.journal : refuse([{ line: this.line, sentence: CUT_OFF }]);
+    return this.ended ? read.journal : refuse([{ line: this.line, sentence: say.cutOff() }]);
   }
 
   private problemOf(line: string): Problem | null {
     if (!this.reading) {
       const version = Number(HEAD_LINE.exec(line)?.[1]);
-      if (!version) return { line: 1, sentence: 'is not laid out as Hypogeon writes it.' };
+      if (!version) return { line: 1, sentence: say.isNotLaidOut() };
       this.reading = new Reading(version);
       return versionProblem(version);
     }
@@ -120,7 +121,7 @@ export class JournalLines {
       this.ended = true;
       return null;
     }
-    if (this.ended) return { line: this.line, sentence: 'stands behind the end of the journal.' };
+    if (this.ended) return { line: this.line, sentence: say.standsBehind() };
     const entry = line.endsWith(',') ? line.slice(0, -1) : line;
     const deep = depthProblem(entry);
     if (deep) return { ...deep, line: this.line };
@@ -129,7 +130,7 @@ export class JournalLines {
       // What was found is told at the end.
       return { line: this.line, sentence: '' };
     } catch {
-      return { line: this.line, sentence: `no entry can be read here: ${CUT_OFF}` };
+      return { line: this.line, sentence: say.noEntryHere({ why: say.cutOff() }) };
     }
   }
 
@@ -141,15 +142,13 @@ export class JournalLines {
 
 /** The head stands in line 1, the first entry in line 2. */
 const LINES_BEFORE = 2;
-const CUT_OFF =
-  'the file ends in the middle: it was cut off while it was saved or copied. Save it again and import the new one.';
 
 const versionProblem = (version: number): Problem | null =>
   version <= JOURNAL_VERSION
     ? null
     : {
         field: 'version',
-        sentence: `the file is of version ${version}, newer than this Hypogeon, which reads up to ${JOURNAL_VERSION}. Update Hypogeon first, then import again.`,
+        sentence: say.isOfVersion({ version, known: JOURNAL_VERSION }),
       };
 
 const numberProblem = (entries: number): Problem | null =>
@@ -157,7 +156,7 @@ const numberProblem = (entries: number): Problem | null =>
     ? null
     : {
         field: 'entries',
-        sentence: `the file has more than ${MOST_ENTRIES} entries, which are the most that can be taken at once.`,
+        sentence: say.tooManyEntries({ most: MOST_ENTRIES }),
       };
 
 /** Entries as they are read, and what is wrong with those that are none. */
@@ -239,7 +238,7 @@ function batchProblems(entries: readonly Entry[], known: State): readonly Found[
         {
           index,
           path: ['counts'],
-          sentence: `${outcomes} outcomes are counted, but the batch has ${count} cuttings.`,
+          sentence: say.outcomesAreCounted({ outcomes, count }),
         },
       ];
     return beyond === undefined
@@ -248,7 +247,7 @@ function batchProblems(entries: readonly Entry[], known: State): readonly Found[
           {
             index,
             path: ['places', beyond],
-            sentence: `there is no such place: the batch has ${count} cuttings, numbered from 0.`,
+            sentence: say.noSuchPlace({ count }),
           },
         ];
   });
@@ -297,7 +296,7 @@ function tooLarge(
       {
         index: Math.max(0, index),
         path: ['cuttings'],
-        sentence: `${held} cuttings in one batch; ${MOST_EVER} are the most. Split it where it was saved.`,
+        sentence: say.tooManyCuttings({ held, most: MOST_EVER }),
       },
     ];
   });
@@ -317,7 +316,7 @@ function brokenJson(text: string): Problem {
   const cut = text.slice(offset + begun).trim() === '';
   return {
     line: lineAt(text, offset),
-    sentence: cut ? CUT_OFF : 'this is not JSON. Choose the file that Hypogeon saved, unchanged.',
+    sentence: cut ? say.cutOff() : say.isNoJson(),
   };
 }
 
@@ -326,11 +325,11 @@ function headProblem(raw: unknown): Problem {
     raw !== null && typeof raw === 'object' && 'format' in raw ? raw.format : undefined;
   return format === FORMAT
     ? {
-        sentence: 'The file says it is a journal, but has no version or no entries. Save it again.',
+        sentence: say.noVersionOrEntries(),
       }
     : {
         field: 'format',
-        sentence: 'this is not a Hypogeon journal. Choose the file that Hypogeon saved.',
+        sentence: say.isNoJournal(),
       };
 }
 

@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-paper-log';
 import { calledJustSo, findTaxa, METHODS, METHOD, type MethodId, type Taxon } from '../botany';
 import { plants, placesIn } from '../bench';
 import { FIRST_DAY, LAST_DAY, orderTold, readDay, type Day, type DayOrder } from '../days';
@@ -39,19 +40,45 @@ export const PAPER_FIELDS = [
 export type PaperField = (typeof PAPER_FIELDS)[number];
 
 export const PAPER_FIELD_NAME: Readonly<Record<PaperField, string>> = {
-  taxon: 'Plant',
-  method: 'How it was taken',
-  date: 'Day of the cut',
-  number: 'How many',
-  rooted: 'Rooted',
-  pupped: 'With pups',
-  rotted: 'Rotted',
-  dried: 'Dried up',
-  lost: 'Lost, cause unknown',
-  countedOn: 'Counted on',
-  mother: 'Mother',
-  place: 'Tray or place',
-  notes: 'Notes',
+  get taxon() {
+    return say.taxon();
+  },
+  get method() {
+    return say.method();
+  },
+  get date() {
+    return say.date();
+  },
+  get number() {
+    return say.number();
+  },
+  get rooted() {
+    return say.rooted();
+  },
+  get pupped() {
+    return say.pupped();
+  },
+  get rotted() {
+    return say.rotted();
+  },
+  get dried() {
+    return say.dried();
+  },
+  get lost() {
+    return say.lost();
+  },
+  get countedOn() {
+    return say.countedOn();
+  },
+  get mother() {
+    return say.mother();
+  },
+  get place() {
+    return say.place();
+  },
+  get notes() {
+    return say.notes();
+  },
 };
 
 /** Which column means what, by its index. */
@@ -227,8 +254,7 @@ function readRow(row: readonly string[], line: number, context: Context): PaperR
     const mother = named(text('mother'), 'mother');
     const method = methodIn(text('method'), mapping.method);
     const cutOn = dayIn(text('date'), 'date', mapping.order, today);
-    if (cutOn === null)
-      throw new Refused('date', 'has no day of the cut. Add one, even the first of the month.');
+    if (cutOn === null) throw new Refused('date', say.hasNoDay());
     const counts: Counts = {
       rooted: numberIn(text('rooted'), 'rooted') ?? 0,
       pupped: numberIn(text('pupped'), 'pupped') ?? 0,
@@ -241,34 +267,27 @@ function readRow(row: readonly string[], line: number, context: Context): PaperR
     );
     const given = numberIn(text('number'), 'number');
     if (given === null && sumCounts(counts) === 0)
-      throw new Refused('number', 'does not say how many there were.');
+      throw new Refused('number', say.howManyThereWere());
     const count = given ?? sumCounts(counts);
-    if (given === null) assumed.push(`${count} in all, from the outcomes`);
-    if (count < 1) throw new Refused('number', 'has none: a batch is of one at least.');
-    if (count > 10_000) throw new Refused('number', `has ${count}; a batch holds 10,000 at most.`);
+    if (given === null) assumed.push(say.inAll({ count }));
+    if (count < 1) throw new Refused('number', say.hasNone());
+    if (count > 10_000) throw new Refused('number', say.hasTooMany({ count }));
     if (counts.pupped > counts.rooted && counts.rooted > 0 && sumCounts(counts) > count)
-      throw new Refused('pupped', `has ${counts.pupped} with pups, but ${counts.rooted} rooted.`);
+      throw new Refused('pupped', say.morePupped({ pupped: counts.pupped, rooted: counts.rooted }));
     // A log counts those with pups among the rooted; the journal counts them apart.
     const apart =
       counts.pupped > 0 && counts.rooted >= counts.pupped
         ? { ...counts, rooted: counts.rooted - counts.pupped }
         : counts;
     if (sumCounts(apart) > count)
-      throw new Refused(
-        'number',
-        `tells of ${sumCounts(apart)} outcomes, but only ${count} cuttings.`,
-      );
+      throw new Refused('number', say.tellsOf({ outcomes: sumCounts(apart), count }));
     const countedOn = told
       ? (dayIn(text('countedOn'), 'countedOn', mapping.order, today) ?? null)
       : null;
     if (countedOn !== null && countedOn < cutOn)
-      throw new Refused(
-        'countedOn',
-        'was counted before it was cut. One of the two days is wrong.',
-      );
-    if (told && countedOn === null)
-      assumed.push('counted today, for want of a day: it says little of how long roots took');
-    if (text('method') === '') assumed.push(`taken as ${METHOD[method].one}`);
+      throw new Refused('countedOn', say.countedBeforeCut());
+    if (told && countedOn === null) assumed.push(say.countedToday());
+    if (text('method') === '') assumed.push(say.takenAs({ method: METHOD[method].one }));
     return {
       line,
       ok: true,
@@ -295,11 +314,8 @@ function readRow(row: readonly string[], line: number, context: Context): PaperR
 /** A name as long as the journal takes one. */
 function named(text: string, field: PaperField): string {
   if (text.length > MOST_NAME)
-    throw new Refused(
-      field,
-      `has a name of ${text.length} signs; ${MOST_NAME} are the most. Shorten it in the table.`,
-    );
-  if (!isWhole(text)) throw new Refused(field, 'holds half a sign; type the name again.');
+    throw new Refused(field, say.aNameOf({ signs: text.length, most: MOST_NAME }));
+  if (!isWhole(text)) throw new Refused(field, say.holdsHalfASign());
   return text;
 }
 
@@ -307,7 +323,7 @@ function plantIn(
   name: string,
   { byName, taxa, mapping }: Context,
 ): { taxon: string; newPlant: string | null } {
-  if (name === '') throw new Refused('taxon', 'names no plant.');
+  if (name === '') throw new Refused('taxon', say.namesNoPlant());
   const known = byName.get(foldText(name));
   if (known !== undefined) return { taxon: known, newPlant: null };
   const so = calledJustSo(taxa, name, alsoCalled);
@@ -323,11 +339,14 @@ function plantIn(
   throw new Refused(
     'taxon',
     more.length > 0
-      ? `“${name}” may be ${[only!, ...more]
-          .slice(0, 3)
-          .map((t) => t.name)
-          .join(', ')}. Write the whole name, or say below which.`
-      : `“${name}” is not in the plant guide. Say below which plant it is like.`,
+      ? say.mayBe({
+          name,
+          names: [only!, ...more]
+            .slice(0, 3)
+            .map((t) => t.name)
+            .join(', '),
+        })
+      : say.isNotInTheGuide({ name }),
   );
 }
 
@@ -355,15 +374,11 @@ function methodIn(text: string, usual: MethodId | ''): MethodId {
   const plain = foldText(text);
   if (plain === '') {
     if (usual !== '') return usual;
-    throw new Refused('method', 'does not say how it was taken. Choose what such rows are, below.');
+    throw new Refused('method', say.howItWasTaken());
   }
   const own = METHODS.find((m) => foldText(METHOD[m].name) === plain || m === plain);
   const word = own ?? METHOD_WORDS.find(([pattern]) => pattern.test(plain))?.[1];
-  if (word === undefined)
-    throw new Refused(
-      'method',
-      `“${text}” is no method known here: leaf, tip, stem, pad, offset, division …`,
-    );
+  if (word === undefined) throw new Refused('method', say.isNoMethod({ text }));
   return word;
 }
 
@@ -379,20 +394,18 @@ function dayIn(text: string, field: PaperField, order: DayOrder | '', today: Day
     throw new Refused(
       field,
       read.why === 'ambiguous'
-        ? `“${text}” may be ${read.either.join(' or ')}. Say above whether day or month stands first.`
-        : `“${text}” is not a day. Write it like 2025-05-20 or May 20, 2025.`,
+        ? say.mayBeEither({ text, one: read.either[0], other: read.either[1] })
+        : say.isNotADay({ text }),
     );
   const { day } = read;
-  if (day < FIRST_DAY || day > LAST_DAY)
-    throw new Refused(field, `${day} is no day of any bench. Is the year right?`);
-  if (day > today)
-    throw new Refused(field, `${day} is still to come. Is the order of day and month right?`);
+  if (day < FIRST_DAY || day > LAST_DAY) throw new Refused(field, say.noDayOfABench({ day }));
+  if (day > today) throw new Refused(field, say.isStillToCome({ day }));
   return day;
 }
 
 function numberIn(text: string, field: PaperField): number | null {
   if (text === '' || text === '-') return null;
-  if (!/^\d{1,6}$/.test(text)) throw new Refused(field, `“${text}” is not a whole number.`);
+  if (!/^\d{1,6}$/.test(text)) throw new Refused(field, say.isNotWhole({ text }));
   return Number(text);
 }
 

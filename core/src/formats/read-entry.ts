@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-read-entry';
 import type * as z from 'zod';
 import { entryIssues, type Entry } from '../journal';
 
@@ -30,21 +31,29 @@ function sentenceOf(issue: z.core.$ZodIssue): string {
     case 'custom':
       return `${issue.message}.`;
     case 'invalid_type':
-      return issue.message.startsWith('must')
-        ? `${issue.message}.`
-        : `must be ${aKind(issue.expected)}, and is not.`;
+      // The parser's own words where a field has none.
+      return issue.message.startsWith('Invalid input')
+        ? say.mustBeOfKind({ kind: aKind(issue.expected) })
+        : `${issue.message}.`;
     case 'invalid_value':
-      return `must be one of: ${issue.values.map(String).join(', ')}.`;
+      return say.mustBeOneOf({ values: issue.values.map(String).join(', ') });
     case 'too_small':
-      return `is too small or too short; ${issue.minimum} is the least.`;
+      return say.isTooSmall({ least: Number(issue.minimum) });
     case 'too_big':
-      return `is too large or too long; ${issue.maximum} is the most.`;
+      return say.isTooLarge({ most: Number(issue.maximum) });
     default:
       return `${issue.message}.`;
   }
 }
 
 function aKind(expected: string): string {
-  if (expected === 'int') return 'a whole number';
-  return /^[aeio]/.test(expected) ? `an ${expected}` : `a ${expected}`;
+  if (expected === 'int') return say.aWholeNumber();
+  const kinds: Readonly<Record<string, () => string>> = {
+    number: say.aNumber,
+    string: say.aText,
+    array: say.aList,
+    object: say.anObject,
+    boolean: say.trueOrFalse,
+  };
+  return (Object.hasOwn(kinds, expected) ? kinds[expected] : undefined)?.() ?? expected;
 }

@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-senml';
 import '../zod-setup';
 import * as z from 'zod';
 
@@ -45,7 +46,7 @@ const NAME = /^[A-Za-z0-9][A-Za-z0-9\-:./_]*$/;
  */
 export function readSenml(raw: unknown, nowSeconds: number | null): ReadSenml {
   const parsed = pack.safeParse(raw);
-  if (!parsed.success) return refuse('It is not a SenML pack: a list of records was expected.');
+  if (!parsed.success) return refuse(say.isNoPack());
   const measurements: Measurement[] = [];
   let base: { bn: string; bt: number; bu: string | undefined; bv: number | undefined } = {
     bn: '',
@@ -55,18 +56,18 @@ export function readSenml(raw: unknown, nowSeconds: number | null): ReadSenml {
   };
   for (const r of parsed.data) {
     if (r.bver !== undefined && r.bver > VERSION)
-      return refuse(`Its version ${r.bver} is newer than ${VERSION}, which is understood.`);
+      return refuse(say.itsVersionIs({ version: r.bver, known: VERSION }));
     // A field whose name ends with an underscore must be understood or the pack refused.
     const must = Object.keys(r).find((key) => key.endsWith('_'));
-    if (must) return refuse(`It demands that “${must}” is understood, which it is not.`);
+    if (must) return refuse(say.itDemands({ must }));
     base = { bn: r.bn ?? base.bn, bt: r.bt ?? base.bt, bu: r.bu ?? base.bu, bv: r.bv ?? base.bv };
     const given = [r.v, r.vs, r.vb, r.vd].filter((v) => v !== undefined);
-    if (given.length > 1) return refuse('A record has more than one value.');
+    if (given.length > 1) return refuse(say.moreThanOneValue());
     const onlyBase =
       given.length === 0 && r.s === undefined && r.n === undefined && r.t === undefined;
     if (onlyBase && base.bv === undefined) continue;
     const name = base.bn + (r.n ?? '');
-    if (!NAME.test(name)) return refuse(`“${name}” is no name of a sensor.`);
+    if (!NAME.test(name)) return refuse(say.isNoNameOf({ name }));
     const number = r.v === undefined && given.length > 0 ? null : numeric(r.v, base.bv);
     measurements.push({
       name,

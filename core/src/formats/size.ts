@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-size';
 import type { Problem } from './problem';
 
 /**
@@ -12,7 +13,7 @@ const WARN_SHARE = 0.75;
 export function sizeWarning(bytes: number): string {
   return bytes < MAX_JOURNAL_BYTES * WARN_SHARE
     ? ''
-    : `The file has ${megabytes(bytes)} of the ${megabytes(MAX_JOURNAL_BYTES)} MB that can be read back: nearly all of it are readings. A logger that reads every quarter of an hour needs a third of one that reads every five minutes.`;
+    : say.nearTheMost({ has: megabytes(bytes), most: megabytes(MAX_JOURNAL_BYTES) });
 }
 
 const megabytes = (bytes: number): string => (bytes / 1e6).toFixed(0);
@@ -21,6 +22,6 @@ const megabytes = (bytes: number): string => (bytes / 1e6).toFixed(0);
 export function sizeProblem(bytes: number): Problem | null {
   if (bytes <= MAX_JOURNAL_BYTES) return null;
   return {
-    sentence: `This file has ${megabytes(bytes)} MB; a journal has ${megabytes(MAX_JOURNAL_BYTES)} MB at most. Choose the file that Hypogeon saved.`,
+    sentence: say.tooLarge({ has: megabytes(bytes), most: megabytes(MAX_JOURNAL_BYTES) }),
   };
 }

@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-wall-time';
 import { dayNumber, FIRST_DAY, isDay, LAST_DAY } from '../days';
 import type { Minute } from '../climate';
 
@@ -9,10 +10,18 @@ export const DATE_ORDERS = ['ymd', 'dmy', 'mdy', 'unix'] as const;
 export type DateOrder = (typeof DATE_ORDERS)[number];
 
 export const DATE_ORDER_WORD: Readonly<Record<DateOrder, string>> = {
-  ymd: 'year, month, day',
-  dmy: 'day, month, year',
-  mdy: 'month, day, year',
-  unix: 'seconds since 1970',
+  get ymd() {
+    return say.yearMonthDay();
+  },
+  get dmy() {
+    return say.dayMonthYear();
+  },
+  get mdy() {
+    return say.monthDayYear();
+  },
+  get unix() {
+    return say.secondsSince();
+  },
 };
 
 const DATE = /^(\d{1,4})[-/. ](\d{1,2})[-/. ](\d{1,4})(?:[T, ]+(.*))?$/;

@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-weather-csv';
 import Papa from 'papaparse';
 import {
   dayOfMinute,
@@ -248,10 +249,9 @@ export function readWeather(
     const date = row[mapping.date] ?? '';
     const time = mapping.time === null ? '' : (row[mapping.time] ?? '');
     const minute = readWallTime(date, mapping.order, time);
-    if (minute === null)
-      return refuse(i, `“${`${date} ${time}`.trim()}” is no date of this order.`);
+    if (minute === null) return refuse(i, say.isNoDate({ text: `${date} ${time}`.trim() }));
     if (used.every((c) => readNumber(row[mapping.columns[c]!.index] ?? '') === null))
-      return refuse(i, 'no reading in this row.');
+      return refuse(i, say.noReading());
     const zone = zoneOf(date, mapping.order, time);
     if (zone !== null && zones.size < MOST_ZONES) zones.add(zone);
     minutes[i] = shift + (zone === null ? minute : clock(minute - zoneMinutes(zone)));

@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-field';
 import '../zod-setup';
 import * as z from 'zod';
 import { FIRST_DAY, isDay, LAST_DAY } from '../days';
@@ -6,14 +7,12 @@ import { isStamp } from './stamp';
 /** Fields that several kinds of entry share, with the sentence a grower reads when one is wrong. */
 export const dayField = z
   .string()
-  .refine(isDay, { error: 'is not a day of the calendar (write 2026-04-09)' })
+  .refine(isDay, { error: () => say.isNotADay() })
   .refine((day) => day >= FIRST_DAY && day <= LAST_DAY, {
-    error: `must lie between ${FIRST_DAY} and ${LAST_DAY}`,
+    error: () => say.mustLieBetween({ from: FIRST_DAY, to: LAST_DAY }),
   });
 
-export const stampField = z
-  .string()
-  .refine(isStamp, { error: 'is not a time stamp of this journal' });
+export const stampField = z.string().refine(isStamp, { error: () => say.isNoStamp() });
 
 /** Half of a sign: such a text cannot become an address, a file name or a label. */
 const BROKEN_SIGN = /\p{Surrogate}/u;
@@ -29,7 +28,7 @@ export const cutText = (text: string, most: number): string => {
 
 const whole = (field: z.ZodString) =>
   field.refine(isWhole, {
-    error: 'holds half a sign, as a damaged copy leaves it; type the text again',
+    error: () => say.holdsHalfASign(),
   });
 
 /** Text of at most so many signs. */
@@ -37,7 +36,13 @@ export const textField = (most: number) => whole(z.string().max(most));
 
 /** Text that must say something. */
 export const saidField = (most: number) =>
-  whole(z.string().trim().min(1, 'must not be empty').max(most));
+  whole(
+    z
+      .string()
+      .trim()
+      .min(1, { error: () => say.mustNotBeEmpty() })
+      .max(most),
+  );
 
 export const idField = whole(z.string().min(1).max(80));
 
@@ -48,9 +53,9 @@ export const nameField = saidField(MOST_NAME);
 export const noteField = textField(4000);
 
 export const countField = z
-  .number({ error: 'must be a number' })
+  .number({ error: () => say.mustBeANumber() })
   .refine((n) => Number.isSafeInteger(n) && n >= 0, {
-    error: 'must be a whole number of 0 or more',
+    error: () => say.mustBeWhole(),
   });
 
 /** The fields a schema names, without the door that a loose object leaves open for unknown ones. */

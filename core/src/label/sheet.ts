@@ -154,15 +154,13 @@ export function placeLabels(sheet: LabelSheet, count: number, skip = 0): readonl
 export function sheetProblems(sheet: LabelSheet): Partial<Record<keyof LabelSheet, string>> {
   const problems: Partial<Record<keyof LabelSheet, string>> = {};
   const { width, height, pageWidth, pageHeight, left, top, blank } = sheet;
-  if (!(width >= LEAST_LABEL.width))
-    problems.width = `At least ${LEAST_LABEL.width} mm: a code and a line must fit.`;
+  if (!(width >= LEAST_LABEL.width)) problems.width = say.atLeastWide({ mm: LEAST_LABEL.width });
   else if (left + width > pageWidth + 0.05)
-    problems.width = `Wider than the page from its margin on: ${pageWidth - left} mm are there.`;
+    problems.width = say.widerThanThePage({ mm: pageWidth - left });
   if (!(height >= LEAST_LABEL.height))
-    problems.height = `At least ${LEAST_LABEL.height} mm: the code must be readable.`;
+    problems.height = say.atLeastHigh({ mm: LEAST_LABEL.height });
   else if (top + height > pageHeight + 0.05)
-    problems.height = `Higher than the page from its margin on: ${pageHeight - top} mm are there.`;
-  if (blank > width - LEAST_LABEL.width)
-    problems.blank = `Leaves less than ${LEAST_LABEL.width} mm to write on.`;
+    problems.height = say.higherThanThePage({ mm: pageHeight - top });
+  if (blank > width - LEAST_LABEL.width) problems.blank = say.leavesLess({ mm: LEAST_LABEL.width });
   return problems;
 }

@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-units';
 import { readAmount, units, type Read } from './amount';
 
 /** Inside the core every length is in millimetres; growers may type and read inches. */
@@ -28,16 +29,15 @@ const MM = units({
  */
 export function readLength(text: string, unit: LengthUnit): ReadLength {
   const trimmed = text.trim();
-  if (trimmed === '') return { ok: false, problem: 'Type a width, for example 8 mm or 5/16 in.' };
+  if (trimmed === '') return { ok: false, problem: say.typeAWidth() };
   const read = readAmount(trimmed);
   const mm = read && MM.get(read.unit ?? unit);
   if (!mm)
     return {
       ok: false,
-      problem: `“${trimmed}” is not a length. Write it like 8 mm, 0.3 in or 5/16 in.`,
+      problem: say.isNotALength({ text: trimmed }),
     };
-  if (read.amount <= 0)
-    return { ok: false, problem: 'A length is more than nothing. Measure it again.' };
+  if (read.amount <= 0) return { ok: false, problem: say.aLengthIsMore() };
   return { ok: true, mm: read.amount * mm };
 }
 

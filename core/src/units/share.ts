@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-units';
 import { readAmount, type Read } from './amount';
 
 /**
@@ -8,8 +9,7 @@ import { readAmount, type Read } from './amount';
 export function readShare(text: string): Read<'share'> {
   const read = readAmount(text);
   if (!read || !(read.unit === null || read.unit === '%'))
-    return { ok: false, problem: `“${text.trim()}” is not a share. Write it like 45%.` };
-  if (read.amount < 0 || read.amount > 100)
-    return { ok: false, problem: 'A share lies between 0 and 100%.' };
+    return { ok: false, problem: say.isNotAShare({ text: text.trim() }) };
+  if (read.amount < 0 || read.amount > 100) return { ok: false, problem: say.aShareLies() };
   return { ok: true, share: read.amount / 100 };
 }

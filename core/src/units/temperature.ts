@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-units';
 import { readAmount, type Read } from './amount';
 
 /** Inside the core every temperature is in °C; growers may type and read °F. */
@@ -22,7 +23,7 @@ export function readTemperature(text: string, unit: TemperatureUnit): Read<'temp
   if (!read || !['', 'c', 'f'].includes(letter))
     return {
       ok: false,
-      problem: `“${text.trim()}” is not a temperature. Write it like 20 °C or 68 °F.`,
+      problem: say.isNotATemperature({ text: text.trim() }),
     };
   return {
     ok: true,

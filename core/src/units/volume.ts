@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-units';
 import { readAmount, units, type Read } from './amount';
 
 /** Inside the core every volume is in millilitres or litres, as the name says; growers may measure by cups. */
@@ -50,7 +51,7 @@ export function readVolume(text: string, bare: VolumeUnit): Read<'ml'> {
   if (!ml || read.amount < 0)
     return {
       ok: false,
-      problem: `“${text.trim()}” is not a volume. Write it like 250 mL, 1.5 L or 2 cups.`,
+      problem: say.isNotAVolume({ text: text.trim() }),
     };
   return { ok: true, ml: read.amount * ml };
 }

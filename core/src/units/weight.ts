@@ -1,3 +1,4 @@
+import * as say from '@hypogeon/messages/core-units';
 import { readAmount, units, type Read } from './amount';
 
 /** Avoirdupois, NIST Handbook 44, appendix C. */
@@ -27,7 +28,7 @@ export function readWeight(text: string, bare: WeightUnit): Read<'grams'> {
   if (!grams || read.amount < 0)
     return {
       ok: false,
-      problem: `“${text.trim()}” is not a weight. Write it like 310 g, 1.2 kg or 11 oz.`,
+      problem: say.isNotAWeight({ text: text.trim() }),
     };
   return { ok: true, grams: read.amount * grams };
 }

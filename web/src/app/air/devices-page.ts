@@ -335,9 +335,7 @@ export class DevicesPage {
         humidity: say.humidityWord(),
         illuminance: say.light(),
         weight: say.weight(),
-      }[
-        name
-      ] ?? name;
+      }[name] ?? name;
     const told = doubt ? `${word}, ${DOUBT_WORD[doubt]}` : word;
     switch (name) {
       case 'temperature':

@@ -84,7 +84,11 @@ export class MonthlyTable {
   readonly changed = output<MonthAir[] | null>();
 
   protected readonly cells = ['min', 'max', 'rh'] as const;
-  protected readonly word = { min: say.meanLow(), max: say.meanHigh(), rh: say.humidityOf() } as const;
+  protected readonly word = {
+    min: say.meanLow(),
+    max: say.meanHigh(),
+    rh: say.humidityOf(),
+  } as const;
   protected readonly unit = this.words.temperatureUnit;
 
   private readonly typed = signal<readonly Row[] | null>(null);

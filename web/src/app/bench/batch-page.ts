@@ -181,8 +181,7 @@ export class BatchPage {
     if (day === '') return '';
     if (!isDay(day)) return say.thatIsNotA();
     if (day > this.today()) return say.thatDayIsStill();
-    if (batch?.cut && day < batch.cut)
-      return say.itWasCutOn({ day: this.words.day(batch.cut) });
+    if (batch?.cut && day < batch.cut) return say.itWasCutOn({ day: this.words.day(batch.cut) });
     return '';
   });
 

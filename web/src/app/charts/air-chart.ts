@@ -124,7 +124,7 @@ export function airChart(
       },
       yAxis: [
         { type: 'value', name: `°${unit}`, scale: true },
-        { type: 'value', name: '% RH', min: 0, max: 100, splitLine: { show: false } },
+        { type: 'value', name: say.rh(), min: 0, max: 100, splitLine: { show: false } },
       ],
       series: [
         {
@@ -139,7 +139,7 @@ export function airChart(
           color: ink('--pot'),
         },
         {
-          name: '% RH',
+          name: say.rh(),
           type: 'line',
           silent: true,
           yAxisIndex: 1,

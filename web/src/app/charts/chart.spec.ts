@@ -40,4 +40,24 @@ describe('a chart', () => {
     expect(page.all('tbody tr')).toHaveLength(3);
     expect(page.text).toContain('CSV');
   });
+
+  it('has days in its table as they are read here', async () => {
+    const rows = [
+      ['2026-04-12', 3],
+      ['2027-01-02', 5],
+    ];
+    const page = await mount(
+      Chart,
+      { name: 'Counts', model: { ...model, table: { header: ['Day', 'Count'], rows } } },
+      [],
+    );
+    const box = page.all('details')[0] as HTMLDetailsElement;
+    box.open = true;
+    box.dispatchEvent(new Event('toggle'));
+    await page.settle();
+    expect(page.all('tbody th').map((th) => th.textContent.trim())).toEqual([
+      'Sun 12 Apr',
+      'Sat 2 Jan 2027',
+    ]);
+  });
 });

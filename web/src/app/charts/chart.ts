@@ -11,12 +11,14 @@ import {
   viewChild,
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { isDay } from '@hypogeon/core/days';
 import type { Cell } from '@hypogeon/core/formats';
 import type { EChartsCoreOption, EChartsType } from 'echarts/core';
 import { say } from '@hypogeon/messages/chart';
 import { saveBlob, saveText } from '../data/save-text';
 import { Spreadsheet } from '../data/spreadsheet';
 import { Theme } from '../data/theme';
+import { Words } from '../data/words';
 import type { Column } from '../ui/column';
 import { Table } from '../ui/table';
 import type { ChartModel } from './chart-model';
@@ -103,6 +105,7 @@ export class Chart {
   protected readonly say = say;
 
   private readonly theme = inject(Theme);
+  private readonly words = inject(Words);
   private readonly spreadsheet = inject(Spreadsheet);
   /** What it shows: the name of its files. */
   readonly name = input.required<string>();
@@ -115,11 +118,16 @@ export class Chart {
     this.model().table.header.map((head, i) => ({
       key: String(i),
       head,
-      text: (row) => String(row[i] ?? ''),
+      text: (row) => this.shown(row[i] ?? ''),
       sort: (row) => row[i] ?? null,
       ...(i > 0 ? { number: true } : {}),
     })),
   );
+  /** Days as they are read here; files keep them as they are. */
+  private shown(cell: Cell): string {
+    return typeof cell === 'string' && isDay(cell) ? this.words.day(cell) : String(cell);
+  }
+
   /** Which stop the keys stand on. */
   private readonly at = signal<number | null>(null);
   protected readonly spoken = computed(() => {

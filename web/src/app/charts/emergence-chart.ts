@@ -62,7 +62,7 @@ export function emergenceChart(
           type: 'value',
           min: 0,
           max: lastDay,
-          name: 'day\nwaiting',
+          name: say.dayWaiting(),
           nameLocation: 'end',
           nameTextStyle: {
             align: 'left',

@@ -21,8 +21,22 @@ const CURVES = [
     ink: '--water',
     dash: [6, 3],
   },
-  { key: 'reserves', name: 'reserves', ink: '--soil', dash: [2, 3] },
-  { key: 'rooted', name: 'rooted', ink: '--living', dash: 'solid' },
+  {
+    key: 'reserves',
+    get name() {
+      return say.reserves();
+    },
+    ink: '--soil',
+    dash: [2, 3],
+  },
+  {
+    key: 'rooted',
+    get name() {
+      return say.rooted();
+    },
+    ink: '--living',
+    dash: 'solid',
+  },
   {
     key: 'rotted',
     get name() {

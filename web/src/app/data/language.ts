@@ -1,5 +1,12 @@
 import { computed, DOCUMENT, effect, inject, Injectable, signal } from '@angular/core';
-import { languageOf, placesWithout, PSEUDO, readMessagesAs, takeTable, type Table } from '@hypogeon/messages';
+import {
+  languageOf,
+  placesWithout,
+  PSEUDO,
+  readMessagesAs,
+  takeTable,
+  type Table,
+} from '@hypogeon/messages';
 import { LANGUAGES, type LanguageId } from '@hypogeon/messages/languages';
 import { localeOf } from '@hypogeon/words';
 

@@ -68,7 +68,8 @@ describe('a worker', () => {
     let locale = 'de-AT';
     const { remote } = { remote: { double: (n: number) => Promise.resolve(2 * n) } };
     const line = new WorkerLine<Sums>(
-      () => ({ remote, onDeath: () => undefined, end: () => undefined }) as unknown as Spawned<Sums>,
+      () =>
+        ({ remote, onDeath: () => undefined, end: () => undefined }) as unknown as Spawned<Sums>,
       (running) => {
         if (running.locale === locale) return null;
         reads.push(locale);

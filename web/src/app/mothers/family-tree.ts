@@ -73,9 +73,9 @@ interface Kin {
                 [size]="node.kin.mother ? 50 : 38"
               />
               <span class="grid min-w-0 leading-tight"
-                ><strong class="overflow-hidden text-[0.94rem] font-medium text-ellipsis whitespace-nowrap">{{
-                  node.kin.name
-                }}</strong
+                ><strong
+                  class="overflow-hidden text-[0.94rem] font-medium text-ellipsis whitespace-nowrap"
+                  >{{ node.kin.name }}</strong
                 ><small class="quiet text-xs">{{ node.kin.says }}</small></span
               >
             </a>

@@ -33,8 +33,7 @@ export class PlanWish {
   private dayProblem(by: string): string {
     const cutOn = this.desk.cutOn();
     if (!isDay(by)) return say.thatIsNotA();
-    if (by <= cutOn)
-      return say.beforeTheCutCan({ day: this.words.day(cutOn) });
+    if (by <= cutOn) return say.beforeTheCutCan({ day: this.words.day(cutOn) });
     return daysBetween(cutOn, by) > MOST_AHEAD ? say.moreThanThreeYears() : '';
   }
 

@@ -183,7 +183,7 @@ export class LedgerPage {
       callusing > 0 ? say.moreAreCutAnd({ callusing }) : '',
       breaches > 0
         ? say.hadWaterBeforeIt({
-            what: breaches === 1 ? say.batchAlone() : say.batches2({ breaches }),
+            what: breaches === 1 ? say.oneBatch() : say.batches2({ breaches }),
           })
         : '',
     ]

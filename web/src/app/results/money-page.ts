@@ -97,7 +97,7 @@ const GROUPED_BY: readonly Grouping[] = ['method', 'mix', 'plant', 'school', 'sp
         <section class="grid grid-cols-1 gap-3" aria-labelledby="rows">
           <div class="flex flex-wrap items-end justify-between gap-y-2 gap-x-6">
             <h2 id="rows">{{ say.rowByRow() }}</h2>
-            <hy-field class="w-40" [label]="say.aRowForEach()">
+            <hy-field class="w-56" [label]="say.aRowForEach()">
               <mat-select [value]="grouping()" (selectionChange)="choose($event.value)">
                 @for (g of groupings; track g) {
                   <mat-option [value]="g">

@@ -231,7 +231,10 @@ export class TrayPage {
     if (!tray) return;
     const entries = moveInTray(this.state(), tray, from, to);
     if (entries.length > 0)
-      void this.actions.recordAll(entries, say.movedTo({ place: cellName(to, this.sides().columns) }));
+      void this.actions.recordAll(
+        entries,
+        say.movedTo({ place: cellName(to, this.sides().columns) }),
+      );
   }
 
   private cellUnder({ dropPoint, source }: CdkDragEnd): number | null {
