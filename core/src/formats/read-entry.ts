@@ -33,7 +33,7 @@ function sentenceOf(issue: z.core.$ZodIssue): string {
     case 'invalid_type':
       // The parser's own words where a field has none.
       return issue.message.startsWith('Invalid input')
-        ? say.mustBeOfKind({ kind: aKind(issue.expected) })
+        ? say.mustBeOfKind({ kind: issue.expected })
         : `${issue.message}.`;
     case 'invalid_value':
       return say.mustBeOneOf({ values: issue.values.map(String).join(', ') });
@@ -44,16 +44,4 @@ function sentenceOf(issue: z.core.$ZodIssue): string {
     default:
       return `${issue.message}.`;
   }
-}
-
-function aKind(expected: string): string {
-  if (expected === 'int') return say.aWholeNumber();
-  const kinds: Readonly<Record<string, () => string>> = {
-    number: say.aNumber,
-    string: say.aText,
-    array: say.aList,
-    object: say.anObject,
-    boolean: say.trueOrFalse,
-  };
-  return (Object.hasOwn(kinds, expected) ? kinds[expected] : undefined)?.() ?? expected;
 }

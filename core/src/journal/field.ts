@@ -7,12 +7,12 @@ import { isStamp } from './stamp';
 /** Fields that several kinds of entry share, with the sentence a grower reads when one is wrong. */
 export const dayField = z
   .string()
-  .refine(isDay, { error: () => say.isNotADay() })
+  .refine(isDay, { error: say.isNotADay })
   .refine((day) => day >= FIRST_DAY && day <= LAST_DAY, {
     error: () => say.mustLieBetween({ from: FIRST_DAY, to: LAST_DAY }),
   });
 
-export const stampField = z.string().refine(isStamp, { error: () => say.isNoStamp() });
+export const stampField = z.string().refine(isStamp, { error: say.isNoStamp });
 
 /** Half of a sign: such a text cannot become an address, a file name or a label. */
 const BROKEN_SIGN = /\p{Surrogate}/u;
@@ -28,7 +28,7 @@ export const cutText = (text: string, most: number): string => {
 
 const whole = (field: z.ZodString) =>
   field.refine(isWhole, {
-    error: () => say.holdsHalfASign(),
+    error: say.holdsHalfASign,
   });
 
 /** Text of at most so many signs. */
@@ -40,7 +40,7 @@ export const saidField = (most: number) =>
     z
       .string()
       .trim()
-      .min(1, { error: () => say.mustNotBeEmpty() })
+      .min(1, { error: say.mustNotBeEmpty })
       .max(most),
   );
 
@@ -53,9 +53,9 @@ export const nameField = saidField(MOST_NAME);
 export const noteField = textField(4000);
 
 export const countField = z
-  .number({ error: () => say.mustBeANumber() })
+  .number({ error: say.mustBeANumber })
   .refine((n) => Number.isSafeInteger(n) && n >= 0, {
-    error: () => say.mustBeWhole(),
+    error: say.mustBeWhole,
   });
 
 /** The fields a schema names, without the door that a loose object leaves open for unknown ones. */

@@ -20,7 +20,7 @@ export const countsSchema = z.looseObject({
   lost: countField,
 });
 
-const position = z.string().regex(/^\d{1,5}$/, { error: () => say.isNoPlace() });
+const position = z.string().regex(/^\d{1,5}$/, { error: say.isNoPlace });
 
 const share = z.number().min(0).max(1);
 
@@ -173,7 +173,7 @@ export const KINDS = {
       })
       .refine(({ minC, maxC }) => minC === undefined || maxC === undefined || minC <= maxC, {
         path: ['minC'],
-        error: () => say.aboveTheHigh(),
+        error: say.aboveTheHigh,
       }),
   },
   /** Readings of a logger, a weather table or a paired device, in order of time. */
@@ -186,13 +186,13 @@ export const KINDS = {
         source: textField(200),
         /** Wall clock of the grower, `2026-04-09T08:30`; the offsets count minutes from it. */
         start: z.string().refine((t) => minuteFrom(t) !== null, {
-          error: () => say.isNotATime(),
+          error: say.isNotATime,
         }),
         offsets: z
           .array(z.int().min(0).max(LONGEST_SERIES_MINUTES))
           .max(100_000)
           .refine((o) => o.every((m, i) => i === 0 || m >= o[i - 1]!), {
-            error: () => say.mustNotRunBackwards(),
+            error: say.mustNotRunBackwards,
           }),
         columns: z.partialRecord(
           z.enum(SERIES_COLUMNS),

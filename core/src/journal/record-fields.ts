@@ -40,7 +40,7 @@ const clear = <T extends z.ZodType>(field: T) => field.nullable().optional();
 /** Days from the cut, first and last. */
 const daysField = z
   .tuple([z.int().min(1).max(2000), z.int().min(1).max(2000)])
-  .refine(([from, to]) => from <= to, { error: () => say.endsBeforeItBegins() });
+  .refine(([from, to]) => from <= to, { error: say.endsBeforeItBegins });
 
 export const taxonFields = z.looseObject({
   name: clear(nameField),
@@ -54,7 +54,7 @@ export const taxonFields = z.looseObject({
         fromC: z.number().min(-10).max(45),
         toC: z.number().min(-10).max(50),
       })
-      .refine(({ fromC, toC }) => fromC < toC, { error: () => say.mustBeginCooler() }),
+      .refine(({ fromC, toC }) => fromC < toC, { error: say.mustBeginCooler }),
   ),
   methods: clear(
     z
@@ -198,7 +198,7 @@ export const spaceFields = z.looseObject({
             rh: z.number().min(0).max(1),
             windMps: plausible('windMps').optional(),
           })
-          .refine(({ minC, maxC }) => minC <= maxC, { error: () => say.aLowAboveItsHigh() }),
+          .refine(({ minC, maxC }) => minC <= maxC, { error: say.aLowAboveItsHigh }),
       )
       .length(12),
   ),
@@ -207,7 +207,7 @@ export const spaceFields = z.looseObject({
 /** After one look and by the next. */
 const betweenField = z
   .tuple([dayField, dayField])
-  .refine(([after, by]) => after <= by, { error: () => say.endsBeforeItBegins() });
+  .refine(([after, by]) => after <= by, { error: say.endsBeforeItBegins });
 
 /** More than this no batch holds: it is split instead. */
 export const MOST_CUTTINGS = 10_000;

@@ -17,6 +17,7 @@ import {
   skip,
   Subject,
 } from 'rxjs';
+import { say as actions } from '@hypogeon/messages/actions';
 import { say } from '@hypogeon/messages/kept-file';
 import type { ReadFile } from '../workers/files';
 import { STORES } from './book';
@@ -327,7 +328,7 @@ export class KeptFile {
       cameInText(state, came, locale, this.journal.thisDevice()),
     );
     this.arrivals.update((all) => [{ at: new Date(), from }, ...all].slice(0, MOST_ARRIVALS));
-    this.bar.open(say.cameIn({ from: from.join('. ') }), say.close(), { duration: 8000 });
+    this.bar.open(say.cameIn({ from: from.join('. ') }), actions.close(), { duration: 8000 });
     return saved;
   }
 

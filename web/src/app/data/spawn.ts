@@ -56,9 +56,9 @@ export function spawn<N extends keyof WorkersByName>(name: N): Spawned<WorkersBy
     onDeath: (died) => {
       worker.addEventListener('error', (event) =>
         // Where its script does not load, the event is a plain one without a word.
-        died(event.message ? event.message : say.itsCodeCouldNot()),
+        died(event.message || say.itCouldNotBeRead()),
       );
-      worker.addEventListener('messageerror', () => died(say.itsAnswerCouldNot()));
+      worker.addEventListener('messageerror', () => died(say.itCouldNotBeRead()));
     },
     end: () => {
       (remote as unknown as { [releaseProxy](): void })[releaseProxy]();
