@@ -36,13 +36,7 @@ export const textField = (most: number) => whole(z.string().max(most));
 
 /** Text that must say something. */
 export const saidField = (most: number) =>
-  whole(
-    z
-      .string()
-      .trim()
-      .min(1, { error: say.mustNotBeEmpty })
-      .max(most),
-  );
+  whole(z.string().trim().min(1, { error: say.mustNotBeEmpty }).max(most));
 
 export const idField = whole(z.string().min(1).max(80));
 
