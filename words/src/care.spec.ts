@@ -307,6 +307,9 @@ describe('care slips', () => {
     expect(slipText(dated, 1, metric).lines[2]).toMatch(
       /^No water before Mon 20 Apr\. Then a small drink .* after that let all of it dry/,
     );
+    // The line that saves it stands out, wherever it comes.
+    expect([fresh.loud, slipText(dated, 1, metric).loud]).toEqual([2, 2]);
+    expect(slipText({ ...dated, from: [] }, 1, metric).loud).toBe(1);
     expect(fresh.lines[3]).toMatch(/^Water the mix, not the plant/);
     expect(slipPlain(fresh)).toContain(fresh.cautions[0]!);
     const jar = { ...slip('b-24'), inJar: true };
@@ -325,6 +328,7 @@ describe('care slips', () => {
       living: 5,
     };
     const rooted = slipText(some, 1, metric);
+    expect(rooted.loud).toBeNull();
     expect(rooted.lines.join(' ')).toMatch(/Let all of it dry out, then soak it/);
     // Only those that have them are said to.
     expect(rooted.lines[0]).toMatch(/with roots \(2 of 5 have them\)/);

@@ -10,6 +10,8 @@ import { LIGHT_PLACE } from './tasks';
 export interface SlipText {
   readonly title: string;
   readonly lines: readonly string[];
+  /** Which of them saves a cutting in another’s hands: it stands out. */
+  readonly loud: number | null;
   readonly cautions: readonly string[];
 }
 
@@ -36,7 +38,12 @@ export function slipText(slip: Slip, count: number, speech: Speech): SlipText {
     ...(slip.rooted && !slip.inJar ? [say.feedAtHalfStrength()] : []),
   ];
   const common = slip.common === null ? '' : `, ${slip.common}`;
+  const loud =
+    slip.inJar || !(slip.dryUntilRoots || slip.noWaterBefore !== null)
+      ? null
+      : 1 + (slip.from.length === 0 ? 0 : 1);
   return {
+    loud,
     title: `${slip.name}${common}${slip.crested ? say.crested() : ''} (${slip.code})`,
     lines: lines.map((l) => ruleText(l, speech.length)),
     cautions: slip.cautions.map((c) => `${c.title}. ${c.advice}`),
@@ -119,9 +126,3 @@ const THEN: Readonly<Record<WaterSchoolId, string>> = {
 /** The slip as plain text, to be sent or pasted. */
 export const slipPlain = ({ title, lines, cautions }: SlipText): string =>
   [title, '', ...lines, ...(cautions.length > 0 ? ['', ...cautions] : [])].join('\n');
-
-/** The line that saves a cutting in another’s hands: it stands out. */
-export const saysNoWater = (line: string): boolean =>
-  [say.noWaterUntilIt({ then: '' }), say.noWaterBeforeThen({ day: '', habit: '' })].some((begin) =>
-    line.startsWith(begin.slice(0, 8)),
-  );

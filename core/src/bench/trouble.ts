@@ -24,12 +24,16 @@ export const TROUBLE_NAME: Readonly<Record<Trouble, string>> = {
   },
 };
 
-/** How the place of a batch begins that is kept apart from the others. */
-export const APART = 'Apart';
+/** How a place begins that is kept apart from the others, in the language that is read. */
+export const apartWord = (): string => say.apartWord();
 
-/** A place of that name or one that begins with it as a word: an apartment window keeps nothing apart. */
+/**
+ * A place that begins with the word, in English or in the language that is read: what it holds is kept apart from the
+ * others. An apartment window keeps nothing apart.
+ */
 const isApart = (place: string | undefined): boolean =>
-  place !== undefined && new RegExp(`^${APART}\\b`).test(place);
+  place !== undefined &&
+  ['Apart', apartWord()].some((word) => new RegExp(`^${word}\\b`).test(place));
 
 /** From this share of losses on, of three at least. Working assumption; 0.2–0.5. */
 const MANY = 0.3;

@@ -9,7 +9,7 @@ import {
 } from '@angular/core';
 import { Router, RouterLink, type Params } from '@angular/router';
 import { MatButton } from '@angular/material/button';
-import { APART, batchTitle, drawnOf, statusOf } from '@hypogeon/core/bench';
+import { apartWord, batchTitle, drawnOf, statusOf } from '@hypogeon/core/bench';
 import { ANY_LOOK } from '@hypogeon/core/botany';
 import { riskFrom } from '@hypogeon/core/care';
 import {
@@ -407,7 +407,7 @@ export class InspectPage {
           kind: 'moved',
           batch: batch.id,
           space: batch.space,
-          place: say.forPests({ apart: APART }),
+          place: say.forPests({ apart: apartWord() }),
         },
         { kind: 'note', batch: batch.id, text: say.isolatedPestsNoCuttings() },
       ],

@@ -1,4 +1,4 @@
-import { saysNoWater, type Paper, type SlipText } from '@hypogeon/words';
+import type { Paper, SlipText } from '@hypogeon/words';
 import { jsPDF } from 'jspdf';
 import type { Shape } from '@hypogeon/core/draw';
 import { say } from '@hypogeon/messages/slip-pdf';
@@ -17,7 +17,7 @@ const PICTURE = 24;
 
 /** The slip on one small page, or more where the cautions are many. */
 export function slipPdf(
-  { title, lines, cautions }: SlipText,
+  { title, lines, loud, cautions }: SlipText,
   paper: Paper,
   plant: readonly Shape[] = [],
 ): Blob {
@@ -43,7 +43,7 @@ export function slipPdf(
     y += gap;
   };
   write(title, 13, true, 2);
-  for (const line of lines) write(line, 10, saysNoWater(line), 1.6);
+  lines.forEach((line, i) => write(line, 10, i === loud, 1.6));
   for (const caution of cautions) write(caution, 8.5, false, 1);
   return pdf.output('blob');
 }

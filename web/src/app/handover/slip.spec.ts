@@ -24,6 +24,7 @@ describe('the care slip', () => {
     const slip = {
       title: 'Echeveria elegans (ECH-111)',
       lines: ['No water before Mon 20 Apr.', 'Light: bright shade, no sun.'],
+      loud: 0,
       cautions: Array.from({ length: 40 }, (_, n) => `Caution ${n}. Wash hands.`),
     };
     const blob = slipPdf(slip, 'a4');
@@ -46,7 +47,7 @@ describe('the care slip', () => {
   it('shows the plant, on the screen and as vectors on paper', async () => {
     const page = await mount(SlipPage, { id: 'b-24' });
     expect(page.all('hy-plant')).toHaveLength(1);
-    const slip = { title: 'Opuntia microdasys', lines: ['Keep it dry.'], cautions: [] };
+    const slip = { title: 'Opuntia microdasys', lines: ['Keep it dry.'], loud: null, cautions: [] };
     const { shapes } = drawPlant({ habit: 'pads' }, 120);
     expect(slipPdf(slip, 'a4', shapes).size).toBeGreaterThan(slipPdf(slip, 'a4').size + 400);
   });
