@@ -1,5 +1,5 @@
 import { languageOf, messageLocale, messagesMissing, SOURCE } from './reader';
-import { fill, type Said, type Shown } from './said';
+import { fill, type Said } from './said';
 
 export { select } from '@messageformat/runtime';
 export * from './reader';

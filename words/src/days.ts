@@ -7,9 +7,13 @@ export interface DayStyle {
   readonly today: Day;
 }
 
-/** `Tuesday 24 November`. */
-export const longDay = (day: Day, { locale }: DayStyle): string =>
-  write(day, locale, { weekday: 'long', day: 'numeric', month: 'long' });
+/** `Tuesday 24 November`, `Dienstag, 24. November`. */
+export function longDay(day: Day, { locale }: DayStyle): string {
+  const text = formatFor(locale, LONG).format(msOf(day));
+  return locale.startsWith('en') ? plainly(text) : text;
+}
+
+const LONG: Intl.DateTimeFormatOptions = { weekday: 'long', day: 'numeric', month: 'long' };
 
 /** `Thu 26 Nov`, with the year once it is another one. */
 export function dayText(day: Day, { locale, today }: DayStyle): string {

@@ -1,7 +1,8 @@
 import * as say from '@hypogeon/messages/shares';
+import { perCent } from '@hypogeon/core/units';
 
 /** `67%`. @param fraction 0–1 */
-export const percent = (fraction: number): string => `${Math.round(fraction * 100)}%`;
+export const percent = (fraction: number): string => perCent(Math.round(fraction * 100));
 
 /** `41–86%`; a single figure where both ends come to the same. @param span fractions 0–1 */
 export function percentSpan({
@@ -12,7 +13,7 @@ export function percentSpan({
   readonly high: number;
 }): string {
   const [from, to] = [Math.round(low * 100), Math.round(high * 100)];
-  return from === to ? `${to}%` : `${from}–${to}%`;
+  return perCent(from === to ? to : `${from}–${to}`);
 }
 
 /** A certainty as growers say it: 80 is `eight times in ten`. @param certainty per cent */

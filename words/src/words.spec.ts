@@ -48,6 +48,9 @@ describe('quantities in the grower’s units', () => {
 describe('days', () => {
   it('are written in the grower’s language, with the year once it is another one', () => {
     expect(longDay('2026-11-24', british)).toBe('Tuesday 24 November');
+    expect(
+      ['de-DE', 'es-ES'].map((locale) => longDay('2026-11-24', { ...british, locale })),
+    ).toEqual(['Dienstag, 24. November', 'martes, 24 de noviembre']);
     expect(dayText('2026-11-26', british)).toBe('Thu 26 Nov');
     expect(dayText('2027-01-02', british)).toBe('Sat 2 Jan 2027');
     expect(dayText('2026-11-26', german)).toMatch(/^Do\.? 26\. Nov/);

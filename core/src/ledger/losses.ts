@@ -9,6 +9,7 @@ import type { CaseName, LedgerCase } from './case';
 import { gather } from './filter';
 import { GROUPING_NAME, waterGaps, type Grouping } from './grouping';
 import { LOSSES, type Loss } from './rows';
+import { perCent } from '../units';
 
 /** Losses of a stretch of time or a group, by cause; a loss between two looks is spread over the days between. */
 export interface LossBar {
@@ -222,7 +223,7 @@ function against(
 
 /** A finding in one plain sentence. */
 export function findingWords({ by, group, cause, here, elsewhere }: Finding): string {
-  const percent = (s: ShareInterval): string => `${Math.round(s.share * 100)}%`;
+  const percent = (s: ShareInterval): string => perCent(Math.round(s.share * 100));
   const what = cause === 'rotted' ? 'rotted' : say.wereLost();
   return say.againstElsewhere({
     groupingName: GROUPING_NAME[by],

@@ -1,11 +1,12 @@
 import * as say from '@hypogeon/messages/core-notes';
 import type { FilledPot } from './filled-pot';
 import type { Medium } from './mix';
+import { perCent } from '../units';
 
 /** What a mix will ask for later, in the grower's words. */
 export function mixNotes(medium: Medium): readonly string[] {
   const notes: string[] = [];
-  const percent = (share: number): string => `${Math.round(share * 100)}%`;
+  const percent = (share: number): string => perCent(Math.round(share * 100));
   notes.push(
     medium.feeds >= 0.1
       ? say.ofItFeedsFor({ percent: percent(medium.feeds) })

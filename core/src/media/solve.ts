@@ -4,6 +4,7 @@ import type { Component } from './component';
 import type { Container } from './container';
 import { fillPot, type FilledPot } from './filled-pot';
 import { mediumOf, type Part } from './mix';
+import { perCent } from '../units';
 
 /** What a mix can be asked for: shares of the volume or of the heaps, 0–1. */
 export const TARGETS = ['water', 'air', 'mineral', 'feeds'] as const;
@@ -301,7 +302,7 @@ function answer(wish: MixWish, choices: readonly Choice[], x: readonly number[])
   const parts = partsOf(choices, x).filter((p) => p.parts > 0);
   const pot = fillPot(mediumOf(parts), wish.container);
   const reached = valuesOf(wish, choices, x);
-  const percent = (v: number): string => `${Math.round(v * 100)}%`;
+  const percent = (v: number): string => perCent(Math.round(v * 100));
   const binding: Binding[] = [];
   for (const { name, min, max } of wish.targets) {
     const value = reached[name];

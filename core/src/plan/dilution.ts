@@ -1,4 +1,5 @@
 import * as say from '@hypogeon/messages/core-dilution';
+import { perCent } from '../units';
 
 /** A bottle thinned with water: how much of each, mL. */
 export interface Dilution {
@@ -29,4 +30,4 @@ export function dilute(bottle: number, wanted: number, totalMl: number): Dilutio
   return { stockMl, waterMl: totalMl - stockMl };
 }
 
-const percent = (share: number): string => `${+(share * 100).toFixed(1)}%`;
+const percent = (share: number): string => perCent(+(share * 100).toFixed(1));

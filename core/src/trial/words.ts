@@ -4,12 +4,13 @@ import type { Trial } from '../journal';
 import { alphaOf, chanceToFind } from './design';
 import { needsTrays } from './trays';
 import { HARM, type ArmAgainst, type TrialResult } from './judge';
+import { perCent } from '../units';
 
 /** `5 times in 100`. @param alpha 0–1 */
 export const fewIn = (alpha: number): string =>
   say.timesIn100({ number: Number((100 * alpha).toFixed(1)) });
 
-const percent = (share: number): string => `${Math.round(share * 100)}%`;
+const percent = (share: number): string => perCent(Math.round(share * 100));
 
 /** What was agreed before the first cut, in sentences. */
 export function stopRules(trial: Trial, day: (iso: string) => string): readonly string[] {

@@ -1,6 +1,9 @@
 import * as say from '@hypogeon/messages/core-units';
 import { readAmount, type Read } from './amount';
 
+/** A part of a hundred as it is written where one reads: `67%`, `67 %`. @param written what stands before the sign */
+export const perCent = (written: string | number): string => say.perCent({ written });
+
 /**
  * Reads a share as a grower writes it: `45`, `45%`, `45%`. A bare number is in per cent too: shares are
  * never typed as 0.45.

@@ -10,6 +10,7 @@ import { Journal } from '../data/journal';
 import { Words } from '../data/words';
 import { Field } from '../forms/field';
 import { NumberPipe } from '../ui/number-pipe';
+import { perCent } from '@hypogeon/core/units';
 
 const KIND_WORD = {
   get 'thermo-hygrometer'() {
@@ -84,8 +85,9 @@ const faults = () =>
               }
               @if (row.live.battery !== null) {
                 <div class="grid" [class.low]="row.live.battery < 15">
-                  <span class="value headline text-xl">{{ row.live.battery | hyNumber }}%</span
-                  ><small class="quiet">{{
+                  <span class="value headline text-xl">{{
+                    perCent(row.live.battery | hyNumber)
+                  }}</span><small class="quiet">{{
                     say.battery({ what: row.live.battery < 15 ? say.low() : '' })
                   }}</small>
                 </div>
@@ -206,6 +208,7 @@ const faults = () =>
 })
 export class DevicesPage {
   protected readonly say = say;
+  protected readonly perCent = perCent;
 
   private readonly journal = inject(Journal);
   private readonly actions = inject(Actions);
@@ -341,7 +344,7 @@ export class DevicesPage {
       case 'temperature':
         return { shown: this.words.temperature(value), word: told };
       case 'humidity':
-        return { shown: `${value.toFixed(0)}%`, word: told };
+        return { shown: perCent(value.toFixed(0)), word: told };
       case 'illuminance':
         return { shown: say.lx({ number: this.words.number(value) }), word: told };
       case 'weight':

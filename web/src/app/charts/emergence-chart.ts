@@ -4,6 +4,7 @@ import { emergenceOn, emergenceText, LOSS_CAUSES, YOUNG_NAME } from '@hypogeon/w
 import { say } from '@hypogeon/messages/emergence-chart';
 import { hatched, NARROW, soilLine, stairs, type ChartModel, type ChartTable } from './chart-model';
 import { endLabels } from './end-labels';
+import { perCent } from '@hypogeon/core/units';
 
 type Steps = readonly EmergenceStep[];
 const surely = (steps: Steps, day: number): number =>
@@ -162,7 +163,7 @@ export function lossLayers({ losses, count }: Emergence): readonly {
 
 function labelsOf({ count, pups, roots, losses }: Emergence, pooled: boolean, young: Young) {
   const end = (steps: Steps): number => steps.at(-1)?.sure ?? 0;
-  const share = (n: number): string => (pooled ? '' : ` ${Math.round((n / count) * 100)}%`);
+  const share = (n: number): string => (pooled ? '' : ` ${perCent(Math.round((n / count) * 100))}`);
   const gone = LOSS_CAUSES.reduce((sum, c) => sum + end(losses[c]), 0);
   return [
     ...(gone > 0 ? [{ y: 0.93, text: say.lost({ share: share(gone) }) }] : []),

@@ -84,7 +84,7 @@ export function rangesChart(rows: readonly RangeRow[], words: RangeWords): Chart
                 padding: [0, 0, 11, 0],
                 color: ink('--ink'),
               }
-            : { width: 220, overflow: 'truncate', color: ink('--ink') },
+            : { width: 220, overflow: 'break', color: ink('--ink') },
         },
         series: [
           {

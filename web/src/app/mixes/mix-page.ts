@@ -28,6 +28,7 @@ import { MixTabs } from './mix-tabs';
 import { CellOf, type Column } from '../ui/column';
 import { NumberPipe } from '../ui/number-pipe';
 import { Table } from '../ui/table';
+import { perCent } from '@hypogeon/core/units';
 
 /** A mix as layers beside the pot it makes: parts by figures or by dragging, and what becomes of them. */
 /** How soon water on top is gone. */
@@ -69,6 +70,7 @@ const DRAINS: Readonly<Record<DrainClass, string>> = {
 })
 export class MixPage {
   protected readonly say = say;
+  protected readonly perCent = perCent;
 
   private readonly actions = inject(Actions);
   protected readonly desk = inject(MixDesk);

@@ -27,6 +27,7 @@ import { firstWrong } from '../forms/zod-problems';
 import { CellOf, type Column } from '../ui/column';
 import { EvidenceMark } from '../ui/evidence-mark';
 import { Table } from '../ui/table';
+import { perCent } from '@hypogeon/core/units';
 
 const FIGURE: Readonly<Record<ComponentFigure, { readonly name: string; readonly hint: string }>> =
   {
@@ -265,14 +266,14 @@ export class ShelfPage {
       key: 'packing',
       head: say.fills(),
       number: true,
-      text: (r) => `${r.packing}%`,
+      text: (r) => perCent(r.packing),
       sort: (r) => r.packing,
     },
     {
       key: 'water',
       head: say.holds(),
       number: true,
-      text: (r) => `${r.water}%`,
+      text: (r) => perCent(r.water),
       sort: (r) => r.water,
     },
     {

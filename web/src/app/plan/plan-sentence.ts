@@ -205,11 +205,11 @@ import { PlanWish } from './plan-wish';
         flex: 1;
       }
       .by {
-        width: 9.2rem;
+        width: 9.9rem;
       }
       .sure {
         flex: 1;
-        min-width: 9.6rem;
+        min-width: 9rem;
       }
     }
   `,

@@ -21,7 +21,7 @@ import { Field } from '../forms/field';
       [attr.aria-label]="say.onlySomeBatches()"
     >
       <hy-field
-        class="flex-[0_1_14rem] min-w-36 max-[480px]:flex-[1_1_9rem]"
+        class="flex-[0_1_14rem] min-w-44 max-[480px]:flex-[1_1_9rem]"
         [label]="say.onlyBy()"
       >
         <mat-select [value]="chosen() ?? ''" (selectionChange)="choose($event.value)">

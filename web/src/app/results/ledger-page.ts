@@ -25,6 +25,7 @@ import { LedgerTabs } from './ledger-tabs';
 import { CellOf, type Column } from '../ui/column';
 import { Fold } from '../ui/fold';
 import { Table } from '../ui/table';
+import { perCent } from '@hypogeon/core/units';
 
 const PART_NAME = {
   get pupped() {
@@ -218,6 +219,6 @@ export class LedgerPage {
   protected share(interval: ShareInterval | null): string {
     if (interval === null) return '';
     const whole = (f: number): string => `${Math.round(f * 100)}`;
-    return `${whole(interval.share)}% (${whole(interval.low)}–${whole(interval.high)})`;
+    return `${perCent(whole(interval.share))} (${whole(interval.low)}–${whole(interval.high)})`;
   }
 }

@@ -41,6 +41,7 @@ import { readShare } from '@hypogeon/core/units';
 import { say } from '@hypogeon/messages/trial-form';
 import { numberFrom } from '../forms/number';
 import { DraftNote } from '../forms/draft-note';
+import { perCent } from '@hypogeon/core/units';
 
 interface TrialDraft {
   readonly name: string;
@@ -93,6 +94,7 @@ const WORTH = 0.2;
 })
 export class TrialForm {
   protected readonly say = say;
+  protected readonly perCent = perCent;
 
   private readonly actions = inject(Actions);
   private readonly journal = inject(Journal);

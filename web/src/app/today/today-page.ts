@@ -16,6 +16,7 @@ import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { map } from 'rxjs';
 import { agendaOn, roundOn } from '@hypogeon/core/round';
+import { capital } from '@hypogeon/words';
 import { say } from '@hypogeon/messages/today-page';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
@@ -52,6 +53,7 @@ const FEW = 40;
 })
 export class TodayPage {
   protected readonly say = say;
+  protected readonly capital = capital;
 
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   private readonly injector = inject(Injector);
