@@ -51,7 +51,7 @@ export function spawn<N extends keyof WorkersByName>(name: N): Spawned<WorkersBy
     remote,
     readIn: async (locale, tablesOf) => {
       const language = languageOf(locale);
-      await tells.read(locale, await tablesOf(language, await tells.placesWithout(language)));
+      await tells.sayIn(locale, await tablesOf(language, await tells.placesWithout(language)));
     },
     onDeath: (died) => {
       worker.addEventListener('error', (event) =>
