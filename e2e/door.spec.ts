@@ -161,7 +161,9 @@ test('a worker that cannot start leaves nobody waiting, and the file can still b
   const path = info.outputPath('saved.json');
   await (await download).saveAs(path);
   await page.getByLabel('Restore or add a backup').setInputFiles(path);
-  await expect(page.getByText('That did not work: a part of Hypogeon could not be read')).toBeVisible();
+  await expect(
+    page.getByText('That did not work: a part of Hypogeon could not be read'),
+  ).toBeVisible();
   await page.goto('/#/today');
   await expect(page.getByText('The bowl').first()).toBeVisible();
   logged(quiet, /worker|ERR_FAILED|could not be read/);
