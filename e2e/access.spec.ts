@@ -1,8 +1,6 @@
 import type { Page } from '@playwright/test';
-import type { run } from 'axe-core';
-import { readFileSync } from 'node:fs';
-import { createRequire } from 'node:module';
 import { SEEN } from '../web/src/app/shell/pages-seen';
+import { findings, readAxeIn } from './axe';
 import { expect, goTo, test } from './bench-test';
 
 /** Every page there is, as its list says, and where no page is. */
@@ -26,8 +24,6 @@ const LOOKS = [
   ['dark', 390, 844],
   ['light', 390, 844],
 ] as const;
-const TAGS = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
-const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
 for (const [part, screens] of PARTS.entries())
   test(`every screen is accessible and fits, in both themes and widths, part ${part + 1}`, async ({
@@ -36,8 +32,7 @@ for (const [part, screens] of PARTS.entries())
     test.setTimeout(240_000);
     await page.goto('/');
     await expect(page.locator('h1')).toBeVisible();
-    // No page of ours has frames: axe runs in the page itself, read in once.
-    await page.evaluate(AXE);
+    await readAxeIn(page);
     for (const [name, path] of screens) {
       // Pages of one batch have one heading: that of the page before must not be taken for the next one's.
       await page.evaluate(() => document.querySelector('h1')?.setAttribute('data-before', ''));
@@ -69,7 +64,7 @@ for (const [part, screens] of PARTS.entries())
 test('the check itself finds what is wrong', async ({ page }) => {
   await page.goto('/#/today');
   await expect(page.locator('h1')).toBeVisible();
-  await page.evaluate(AXE);
+  await readAxeIn(page);
   await page.evaluate(() => {
     document
       .querySelector('main')!
@@ -83,19 +78,6 @@ test('the check itself finds what is wrong', async ({ page }) => {
   expect(found).toContain('color-contrast');
   expect(await smallTargets(page)).toHaveLength(1);
 });
-
-/** What axe finds in the page as it stands, by rule and place. */
-const findings = (page: Page): Promise<readonly string[]> =>
-  page.evaluate(async (values) => {
-    const { axe } = window as unknown as { axe: { run: typeof run } };
-    // Drawings that are only kept to be used are hidden from readers, have no size, and are thousands of paths.
-    const context = { exclude: [['#hy-drawings']] };
-    const { violations } = await axe.run(context, {
-      runOnly: { type: 'tag', values },
-      resultTypes: ['violations'],
-    });
-    return violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html).join(' | ')}`);
-  }, TAGS);
 
 const smallTargets = (page: Page): Promise<readonly string[]> =>
   page

@@ -1,8 +1,10 @@
 import type { Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import { SEEN } from '../web/src/app/shell/pages-seen';
+import { findings, readAxeIn } from './axe';
 import { DAY, expect, test } from './bench-test';
 import { cutOff, wideOf } from './cut-off';
+import { overlaps } from './overlap';
 import { unsaid } from './unsaid';
 
 const read = (language: string): ((id: string) => string) => {
@@ -79,13 +81,14 @@ for (let part = 0; part * AT_A_TIME < PAGES.length; part++)
       await open(page, at === 'today' ? 'plan' : 'today');
       await open(page, at);
       expect([at, await wideOf(page)]).toEqual([at, NARROW.width]);
+      expect([at, await overlaps(page)]).toEqual([at, []]);
       const cut = await cutOff(page);
       expect([at, cut.filter((text) => !text.startsWith('label: '))]).toEqual([at, []]);
       await page.setViewportSize(WIDE);
     }
   });
 
-/** Where most is asked: the names of fields are read whole on a phone. */
+/** Where most is asked, and what is read most: in other languages than English axe looks at these too. */
 const FORMS = [
   'plan?mother=m-opun',
   'plan/stem?mother=m-sedu',
@@ -99,15 +102,22 @@ const FORMS = [
   'bench/b-25/course',
   'results/money',
   'settings',
+  'bench/b-19',
+  'mothers/m-gast',
 ];
 for (const language of ['en', 'de', 'es'])
-  test(`nothing is cut off on a phone, in ${language}`, async ({ page }) => {
+  test(`nothing is cut off, lies on another or fails a reader on a phone, in ${language}`, async ({
+    page,
+  }) => {
     test.setTimeout(240_000);
     await page.setViewportSize(NARROW);
     await page.addInitScript((l) => localStorage.setItem('hypogeon.language', l), language);
     await page.goto('/#/today');
+    await readAxeIn(page);
     for (const at of FORMS) {
       await open(page, at);
+      if (language !== 'en') expect([at, await findings(page)]).toEqual([at, []]);
+      expect([at, await overlaps(page)]).toEqual([at, []]);
       expect([at, await wideOf(page)]).toEqual([at, NARROW.width]);
       expect([at, await cutOff(page)]).toEqual([at, []]);
     }
