@@ -3,7 +3,7 @@ import { CATALOGUE, leastOf, methodOf, type MethodId } from '../botany';
 import {
   baredLeaves,
   bestCutMap,
-  branchPieces,
+  sideBranches,
   columnRules,
   dilute,
   dilutionProblem,
@@ -331,12 +331,13 @@ describe('a stem that lies on the table, or has branches', () => {
   });
 
   it('each branch is cut at its base; what is too short for a cutting is told', () => {
-    const { pieces, tooShort } = branchPieces([120, 60, 20], 15, stemRules(CROWN, null));
-    expect(pieces.map((p) => p.kind)).toEqual(['crown', 'crown']);
-    expect(tooShort).toBe(1);
-    expect(branchPieces([], 15, RULES)).toEqual({ pieces: [], tooShort: 0 });
+    const branches = sideBranches([120, 60, 20], 15, stemRules(CROWN, null));
+    expect(branches.map(({ pieces }) => pieces.length)).toEqual([1, 1, 0]);
+    expect(branches.map(({ stem }) => stem.lengthMm)).toEqual([120, 60, 20]);
+    expect(sideBranches([], 15, RULES)).toEqual([]);
     // With segments a long branch gives more than its top.
-    expect(branchPieces([200], 12, stemRules(CROWN, SEGMENT)).pieces.length).toBeGreaterThan(2);
+    const [long] = sideBranches([200], 12, stemRules(CROWN, SEGMENT));
+    expect(long!.pieces.length).toBeGreaterThan(2);
   });
 
   // Common practice, no source: a strand of 10 cm takes; one or two leaf pairs of a stacked crassula do; pieces of a

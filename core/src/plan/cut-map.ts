@@ -313,25 +313,27 @@ export function nodesFrom(
   return heights.some((h) => h === null) ? null : (heights as number[]).toSorted((a, b) => a - b);
 }
 
+/** A side branch, cut off at its base, and what it is cut into, from its tip; nothing where it is too short. */
+export interface SideBranch {
+  readonly stem: Stem;
+  readonly pieces: readonly CutPiece[];
+}
+
 /**
  * Side branches, each cut off at its base and cut up like a loose stem, its nodes as close as on the stem.
  * @param branchesMm their lengths
  * @param everyMm from node to node
- * @returns the pieces of all of them, and those too short for any
  */
-export function branchPieces(
+export function sideBranches(
   branchesMm: readonly number[],
   everyMm: number,
   rules: CutRules,
-): { readonly pieces: readonly CutPiece[]; readonly tooShort: number } {
-  const maps = branchesMm.map((lengthMm) => {
+): readonly SideBranch[] {
+  return branchesMm.map((lengthMm) => {
     const nodes = Math.max(1, Math.round(lengthMm / Math.max(everyMm, 1)));
-    return bestCutMap({ lengthMm, nodesMm: evenNodes(lengthMm, nodes) }, looseRules(rules));
+    const stem = { lengthMm, nodesMm: evenNodes(lengthMm, nodes) };
+    return { stem, pieces: bestCutMap(stem, looseRules(rules))?.pieces ?? [] };
   });
-  return {
-    pieces: maps.flatMap((map) => map?.pieces ?? []),
-    tooShort: maps.filter((map) => map === null).length,
-  };
 }
 
 /**

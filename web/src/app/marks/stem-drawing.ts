@@ -9,7 +9,7 @@ import {
 } from '@angular/core';
 import { ANY_LOOK } from '@hypogeon/core/botany';
 import { drawn, type Look } from '@hypogeon/core/look';
-import type { CutPiece, Stem } from '@hypogeon/core/plan';
+import type { CutPiece, SideBranch, Stem } from '@hypogeon/core/plan';
 import { inSentence } from '@hypogeon/messages';
 import { say } from '@hypogeon/messages/stem-drawing';
 import { Words } from '../data/words';
@@ -21,10 +21,18 @@ const WIDTH = 360;
 const TOP = 68;
 const TALL = 430;
 const BASE = TOP + TALL;
-const AXIS = 118;
+const AXIS = 98;
 /** Of a leaf at its node, and of the head: a mark's piece so wide. */
 const LEAF = 44;
 const HEAD = 84;
+/** A side branch leans so far from its stem, degrees; thinner than it, its leaves smaller. */
+const LEAN = 40;
+const THINNER = 0.75;
+/** A branch may be so much longer than its stem before the stem is drawn smaller. */
+const BRANCH_TO_STEM = 0.9;
+/** Room below the soil line, and around a branch's tip. */
+const BELOW = 34;
+const AROUND = 24;
 
 /** A stem to scale, base at the soil line: nodes, cuts that can be moved, pieces with their arrow, the stump. */
 @Component({
@@ -32,98 +40,146 @@ const HEAD = 84;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (view(); as v) {
-      <svg
-        [attr.viewBox]="'0 0 ' + width + ' ' + (base + 34)"
-        role="img"
-        [attr.aria-label]="says()"
-      >
-        @for (leaf of leafy() ? v.leaves : []; track $index) {
-          <use
-            [class.stays]="leaf.stays"
-            [attr.href]="drawings().leaf"
-            [attr.transform]="leaf.at"
-          />
-        }
-        @if (leafy()) {
-          <use [attr.href]="drawings().crown" [attr.transform]="v.crown" />
-        }
-        @for (part of v.parts; track $index) {
-          <path [attr.class]="'part ' + part.kind" [class.wrong]="part.wrong" [attr.d]="part.d" />
-          @if (part.arrow) {
-            <path class="arrow" [attr.d]="part.arrow" />
+      <div class="drawing">
+        <svg
+          [attr.viewBox]="v.frame.x + ' ' + v.frame.y + ' ' + v.frame.wide + ' ' + v.frame.tall"
+          role="img"
+          [attr.aria-label]="says()"
+        >
+          @for (branch of v.branches; track $index) {
+            <g class="branch" [attr.transform]="branch.at">
+              @for (leaf of branch.leaves; track $index) {
+                <use
+                  [class.stays]="branch.tooShort"
+                  [attr.href]="drawings().leaf"
+                  [attr.transform]="leaf"
+                />
+              }
+              <use
+                [class.stays]="branch.tooShort"
+                [attr.href]="drawings().crown"
+                [attr.transform]="branch.crown"
+              />
+              @for (part of branch.parts; track $index) {
+                <path [attr.class]="'part ' + part.kind" [attr.d]="part.d" />
+              }
+              @for (cut of branch.cuts; track $index) {
+                <path class="cut" [attr.d]="cut" />
+              }
+            </g>
+            <text class="name number" [attr.x]="branch.tip.x" [attr.y]="branch.tip.y">
+              {{ $index + 1 }}
+            </text>
+          }
+          @for (leaf of leafy() ? v.leaves : []; track $index) {
+            <use
+              [class.stays]="leaf.stays"
+              [attr.href]="drawings().leaf"
+              [attr.transform]="leaf.at"
+            />
+          }
+          @if (leafy()) {
+            <use [attr.href]="drawings().crown" [attr.transform]="v.crown" />
+          }
+          @for (part of v.parts; track $index) {
+            <path [attr.class]="'part ' + part.kind" [class.wrong]="part.wrong" [attr.d]="part.d" />
+            @if (part.arrow) {
+              <path class="arrow" [attr.d]="part.arrow" />
+            }
+          }
+          @for (node of nodesShown() ? v.nodes : []; track $index) {
+            <path
+              class="node"
+              [attr.d]="'M' + (axis - v.half - 3) + ' ' + node + 'h' + (2 * v.half + 6)"
+            />
+          }
+          @for (part of v.parts; track $index) {
+            <text
+              [attr.x]="axis + 66"
+              [attr.y]="part.middle - 2"
+              class="name"
+              [class.wrong]="part.wrong"
+            >
+              {{ part.name }}
+            </text>
+            <text [attr.x]="axis + 66" [attr.y]="part.middle + 14">{{ part.says }}</text>
+            @if (part.more) {
+              <text [attr.x]="axis + 66" [attr.y]="part.middle + 30">{{ part.more }}</text>
+            }
+          }
+          @for (cut of v.cuts; track cut.index) {
+            <path class="cut" [attr.d]="'M' + (axis - 56) + ' ' + cut.y + 'H' + (axis + 56)" />
+          }
+          @if (!loose()) {
+            <path class="soil" [attr.d]="'M' + v.frame.x + ' ' + base + 'H' + width" />
+            <path class="roots" [attr.d]="v.roots" />
+          }
+        </svg>
+        @if (movesNodes()) {
+          @for (node of stem().nodesMm; track $index) {
+            <div
+              class="handle knob"
+              role="slider"
+              tabindex="0"
+              [class.right]="$index % 2 === 1"
+              [style.left.%]="v.across(axis - ($index % 2 === 1 ? 21 : 89))"
+              [style.width.%]="v.share($index % 2 === 1 ? 79 : 90)"
+              [style.top.%]="v.down(v.nodes[$index]!)"
+              [attr.aria-label]="say.nodeFromTheBase({ index: $index + 1 })"
+              [attr.aria-valuenow]="round(node)"
+              aria-valuemin="0"
+              [attr.aria-valuemax]="round(stem().lengthMm)"
+              [attr.aria-valuetext]="say.aboveTheBase({ length: words.length(node) })"
+              aria-orientation="vertical"
+              (pointerdown)="gripNode($event, $index)"
+              (keydown)="keyNode($event, $index)"
+            >
+              <i></i>
+            </div>
           }
         }
-        @for (node of nodesShown() ? v.nodes : []; track $index) {
-          <path
-            class="node"
-            [attr.d]="'M' + (axis - v.half - 3) + ' ' + node + 'h' + (2 * v.half + 6)"
-          />
-        }
-        @for (part of v.parts; track $index) {
-          <text
-            [attr.x]="axis + 66"
-            [attr.y]="part.middle - 2"
-            class="name"
-            [class.wrong]="part.wrong"
-          >
-            {{ part.name }}
-          </text>
-          <text [attr.x]="axis + 66" [attr.y]="part.middle + 14">{{ part.says }}</text>
-        }
-        @for (cut of v.cuts; track cut.index) {
-          <path class="cut" [attr.d]="'M' + (axis - 56) + ' ' + cut.y + 'H' + (axis + 56)" />
-        }
-        @if (!loose()) {
-          <path class="soil" [attr.d]="'M0 ' + base + 'H' + width" />
-          <path class="roots" [attr.d]="v.roots" />
-        }
-      </svg>
-      @if (movesNodes()) {
-        @for (node of stem().nodesMm; track $index) {
+        @for (cut of movesNodes() ? [] : v.cuts; track cut.index) {
           <div
-            class="handle knob"
+            class="handle"
             role="slider"
             tabindex="0"
-            [class.right]="$index % 2 === 1"
-            [style.top.%]="(v.nodes[$index]! / (base + 34)) * 100"
-            [attr.aria-label]="say.nodeFromTheBase({ index: $index + 1 })"
-            [attr.aria-valuenow]="round(node)"
+            [style.left.%]="v.across(axis - 96)"
+            [style.width.%]="v.share(158)"
+            [style.top.%]="v.down(cut.y)"
+            [attr.aria-label]="say.cutFromTheTop({ index: cut.index + 1 })"
+            [attr.aria-valuenow]="cut.mm"
             aria-valuemin="0"
-            [attr.aria-valuemax]="round(stem().lengthMm)"
-            [attr.aria-valuetext]="say.aboveTheBase({ length: words.length(node) })"
+            [attr.aria-valuemax]="stem().lengthMm"
+            [attr.aria-valuetext]="say.aboveTheBase({ length: words.length(cut.mm) })"
             aria-orientation="vertical"
-            (pointerdown)="gripNode($event, $index)"
-            (keydown)="keyNode($event, $index)"
+            (pointerdown)="grip($event, cut.index)"
+            (keydown)="key($event, cut.index)"
           >
             <i></i>
           </div>
         }
-      }
-      @for (cut of movesNodes() ? [] : v.cuts; track cut.index) {
-        <div
-          class="handle"
-          role="slider"
-          tabindex="0"
-          [style.top.%]="(cut.y / (base + 34)) * 100"
-          [attr.aria-label]="say.cutFromTheTop({ index: cut.index + 1 })"
-          [attr.aria-valuenow]="cut.mm"
-          aria-valuemin="0"
-          [attr.aria-valuemax]="stem().lengthMm"
-          [attr.aria-valuetext]="say.aboveTheBase({ length: words.length(cut.mm) })"
-          aria-orientation="vertical"
-          (pointerdown)="grip($event, cut.index)"
-          (keydown)="key($event, cut.index)"
-        >
-          <i></i>
-        </div>
+      </div>
+      @if (branches().length > 0) {
+        <ol class="bare small">
+          @for (said of branchesSay(); track $index) {
+            <li>{{ said }}</li>
+          }
+        </ol>
+        <p class="quiet small">{{ say.branchesAreDrawnEvenly() }}</p>
       }
     }
   `,
   styles: `
     :host {
-      display: block;
-      position: relative;
+      display: grid;
+      gap: 0.5rem;
       align-self: start;
+    }
+    .drawing {
+      position: relative;
+    }
+    .number {
+      text-anchor: middle;
     }
     svg {
       display: block;
@@ -192,8 +248,6 @@ const HEAD = 84;
     }
     .handle {
       position: absolute;
-      left: 6%;
-      width: 44%;
       height: 44px;
       margin-top: -22px;
       cursor: ns-resize;
@@ -202,13 +256,7 @@ const HEAD = 84;
       align-items: center;
       justify-items: start;
     }
-    .knob {
-      left: 8%;
-      width: 25%;
-    }
     .knob.right {
-      left: 27%;
-      width: 22%;
       justify-items: end;
     }
     .handle i {
@@ -232,6 +280,7 @@ export class StemDrawing {
   /** From the top; each with what is wrong with it, if anything. */
   readonly pieces =
     input.required<readonly (CutPiece & { readonly problem: string; readonly says: string })[]>();
+  readonly branches = input<readonly SideBranch[]>([]);
   /** A smooth column has marks, not nodes, and nothing to draw at them. */
   readonly nodesShown = input(true);
   readonly leafy = input(true);
@@ -254,13 +303,22 @@ export class StemDrawing {
   protected readonly base = BASE;
   protected readonly axis = AXIS;
 
+  /** Of the drawing, for a mm: a branch far longer than its stem is drawn whole too. */
+  private readonly scale = computed(
+    () =>
+      TALL /
+      Math.max(
+        this.stem().lengthMm,
+        ...this.branches().map(({ stem }) => stem.lengthMm / BRANCH_TO_STEM),
+      ),
+  );
+
   protected readonly view = computed(() => {
     const { lengthMm, nodesMm, bareMm } = this.stem();
-    const scale = TALL / lengthMm;
+    const scale = this.scale();
     const y = (mm: number): number => BASE - mm * scale;
     const half = Math.min(Math.max((this.widthMm() * scale) / 2, 5), 22);
-    const bar = (from: number, to: number): string =>
-      `M${AXIS - half} ${y(from)}V${y(to)}H${AXIS + half}V${y(from)}Z`;
+    const bar = (from: number, to: number): string => barOf(AXIS, half, y(from), y(to));
     // Of a loose stem the base may be a piece like the others.
     const lowest = this.pieces().at(-1)?.fromMm === 0 ? 0 : (this.cuts().at(-1) ?? lengthMm);
     const stays = this.loose() ? say.leftOver() : say.staysAndBreaksAgain();
@@ -272,6 +330,7 @@ export class StemDrawing {
         middle: (y(p.fromMm) + y(p.toMm)) / 2,
         name: p.kind === 'segment' ? say.segment() : this.leafy() ? say.crown() : say.tip(),
         says: p.problem || p.says,
+        more: '',
         arrow: arrow(
           (y(p.fromMm) + y(p.toMm)) / 2,
           Math.min(16, ((p.toMm - p.fromMm) * scale) / 3),
@@ -286,12 +345,31 @@ export class StemDrawing {
               d: bar(0, lowest),
               middle: (y(0) + y(lowest)) / 2,
               name: this.loose() ? say.base() : say.stump(),
-              says: `${this.words.length(lowest)}, ${stays}`,
+              says: `${this.words.length(lowest)},`,
+              more: stays,
               arrow: '',
             },
           ]),
     ];
+    // Where they stand is not told: even over what lies below the top, the longest lowest, as the oldest.
+    const top = Math.max(this.pieces()[0]?.fromMm ?? lengthMm, lengthMm * 0.4);
+    const from = Math.min(Math.max(lowest, lengthMm * 0.12), top * 0.6);
+    const order = this.branches()
+      .map((_, i) => i)
+      .toSorted((a, b) => this.branches()[a]!.stem.lengthMm - this.branches()[b]!.stem.lengthMm);
+    const branches = this.branches().map((branch, i) => {
+      const heightMm = top - ((order.indexOf(i) + 0.5) / order.length) * (top - from);
+      return branchAt(branch, { x: AXIS - half, y: y(heightMm) }, scale, half * THINNER);
+    });
+    const x = Math.min(0, ...branches.map((b) => b.tip.x - AROUND));
+    const above = Math.min(0, ...branches.map((b) => b.tip.y - AROUND));
+    const frame = { x, y: above, wide: WIDTH - x, tall: BASE + BELOW - above };
     return {
+      frame,
+      share: (wide: number): number => (wide / frame.wide) * 100,
+      across: (at: number): number => ((at - frame.x) / frame.wide) * 100,
+      down: (at: number): number => ((at - frame.y) / frame.tall) * 100,
+      branches,
       half,
       parts,
       nodes: nodesMm.map(y),
@@ -318,6 +396,20 @@ export class StemDrawing {
       what: this.loose() ? '' : say.andAStump(),
     });
   });
+
+  /** Each branch in a line: the drawing numbers them. */
+  protected readonly branchesSay = computed(() =>
+    this.branches().map(({ stem, pieces }, i) =>
+      say.branch({
+        index: i + 1,
+        length: this.words.length(stem.lengthMm),
+        pieces:
+          pieces.length === 0
+            ? say.tooShortItStays()
+            : say.crownAndSegments({ segments: pieces.length - 1 }),
+      }),
+    ),
+  );
 
   protected grip(event: PointerEvent, index: number): void {
     const start = this.cuts();
@@ -346,8 +438,9 @@ export class StemDrawing {
   }
 
   private mmPerPixel(): number {
-    const { height } = this.host.nativeElement.getBoundingClientRect();
-    return ((BASE + 34) / Math.max(height, 1)) * (this.stem().lengthMm / TALL);
+    const drawing = this.host.nativeElement.querySelector('svg')!;
+    const { height } = drawing.getBoundingClientRect();
+    return this.view().frame.tall / Math.max(height, 1) / this.scale();
   }
 
   /** A node stays between its neighbours. */
@@ -365,6 +458,38 @@ export class StemDrawing {
     const to = Math.min(Math.max(start[index]! + byMm, below + 2), above - 2);
     this.moved.emit(start.map((c, i) => (i === index ? to : c)));
   }
+}
+
+/** A stretch of a stem that stands at `x`, so wide to each side. */
+const barOf = (x: number, half: number, from: number, to: number): string =>
+  `M${x - half} ${from}V${to}H${x + half}V${from}Z`;
+
+/** A branch as it leans from its stem, with what it is cut into. @param foot where it leaves the stem */
+function branchAt(
+  { stem, pieces }: SideBranch,
+  foot: { readonly x: number; readonly y: number },
+  scale: number,
+  half: number,
+) {
+  const y = (mm: number): number => -mm * scale;
+  const tooShort = pieces.length === 0;
+  const lean = (LEAN / 180) * Math.PI;
+  // Its number stands beyond its head.
+  const reach = stem.lengthMm * scale + 68;
+  return {
+    tooShort,
+    at: `translate(${foot.x} ${foot.y}) rotate(${-LEAN})`,
+    tip: { x: foot.x - Math.sin(lean) * reach, y: foot.y - Math.cos(lean) * reach },
+    parts: tooShort
+      ? [{ kind: 'stump', d: barOf(0, half, y(0), y(stem.lengthMm)) }]
+      : pieces.map((p) => ({ kind: p.kind, d: barOf(0, half, y(p.fromMm), y(p.toMm)) })),
+    cuts: pieces.map((p) => `M${-half - 14} ${y(p.fromMm)}h${2 * half + 28}`),
+    leaves: stem.nodesMm.map((mm, i) => {
+      const side = i % 2 === 0 ? 1 : -1;
+      return pieceAt({ x: side * half, y: y(mm) }, LEAF * THINNER, side * 66);
+    }),
+    crown: pieceAt({ x: 0, y: y(stem.lengthMm) + 3 }, HEAD * THINNER),
+  };
 }
 
 /** How far a key moves a handle, mm; null for other keys. */

@@ -17,13 +17,13 @@ import {
   bestCutMap,
   columnRules,
   evenNodes,
-  branchPieces,
   leastStem,
   looseRules,
   nodesFrom,
   pieceProblem,
   piecesAt,
   plantsFrom,
+  sideBranches,
   smoothMarks,
   stemProblem,
   stemRules,
@@ -80,6 +80,9 @@ const BLANK: StemDraft = {
   bare: '',
 };
 const COLUMN: StemDraft = { ...BLANK, length: '800', nodes: '0', width: '60' };
+
+/** No stem of these plants that is cut up is longer: it was measured or typed wrongly. */
+const LONGEST_MM = 5000;
 
 /** Where the blade goes on one stem: the best cutting up, moved by hand if one likes, and made into batches. */
 @Component({
@@ -307,6 +310,7 @@ const COLUMN: StemDraft = { ...BLANK, length: '800', nodes: '0', width: '60' };
             [widthMm]="v.widthMm"
             [cuts]="v.cuts"
             [pieces]="v.pieces"
+            [branches]="v.branches"
             [nodesShown]="!smooth()"
             [leafy]="!column()"
             [movesNodes]="movesNodes()"
@@ -384,7 +388,7 @@ export class CutMapPage {
   protected readonly lengthProblem = computed(() => {
     const read = this.length();
     if (!read.ok) return read.problem;
-    return read.mm > 5000 ? say.longerThanMeasureAgain({ length: this.words.length(5000) }) : '';
+    return this.tooLong([read.mm]);
   });
   protected readonly widthProblem = computed(() => {
     const read = this.width();
@@ -426,6 +430,11 @@ export class CutMapPage {
       return read.ok ? read.mm : null;
     });
   }
+  private tooLong(lengthsMm: readonly number[]): string {
+    return lengthsMm.some((mm) => mm > LONGEST_MM)
+      ? say.longerThanMeasureAgain({ length: this.words.length(LONGEST_MM) })
+      : '';
+  }
   private readonly bareMm = computed(() => {
     const read = this.lengths(this.draft().bare);
     if (read === null) return null;
@@ -441,7 +450,7 @@ export class CutMapPage {
   protected readonly branchesProblem = computed(() => {
     const read = this.branchesMm();
     if (read === null) return say.lengthsWithASpace({ like: this.like([120, 90]) });
-    return read.length > 60 ? say.atMost60Branches() : '';
+    return read.length > 60 ? say.atMost60Branches() : this.tooLong(read);
   });
 
   private readonly stem = computed<Stem | null>(() => {
@@ -517,13 +526,13 @@ export class CutMapPage {
     const tissue = this.crown()?.wound?.tissue ?? 'soft stem';
     const good = pieces.filter((p) => !p.problem);
     const spacing = stem.lengthMm / Math.max(1, stem.nodesMm.length);
-    const side = branchPieces(this.branchesMm() ?? [], spacing, rules);
+    const branches = sideBranches(this.branchesMm() ?? [], spacing, rules);
+    const side = branches.flatMap((b) => b.pieces);
     const perNode = Number(this.draft().leaves);
-    const leaves =
-      baredLeaves(pieces, rules, perNode, stem) + baredLeaves(side.pieces, rules, perNode);
-    const crowns = [...pieces, ...side.pieces].filter((p) => p.kind === 'crown').length;
-    const segments = pieces.length + side.pieces.length - crowns;
-    const bladeCuts = moved.length + side.pieces.length;
+    const leaves = baredLeaves(pieces, rules, perNode, stem) + baredLeaves(side, rules, perNode);
+    const crowns = [...pieces, ...side].filter((p) => p.kind === 'crown').length;
+    const segments = pieces.length + side.length - crowns;
+    const bladeCuts = moved.length + side.length;
     return {
       stem,
       widthMm: width.mm,
@@ -532,14 +541,15 @@ export class CutMapPage {
       leaves,
       crowns,
       segments,
-      tooShort: side.tooShort,
+      branches,
+      tooShort: branches.filter((b) => b.pieces.length === 0).length,
       names: this.names(crowns, segments, leaves),
       cutsSay:
         bladeCuts === 0 ? say.noCut() : bladeCuts === 1 ? say.oneCut() : say.cuts({ bladeCuts }),
       staysSay: this.stays(cuts, stem.lengthMm),
       lost: this.words.length(bladeCuts * rules.bladeMm),
-      plants: plantsFrom([...good, ...side.pieces], rules),
-      best: best.worth + side.pieces.reduce((sum, p) => sum + p.worth, 0),
+      plants: plantsFrom([...good, ...side], rules),
+      best: best.worth + side.reduce((sum, p) => sum + p.worth, 0),
       wrong: good.length < pieces.length,
       closes: this.words.rounded(referenceClosureDays(width.mm, tissue), 1),
     };
@@ -609,13 +619,15 @@ export class CutMapPage {
 
   private names(crowns: number, segments: number, leaves: number): string {
     if (this.trail()) return piecesText('trailing', segments + crowns);
-    const { one, many } = METHOD[this.crown()!.method];
+    const { method } = this.crown()!;
     const top =
       crowns > 1
-        ? `${crowns} ${this.column() ? say.tips() : many}`
+        ? `${crowns} ${this.column() ? say.tips() : METHOD[method].many}`
         : this.column()
           ? say.aTip()
-          : `a ${one}`;
+          : method === 'branch'
+            ? say.aBranch()
+            : say.aCrown();
     const rest =
       segments === 0 ? '' : segments === 1 ? say.aSegment() : say.segments2({ segments });
     const more = leaves === 0 ? '' : leaves === 1 ? say.aLeaf() : say.leaves({ leaves });

@@ -33,6 +33,28 @@ describe('the cut map', () => {
     expect(cuts(page)).toEqual(before);
   });
 
+  it('draws the branches it is told of, each cut at its base, and lists what they give', async () => {
+    const page = await open('m-sedu');
+    expect(page.all('.branch')).toEqual([]);
+    await page.fill('Side branches, mm', '120 200 20');
+    expect(page.all('.branch')).toHaveLength(3);
+    const lines = page.all('hy-stem-drawing li').map((li) => li.textContent!.trim());
+    // In order of length, as lengths are read; the shortest is no cutting and stays.
+    expect(lines[0]).toBe('Branch 1, 20 mm: too short, stays');
+    expect(lines[1]).toMatch(/^Branch 2, 120 mm: a crown/);
+    const [tooShort, , long] = page.all('.branch');
+    expect(tooShort!.querySelectorAll('.cut')).toHaveLength(0);
+    expect(long!.querySelectorAll('.part')).toHaveLength(long!.querySelectorAll('.cut').length);
+    expect(page.root.innerHTML).not.toContain('NaN');
+    // A branch longer than its stem is drawn whole: the stem gets smaller, and its handles still do what they say.
+    await page.fill('Side branches, mm', '3000');
+    const [, , wide, tall] = page.root
+      .querySelector('hy-stem-drawing svg')!
+      .getAttribute('viewBox')!
+      .split(' ');
+    expect(Number(wide) / Number(tall)).toBeLessThan(2);
+  });
+
   it('becomes batches of one plant on one day, crown and segments apart', async () => {
     const page = await open('m-sedu');
     await page.tap('Cut: put them on the bench');
@@ -53,6 +75,7 @@ describe('the cut map', () => {
       'Too short: a stump of 25 mm stays, and this plant’s top takes from 50 mm; that is 75 mm.',
     ],
     ['Stem, soil to tip, mm', 'long', 'is not a length'],
+    ['Side branches, mm', '120 6000', 'Longer than'],
     ['Its width, mm', '0', 'A length is more than nothing'],
   ])('%s “%s” gets a sentence', async (label, typed, sentence) => {
     const page = await open('m-sedu');
