@@ -18,6 +18,7 @@ import { largeJournal } from './large-journal';
 import { loggerYear } from './logger-year';
 import { places } from './places';
 import { pottedJournal } from './potted-journal';
+import { trayDrawn } from './trays';
 
 const TODAY = new Date().toISOString().slice(0, 10);
 const RUNS = 5;
@@ -49,6 +50,7 @@ export async function runApp(only: 'app' | 'door' | 'places' | 'jobs'): Promise<
     if (only === 'places') {
       for (const figure of await places(browser, address)) print(figure);
       for (const figure of await planned(browser, address)) print(figure);
+      for (const figure of await trayDrawn(browser, address, TODAY, withJournal)) print(figure);
       return;
     }
     print({
@@ -81,6 +83,7 @@ export async function runApp(only: 'app' | 'door' | 'places' | 'jobs'): Promise<
     for (const figure of await journeys(browser, address)) print(figure);
     for (const figure of await planned(browser, address)) print(figure);
     for (const figure of await places(browser, address)) print(figure);
+    for (const figure of await trayDrawn(browser, address, TODAY, withJournal)) print(figure);
     const large = writeJournal(largeJournal(TODAY));
     for (const figure of await benchWork(browser, address, large, withJournal)) print(figure);
     for (const figure of await waterFrames(browser, address)) print(figure);
