@@ -131,7 +131,8 @@ export class DrawingDefs {
         height: '0',
         'aria-hidden': 'true',
       });
-      this.holder.style.position = 'absolute';
+      // Only what uses a drawing is styled and laid out, not the drawing that is kept.
+      this.holder.style.display = 'none';
       this.document.body.append(this.holder);
     }
     return this.holder;

@@ -1,10 +1,12 @@
-import { CdkDrag, type CdkDragEnd } from '@angular/cdk/drag-drop';
+import { CdkDrag, createDragRef, type CdkDragEnd, type DragRef } from '@angular/cdk/drag-drop';
 import {
   ChangeDetectionStrategy,
   Component,
   computed,
+  DestroyRef,
   ElementRef,
   inject,
+  Injector,
   input,
   signal,
 } from '@angular/core';
@@ -66,6 +68,8 @@ export class TrayPage {
   private readonly journal = inject(Journal);
   private readonly router = inject(Router);
   private readonly today = inject(Today).day;
+  private readonly injector = inject(Injector);
+  private readonly gripped = new Map<EventTarget, DragRef>();
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   private readonly state = this.journal.state;
   readonly id = input.required<string>();
@@ -129,6 +133,7 @@ export class TrayPage {
 
   constructor() {
     namePage(() => this.tray()?.name ?? '');
+    inject(DestroyRef).onDestroy(() => this.gripped.forEach((drag) => drag.dispose()));
   }
 
   protected fill(batch: Batch, from = 0): void {
@@ -197,16 +202,21 @@ export class TrayPage {
     }
   }
 
-  /** Where a finger lets go. */
-  protected dropped(event: CdkDragEnd, from: number): void {
-    event.source.reset();
-    const cell = this.cellUnder(event);
-    if (cell !== null) this.move(from, cell);
+  /** What is touched can be dragged from then on: two hundred that could be would be slow to draw. */
+  protected grip({ currentTarget: piece }: Event, from: number): void {
+    if (!(piece instanceof HTMLElement) || this.gripped.has(piece)) return;
+    const drag = createDragRef(this.injector, piece);
+    drag.ended.subscribe(({ dropPoint }) => {
+      drag.reset();
+      const cell = this.cellUnder(piece, dropPoint);
+      if (cell !== null) this.move(from, cell);
+    });
+    this.gripped.set(piece, drag);
   }
 
   protected droppedBatch(event: CdkDragEnd, batch: Batch): void {
     event.source.reset();
-    const cell = this.cellUnder(event);
+    const cell = this.cellUnder(event.source.element.nativeElement, event.dropPoint);
     if (cell !== null) this.fill(batch, cell);
   }
 
@@ -237,8 +247,7 @@ export class TrayPage {
       );
   }
 
-  private cellUnder({ dropPoint, source }: CdkDragEnd): number | null {
-    const moved = source.element.nativeElement;
+  private cellUnder(moved: HTMLElement, dropPoint: CdkDragEnd['dropPoint']): number | null {
     const under = document
       .elementsFromPoint(dropPoint.x, dropPoint.y)
       .filter((el) => !moved.contains(el))
