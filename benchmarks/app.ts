@@ -138,7 +138,7 @@ async function roundUsable(
     await page.getByLabel('Restore or add a backup').setInputFiles(file);
     await page.getByRole('button', { name: 'Add them' }).click({ timeout: 120_000 });
     await page.getByText('All saved in this browser').waitFor({ timeout: 120_000 });
-    await page.getByText(/entries, 2000 batches/).waitFor({ timeout: 120_000 });
+    await page.getByText(/entries, 2,?000 batches/).waitFor({ timeout: 120_000 });
   } else await page.getByText(/entries, \d+ batches/).waitFor();
   await page.close();
   const times: number[] = [];

@@ -75,7 +75,7 @@ async function scrolling(page: Page, address: string): Promise<readonly Figure[]
   await page.getByLabel('with those that are done').check();
   await page
     .getByRole('status')
-    .filter({ hasText: /^\s*2000 batches/ })
+    .filter({ hasText: /^\s*2,?000 batches/ })
     .first()
     .waitFor({ timeout: 60_000 });
   const busy = await busyTracker(page);

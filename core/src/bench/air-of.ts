@@ -16,7 +16,7 @@ import {
   type MonthlyClimate,
   type LightLevelId,
 } from '../climate';
-import type { Day } from '../days';
+import { addDays, type Day } from '../days';
 import { memoAround, type MemoAround } from '../memo';
 import type { Space, State } from '../journal';
 
@@ -46,6 +46,31 @@ export const yearOf = (
   const kind = placeKind(space);
   return remembered(readings, [latitude, kind], () => yearFrom(readings, latitude, kind));
 };
+
+/** The usual year of a space: told, or made of its readings; null where neither is there. */
+function usualYear(state: AirState, space: string): MonthlyClimate | null {
+  const record = state.spaces.get(space);
+  const readings = state.air.get(space) ?? NONE;
+  return record?.monthly ?? yearOf(readings, state.settings.latitude, record);
+}
+
+/** Some months of its year were never read there: they are guessed from the others. */
+export const yearGuessed = (state: AirState, space: string): boolean =>
+  usualYear(state, space)?.some((month) => (month.spreadC ?? 0) > 0) ?? false;
+
+/** Months, 0 to 11 in order of days, between two days whose warmth is guessed in a space. */
+export function guessedBetween(
+  state: AirState,
+  space: string,
+  from: Day,
+  to: Day,
+): readonly number[] {
+  if (!yearGuessed(state, space)) return [];
+  const months = new Set<number>();
+  for (let day = from; day <= to; day = addDays(day, 1))
+    if ((airOf(state, space, day).spreadC ?? 0) > 0) months.add(Number(day.slice(5, 7)) - 1);
+  return [...months];
+}
 
 /** What kind of place a space is, by where its light falls from. */
 function placeKind(space: Space | undefined): PlaceKind {
@@ -84,8 +109,7 @@ function airWorkedOut(state: AirState, space: string, day: Day): AirOnDay {
     rh: record?.rh ?? PLAIN_ROOM.rh,
   };
   const readings = state.air.get(space) ?? NONE;
-  const monthly = record?.monthly ?? yearOf(readings, state.settings.latitude, record) ?? undefined;
-  const air = airOn(usual, readings, day, monthly);
+  const air = airOn(usual, readings, day, usualYear(state, space) ?? undefined);
   return record?.lid ? { ...air, rh: 1 - (1 - air.rh) * LID_DEFICIT } : air;
 }
 

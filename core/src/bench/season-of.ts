@@ -15,6 +15,8 @@ export interface GrowingDay extends NightAndNoon {
   /** The night may freeze. */
   readonly frost: boolean;
   readonly from: 'reading' | 'climate' | 'usual';
+  /** The warmth is a guess from other months, off by so much, °C, a standard deviation; 0 where it is told. */
+  readonly spreadC: number;
 }
 
 /** Lamps this strong lengthen the day, µmol m⁻² s⁻¹. Working assumption; 20–80 make sense. */
@@ -47,6 +49,7 @@ function growingOn(state: AirState, space: string, day: Day): GrowingDay {
     noonC: onMat(air.maxC),
     frost: (air.minC ?? air.tempC) < FROST_C,
     from: air.from,
+    spreadC: air.spreadC ?? 0,
   };
 }
 

@@ -5,6 +5,8 @@ import type { Air, AirReading, Weather } from './weather';
 export interface AirOnDay extends Weather {
   /** Where the figures come from: a reading, the place's climate by the month, or its usual air. */
   readonly from: 'reading' | 'climate' | 'usual';
+  /** Its warmth is a guess from other months, off by so much, °C, a standard deviation. */
+  readonly spreadC?: number | undefined;
 }
 
 /**

@@ -335,6 +335,23 @@ describe('a year from a part of it', () => {
     },
   );
 
+  it('says how far off a guessed month may be: nothing of one that was read, more the further its sun is from theirs', () => {
+    const winter = readings(95, 8, '2025-11-01');
+    const told = yearFrom(winter, 50, 'glass')!;
+    for (const [m, { spreadC }] of told.entries())
+      if (guessedMonths(winter).includes(m)) expect(spreadC).toBeGreaterThan(0);
+      else expect(spreadC).toBeUndefined();
+    // Half a year away the wave stands highest; a place of its kind differs by 3 °C in its half swing.
+    expect(told[6]!.spreadC!).toBeGreaterThan(told[3]!.spreadC!);
+    expect(told[6]!.spreadC!).toBeLessThan(6);
+    // The air of a day between two months carries both.
+    expect(airOn({ tempC: 10, rh: 0.6 }, [], '2026-07-15', told).spreadC).toBeCloseTo(
+      told[6]!.spreadC!,
+      0,
+    );
+    expect(airOn({ tempC: 10, rh: 0.6 }, [], '2025-12-15', told).spreadC).toBeUndefined();
+  });
+
   it('months that were not read are told as guesses', () => {
     expect(guessedMonths(readings(95, 8, '2025-11-01'))).toEqual([1, 2, 3, 4, 5, 6, 7, 8, 9]);
     expect(guessedMonths(readings(400, 8))).toEqual([]);

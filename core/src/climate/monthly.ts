@@ -11,6 +11,8 @@ export interface MonthAir {
   /** Mean relative humidity, 0–1. */
   readonly rh: number;
   readonly windMps?: number | undefined;
+  /** A guess from other months: its true mean lies off by so much, °C, a standard deviation. */
+  readonly spreadC?: number | undefined;
 }
 
 /** What is wrong with a month of a usual year. */
@@ -36,7 +38,7 @@ export type MonthlyClimate = readonly MonthAir[];
  * The usual weather of a day, between the middles of the months.
  * @throws RangeError unless there are twelve months
  */
-export function monthlyOn(climate: MonthlyClimate, day: Day): Weather {
+export function monthlyOn(climate: MonthlyClimate, day: Day): Weather & Pick<MonthAir, 'spreadC'> {
   if (climate.length !== 12)
     throw new RangeError(`climate must have twelve months, got ${climate.length}`);
   const year = Number(day.slice(0, 4));
@@ -51,11 +53,13 @@ export function monthlyOn(climate: MonthlyClimate, day: Day): Weather {
   const mix = (x: number, y: number): number => x + (y - x) * share;
   const minC = mix(a.minC, b.minC);
   const maxC = mix(a.maxC, b.maxC);
+  const spreadC = mix(a.spreadC ?? 0, b.spreadC ?? 0);
   return {
     tempC: (minC + maxC) / 2,
     rh: mix(a.rh, b.rh),
     minC,
     maxC,
+    ...(spreadC > 0 ? { spreadC } : {}),
     ...(a.windMps === undefined || b.windMps === undefined
       ? {}
       : { windMps: mix(a.windMps, b.windMps) }),
@@ -140,7 +144,7 @@ export function yearFrom(
     of: (r: AirReading) => number,
     swing: { readonly mean: number; readonly sd: number },
     noise: number,
-  ): ((day: Day) => number) => {
+  ): ((day: Day) => { readonly value: number; readonly sd: number }) => {
     const seen = known.map(({ wave: x, ...r }) => [x, of(r)] as const);
     const mean = (values: readonly number[]): number =>
       values.reduce((a, b) => a + b, 0) / values.length;
@@ -150,8 +154,12 @@ export function yearFrom(
     const fitted = across === 0 ? swing.mean : along / across;
     const left = mean(seen.map(([x, y]) => (y - y0 - fitted * (x - x0)) ** 2)) + noise ** 2;
     const told = across / DAYS_ALIKE / left;
-    const slope = (told * fitted + swing.mean / swing.sd ** 2) / (told + 1 / swing.sd ** 2);
-    return (day) => y0 + slope * (wave(day) - x0);
+    const sure = told + 1 / swing.sd ** 2;
+    const slope = (told * fitted + swing.mean / swing.sd ** 2) / sure;
+    return (day) => ({
+      value: y0 + slope * (wave(day) - x0),
+      sd: Math.abs(wave(day) - x0) / Math.sqrt(sure),
+    });
   };
   const low = fit((r) => r.minC ?? r.tempC, here, LEAST_NOISE.tempC);
   const high = fit((r) => r.maxC ?? r.tempC, here, LEAST_NOISE.tempC);
@@ -162,9 +170,11 @@ export function yearFrom(
     const middle = `2025-${String(m + 1).padStart(2, '0')}-15`;
     const [minC, maxC] = [low(middle), high(middle)];
     return {
-      minC: Math.min(minC, maxC),
-      maxC: Math.max(minC, maxC),
-      rh: Math.min(1, Math.max(0.05, damp(middle))),
+      minC: Math.min(minC.value, maxC.value),
+      maxC: Math.max(minC.value, maxC.value),
+      rh: Math.min(1, Math.max(0.05, damp(middle).value)),
+      // A place that is warm by day is warm by night: both are off together.
+      spreadC: (minC.sd + maxC.sd) / 2,
     };
   });
 }

@@ -43,7 +43,7 @@ function lineOf(
   const plant = plantOf(state, batch.taxon)?.taxon;
   if (!plant) return null;
   const taxon = grownAs(plant, batch.method);
-  const same = !change.byC && !change.lampHours;
+  const same = !change.byC && !change.lampHours && !change.guessesBy;
   const until = same ? growthUntil(state, taxon) : growthUnder(state, taxon, change);
   const stored = rowOf(state, batch).storedDays > 0;
   return lineOver(until, batch.cutOn, staysOf(batch, setOn, stored));

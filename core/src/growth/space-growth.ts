@@ -50,6 +50,8 @@ export function growthUntil({ settings, spaces, air }: AirState, grower: Grower)
 /** The same air, changed: every day and night so much warmer, °C, or lamps on for so many hours. */
 export interface GrowthChange {
   readonly byC?: number;
+  /** Days whose warmth is guessed are off by so many standard deviations: above 0 warmer. */
+  readonly guessesBy?: number;
   readonly lampHours?: number;
 }
 
@@ -57,17 +59,19 @@ export interface GrowthChange {
 export function growthUnder(
   state: AirState,
   grower: Grower,
-  { byC = 0, lampHours = 0 }: GrowthChange,
+  { byC = 0, lampHours = 0, guessesBy = 0 }: GrowthChange,
 ): GrowthUntil {
   const spaces = new Map<string, Sums>();
-  const warmer = (c: number | undefined): number | undefined => (c === undefined ? c : c + byC);
   return (space, day) => {
     const sums = spaces.get(space) ?? new Sums(day);
     spaces.set(space, sums);
     return sums.until(day, (on) => {
-      const { tempC, dayHours, nightC, noonC } = growingDay(state, space, on);
+      const { tempC, dayHours, nightC, noonC, spreadC } = growingDay(state, space, on);
+      const by = byC + guessesBy * spreadC;
+      const warmer = (c: number | undefined): number | undefined =>
+        c === undefined ? c : c + by;
       return growthOn(grower, {
-        tempC: tempC + byC,
+        tempC: tempC + by,
         dayHours: dayHours === undefined ? dayHours : Math.max(dayHours, lampHours),
         nightC: warmer(nightC),
         noonC: warmer(noonC),

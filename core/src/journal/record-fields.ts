@@ -197,6 +197,8 @@ export const spaceFields = z.looseObject({
             // A journal of before may have the driest there is.
             rh: z.number().min(0).max(1),
             windMps: plausible('windMps').optional(),
+            // Made from other months: so far off its mean may be, °C, a standard deviation.
+            spreadC: z.number().min(0).max(30).optional(),
           })
           .refine(({ minC, maxC }) => minC <= maxC, { error: say.aLowAboveItsHigh }),
       )

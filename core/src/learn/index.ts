@@ -4,6 +4,7 @@ export * from './batches';
 export * from './batches-to-come';
 export * from './how-many';
 export * from './on-its-way';
+export * from './guessed-air';
 export * from './outlook';
 export * from './packed';
 export * from './fan';

@@ -17,6 +17,7 @@ import {
 import { batchWithout, beliefOf, evidenceFor, paceIn, type Belief } from './belief';
 import { ownLikelihood } from './cure-evidence';
 import { BATCH_CELLS } from './cure-grid';
+import { airAround, dayOfShare, type AirAround } from './guessed-air';
 import { timesOf, type Times } from './times';
 import { toldOf, type RootEvidence } from './told';
 
@@ -40,6 +41,8 @@ export interface Ahead {
  */
 export interface Outlook {
   readonly line: GrowthLine;
+  /** The same where months of its air are guessed; null where none is. */
+  readonly around: AirAround | null;
   readonly belief: Belief;
   readonly times: Times;
   readonly roots: Ahead;
@@ -68,8 +71,11 @@ export function outlookOf(state: State, batch: Batch, change?: GrowthChange): Ou
     told && group ? batchWithout(group, batch.taxon, figures, belief, told) : belief.batch;
   const own = (): Float64Array => (told === null ? belief.batch : laidIn(others(), told));
   const { cutOn } = batch;
+  const around = memoOnce(() => airAround(state, batch, change));
   const { waiting, rooted } = standing(batch);
   const looked = batch.tallies.at(-1) ?? cutOn;
+  const ahead = (kind: Ahead['for'], pieces: number, awaited: Awaited): Ahead =>
+    aheadOf({ kind, pieces, awaited, line, around, cutOn, looked });
   const basis = memoOnce(() => {
     const without = others();
     const awaited =
@@ -78,17 +84,15 @@ export function outlookOf(state: State, batch: Batch, change?: GrowthChange): Ou
         : rootsAhead(laidIn(without, told, scratch), times.roots, waitedFor(told));
     return {
       pace: without === belief.batch ? belief.pace.factor : paceIn(without).factor,
-      roots: aheadOf('roots', waiting, line, cutOn, awaited),
+      roots: ahead('roots', waiting, awaited),
     };
   });
   const pups = memoOnce(
     () =>
       times.pups &&
-      aheadOf(
+      ahead(
         'pups',
         rooted,
-        line,
-        cutOn,
         rooted > 0
           ? awaitedPups(own(), times.pups, line.at(looked))
           : awaitedRoots(own(), times.pups, 0),
@@ -96,6 +100,9 @@ export function outlookOf(state: State, batch: Batch, change?: GrowthChange): Ou
   );
   return {
     line,
+    get around() {
+      return around();
+    },
     belief,
     times,
     own,
@@ -123,15 +130,24 @@ function standing({ cuttings }: Batch): { readonly waiting: number; readonly roo
   return { waiting, rooted };
 }
 
-function aheadOf(
-  kind: Ahead['for'],
-  pieces: number,
-  line: GrowthLine,
-  cutOn: Day,
-  awaited: Awaited,
-): Ahead {
+interface Awaiting {
+  readonly kind: Ahead['for'];
+  readonly pieces: number;
+  readonly awaited: Awaited;
+  readonly line: GrowthLine;
+  readonly around: () => AirAround | null;
+  readonly cutOn: Day;
+  readonly looked: Day;
+}
+
+function aheadOf({ kind, pieces, awaited, line, around, cutOn, looked }: Awaiting): Ahead {
+  const growth = (share: number): number => growthFor(awaited, share);
   const day = (share: number): (() => Day) =>
-    memoOnce(() => line.dayFor(growthFor(awaited, share)) ?? addDays(cutOn, FURTHEST_DAYS));
+    memoOnce(
+      () =>
+        dayOfShare({ line, around: around() }, growth, share, looked) ??
+        addDays(cutOn, FURTHEST_DAYS),
+    );
   const [from, half, to] = [day(0.1), day(0.5), day(0.9)];
   return {
     for: kind,

@@ -101,7 +101,7 @@ describe('when they are ready', () => {
       written({ kind: 'put', record: 'space', key: 's', day: DAY, fields: { tempC, rh: 0.5 } }),
     );
     const piece = plannedOutlook(state, { taxon: taxon.id, cutOn: DAY, space: 's' }, way)!;
-    return daysBetween(DAY, readiness(piece, way, size).dayFor(0.5) ?? '2999-01-01');
+    return daysBetween(DAY, readiness(piece, way, size, DAY).dayFor(0.5) ?? '2999-01-01');
   };
 
   it('keeps to the windows of the trade at 22 °C (common practice, no source)', () => {

@@ -5,6 +5,7 @@ import {
   awaitedRoots,
   batchesToCome,
   chanceBy,
+  dayOfShare,
   growthFor,
   pacesOf,
   plantTime,
@@ -79,9 +80,10 @@ export interface Readiness {
 
 /** @param outlook of the piece: the one clock of roots */
 export function readiness(
-  { line, belief, times }: Pick<Outlook, 'line' | 'belief' | 'times'>,
+  { line, around, belief, times }: Pick<Outlook, 'line' | 'around' | 'belief' | 'times'>,
   way: TaxonMethod,
   size: Size,
+  cutOn: Day,
 ): Readiness {
   const time = plantTime(times, way);
   const later = growthDays(way.method, size);
@@ -94,7 +96,8 @@ export function readiness(
         ready: shareBy(slowed(time, pace), line.at(day) - later),
       })),
     by: (day) => chanceBy(awaited, line.at(day) - later).mean / awaited.ever,
-    dayFor: (share) => line.dayFor(growthFor(awaited, share) + later),
+    dayFor: (share) =>
+      dayOfShare({ line, around }, (s) => growthFor(awaited, s) + later, share, cutOn),
   };
 }
 

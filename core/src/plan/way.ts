@@ -52,7 +52,7 @@ export function wayOf(state: State, wish: Wish, figures: TaxonMethod, warmer = 0
   const { belief } = outlook;
   const mother = wish.mother === undefined ? undefined : state.mothers.get(wish.mother);
   const container = wish.container === undefined ? null : containerOf(state, wish.container);
-  const come = readiness(outlook, figures, wish.size);
+  const come = readiness(outlook, figures, wish.size, wish.cutOn);
   const ready = come.by(wish.by);
   const chances = come.on(wish.by);
   const needed = ready < 0.01 ? null : numberNeeded(wish.count, wish.certainty, chances);

@@ -62,7 +62,7 @@ function fromHerYoung(state: State, wish: Wish, ways: readonly Way[]): Day | nul
   if (likely === null || likely > MOST_ROUNDS) return null;
   const days = generationDays(wish.cutOn, likely, (cutOn) => {
     const outlook = plannedOutlook(state, { ...wish, cutOn }, figures);
-    return outlook && readiness(outlook, figures, 'saleable').dayFor(0.9);
+    return outlook && readiness(outlook, figures, 'saleable', cutOn).dayFor(0.9);
   });
   const last = days.at(-1) ?? null;
   return last !== null && last > wish.by ? last : null;

@@ -49,6 +49,14 @@ describe('the usual year by month', () => {
     expect(told.at(-1)![4]).toEqual({ minC: 9, maxC: 19, rh: 0.45, windMps: 2 });
   });
 
+  it('leaves months that were not touched as they are, guesses too; one that is typed is a guess no more', async () => {
+    const guessed = YEAR.map((month) => ({ ...month, minC: month.minC + 0.04, spreadC: 1.5 }));
+    const { page, told } = await open(guessed);
+    await page.fill('March, mean low', '6');
+    expect(told.at(-1)![2]).toEqual({ minC: 6, maxC: 17, rh: 0.6, windMps: 2 });
+    expect(told.at(-1)![3]).toEqual(guessed[3]);
+  });
+
   it('takes a temperature in the other unit, and forgets the year when all is emptied', async () => {
     const { page, told } = await open(YEAR);
     await page.fill('January, mean low', '41 F');

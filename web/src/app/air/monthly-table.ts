@@ -158,7 +158,15 @@ export class MonthlyTable {
     if (this.problem()) return;
     if (rows.every((r) => this.cells.every((c) => r[c].trim() === ''))) this.changed.emit(null);
     else if (rows.every((r) => this.cells.every((c) => r[c].trim() !== ''))) {
-      this.changed.emit(rows.map((r, m) => this.month(r, this.monthly()?.[m])));
+      const [before, kept] = [this.monthly(), this.kept()];
+      this.changed.emit(
+        rows.map((r, m) =>
+          // A month that was not touched stays as it is: a guess, too, and to the hundredth of a degree.
+          before?.[m] && this.cells.every((c) => r[c] === kept[m]![c])
+            ? before[m]
+            : this.month(r, before?.[m]),
+        ),
+      );
       this.typed.set(null);
     }
   }

@@ -211,6 +211,7 @@ export class MultiplyPage {
         plannedOutlook(state, { taxon: plant.id, cutOn, space }, way)!,
         way,
         'saleable',
+        cutOn,
       ).dayFor(0.9),
     );
     const most = Math.max(target, ...reached.generations.map((g) => g.high)) * 1.1;

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
-import { plannedClock, seasonOn } from '@hypogeon/core/bench';
+import { guessedBetween, plannedClock, seasonOn } from '@hypogeon/core/bench';
 import { careOf, slowHere } from '@hypogeon/core/care';
 import { daysBetween } from '@hypogeon/core/days';
 import { foldBatch } from '@hypogeon/core/journal';
@@ -10,6 +10,7 @@ import { plannedBatch, plannedOutlook, yieldOf, type Part, type Yield } from '@h
 import {
   beliefWords,
   eachText,
+  monthNames,
   forecastText,
   partsText,
   piecesText,
@@ -241,15 +242,26 @@ export class PlanAnswer {
     const span = ({ from, to }: Ahead): string => this.words.span(from, to);
     const { belief } = outlook;
     const pups = outlook.pups ? say.pups({ span: span(outlook.pups) }) : '';
-    return say.rootsLiveIs({
+    const { locale } = this.words.speech();
+    const guessed = guessedBetween(
+      state,
+      this.desk.space(),
+      cutOn,
+      (outlook.pups ?? outlook.roots).to,
+    );
+    const months = guessed.map((m) => monthNames(locale)[m]!);
+    const sentence = say.rootsLiveIs({
       span: span(outlook.roots),
       pups,
       percent: this.words.percent(belief.mean),
       beliefWords: beliefWords(belief, figures.method),
       temperature: this.words.temperature(season.tempC),
       reason: season.reason,
-      each: eachText(headsEach(state, plant.id, figures.method), this.words.speech().locale),
+      each: eachText(headsEach(state, plant.id, figures.method), locale),
     });
+    return months.length === 0
+      ? sentence
+      : `${sentence} ${say.guessedAir({ months: new Intl.ListFormat(locale).format(months) })}`;
   });
 
   /** Before the cut: what would take over twice its time where it is to stand, and where it would not. */

@@ -1,4 +1,5 @@
-import { mount, type Bench } from '../../testing/mount';
+import { demoJournal } from '@hypogeon/core/demo';
+import { DAY, mount, type Bench } from '../../testing/mount';
 import { PlanPage } from './plan-page';
 
 const open = (mother: string): Promise<Bench<PlanPage>> => mount(PlanPage, { mother });
@@ -25,6 +26,20 @@ describe('planning a batch', () => {
     expect(page.all('hy-mother-wall button')).toHaveLength(12);
     await page.tap(/^Snowball bowl/);
     expect(page.text).toContain('Cut today; set Sun 12 Apr.');
+  });
+
+  it('says which months of the place are guesses, and that its dates carry them', async () => {
+    const page = await open('m-eche');
+    expect(page.text).not.toContain('is a guess from other months');
+    const monthly = Array.from({ length: 12 }, () => ({ minC: 8, maxC: 18, rh: 0.6, spreadC: 2 }));
+    const guessed = demoJournal(DAY).map((entry) => {
+      const put = entry as { readonly record?: string; readonly fields?: object };
+      return put.record === 'space'
+        ? ({ ...put, fields: { ...put.fields, monthly } } as typeof entry)
+        : entry;
+    });
+    const unsure = await mount(PlanPage, { mother: 'm-eche' }, guessed);
+    expect(unsure.text).toMatch(/The warmth of April, May.* there is a guess from other months/);
   });
 
   it('shows the gate for the usual cut before anything is typed', async () => {

@@ -1,0 +1,103 @@
+import { guessedBetween } from '../bench';
+import { CATALOGUE, methodOf } from '../botany';
+import { dayOfYear, type AirReading } from '../climate';
+import { addDays, type Day } from '../days';
+import { fold, type State } from '../journal';
+import { plannedOutlook } from '../plan';
+import { randomFrom } from '../stats';
+import { written } from '../testing/entries';
+import { growthFor } from './awaited';
+import type { Outlook } from './outlook';
+
+const LATITUDE = 50;
+const CUT: Day = '2026-10-25';
+const taxon = CATALOGUE.find((t) => t.id === 'echeveria-elegans')!;
+const leaf = methodOf(taxon, 'leaf')!;
+
+/** How high the year stands: 1 a month after the longest day, −1 half a year later. */
+const wave = (day: Day): number => Math.cos(((2 * Math.PI) / 365) * (dayOfYear(day) - 172 - 30));
+const middle = (m: number): Day => `2026-${String(m + 1).padStart(2, '0')}-15`;
+
+/** A place under glass, with what is told of its year. */
+const place = (fields: object, readings: readonly AirReading[] = []): State => ({
+  ...fold(
+    written(
+      {
+        kind: 'put',
+        record: 'settings',
+        key: 'grower',
+        day: CUT,
+        fields: { latitude: LATITUDE },
+      },
+      {
+        kind: 'put',
+        record: 'space',
+        key: 's',
+        day: CUT,
+        fields: { tempC: 15, rh: 0.6, lightLevel: 'shaded-glass', ...fields },
+      },
+    ),
+  ),
+  air: new Map([['s', readings]]),
+});
+const year = (mean: number, swing: number, spreadC?: number) =>
+  Array.from({ length: 12 }, (_, m) => {
+    const tempC = mean + swing * wave(middle(m));
+    const month = { minC: tempC - 4, maxC: tempC + 4, rh: 0.6 };
+    return spreadC === undefined ? month : { ...month, spreadC };
+  });
+const planned = (state: State): Outlook =>
+  plannedOutlook(state, { taxon: taxon.id, cutOn: CUT, space: 's' }, leaf)!;
+
+describe('dates where months of a place are guessed', () => {
+  it('spread further the wider the guess, about the same middle; what is told changes nothing', () => {
+    const [told, little, much] = [undefined, 1, 3].map((spread) =>
+      planned(place({ monthly: year(15, 7, spread) })),
+    ) as [Outlook, Outlook, Outlook];
+    expect(told.around).toBeNull();
+    expect(little.roots.half).toBe(told.roots.half);
+    expect(little.roots.from <= told.roots.from).toBe(true);
+    expect(little.roots.to > told.roots.to).toBe(true);
+    expect(much.roots.from < little.roots.from).toBe(true);
+    expect(much.roots.to > little.roots.to).toBe(true);
+    expect(planned(place({ monthly: year(15, 7, 0) })).roots.to).toBe(told.roots.to);
+    // No guess of the air has roots before the cut.
+    expect(planned(place({ monthly: year(15, 7, 20) })).roots.from >= CUT).toBe(true);
+  });
+
+  it('tells which months are guessed on the way', () => {
+    const half = year(15, 7).map((month, m) => (m === 10 ? { ...month, spreadC: 2 } : month));
+    expect(guessedBetween(place({ monthly: half }), 's', CUT, '2027-01-31')).toEqual([9, 10, 11]);
+    expect(guessedBetween(place({ monthly: half }), 's', '2027-02-01', '2027-03-31')).toEqual([]);
+    expect(guessedBetween(place({}), 's', CUT, '2027-01-31')).toEqual([]);
+  });
+
+  it('hold eight times in ten for places as different as they are (300 places, seeded)', () => {
+    const random = randomFrom(28);
+    const normal = (): number =>
+      Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+    let [held, heldByPlantAlone] = [0, 0];
+    const places = 300;
+    for (let n = 0; n < places; n++) {
+      // Read about midsummer, where the wave hardly moves: the winter of the cut is a guess.
+      const [mean, swing] = [14 + 2 * normal(), 7 + 3 * normal()];
+      let off = 2.5 * normal();
+      const readings = Array.from({ length: 95 }, (_, d) => {
+        const day = addDays('2026-06-05', d);
+        off = 0.7 * off + 2.5 * Math.sqrt(1 - 0.49) * normal();
+        const tempC = mean + swing * wave(day) + off;
+        return { day, tempC, rh: 0.6, minC: tempC - 4, maxC: tempC + 4 };
+      });
+      const { roots, line } = planned(place({}, readings));
+      const growth = growthFor(roots.awaited, random());
+      const truth = planned(place({ monthly: year(mean, swing) })).line.dayFor(growth);
+      const day = truth ?? '2999-01-01';
+      if (roots.from <= day && day <= roots.to) held++;
+      const alone = [0.1, 0.9].map((share) => line.dayFor(growthFor(roots.awaited, share))!);
+      if (alone[0]! <= day && day <= alone[1]!) heldByPlantAlone++;
+    }
+    expect(heldByPlantAlone / places).toBeLessThan(0.74);
+    expect(held / places).toBeGreaterThan(0.75);
+    expect(held / places).toBeLessThan(0.9);
+  }, 60_000);
+});
