@@ -330,6 +330,23 @@ describe('a stem that lies on the table, or has branches', () => {
     expect(bestCutMap({ ...stem, bareMm: { from: 0, to: 5 } }, rules)).not.toBeNull();
   });
 
+  it('of a loose stem the old end comes off first, straight: it is in no piece, and so are its nodes', () => {
+    const stem = { lengthMm: 200, nodesMm: evenNodes(200, 20) };
+    const rules = looseRules(stemRules(CROWN, SEGMENT), 10);
+    const map = bestCutMap(stem, rules)!;
+    expect(map.cuts.at(-1)).toBe(10);
+    expect(map.pieces.at(-1)!.fromMm).toBe(10 + rules.bladeMm);
+    expect(map.stump).toEqual({ toMm: 10, nodes: 1 });
+    expect(map.pieces.reduce((sum, p) => sum + p.nodes, 0)).toBe(19);
+    // What the cuts make is what the map said, and no end is worth having back.
+    expect(piecesAt(stem, map.cuts, rules)).toEqual(map.pieces);
+    expect(map.worth).toBeLessThanOrEqual(bestCutMap(stem, looseRules(rules))!.worth);
+    // A short one is one cutting, shorter by its end; too short for that it is none.
+    const short = bestCutMap({ lengthMm: 75, nodesMm: evenNodes(75, 6) }, rules)!;
+    expect(short.pieces).toHaveLength(1);
+    expect(short.pieces[0]!.fromMm).toBe(11);
+  });
+
   it('each branch is cut at its base; what is too short for a cutting is told', () => {
     const branches = sideBranches([120, 60, 20], 15, stemRules(CROWN, null));
     expect(branches.map(({ pieces }) => pieces.length)).toEqual([1, 1, 0]);

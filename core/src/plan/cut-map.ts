@@ -16,6 +16,8 @@ export type StemPiece = 'crown' | 'segment';
 export interface CutRules {
   /** It was cut off already: no stump stays, and its base is a piece like others. */
   readonly loose?: boolean;
+  /** Its old cut is made afresh, straight across, so far up; 0 or untold where it stays as it is. */
+  readonly trimMm?: number;
   /** Nodes that stay on the mother, and the least height of the stump. */
   readonly stumpNodes: number;
   readonly stumpMm: number;
@@ -106,10 +108,14 @@ export function trailRules({ chance, least }: PieceKind): CutRules {
   };
 }
 
-/** The same rules for a stem that lies on the table. */
-export const looseRules = (rules: CutRules): CutRules => ({
+/** An old, torn or slanting end comes off so far up. Common practice, no source; 5–20. */
+export const TRIM_MM = 10;
+
+/** The same rules for a stem that lies on the table. @param trimMm of its old end that comes off first */
+export const looseRules = (rules: CutRules, trimMm = 0): CutRules => ({
   ...rules,
   loose: true,
+  trimMm,
   stumpNodes: 0,
   stumpMm: 0,
 });
@@ -160,7 +166,7 @@ export interface CutMap {
   readonly pieces: readonly CutPiece[];
   /** What stays on the mother; of a loose stem what is thrown away. */
   readonly stump: { readonly toMm: number; readonly nodes: number };
-  /** Where the blade goes, heights in order from the top; 0 where the base of a loose stem is a piece. */
+  /** Where the blade goes, heights in order from the top; 0 where the base of a loose stem is a piece as it is. */
   readonly cuts: readonly number[];
   /** Expected plants. */
   readonly worth: number;
@@ -208,16 +214,20 @@ export function bestCutMap(stem: Stem, rules: CutRules): CutMap | null {
   const { nodesMm, lengthMm } = stem;
   const n = nodesMm.length;
   const cutAt = (i: number): number => cutUnder(stem, i, rules);
+  const trim = rules.loose ? (rules.trimMm ?? 0) : 0;
+  /** Where the lowest piece of a loose stem begins, and the nodes below that are lost with the old end. */
+  const foot = trim === 0 ? 0 : trim + rules.bladeMm;
+  const lost = nodesMm.filter((mm) => mm < foot).length;
   // best[i]: the most of the stem below a cut just under node i; `back` the cut before it, −1 the stump.
   const best = new Float64Array(n).fill(-Infinity);
   const back = new Int32Array(n).fill(-2);
   for (let i = 0; i < n; i++) {
-    if (cutAt(i) >= rules.stumpMm && i >= rules.stumpNodes) {
+    if (cutAt(i) >= Math.max(rules.stumpMm, trim) && i >= rules.stumpNodes) {
       best[i] = 0;
       back[i] = -1;
     }
-    if (rules.loose && i >= rules.segmentNodes && cutAt(i) >= rules.segmentMm) {
-      best[i] = rules.segmentWorth(i);
+    if (rules.loose && i - lost >= rules.segmentNodes && cutAt(i) - foot >= rules.segmentMm) {
+      best[i] = rules.segmentWorth(i - lost);
       back[i] = BASE;
     }
     for (let j = i - rules.segmentNodes; j >= 0; j--) {
@@ -235,24 +245,26 @@ export function bestCutMap(stem: Stem, rules: CutRules): CutMap | null {
     for (let i = 0; i < n; i++) {
       if (best[i] === -Infinity || n - i < rules.crownNodes || !allowed(cutAt(i))) continue;
       if (lengthMm - cutAt(i) - rules.bladeMm < rules.crownMm) continue;
-      // Of two that give as much, the shorter crown: what it leaves stays on her and breaks again.
-      if (top === -1 || best[i]! >= best[top]!) top = i;
+      // Of two that give as much, the shorter crown: what it leaves stays on her and breaks again. Of a loose one the
+      // longer: what it leaves is thrown away.
+      if (top === -1 || best[i]! > best[top]! || (!rules.loose && best[i] === best[top])) top = i;
     }
     return top;
   };
   const bare = topOf((cut) => inBare(stem, cut));
   const top = bare === -1 ? topOf(() => true) : bare;
-  if (top === -1) {
-    // A loose one too short to be cut is one cutting as it is.
-    if (!rules.loose || lengthMm < rules.crownMm || n < rules.crownNodes) return null;
+  if (top === -1 || (rules.loose && best[top] === 0)) {
+    // A loose one of which nothing but a top comes is one cutting as it is.
+    if (!rules.loose || lengthMm - foot < rules.crownMm || n - lost < rules.crownNodes) return null;
     const whole: CutPiece = {
       kind: 'crown',
-      fromMm: 0,
+      fromMm: foot,
       toMm: lengthMm,
-      nodes: n,
+      nodes: n - lost,
       worth: rules.crownWorth,
     };
-    return { pieces: [whole], stump: { toMm: 0, nodes: 0 }, cuts: [0], worth: rules.crownWorth };
+    const stump = { toMm: trim, nodes: lost };
+    return { pieces: [whole], stump, cuts: [trim], worth: rules.crownWorth };
   }
   const cuts: number[] = [];
   const pieces: CutPiece[] = [
@@ -278,18 +290,18 @@ export function bestCutMap(stem: Stem, rules: CutRules): CutMap | null {
   }
   cuts.push(cutAt(at));
   if (back[at] === BASE) {
-    cuts.push(0);
+    cuts.push(trim);
     pieces.push({
       kind: 'segment',
-      fromMm: 0,
+      fromMm: foot,
       toMm: cutAt(at),
-      nodes: at,
-      worth: rules.segmentWorth(at),
+      nodes: at - lost,
+      worth: rules.segmentWorth(at - lost),
     });
   }
   return {
     pieces,
-    stump: back[at] === BASE ? { toMm: 0, nodes: 0 } : { toMm: cutAt(at), nodes: at },
+    stump: back[at] === BASE ? { toMm: trim, nodes: lost } : { toMm: cutAt(at), nodes: at },
     cuts,
     worth: best[top]! + rules.crownWorth,
   };

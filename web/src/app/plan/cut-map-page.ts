@@ -28,6 +28,7 @@ import {
   stemProblem,
   stemRules,
   trailRules,
+  TRIM_MM,
   type CutRules,
   type PieceKind,
   type Stem,
@@ -63,6 +64,8 @@ interface StemDraft {
   readonly leaves: string;
   /** `yes`: it was cut off already, no stump stays. */
   readonly loose: string;
+  /** `fresh`: of a loose one the old end is cut afresh. */
+  readonly base: string;
   /** Lengths of its side branches, and where it is bare: from and to. */
   readonly branches: string;
   readonly bare: string;
@@ -76,6 +79,7 @@ const BLANK: StemDraft = {
   laid: '',
   leaves: '0',
   loose: '',
+  base: '',
   branches: '',
   bare: '',
 };
@@ -188,6 +192,16 @@ const LONGEST_MM = 5000;
                 <mat-option value="yes">{{ say.cutOffAlready() }}</mat-option>
               </mat-select>
             </hy-field>
+            @if (loose()) {
+              <hy-field [label]="say.itsOldEnd()" [hint]="say.tillItIsClean()">
+                <mat-select [value]="draft().base" (selectionChange)="set('base', $event.value)">
+                  <mat-option value="">{{ say.asItWasCut() }}</mat-option>
+                  <mat-option value="fresh">{{
+                    say.cutAfreshStraight({ length: words.length(trimMm) })
+                  }}</mat-option>
+                </mat-select>
+              </hy-field>
+            }
             @if (!column() && !trail()) {
               <hy-field
                 [label]="say.bareStretch({ lengthUnit: words.lengthUnit() })"
@@ -347,6 +361,7 @@ export class CutMapPage {
   protected readonly trail = computed(() =>
     this.her.way('crown') || this.her.way('branch') ? null : this.her.way('trailing'),
   );
+  protected readonly trimMm = TRIM_MM;
   protected readonly loose = computed(() => this.draft().loose === 'yes');
   protected readonly crown = computed(
     () => this.her.way('crown') ?? this.her.way('branch') ?? this.column() ?? this.trail(),
@@ -485,7 +500,8 @@ export class CutMapPage {
       : this.trail()
         ? trailRules(top)
         : stemRules(top, segment && kind(segment), this.draft().laid === 'laid');
-    return this.loose() ? looseRules(rules) : rules;
+    const trimMm = this.draft().base === 'fresh' ? TRIM_MM : 0;
+    return this.loose() ? looseRules(rules, trimMm) : rules;
   });
 
   protected readonly problem = computed(() => {

@@ -55,6 +55,15 @@ describe('the cut map', () => {
     expect(Number(wide) / Number(tall)).toBeLessThan(2);
   });
 
+  it('cuts the old end of a loose one afresh, where that is wanted', async () => {
+    const page = await open('m-sedu');
+    expect(page.list('Its old end')).toBeNull();
+    await page.fill('Where it is', 'yes');
+    await page.fill('Its old end', 'fresh');
+    expect(cuts(page).at(-1)).toBe(10);
+    expect(page.text).toContain('10 mm of base are left over');
+  });
+
   it('becomes batches of one plant on one day, crown and segments apart', async () => {
     const page = await open('m-sedu');
     await page.tap('Cut: put them on the bench');
