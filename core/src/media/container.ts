@@ -86,20 +86,31 @@ function breadthAt({ topMm, breadthMm }: Container, width: number): number {
 export type ContainerField =
   'topMm' | 'bottomMm' | 'breadthMm' | 'heightMm' | 'freeboardMm' | 'cells';
 
-/** What is wrong with a container's measures, by field, in the grower's words. */
+/** Inner measures of what things are grown in, mm. */
+const SIZE_MM = { least: 5, most: 3000 } as const;
+/** From the medium to the rim, as a rule, mm. Common practice, no source. */
+const RIM_MM = { low: 10, high: 15 } as const;
+
+/**
+ * What is wrong with a container's measures, by field, in the grower's words.
+ * @param length as the grower reads one
+ */
 export function containerProblems(
   container: Omit<Container, 'id' | 'name'>,
+  length: (mm: number) => string,
 ): Readonly<Partial<Record<ContainerField, string>>> {
   const problems: Partial<Record<ContainerField, string>> = {};
-  const size = (value: number): boolean => value >= 5 && value <= 3000;
-  if (!size(container.topMm)) problems.topMm = say.theRimIsBetween();
-  if (!size(container.bottomMm)) problems.bottomMm = say.theBaseIsBetween();
+  const size = (value: number): boolean => value >= SIZE_MM.least && value <= SIZE_MM.most;
+  const sizes = { least: length(SIZE_MM.least), most: length(SIZE_MM.most) };
+  const rim = { low: length(RIM_MM.low), high: length(RIM_MM.high) };
+  if (!size(container.topMm)) problems.topMm = say.theRimIsBetween(sizes);
+  if (!size(container.bottomMm)) problems.bottomMm = say.theBaseIsBetween(sizes);
   if (container.shape === 'tray' && !size(container.breadthMm ?? NaN))
-    problems.breadthMm = say.theTrayIsBetween();
-  if (!size(container.heightMm)) problems.heightMm = say.theHeightIsBetween();
-  if (!(container.freeboardMm >= 0)) problems.freeboardMm = say.fromTheMediumTo();
+    problems.breadthMm = say.theTrayIsBetween(sizes);
+  if (!size(container.heightMm)) problems.heightMm = say.theHeightIsBetween(sizes);
+  if (!(container.freeboardMm >= 0)) problems.freeboardMm = say.fromTheMediumTo(rim);
   else if (!(container.heightMm - container.freeboardMm >= LEAST_FILL_MM))
-    problems.freeboardMm = say.thatLeavesNoRoom();
+    problems.freeboardMm = say.thatLeavesNoRoom(rim);
   if (
     container.shape === 'cells' &&
     !(Number.isInteger(container.cells) && container.cells! > 0 && container.cells! <= 1000)

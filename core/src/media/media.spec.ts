@@ -126,12 +126,19 @@ describe('containers', () => {
     );
   });
 
-  it('a pot of no volume gets a sentence at its field', () => {
-    expect(containerProblems(straightPot(80))).toEqual({});
-    expect(containerProblems(straightPot(0)).heightMm).toMatch(/between 5 and 3000/);
-    expect(containerProblems(straightPot(20, { freeboardMm: 18 })).freeboardMm).toMatch(/no room/);
-    expect(containerProblems(straightPot(20, { shape: 'cells' })).cells).toMatch(/cells/);
-    expect(containerProblems(straightPot(20, { shape: 'tray' })).breadthMm).toMatch(/broad/);
+  it('a pot of no volume gets a sentence at its field, in the length one reads', () => {
+    const mm = (length: number): string => `${length} mm`;
+    const inches = (length: number): string => `${(length / 25.4).toFixed(1)} in`;
+    expect(containerProblems(straightPot(0), inches).heightMm).toMatch(
+      /between 0.2 in and 118.1 in/,
+    );
+    expect(containerProblems(straightPot(80), mm)).toEqual({});
+    expect(containerProblems(straightPot(0), mm).heightMm).toMatch(/between 5 mm and 3000 mm/);
+    expect(containerProblems(straightPot(20, { freeboardMm: 18 }), mm).freeboardMm).toMatch(
+      /no room/,
+    );
+    expect(containerProblems(straightPot(20, { shape: 'cells' }), mm).cells).toMatch(/cells/);
+    expect(containerProblems(straightPot(20, { shape: 'tray' }), mm).breadthMm).toMatch(/broad/);
     expect(() => fillPot(recipe('coir'), straightPot(10, { freeboardMm: 10 }))).toThrow(RangeError);
   });
 });

@@ -119,10 +119,11 @@ describe('strap leaves', () => {
   });
 
   it('says what is wrong, and what could be done', () => {
-    expect(strapProblem([], 75)).toMatch(/No leaf/);
-    expect(strapProblem([{ lengthMm: 0 }], 75)).toMatch(/Measure it/);
-    expect(strapProblem([{ lengthMm: 300 }], 30)).toMatch(/50 to 100 mm/);
-    expect(strapProblem([{ lengthMm: 60 }], 80)).toMatch(/longest leaf is 60 mm.*whole leaf/);
-    expect(strapProblem([{ lengthMm: 300 }], 75)).toBe('');
+    const mm = (length: number): string => `${length} mm`;
+    expect(strapProblem([], 75, mm)).toMatch(/No leaf/);
+    expect(strapProblem([{ lengthMm: 0 }], 75, mm)).toMatch(/Measure it/);
+    expect(strapProblem([{ lengthMm: 300 }], 30, mm)).toMatch(/50 mm to 100 mm/);
+    expect(strapProblem([{ lengthMm: 60 }], 80, mm)).toMatch(/longest leaf is 60 mm.*whole leaf/);
+    expect(strapProblem([{ lengthMm: 300 }], 75, mm)).toBe('');
   });
 });

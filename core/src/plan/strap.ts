@@ -32,14 +32,24 @@ export const SECTION_MM = { least: 50, most: 100 } as const;
 const DEPTH_MM = { least: 10, most: 50 } as const;
 const SPACING_MM = 15;
 
-/** What is wrong with straps as typed, in the grower's words; empty if nothing. */
-export function strapProblem(straps: readonly Strap[], sectionMm: number): string {
+/**
+ * What is wrong with straps as typed, in the grower's words; empty if nothing.
+ * @param length as the grower reads one
+ */
+export function strapProblem(
+  straps: readonly Strap[],
+  sectionMm: number,
+  length: (mm: number) => string,
+): string {
   if (straps.length === 0) return say.noLeafIsListed();
   if (straps.some((s) => !(s.lengthMm > 0))) return say.aLeafHasA();
   if (!(sectionMm >= SECTION_MM.least && sectionMm <= SECTION_MM.most))
-    return say.sectionsOfToMm({ least: SECTION_MM.least, most: SECTION_MM.most });
+    return say.sectionsOfToMm({
+      least: length(SECTION_MM.least),
+      most: length(SECTION_MM.most),
+    });
   const longest = Math.max(...straps.map((s) => s.lengthMm));
-  if (longest < sectionMm) return say.theLongestLeafIs({ longest: Math.round(longest) });
+  if (longest < sectionMm) return say.theLongestLeafIs({ longest: length(longest) });
   return '';
 }
 

@@ -290,7 +290,7 @@ describe('shelf and pots', () => {
     await page.fill('The same at the base', '73');
     await page.fill('Height inside', '0');
     await page.tap('Save');
-    expect(page.text).toContain('The height is between 5 and 3000 mm');
+    expect(page.text).toContain('The height is between 5 mm and 3,000 mm');
     await page.fill('Height inside', '4 in');
     page.all('input[type=checkbox]')[0]!.click();
     await page.settle();

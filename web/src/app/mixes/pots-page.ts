@@ -339,7 +339,7 @@ export class PotsPage {
   });
   protected readonly problems = computed((): Partial<Record<ContainerField, string>> => {
     const c = this.measured();
-    return c ? containerProblems(c) : {};
+    return c ? containerProblems(c, (mm) => this.words.length(mm)) : {};
   });
   protected readonly emptyProblem = computed(() => {
     const text = this.form()?.empty ?? '';

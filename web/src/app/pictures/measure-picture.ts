@@ -68,7 +68,7 @@ type Step = 'scale' | 'along';
           type="text"
           [value]="known()"
           (input)="known.set(k.value)"
-          [placeholder]="say.n10Mm()"
+          [placeholder]="words.length(10)"
           #k
         />
       </hy-field>

@@ -283,7 +283,7 @@ export class ClumpPage {
         ...row,
         sizeMm,
         verdict,
-        problem: sizeMm === null ? say.aLengthLike40() : '',
+        problem: sizeMm === null ? say.aLengthLike40({ length: this.words.length(40) }) : '',
         says: verdict ? this.verdictWords(verdict) : '',
       };
     });

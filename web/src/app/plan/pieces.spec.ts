@@ -81,7 +81,7 @@ describe('strap leaves', () => {
   it('says what is wrong, at the field', async () => {
     const page = await mount(StrapsPage, { mother: 'm-gast' });
     await page.fill('Section, mm', '30');
-    expect(page.text).toContain('Sections of 50 to 100 mm root');
+    expect(page.text).toContain('Sections of 50 mm to 100 mm root');
     await page.fill('Section, mm', 'wide');
     expect(page.text).toContain('A length, like 75 mm or 3 in.');
     await page.fill('Section, mm', '80');

@@ -236,6 +236,7 @@ export class StrapsPage {
     return strapProblem(
       lengths.map((lengthMm) => ({ lengthMm })),
       section,
+      (mm) => this.words.length(mm),
     );
   });
 
