@@ -253,18 +253,12 @@ export function reasonText(reason: Reason, speech: Speech): string {
       if (reason.again !== null) return slowText(reason.again, speech);
       return say.theCutIs({
         closure: closureText(reason.closure),
-        what:
-          reason.opens === null
-            ? ''
-            : say.safeToWaterFrom({ nearDay: nearDay(reason.opens, speech) }),
+        what: reason.opens === null ? '' : safeText(reason.opens, speech),
       });
     case 'chosen-days':
       return say.asYouChose({
         dry: dryText(reason.days),
-        what:
-          reason.opens === null
-            ? ''
-            : say.safeToWaterFrom({ nearDay: nearDay(reason.opens, speech) }),
+        what: reason.opens === null ? '' : safeText(reason.opens, speech),
       });
     case 'stopped':
       return reason.tacky ? say.stillTackyFarPast() : say.tooColdTooHot();
@@ -745,6 +739,12 @@ export function leaveReason(leave: Leave, speech: Speech): string {
     });
   return reasonText(reason, speech);
 }
+
+/** From when on the cut bears water; since when, once that day is past. */
+const safeText = (opens: Day, speech: Speech): string =>
+  opens < speech.today
+    ? say.safeToWaterSince({ nearDay: nearDay(opens, speech) })
+    : say.safeToWaterFrom({ nearDay: nearDay(opens, speech) });
 
 /** One tacky look long past its time says little of when it closes: the next one does. */
 const slowText = (again: Day, speech: Speech): string =>

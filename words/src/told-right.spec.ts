@@ -118,7 +118,9 @@ const LIVES: Readonly<Record<string, Told>> = {
       [20, 'tacky', /Still tacky, far slower than its like.*Touch it again Fri 27 Mar/],
       [24, '', null, /Touch one wound/],
       [26, '', /Touch one wound/],
-      [26, 'firm', null, /Touch one wound|far slower/],
+      // Not touched on its day, it is for today, not for a day that is gone.
+      [29, '', /Touch it again today/, /again (yesterday|Fri 27 Mar)/],
+      [29, 'firm', null, /Touch one wound|far slower/],
     ],
   },
   'of twenty that are safe nine times in ten, two may be open still': {

@@ -16,7 +16,7 @@ import {
   type MonthlyClimate,
   type LightLevelId,
 } from '../climate';
-import { addDays, type Day } from '../days';
+import type { Day } from '../days';
 import { memoAround, type MemoAround } from '../memo';
 import type { Space, State } from '../journal';
 
@@ -57,20 +57,6 @@ function usualYear(state: AirState, space: string): MonthlyClimate | null {
 /** Some months of its year were never read there: they are guessed from the others. */
 export const yearGuessed = (state: AirState, space: string): boolean =>
   usualYear(state, space)?.some((month) => (month.spreadC ?? 0) > 0) ?? false;
-
-/** Months, 0 to 11 in order of days, between two days whose warmth is guessed in a space. */
-export function guessedBetween(
-  state: AirState,
-  space: string,
-  from: Day,
-  to: Day,
-): readonly number[] {
-  if (!yearGuessed(state, space)) return [];
-  const months = new Set<number>();
-  for (let day = from; day <= to; day = addDays(day, 1))
-    if ((airOf(state, space, day).spreadC ?? 0) > 0) months.add(Number(day.slice(5, 7)) - 1);
-  return [...months];
-}
 
 /** What kind of place a space is, by where its light falls from. */
 function placeKind(space: Space | undefined): PlaceKind {

@@ -2,6 +2,7 @@ export * from './canopy';
 export * from './set-choices';
 export * from './plant';
 export * from './air-of';
+export * from './guessed-months';
 export * from './clock-of';
 export * from './course-of';
 export * from './early-water';

@@ -66,11 +66,12 @@ type Dated = NonNullable<ReturnType<typeof gateShut>>;
 
 function closed(ask: Asker, facts: Facts, { opens, earliest, latest }: Dated): void {
   if (!facts.gate) return;
+  const touch = slowUntil(ask.batch, facts);
   ask.leave('gate', {
     until: opens,
     earliest,
     latest: latest > opens ? latest : opens,
-    reason: { why: 'closing', closure: ask.closure, opens, again: slowUntil(ask.batch, facts) },
+    reason: { why: 'closing', closure: ask.closure, opens, again: touch && later(touch, ask.day) },
   });
 }
 
