@@ -68,8 +68,7 @@ export function growthUnder(
     return sums.until(day, (on) => {
       const { tempC, dayHours, nightC, noonC, spreadC } = growingDay(state, space, on);
       const by = byC + guessesBy * spreadC;
-      const warmer = (c: number | undefined): number | undefined =>
-        c === undefined ? c : c + by;
+      const warmer = (c: number | undefined): number | undefined => (c === undefined ? c : c + by);
       return growthOn(grower, {
         tempC: tempC + by,
         dayHours: dayHours === undefined ? dayHours : Math.max(dayHours, lampHours),
