@@ -89,12 +89,12 @@ describe('roots to be expected', () => {
 
   it('of those that wait, in tenths; of one by itself', () => {
     expect(everText({ pieces: 15, ever: 0.78 })).toBe(
-      'Of the 15 that wait about 8 in 10 root in the end.',
+      'Of the 15 that wait about 8 in 10 make it in the end.',
     );
     expect(everText({ pieces: 15, ever: 0.02 })).toBe(
-      'Of the 15 that wait hardly any root in the end.',
+      'Of the 15 that wait hardly any make it in the end.',
     );
-    expect(everText({ pieces: 1, ever: 0.5 })).toBe('The one that waits roots 5 times in 10.');
+    expect(everText({ pieces: 1, ever: 0.5 })).toBe('The one that waits makes it 5 times in 10.');
   });
 
   it('the fan, heard', () => {

@@ -23,7 +23,7 @@ export function onItsWayText({ is, seen, of, expected, day }: OnItsWay, speech: 
   }
 }
 
-/** What is believed of those that wait: `Of the 15 that wait, 8 in 10 root in the end.` */
+/** What is believed of those that wait: `Of the 15 that wait 8 in 10 make it in the end`: root, come up, take hold. */
 export function everText({ pieces, ever }: Pick<Ahead, 'pieces' | 'ever'>): string {
   const tenths = Math.round(10 * ever);
   const share =
