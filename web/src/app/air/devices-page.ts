@@ -140,7 +140,7 @@ const faults = () =>
 
     <section aria-labelledby="offered">
       <h2 id="offered" class="ruled">{{ say.offeredByTheServer() }}</h2>
-      <p>
+      <p class="mt-3">
         <button matButton="outlined" (click)="look()" [disabled]="looking()">
           {{ looking() ? say.looking() : say.lookForDevices() }}
         </button>
