@@ -37,7 +37,7 @@ for (const life of fc.sample(anyLife, { numRuns: Number(lives), seed: 2026 })) {
     if (told.length !== known) state = fold(told);
     known = told.length;
     const batch = state.batches.get('b1');
-    if (!batch || batch.cut === null) continue;
+    if (!batch?.cut) continue;
     if (batch.ended !== null && day >= batch.ended) break;
     const speech = speechFor(state, { ...STYLE, today: day });
     const { asks, leave } = careOf(state, batch, day);

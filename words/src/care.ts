@@ -727,11 +727,15 @@ export function leaveReason(leave: Leave, speech: Speech): string {
   const ranged = earliest < latest;
   if (kind === 'gate' && reason.why === 'closing' && reason.again !== null)
     return slowText(reason.again, speech);
-  if (kind === 'gate')
-    return say.theCutIs({
+  if (kind === 'gate') {
+    const closes = say.theCutIs({
       closure: closureText(closure),
       what: ranged ? say.itCloses({ daySpan: daySpan(earliest, latest, speech) }) : '',
     });
+    return reason.why === 'closing' && reason.then
+      ? `${closes} ${reasonText(reason.then, speech)}`
+      : closes;
+  }
   if (kind === 'water' && ranged && reason.why === 'verdict' && reason.is.why === 'holds')
     return say.ofItsWaterLeft({
       percent: percent(Math.min(reason.is.fill, 1)),

@@ -27,7 +27,7 @@ const LIVES: Readonly<Record<string, Told>> = {
   'leaves in a tray, some with roots: sprayed, then sips, never a litre': {
     fields: { taxon: 'echeveria-elegans', method: 'leaf', count: 10, ...TRAY },
     lines: [
-      [0, 'cut', /Let it dry/, /Water,/],
+      [0, 'cut', /Let it dry.*No water until.*Laid pieces stay dry for three days/, /Water,/],
       [2, 'set', /Laid pieces stay dry for three days/, /ASK/],
       [5, 'mist', /No water until/, /Touch one wound|Water,/],
       [8, '', /Look for roots where they lie/, /Tug/],
@@ -61,7 +61,7 @@ const LIVES: Readonly<Record<string, Told>> = {
       [
         20,
         '',
-        /See whether it has taken hold.*Not yet, and not given up. Of the 2 that wait about \d in 10 root/,
+        /See whether it has taken hold.*Not yet, and not given up. Of the 2 that wait about \d in 10 make it/,
         /fresh cut|long without| L\b/,
       ],
     ],

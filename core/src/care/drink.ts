@@ -64,14 +64,26 @@ function gateShut({ gate }: Facts, day: Day) {
 
 type Dated = NonNullable<ReturnType<typeof gateShut>>;
 
-function closed(ask: Asker, facts: Facts, { opens, earliest, latest }: Dated): void {
+/** What keeps the can away for longer than the wound: its first drink comes later still. */
+interface Longer {
+  readonly until: Day;
+  readonly then: Reason | null;
+}
+
+function closed(
+  ask: Asker,
+  facts: Facts,
+  { opens, earliest, latest }: Dated,
+  { until, then }: Longer = { until: opens, then: null },
+): void {
   if (!facts.gate) return;
   const touch = slowUntil(ask.batch, facts);
+  const again = touch && later(touch, ask.day);
   ask.leave('gate', {
-    until: opens,
+    until,
     earliest,
-    latest: latest > opens ? latest : opens,
-    reason: { why: 'closing', closure: ask.closure, opens, again: touch && later(touch, ask.day) },
+    latest: later(latest, opens),
+    reason: { why: 'closing', closure: ask.closure, opens, again, then },
   });
 }
 
@@ -93,7 +105,8 @@ function firstWater(
       return;
     }
     // What lies bare until it has roots is given nothing anyway: there its wound decides nothing.
-    if (shut && first?.by !== 'at-once' && facts.row.setWhen !== 'rooted') closed(ask, facts, shut);
+    if (shut && first?.by !== 'at-once' && facts.row.setWhen !== 'rooted')
+      leaveShut(ask, batch, facts, shut);
     return;
   }
   if (first.by === 'stopped') return leaveUntilRoots(ask, batch, facts, day, 'roots-first');
@@ -103,9 +116,8 @@ function firstWater(
     return;
   }
   if (first.on > day) {
-    const chosen = chosenDays(batch) !== null;
-    if (shut && !chosen) closed(ask, facts, shut);
-    if (!shut || chosen || first.on > shut.opens) leaveUntilFirst(ask, batch, facts, first);
+    if (shut && chosenDays(batch) === null) leaveShut(ask, batch, facts, shut);
+    else leaveUntilFirst(ask, batch, facts, first);
     return;
   }
   ask.do('first-water', {
@@ -119,20 +131,41 @@ function firstWater(
   });
 }
 
+/**
+ * No can while the wound is open. Where the first drink comes later still, that is the day that is said, with what it
+ * waits for: label, slip and list have one date.
+ */
+function leaveShut(ask: Asker, batch: Batch, facts: Facts, shut: Dated): void {
+  const { first } = facts;
+  if (!first?.on || first.on <= shut.opens) return closed(ask, facts, shut);
+  const told = first.by === 'choice' || first.by === 'rest';
+  closed(ask, facts, shut, {
+    until: first.on,
+    then: told ? untilFirstReason(batch, facts, first) : null,
+  });
+}
+
 /** Nothing until its first water, whose day is known. */
 function leaveUntilFirst(
   ask: Asker,
+  batch: Batch,
+  facts: Facts,
+  first: Extract<FirstDrink, { on: Day }>,
+): void {
+  const { on } = first;
+  const reason = untilFirstReason(batch, facts, first);
+  ask.leave('water', { until: on, earliest: on, latest: on, reason });
+}
+
+function untilFirstReason(
   { firstWater: choice = 'with-gate' }: Batch,
   facts: Facts,
   { on, by }: Extract<FirstDrink, { on: Day }>,
-): void {
-  const reason: Reason =
-    by === 'rest'
-      ? { why: 'resting', opens: on, by: 'cold' }
-      : choice === 'with-gate'
-        ? { why: 'laid-dry' }
-        : { why: 'first-chosen', choice, open: openOn(facts, on) };
-  ask.leave('water', { until: on, earliest: on, latest: on, reason });
+): Reason {
+  if (by === 'rest') return { why: 'resting', opens: on, by: 'cold' };
+  return choice === 'with-gate'
+    ? { why: 'laid-dry' }
+    : { why: 'first-chosen', choice, open: openOn(facts, on) };
 }
 
 /** What waits for roots: the first water by choice, or all water, because it is kept dry until then. */

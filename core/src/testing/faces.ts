@@ -154,7 +154,9 @@ function onOneDay(state: State, batch: Batch, day: Day, care: Care, check: Check
     .map((l) => l.until)
     .sort()
     .at(-1);
-  if (living > 0 && batch.stuck !== null && rowOf(state, batch).medium !== 'water') {
+  // What is not set as yet has its date on the label, too, while its wound is open.
+  const onLabel = batch.stuck !== null || (until !== undefined && chosenDays(batch) === null);
+  if (living > 0 && onLabel && rowOf(state, batch).medium === 'mix') {
     const { noWaterBefore, dryUntilRoots } = slipOf(state, batch, day);
     check(
       'slip and what is left alone',

@@ -48,8 +48,8 @@ describe('the cut map', () => {
     expect(page.root.innerHTML).not.toContain('NaN');
     // A branch longer than its stem is drawn whole: the stem gets smaller, and its handles still do what they say.
     await page.fill('Side branches, mm', '3000');
-    const [, , wide, tall] = page.root
-      .querySelector('hy-stem-drawing svg')!
+    const [, , wide, tall] = page
+      .all('hy-stem-drawing svg')[0]!
       .getAttribute('viewBox')!
       .split(' ');
     expect(Number(wide) / Number(tall)).toBeLessThan(2);
