@@ -38,7 +38,7 @@ describe('the cut map', () => {
     expect(page.all('.branch')).toEqual([]);
     await page.fill('Side branches, mm', '120 200 20');
     expect(page.all('.branch')).toHaveLength(3);
-    const lines = page.all('hy-stem-drawing li').map((li) => li.textContent!.trim());
+    const lines = page.all('hy-stem-drawing li').map((li) => li.textContent.trim());
     // In order of length, as lengths are read; the shortest is no cutting and stays.
     expect(lines[0]).toBe('Branch 1, 20 mm: too short, stays');
     expect(lines[1]).toMatch(/^Branch 2, 120 mm: a crown/);
