@@ -67,14 +67,14 @@ type Dated = NonNullable<ReturnType<typeof gateShut>>;
 /** What keeps the can away for longer than the wound: its first drink comes later still. */
 interface Longer {
   readonly until: Day;
-  readonly then: Reason | null;
+  readonly then?: Reason | undefined;
 }
 
 function closed(
   ask: Asker,
   facts: Facts,
   { opens, earliest, latest }: Dated,
-  { until, then }: Longer = { until: opens, then: null },
+  { until, then }: Longer = { until: opens },
 ): void {
   if (!facts.gate) return;
   const touch = slowUntil(ask.batch, facts);
@@ -141,7 +141,7 @@ function leaveShut(ask: Asker, batch: Batch, facts: Facts, shut: Dated): void {
   const told = first.by === 'choice' || first.by === 'rest';
   closed(ask, facts, shut, {
     until: first.on,
-    then: told ? untilFirstReason(batch, facts, first) : null,
+    then: told ? untilFirstReason(batch, facts, first) : undefined,
   });
 }
 

@@ -23,7 +23,7 @@ export type Reason =
       readonly opens: Day | null;
       readonly again: Day | null;
       /** What keeps the can away for longer than the wound does. */
-      readonly then: Reason | null;
+      readonly then?: Reason | undefined;
     }
   | { readonly why: 'chosen-days'; readonly days: number; readonly opens: Day | null }
   | { readonly why: 'stopped'; readonly tacky: boolean }

@@ -74,7 +74,6 @@ function drying(batch: Batch, facts: Facts, closure: number): Reason {
         // A date that is only a bound is said with the gate, once.
         opens: slowUntil(batch, facts) === null ? opens : null,
         again: null,
-        then: null,
       }
     : { why: 'chosen-days', days: batch.dryDays, opens };
 }
