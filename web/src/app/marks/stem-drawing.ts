@@ -351,16 +351,13 @@ export class StemDrawing {
             },
           ]),
     ];
-    // Where they stand is not told: even over what lies below the top, the longest lowest, as the oldest.
+    // Where they stand is not told: even over what lies below the top, in the order they come, shortest first.
     const top = Math.max(this.pieces()[0]?.fromMm ?? lengthMm, lengthMm * 0.4);
     const from = Math.min(Math.max(lowest, lengthMm * 0.12), top * 0.6);
-    const order = this.branches()
-      .map((_, i) => i)
-      .toSorted((a, b) => this.branches()[a]!.stem.lengthMm - this.branches()[b]!.stem.lengthMm);
-    const branches = this.branches().map((branch, i) => {
-      const heightMm = top - ((order.indexOf(i) + 0.5) / order.length) * (top - from);
-      return branchAt(branch, { x: AXIS - half, y: y(heightMm) }, scale, half * THINNER);
-    });
+    const step = (top - from) / this.branches().length;
+    const branches = this.branches().map((branch, i) =>
+      branchAt(branch, { x: AXIS - half, y: y(top - (i + 0.5) * step) }, scale, half * THINNER),
+    );
     const x = Math.min(0, ...branches.map((b) => b.tip.x - AROUND));
     const above = Math.min(0, ...branches.map((b) => b.tip.y - AROUND));
     const frame = { x, y: above, wide: WIDTH - x, tall: BASE + BELOW - above };
