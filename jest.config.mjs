@@ -22,6 +22,7 @@ export default {
         '<rootDir>/messages/**/*.spec.ts',
         '<rootDir>/server/**/*.spec.ts',
       ],
+      setupFiles: ['<rootDir>/core/src/testing/fixed-seed.ts'],
       transform: { '^.+\\.ts$': ['ts-jest', { tsconfig: '<rootDir>/tsconfig.jest.json' }] },
       moduleNameMapper: paths,
     },

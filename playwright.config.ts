@@ -38,6 +38,7 @@ export default defineConfig({
         '--disable-component-update',
         '--disable-sync',
         '--no-first-run',
+        '--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE localhost',
       ],
     },
   },

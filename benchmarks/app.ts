@@ -19,12 +19,13 @@ import { loggerYear } from './logger-year';
 import { places } from './places';
 import { pottedJournal } from './potted-journal';
 import { trayDrawn } from './trays';
+import { VISITED } from './visited';
 
 const TODAY = new Date().toISOString().slice(0, 10);
 const RUNS = 5;
 
 /** The figures of the built app in Chromium: bytes of the first screen, and time until Round is usable. */
-export async function runApp(only: 'app' | 'door' | 'places' | 'jobs'): Promise<void> {
+export async function runApp(only: 'app' | 'door' | 'places' | 'jobs' | 'work'): Promise<void> {
   const folder = fileURLToPath(new URL('../dist/web/browser', import.meta.url));
   const server = await new Promise<Server>((resolve) => {
     const listening = createApp({ folder, demo: true }).listen(0, () => resolve(listening));
@@ -51,6 +52,11 @@ export async function runApp(only: 'app' | 'door' | 'places' | 'jobs'): Promise<
       for (const figure of await places(browser, address)) print(figure);
       for (const figure of await planned(browser, address)) print(figure);
       for (const figure of await trayDrawn(browser, address, TODAY, withJournal)) print(figure);
+      return;
+    }
+    if (only === 'work') {
+      const large = writeJournal(largeJournal(TODAY));
+      for await (const figure of benchWork(browser, address, large, withJournal)) print(figure);
       return;
     }
     print({
@@ -85,7 +91,7 @@ export async function runApp(only: 'app' | 'door' | 'places' | 'jobs'): Promise<
     for (const figure of await places(browser, address)) print(figure);
     for (const figure of await trayDrawn(browser, address, TODAY, withJournal)) print(figure);
     const large = writeJournal(largeJournal(TODAY));
-    for (const figure of await benchWork(browser, address, large, withJournal)) print(figure);
+    for await (const figure of benchWork(browser, address, large, withJournal)) print(figure);
     for (const figure of await waterFrames(browser, address)) print(figure);
     for (const figure of await loggerImport(browser, address)) print(figure);
     for (const figure of await rehearsed(browser, address)) print(figure);
@@ -129,7 +135,7 @@ async function roundUsable(
   address: string,
   file: string | null,
 ): Promise<number> {
-  const context = await browser.newContext();
+  const context = await browser.newContext(VISITED);
   const page = await context.newPage();
   await page.goto(`${address}/#/settings`);
   if (file) {
@@ -175,7 +181,7 @@ async function withJournal(page: Page, address: string, text: string): Promise<v
  * the longest wait between two frames meanwhile.
  */
 async function waterFrames(browser: Browser, address: string): Promise<readonly Figure[]> {
-  const context = await browser.newContext();
+  const context = await browser.newContext(VISITED);
   const page = await context.newPage();
   await withJournal(page, address, writeJournal(pottedJournal(TODAY)));
   await page.goto(`${address}/#/settings/air/s0`);
@@ -240,7 +246,7 @@ async function waterFrames(browser: Browser, address: string): Promise<readonly 
 async function loggerImport(browser: Browser, address: string): Promise<readonly Figure[]> {
   const file = join(await mkdtemp(join(tmpdir(), 'hypogeon-')), 'year.csv');
   await writeFile(file, loggerYear());
-  const context = await browser.newContext();
+  const context = await browser.newContext(VISITED);
   const page = await context.newPage();
   await page.goto(`${address}/#/settings/air/porch`);
   await page.getByRole('heading', { name: 'Air: North porch' }).waitFor();
@@ -275,7 +281,7 @@ async function loggerImport(browser: Browser, address: string): Promise<readonly
 
 /** Six ways played in the page: from a choice to the first answer and to the firm one, and the frames meanwhile. */
 async function rehearsed(browser: Browser, address: string): Promise<readonly Figure[]> {
-  const context = await browser.newContext();
+  const context = await browser.newContext(VISITED);
   const page = await context.newPage();
   await page.addInitScript('globalThis.__name = (f) => f');
   await page.goto(`${address}/#/plan/rehearse?mother=m-aeon`);

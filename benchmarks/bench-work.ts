@@ -1,5 +1,7 @@
 import type { Browser, Page } from '@playwright/test';
+import { awake } from '../e2e/awake';
 import { median, type Figure } from './figure';
+import { VISITED } from './visited';
 
 const RUNS = 15;
 
@@ -8,25 +10,23 @@ const RUNS = 15;
  * change. Everything is measured in the page, from the stroke or tap to the screen or the store.
  * @param withJournal fills the grower's own journal of a page from a text
  */
-export async function benchWork(
+export async function* benchWork(
   browser: Browser,
   address: string,
   text: string,
   withJournal: (page: Page, address: string, text: string) => Promise<void>,
-): Promise<readonly Figure[]> {
-  const context = await browser.newContext();
+): AsyncGenerator<Figure> {
+  const context = await browser.newContext(VISITED);
   const page = await context.newPage();
   // The names that the runner gives to functions are not known in the page.
   await page.addInitScript('globalThis.__name = (f) => f');
   await withJournal(page, address, text);
-  const figures = [
-    ...(await finding(page, address)),
-    ...(await scrolling(page, address)),
-    ...(await saving(page, address)),
-    ...(await roundAfter(page, address)),
-  ];
+  // Told as they come: what stands still later takes nothing of what was measured.
+  yield* await finding(page, address);
+  yield* await scrolling(page, address);
+  yield* await saving(page, address);
+  yield* await roundAfter(page, address);
   await context.close();
-  return figures;
 }
 
 async function finding(page: Page, address: string): Promise<readonly Figure[]> {
@@ -34,6 +34,7 @@ async function finding(page: Page, address: string): Promise<readonly Figure[]> 
   await page.locator('h1').waitFor();
   await page.locator('.find').click();
   await page.getByRole('combobox', { name: 'Find anything' }).waitFor({ timeout: 30_000 });
+  await awake(page);
   const times = await page.evaluate(async () => {
     const input = document.querySelector<HTMLInputElement>('hy-find-dialog input')!;
     const took: number[] = [];
@@ -78,6 +79,7 @@ async function scrolling(page: Page, address: string): Promise<readonly Figure[]
     .filter({ hasText: /^\s*2,?000 batches/ })
     .first()
     .waitFor({ timeout: 60_000 });
+  await awake(page);
   const busy = await busyTracker(page);
   const gaps = await page.evaluate(async () => {
     const took: number[] = [];
@@ -118,6 +120,7 @@ async function busyTracker(page: Page): Promise<() => Promise<number>> {
 async function saving(page: Page, address: string): Promise<readonly Figure[]> {
   await page.goto(`${address}/#/today/walk`);
   await page.getByRole('button', { name: 'Begin' }).click({ timeout: 30_000 });
+  await awake(page);
   const times = await page.evaluate(async (runs) => {
     const took: number[] = [];
     // Another ear on the channel hears of an entry once the store has confirmed it.
@@ -126,7 +129,11 @@ async function saving(page: Page, address: string): Promise<readonly Figure[]> {
       const start = performance.now();
       const heard = new Promise<void>((r) => (channel.onmessage = () => r()));
       document.dispatchEvent(new KeyboardEvent('keydown', { key: '6', code: 'Digit6' }));
-      await heard;
+      const told = await Promise.race([
+        heard,
+        new Promise((r) => setTimeout(() => r('late'), 10_000)),
+      ]);
+      if (told === 'late') throw new Error('no count was taken by its key');
       took.push(performance.now() - start);
       await new Promise((r) => setTimeout(r, 400));
     }
@@ -158,17 +165,19 @@ async function roundAfter(page: Page, address: string): Promise<readonly Figure[
       }
       const button = work.querySelector<HTMLButtonElement>('hy-ask-taps button');
       if (!button) break;
-      const counts = document.querySelector('.counts')!;
+      // The line goes, or says what is next: a count above it may stay as it was.
       const start = performance.now();
       const changed = new Promise<void>((r) => {
         const seen = new MutationObserver(() => {
           seen.disconnect();
           r();
         });
-        seen.observe(counts, { childList: true, characterData: true, subtree: true });
+        seen.observe(work, { childList: true, characterData: true, subtree: true });
       });
       button.click();
-      await changed;
+      const late = new Promise((r) => setTimeout(() => r('late'), 10_000));
+      if ((await Promise.race([changed, late])) === 'late')
+        throw new Error(`nothing came of “${button.textContent.trim()}”`);
       await new Promise((r) => requestAnimationFrame(() => setTimeout(r)));
       took.push(performance.now() - start);
       await new Promise((r) => setTimeout(r, 900));

@@ -5,7 +5,7 @@ import { nodePace } from './calibration';
 import { CORE_BENCHES, runCore } from './core';
 
 /** `npm run bench` prints every figure beside its target; `npm run bench -- NAME` one group. */
-const names = [...Object.keys(CORE_BENCHES), 'app', 'door', 'places', 'jobs'];
+const names = [...Object.keys(CORE_BENCHES), 'app', 'door', 'places', 'jobs', 'work'];
 const wanted = process.argv.slice(2);
 const unknown = wanted.filter((name) => !names.includes(name));
 if (unknown.length > 0) {
@@ -18,7 +18,13 @@ console.log(
 const pace = nodePace();
 console.log(`Node takes ${pace.toFixed(2)} times as long as the reference`);
 for (const name of wanted.length > 0 ? wanted : names) {
-  if (name === 'app' || name === 'door' || name === 'places' || name === 'jobs') {
+  if (
+    name === 'app' ||
+    name === 'door' ||
+    name === 'places' ||
+    name === 'jobs' ||
+    name === 'work'
+  ) {
     const build = spawnSync(process.execPath, ['scripts/build.mjs', '--release'], {
       stdio: 'inherit',
     });

@@ -139,9 +139,15 @@ const alike = (benches: number): Pick<Promise, 'reached' | 'harsh'> => {
   return { reached: at(0.1), harsh: at(0.3) };
 };
 
+/** Twelve trays, and a bench as small as most begin: of three nobody can learn how trays differ. */
 function* ledger(benches: number): Generator<Promise> {
+  yield* ledgerOf(12, 'twelve', benches);
+  yield* ledgerOf(3, 'three', benches);
+}
+
+function* ledgerOf(trays: number, told: string, benches: number): Generator<Promise> {
   const worlds = [0.1, 0.3].map((correlation) =>
-    ledgerHonesty({ trays: 12, correlation, chance: 0.7 }, Math.ceil(benches / 2), SEED),
+    ledgerHonesty({ trays, correlation, chance: 0.7 }, Math.ceil(benches / 2), SEED),
   ) as [LedgerHonesty, LedgerHonesty];
   const rows = [
     ['shares', 'Rooted: between so many and so many of a hundred, 95%', 0.95, 'holds'],
@@ -152,9 +158,9 @@ function* ledger(benches: number): Generator<Promise> {
   ] as const;
   for (const [of, says, stated, is] of rows)
     yield {
-      id: of,
+      id: trays === 12 ? of : null,
       says,
-      played: 'twelve trays of 12–40, nothing goes with anything, ρ 0.1 and 0.3, learned of them',
+      played: `${told} trays of 12–40, nothing goes with anything, ρ 0.1 and 0.3, learned of them`,
       stated,
       is,
       reached: worlds[0][of],

@@ -3,6 +3,7 @@ import { writeJournal } from '@hypogeon/core/formats';
 import { addDays, type Day } from '@hypogeon/core/days';
 import type { BatchFields, Entry } from '@hypogeon/core/journal';
 import { median, type Figure } from './figure';
+import { VISITED } from './visited';
 
 const RUNS = 7;
 const [ROWS, COLUMNS, BATCHES] = [10, 20, 5];
@@ -80,7 +81,7 @@ export async function trayDrawn(
   today: Day,
   withJournal: (page: Page, address: string, text: string) => Promise<void>,
 ): Promise<readonly Figure[]> {
-  const context = await browser.newContext();
+  const context = await browser.newContext(VISITED);
   const page = await context.newPage();
   await page.addInitScript('globalThis.__name = (f) => f');
   await withJournal(page, address, writeJournal(fullTray(today)));

@@ -1,6 +1,7 @@
 import type { Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import { SEEN } from '../web/src/app/shell/pages-seen';
+import { awake } from './awake';
 import { findings, readAxeIn } from './axe';
 import { DAY, expect, test } from './bench-test';
 import { cutOff, wideOf } from './cut-off';
@@ -25,18 +26,6 @@ const AT_A_TIME = 8;
 
 const WIDE = { width: 1280, height: 800 };
 const NARROW = { width: 390, height: 844 };
-
-/** A browser without a screen now and then stops to draw, and then no click finds its place: a picture wakes it. */
-async function awake(page: Page): Promise<void> {
-  for (let tries = 0; tries < 3; tries++) {
-    const drawn = page.evaluate(
-      () => new Promise<boolean>((r) => requestAnimationFrame(() => r(true))),
-    );
-    const late = new Promise<boolean>((r) => setTimeout(() => r(false), 10_000));
-    if (await Promise.race([drawn, late])) return;
-    await page.screenshot();
-  }
-}
 
 /** A page opened anew, with what it folds away. */
 async function open(page: Page, at: string): Promise<void> {

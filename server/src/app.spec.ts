@@ -109,6 +109,12 @@ describe('the server', () => {
     expect(headers.get('x-powered-by')).toBeNull();
   });
 
+  it('leads a browser that asks for an icon by habit to the one there is', async () => {
+    const answer = await fetch(`${address}/favicon.ico`, { redirect: 'manual' });
+    expect(answer.status).toBe(301);
+    expect(answer.headers.get('location')).toBe('/favicon.svg');
+  });
+
   it('tells a fresh browser whether to open the demo', async () => {
     expect(await (await fetch(`${address}/start.json`)).json()).toEqual({ demo: true });
   });

@@ -36,6 +36,8 @@ export function createApp({
   app.get('/start.json', (_request, response) => {
     response.set('Cache-Control', 'no-cache').json({ demo });
   });
+  // Browsers ask for it by habit where what they show, a table or a picture, names no icon.
+  app.get('/favicon.ico', (_request, response) => response.redirect(301, '/favicon.svg'));
   app.use('/devices', deviceRoutes(devices, ownPageOnly(host)));
   // What serves the files would answer an address that cannot be decoded with words of its own.
   app.use((request, _response, next) => {

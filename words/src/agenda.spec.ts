@@ -31,7 +31,7 @@ describe('a line of the day’s work', () => {
     expect(agendaTitle(water, speech)).toMatch(/^Water 2 batches, about \d\.\d L in all$/);
     expect(agendaTitle(water, inches)).toMatch(/^Water 2 batches, about \d\.\d qt in all$/);
     const first = agenda[0]!.lines.find((l) => l.kind === 'water')!;
-    expect(agendaLate(first)).toBe('up to 5 days late');
+    expect(agendaLate(first)).toBe('up to 4 days late');
   });
 
   it('says of one batch what is asked of it, and of many each kind in its own words', () => {

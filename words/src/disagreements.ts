@@ -1,3 +1,4 @@
+import type { MethodId } from '@hypogeon/core/botany';
 import type { Firming, LeafCare, Opening } from '@hypogeon/core/journal';
 import * as say from '@hypogeon/messages/disagreements';
 
@@ -20,6 +21,10 @@ export const OPENING_NAME: Readonly<Record<Opening, string>> = {
     return say.brokenItsBaseStayed();
   },
 };
+
+/** The same of a way: roots that came from no knife were left in their old pot. */
+export const openingName = (opening: Opening, method: MethodId): string =>
+  opening === 'parted' && method === 'root-cutting' ? say.leftInTheirOld() : OPENING_NAME[opening];
 
 export const brokenSays = say.withoutItsBaseA;
 

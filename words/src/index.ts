@@ -22,6 +22,8 @@ export * from './tasks';
 export * from './tissues';
 export * from './capital';
 export * from './care';
+export * from './reasons';
+export * from './sure';
 export * from './lines';
 export * from './changed-lines';
 export * from './losses';

@@ -16,7 +16,12 @@ const saidOf = (id: string) => {
 describe('the lines of a batch in words', () => {
   it('say a day and a reason each', () => {
     const { water, leave } = saidOf('b-24');
-    expect(water).toEqual([{ what: 'Not before Tue 21 Apr', why: 'First it dries and is set.' }]);
+    expect(water).toEqual([
+      {
+        what: 'Not before Fri 1 May',
+        why: 'No roots yet, so it drinks next to nothing: dry until they show, look Fri 1 May. Wrinkling is normal.',
+      },
+    ]);
     expect(leave[0]!.what).toMatch(/^Let it dry until /);
   });
 

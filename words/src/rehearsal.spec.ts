@@ -1,6 +1,6 @@
 import { METHOD } from '@hypogeon/core/botany';
 import type { Outcome } from '@hypogeon/core/rehearse';
-import { differenceText, matterText, ofHundred, othersText, rootDaysText } from '.';
+import { differenceText, grownText, matterText, ofHundred, othersText, rootDaysText } from '.';
 import { METHOD_RULE } from './piece-rules';
 
 const outcome = (over: Partial<Outcome> = {}): Outcome => ({
@@ -13,6 +13,7 @@ const outcome = (over: Partial<Outcome> = {}): Outcome => ({
   days: { early: 15, half: 22, late: 34 },
   waterings: 6,
   litres: 0.4,
+  grown: 0.843,
   minutes: 200,
   ...over,
 });
@@ -23,8 +24,10 @@ describe('what a rehearsal comes to, in words', () => {
     expect(ofHundred({ share: 0, se: 0 }, 'rooted')).toBe('0 of 100 rooted');
     // None of them says nothing.
     expect(othersText(outcome())).toBe('5 rotted, 7 still without roots');
-    expect(rootDaysText(outcome())).toBe('On day 15–34, half by 22.');
+    expect(rootDaysText(outcome())).toBe('Roots on day 15–34, half by day 22.');
     expect(rootDaysText(outcome({ days: null }))).toBe('None roots.');
+    expect(grownText(outcome())).toBe('Since their roots: growth on 84% of their days.');
+    expect(grownText(outcome({ grown: null }))).toBe('');
   });
 
   it('two against each other, and no difference where chance alone would do', () => {

@@ -13,7 +13,7 @@ import {
 } from '@hypogeon/core/rehearse';
 import { inSentence } from '@hypogeon/messages';
 import * as say from '@hypogeon/messages/rehearsal';
-import { percentSpan } from './shares';
+import { percent, percentSpan } from './shares';
 import type { Speech } from './speech';
 import { warmthStep } from './ways';
 
@@ -41,12 +41,16 @@ export function othersText({ rotted, dried, waiting }: Outcome): string {
     .join(', ');
 }
 
-/** `On day 15–34, half by 22.`: of leaves it is the pup that makes a plant */
+/** `Roots on day 15–34, half by day 22.`, of those that root. */
 export function rootDaysText({ days }: Outcome): string {
   if (!days) return say.noneRoots();
   const span = days.early === days.late ? `${days.early}` : `${days.early}–${days.late}`;
   return say.onDayHalfBy({ span, half: days.half });
 }
+
+/** `Since their roots: growth on 84% of their days.`: dry, they stand still. */
+export const grownText = ({ grown }: Outcome): string =>
+  grown === null ? '' : say.sinceTheirRoots({ percent: percent(grown) });
 
 /** Two strategies against each other, in plain words with what chance alone may do. */
 export function differenceText(difference: Difference, a: string, b: string): string {

@@ -5,7 +5,7 @@ import type { Batch } from '@hypogeon/core/journal';
 import { AID, WOUND_SCHOOL } from '@hypogeon/core/wound';
 import * as say from '@hypogeon/messages/steps';
 import { capital } from './capital';
-import { FIRST_SAYS, rootSpan } from './care';
+import { FIRST_SAYS, rootSpan } from './reasons';
 import { daySpan } from './days';
 import { ruleText } from './quantities';
 import type { Speech } from './speech';

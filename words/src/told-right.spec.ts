@@ -256,6 +256,7 @@ const LIVES: Readonly<Record<string, Told>> = {
       [50, 'count 3r', null],
       [51, 'water', /It rests: cool and nearly dry/, /wrinkling|ASK Feed/],
       [79, '', /It rests: cool and nearly dry/, /wrinkling is likely|days late/],
+      [130, '', /ASK A little water.*It rests: nearly dry; a little/, /days late/],
     ],
   },
   'leaves at 32 °C: hot, not cool, and no step into the sun': {
@@ -432,6 +433,84 @@ const LIVES: Readonly<Record<string, Told>> = {
       [4, 'set', null],
       [24, 'water, count 4r', null],
       [45, 'water', null, /ASK Feed/],
+    ],
+  },
+  'food comes in a drink: never asked for while the can is kept away': {
+    fields: { taxon: 'crassula-ovata', method: 'branch', count: 3, containers: 3, ...GRIT },
+    lines: [
+      [0, 'cut', null],
+      [10, 'set', null],
+      [50, 'count 3r', null],
+      [50, 'water', null],
+      // Two weeks after roots it would be fed; its pot is wet still.
+      [66, '', /No water until/, /ASK Feed/],
+      [90, '', /ASK Soak.*ASK Feed at half strength, in its drink/],
+      [90, 'water', /ASK Feed at half strength, in its drink.*No water until/],
+      [91, 'feed', /No water until/, /ASK Feed/],
+    ],
+  },
+  'kept dry until it has roots: so it is from the cut on, on every face': {
+    fields: { taxon: 'opuntia-ficus-indica', method: 'pad', count: 2, containers: 2, ...GRIT },
+    lines: [
+      [0, 'cut', /No water until.*dry until they show, look/, /afe to water/],
+      [8, '', /No water until.*dry until they show, look/, /afe to water/],
+      [15, 'set', /No water until.*dry until they show, look/, /afe to water/],
+    ],
+  },
+  'leaves that are laid: one day for their first mist, while they dry as after': {
+    fields: { taxon: 'echeveria-elegans', method: 'leaf', count: 20, ...TRAY },
+    lines: [[0, 'cut', /Let it dry until.*No water until Fri 6 Mar/, /afe to water/]],
+  },
+  'potted on by and by: those newly potted drink and stand in shade, not the others': {
+    fields: { taxon: 'echeveria-elegans', method: 'crown', count: 6, ...TRAY },
+    lines: [
+      [0, 'cut', null],
+      [4, 'set', null],
+      [22, 'count 3r', null],
+      [23, 'water', null],
+      [32, 'count 6r', null],
+      [50, 'potted 3', /First drink in the pot, 3 crowns.*Keep 3 crowns shaded until/],
+      [50, 'water', /Keep 3 crowns shaded until/, /First drink in the pot/],
+      [60, '', /Pot on 3 crowns/, /shaded/],
+      [60, 'potted 3', /First drink in the pot, 3 crowns/, /6 crowns/],
+    ],
+  },
+  'trails fill one pot together, and stay in it': {
+    fields: { taxon: 'curio-rowleyanus', method: 'trailing', count: 5, ...GRIT },
+    lines: [
+      [0, 'cut', null],
+      [2, 'set', null],
+      [5, 'water', null],
+      [24, 'count 5r', null],
+      [60, 'water', null, /Pot on/],
+      [80, 'sign roots-out', /Pot on 5 trails/],
+    ],
+  },
+  'one in a pot of its own is not potted on; in a tray it is': {
+    fields: { taxon: 'crassula-ovata', method: 'branch', count: 1, ...GRIT },
+    lines: [
+      [0, 'cut', null],
+      [10, 'set', null],
+      [50, 'count 1r', null],
+      [85, 'water', null, /Pot on/],
+    ],
+  },
+  'root pieces: their shoots are the plants, and no other heads are waited for': {
+    fields: { taxon: 'asclepias-tuberosa', method: 'root-cutting', count: 5, ...TRAY },
+    lines: [
+      [0, 'cut', null],
+      [5, 'set', null],
+      [80, 'count 5r', null, /Look for/],
+      [95, 'water', null, /Look for/],
+      [110, '', /Pot on 5 root pieces.*Shoots for four weeks/, /Look for/],
+    ],
+  },
+  'roots left in their old pot: nothing is cut, set or dug': {
+    fields: { taxon: 'haworthia-retusa', method: 'root-cutting', count: 1, opening: 'parted' },
+    lines: [
+      [0, 'cut', /Leave 1 root piece in the pot\. Nothing to dig/, /Touch|Let it dry|came away/],
+      [0, 'set', /Shoots are not expected sooner/, /Tug|Touch|dig/],
+      [75, '', /Look for shoots/, /Tug/],
     ],
   },
 };

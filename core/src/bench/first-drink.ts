@@ -1,4 +1,4 @@
-import { addDays, type Day } from '../days';
+import { addDays, later, type Day } from '../days';
 import { isRooted, spaceOn, type Batch, type State } from '../journal';
 import { FIRST_WATER } from '../water';
 import type { WoundClock } from '../wound';
@@ -114,5 +114,3 @@ function wakesOn(state: State, batch: Batch, from: Day): Day | null {
   for (let n = 0; n <= YEAR; n += WEEK) if (!rests(addDays(from, n))) return addDays(from, n);
   return null;
 }
-
-const later = (a: Day, b: Day): Day => (a > b ? a : b);

@@ -11,7 +11,7 @@ const together = togetherOf();
  */
 export const surroundingsOf = memo((state: State): object => {
   // Maps are copied with every entry; what lies in them is not.
-  const maps = [state.spaces, state.air, state.trays, state.ownTaxa];
+  const maps = [state.spaces, state.air, state.trays, state.ownTaxa, state.containers];
   return together([
     state.settings,
     ...maps.flatMap((map) => [...map.values()]),

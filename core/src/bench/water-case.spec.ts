@@ -146,18 +146,53 @@ describe('the case of a batch', () => {
     expect(given(life(), day(9))).not.toBeNull();
   });
 
-  it('begins at the last soak, or further back where weighings can teach', () => {
-    const watered: Drafts[number] = { kind: 'watered', batch: 'b1', day: day(12), how: 'poured' };
-    const plain = given(life(POTTED, watered), day(20))!;
-    expect(plain.from).toBe(day(12));
-    expect(plain.today).toBe(8);
+  it('begins at the last soak, some cans back, or further where weighings can teach', () => {
+    const drink = (n: number, how: 'poured' | 'soaked'): Drafts[number] => ({
+      kind: 'watered',
+      batch: 'b1',
+      day: day(n),
+      how,
+    });
+    const soaked = given(life(POTTED, drink(12, 'soaked')), day(20))!;
+    expect(soaked.from).toBe(day(12));
+    expect(soaked.today).toBe(8);
+    expect(given(life(POTTED, drink(12, 'poured')), day(20))!.from).toBe(day(3));
+    const cans = [12, 24, 36, 48].map((n) => drink(n, 'poured'));
+    expect(given(life(POTTED, ...cans), day(50))!.from).toBe(day(24));
     const weighed = given(
-      life(POTTED, watered, { kind: 'weighed', batch: 'b1', day: day(15), grams: 190 }),
+      life(POTTED, drink(12, 'soaked'), {
+        kind: 'weighed',
+        batch: 'b1',
+        day: day(15),
+        grams: 190,
+      }),
       day(20),
     )!;
     expect(weighed.from).toBe(day(3));
     expect(weighed.weighings).toEqual([{ at: 12, grams: 190 }]);
   });
+
+  it.each(['poured', 'soaked'] as const)(
+    'says on the morning after a can what it said that day: %s',
+    (how) => {
+      for (const last of [14, 26, 60, 120]) {
+        const cans = [12, last].map((n): Drafts[number] => ({
+          kind: 'watered',
+          batch: 'b1',
+          day: day(n),
+          how,
+        }));
+        const none = { rooted: 0, pupped: 0, rotted: 0, dried: 0, lost: 0 };
+        const pot = life(
+          POTTED,
+          { kind: 'tally', batch: 'b1', day: day(10), counts: { ...none, rooted: 4 } },
+          ...cans,
+        );
+        const due = [0, 1, 2, 3].map((n) => judge(given(pot, day(last + n))!).due!.likely);
+        expect(new Set(due).size).toBe(1);
+      }
+    },
+  );
 
   it('is shut until the clock opens the gate, and open once there are roots', () => {
     const s = life();

@@ -1,5 +1,5 @@
-import { addDays, daysBetween, type Day } from '../days';
-import { spaceOn, type Batch, type RootState, type State } from '../journal';
+import { addDays, daysBetween, later, type Day } from '../days';
+import { spaceOn, type Batch, type State } from '../journal';
 import { fillPot, type FilledPot } from '../media';
 import { columnOf, dressingLeaves, mobilityAt, type WaterCase, type WaterSchoolId } from '../water';
 import { dryingOf, spaceDrying } from './air-of';
@@ -9,13 +9,22 @@ import { hadRoots, hasRoots, inJar, isLaid, rowOf } from './course-of';
 import { chosenDays, firstDrink, gateClock } from './first-drink';
 import { containerOf, mixOf } from './medium-of';
 import { plantOf } from './plant';
-import { potting } from './potting';
+import { POTTED_REST, potting } from './potting';
 import { regimeFrom, regimeOn } from './regime';
 
 /** How far ahead the can is looked for, days. */
 export const OUTLOOK_DAYS = 60;
 /** Further back than this a pot remembers nothing that a drink has not wiped out. */
 const MEMORY_DAYS = 90;
+/**
+ * A can fills a pot whatever it held, but for bone-dry medium, which sheds a quarter: after so many cans nothing is left
+ * of what was not known.
+ */
+const CANS_BACK = 3;
+/** No further back is looked for them. */
+const CANS_WITHIN_DAYS = 200;
+/** A pot of which nothing is known, against drained. */
+const UNKNOWN_START = 0.5;
 /** Medium out of the bag, against drained. Working assumption. */
 export const AS_BOUGHT = 0.08;
 /** Soaked coir or a moist mix, against drained. Working assumption; 0.7–1. */
@@ -67,7 +76,7 @@ export function wetStart(batch: Batch): boolean {
  * All that the verdict on a batch needs, as plain data that can be sent to a worker; null where there is
  * nothing to water or pot and mix are not told.
  * @param dryingIn the drying of a space on a day, handed in where many cases share it
- * @param learns goes back as far as a pot remembers, not only to its last soak
+ * @param learns goes back as far as a pot remembers, not only over its last cans
  */
 export function waterCaseOf(
   state: State,
@@ -80,12 +89,7 @@ export function waterCaseOf(
   const { since, last } = potting(batch);
   if (!pot || since === null || since > today || batch.ended !== null) return null;
   if (inJar(state, batch) || (batch.stage === 'done' && last === null)) return null;
-  const oldest = addDays(today, -MEMORY_DAYS);
-  const lastSoak = learns
-    ? undefined
-    : batch.waterings.findLast((w) => w.how !== 'misted' && w.ml === undefined && w.day < today);
-  const stuckOrOldest = since > oldest ? since : oldest;
-  const from = lastSoak && lastSoak.day > stuckOrOldest ? lastSoak.day : stuckOrOldest;
+  const from = caseFrom(batch, since, today, learns);
   const at = (day: Day): number => daysBetween(from, day);
   const days = at(today) + OUTLOOK_DAYS;
   const cover = dressingLeaves(batch.topDress);
@@ -104,8 +108,7 @@ export function waterCaseOf(
     dryG: pot.dryG,
     emptyG: own?.emptyG ?? null,
     from,
-    startWetness:
-      since < from && !lastSoak ? 0.5 : wetStart(batch) && since === from ? WET_START : AS_BOUGHT,
+    startWetness: since < from ? UNKNOWN_START : wetStart(batch) ? WET_START : AS_BOUGHT,
     evaporation: drying.map((d) => d.evaporationMm * cover),
     cover: coverOn(batch, column, hadRoots(state, batch), from, days),
     rainMm: drying.map((d) => d.rainMm),
@@ -143,6 +146,23 @@ export function waterCaseOf(
   };
 }
 
+/**
+ * The day the account of a pot begins: that of a soak, which fills it whatever it held; else some cans ago, the same day
+ * as long as nothing is told; else that of its setting.
+ */
+function caseFrom(batch: Batch, since: Day, today: Day, learns: boolean): Day {
+  const furthest = addDays(today, -CANS_WITHIN_DAYS);
+  const before = learns ? addDays(today, -MEMORY_DAYS) : today;
+  const cans = batch.waterings.filter(
+    (w) => w.how !== 'misted' && w.ml === undefined && w.day >= since && w.day < before,
+  );
+  const soak = cans.findLast((w) => w.how !== 'poured');
+  const can = cans.filter((w) => w.day >= furthest).at(learns ? -1 : -CANS_BACK);
+  const known = later(soak?.day ?? since, can?.day ?? since);
+  const oldest = addDays(today, -MEMORY_DAYS);
+  return known < furthest ? oldest : known;
+}
+
 /** Those that drink: with roots where any have them, all else. */
 function drinkersIn({ here }: Batch): number {
   const rooted = here.rooted + here.pupped;
@@ -170,6 +190,3 @@ function gateAndFirst(
     return { gateAt: 0, firstAt };
   return { gateAt: clock.gate.state === 'dated' ? at(clock.gate.opens) : null, firstAt };
 }
-
-/** Days before the first drink in a new pot, by how the roots came through. Common practice, no source. */
-export const POTTED_REST: Readonly<Record<RootState, number>> = { whole: 0, bared: 4, hurt: 7 };

@@ -42,6 +42,8 @@ export interface Method {
   /** The least that takes; a plant may ask for more. Common practice, no source. */
   readonly least: Least;
   readonly young: Young;
+  /** Several fill one pot, and stay in it. */
+  readonly together?: true;
   /** So small that it is sprayed and not soaked, and not potted singly at once. */
   readonly crumb?: true;
 }
@@ -136,6 +138,7 @@ export const METHOD: Readonly<Record<MethodId, Method>> = {
     polarity: 'laid',
     least: { lengthMm: 100, nodes: 3 },
     young: 'heads',
+    together: true,
   },
   branch: {
     id: 'branch',

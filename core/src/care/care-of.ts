@@ -1,4 +1,5 @@
-import { addDays, type Day } from '../days';
+import { verdictOn } from '../bench';
+import { addDays, later, type Day } from '../days';
 import type { Batch, State } from '../journal';
 import type { WaterVerdict } from '../water';
 import { closureOn } from '../wound';
@@ -6,7 +7,7 @@ import { Asker } from './asker';
 import { memoOnce } from '../memo';
 import type { Ask, Care, Leave } from './care';
 import { drinking } from './drink';
-import { daysSince, factsOf, later, type Facts } from './facts';
+import { daysSince, factsOf, type Facts } from './facts';
 import { jarring } from './jar';
 import { knownSince } from './known';
 import { heldFor, rotNear, type Neighbour } from './neighbours';
@@ -16,7 +17,7 @@ import { looking } from './roots';
 import { setting } from './set';
 import { heldBefore, heldBySign, lookAgain } from './signs';
 import { noonSun } from './sun';
-import { longestDry, NO_CAN } from './verdict';
+import { keptDry, longestDry, NO_CAN } from './verdict';
 import { stepsOf } from './steps';
 
 /**
@@ -42,7 +43,8 @@ export function careOf(state: State, batch: Batch, day: Day, verdict?: WaterVerd
     facts.living === 0
       ? { asks: [], due: [], leave: [] }
       : today(state, batch, facts, day, verdict, near);
-  const steps = memoOnce(() => stepsOf(state, batch, facts, day, due, plumped));
+  const drinks = keptDry(leave)?.until ?? null;
+  const steps = memoOnce(() => stepsOf(state, batch, facts, day, due, plumped, drinks));
   const care: Care = {
     course: facts.course,
     asks,
@@ -59,7 +61,7 @@ export function careOf(state: State, batch: Batch, day: Day, verdict?: WaterVerd
 function over(state: State, batch: Batch, day: Day): Care {
   const facts = memoOnce(() => factsOf(state, batch));
   const steps = memoOnce(() =>
-    stepsOf(state, batch, facts(), day, [], plumpedOn(state, batch, day)),
+    stepsOf(state, batch, facts(), day, [], plumpedOn(state, batch, day), null),
   );
   return {
     asks: [],
@@ -127,7 +129,8 @@ function asKnown(state: State, batch: Batch, ask: Ask, day: Day): Ask {
     batch,
     { ...ask, since: due },
     day,
-    (then, was, on) => careOf(then, was, on).asks,
+    (then, was, on) =>
+      careOf(then, was, on, ask.sure.by === 'pot' ? verdictOn(then, was, on) : undefined).asks,
   );
   return since === ask.since ? ask : { ...ask, since, late: daysSince(since, day) };
 }
@@ -224,7 +227,8 @@ function dueFrom(ask: Ask, from: Day, day: Day): Ask {
 }
 
 const LOOKS: ReadonlySet<string> = new Set(['roots', 'overdue', 'pups']);
-const CAN: ReadonlySet<string> = new Set(['first-water', 'water', 'mist', 'pot-water']);
+/** What brings water to it; food comes in a drink. */
+const CAN: ReadonlySet<string> = new Set(['first-water', 'water', 'mist', 'pot-water', 'feed']);
 
 /** Without what the grower has put off or dropped; that is said instead. A shut gate cannot be put off. */
 function asked(ask: Asker, asks: readonly Ask[]): readonly Ask[] {

@@ -474,3 +474,45 @@ describe('the round, the calendar and the page say one thing', () => {
     }
   });
 });
+
+describe('what is foreseen is said from the first day', () => {
+  it('food that falls due after today’s drink comes with the next one, in steps as in the calendar', () => {
+    const state = storyState({ taxon: 'ramonda-myconi', method: 'bulbil' }, [
+      [0, 'cut, set'],
+      [10, 'water'],
+    ]);
+    const feedOn = (n: number) => {
+      const step = storyCare(state, n).steps.find((s) => s.id === 'feed');
+      return step && 'from' in step ? step.from : null;
+    };
+    expect(feedOn(10)).toBe(feedOn(11));
+    expect(feedOn(10)! > storyDay(20)).toBe(true);
+  });
+
+  it('where roots hold before another mist is due, the first sip’s day is said', () => {
+    const state = storyState({ taxon: 'cereus-hildmannianus', method: 'seed', count: 10 }, [
+      [0, 'cut, set'],
+      [20, 'mist'],
+      [60, 'count 6r'],
+      [73, 'mist'],
+    ]);
+    const water = (n: number) => storyCare(state, n).leave.find((l) => l.kind === 'water')?.until;
+    expect(water(73)).toBeDefined();
+    expect(new Set([73, 74].map(water)).size).toBe(1);
+  });
+
+  it('what waits to be set is kept dry until it has roots, though others of it are potted', () => {
+    const dry = {
+      taxon: 'delosperma-cooperi',
+      method: 'crown',
+      unrootedWater: 'dry',
+      count: 10,
+    } as const;
+    const state = storyState(dry, [
+      [0, 'cut'],
+      [5, 'set 3'],
+      [30, 'potted 3'],
+    ]);
+    expect(storyCare(state, 31).leave.map((l) => l.kind)).toContain('water');
+  });
+});

@@ -17,7 +17,9 @@ import {
   rootsHoldFrom,
   rootsSince,
   spaceDrying,
+  staysPut,
   surroundingsOf,
+  waitsForRoots,
   waterSchoolOf,
   wetStart,
   type Drying,
@@ -81,6 +83,8 @@ export interface Facts {
   /** All stand in pots of their own, since this day. */
   readonly pottedOn: Day | null;
   readonly missing: readonly ('pot' | 'mix')[];
+  /** It stands where it is to grow: nothing is potted on until its pot is full of roots. */
+  readonly staysPut: boolean;
   readonly lastTouch: Day;
 }
 
@@ -167,6 +171,7 @@ function workOut(state: State, batch: Batch, figures: TaxonMethod | null): Facts
       ...(told.container === undefined ? (['pot'] as const) : []),
       ...(told.mix === undefined ? (['mix'] as const) : []),
     ],
+    staysPut: staysPut(state, batch),
     lastTouch: batch.entries.at(-1)?.day ?? batch.cutOn,
   };
 }
@@ -204,4 +209,8 @@ export const dryingOn = (state: State, space: string, day: Day): Drying =>
 /** How far past its day something is; 0 on it and before. */
 export const daysSince = (since: Day, day: Day): number => Math.max(0, daysBetween(since, day));
 
-export const later = (a: Day, b: Day): Day => (a > b ? a : b);
+/** Nothing is given before roots show, by choice or because such pieces are kept so. */
+export const keptUntilRoots = (state: State, batch: Batch, { first, unset }: Facts): boolean =>
+  first === null
+    ? unset > 0 && waitsForRoots(state, batch)
+    : first.on === null && first.by === 'roots';

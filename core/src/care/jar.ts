@@ -1,9 +1,9 @@
 import { airOf } from '../bench';
 import { leafKind } from '../botany';
-import { addDays, type Day } from '../days';
+import { addDays, later, type Day } from '../days';
 import type { Batch, State, Tending } from '../journal';
 import type { Asker } from './asker';
-import { later, type Facts } from './facts';
+import type { Facts } from './facts';
 import type { JarEnd } from './reason';
 import { JAR_FEED_DAYS, JAR_ROOTS_DAYS, jarChangeDays, SOIL_ROOT_MM, STIR_DAYS } from './rhythm';
 

@@ -1,9 +1,8 @@
-import { rootsSince } from '../bench';
-import type { Day } from '../days';
+import { later, type Day } from '../days';
 import { fold, isKind, type Batch, type Entry, type State } from '../journal';
 import { memo, memoBy } from '../memo';
 import type { Ask } from './care';
-import { later } from './facts';
+
 import { showsRoots } from './signs';
 
 /*
@@ -36,12 +35,11 @@ const seesRoots = (entry: Entry): boolean =>
   isKind('inspected')(entry) && showsRoots(entry, { look: 'by-growth' });
 
 /** Whether something told may have brought an ask about. */
-function bears({ kind, sure }: Pick<Ask, 'kind' | 'sure'>, entry: Entry, batch: Batch): boolean {
+function bears({ kind, sure }: Pick<Ask, 'kind' | 'sure'>, entry: Entry): boolean {
   const question = questionOf(kind);
   if (OF_POTS.has(entry.kind)) return sure.by === 'pot' || question === 'water';
   if (LOOKS.has(question)) return !NOT_OF_ROOTS.has(entry.kind) || seesRoots(entry);
-  if (sure.by === 'pot')
-    return entry.kind === 'tally' ? rootsSince(batch) === entry.day : !NOT_OF_POTS.has(entry.kind);
+  if (sure.by === 'pot') return !NOT_OF_POTS.has(entry.kind);
   // A drink asks for the next one, and for nothing else.
   return entry.kind !== 'watered' || question === 'water';
 }
@@ -71,7 +69,7 @@ export function knownSince(
   const log = logs.get(batch) ?? state.log.get(`batch/${batch.id}`);
   if (log === undefined) return ask.since;
   const told = toldOf(log);
-  const latest = told.findLast(([, e]) => bears(ask, e, batch))?.[0];
+  const latest = told.findLast(([, e]) => bears(ask, e))?.[0];
   if (latest === undefined || latest <= ask.since) return ask.since;
   // Stamps are of the whole world: what was told this evening may carry tomorrow’s date.
   const last = latest > day ? day : latest;
@@ -86,7 +84,8 @@ export function knownSince(
       ? { ...state, batches: new Map(state.batches).set(batch.id, before) }
       : state;
     const asked = asksOf(was, before, last).find((a) => questionOf(a.kind) === question);
-    return asked ? later(ask.since, asked.since) : last;
+    // What was asked for and never late until then is late from then on.
+    return asked && asked.late > 0 ? later(ask.since, asked.since) : last;
   });
 }
 

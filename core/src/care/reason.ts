@@ -29,7 +29,8 @@ export type Reason =
   | { readonly why: 'stopped'; readonly tacky: boolean }
   | { readonly why: 'touch' }
   /** To be set, or put into the jar. */
-  | { readonly why: 'no-wound'; readonly ownRoots: boolean }
+  /** `left` where it grew: roots in their old pot. */
+  | { readonly why: 'no-wound'; readonly ownRoots: boolean; readonly left: boolean }
   | { readonly why: 'closed' }
   | { readonly why: 'school'; readonly school: WoundSchoolId }
   /** What of it stands under water: a stem, the stalk of a leaf, the base end of a section or strap. */
@@ -148,6 +149,8 @@ export type Reason =
   | { readonly why: 'shaded' }
   /** Without roots in the sun of noon. */
   | { readonly why: 'noon-sun' }
+  /** In its rest a little now and then, so that its roots live. */
+  | { readonly why: 'rest-drink'; readonly by: 'cold' | 'heat' }
   /** It rests, for cold or for heat: nearly dry. */
   | {
       readonly why: 'resting';
@@ -199,7 +202,7 @@ export type Awaited = 'roots' | 'shoots' | 'seedlings' | 'hold';
 export type LongThen =
   'cut-again' | 'leaf' | 'section' | 'jar' | 'own-roots' | 'root-piece' | 'seed';
 /** What tells that it is ready for a pot of its own. */
-export type ReadyBy = 'roots' | 'heads' | 'leaf-pups' | 'section' | 'true-leaves';
+export type ReadyBy = 'roots' | 'shoots' | 'heads' | 'leaf-pups' | 'section' | 'true-leaves';
 /** What of a piece stands under water. */
 export type JarEnd = 'stem' | 'stalk' | 'base';
 

@@ -1,13 +1,15 @@
-import { bySpace, isCrumb, POTTED_REST, seasonOn, type SeasonDay } from '../bench';
+import { bySpace, seasonOn, type SeasonDay } from '../bench';
 import { leafKind, lightNeedOf, lightSteps, methodAs, type LightStep, type Taxon } from '../botany';
-import { addDays, dayNumber, daysBetween, type Day } from '../days';
+import { addDays, dayNumber, daysBetween, later, type Day } from '../days';
 import { spaceOn, type Batch, type Feeding, type State } from '../journal';
 import { memoAround } from '../memo';
 import type { Asker } from './asker';
-import { later, type Facts } from './facts';
+import { pottedApart, shadedApart } from './potted';
+import type { Facts } from './facts';
 import { lastTended } from './jar';
 import type { ReadyBy, Reason, Sure } from './reason';
 import { potBound } from './signs';
+import { keptDry } from './verdict';
 import {
   FEED_AFTER,
   FEED_EVERY,
@@ -30,15 +32,17 @@ export function rooting(ask: Asker, state: State, batch: Batch, facts: Facts, da
   pottedApart(ask, batch, facts, day);
   opening(ask, batch, facts, day);
   const from = rootedFrom(batch, facts);
-  if (from === null || from > day) return;
-  if (!tooHot(state, batch, facts, day)) light(ask, batch, facts, day, from);
-  feed(ask, state, batch, facts, day, from);
+  if (from !== null && from <= day) {
+    if (!tooHot(state, batch, facts, day)) light(ask, batch, facts, day, from);
+    feed(ask, state, batch, facts, day, from);
+  }
+  shadedApart(ask, batch, facts, day);
 }
 
 /** Long in pots of its own: it is a plant like any other, and only asks what becomes of it. */
 export function isGrown(batch: Batch, facts: Facts, day: Day): boolean {
   const { pottedOn, rootedDays } = facts;
-  const apart = singly(batch, facts) && batch.here.waiting === 0 && batch.stuck !== null;
+  const apart = facts.staysPut && batch.here.waiting === 0 && batch.stuck !== null;
   const since = pottedOn ?? (apart ? later(rootedDays.at(-1) ?? batch.stuck, batch.stuck) : null);
   return since !== null && daysBetween(since, day) > GROW_ON_DAYS;
 }
@@ -77,19 +81,6 @@ function light(ask: Asker, batch: Batch, facts: Facts, day: Day, from: Day): voi
     reason: { why: 'harden', step: done + 1, of: all.length, to: next.to },
     sure: { by: 'practice' },
   });
-}
-
-/** Some were potted on: their first drink, the tray's own course going on. */
-function pottedApart(ask: Asker, batch: Batch, facts: Facts, day: Day): void {
-  const last = batch.pottings.at(-1);
-  if (facts.pottedOn !== null || !last || last.day > day || batch.here.potted === 0) return;
-  if (last.wet === true || batch.waterings.some((w) => w.day >= last.day)) return;
-  const rest = POTTED_REST[last.roots ?? 'whole'];
-  const due = addDays(last.day, rest);
-  const reason: Reason =
-    rest === 0 ? { why: 'potted-whole' } : { why: 'potted-rested', days: rest };
-  if (due <= day)
-    ask.do('pot-water', { count: last.count, since: due, reason, sure: { by: 'practice' } });
 }
 
 /** The steps after bright shade, which is where it stands already; a plant of the shade stays near it. */
@@ -134,12 +125,27 @@ const feedingOf = (state: State, batch: Batch): Feeding =>
 const feedsIn = (habit: Feeding, season: SeasonDay['state']): boolean =>
   season === 'active' || (habit === 'fortnightly' && season === 'marginal');
 
-/** The first feed as it will be asked for: in growth, from this day on; null where it has no roots or never grows. */
-export function firstFeed(state: State, batch: Batch, facts: Facts, day: Day): Day | null {
+const drankOn = ({ waterings }: Batch, day: Day): boolean => waterings.some((w) => w.day === day);
+
+/**
+ * The first feed as it will be asked for: in growth, with a drink, from this day on; null where it has no roots or
+ * never grows.
+ * @param drinks when it drinks next, where that is known
+ */
+export function firstFeed(
+  state: State,
+  batch: Batch,
+  facts: Facts,
+  day: Day,
+  drinks: Day | null,
+): Day | null {
   const from = rootedFrom(batch, facts);
   const habit = feedingOf(state, batch);
   if (from === null || facts.taxon === null || habit === 'never') return null;
-  const first = later(feedDue(batch, from).due, day);
+  const { due } = feedDue(batch, from);
+  // With the drink of today only what is due today.
+  const open = drinks === null || (due <= day && drankOn(batch, day)) ? day : drinks;
+  const first = later(due, open);
   for (let n = 0; n <= 366; n++) {
     const on = addDays(first, n);
     if (feedsIn(habit, seasonOf(state, batch, facts.taxon, on).state)) return on;
@@ -188,6 +194,8 @@ function feed(ask: Asker, state: State, batch: Batch, facts: Facts, day: Day, fr
     return;
   }
   if (habit === 'never' || !feedsIn(habit, season.state) || due > day) return;
+  // Food comes in a drink: while the can is kept away it waits for the next one.
+  if (keptDry(ask.leaves) !== null && !drankOn(batch, day)) return;
   ask.do('feed', {
     since: due,
     late: 0,
@@ -225,9 +233,9 @@ function leafOff(
   });
 }
 
-/** Potted singly from the first: there is nothing to pot on. */
+/** What stands where it is to grow is not potted on, until its pot is full of roots. */
 export function potOn(ask: Asker, batch: Batch, facts: Facts, day: Day): void {
-  if (singly(batch, facts) && potBound(batch) === null) return;
+  if (facts.staysPut && potBound(batch) === null) return;
   const told = readyBySight(batch, facts);
   const pups = facts.figures?.pups != null;
   const days = (pups ? facts.puppedDays : facts.rootedDays).map((d) =>
@@ -244,7 +252,7 @@ export function potOn(ask: Asker, batch: Batch, facts: Facts, day: Day): void {
     since: told?.since ?? days[batch.here.potted] ?? day,
     reason: told?.reason ?? {
       why: 'ready-counted',
-      by: pups ? readyBy(batch, facts) : 'roots',
+      by: pups ? readyBy(batch, facts) : facts.row.shows === 'shoots' ? 'shoots' : 'roots',
       heads: batch.heads !== null && batch.heads.count > batch.heads.of ? batch.heads.count : null,
     },
     sure: told?.sure ?? { by: 'count' },
@@ -280,12 +288,6 @@ function opening(ask: Asker, batch: Batch, { row }: Facts, day: Day): void {
     reason: { why: 'opened', step: done + 1, of: AIR_STEPS },
     sure: { by: 'practice' },
   });
-}
-
-export function singly(batch: Batch, { row }: Facts): boolean {
-  const { containers, count } = batch;
-  if (containers !== undefined && containers >= count && !row.shares) return true;
-  return row.singly && !isCrumb(batch);
 }
 
 /** What was seen says more than four weeks do: roots by the ruler, or a mother leaf that is gone. */

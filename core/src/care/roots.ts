@@ -1,8 +1,8 @@
-import { addDays, daysBetween, type Day } from '../days';
+import { addDays, daysBetween, later, type Day } from '../days';
 import type { Batch } from '../journal';
 import {
   beginsToShow,
-  chanceBy,
+  chanceOn,
   isFair,
   longFrom,
   windowPast,
@@ -12,7 +12,7 @@ import {
 } from '../learn';
 import type { Asker } from './asker';
 import type { Facts } from './facts';
-import { later } from './facts';
+
 import { leafKind, methodAs, type Young } from '../botany';
 import type { Awaited, LongThen, Reason } from './reason';
 import { rootsToCount } from './signs';
@@ -131,7 +131,7 @@ export function looking(ask: Asker, batch: Batch, facts: Facts, day: Day): void 
         : lookReason(batch, facts, due.for),
     sure: {
       by: 'window',
-      chance: chanceBy(due.ahead.awaited, facts.outlook!.line.at(day)).mean,
+      chance: chanceOn(facts.outlook!, due.ahead.awaited, day).mean,
     },
   });
 }

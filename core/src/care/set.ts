@@ -52,9 +52,11 @@ export function setting(ask: Asker, batch: Batch, facts: Facts, day: Day): void 
 }
 
 function setReason(batch: Batch, { clock, forJar, taxon, row, ownRoots }: Facts, day: Day): Reason {
+  const { opening } = batch;
   if (forJar) return { why: 'into-jar', under: jarEnd(batch, taxon) };
   if (row.storedDays > 0) return { why: 'sow' };
-  if (clock === null) return { why: 'no-wound', ownRoots };
+  if (clock === null)
+    return { why: 'no-wound', ownRoots, left: row.shows === 'shoots' && opening === 'parted' };
   if (batch.dryDays !== undefined)
     return { why: 'chosen-days', days: batch.dryDays, opens: opensOf(clock) };
   return chanceClosedOn(clock, day) >= TOUCH_CHANCE
@@ -71,8 +73,8 @@ function drying(batch: Batch, facts: Facts, closure: number): Reason {
     ? {
         why: 'closing',
         closure,
-        // A date that is only a bound is said with the gate, once.
-        opens: slowUntil(batch, facts) === null ? opens : null,
+        // A date that is only a bound is said with the gate, once; where its first drink comes later, that is its day.
+        opens: slowUntil(batch, facts) === null && facts.first?.on === opens ? opens : null,
         again: null,
       }
     : { why: 'chosen-days', days: batch.dryDays, opens };

@@ -47,6 +47,20 @@ describe('what goes with a piece that is handed over', () => {
     expect(s.noWaterBefore).toBe(storyDay(11));
   });
 
+  it('what was misted all the same is kept dry no more: the slip says so as its page does', () => {
+    const seeds = { method: 'seed', taxon: 'ceropegia-woodii', firstWater: 'roots-show' } as const;
+    const dry = slip([[0, 'cut, set']], 4, seeds);
+    const misted = slip(
+      [
+        [0, 'cut, set'],
+        [5, 'mist'],
+      ],
+      9,
+      seeds,
+    );
+    expect([dry.dryUntilRoots, misted.dryUntilRoots]).toEqual([true, false]);
+  });
+
   it('rooted: water at once, no day, no roots to wait for', () => {
     const s = slip(
       [

@@ -2,12 +2,12 @@ import * as say from '@hypogeon/messages/core-slip';
 import { formOf, lightNeedOf, lightSteps, methodAs, type Form, type LightPlace } from '../botany';
 import type { CourseId } from '../course';
 import type { RegimeId, WaterSchoolId, WaterVerdict } from '../water';
-import { batchCode, plantOf, regimeOn, waitsForRoots } from '../bench';
+import { batchCode, plantOf, regimeOn } from '../bench';
 import { addDays, type Day } from '../days';
 import type { Batch, State } from '../journal';
 import { cautionsFor, type Caution } from '../safety';
 import { careOf } from './care-of';
-import { factsOf } from './facts';
+import { factsOf, keptUntilRoots } from './facts';
 import { isCrested } from './signs';
 import { waterSays } from './verdict';
 
@@ -70,12 +70,11 @@ export function slipOf(state: State, batch: Batch, day: Day, verdict?: WaterVerd
   const { waiting, rooted: roots, pupped } = batch.here;
   const own = facts.ownRoots ? waiting : 0;
   const mother = batch.mother === undefined ? undefined : state.mothers.get(batch.mother);
+  const regime = regimeOn(state, batch, day, facts.holds);
+  // What was given water all the same goes on as such pieces do: it is kept dry no more, unless they all are.
+  const drank = facts.wet || facts.drinks.length > 0;
   const dryUntilRoots =
-    !facts.inJar &&
-    !rooted &&
-    (facts.first === null
-      ? facts.unset > 0 && waitsForRoots(state, batch)
-      : facts.first.on === null && facts.first.by === 'roots');
+    !facts.inJar && !rooted && (drank ? regime === 'dry' : keptUntilRoots(state, batch, facts));
   return {
     name: plantOf(state, batch.taxon)?.name ?? say.unknownPlant(),
     common: taxon?.common[0] ?? null,
@@ -84,7 +83,7 @@ export function slipOf(state: State, batch: Batch, day: Day, verdict?: WaterVerd
     withRoots: roots + pupped + own,
     living: waiting + roots + pupped,
     dryUntilRoots,
-    regime: regimeOn(state, batch, day, facts.holds),
+    regime,
     school: facts.school,
     crown: HOLDS_WATER.has(taxon && formOf(taxon)),
     code: batchCode(state, batch),

@@ -1,10 +1,10 @@
-import { addDays, type Day } from '../days';
+import { addDays, later, type Day } from '../days';
 import type { Batch, State, TaskId } from '../journal';
 import { chanceClosedOn } from '../wound';
 import type { Ask, Step, StepId } from './care';
-import { later, type Facts, type Span } from './facts';
+import type { Facts, Span } from './facts';
 import { nextLook } from './roots';
-import { firstFeed, firstLight, rootedFrom, singly } from './rooted';
+import { firstFeed, firstLight, rootedFrom } from './rooted';
 import {
   FEED_AFTER,
   FREE_LOOK_DAYS,
@@ -33,6 +33,8 @@ const on = (day: Day | null): Range | null => (day === null ? null : { from: day
 /**
  * The whole life of a batch: past steps as they were recorded, what is asked today, and what lies ahead with its
  * range. What was seen at a check lies between that check and the one before.
+ * @param drank when its mother was watered for the cut
+ * @param drinks when it is given water next, where that is known
  */
 export function stepsOf(
   state: State,
@@ -41,6 +43,7 @@ export function stepsOf(
   day: Day,
   asks: readonly Ask[],
   drank: Day | null,
+  drinks: Day | null,
 ): readonly Step[] {
   const steps: Step[] = [];
   const over = batch.ended !== null || facts.living === 0;
@@ -178,12 +181,12 @@ export function stepsOf(
   add('feed', {
     done: on(fed?.day ?? null),
     ahead: hardens
-      ? on(firstFeed(state, batch, facts, day))
+      ? on(firstFeed(state, batch, facts, day, drinks))
       : facts.inJar
         ? null
         : half && shifted(half, FEED_AFTER),
   });
-  if (!singly(batch, facts)) {
+  if (!facts.staysPut) {
     const ready = facts.figures?.pups ? (pups ?? pupsAhead) : rooted;
     const base =
       ready && jar && inMedium

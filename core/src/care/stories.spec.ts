@@ -87,7 +87,7 @@ const STORIES: readonly Story[] = [
     'only once roots show: looks come without water, water with the first root',
     { ...CROWN, firstWater: 'roots-show' },
     [
-      [0, 'cut', '', 'drying, gate'],
+      [0, 'cut', '', 'drying, water'],
       [4, 'set', '…', '…', 'first-water'],
       [8, '', '', 'water, rooting', 'first-water'],
       [20, '', 'roots', 'water', 'first-water'],
@@ -375,8 +375,8 @@ const STORIES: readonly Story[] = [
     'frangipani: a thick bare branch, dried one to two weeks, dry until roots',
     { taxon: 'plumeria-rubra', method: 'branch', school: 'long-cure' },
     [
-      [0, 'cut', '', 'drying, gate'],
-      [6, '', 'wound', 'drying, gate', 'stick'],
+      [0, 'cut', '', 'drying, water'],
+      [6, '', 'wound', 'drying, water', 'stick'],
       [9, '', '…', '…', 'first-water'],
       [12, 'set', '…', '…'],
       [14, 'water', '', 'water, rooting'],
@@ -399,8 +399,8 @@ const STORIES: readonly Story[] = [
     'column of a cactus: weeks of drying',
     { taxon: 'cereus-hildmannianus', method: 'column', school: 'long-cure' },
     [
-      [0, 'cut', '', 'drying, gate'],
-      [12, '', '', 'drying, gate', 'stick'],
+      [0, 'cut', '', 'drying, water'],
+      [12, '', '', 'drying, water', 'stick'],
       [26, '', '…', '…', 'first-water'],
       // Cactus without roots drinks nothing: its first water waits for them.
       [40, 'set', '', 'water, rooting', 'first-water'],

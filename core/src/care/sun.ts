@@ -14,7 +14,7 @@ export function noonSun(ask: Asker, state: State, batch: Batch, facts: Facts, da
   if (batch.here.waiting === 0 || facts.rootsSince !== null || facts.pottedOn !== null) return;
   const level = state.spaces.get(spaceOn(batch, day, batch.stuck !== null))?.lightLevel;
   if (level === undefined || !SUNNY.has(level)) return;
-  if (ask.leaves.some((l) => l.kind === 'shade')) return;
+  if (ask.leaves.some((l) => l.kind === 'shade' && l.count === facts.living)) return;
   const look = nextLook(batch, facts)?.day;
   const until =
     look !== undefined && look > day

@@ -12,6 +12,12 @@ export const longestDry = (leave: readonly Leave[]): Leave | null =>
     .filter((l) => NO_CAN.has(l.kind))
     .reduce<Leave | null>((a, b) => (a === null || b.until > a.until ? b : a), null);
 
+/** What keeps the can away, as far as it is known: a pot that nobody judged on the day says nothing of it. */
+export const keptDry = (leave: readonly Leave[]): Leave | null => {
+  const longest = longestDry(leave);
+  return longest?.reason.why === 'unread' ? null : longest;
+};
+
 /** The one thing that is said of the water of a batch, wherever it is said. */
 export type WaterSays =
   | { readonly is: 'now'; readonly ask: Ask }

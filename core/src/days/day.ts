@@ -73,3 +73,6 @@ export function weekday(day: Day): number {
 export function isoWeek(day: Day): number {
   return getISOWeek(day, { in: utc });
 }
+
+/** The later of two days. */
+export const later = (a: Day, b: Day): Day => (a > b ? a : b);

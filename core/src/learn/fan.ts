@@ -1,6 +1,7 @@
 import { addDays, daysBetween, type Day } from '../days';
 import { countedElsewhere, isRooted, type Batch } from '../journal';
-import { awaitedRoots, chanceBy } from './awaited';
+import { awaitedRoots, type Awaited } from './awaited';
+import { chanceOn } from './guessed-air';
 import { howMany, type HowMany } from './how-many';
 import type { Outlook } from './outlook';
 
@@ -30,7 +31,7 @@ const LONGEST_DAYS = 730;
 
 /** @param today a fan reaches it at least */
 export function rootsFan(batch: Batch, outlook: Outlook, today: Day): RootsFan {
-  const { line, times, roots } = outlook;
+  const { times, roots } = outlook;
   const { cutOn, tallies } = batch;
   const pieces = batch.cuttings.filter((c) => !(c.left && countedElsewhere(c.left.why)));
   const whole = awaitedRoots(outlook.others(), times.roots, 0);
@@ -42,7 +43,7 @@ export function rootsFan(batch: Batch, outlook: Outlook, today: Day): RootsFan {
     const all = Array.from({ length: POINTS + 1 }, (_, i) => Math.round(from + i * step));
     return [...new Set([...all.filter((n) => n < last), last])];
   };
-  const on = (n: number): number => line.at(addDays(cutOn, n));
+  const by = (awaited: Awaited, n: number) => chanceOn(outlook, awaited, addDays(cutOn, n));
   const looked = tallies.at(-1);
   const since = looked === undefined ? null : daysBetween(cutOn, looked);
   const had = pieces.filter(isRooted).length;
@@ -51,13 +52,13 @@ export function rootsFan(batch: Batch, outlook: Outlook, today: Day): RootsFan {
     today: now,
     expected: days(0).map((day) => ({
       day,
-      ...howMany(pieces.length, chanceBy(whole, on(day))),
+      ...howMany(pieces.length, by(whole, day)),
     })),
     ahead:
       since === null || roots.pieces === 0
         ? []
         : days(since).map((day) => {
-            const more = howMany(roots.pieces, chanceBy(roots.awaited, on(day)));
+            const more = howMany(roots.pieces, by(roots.awaited, day));
             return { day, mean: had + more.mean, low: had + more.low, high: had + more.high };
           }),
     counted: tallies.map((tally) => ({

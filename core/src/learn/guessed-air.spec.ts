@@ -2,11 +2,14 @@ import { guessedBetween } from '../bench';
 import { CATALOGUE, methodOf } from '../botany';
 import { dayOfYear, type AirReading } from '../climate';
 import { addDays, type Day } from '../days';
+import { growthOf } from '../growth';
 import { fold, type State } from '../journal';
-import { plannedOutlook } from '../plan';
+import { plannedBatch, plannedOutlook, readiness } from '../plan';
 import { randomFrom } from '../stats';
 import { written } from '../testing/entries';
-import { growthFor } from './awaited';
+import { chanceBy, growthFor } from './awaited';
+import { chanceOn } from './guessed-air';
+import { likelyBy } from './on-its-way';
 import type { Outlook } from './outlook';
 
 const LATITUDE = 50;
@@ -65,6 +68,50 @@ describe('dates where months of a place are guessed', () => {
     expect(planned(place({ monthly: year(15, 7, 20) })).roots.from >= CUT).toBe(true);
   });
 
+  it('chances by a day carry it: those of three lines are those of all that the months may be', () => {
+    const state = place({ monthly: year(15, 7, 2) });
+    const is = planned(state);
+    const batch = plannedBatch(state, { taxon: taxon.id, cutOn: CUT, space: 's' }, leaf)!;
+    for (const n of [30, 60, 100, 150]) {
+      const day = addDays(CUT, n);
+      // The normal itself, by Simpson's rule from −4 to 4.
+      let [sum, weights] = [0, 0];
+      for (let i = 0; i <= 32; i++) {
+        const z = -4 + i / 4;
+        const weight = (i === 0 || i === 32 ? 1 : i % 2 === 0 ? 2 : 4) * Math.exp((-z * z) / 2);
+        const line = growthOf(state, batch, { guessesBy: z })!;
+        sum += weight * chanceBy(is.roots.awaited, line.at(day)).mean;
+        weights += weight;
+      }
+      expect(chanceOn(is, is.roots.awaited, day).mean).toBeCloseTo(sum / weights, 2);
+    }
+    const told = planned(place({ monthly: year(15, 7) }));
+    const day = addDays(CUT, 60);
+    expect(chanceOn(told, told.roots.awaited, day)).toEqual(
+      chanceBy(told.roots.awaited, told.line.at(day)),
+    );
+  });
+
+  it('so do the number needed by a day, and the fan of expected roots', () => {
+    const [told, guessed] = [undefined, 4].map((spread) =>
+      planned(place({ monthly: year(15, 7, spread) })),
+    ) as [Outlook, Outlook];
+    // While the middle has hardly begun, a warm autumn would have brought more.
+    const early = addDays(CUT, 12);
+    const by = (is: Outlook) => readiness(is, leaf, 'rooted', CUT).by(early);
+    expect(by(guessed)).toBeGreaterThan(by(told));
+    expect(
+      readiness(guessed, leaf, 'rooted', CUT)
+        .on(early)
+        .reduce((s, c) => s + c.weight, 0),
+    ).toBeCloseTo(1, 9);
+    const wide = (is: Outlook): number => {
+      const { low, high } = likelyBy(is, { ...is.roots, pieces: 60 }, addDays(CUT, 60));
+      return high - low;
+    };
+    expect(wide(guessed)).toBeGreaterThan(wide(told));
+  });
+
   it('tells which months are guessed on the way', () => {
     const half = year(15, 7).map((month, m) => (m === 10 ? { ...month, spreadC: 2 } : month));
     expect(guessedBetween(place({ monthly: half }), 's', CUT, '2027-01-31')).toEqual([9, 10, 11]);
@@ -99,5 +146,5 @@ describe('dates where months of a place are guessed', () => {
     expect(heldByPlantAlone / places).toBeLessThan(0.74);
     expect(held / places).toBeGreaterThan(0.75);
     expect(held / places).toBeLessThan(0.9);
-  }, 60_000);
+  }, 180_000);
 });

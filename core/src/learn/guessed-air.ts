@@ -2,6 +2,7 @@ import { yearGuessed } from '../bench';
 import { addDays, daysBetween, type Day } from '../days';
 import { FURTHEST_DAYS, growthOf, type GrowthChange, type GrowthLine } from '../growth';
 import { spaceOn, type Batch, type State } from '../journal';
+import { chanceBy, type Awaited } from './awaited';
 
 /** A batch's growth were the guessed months of its places warm, and cold: one chance in ten each. */
 export interface AirAround {
@@ -46,4 +47,46 @@ export function dayOfShare(
   const off = Math.round(Math.hypot(daysBetween(half, own), daysBetween(half, other)));
   const day = addDays(half, share < 0.5 ? -off : off);
   return day < since ? since : day;
+}
+
+/** A growth that a day may have, and how likely that is. */
+export interface GrowthMayBe {
+  readonly growth: number;
+  readonly weight: number;
+}
+
+/** So much for each of the outer of three lines: then their spread is that of the normal they stand for. */
+const OUTER = 1 / (2 * Z90 ** 2);
+
+/** The growth of a day as it may be; where no month is guessed, as it is. Weights sum to 1. */
+export function growthsOn(
+  { line, around }: { readonly line: GrowthLine; readonly around: AirAround | null },
+  day: Day,
+): readonly GrowthMayBe[] {
+  const growth = line.at(day);
+  if (!around) return [{ growth, weight: 1 }];
+  return [
+    { growth: around.cold.at(day), weight: OUTER },
+    { growth, weight: 1 - 2 * OUTER },
+    { growth: around.warm.at(day), weight: OUTER },
+  ];
+}
+
+/**
+ * Of a piece that waits: chance, and mean square of the chance its batch gives it, to have it by the morning of a day.
+ * @param later days of growth from then to what is asked for
+ */
+export function chanceOn(
+  air: { readonly line: GrowthLine; readonly around: AirAround | null },
+  awaited: Awaited,
+  day: Day,
+  later = 0,
+): ReturnType<typeof chanceBy> {
+  let [mean, square] = [0, 0];
+  for (const { growth, weight } of growthsOn(air, day)) {
+    const by = chanceBy(awaited, growth - later);
+    mean += weight * by.mean;
+    square += weight * by.square;
+  }
+  return { mean, square };
 }

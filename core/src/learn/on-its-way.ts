@@ -1,12 +1,13 @@
 import type { Day } from '../days';
 import { countedElsewhere, isRooted, type Batch } from '../journal';
-import { awaitedRoots, chanceBy } from './awaited';
+import { awaitedRoots } from './awaited';
+import { chanceOn } from './guessed-air';
 import { chanceOfAtMost, howMany, type HowMany } from './how-many';
 import type { Ahead, Outlook } from './outlook';
 
 /** How many of those that wait have it by the morning of a day. */
-export const likelyBy = ({ line }: Outlook, { awaited, pieces }: Ahead, day: Day): HowMany =>
-  howMany(pieces, chanceBy(awaited, line.at(day)));
+export const likelyBy = (outlook: Outlook, { awaited, pieces }: Ahead, day: Day): HowMany =>
+  howMany(pieces, chanceOn(outlook, awaited, day));
 
 /** How what was counted stands to what could be expected of such a batch. */
 export interface OnItsWay {
@@ -24,12 +25,13 @@ export interface OnItsWay {
 const UNUSUAL = 0.1;
 
 /** Whether a batch is on its way, by its last count; null before one. */
-export function onItsWay(batch: Batch, { line, others, times }: Outlook): OnItsWay | null {
+export function onItsWay(batch: Batch, outlook: Outlook): OnItsWay | null {
+  const { others, times } = outlook;
   const day = batch.tallies.at(-1);
   if (day === undefined) return null;
   const counted = batch.cuttings.filter((c) => !(c.left && countedElsewhere(c.left.why)));
   const seen = counted.filter(isRooted).length;
-  const chance = chanceBy(awaitedRoots(others(), times.roots, 0), line.at(day));
+  const chance = chanceOn(outlook, awaitedRoots(others(), times.roots, 0), day);
   const few = chanceOfAtMost(seen, counted.length, chance);
   const fewer = seen === 0 ? 0 : chanceOfAtMost(seen - 1, counted.length, chance);
   return {

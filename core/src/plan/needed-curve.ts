@@ -5,7 +5,7 @@ import type { State } from '../journal';
 import { plantTime } from '../learn';
 import { expected, numberNeeded } from './number-needed';
 import { plannedOutlook } from './planned-outlook';
-import { chancesAfter, growthDays } from './readiness';
+import { chancesByDay, growthDays } from './readiness';
 import { PRACTICAL } from './way';
 import type { Wish } from './wish';
 
@@ -44,8 +44,9 @@ export function neededCurve(
   for (let n = 0; n < span; n += step) {
     const day = addDays(from, n);
     // The very piece that would be cut on that day: it dries where it dries, and stands where it stands.
-    const { belief, times, line } = plannedOutlook(state, { ...wish, cutOn: day }, figures)!;
-    const chances = chancesAfter(belief, plantTime(times, figures), line.at(wish.by) - later);
+    const outlook = plannedOutlook(state, { ...wish, cutOn: day }, figures)!;
+    const time = plantTime(outlook.times, figures);
+    const chances = chancesByDay(outlook, time, later, wish.by);
     days.push({
       day,
       needed:

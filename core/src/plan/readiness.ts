@@ -4,9 +4,10 @@ import type { Day } from '../days';
 import {
   awaitedRoots,
   batchesToCome,
-  chanceBy,
+  chanceOn,
   dayOfShare,
   growthFor,
+  growthsOn,
   pacesOf,
   plantTime,
   type Belief,
@@ -89,13 +90,15 @@ export function readiness(
   const later = growthDays(way.method, size);
   const awaited = awaitedRoots(belief.batch, time, 0);
   return {
-    on: (day) => chancesAfter(belief, time, line.at(day) - later),
+    on: (day) => chancesByDay({ line, around, belief }, time, later, day),
     paces: (day) =>
-      pacesOf(belief).map(({ weight, pace }) => ({
-        weight,
-        ready: shareBy(slowed(time, pace), line.at(day) - later),
-      })),
-    by: (day) => chanceBy(awaited, line.at(day) - later).mean / awaited.ever,
+      growthsOn({ line, around }, day).flatMap(({ growth, weight: of }) =>
+        pacesOf(belief).map(({ weight, pace }) => ({
+          weight: of * weight,
+          ready: shareBy(slowed(time, pace), growth - later),
+        })),
+      ),
+    by: (day) => chanceOn({ line, around }, awaited, day, later).mean / awaited.ever,
     dayFor: (share) =>
       dayOfShare({ line, around }, (s) => growthFor(awaited, s) + later, share, cutOn),
   };
@@ -107,6 +110,20 @@ export const chancesAfter = (
   time: WeibullTime,
   growth: number,
 ): readonly Chances[] => batchesToCome(belief, (pace) => shareBy(slowed(time, pace), growth));
+
+/**
+ * What is believed of a batch by a day, whatever its guessed months turn out to be.
+ * @param later days of growth from its roots to the size that is wanted
+ */
+export const chancesByDay = (
+  { line, around, belief }: Pick<Outlook, 'line' | 'around' | 'belief'>,
+  time: WeibullTime,
+  later: number,
+  day: Day,
+): readonly Chances[] =>
+  growthsOn({ line, around }, day).flatMap(({ growth, weight }) =>
+    chancesAfter(belief, time, growth - later).map((c) => ({ ...c, weight: weight * c.weight })),
+  );
 
 /** What is believed of a batch, whenever it is ready. */
 export const chancesOf = (belief: Pick<Belief, 'batch'>): readonly Chances[] =>

@@ -1,6 +1,5 @@
-import { fillOf, waterIn, type WaterManner } from '../water';
+import { BONE_DRY, evenly, fillOf, waterIn, type WaterManner } from '../water';
 import {
-  BONE_DRY_STEM,
   WRINKLED,
   benchOf,
   luckOf,
@@ -11,7 +10,6 @@ import {
   type BenchLuck,
 } from '../rehearse';
 import { AS_BOUGHT } from '../bench';
-import { evenly } from '../water';
 import { adviceFor, type Scenario } from './scenario';
 
 /** What a hand can do. `wait` and `week` let days pass, all else is done on the day. */
@@ -327,7 +325,7 @@ export function seenOf(played: Played): Seen {
     weight: !set ? null : fill < 0.25 ? 'light' : fill < 0.7 ? 'middling' : 'heavy',
     finger: !set
       ? null
-      : wet <= BONE_DRY_STEM
+      : wet <= BONE_DRY
         ? 'bone dry'
         : wet < 0.35
           ? 'dry'

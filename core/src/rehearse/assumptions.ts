@@ -14,6 +14,11 @@ export const LOGGED_HAZARD = 0.01;
  * kills them, not winter cold. Working assumption; 0.002–0.01.
  */
 export const RESTING_WET_HAZARD = 0.005;
+/**
+ * Of leaves and crumbs that lie on a mix as wet as it can be so many rot a day until their roots hold: they are sprayed
+ * and never soaked. Common practice, no source; the figure is a working assumption, 0.002–0.015.
+ */
+export const LYING_WET_HAZARD = 0.006;
 export const LOGGED_DAYS = 2;
 /** Wetter than this, against drained, the stem zone has no air to speak of. 0.85–1. */
 export const LOGGED_FROM = 0.92;
@@ -55,9 +60,12 @@ export const LASTS_DAYS: Readonly<Record<MethodId, number>> = {
   seed: 60,
   culture: 15,
 };
-/** A whole strap is no small leaf: it lives as long as a section of it. */
-export const lastsDays = ({ method, piece }: TaxonMethod): number =>
-  LASTS_DAYS[method === 'leaf' && piece === 'strap' ? 'leaf-section' : method];
+/** A whole strap is no small leaf: it lives as long as a section of it; a trail of fat beads lives off them as a crown does. */
+export function lastsDays({ method, piece, unrootedWater }: TaxonMethod): number {
+  if (method === 'leaf' && piece === 'strap') return LASTS_DAYS['leaf-section'];
+  if (method === 'trailing' && unrootedWater === 'sip') return LASTS_DAYS.crown;
+  return LASTS_DAYS[method];
+}
 export const REFERENCE_VPD = 1.2;
 /** With roots in moist medium it fills again within so many days. */
 export const REFILLS_DAYS = 5;
@@ -68,11 +76,12 @@ export const TOO_THIRSTY = 0.2;
 /** Roots in a stem zone waterlogged for longer than two days, or bone dry for longer than two weeks. 0.2–0.8, 0.4–1. */
 export const ROOTS_LOGGED = 0.4;
 export const ROOTS_DRY = 0.7;
+/** What has roots in bone dry mix lives off its flesh and hardly grows; 0–0.6 of what it would. */
+export const GROWTH_DRY = 0.3;
 /** A closed wound roots in dry medium as in moist for so long: growers set and wait. 7–21. */
 export const PARCHED_DAYS = 14;
 /** In moist medium a piece without roots loses so much of what it would in dry: its foot is damp, its air is. 0.2–0.6. */
 export const DAMP_FOOT = 0.35;
-export const BONE_DRY_STEM = 0.06;
 
 /** Eight times in ten lie within so many standard deviations of a normal. */
 export const Z80 = 1.2815515655446004;

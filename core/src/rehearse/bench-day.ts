@@ -11,9 +11,12 @@ import { drinksAfter } from '../bench';
 import { vapourPressureDeficit, type Air } from '../climate';
 import { closureRate, MOULD_RH, PLACE_FACTOR, referenceClosureDays } from '../wound';
 import {
+  BONE_DRY,
   dry,
   evenly,
+  HOLD_AFTER,
   isBoneDry,
+  mistEvery,
   mobilityAt,
   water,
   waterIn,
@@ -23,11 +26,12 @@ import {
   type Wetness,
 } from '../water';
 import {
-  BONE_DRY_STEM,
+  GROWTH_DRY,
   DAMP_FOOT,
   PARCHED_DAYS,
   lastsDays,
   LOGGED_DAYS,
+  LYING_WET_HAZARD,
   LOGGED_FROM,
   LOGGED_HAZARD,
   MOULD_HAZARD,
@@ -61,6 +65,9 @@ export interface Alive {
   closure: number;
   reserves: number;
   growth: number;
+  /** Since its roots: what it grew, and what it would have with water at all times; in days of growth. */
+  grown: number;
+  couldGrow: number;
   hazard: number;
   /** Of it so much by water on the open wound, were wounds as ready to rot as is assumed. */
   exposed: number;
@@ -82,6 +89,10 @@ export interface Bench {
   memory: Memory;
   /** Of the stem zone, against drained, at last count. */
   wet: number;
+  /** What lies on it is damp from a mist before this day. */
+  dampUntil: number;
+  /** It was last poured over as a whole: a sip at its base wets the one that drinks. */
+  soaked: boolean;
   logged: number;
   parched: number;
   waterings: number;
@@ -133,6 +144,8 @@ export function benchOf(
     wetness: evenly(strategy.column, strategy.startWetness),
     memory: { wateredAt: 0, boneDryDays: 0 },
     wet: 0,
+    dampUntil: 0,
+    soaked: false,
     logged: 0,
     parched: 0,
     waterings: 0,
@@ -161,14 +174,21 @@ export function passDay(bench: Bench, day: number, { set, drink, look, warmerC =
       const before = waterIn(column, bench.wetness);
       bench.wetness = water(column, bench.wetness, drink.how, drink.ml).wetness;
       bench.memory = { wateredAt: day, boneDryDays: 0 };
+      if (drink.how === 'misted') bench.dampUntil = day + mistEvery(place.evaporation[day]!);
+      else bench.soaked = drink.ml === undefined;
       bench.waterings++;
       bench.litres += (waterIn(column, bench.wetness) - before) / 1e6;
     }
     bench.wet = wetnessTo(column, bench.wetness, strategy.stemMm);
-    bench.parched = bench.wet <= BONE_DRY_STEM ? bench.parched + 1 : 0;
+    const misted = strategy.lies === true && day < bench.dampUntil;
+    bench.parched = bench.wet <= BONE_DRY && !misted ? bench.parched + 1 : 0;
   }
   const { wet, logged, parched } = bench;
-  const foot = set && wet > BONE_DRY_STEM ? DAMP_FOOT : 1;
+  // A mist is gone from the mix in hours; what lies on it has had it until the next one is due.
+  const damp = set && (wet > BONE_DRY || (strategy.lies === true && day < bench.dampUntil));
+  const foot = damp ? DAMP_FOOT : 1;
+  // Young roots have the mix about their foot, those that hold all of the pot.
+  const feeds = set && !isBoneDry(column, bench.wetness);
   const vpd = vapourPressureDeficit(now.tempC, now.rh);
   const closing = closureRate(now) / PLACE_FACTOR[set ? 'medium' : 'rack'];
   const grower = grownAs(taxon, strategy.way.method);
@@ -186,13 +206,16 @@ export function passDay(bench: Bench, day: number, { set, drink, look, warmerC =
   // What rests without roots stands wet with nothing that drinks: winter wet rots it, wound or none.
   const { state } = seasonAt(grower, growing.tempC, growing.dayHours, growing);
   const idle = set && state === 'resting' ? RESTING_WET_HAZARD * wet : 0;
+  const lying = set && strategy.lies && bench.soaked ? LYING_WET_HAZARD * wet : 0;
   const mould = now.rh > MOULD_RH ? MOULD_HAZARD : 0;
   for (const one of cuttings) {
     if (one.rotted >= 0 || one.dried >= 0) continue;
     const open = 1 - Math.min(1, one.closure);
     one.exposed += warm * open * drowning;
     one.hazard +=
-      warm * (open * (rotPace * drowning + mould) + stood + shared) + (one.roots < 0 ? idle : 0);
+      warm * (open * (rotPace * drowning + mould) + stood + shared) +
+      (one.roots < 0 ? idle : 0) +
+      (one.roots < 0 || day - one.roots < HOLD_AFTER ? warm * lying : 0);
     if (one.hazard >= one.luck.infection) {
       one.rotted = day;
       sick.push(day);
@@ -200,13 +223,17 @@ export function passDay(bench: Bench, day: number, { set, drink, look, warmerC =
     }
     one.closure += closing / one.tau;
     // Roots drink when they come, also those of a leaf that has no pup as yet.
-    const drinks = one.roots >= 0 && set && wet > BONE_DRY_STEM;
+    const drinks = one.roots >= 0 && (damp || (feeds && day - one.roots >= HOLD_AFTER));
     one.reserves = drinks
       ? Math.min(1, one.reserves + 1 / REFILLS_DAYS)
       : one.reserves - (foot * vpd) / REFERENCE_VPD / one.lasts;
     if (one.reserves <= 0) {
       one.dried = day;
       continue;
+    }
+    if (one.roots >= 0) {
+      one.couldGrow += grown;
+      one.grown += drinks ? grown : GROWTH_DRY * grown;
     }
     one.growth += grown * rooting * (one.reserves < TOO_THIRSTY ? 0.5 : 1);
     if (one.roots < 0 && one.growth >= one.drinksAt) one.roots = day;
@@ -258,6 +285,8 @@ function startOf(
     closure: tau === null ? 1 : 0,
     reserves: 1,
     growth: 0,
+    grown: 0,
+    couldGrow: 0,
     hazard: 0,
     exposed: 0,
     roots: -1,

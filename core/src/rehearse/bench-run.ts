@@ -21,15 +21,23 @@ export interface Fate {
   readonly rooted: number;
   readonly rotted: number;
   readonly dried: number;
+  /** Days of growth since its roots, and as many as there were with water at all times. */
+  readonly grown: number;
+  readonly couldGrow: number;
 }
 
 /** Rooted, and alive at the end. */
-export const lives = ({ rooted, rotted, dried }: Fate): boolean =>
-  rooted >= 0 && rotted < 0 && dried < 0;
+export const lives = ({
+  rooted,
+  rotted,
+  dried,
+}: Pick<Fate, 'rooted' | 'rotted' | 'dried'>): boolean => rooted >= 0 && rotted < 0 && dried < 0;
 
 /** Alive and without roots on the morning of a day. */
-export const waitsOn = ({ roots, rotted, dried }: Fate, day: number): boolean =>
-  day <= 0 || [roots, rotted, dried].every((on) => on < 0 || on >= day);
+export const waitsOn = (
+  { roots, rotted, dried }: Pick<Fate, 'roots' | 'rotted' | 'dried'>,
+  day: number,
+): boolean => day <= 0 || [roots, rotted, dried].every((on) => on < 0 || on >= day);
 
 /** What became of a bench under one strategy. */
 export interface BenchRun {
@@ -53,7 +61,14 @@ export function runBench(
 ): BenchRun {
   const { cuttings, waterings, litres } = playBench(strategy, luck, weather, days);
   return {
-    fates: cuttings.map(({ roots, rooted, rotted, dried }) => ({ roots, rooted, rotted, dried })),
+    fates: cuttings.map(({ roots, rooted, rotted, dried, grown, couldGrow }) => ({
+      roots,
+      rooted,
+      rotted,
+      dried,
+      grown,
+      couldGrow,
+    })),
     waterings,
     litres,
   };

@@ -99,6 +99,7 @@ export function standing(
   | 'column'
   | 'cover'
   | 'stemMm'
+  | 'lies'
   | 'wiped'
   | 'belief'
   | 'times'
@@ -115,6 +116,7 @@ export function standing(
     column,
     cover: coverOf(batch, column, batch.count / (batch.containers ?? 1)),
     stemMm: stemDepthOf(state, batch),
+    lies: isLaid(state, batch),
     wiped: batch.disinfectant !== 'none',
     woundPace: paceOf(state).factor,
     belief: outlook?.own(),

@@ -23,6 +23,8 @@ export interface Outcome {
   readonly byDay: readonly number[];
   /** Days to roots of those that rooted: one in ten, half, nine in ten; null where none did. */
   readonly days: { readonly early: number; readonly half: number; readonly late: number } | null;
+  /** Of the growth that those that live could have had since their roots, 0–1; null where none lives. */
+  readonly grown: number | null;
   readonly waterings: number;
   readonly litres: number;
   /** Of hands, for a hundred cuttings. */
@@ -134,10 +136,22 @@ function outcomeOf(
       return next / n;
     }),
     days: rootedOn.length === 0 ? null : { early: at(0.1), half: at(0.5), late: at(0.9) },
+    grown: grownOf(fates),
     waterings,
     litres: toTheDrop(runs.reduce((s, r) => s + r.litres, 0) / runs.length),
     minutes: 100 * MINUTES[method] + WATERING_MIN * waterings,
   };
+}
+
+function grownOf(fates: readonly Fate[]): number | null {
+  let [grown, could] = [0, 0];
+  for (const f of fates)
+    if (lives(f)) {
+      grown += f.grown;
+      could += f.couldGrow;
+    }
+  // Engines raise to a power a last digit apart.
+  return could > 0 ? Number((grown / could).toFixed(6)) : null;
 }
 
 /** Ninety-five times in a hundred. */

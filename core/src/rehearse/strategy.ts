@@ -67,6 +67,8 @@ export interface Strategy {
   readonly cover: number;
   /** How deep stems reach, mm. */
   readonly stemMm: number;
+  /** It lies on its mix, or is a crumb. */
+  readonly lies?: boolean | undefined;
   readonly place: Place;
   readonly wiped: boolean;
   /** Rotted ones are found and taken out every so many days; null where nobody looks. */

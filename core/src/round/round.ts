@@ -1,4 +1,4 @@
-import { spaceDrying, waterCaseOf } from '../bench';
+import { spaceDrying, verdictOn } from '../bench';
 import {
   careOf,
   motherCareOf,
@@ -11,7 +11,7 @@ import {
 import { dayNumber, type Day } from '../days';
 import { settleAll, type Broken } from '../faults';
 import type { Batch, State } from '../journal';
-import { judge, type WaterVerdict } from '../water';
+import type { WaterVerdict } from '../water';
 import { noticesOn, type Notice } from './notices';
 
 /** Verdicts on the water of batches, by batch; they cost the most and may come later, from a worker. */
@@ -33,11 +33,8 @@ export interface Round {
 /** The verdicts on all batches whose pot and mix are told. */
 export function verdictsOn(state: State, today: Day): Verdicts {
   const drying = spaceDrying(state);
-  const { results } = settleAll(state.batches.values(), (b) => {
-    const given = waterCaseOf(state, b, today, undefined, drying);
-    return given ? [judge(given)] : [];
-  });
-  return new Map(results.flat().map((verdict) => [verdict.id, verdict]));
+  const { results } = settleAll(state.batches.values(), (b) => verdictOn(state, b, today, drying));
+  return new Map(results.flatMap((verdict) => (verdict ? [[verdict.id, verdict]] : [])));
 }
 
 /** The care of every batch, by band: what to leave alone, to look at, to do. */

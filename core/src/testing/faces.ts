@@ -6,6 +6,7 @@ import {
   rowOf,
   statusOf,
   unrootedWaterOf,
+  verdictOn,
   wateredEarly,
 } from '../bench';
 import { questionOf } from '../care/known';
@@ -13,7 +14,7 @@ import { careOf, slipOf, unsetOf, type Ask, type Care, type Step } from '../care
 import { addDays, type Day } from '../days';
 import { fold, type Batch, type Entry, type State } from '../journal';
 import { shortfall } from '../order';
-import { taskDone, tasksAhead } from '../round';
+import { taskDone, tasksAhead, verdictsOn, type Verdicts } from '../round';
 import { walkStops } from '../walk';
 import { anyLife, batchOf, entriesOf, LIFE_DAYS, type Life } from './lives';
 import { storyDay } from './story';
@@ -122,12 +123,13 @@ export function facesOf(told: ToldLife): Faces {
       before = null;
       continue;
     }
-    const care = careOf(state, batch, day);
+    const verdicts = verdictsOn(state, day);
+    const care = careOf(state, batch, day, verdicts.get(batch.id));
     const check = (kind: FaceKind, holds: boolean, says: () => string): void => {
       compared[kind]++;
       if (!holds) differences.push({ kind, day: n, says: says() });
     };
-    onOneDay(state, batch, day, care, check, n);
+    onOneDay(state, batch, day, care, verdicts, check, n);
     if (before) sinceYesterday(before.care, care, day, before.count === count, check);
     before = { care, count };
   }
@@ -136,7 +138,15 @@ export function facesOf(told: ToldLife): Faces {
 
 type Check = (kind: FaceKind, holds: boolean, says: () => string) => void;
 
-function onOneDay(state: State, batch: Batch, day: Day, care: Care, check: Check, n: number): void {
+function onOneDay(
+  state: State,
+  batch: Batch,
+  day: Day,
+  care: Care,
+  verdicts: Verdicts,
+  check: Check,
+  n: number,
+): void {
   const { asks, leave, steps } = care;
   const living = batch.here.waiting + batch.here.rooted + batch.here.pupped;
   steps.filter(dated).reduce<Extract<Step, { readonly from: Day }> | null>((last, step) => {
@@ -157,7 +167,7 @@ function onOneDay(state: State, batch: Batch, day: Day, care: Care, check: Check
   // What is not set as yet has its date on the label, too, while its wound is open.
   const onLabel = batch.stuck !== null || (until !== undefined && chosenDays(batch) === null);
   if (living > 0 && onLabel && rowOf(state, batch).medium === 'mix') {
-    const { noWaterBefore, dryUntilRoots } = slipOf(state, batch, day);
+    const { noWaterBefore, dryUntilRoots } = slipOf(state, batch, day, verdicts.get(batch.id));
     check(
       'slip and what is left alone',
       // What is kept dry until roots show has no day: nothing brings the can before.
@@ -191,7 +201,7 @@ function onOneDay(state: State, batch: Batch, day: Day, care: Care, check: Check
   if (asks.length > 0)
     check(
       'asked and no stop',
-      walkStops(state, day).some((s) => s.batches.some((b) => b.id === batch.id)),
+      walkStops(state, day, verdicts).some((s) => s.batches.some((b) => b.id === batch.id)),
       () => asks.map((a) => a.kind).join(),
     );
   for (const ask of asks) {
@@ -209,7 +219,7 @@ function onOneDay(state: State, batch: Batch, day: Day, care: Care, check: Check
       check('waited for by none', batch.here.waiting > 0, () => 'roots not yet, of none');
   if (first?.band === 'do' && chosenDays(batch) === null)
     doAsAsked(state, batch, first, day, check);
-  if (n % 10 === 0 && living > 0) inCalendar(state, batch, day, steps, check);
+  if (n % 10 === 0 && living > 0) inCalendar(state, batch, day, steps, verdicts, check);
 }
 
 /** What waits to be set is to be set, or dries for it; what is bare waits for roots; what is set is not to be set. */
@@ -250,7 +260,8 @@ function doAsAsked(state: State, batch: Batch, ask: Ask, day: Day, check: Check)
     wateredEarly(after, is) !== true || wateredEarly(state, batch) === true,
     () => `asked since ${ask.since}`,
   );
-  const tomorrow = careOf(after, is, addDays(day, 1));
+  const next = addDays(day, 1);
+  const tomorrow = careOf(after, is, next, verdictOn(after, is, next));
   check(
     'first water twice',
     !tomorrow.asks.some((a) => a.kind === 'first-water'),
@@ -274,9 +285,10 @@ function inCalendar(
   batch: Batch,
   day: Day,
   steps: readonly Step[],
+  verdicts: Verdicts,
   check: Check,
 ): void {
-  const tasks = tasksAhead(state, day);
+  const tasks = tasksAhead(state, day, verdicts);
   const last = addDays(day, 41);
   for (const id of BY_THEMSELVES) {
     const step = steps.find((s) => s.id === id);
@@ -284,6 +296,8 @@ function inCalendar(
     // What hangs on something that is still to be done comes once it is done.
     if (step.from > last || (id !== 'stick' && batch.stuck === null)) continue;
     if ((id === 'light' || id === 'feed') && !hasRoots(state, batch)) continue;
+    // It waits for roots, whose last likely day this is.
+    if (id === 'first-water' && slipOf(state, batch, day).dryUntilRoots) continue;
     const task = tasks.find((t) => t.is.kind === 'ask' && t.is.ask.kind === id);
     check(
       'calendar and steps',
@@ -315,6 +329,8 @@ function sinceYesterday(was: Care, is: Care, day: Day, nothingTold: boolean, che
     const now = is.leave.find(
       (l) =>
         l.kind === left.kind &&
+        // The shade of those newly potted, and that of noon for those without roots.
+        (l.kind !== 'shade' || l.reason.why === left.reason.why) &&
         (l.reason.why !== 'put-off' ||
           left.reason.why !== 'put-off' ||
           l.reason.task === left.reason.task),

@@ -25,6 +25,8 @@ const POTS = [
 /** So many of a hundred more are worth a word; within one of a hundred they do as well. */
 const MORE = 2;
 const AS_WELL = 1;
+/** What grows a tenth less since its roots does not do as well. Working assumption. */
+const AS_GROWN = 0.9;
 /** One drink more or less is chance. */
 const ONE_DRINK = 1;
 
@@ -145,7 +147,8 @@ export function leastWork(ways: number, benches: number): LeastWork {
             .filter((o) => o.more > MORE + 2 * o.se)
             .sort((a, b) => b.more - a.more);
           const [cheapest] = all
-            .filter((o) => o.more >= -AS_WELL && o.drinks > o.habitDrinks + ONE_DRINK)
+            .filter((o) => o.more >= -AS_WELL && o.grown >= AS_GROWN)
+            .filter((o) => o.drinks > o.habitDrinks + ONE_DRINK)
             .sort((a, b) => a.habitDrinks - b.habitDrinks);
           if (best) beaten.push(best);
           else if (cheapest) costlier.push(cheapest);
@@ -155,6 +158,8 @@ export function leastWork(ways: number, benches: number): LeastWork {
 
 type Against = Pick<Setting, 'habit' | 'more' | 'drinks' | 'habitDrinks'> & {
   readonly se: number;
+  /** What its plants grew since their roots, against those of the advice. */
+  readonly grown: number;
 };
 
 /** The advice against every habit, on the same luck. */
@@ -169,6 +174,7 @@ function against(advice: Strategy, benches: number, seed: number): readonly Agai
       habit: HABITS[k]!,
       more: 100 * (other.rooted.share - mine!.rooted.share),
       se: 100 * (apart ?? other).rooted.se,
+      grown: (other.grown ?? 0) / (mine!.grown ?? 1),
       drinks: mine!.waterings,
       habitDrinks: other.waterings,
     };

@@ -52,7 +52,15 @@ const deed = fc.oneof(
       'count 4r 4p 1x 1d',
     ),
   },
-  { weight: 2, arbitrary: fc.constantFrom('potted 2', 'potted 3 bared', 'potted 5 hurt') },
+  {
+    weight: 2,
+    arbitrary: fc.constantFrom(
+      'potted 2',
+      'potted 3 bared',
+      'potted 5 hurt',
+      'potted 9 in pot-7 two-to-one',
+    ),
+  },
   { weight: 2, arbitrary: fc.constantFrom('set 3', 'set wet', 'wean', 'root 30mm', 'root 8mm') },
   {
     weight: 2,

@@ -28,7 +28,8 @@ export const storyDay = (n: number): Day => addDays(DAY, n);
 
 /**
  * What happens, in short: `cut`, `set`, `set 6`, `set wet`, `felt moist`, `tacky`, `firm`, `fine`, `soft`, `water`, `mist`,
- * `count 6r 1p 2x 1d 3b 4h` (rooted, pups, rotted, dried, buds, young plants in all), `potted 4 bared`, `wean`, `stir`, `change`, `light`, `feed`,
+ * `count 6r 1p 2x 1d 3b 4h` (rooted, pups, rotted, dried, buds, young plants in all), `potted 4 bared`,
+ * `potted 4 in pot-7 two-to-one`, `wean`, `stir`, `change`, `light`, `feed`,
  * `jar-feed`, `leaf-off`, `torn`, `roots-cut`, `root 30mm`, `put-off TASK N`; several with commas.
  */
 export function deedsOf(happens: string, n: number, batch = 'b1'): readonly Draft[] {
@@ -81,16 +82,19 @@ export function deedsOf(happens: string, n: number, batch = 'b1'): readonly Draf
           }
           return [{ kind: 'tally', ...of, counts: told, ...stages }];
         }
-        case 'potted':
+        case 'potted': {
+          const [count, how, container, mix] = rest;
           return [
             {
               kind: 'potted',
               ...of,
-              count: Number(rest[0]),
-              ...(rest[1] && rest[1] !== 'wet' ? { roots: rest[1] as 'bared' } : {}),
+              count: Number(count),
+              ...(how && how !== 'wet' && how !== 'in' ? { roots: how as 'bared' } : {}),
+              ...(how === 'in' && container && mix ? { container, mix } : {}),
               ...(rest.includes('wet') ? { wet: true } : {}),
             },
           ];
+        }
         case 'wean':
           return [
             { kind: 'put', record: 'batch', key: batch, day, fields: { rootedInWater: true } },

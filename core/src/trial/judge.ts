@@ -34,6 +34,8 @@ export interface ArmResult {
   readonly rooted: number;
   readonly lost: number;
   readonly waiting: number;
+  /** Of those with roots: with young plants by then, and how many in all, where that was told. Counted, never judged. */
+  readonly young: { readonly pieces: number; readonly heads: number | null };
   readonly share: ShareInterval | null;
 }
 
@@ -124,12 +126,18 @@ function armResult(
   ends: readonly Day[],
 ): ArmResult {
   const name = trial.arms?.[arm]?.name ?? say.arm({ arm: arm + 1 });
-  let [stuck, rooted, lost] = [0, 0, 0];
+  let [stuck, rooted, lost, pieces, heads] = [0, 0, 0, 0, 0];
   for (const [n, batch] of batches.entries()) {
     const by = ends[n]!;
     stuck += batch.count;
     rooted += rootedBy(batch, by);
     lost += lostBy(batch, by);
+    const own = batch.cuttings.filter(
+      (c) => aliveBy(c, by) && c.pupped && c.pupped.by <= by,
+    ).length;
+    pieces += own;
+    // Each has one at least, told or not; of those that were lost none is left.
+    heads += own === 0 ? 0 : Math.max(own, headsBy(batch, by));
   }
   return {
     name,
@@ -139,8 +147,15 @@ function armResult(
     rooted,
     lost,
     waiting: stuck - rooted - lost,
+    young: { pieces, heads: heads > pieces ? heads : null },
     share: batches.length === 0 ? null : wilson(rooted, stuck),
   };
+}
+
+/** Young plants in all, as the last count by a day that told them had it. */
+function headsBy({ entries }: Batch, by: Day): number {
+  const told = entries.findLast((e) => e.kind === 'tally' && e.day <= by && e.heads !== undefined);
+  return told?.kind === 'tally' ? (told.heads ?? 0) : 0;
 }
 
 const lostBy = (batch: Batch, by: Day): number =>

@@ -50,7 +50,11 @@ const put = (fields: TrialFields): Draft => ({
 
 /** The trial with its batches cut, and the tallies of each arm. */
 function run(
-  tallies: readonly (readonly { readonly on: number; readonly counts: Partial<Counts> }[])[],
+  tallies: readonly (readonly {
+    readonly on: number;
+    readonly counts: Partial<Counts>;
+    readonly heads?: number;
+  }[])[],
   design: TrialFields = DESIGN,
   change: BatchFields = {},
 ): State {
@@ -62,11 +66,12 @@ function run(
       ...fields.flatMap((f, arm): Draft[] => [
         batchPut({ ...f, ...(arm === 1 ? change : {}) }, `arm${arm}`),
         { kind: 'cut', batch: `arm${arm}`, day: DAY },
-        ...(tallies[arm] ?? []).map(({ on, counts }): Draft => ({
+        ...(tallies[arm] ?? []).map(({ on, counts, heads }): Draft => ({
           kind: 'tally',
           batch: `arm${arm}`,
           day: addDays(DAY, on),
           counts: { ...none, ...counts },
+          ...(heads === undefined ? {} : { heads }),
         })),
       ]),
     ),
@@ -186,6 +191,22 @@ describe('the judgement', () => {
     expect(verdictWords(state.trials.get('t1')!, result)).toBe(
       'Ground cinnamon rooted more often than nothing.',
     );
+  });
+
+  it('counts the young of each group by its day, and how many in all; roots alone are judged', () => {
+    const state = run([
+      [
+        { on: 42, counts: { rooted: 6, pupped: 4 }, heads: 9 },
+        { on: 60, counts: { rooted: 0, pupped: 10 }, heads: 20 },
+      ],
+      [{ on: 43, counts: { rooted: 10 } }],
+    ]);
+    const { arms, against } = judged(state, 70);
+    expect(arms.map((a) => [a.rooted, a.young])).toEqual([
+      [10, { pieces: 4, heads: 9 }],
+      [10, { pieces: 0, heads: null }],
+    ]);
+    expect(against[0]!.found).toBe(false);
   });
 
   it('comes early where nothing waits, and finds nothing in alike arms', () => {

@@ -2,6 +2,7 @@ import { batchCode, batchTitle } from '../bench';
 import { careOf } from '../care';
 import type { Day } from '../days';
 import { spaceOn, type Batch, type State, type Tray } from '../journal';
+import type { Verdicts } from '../round';
 
 /** Where one stops on the walk past the benches: a tray with all that stands in it, or a place. */
 export interface Stop {
@@ -17,13 +18,15 @@ export interface Stop {
 /**
  * The walk in bench order: spaces by their turn, in each the trays by theirs, then by name as one counts
  * (`Tray 9` before `Tray 10`).
+ * @param verdicts what the water of their pots was judged to be: a dry pot is stopped at too
  */
-export function walkStops(state: State, today: Day): readonly Stop[] {
+export function walkStops(state: State, today: Day, verdicts: Verdicts): readonly Stop[] {
+  const asksOf = (b: Batch): readonly unknown[] => careOf(state, b, today, verdicts.get(b.id)).asks;
   const stops = new Map<string, Stop & { batches: Batch[] }>();
   for (const batch of state.batches.values()) {
     if (batch.ended !== null || batch.stage === 'planned') continue;
     // All potted on, it is stopped at while something is still asked of it.
-    if (batch.stage === 'done' && careOf(state, batch, today).asks.length === 0) continue;
+    if (batch.stage === 'done' && asksOf(batch).length === 0) continue;
     const space = spaceOn(batch, today, batch.stuck !== null);
     const tray = (batch.tray === undefined ? undefined : state.trays.get(batch.tray)) ?? null;
     const name = tray?.name ?? batch.place ?? batchTitle(state, batch);

@@ -2,6 +2,8 @@ import { addDays } from '../days';
 import { append, fold, stepCount, stillOpen, type Entry, type EntryDraft } from '../journal';
 import { batchPut, DAY, FIELDS, written } from '../testing/entries';
 import { changesSince } from './changes';
+import { verdictsOn } from '../round';
+import { batchIn, storyCare, storyDay, storyState } from '../testing/story';
 import { walkStops } from './stops';
 
 const entries = (...drafts: readonly EntryDraft[]): readonly Entry[] =>
@@ -39,13 +41,39 @@ describe('the walk', () => {
       ),
     );
     expect(
-      walkStops(state, DAY).map((s) => [s.spaceName, s.name, s.batches.map((b) => b.id)]),
+      walkStops(state, DAY, new Map()).map((s) => [
+        s.spaceName,
+        s.name,
+        s.batches.map((b) => b.id),
+      ]),
     ).toEqual([
       ['Porch', 'Sill', ['c']],
       ['Shelf', 'Tray 9', ['b']],
       ['Shelf', 'Tray 10', ['a']],
       ['Shelf', 'Long tray', ['e', 'd']],
     ]);
+  });
+});
+
+describe('a pot on the walk', () => {
+  const potted = storyState({ method: 'crown', count: 4, container: 'pot-7', mix: 'two-to-one' }, [
+    [0, 'cut'],
+    [4, 'set'],
+    [10, 'water'],
+    [30, 'count 4r'],
+    [32, 'potted 4 in pot-7 two-to-one'],
+    [40, 'water'],
+  ]);
+
+  it('is stopped at from the day it is judged dry, and not before', () => {
+    const days = Array.from({ length: 40 }, (_, n) => 41 + n);
+    const asked = days.map((n) => storyCare(potted, n).asks.length > 0);
+    const stopped = days.map(
+      (n) => walkStops(potted, storyDay(n), verdictsOn(potted, storyDay(n))).length > 0,
+    );
+    expect(batchIn(potted).stage).toBe('done');
+    expect(stopped).toEqual(asked);
+    expect([stopped[0], stopped.at(-1)]).toEqual([false, true]);
   });
 });
 

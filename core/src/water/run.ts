@@ -62,7 +62,9 @@ export function runPot(given: WaterCase, options: RunOptions): readonly PotDay[]
       owed = false;
     }
     const boneDry = isBoneDry(column, wetness);
-    memory = { ...memory, boneDryDays: boneDry ? memory.boneDryDays + 1 : 0 };
+    // The morning it begins from has been counted.
+    if (at > first || options.start === undefined)
+      memory = { ...memory, boneDryDays: boneDry ? memory.boneDryDays + 1 : 0 };
     const school = options.school ?? schoolOn(given, at);
     const told = (now: Wetness): Omit<PotDay, 'drankMl'> => ({
       fill: fillOf(column, now),

@@ -225,6 +225,14 @@ describe('schools are triggers on one and the same pot', () => {
     expect(of('bone-dry-rest').everyDays! - of('bone-dry').everyDays!).toBeCloseTo(4, 0);
   });
 
+  it('the day of that rest stands while it lasts: no dry morning is counted twice', () => {
+    const drunk = given({ school: 'bone-dry-rest', waterings: [{ at: 0, manner: 'soaked' }] });
+    const asked = judge({ ...drunk, today: 1 }).due!.likely;
+    const days = daysBetween(drunk.from, asked);
+    for (let today = 2; today <= days; today++)
+      expect(judge({ ...drunk, today }).due!.likely).toBe(asked);
+  });
+
   it('mists daily in heat, else every second day', () => {
     expect(mistEvery(4)).toBe(1);
     expect(mistEvery(1)).toBe(2);

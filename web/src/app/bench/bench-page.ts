@@ -52,7 +52,8 @@ import { BenchTabs } from './bench-tabs';
 /** So many rows are simply drawn; more come and go as one scrolls. */
 const FEW = 80;
 const ROW_WIDE = 73;
-const ROW_PHONE = 118;
+/** Room for a name and a trouble of two lines each. */
+const ROW_PHONE = 152;
 
 const SORT_WORD: Readonly<Record<BenchSort, string>> = {
   get bench() {

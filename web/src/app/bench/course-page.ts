@@ -44,6 +44,7 @@ import {
   LEAVES_SAYS,
   lengthSays,
   OPENING_NAME,
+  openingName,
   UNROOTED_NAME,
 } from '@hypogeon/words';
 import { Actions } from '../data/actions';
@@ -98,7 +99,7 @@ export class CoursePage {
     const leaf = batch?.method === 'leaf';
     return OPENINGS.filter((id) => leaf || id !== 'broken').map((id) => ({
       id,
-      name: OPENING_NAME[id],
+      name: batch ? openingName(id, batch.method) : OPENING_NAME[id],
     }));
   });
   protected readonly brokenSays = brokenSays;

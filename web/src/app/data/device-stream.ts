@@ -1,5 +1,5 @@
 import { InjectionToken } from '@angular/core';
-import { concat, defer, EMPTY, Observable, of, Subject, switchMap, timer } from 'rxjs';
+import { defer, endWith, merge, Observable, retry, Subject, tap, timer } from 'rxjs';
 
 export type StreamEvent =
   | { readonly is: 'open' }
@@ -20,32 +20,23 @@ export type Connect = (address: string) => Observable<StreamEvent>;
  */
 export function patiently(connect: Connect, address: string): Observable<StreamEvent> {
   return defer(() => {
-    const again = new Subject<void>();
+    const lost = new Subject<StreamEvent>();
     let wait = FIRST_RETRY;
-    return concat(of(undefined), again).pipe(
-      switchMap(
-        () =>
-          new Observable<StreamEvent>((out) => {
-            let patience = EMPTY.subscribe();
-            const line = connect(address).subscribe({
-              next: (event) => {
-                if (event.is === 'pack') wait = FIRST_RETRY;
-                out.next(event);
-              },
-              error: () => {
-                out.next({ is: 'lost', retryInSeconds: wait });
-                patience = timer(wait * 1000).subscribe(() => again.next());
-                wait = Math.min(wait * 2, LONGEST_RETRY);
-              },
-              complete: () => out.next({ is: 'ended' }),
-            });
-            return () => {
-              line.unsubscribe();
-              patience.unsubscribe();
-            };
-          }),
-      ),
+    const line = defer(() => connect(address)).pipe(
+      tap(({ is }) => {
+        if (is === 'pack') wait = FIRST_RETRY;
+      }),
+      retry({
+        delay: () => {
+          const patience = wait;
+          wait = Math.min(wait * 2, LONGEST_RETRY);
+          lost.next({ is: 'lost', retryInSeconds: patience });
+          return timer(patience * 1000);
+        },
+      }),
+      endWith<StreamEvent>({ is: 'ended' }),
     );
+    return merge(lost, line);
   });
 }
 

@@ -1,4 +1,5 @@
 import type { Injector } from '@angular/core';
+import { verdictOn } from '@hypogeon/core/bench';
 import { careOf, waterMoved, waterSays, type WaterSays } from '@hypogeon/core/care';
 import type { State } from '@hypogeon/core/journal';
 import { waterMovedText } from '@hypogeon/words';
@@ -19,7 +20,8 @@ export function waterMovedBy(
   const today = injector.get(Today).day();
   const says = (state: State): WaterSays | null => {
     const batch = state.batches.get(id);
-    return batch?.cut ? waterSays(careOf(state, batch, today), today) : null;
+    if (!batch?.cut) return null;
+    return waterSays(careOf(state, batch, today, verdictOn(state, batch, today)), today);
   };
   const [was, is] = [says(before), says(after)];
   const moved = was && is && waterMoved(was, is);

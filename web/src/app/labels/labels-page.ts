@@ -111,7 +111,7 @@ export class LabelsPage {
   /** What may want a label, in the order of the walk, what is still to be cut last. */
   protected readonly choices = computed(() => {
     const state = this.state();
-    const walked = walkStops(state, this.today()).flatMap((s) => s.batches);
+    const walked = walkStops(state, this.today(), this.verdicts()).flatMap((s) => s.batches);
     const planned = [...state.batches.values()].filter((b) => b.stage === 'planned');
     const asked = this.asked().flatMap((id) => state.batches.get(id) ?? []);
     const all = [...new Set([...asked, ...walked, ...planned])];

@@ -7,6 +7,7 @@ import {
   ofHundred,
   othersText,
   REHEARSAL_PROBLEM,
+  grownText,
   rootDaysText,
 } from '@hypogeon/words';
 import { say } from '@hypogeon/messages/played';
@@ -45,7 +46,7 @@ import { Playing } from './playing';
                   {{ says.rooted(o.rooted, say.rooted()) }}
                 </p>
                 <p class="my-0.5">{{ says.others(o) }}</p>
-                <p class="my-0.5">{{ says.days(o) }}</p>
+                <p class="my-0.5">{{ says.days(o) }} {{ says.grown(o) }}</p>
                 <p class="quiet my-0.5">
                   {{
                     say.wateringsMinOfHands({
@@ -118,7 +119,12 @@ export class Played {
   readonly removable = input<readonly string[]>([]);
   readonly leaveOut = output<string>();
 
-  protected readonly says = { rooted: ofHundred, others: othersText, days: rootDaysText };
+  protected readonly says = {
+    rooted: ofHundred,
+    others: othersText,
+    days: rootDaysText,
+    grown: grownText,
+  };
   protected readonly problem = REHEARSAL_PROBLEM;
 
   protected nameOf({ name }: Outcome): string {

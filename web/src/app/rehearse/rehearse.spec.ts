@@ -28,7 +28,7 @@ describe('trying a plan first', () => {
     expect(page.text).not.toContain('until you say what');
     const ways = await played(page);
     expect(ways).toHaveLength(4);
-    expect(ways[0]).toMatch(/This plan.*\d+ of 100 rooted.*On day \d+–\d+, half by \d+/);
+    expect(ways[0]).toMatch(/This plan.*\d+ of 100 rooted.*Roots on day \d+–\d+, half by day \d+/);
     expect(page.all('hy-icon-array')).toHaveLength(4);
     expect(page.all('hy-icon-array')[0]!.querySelectorAll('g')).toHaveLength(100);
     const bar = [...page.all('hy-icon-array')[0]!.querySelectorAll('rect')];

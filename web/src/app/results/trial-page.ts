@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
 import { batchCode, drawnOf, plantOf } from '@hypogeon/core/bench';
-import { METHOD } from '@hypogeon/core/botany';
+import { METHOD, methodAs, type Young } from '@hypogeon/core/botany';
 import type { Cutting } from '@hypogeon/core/journal';
 import { correlationOf } from '@hypogeon/core/learn';
 import {
@@ -17,7 +17,7 @@ import {
   verdictWords,
   type ArmAgainst,
 } from '@hypogeon/core/trial';
-import { points, pText, tooFewTrays, trayRules, traySize } from '@hypogeon/words';
+import { points, pText, tooFewTrays, trayRules, traySize, YOUNG_KEY } from '@hypogeon/words';
 import { inSentence } from '@hypogeon/messages';
 import { say } from '@hypogeon/messages/trial-page';
 import { Actions } from '../data/actions';
@@ -41,6 +41,7 @@ interface ArmRow {
   readonly rooted: number;
   readonly lost: number;
   readonly waiting: number;
+  readonly young: string;
   readonly share: string;
 }
 
@@ -107,7 +108,7 @@ interface ArmRow {
         class="grid grid-cols-1 gap-3 print:break-inside-avoid"
         [attr.aria-label]="say.groups()"
       >
-        <hy-table [name]="say.groups()" heading [columns]="columns" [rows]="v.arms" />
+        <hy-table [name]="say.groups()" heading [columns]="columns()" [rows]="v.arms" />
       </section>
       <section class="grid grid-cols-1 gap-3 print:break-inside-avoid" aria-labelledby="agreed">
         <h2 id="agreed" class="ruled">{{ say.agreedBeforeTheFirst() }}</h2>
@@ -165,7 +166,7 @@ export class TrialPage {
   readonly id = input.required<string>();
   protected readonly problem = signal('');
 
-  protected readonly columns: readonly Column<ArmRow>[] = [
+  private readonly set: readonly Column<ArmRow>[] = [
     { key: 'arm', head: say.group(), text: (a) => `${a.letter} ${a.name}`, sort: (a) => a.letter },
     {
       key: 'batch',
@@ -197,6 +198,20 @@ export class TrialPage {
     },
     { key: 'share', head: say.share(), number: true, text: (a) => a.share },
   ];
+  /** With its young, where its pieces bring any: named as the plant's are. */
+  protected readonly columns = computed((): readonly Column<ArmRow>[] => {
+    const young = this.young();
+    if (young === null) return this.set;
+    const head = YOUNG_KEY[young].name;
+    return [...this.set, { key: 'young', head, number: true, text: (a) => a.young }];
+  });
+  private readonly young = computed((): Young | null => {
+    const state = this.journal.state();
+    const { taxon, method } = state.trials.get(this.id()) ?? {};
+    const plant = taxon === undefined ? null : (plantOf(state, taxon)?.taxon ?? null);
+    const way = plant?.methods.find((m) => m.method === method);
+    return way?.pups ? methodAs(plant, way.method).young : null;
+  });
 
   protected readonly view = computed(() => {
     const state = this.journal.state();
@@ -275,6 +290,10 @@ export class TrialPage {
         rooted: a.rooted,
         lost: a.lost,
         waiting: a.waiting,
+        young:
+          a.young.heads === null
+            ? `${a.young.pieces}`
+            : say.inAll({ pieces: a.young.pieces, heads: a.young.heads }),
         // Until it is judged no share is told: see the rules.
         share: result.stage === 'judged' && a.share ? this.words.percentSpan(a.share) : '',
       })),

@@ -140,7 +140,14 @@ const ENTRIES: readonly Entry[] = (
         kind: 'tally',
         batch: `arm${arm}`,
         day: addDays(DAY, -18),
-        counts: { rooted: arm === 0 ? 2 : 11, pupped: 0, rotted: 1, dried: 0, lost: 0 },
+        counts: {
+          rooted: arm === 0 ? 2 : 8,
+          pupped: arm === 0 ? 0 : 3,
+          rotted: 1,
+          dried: 0,
+          lost: 0,
+        },
+        ...(arm === 0 ? {} : { heads: 5 }),
       },
     ]),
   ] as object[]
@@ -165,6 +172,9 @@ describe('its page', () => {
     );
     expect(page.all('hy-trial-map td')).toHaveLength(24);
     expect(page.all('hy-trial-map td hy-mark')).toHaveLength(24);
+    // What its pieces bring is counted beside, and not judged.
+    expect(page.text).toContain('With pups');
+    expect(page.text).toContain('3, 5 in all');
     expect(page.text).toContain('Stopped before for harm only');
     expect(page.text).not.toContain('Give it up');
     expect((await mount(TrialPage, { id: 'nobody' }, ENTRIES)).text).toContain('No such trial');

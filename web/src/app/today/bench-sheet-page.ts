@@ -209,7 +209,7 @@ export class BenchSheetPage {
 
   private readonly rows = computed(() => {
     const state = this.state();
-    return walkStops(state, this.today()).flatMap((stop) =>
+    return walkStops(state, this.today(), this.verdicts()).flatMap((stop) =>
       stop.batches
         .filter((b) => b.cut !== null)
         .map((batch) => ({

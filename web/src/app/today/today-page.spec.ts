@@ -18,7 +18,7 @@ describe('today', () => {
       expect.stringMatching(/^Water 2 batches, about \d\.\d L in all$/),
       'Set 7 crowns in the mix',
       'Pot on 13 leaves',
-      'Feed at half strength',
+      'Feed at half strength, in its drink',
       'Touch one wound',
       'Look for roots: 2 batches',
       expect.stringMatching(/^First water, about \d+ mL each$/),

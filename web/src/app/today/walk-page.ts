@@ -115,7 +115,7 @@ export class WalkPage {
 
   /** Every batch to stop at, with the tray it stands in. */
   private readonly steps = computed(() =>
-    walkStops(this.state(), this.today()).flatMap((stop, n) =>
+    walkStops(this.state(), this.today(), this.verdicts()).flatMap((stop, n) =>
       stop.batches.map((batch) => ({ stop, stopNumber: n + 1, batch })),
     ),
   );
