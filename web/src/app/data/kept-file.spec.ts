@@ -345,6 +345,22 @@ describe('a kept file', () => {
     expect(kept.kept()).toMatchObject({ is: 'kept' });
   });
 
+  it('that another was just writing is read again in a moment, by itself', async () => {
+    const file = new DiskFile(writeJournal(notes(1)));
+    const { journal, kept } = await device(notes(1), file);
+    jest.useFakeTimers();
+    file.put('{');
+    window.dispatchEvent(new Event('focus'));
+    await jest.advanceTimersByTimeAsync(1_000);
+    expect(kept.kept()).toMatchObject({ is: 'failed' });
+    file.put(writeJournal(notes(1, 2)));
+    await jest.advanceTimersByTimeAsync(31_000);
+    jest.useRealTimers();
+    await settled();
+    expect(kept.kept()).toMatchObject({ is: 'kept' });
+    expect(journal.state().size).toBe(2);
+  });
+
   it('there is one of is chosen without being emptied', async () => {
     const file = new DiskFile(writeJournal(notes(1, 2, 3)));
     file.may = 'prompt';

@@ -72,7 +72,7 @@ const KEY = 'kept-file';
 const REST_MS = 5_000;
 /** Another device's entries are looked for so often, besides whenever one comes back to this window. */
 const LOOK_MS = 150_000;
-/** A file that arrives in part is looked at again after this, and is torn when nothing has come in so long. */
+/** A file that arrives in part, or could not be read or written, is looked at again after this, and is torn when nothing has come in so long. */
 const AGAIN_MS = 30_000;
 const TORN_MS = 120_000;
 /** Another device that writes at the same moment is done after so many tries. */
@@ -245,7 +245,7 @@ export class KeptFile {
     });
   }
 
-  /** Nothing that is thrown here ends the keeping: it is said, and tried again with the next entry or look. */
+  /** Nothing that is thrown here ends the keeping: it is said, and tried again in a moment. */
   private async guarded(work: (handle: FileHandle) => Promise<void>): Promise<void> {
     const { handle } = this;
     if (!handle) return;
@@ -253,8 +253,9 @@ export class KeptFile {
       await work(handle);
     } catch (error) {
       console.error('keeping the file', error);
-      if (this.handle === handle)
-        this.kept.set({ is: 'failed', name: handle.name, why: reasonOf(error) });
+      if (this.handle !== handle) return;
+      this.kept.set({ is: 'failed', name: handle.name, why: reasonOf(error) });
+      this.again.next();
     }
   }
 
