@@ -16,7 +16,6 @@ export * from './regime';
 export * from './planned-wound';
 export * from './first-drink';
 export * from './season-of';
-export * from './condition';
 export * from './lineage';
 export * from './pace-of';
 export * from './set-day';

@@ -3,6 +3,7 @@ export * from './reason';
 export * from './care-of';
 export * from './neighbours';
 export * from './mother';
+export * from './condition';
 export * from './rhythm';
 export { factsOf, unsetOf, type Facts } from './facts';
 export { nextLook, type NextLook } from './roots';

@@ -87,15 +87,48 @@ function lastDeed(state: State, mother: Mother, day: Day): MotherCare['deed'] {
   );
 }
 
+/** The day from which new heads on the stumps of a cut are looked for. */
+function headsFrom(on: Day, events: readonly MotherEvent[]): Day {
+  const looked = looksOf(events).at(-1);
+  return looked === undefined ? addDays(on, REGROWTH_FROM) : addDays(looked, REGROWTH_AGAIN);
+}
+
+const looksOf = (events: readonly MotherEvent[]): readonly Day[] =>
+  events.flatMap((e) => (e.kind === 'mothered' && e.what === 'looked' ? e.day : []));
+
+const eventsOf = (state: State, mother: Mother, from: Day, to: Day): readonly MotherEvent[] =>
+  (state.motherEvents.get(mother.id) ?? []).filter((e) => e.day >= from && e.day <= to);
+
+/** How long a mother is spared the knife after what was done to her. */
+export interface MotherRest {
+  readonly what: MotherDeed;
+  readonly on: Day;
+  readonly until: Day;
+}
+
+/**
+ * Until when a mother is not cut: her stumps regrow first, or her roots take hold. Several ways may be taken of her on
+ * one day.
+ * @returns null where nothing holds the knife back
+ */
+export function motherRestOf(state: State, mother: Mother, day: Day): MotherRest | null {
+  const deed = lastDeed(state, mother, day);
+  if (deed === null || deed.on === day) return null;
+  const { what, on } = deed;
+  const until =
+    what === 'cut'
+      ? headsFrom(on, eventsOf(state, mother, on, day))
+      : addDays(on, MOTHER_SHADE_DAYS);
+  return day < until && daysSince(on, day) <= MOTHER_UNTIL[what] ? { what, on, until } : null;
+}
+
 /** What a mother asks after a cut, a division or a repotting, until she is as before. */
 export function motherCareOf(state: State, mother: Mother, day: Day): MotherCare {
   const deed = lastDeed(state, mother, day);
   if (deed === null) return NOTHING;
   const { what, on } = deed;
   if (daysSince(on, day) > MOTHER_UNTIL[what]) return NOTHING;
-  const events = (state.motherEvents.get(mother.id) ?? []).filter(
-    (e) => e.day >= on && e.day <= day,
-  );
+  const events = eventsOf(state, mother, on, day);
   const asks: MotherAsk[] = [];
   const leave: MotherLeave[] = [];
   const ask = (
@@ -123,12 +156,10 @@ export function motherCareOf(state: State, mother: Mother, day: Day): MotherCare
   if (day >= feed && !done(events, 'feed') && grows(state, mother, day))
     ask('feed', feed, { why: 'mother-feed', what, on });
   const heads = headsSeen(events);
-  const looks = events.flatMap((e) => (e.kind === 'mothered' && e.what === 'looked' ? e.day : []));
+  const looks = looksOf(events);
   if (what === 'cut') {
     const where = regrowsAt(state, mother);
-    const looked = looks.at(-1);
-    const from =
-      looked === undefined ? addDays(on, REGROWTH_FROM) : addDays(looked, REGROWTH_AGAIN);
+    const from = headsFrom(on, events);
     if (day >= from) ask('looked', from, { why: 'regrowth', cut: on, where, heads }, 'look');
     else if (day >= dry)
       leave.push({ mother, until: from, reason: { why: 'regrowing', cut: on, where, heads } });

@@ -4,16 +4,8 @@ import { MatCheckbox } from '@angular/material/checkbox';
 import { EvidenceMark } from '../ui/evidence-mark';
 import { MatButton } from '@angular/material/button';
 import { MatOption, MatSelect } from '@angular/material/select';
-import {
-  conditionOf,
-  containersOf,
-  mixesOf,
-  plantOf,
-  type Condition,
-  type Plant,
-  drawnAs,
-} from '@hypogeon/core/bench';
-import { motherCareOf } from '@hypogeon/core/care';
+import { containersOf, mixesOf, plantOf, type Plant, drawnAs } from '@hypogeon/core/bench';
+import { type Condition, conditionOf, motherCareOf } from '@hypogeon/core/care';
 import { METHOD, grownAs, type MethodId } from '@hypogeon/core/botany';
 import { daysBetween, type Day } from '@hypogeon/core/days';
 import { ROOT_STATES, type Batch, type Mother, type MotherTending } from '@hypogeon/core/journal';

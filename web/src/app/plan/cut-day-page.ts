@@ -3,9 +3,9 @@ import { MatButton } from '@angular/material/button';
 import { MatOption, MatSelect } from '@angular/material/select';
 import { RouterLink } from '@angular/router';
 import * as z from 'zod';
-import { conditionOf, placesIn, plantDrawn, plantOf, takenAs } from '@hypogeon/core/bench';
+import { placesIn, plantDrawn, plantOf, takenAs } from '@hypogeon/core/bench';
 import { formOf, METHODS, methodAs, type MethodId } from '@hypogeon/core/botany';
-import { careOf } from '@hypogeon/core/care';
+import { careOf, conditionOf } from '@hypogeon/core/care';
 import { foldBatch, type State } from '@hypogeon/core/journal';
 import {
   cutFields,

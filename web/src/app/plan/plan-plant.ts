@@ -1,8 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
-import { conditionOf, drawnAs, plantDrawn, takenAs } from '@hypogeon/core/bench';
+import { drawnAs, plantDrawn, takenAs } from '@hypogeon/core/bench';
 import type { MethodId } from '@hypogeon/core/botany';
+import { conditionOf } from '@hypogeon/core/care';
 import type { Part } from '@hypogeon/core/look';
 import { pieceRule } from '@hypogeon/words';
 import { say } from '@hypogeon/messages/plan-plant';

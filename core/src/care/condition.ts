@@ -1,8 +1,8 @@
 import * as say from '@hypogeon/messages/core-condition';
+import { plantOf, seasonNow, seasonYear, type SeasonNow } from '../bench';
 import { addDays, daysBetween, type Day } from '../days';
 import type { CutReason, Examination, Mother, State } from '../journal';
-import { plantOf } from './plant';
-import { seasonNow, seasonYear, type SeasonNow } from './season-of';
+import { motherRestOf, type MotherRest } from './mother';
 
 /** Something about a mother, and what follows from it. */
 export interface ConditionNote {
@@ -44,6 +44,7 @@ export function conditionOf(state: State, mother: Mother, today: Day): Condition
   const notes = [
     ...allowed(mother),
     ...pests(looks, today),
+    ...rests(motherRestOf(state, mother, today), today),
     ...(looked ? seen(lately ?? looked, today) : []),
     ...look(looked, lately, today),
     ...seasonNotes(seasonOfMother(state, mother, today)),
@@ -89,6 +90,25 @@ function pests(looks: readonly Examination[], today: Day): readonly Note[] {
       says: say.cleanAgainButNot(),
       then: say.eggsHatchItShould({ cleanForDays: CLEAN_FOR_DAYS }),
       until,
+    },
+  ];
+}
+
+/** What was cut of her grows again first; what was parted or moved takes hold. */
+function rests(rest: MotherRest | null, today: Day): readonly Note[] {
+  if (rest === null) return [];
+  const ago = daysBetween(rest.on, today);
+  return [
+    {
+      weight: 'wait',
+      ...(rest.what === 'cut'
+        ? { says: say.cutDaysAgo({ ago }), then: say.itsStumpsGrowFirst() }
+        : {
+            says:
+              rest.what === 'divided' ? say.partedDaysAgo({ ago }) : say.repottedDaysAgo({ ago }),
+            then: say.itsRootsTakeHoldFirst(),
+          }),
+      until: rest.until,
     },
   ];
 }
