@@ -105,6 +105,17 @@ describe('the verdict on a pot', () => {
     expect(late.reason).toMatchObject({ why: 'overdue', school: 'top-25' });
   });
 
+  it('is not overdue with plenty of its water left, however long a careful school asks', () => {
+    const careful = (today: number) => judge(given({ school: 'third', today }));
+    const days = Array.from({ length: 45 }, (_, today) => careful(today));
+    const asks = days.findIndex((v) => v.kind === 'water');
+    const overdue = days.findIndex((v) => v.kind === 'overdue');
+    expect(asks).toBeGreaterThan(0);
+    // Asked for at two thirds; a third of it lasts days longer.
+    expect(overdue - asks).toBeGreaterThan(4);
+    for (const v of days.slice(overdue)) expect(v.fill.likely).toBeLessThan(1 / 3);
+  });
+
   it('knows of a drink on the same day, and does not ask for it twice', () => {
     const due = daysBetween(FROM, judge(given()).due!.likely);
     const waterings = [
