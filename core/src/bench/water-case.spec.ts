@@ -1,5 +1,5 @@
 import { addDays } from '../days';
-import { fold, type BatchFields } from '../journal';
+import { fold, type BatchFields, type State } from '../journal';
 import { judge } from '../water';
 import { batchPut, DAY, FIELDS, written } from '../testing/entries';
 import {
@@ -228,11 +228,16 @@ describe('the case of a batch', () => {
   });
 
   it('takes the school of the batch, else the grower’s, else what suits', () => {
-    const of = (...drafts: Drafts) => {
-      const s = life(POTTED, ...drafts);
-      return waterSchoolOf(s, s.batches.get('b1')!);
-    };
-    expect(of()).toBe('top-25');
+    const schoolOf = (s: State) => waterSchoolOf(s, s.batches.get('b1'));
+    const of = (...drafts: Drafts) => schoolOf(life(POTTED, ...drafts));
+    const inPot = (fields: BatchFields) => schoolOf(life({ ...POTTED, ...fields }));
+    // In grit the top dries long before the rest: there a stick tells, not a finger.
+    expect(of()).toBe('top-60');
+    expect(inPot({ mix: 'coir' })).toBe('top-25');
+    expect(inPot({ container: 'tray-4' })).toBe('top-25');
+    expect(inPot({ container: 'pot-12', mix: 'coir' })).toBe('top-60');
+    // What has no stores is not left so long, in grit neither.
+    expect(inPot({ taxon: 'haberlea-rhodopensis', method: 'leaf' })).toBe('top-25');
     expect(of(put('settings', 'grower', { waterSchool: 'third' }))).toBe('third');
     expect(
       of(

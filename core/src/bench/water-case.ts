@@ -1,7 +1,14 @@
 import { addDays, daysBetween, later, type Day } from '../days';
 import { spaceOn, type Batch, type State } from '../journal';
 import { fillPot, type FilledPot } from '../media';
-import { columnOf, dressingLeaves, mobilityAt, type WaterCase, type WaterSchoolId } from '../water';
+import {
+  columnOf,
+  dressingLeaves,
+  leftBelow,
+  mobilityAt,
+  type WaterCase,
+  type WaterSchoolId,
+} from '../water';
 import { dryingOf, spaceDrying } from './air-of';
 import { clockOf } from './clock-of';
 import { coverOn } from './canopy';
@@ -46,9 +53,18 @@ export function waterSchoolOf(state: State, batch: Batch): WaterSchoolId {
   return batch.waterSchool ?? state.settings.waterSchool ?? usualWaterSchool(state, batch);
 }
 
-/** Rot is the one loss that cannot be undone: by dryness, not by calendar; what has stores of its own, bone dry. */
-export function usualWaterSchool(state: State, { taxon }: Pick<Batch, 'taxon'>): WaterSchoolId {
-  return plantOf(state, taxon)?.taxon.waterSchool ?? 'top-25';
+/** With more than this of its water left a pot is not dry, whatever a finger’s first joint finds. 0.35–0.45. */
+const STILL_HOLDS = 0.4;
+
+/**
+ * Rot is the one loss that cannot be undone: by dryness, not by calendar. What has stores of its own is watered bone dry;
+ * where the top dries long before the rest, a stick tells, not a finger.
+ */
+export function usualWaterSchool(state: State, batch: Batch): WaterSchoolId {
+  const own = plantOf(state, batch.taxon)?.taxon.waterSchool;
+  if (own) return own;
+  const pot = potOf(state, batch);
+  return pot && leftBelow(pot) > STILL_HOLDS ? 'top-60' : 'top-25';
 }
 
 /** How deep stem or roots of a batch reach, mm: as told, else as is usual for what it is. */

@@ -80,7 +80,7 @@ export const taxonSchema = z.object({
     toC: z.number(),
     evidence: told,
   }),
-  /** How it is usually watered once it has roots, where that is not by the top of its pot. */
+  /** How it is usually watered once it has roots, whatever its pot: what has stores bone dry, what has none by the top. */
   waterSchool: z.enum(WATER_SCHOOLS).optional(),
   /** Its pieces are commonly rooted in water, too. */
   inWater: z.boolean().default(false),

@@ -1,5 +1,6 @@
 export * from './column';
 export * from './drying';
+export * from './left-below';
 export * from './watering';
 export * from './mobility';
 export * from './school';
