@@ -9,6 +9,8 @@ export * from './early-water';
 export * from './gate-shut';
 export * from './wound-input';
 export * from './medium-of';
+export * from './pot-of';
+export * from './water-school';
 export * from './water-case';
 export * from './verdict-on';
 export * from './potting';

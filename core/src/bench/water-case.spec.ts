@@ -14,6 +14,7 @@ import {
   potOf,
   shedOf,
   waterCaseOf,
+  usualSchool,
   waterSchoolOf,
 } from '.';
 
@@ -228,8 +229,12 @@ describe('the case of a batch', () => {
   });
 
   it('takes the school of the batch, else the grower’s, else what suits', () => {
-    const schoolOf = (s: State) => waterSchoolOf(s, s.batches.get('b1'));
+    const schoolOf = (s: State) => waterSchoolOf(s, s.batches.get('b1')!);
     const of = (...drafts: Drafts) => schoolOf(life(POTTED, ...drafts));
+    const because = (fields: BatchFields) => {
+      const s = life({ ...POTTED, ...fields });
+      return usualSchool(s, s.batches.get('b1')!).because;
+    };
     const inPot = (fields: BatchFields) => schoolOf(life({ ...POTTED, ...fields }));
     // In grit the top dries long before the rest: there a stick tells, not a finger.
     expect(of()).toBe('top-60');
@@ -238,6 +243,10 @@ describe('the case of a batch', () => {
     expect(inPot({ container: 'pot-12', mix: 'coir' })).toBe('top-60');
     // What has no stores is not left so long, in grit neither.
     expect(inPot({ taxon: 'haberlea-rhodopensis', method: 'leaf' })).toBe('top-25');
+    expect(because({})).toBe('dry-top');
+    expect(because({ container: 'tray-4' })).toBe('rot');
+    expect(because({ taxon: 'haberlea-rhodopensis', method: 'leaf' })).toBe('no-stores');
+    expect(because({ taxon: 'dracaena-trifasciata', method: 'leaf' })).toBe('stores');
     expect(of(put('settings', 'grower', { waterSchool: 'third' }))).toBe('third');
     expect(
       of(

@@ -1,23 +1,15 @@
 import { addDays, daysBetween, later, type Day } from '../days';
 import { spaceOn, type Batch, type State } from '../journal';
-import { fillPot, type FilledPot } from '../media';
-import {
-  columnOf,
-  dressingLeaves,
-  leftBelow,
-  mobilityAt,
-  type WaterCase,
-  type WaterSchoolId,
-} from '../water';
+import { columnOf, dressingLeaves, mobilityAt, type WaterCase } from '../water';
 import { dryingOf, spaceDrying } from './air-of';
 import { clockOf } from './clock-of';
 import { coverOn } from './canopy';
 import { hadRoots, hasRoots, inJar, isLaid, rowOf } from './course-of';
 import { chosenDays, firstDrink, gateClock } from './first-drink';
-import { containerOf, mixOf } from './medium-of';
-import { plantOf } from './plant';
 import { POTTED_REST, potting } from './potting';
 import { regimeFrom, regimeOn } from './regime';
+import { potOf } from './pot-of';
+import { waterSchoolOf } from './water-school';
 
 /** How far ahead the can is looked for, days. */
 export const OUTLOOK_DAYS = 60;
@@ -39,33 +31,6 @@ export const WET_START = 0.9;
 /** Depth of stem or roots where nobody said. Common practice, no source. */
 const USUAL_STEM_MM = 25;
 const LAID_MM = 8;
-
-/** The filled container of a batch; null while pot or mix is not told. */
-export function potOf(state: State, batch: Batch): FilledPot | null {
-  const told = potting(batch);
-  const container = told.container === undefined ? null : containerOf(state, told.container);
-  const mix = told.mix === undefined ? null : mixOf(state, told.mix);
-  return container && mix ? fillPot(mix.medium, container, mix.correction) : null;
-}
-
-/** The school a batch is watered by once it has roots: its own, the grower's, or what suits it. */
-export function waterSchoolOf(state: State, batch: Batch): WaterSchoolId {
-  return batch.waterSchool ?? state.settings.waterSchool ?? usualWaterSchool(state, batch);
-}
-
-/** With more than this of its water left a pot is not dry, whatever a finger’s first joint finds. 0.35–0.45. */
-const STILL_HOLDS = 0.4;
-
-/**
- * Rot is the one loss that cannot be undone: by dryness, not by calendar. What has stores of its own is watered bone dry;
- * where the top dries long before the rest, a stick tells, not a finger.
- */
-export function usualWaterSchool(state: State, batch: Batch): WaterSchoolId {
-  const own = plantOf(state, batch.taxon)?.taxon.waterSchool;
-  if (own) return own;
-  const pot = potOf(state, batch);
-  return pot && leftBelow(pot) > STILL_HOLDS ? 'top-60' : 'top-25';
-}
 
 /** How deep stem or roots of a batch reach, mm: as told, else as is usual for what it is. */
 export function stemDepthOf(state: State, batch: Batch): number {

@@ -47,6 +47,11 @@ describe('the water of a batch', () => {
     expect(page.all('hy-school-outlooks tr.marked')[0]!.textContent).toContain('Bone dry');
   });
 
+  it('says why a habit is the usual one, where nobody chose it', async () => {
+    expect((await settled('b-18')).text).not.toContain('Usual');
+    expect((await settled('b-21')).text).toContain('Usual: by dryness, not by calendar');
+  });
+
   it('notes a drink with its amount, a weight and a touch', async () => {
     const page = await settled('b-19');
     expect(page.text).toContain('Water, overdue');

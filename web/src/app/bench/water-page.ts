@@ -15,6 +15,7 @@ import { RouterLink } from '@angular/router';
 import { MatOption, MatSelect } from '@angular/material/select';
 import {
   batchTitle,
+  chosenSchool,
   containersOf,
   gateShutOn,
   mixesOf,
@@ -22,7 +23,9 @@ import {
   potOf,
   stemDepthOf,
   waterCaseOf,
+  usualSchool,
   waterSchoolOf,
+  type UsualBecause,
 } from '@hypogeon/core/bench';
 import { addDays, isDay } from '@hypogeon/core/days';
 import type { BatchFields } from '@hypogeon/core/journal';
@@ -61,6 +64,13 @@ import { NumberPipe } from '../ui/number-pipe';
 
 const BACK_DAYS = 28;
 const AHEAD_DAYS = 21;
+
+const USUAL: Readonly<Record<UsualBecause, () => string>> = {
+  stores: say.usualStores,
+  'no-stores': say.usualNoStores,
+  'dry-top': say.usualDryTop,
+  rot: say.usualRot,
+};
 
 /** The water of one batch: what the can may do, why, and what each school would make of it. */
 /** How water came to it. */
@@ -125,6 +135,12 @@ export class WaterPage {
   protected readonly school = computed<WaterSchoolId>(() => {
     const batch = this.batch();
     return batch ? waterSchoolOf(this.state(), batch) : 'top-25';
+  });
+  /** Why it is watered so, where nobody chose it. */
+  protected readonly usual = computed(() => {
+    const batch = this.batch();
+    if (!batch || chosenSchool(this.state(), batch) !== null) return null;
+    return USUAL[usualSchool(this.state(), batch).because]();
   });
   protected readonly hardWater = computed(() => {
     const space = this.batch()?.space;

@@ -152,11 +152,16 @@ export class MotherPage {
     const law = mother.protectedVariety ? (['rights'] as const) : [];
     const condition = conditionOf(state, mother, this.today());
     const batches = [...state.batches.values()].filter((b) => b.mother === mother.id);
+    const care = motherCareOf(this.state(), mother, this.today());
     return {
       mother,
       plant,
       condition,
-      care: motherCareOf(this.state(), mother, this.today()),
+      // That she regrows first, and until when, the headline says; how many heads have come it does not.
+      care: {
+        ...care,
+        leave: care.leave.filter((l) => l.reason.why !== 'regrowing' || l.reason.heads !== null),
+      },
       verdict: this.verdictWords(condition),
       where: whereToCut(condition.reasons, this.words.lengthUnit()),
       looked: condition.looked
