@@ -9,7 +9,7 @@ import type { Ask, Care, Leave } from './care';
 import { drinking } from './drink';
 import { daysSince, factsOf, type Facts } from './facts';
 import { jarring } from './jar';
-import { knownSince } from './known';
+import { knownSince, questionOf } from './known';
 import { heldFor, rotNear, type Neighbour } from './neighbours';
 import { FREE_LOOK_DAYS, HELD_DAYS, nextOf, PLUMP_DAYS, ROOTS_GROW_DAYS, STANDS } from './rhythm';
 import { isGrown, rooting } from './rooted';
@@ -90,6 +90,7 @@ const latest = new WeakMap<
 const sameNear = (a: Neighbour | null, b: Neighbour | null): boolean =>
   a?.batch === b?.batch && a?.day === b?.day && a?.link === b?.link;
 
+/** @param about one question, where no other answer is wanted: what cannot ask it is not worked out */
 function today(
   state: State,
   batch: Batch,
@@ -97,6 +98,7 @@ function today(
   day: Day,
   verdict: WaterVerdict | undefined,
   near: Neighbour | null,
+  about: string | null = null,
 ): Pick<Care, 'asks' | 'leave'> & { readonly due: readonly Ask[] } {
   const closure = facts.gate ? closureOn(facts.gate, day) : 1;
   const ask = new Asker(batch, day, batch.cut === null ? 0 : closure, facts.living);
@@ -104,15 +106,16 @@ function today(
   else if (isGrown(batch, facts, day)) grown(ask, facts, day);
   else {
     setting(ask, batch, facts, day);
-    if (!facts.inJar) drinking(ask, state, batch, facts, day, verdict);
-    looking(ask, batch, facts, day);
+    if (!facts.inJar && (about === null || DRINKS.has(about)))
+      drinking(ask, state, batch, facts, day, verdict);
+    if (about === null || LOOKS.has(about)) looking(ask, batch, facts, day);
     jarring(ask, state, batch, facts, day);
     rooting(ask, state, batch, facts, day);
     noonSun(ask, state, batch, facts, day);
   }
-  const wanted = (batch.cut === null ? ask.asks : signed(ask, guarded(ask, near, day))).map((a) =>
-    asKnown(state, batch, a, day),
-  );
+  const wanted = (batch.cut === null ? ask.asks : signed(ask, guarded(ask, near, day)))
+    .filter((a) => about === null || questionOf(a.kind) === about)
+    .map((a) => asKnown(state, batch, a, day));
   const due = asked(ask, wanted);
   const asks = forgotten(due, facts, day);
   if (asks.length === 0 && ask.leaves.length === 0) ask.leave('rooting', nothingDue(facts, day));
@@ -124,16 +127,39 @@ function asKnown(state: State, batch: Batch, ask: Ask, day: Day): Ask {
   if (ask.late <= 0) return ask;
   const until = putOffOf(batch, ask.kind)?.until ?? '';
   const due = until <= day ? later(ask.since, until) : ask.since;
-  const since = knownSince(
-    state,
-    batch,
-    { ...ask, since: due },
-    day,
-    (then, was, on) =>
-      careOf(then, was, on, ask.sure.by === 'pot' ? verdictOn(then, was, on) : undefined).asks,
+  const since = knownSince(state, batch, { ...ask, since: due }, day, (then, was, on) =>
+    asksAbout(
+      questionOf(ask.kind),
+      then,
+      was,
+      on,
+      ask.sure.by === 'pot' ? verdictOn(then, was, on) : undefined,
+    ),
   );
   return since === ask.since ? ask : { ...ask, since, late: daysSince(since, day) };
 }
+
+/**
+ * What a day asks of one question. An ask that stood for long without a touch takes others with it: then the whole day is
+ * worked out.
+ */
+function asksAbout(
+  question: string,
+  state: State,
+  batch: Batch,
+  day: Day,
+  verdict: WaterVerdict | undefined,
+): readonly Ask[] {
+  const facts = batch.ended === null ? factsOf(state, batch) : null;
+  if (facts === null || facts.living === 0 || daysSince(facts.lastTouch, day) > 2 * LEAST_STAND)
+    return careOf(state, batch, day, verdict).asks;
+  return today(state, batch, facts, day, verdict, rotNear(state, batch, day), question).asks;
+}
+
+/** Questions of the can; food comes in a drink. */
+const DRINKS: ReadonlySet<string> = new Set(['first-water', 'water', 'pool', 'pot-water', 'feed']);
+
+const LEAST_STAND = Math.min(...Object.values(STANDS));
 
 /** Long overdue is the same look. */
 const putOffOf = ({ putOff }: Batch, kind: Ask['kind']) =>

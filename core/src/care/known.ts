@@ -80,9 +80,7 @@ export function knownSince(
     const before = counted && LOOKS.has(question) ? null : batchBefore(log, last, batch.id);
     if (before === null) return last;
     // A look hangs on what this very batch has taught, too: by what it had taught by then.
-    const was = LOOKS.has(question)
-      ? { ...state, batches: new Map(state.batches).set(batch.id, before) }
-      : state;
+    const was = LOOKS.has(question) ? withBatch(state, before) : state;
     const asked = asksOf(was, before, last).find((a) => questionOf(a.kind) === question);
     // What was asked for and never late until then is late from then on.
     return asked && asked.late > 0 ? later(ask.since, asked.since) : last;
@@ -94,18 +92,36 @@ const found = memoBy<readonly Entry[], Day>(60);
 
 /** What had been told of a batch as it was known before a day. */
 const logs = new WeakMap<Batch, readonly Entry[]>();
+/** The whole of what such a part was taken from: of a part of a part the same as of the whole. */
+const wholes = new WeakMap<readonly Entry[], readonly Entry[]>();
 
 const befores = memo((_log: readonly Entry[]) => new Map<Day, Batch | null>());
 
 /** The batch as it was known before a day, its cut told; null where it was not. */
 function batchBefore(log: readonly Entry[], day: Day, id: string): Batch | null {
-  const kept = befores(log);
+  const whole = wholes.get(log) ?? log;
+  const kept = befores(whole);
   let known = kept.get(day);
   if (known === undefined) {
-    const earlier = log.filter((e) => toldOn(e) < day);
+    const earlier = whole.filter((e) => toldOn(e) < day);
     known = fold(earlier).batches.get(id) ?? null;
     if (known) logs.set(known, earlier);
+    wholes.set(earlier, whole);
     kept.set(day, known);
   }
   return known;
 }
+
+/** The bench as it is, with one batch as it was; of such a bench again the bench as it is. */
+function withBatch(state: State, before: Batch): State {
+  const is = asItIs.get(state) ?? state;
+  const known = withOne.get(before);
+  if (known && asItIs.get(known) === is) return known;
+  const was = { ...is, batches: new Map(is.batches).set(before.id, before) };
+  asItIs.set(was, is);
+  withOne.set(before, was);
+  return was;
+}
+
+const asItIs = new WeakMap<State, State>();
+const withOne = new WeakMap<Batch, State>();
