@@ -192,6 +192,7 @@ describe('a mother lately cut, parted or moved', () => {
       const { is, care } = her(...cutOn('crown', back));
       expect(is).toMatchObject({ verdict: 'wait', until: addDays(DAY, 21 - back) });
       expect(is.notes[0]!.says).toBe(`Cut ${back} days ago`);
+      expect(is.notes.map((n) => n.then).join(' ')).not.toContain('Nothing speaks against');
       expect(care.leave.map((l) => l.until)).toEqual([is.until]);
     }
     const { is } = her(...cutOn('crown', 11), {

@@ -41,14 +41,15 @@ export function conditionOf(state: State, mother: Mother, today: Day): Condition
   const looks = (state.examinations.get(mother.id) ?? []).filter((e) => e.day <= today);
   const looked = looks.at(-1) ?? null;
   const lately = latelySeen(looks, today);
-  const notes = [
+  const beside = [
     ...allowed(mother),
     ...pests(looks, today),
     ...rests(motherRestOf(state, mother, today), today),
-    ...(looked ? seen(lately ?? looked, today) : []),
     ...look(looked, lately, today),
     ...seasonNotes(seasonOfMother(state, mother, today)),
   ];
+  const free = beside.every((n) => n.weight !== 'stop' && n.weight !== 'wait');
+  const notes = [...(looked ? seen(lately ?? looked, today, free) : []), ...beside];
   const rank = { stop: 0, wait: 1, note: 2, good: 3 } as const;
   const sorted = notes.toSorted((a, b) => rank[a.weight] - rank[b.weight]);
   const verdict = sorted.some((n) => n.weight === 'stop')
@@ -139,7 +140,8 @@ function allowed(mother: Mother): readonly Note[] {
   return notes;
 }
 
-function seen(look: Examination, today: Day): readonly Note[] {
+/** @param free nothing else holds the knife back */
+function seen(look: Examination, today: Day, free: boolean): readonly Note[] {
   const notes: Note[] = [];
   const watered = look.wateredOn;
   const ago = watered === undefined ? null : daysBetween(watered, today);
@@ -176,7 +178,11 @@ function seen(look: Examination, today: Day): readonly Note[] {
       then: say.takeTheStalkOff(),
     });
   if (notes.length === 0 && look.turgid && look.clean)
-    notes.push({ weight: 'good', says: say.plumpAndClean(), then: say.nothingSpeaksAgainstA() });
+    notes.push({
+      weight: 'good',
+      says: say.plumpAndClean(),
+      then: free ? say.nothingSpeaksAgainstA() : '',
+    });
   return notes;
 }
 
