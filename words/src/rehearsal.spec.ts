@@ -1,10 +1,19 @@
 import { METHOD } from '@hypogeon/core/botany';
 import type { Outcome } from '@hypogeon/core/rehearse';
-import { differenceText, grownText, matterText, ofHundred, othersText, rootDaysText } from '.';
+import {
+  differenceText,
+  grownText,
+  livedText,
+  matterText,
+  ofHundred,
+  othersText,
+  rootDaysText,
+} from '.';
 import { METHOD_RULE } from './piece-rules';
 
 const outcome = (over: Partial<Outcome> = {}): Outcome => ({
   name: 'This plan',
+  counts: 'roots',
   rooted: { share: 0.88, se: 0.01 },
   rotted: { share: 0.05, se: 0.01 },
   dried: { share: 0.001, se: 0 },
@@ -26,6 +35,13 @@ describe('what a rehearsal comes to, in words', () => {
     expect(othersText(outcome())).toBe('5 rotted, 7 still without roots');
     expect(rootDaysText(outcome())).toBe('Roots on day 15–34, half by day 22.');
     expect(rootDaysText(outcome({ days: null }))).toBe('None roots.');
+    // A leaf lives by its young plant: the days are those of it, and are called so.
+    const leaf = { counts: 'plants' as const };
+    expect(othersText(outcome(leaf))).toContain('7 still without a young plant');
+    expect(livedText(outcome(leaf))).toBe('88 of 100 with a young plant (86–90)');
+    expect(livedText(outcome())).toBe('88 of 100 rooted (86–90)');
+    expect(rootDaysText(outcome(leaf))).toBe('Young plants on day 15–34, half by day 22.');
+    expect(rootDaysText(outcome({ ...leaf, days: null }))).toBe('None makes a young plant.');
     expect(grownText(outcome())).toBe('Since their roots: growth on 84% of their days.');
     expect(grownText(outcome({ grown: null }))).toBe('');
   });

@@ -29,23 +29,32 @@ export function ofHundred({ share, se }: Estimate, what: string): string {
   return say.of100({ hundred: hundred(share), what, range });
 }
 
-/** What became of the others: `5 rotted, 1 dried up, 6 wait`. */
-export function othersText({ rotted, dried, waiting }: Outcome): string {
+/** What became of the others: `5 rotted, 1 dried up, 6 still without roots`. */
+export function othersText({ rotted, dried, waiting, counts }: Outcome): string {
   return [
     [hundred(rotted.share), say.rotted()],
     [hundred(dried.share), say.driedUp()],
-    [hundred(waiting.share), say.stillWithoutRoots()],
+    [
+      hundred(waiting.share),
+      counts === 'plants' ? say.stillWithoutAYoungPlant() : say.stillWithoutRoots(),
+    ],
   ]
     .filter(([n]) => (n as number) > 0)
     .map(([n, word]) => `${n} ${word}`)
     .join(', ');
 }
 
-/** `Roots on day 15–34, half by day 22.`, of those that root. */
-export function rootDaysText({ days }: Outcome): string {
-  if (!days) return say.noneRoots();
+/** `88 of 100 rooted (86–90)`; of leaves and sections those with a young plant. */
+export const livedText = ({ rooted, counts }: Outcome): string =>
+  ofHundred(rooted, counts === 'plants' ? say.withAYoungPlant() : say.rooted());
+
+/** `Roots on day 15–34, half by day 22.`, of those that root; of leaves and sections the days of their young plants. */
+export function rootDaysText({ days, counts }: Outcome): string {
+  if (!days) return counts === 'plants' ? say.noneMakesAPlant() : say.noneRoots();
   const span = days.early === days.late ? `${days.early}` : `${days.early}–${days.late}`;
-  return say.onDayHalfBy({ span, half: days.half });
+  return counts === 'plants'
+    ? say.youngPlantsOnDay({ span, half: days.half })
+    : say.onDayHalfBy({ span, half: days.half });
 }
 
 /** `Since their roots: growth on 84% of their days.`: dry, they stand still. */

@@ -63,13 +63,18 @@ export function outlookOf(state: State, batch: Batch, change?: GrowthChange): Ou
   const figures = figuresOf(state, batch);
   const line = figures && growthOf(state, batch, change);
   if (!figures || !line) return null;
-  const belief = beliefOf(state, batch.taxon, figures);
-  const told = toldOf(state, batch);
+  const belief = memoOnce(() => beliefOf(state, batch.taxon, figures));
+  const told = memoOnce(() => toldOf(state, batch));
   const times = timesOf(state, batch, figures);
-  const group = told && evidenceFor(state, batch.taxon, figures);
-  const others = (): Float64Array =>
-    told && group ? batchWithout(group, batch.taxon, figures, belief, told) : belief.batch;
-  const own = (): Float64Array => (told === null ? belief.batch : laidIn(others(), told));
+  const others = (): Float64Array => {
+    const is = told();
+    const group = is && evidenceFor(state, batch.taxon, figures);
+    return is && group ? batchWithout(group, batch.taxon, figures, belief(), is) : belief().batch;
+  };
+  const own = (): Float64Array => {
+    const is = told();
+    return is === null ? belief().batch : laidIn(others(), is);
+  };
   const { cutOn } = batch;
   const around = memoOnce(() => airAround(state, batch, change));
   const { waiting, rooted } = standing(batch);
@@ -78,12 +83,14 @@ export function outlookOf(state: State, batch: Batch, change?: GrowthChange): Ou
     aheadOf({ kind, pieces, awaited, line, around, cutOn, looked });
   const basis = memoOnce(() => {
     const without = others();
+    const is = told();
     const awaited =
-      told === null
+      is === null
         ? awaitedRoots(without, times.roots, 0)
-        : rootsAhead(laidIn(without, told, scratch), times.roots, waitedFor(told));
+        : rootsAhead(laidIn(without, is, scratch), times.roots, waitedFor(is));
+    const { batch: believed, pace } = belief();
     return {
-      pace: without === belief.batch ? belief.pace.factor : paceIn(without).factor,
+      pace: without === believed ? pace.factor : paceIn(without).factor,
       roots: ahead('roots', waiting, awaited),
     };
   });
@@ -103,7 +110,9 @@ export function outlookOf(state: State, batch: Batch, change?: GrowthChange): Ou
     get around() {
       return around();
     },
-    belief,
+    get belief() {
+      return belief();
+    },
     times,
     own,
     others,

@@ -23,4 +23,11 @@ export const timesOf = (state: State, batch: Batch, way: TaxonMethod): Times =>
 
 /** What makes it a plant: of a leaf and a section the pup, of all else its roots. */
 export const plantTime = ({ roots, pups }: Times, { method }: TaxonMethod): WeibullTime =>
-  method === 'leaf' || method === 'leaf-section' ? (pups ?? roots) : roots;
+  makesPlants(method) ? (pups ?? roots) : roots;
+
+/** Whether pups are what makes a way's pieces plants, not roots. */
+export const countsPlants = ({ method, pups }: TaxonMethod): boolean =>
+  makesPlants(method) && pups !== null;
+
+const makesPlants = (method: TaxonMethod['method']): boolean =>
+  method === 'leaf' || method === 'leaf-section';

@@ -1,4 +1,4 @@
-import type { MethodId } from '../botany';
+import { countsPlants } from '../learn';
 import { MINUTES } from '../plan';
 import { lives, runBench, waitsOn, type BenchRun, type Fate } from './bench-run';
 import { luckOf } from './luck';
@@ -15,6 +15,8 @@ export interface Estimate {
 /** What came of one strategy. */
 export interface Outcome {
   readonly name: string;
+  /** What stands for rooted, and its days: roots; of leaves and sections the young plant. */
+  readonly counts: 'roots' | 'plants';
   readonly rooted: Estimate;
   readonly rotted: Estimate;
   readonly dried: Estimate;
@@ -100,19 +102,14 @@ export function* rehearsing(input: RehearsalInput): Generator<number, Rehearsal,
   return {
     ok: true,
     cuttings,
-    outcomes: strategies.map((s, i) => outcomeOf(s.name, s.way.method, runs[i]!, days)),
+    outcomes: strategies.map((s, i) => outcomeOf(s, runs[i]!, days)),
     differences: strategies.flatMap((_, a) =>
       strategies.slice(a + 1).map((__, k) => differenceOf(a, a + 1 + k, runs)),
     ),
   };
 }
 
-function outcomeOf(
-  name: string,
-  method: MethodId,
-  runs: readonly BenchRun[],
-  days: number,
-): Outcome {
+function outcomeOf({ name, way }: Strategy, runs: readonly BenchRun[], days: number): Outcome {
   const share = (is: (f: Fate) => boolean): Estimate =>
     estimateOf(runs.map((r) => [r.fates.filter(is).length, r.fates.length]));
   const fates = runs.flatMap((r) => r.fates);
@@ -127,6 +124,7 @@ function outcomeOf(
   let next = 0;
   return {
     name,
+    counts: countsPlants(way) ? 'plants' : 'roots',
     rooted: share(lives),
     rotted: share((f) => f.rotted >= 0),
     dried: share((f) => f.dried >= 0),
@@ -139,7 +137,7 @@ function outcomeOf(
     grown: grownOf(fates),
     waterings,
     litres: toTheDrop(runs.reduce((s, r) => s + r.litres, 0) / runs.length),
-    minutes: 100 * MINUTES[method] + WATERING_MIN * waterings,
+    minutes: 100 * MINUTES[way.method] + WATERING_MIN * waterings,
   };
 }
 

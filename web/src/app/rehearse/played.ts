@@ -4,7 +4,7 @@ import { MatProgressBar } from '@angular/material/progress-bar';
 import { bestOf, type Outcome, type Rehearsal } from '@hypogeon/core/rehearse';
 import {
   differenceText,
-  ofHundred,
+  livedText,
   othersText,
   REHEARSAL_PROBLEM,
   grownText,
@@ -43,7 +43,7 @@ import { Playing } from './playing';
                 </h2>
                 <hy-icon-array [outcome]="o" />
                 <p class="rooted my-0.5 headline text-lg">
-                  {{ says.rooted(o.rooted, say.rooted()) }}
+                  {{ says.rooted(o) }}
                 </p>
                 <p class="my-0.5">{{ says.others(o) }}</p>
                 <p class="my-0.5">{{ says.days(o) }} {{ says.grown(o) }}</p>
@@ -120,7 +120,7 @@ export class Played {
   readonly leaveOut = output<string>();
 
   protected readonly says = {
-    rooted: ofHundred,
+    rooted: livedText,
     others: othersText,
     days: rootDaysText,
     grown: grownText,
