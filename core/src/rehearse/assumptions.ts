@@ -85,11 +85,3 @@ export const DAMP_FOOT = 0.35;
 
 /** Eight times in ten lie within so many standard deviations of a normal. */
 export const Z80 = 1.2815515655446004;
-
-/**
- * The first roots of what lies on its mix wither where they lie bone dry and unsprayed for longer than this, days, until
- * they hold; and it is set back by so much growth. Common practice, no source, that they are kept sprayed; the figures
- * are working assumptions, 3–10 and 5–20.
- */
-export const WITHER_DAYS = 5;
-export const WITHER_GROWTH = 10;

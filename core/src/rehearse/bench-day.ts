@@ -48,8 +48,6 @@ import {
   TOO_THIRSTY,
   UNWIPED,
   WET_WOUND_HAZARD,
-  WITHER_DAYS,
-  WITHER_GROWTH,
   WOUND_SD,
 } from './assumptions';
 import type { BenchLuck, CuttingLuck } from './luck';
@@ -198,7 +196,6 @@ export function passDay(bench: Bench, day: number, { set, drink, look, warmerC =
   const grown = growthOn(grower, growing);
   const rooting =
     logged > LOGGED_DAYS ? ROOTS_LOGGED : set && parched > PARCHED_DAYS ? ROOTS_DRY : 1;
-  const withers = set && strategy.lies === true && parched > WITHER_DAYS;
   const warm = ROT_Q10 ** ((now.tempC - 22) / 10);
   const rotPace = strategy.rotPace ?? 1;
   const drowning = set ? WET_WOUND_HAZARD * (strategy.wiped ? 1 : UNWIPED) * wet : 0;
@@ -237,11 +234,6 @@ export function passDay(bench: Bench, day: number, { set, drink, look, warmerC =
     if (one.roots >= 0) {
       one.couldGrow += grown;
       one.grown += drinks ? grown : GROWTH_DRY * grown;
-    }
-    const young = one.roots >= 0 && day - one.roots < HOLD_AFTER && one.rooted < 0;
-    if (withers && young) {
-      one.roots = -1;
-      one.growth = Math.max(0, one.drinksAt - WITHER_GROWTH);
     }
     one.growth += grown * rooting * (one.reserves < TOO_THIRSTY ? 0.5 : 1);
     if (one.roots < 0 && one.growth >= one.drinksAt) one.roots = day;
