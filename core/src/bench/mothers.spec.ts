@@ -9,8 +9,9 @@ import {
 } from '../botany';
 import { sunUpHours } from '../climate';
 import { addDays } from '../days';
-import { append, fold, type KnownEntry, type MotherFields, type SpaceFields } from '../journal';
+import { append, fold, type KnownEntry, type SpaceFields } from '../journal';
 import { batchPut, DAY, FIELDS, written } from '../testing/entries';
+import { mother, settings, space, type Draft } from '../testing/mothers';
 import {
   clockOf,
   cutTogether,
@@ -27,35 +28,6 @@ import {
   seasonYear,
 } from '.';
 
-type Draft = Parameters<typeof written>[0];
-
-const space = (fields: SpaceFields, key = 'bench'): Draft => ({
-  kind: 'put',
-  record: 'space',
-  key,
-  day: DAY,
-  fields: { name: 'Bench', tempC: 21, rh: 0.5, ...fields },
-});
-const settings = (latitude: number): Draft => ({
-  kind: 'put',
-  record: 'settings',
-  key: 'grower',
-  day: DAY,
-  fields: { latitude },
-});
-const mother = (fields: MotherFields = {}, key = 'm1'): Draft => ({
-  kind: 'put',
-  record: 'mother',
-  key,
-  day: DAY,
-  fields: {
-    name: 'Bowl',
-    taxon: 'echeveria-elegans',
-    permission: 'own',
-    space: 'bench',
-    ...fields,
-  },
-});
 const taxon = (id: string) => CATALOGUE.find((t) => t.id === id)!;
 
 /** A temperate year with its warmest month at `warmest` (0 = January). */

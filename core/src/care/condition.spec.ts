@@ -1,38 +1,9 @@
 import type { MethodId } from '../botany';
 import { addDays } from '../days';
-import { fold, type KnownEntry, type MotherFields, type SpaceFields } from '../journal';
+import { fold, type KnownEntry } from '../journal';
 import { batchPut, DAY, FIELDS, written } from '../testing/entries';
+import { mother, settings, space, type Draft } from '../testing/mothers';
 import { conditionOf, motherCareOf } from '.';
-
-type Draft = Parameters<typeof written>[0];
-
-const space = (fields: SpaceFields, key = 'bench'): Draft => ({
-  kind: 'put',
-  record: 'space',
-  key,
-  day: DAY,
-  fields: { name: 'Bench', tempC: 21, rh: 0.5, ...fields },
-});
-const settings = (latitude: number): Draft => ({
-  kind: 'put',
-  record: 'settings',
-  key: 'grower',
-  day: DAY,
-  fields: { latitude },
-});
-const mother = (fields: MotherFields = {}, key = 'm1'): Draft => ({
-  kind: 'put',
-  record: 'mother',
-  key,
-  day: DAY,
-  fields: {
-    name: 'Bowl',
-    taxon: 'echeveria-elegans',
-    permission: 'own',
-    space: 'bench',
-    ...fields,
-  },
-});
 
 describe('the condition of a mother', () => {
   const on = addDays(DAY, 5);
