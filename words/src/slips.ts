@@ -85,7 +85,7 @@ const UNTIL: Readonly<Record<RegimeId, string>> = {
     return say.halfADrinkWhen();
   },
   get damp() {
-    return say.keepTheSurfaceJust();
+    return say.keepItJustDamp();
   },
   get mist() {
     return say.mistTheSurfaceEvery();

@@ -98,7 +98,7 @@ const LIVES: Readonly<Record<string, Told>> = {
     lines: [
       [0, 'cut', null],
       [2, 'set', null],
-      [5, 'water', /the surface kept just damp/, /bone dry/],
+      [5, 'water', /just damp round the stem/, /bone dry/],
     ],
   },
   'a jade in grit, dry until roots: that is what it means': {
@@ -298,7 +298,7 @@ const LIVES: Readonly<Record<string, Told>> = {
     lines: [
       [0, 'cut', null],
       [2, 'set', null, /Touch|[Mm]ist/],
-      [4, 'water', /the surface kept just damp/, /[Mm]ist/],
+      [4, 'water', /just damp round the stem/, /[Mm]ist/],
       [22, 'count 5r', null, /[Mm]isting|long without/],
     ],
   },

@@ -25,7 +25,7 @@ export const UNROOTED_NAME: Readonly<Record<UnrootedWaterId, string>> = {
     return say.aSmallDrinkWhen();
   },
   get damp() {
-    return say.theSurfaceKeptJust();
+    return say.justDampRoundThe();
   },
   get mist() {
     return say.misted();
@@ -43,7 +43,7 @@ export const REGIME_NAME: Readonly<Record<RegimeId, string>> = {
     return say.aSmallDrinkWhen();
   },
   get damp() {
-    return say.theSurfaceKeptJust();
+    return say.justDampRoundThe();
   },
   get mist() {
     return say.misted();

@@ -266,3 +266,15 @@ describe('the case of a batch', () => {
     expect(moist.evaporation[0]! / bare.evaporation[0]!).toBeCloseTo(0.7, 12);
   });
 });
+
+describe('how deep one feels what is kept damp', () => {
+  it.each([
+    ['a stem', {}, 25],
+    ['one set shallow', { stemMm: 12 }, 12],
+    ['a long branch: no finger goes deeper', { stemMm: 120 }, 25],
+    ['a leaf that lies', { method: 'leaf', course: 'laid' }, 3],
+    ['a leaf leaned under a layer that holds', { method: 'leaf', course: 'propped' }, 3],
+  ] as const)('%s', (_, fields, mm) => {
+    expect(given(life({ ...POTTED, ...fields }), day(5))?.feltMm).toBe(mm);
+  });
+});

@@ -1,6 +1,6 @@
 import { addDays, daysBetween, later, type Day } from '../days';
 import { spaceOn, type Batch, type State } from '../journal';
-import { columnOf, dressingLeaves, mobilityAt, type WaterCase } from '../water';
+import { columnOf, dressingLeaves, mobilityAt, SURFACE_MM, type WaterCase } from '../water';
 import { dryingOf, spaceDrying } from './air-of';
 import { clockOf } from './clock-of';
 import { coverOn } from './canopy';
@@ -36,6 +36,15 @@ const LAID_MM = 8;
 export function stemDepthOf(state: State, batch: Batch): number {
   return batch.stemMm ?? (isLaid(state, batch) ? LAID_MM : USUAL_STEM_MM);
 }
+
+/** A finger’s first joint: nobody feels deeper. Common practice, no source. */
+const FINGER_MM = 25;
+
+/** How deep one feels whether what is kept damp is damp, mm: at the end of its stem, of what lies on its mix at the top. */
+export const feltDepthOf = (state: State, batch: Batch): number =>
+  rowOf(state, batch).lies === 'on-surface'
+    ? SURFACE_MM
+    : Math.min(FINGER_MM, stemDepthOf(state, batch));
 
 /** Drinks since it was set, potted on or laid open again: what came before does not count as its first. */
 export function drinksOf(batch: Batch): Batch['waterings'] {
@@ -121,6 +130,7 @@ export function waterCaseOf(
       batch.here.waiting > 0,
     pieces: Math.max(1, Math.round(drinkersIn(batch) / (batch.containers ?? 1))),
     stemMm: stemDepthOf(state, batch),
+    feltMm: feltDepthOf(state, batch),
     ...gateAndFirst(state, batch, at),
     weanedAt: batch.rootedInWater && !last ? at(since) : null,
     laid: isLaid(state, batch) && !last,

@@ -350,7 +350,7 @@ const STORIES: readonly Story[] = [
     ],
   ],
   [
-    'trail with beads: its surface kept just damp',
+    'trail with beads: just damp round its stem',
     { taxon: 'curio-rowleyanus', method: 'trailing' },
     [
       [0, 'cut', '', '…'],

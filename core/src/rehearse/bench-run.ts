@@ -165,14 +165,14 @@ function again(
   regime: RegimeId | null,
   evaporation: readonly number[],
 ): boolean {
-  const { then, column } = strategy;
+  const { then, column, feltMm } = strategy;
   if (regime === 'dry') return false;
   // In its rest in the cold what has no roots is left dry.
   if ((regime === 'sip' || regime === 'half') && restsInCold(strategy, air[day]!, day))
     return false;
   if ('school' in then) {
     const school = schoolNow(strategy, regime);
-    return asksForWater({ column, evaporation, regime }, school, wetness, day, memory);
+    return asksForWater({ column, evaporation, regime, feltMm }, school, wetness, day, memory);
   }
   const since = day - memory.wateredAt;
   if ('everyDays' in then) return since >= then.everyDays;

@@ -12,6 +12,7 @@ import {
   potOf,
   rowOf,
   spaceDrying,
+  feltDepthOf,
   stemDepthOf,
   unrootedWaterOf,
   waitsForRoots,
@@ -99,6 +100,7 @@ export function standing(
   | 'column'
   | 'cover'
   | 'stemMm'
+  | 'feltMm'
   | 'lies'
   | 'wiped'
   | 'belief'
@@ -116,6 +118,7 @@ export function standing(
     column,
     cover: coverOf(batch, column, batch.count / (batch.containers ?? 1)),
     stemMm: stemDepthOf(state, batch),
+    feltMm: feltDepthOf(state, batch),
     lies: isLaid(state, batch),
     wiped: batch.disinfectant !== 'none',
     woundPace: paceOf(state).factor,

@@ -143,6 +143,7 @@ describe('a cutting, by closed forms', () => {
       beside: false,
       pieces: 1,
       stemMm: mine.stemMm,
+      feltMm: mine.feltMm,
       gateAt: null,
       firstAt: null,
       weanedAt: null,

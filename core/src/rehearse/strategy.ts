@@ -67,6 +67,8 @@ export interface Strategy {
   readonly cover: number;
   /** How deep stems reach, mm. */
   readonly stemMm: number;
+  /** How deep what is kept damp is felt for, mm. */
+  readonly feltMm: number;
   /** It lies on its mix, or is a crumb. */
   readonly lies?: boolean | undefined;
   readonly place: Place;

@@ -44,6 +44,8 @@ export interface WaterCase {
   readonly pieces: number;
   /** Depth to which stems or roots reach, mm. */
   readonly stemMm: number;
+  /** How deep what is kept damp is felt for, mm. */
+  readonly feltMm: number;
   /** From the day its gate opens; null while that cannot be said. */
   readonly gateAt: number | null;
   /** Its school of first water waits until then; null while it waits for roots. */

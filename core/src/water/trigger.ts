@@ -48,7 +48,12 @@ export interface Memory {
 
 /** Whether a school would water now. */
 export function asksForWater(
-  { column, evaporation, regime }: Pick<WaterCase, 'column' | 'evaporation' | 'regime'>,
+  {
+    column,
+    evaporation,
+    regime,
+    feltMm,
+  }: Pick<WaterCase, 'column' | 'evaporation' | 'regime' | 'feltMm'>,
   school: WaterSchoolId,
   wetness: Wetness,
   at: number,
@@ -59,9 +64,13 @@ export function asksForWater(
   switch (school) {
     case 'mist':
       return at - memory.wateredAt >= mistEvery(evaporation[at] ?? 0);
-    // In grit the very surface is dry within hours: no oftener than a mist would be given.
+    // In grit the very surface is dry within hours: no oftener than a mist would be given; and what is kept damp is damp
+    // where its stem ends, again once that is dry. Common practice, no source.
     case 'surface':
-      return at - memory.wateredAt >= sipEvery(regime, evaporation[at] ?? 0) && dryAt(SURFACE_MM);
+      return (
+        at - memory.wateredAt >= sipEvery(regime, evaporation[at] ?? 0) &&
+        dryAt(regime === 'damp' ? feltMm : SURFACE_MM)
+      );
     case 'top-25':
       return dryAt(25);
     case 'top-60':

@@ -42,6 +42,7 @@ function given(over: Partial<WaterCase> = {}, pot = 'pot-7'): WaterCase {
     touches: [],
     school: 'top-25',
     stemMm: 25,
+    feltMm: 25,
     gateAt: 0,
     firstAt: 0,
     weanedAt: null,
@@ -267,6 +268,20 @@ describe('schools are triggers on one and the same pot', () => {
         expect(asksForWater(c, school, dryPot, 2, memory)).toBe(true);
     }
     for (const s of WATER_SCHOOLS) expect(WATER_SCHOOL[s].id).toBe(s);
+  });
+
+  it('what is kept damp drinks again once it is dry where its stem ends, not where grit dries within hours', () => {
+    const c = given({ regime: 'damp', feltMm: 25 }, 'pot-7');
+    const memory = { wateredAt: 0, boneDryDays: 0 };
+    const asks = (feltMm: number, below: number): boolean => {
+      const wet = evenly(c.column, below);
+      const layers = wet.layers.map((w, i) => (c.column.middle[i]! < 10 ? 0.05 : w));
+      return asksForWater({ ...c, feltMm }, 'surface', { ...wet, layers }, 4, memory);
+    };
+    expect(asks(25, 0.6)).toBe(false);
+    expect(asks(25, 0.2)).toBe(true);
+    // What lies on its mix has the surface alone.
+    expect(asks(3, 0.6)).toBe(true);
   });
 });
 
