@@ -85,6 +85,7 @@ export interface Facts {
   readonly missing: readonly ('pot' | 'mix')[];
   /** It stands where it is to grow: nothing is potted on until its pot is full of roots. */
   readonly staysPut: boolean;
+  /** Somebody last stood at it; a forecast is made at the desk. */
   readonly lastTouch: Day;
 }
 
@@ -172,7 +173,7 @@ function workOut(state: State, batch: Batch, figures: TaxonMethod | null): Facts
       ...(told.mix === undefined ? (['mix'] as const) : []),
     ],
     staysPut: staysPut(state, batch),
-    lastTouch: batch.entries.at(-1)?.day ?? batch.cutOn,
+    lastTouch: batch.entries.findLast((e) => e.kind !== 'forecast')?.day ?? batch.cutOn,
   };
 }
 

@@ -90,6 +90,7 @@ export const FACE_KINDS = [
   'first water twice',
   'buried wound touched',
   'first water and its step',
+  'promised, other days',
 ] as const;
 export type FaceKind = (typeof FACE_KINDS)[number];
 
@@ -219,7 +220,61 @@ function onOneDay(
       check('waited for by none', batch.here.waiting > 0, () => 'roots not yet, of none');
   if (first?.band === 'do' && chosenDays(batch) === null)
     doAsAsked(state, batch, first, day, check);
-  if (n % 10 === 0 && living > 0) inCalendar(state, batch, day, steps, verdicts, check);
+  if (n % 10 === 0 && living > 0) {
+    inCalendar(state, batch, day, steps, verdicts, check);
+    whenPromised(state, batch, day, care, living, check);
+  }
+}
+
+/** What is said, without the batch it is said of; sums made in another order differ in their last digits. */
+const said = (what: unknown): string =>
+  JSON.stringify(what, (key, value: unknown) =>
+    key === 'batch' ? undefined : typeof value === 'number' ? value.toPrecision(9) : value,
+  );
+
+/** That it is promised to somebody, and what was forecast of it, changes no day and no verdict. */
+function whenPromised(
+  state: State,
+  batch: Batch,
+  day: Day,
+  care: Care,
+  living: number,
+  check: Check,
+): void {
+  const told = { day, by: 'phone' };
+  const likely = { rooted: 0.7, low: 0.4, high: 0.9, rotted: 0.1, dried: 0 };
+  const after = fold([
+    ...[...state.log.values()].flat(),
+    {
+      ...{ ...told, kind: 'put', record: 'order', key: 'promise' },
+      ...{ id: 'promise', at: `${day}T20:00:00.000Z~0000` },
+      fields: {
+        taxon: batch.taxon,
+        count: living + 3,
+        by: addDays(day, 20),
+        from: [{ batch: batch.id, count: living }],
+      },
+    },
+    {
+      ...{ ...told, kind: 'forecast', batch: batch.id, days: 120, cuttings: living, ...likely },
+      ...{ id: 'forecast', at: `${day}T20:00:00.000Z~0001` },
+    },
+  ] as Entry[]);
+  const promised = after.batches.get(batch.id)!;
+  const then = careOf(after, promised, day, verdictOn(after, promised, day));
+  for (const part of ['asks', 'leave', 'steps'] as const)
+    check(
+      'promised, other days',
+      said(then[part]) === said(care[part]),
+      () => `${part}: ${said(care[part])}, promised ${said(then[part])}`,
+    );
+  check(
+    'promised, other days',
+    after.orders.has('promise') &&
+      promised.forecasts.length === batch.forecasts.length + 1 &&
+      said(slipOf(after, promised, day)) === said(slipOf(state, batch, day)),
+    () => 'slip, or the promise itself was not told',
+  );
 }
 
 /** What waits to be set is to be set, or dries for it; what is bare waits for roots; what is set is not to be set. */
