@@ -1,7 +1,7 @@
 import { addDays } from '../days';
 import { fold, type BatchFields } from '../journal';
 import { batchPut, DAY, FIELDS, written } from '../testing/entries';
-import { agendaOn, roundOn, taskDone, verdictsOn, type Round } from '.';
+import { agendaOn, batchesByPlace, roundOn, taskDone, verdictsOn, type Round } from '.';
 
 type Life = Parameters<typeof written>[number];
 const none = { rooted: 0, pupped: 0, rotted: 0, dried: 0, lost: 0 };
@@ -28,6 +28,32 @@ function round(on: number, life: readonly Life[], fields: Partial<BatchFields> =
   return roundOn(fold(written(space, batchPut({ ...FIELDS, ...fields }), ...life)), day(on));
 }
 describe('the round of a bench', () => {
+  it('is put together bench by bench: the parts are the whole', () => {
+    const other: Life = { ...space, key: 'shelf', fields: { name: 'Shelf', tempC: 20, rh: 0.5 } };
+    const ids = ['b1', 'b2', 'b3', 'b4'];
+    const where = ['shelf', 'bench', 'gone', 'bench'];
+    const state = fold(
+      written(
+        space,
+        other,
+        ...ids.flatMap((batch, i): Life[] => [
+          batchPut({ ...FIELDS, space: where[i] }, batch),
+          { kind: 'cut', batch, day: DAY },
+          { kind: 'stuck', batch, day: day(3) },
+        ]),
+      ),
+    );
+    const places = batchesByPlace(state, day(40)).map((batches) => batches.map((b) => b.id));
+    expect(places).toEqual([['b2', 'b4'], ['b1'], ['b3']]);
+    const whole = roundOn(state, day(40));
+    const parts = places.map((of) => roundOn(state, day(40), undefined, new Set(of)));
+    for (const band of ['do', 'look', 'leave'] as const) {
+      const named = (round: Round): string[] => round[band].map((x) => `${x.batch.id} ${x.kind}`);
+      expect(parts.flatMap(named).sort()).toEqual(named(whole).sort());
+    }
+    expect(whole.look.length + whole.do.length).toBeGreaterThan(3);
+  });
+
   it('orders what is left alone by the day its gate opens, wounds before roots', () => {
     const state = fold(
       written(

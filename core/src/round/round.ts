@@ -10,7 +10,7 @@ import {
 } from '../care';
 import { dayNumber, type Day } from '../days';
 import { settleAll, type Broken } from '../faults';
-import type { Batch, State } from '../journal';
+import { spaceOn, type Batch, type State } from '../journal';
 import type { WaterVerdict } from '../water';
 import { noticesOn, type Notice } from './notices';
 
@@ -37,11 +37,30 @@ export function verdictsOn(state: State, today: Day): Verdicts {
   return new Map(results.flatMap((verdict) => (verdict ? [[verdict.id, verdict]] : [])));
 }
 
-/** The care of every batch, by band: what to leave alone, to look at, to do. */
-export function roundOn(state: State, today: Day, verdicts: Verdicts = new Map()): Round {
-  const { results, broken } = settleAll(state.batches.values(), (b) =>
-    careOf(state, b, today, verdicts.get(b.id)),
-  );
+/** All batches, place by place as one walks them: those of the spaces in their order, then of what is none. */
+export function batchesByPlace(state: State, today: Day): readonly (readonly Batch[])[] {
+  const places = new Map<string, Batch[]>([...state.spaces.keys()].map((id) => [id, []]));
+  for (const batch of state.batches.values()) {
+    const space = spaceOn(batch, today, batch.stuck !== null);
+    const there = places.get(space);
+    if (there) there.push(batch);
+    else places.set(space, [batch]);
+  }
+  return [...places.values()].filter((batches) => batches.length > 0);
+}
+
+/**
+ * The care of every batch, by band: what to leave alone, to look at, to do.
+ * @param only ids of those that are asked for; null for all
+ */
+export function roundOn(
+  state: State,
+  today: Day,
+  verdicts: Verdicts = new Map(),
+  only: ReadonlySet<string> | null = null,
+): Round {
+  const asked = [...state.batches.values()].filter((b) => only === null || only.has(b.id));
+  const { results, broken } = settleAll(asked, (b) => careOf(state, b, today, verdicts.get(b.id)));
   const leave: Leave[] = [];
   const look: Look[] = [];
   const todo: Do[] = [];

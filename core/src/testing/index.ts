@@ -10,3 +10,4 @@ export { drawsOf } from './draws';
 export { biasOfOpen } from './open-world';
 export { alikeCalledDifferent } from './trial-world';
 export { closedAtGate, COARSE_THUMB, FINE_THUMB, NEVER_TOUCHED } from './wound-world';
+export { batchPut, FIELDS, written } from './entries';

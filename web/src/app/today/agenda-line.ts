@@ -48,7 +48,7 @@ const LOUD: ReadonlySet<Line['kind']> = new Set(['water', 'first-water', 'pot-wa
         <span class="title font-bold phone:leading-tight">{{ title() }}</span>
         <span
           class="flex gap-1.5 min-w-0 quiet small whitespace-nowrap phone:flex-wrap phone:gap-y-0 phone:whitespace-normal phone:leading-tight"
-          ><span class="name overflow-hidden text-ellipsis">{{ who() }}</span>
+          ><span class="name overflow-hidden text-ellipsis phone:line-clamp-2">{{ who() }}</span>
           @if (late(); as l) {
             <span class="late flex-none text-ink font-semibold">{{ l }}</span>
           }

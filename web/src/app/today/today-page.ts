@@ -28,6 +28,7 @@ import { AirStrip } from './air-strip';
 import { Bands, type Band } from './bands';
 import { DayNotices } from './day-notices';
 import { LeaveRuler } from './leave-ruler';
+import { LookedOver } from './looked-over';
 import { Welcome } from './welcome';
 
 /** Lines as many as one works through before looking at the list again; the rest is a tap away. */
@@ -58,6 +59,7 @@ export class TodayPage {
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   private readonly injector = inject(Injector);
   private readonly water = inject(Water);
+  protected readonly lookedOver = inject(LookedOver);
   protected readonly words = inject(Words);
   protected readonly state = inject(Journal).state;
   protected readonly today = inject(Today).day;
@@ -67,10 +69,14 @@ export class TodayPage {
   protected readonly empty = computed(() => this.state().batches.size === 0);
   /** Numbers that jump are not believed: nothing is counted before the pots are judged. */
   protected readonly judged = computed(
-    () => this.empty() || this.water.settled() || this.water.slow(),
+    () =>
+      this.empty() ||
+      ((this.water.settled() || this.water.slow()) && this.lookedOver.only()?.size !== 0),
   );
+  /** The first benches stand while the others are looked over: nothing is counted before all of them are. */
+  protected readonly whole = this.lookedOver.all;
   protected readonly round = computed(() =>
-    roundOn(this.state(), this.today(), this.water.verdicts()),
+    roundOn(this.state(), this.today(), this.water.verdicts(), this.lookedOver.only()),
   );
   protected readonly counts = computed((): Readonly<Record<Band, number>> => {
     const round = this.round();
