@@ -49,8 +49,8 @@ describe('what a rehearsal comes to, in words', () => {
   it('two against each other, and no difference where chance alone would do', () => {
     const apart = (share: number, se: number) =>
       differenceText({ a: 0, b: 1, rooted: { share, se } }, 'This plan', 'Set at once');
-    expect(apart(0.23, 0.015)).toBe('This plan roots 23 more of 100 than set at once (20–26).');
-    expect(apart(-0.1, 0.01)).toBe('This plan roots 10 fewer of 100 than set at once (8–12).');
+    expect(apart(0.23, 0.015)).toBe('This plan brings on 23 more of 100 than set at once (20–26).');
+    expect(apart(-0.1, 0.01)).toBe('This plan brings on 10 fewer of 100 than set at once (8–12).');
     expect(apart(0.01, 0.02)).toBe('This plan and set at once: no difference to speak of.');
   });
 });

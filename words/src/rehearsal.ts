@@ -73,7 +73,7 @@ export function differenceText(difference: Difference, a: string, b: string): st
   const more = n > 0;
   const [from, to] = more ? [low, high] : [-high, -low];
   const range = from === to ? '' : ` (${from}–${to})`;
-  return say.rootsOf100Than({
+  return say.bringsOnOf100({
     a,
     abs: Math.abs(n),
     what: more ? say.more() : say.fewer(),

@@ -244,6 +244,14 @@ export class WaterPage {
 
   protected readonly thirsty = isThirsty;
 
+  /** How often from here on; what has no roots drinks another way once it has. */
+  protected next({ everyDays, reason }: WaterVerdict): string {
+    if (!everyDays) return '';
+    const days = this.words.days(everyDays);
+    const unrooted = reason.why === 'first-drink' || (reason.why === 'regime' && !reason.rooted);
+    return unrooted ? say.thenAboutEveryUntil({ days }) : say.thenAboutEvery({ days });
+  }
+
   protected headline(v: WaterVerdict): string {
     switch (v.kind) {
       case 'closed':

@@ -67,7 +67,11 @@ import { Playing } from './playing';
               }
             </ul>
             <p class="quiet small">
-              {{ say.leafAndRootRooted({ number: words.number(p.cuttings) }) }}
+              {{
+                p.outcomes[0]?.counts === 'plants'
+                  ? say.leafAndRootWith({ number: words.number(p.cuttings) })
+                  : say.leafAndRootRooted({ number: words.number(p.cuttings) })
+              }}
             </p>
           </section>
         } @else {

@@ -36,7 +36,7 @@ describe('trying a plan first', () => {
     expect(wide).toBeCloseTo(260, 6);
     expect(bar[0]!.classList).toContain('rooted');
     expect(page.text).toMatch(
-      /This plan (roots \d+ (more|fewer) of 100 than|and) set at once, watered weekly/,
+      /This plan (brings on \d+ (more|fewer) of 100 than|and) set at once, watered weekly/,
     );
     expect(page.root.innerHTML).not.toContain('NaN');
   });

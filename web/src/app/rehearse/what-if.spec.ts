@@ -33,7 +33,7 @@ describe('what if, of a batch', () => {
     const page = await mount(WhatIfPage, { id: 'b-24' });
     await played(page);
     await until(page, () => page.text.includes('2,000 cuttings'));
-    expect(page.text).toMatch(/By its course roots \d+ more of 100 than watered today/);
+    expect(page.text).toMatch(/By its course brings on \d+ more of 100 than watered today/);
   });
 
   it('a settled one: told again, beside what really came', async () => {
