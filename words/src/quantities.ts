@@ -71,6 +71,10 @@ export const ruleText = (text: string, unit: LengthUnit): string =>
         return `${low}${high === undefined || high === low ? '' : `–${high}`} in`;
       });
 
+/** A depth that nobody measured to a hundredth: `25 mm`, `1 in`, as a ruler shows it. @param mm > 0 */
+export const depthText = (mm: number, unit: LengthUnit): string =>
+  ruleText(`${Math.max(1, Math.round(mm))} mm`, unit);
+
 /** To an eighth where small, to a half from two inches on, whole from ten. @param inches > 0 */
 function rulerInches(inches: number): string {
   const parts = inches < 2 ? 8 : inches < 10 ? 2 : 1;

@@ -9,7 +9,7 @@ import * as say from '@hypogeon/messages/verdicts';
 import { capital } from './capital';
 import { counted, NOUN } from './plural';
 import { volumeText } from './amounts';
-import { lengthText, ruleText } from './quantities';
+import { depthText, ruleText } from './quantities';
 import { percent } from './shares';
 import type { Speech } from './speech';
 
@@ -83,7 +83,7 @@ export function verdictReasonText(reason: VerdictReason, speech: Speech): string
     case 'first-mist':
       return say.itIsSafeNow();
     case 'first-drink':
-      return say.itIsSafeNowA({ length: lengthText(reason.depthMm, speech.length, speech.locale) });
+      return say.itIsSafeNowA({ length: depthText(reason.depthMm, speech.length) });
     case 'holds': {
       const weaning = reason.weaning ? say.rootsFromWaterAre() : '';
       if (reason.school === 'mist') return say.mistedLatelyTheSurface({ weaning });

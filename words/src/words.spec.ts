@@ -2,6 +2,7 @@ import {
   counted,
   daySpan,
   dayText,
+  depthText,
   lengthText,
   longDay,
   monthName,
@@ -27,6 +28,16 @@ describe('quantities in the grower’s units', () => {
     [8, 'in', '0.31 in'],
   ] as const)('%d mm in %s is %s', (mm, unit, text) => {
     expect(lengthText(mm, unit)).toBe(text);
+  });
+
+  it.each([
+    [25, 'mm', '25 mm'],
+    [25, 'in', '1 in'],
+    [9.4, 'in', '3/8 in'],
+    [0.2, 'mm', '1 mm'],
+    [35, 'in', '1 3/8 in'],
+  ] as const)('a depth of %d mm in %s is %s, as a ruler shows it', (mm, unit, text) => {
+    expect(depthText(mm, unit)).toBe(text);
   });
 
   it.each([

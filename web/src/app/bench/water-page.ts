@@ -60,7 +60,6 @@ import { Field, FieldControl } from '../forms/field';
 import { numberFrom } from '../forms/number';
 import { BreachDialog, type BreachQuestion } from './breach-dialog';
 import { SchoolOutlooks } from './school-outlooks';
-import { NumberPipe } from '../ui/number-pipe';
 
 const BACK_DAYS = 28;
 const AHEAD_DAYS = 21;
@@ -90,7 +89,6 @@ const HOW: Readonly<Record<WaterManner, () => string>> = {
     DayField,
     MatOption,
     MatSelect,
-    NumberPipe,
     Field,
     FieldControl,
     RouterLink,

@@ -20,6 +20,7 @@ import {
   counted,
   decimal,
   moneyText,
+  depthText,
   ruleText,
   doseText,
   daySpan,
@@ -223,6 +224,11 @@ export class Words {
 
   length(mm: number): string {
     return lengthText(mm, this.lengthUnit(), this.locale());
+  }
+
+  /** A depth as a ruler shows it: nobody measured it to a hundredth. */
+  depth(mm: number): string {
+    return depthText(mm, this.lengthUnit());
   }
 
   /** A length as it is put into a field: its number in the grower's unit, fine enough to be read back. */

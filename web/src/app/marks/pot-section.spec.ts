@@ -1,4 +1,5 @@
 import { fillPot, mediumOf, SHELF, USUAL_CONTAINERS, type FilledPot } from '@hypogeon/core/media';
+import { LOCALE } from '../data/locale';
 import { mount, type Bench } from '../../testing/mount';
 import { PotSection } from './pot-section';
 
@@ -31,6 +32,20 @@ describe('a pot cut through', () => {
     expect(ys).toHaveLength(Math.floor(pot.depthMm / 10) + 1);
     const steps = ys.slice(1).map((y, i) => y - ys[i]!);
     for (const step of steps) expect(step).toBeCloseTo(steps[0]!, 6);
+  });
+
+  it('in inches has a tick for every half, and a figure at every whole one', async () => {
+    const pot = filled('pot-12');
+    const page = await mount(
+      PotSection,
+      { pot },
+      [],
+      [{ provide: LOCALE, useValue: () => 'en-US' }],
+    );
+    expect(page.all('svg path.tick')).toHaveLength(Math.floor(pot.depthMm / 12.7) + 1);
+    const figures = page.all('svg text.scale').map((t) => t.textContent.trim());
+    expect(figures.slice(0, 2)).toEqual(['1 in', '2 in']);
+    expect(page.text).toMatch(/soggy layer [\d /]+ in/);
   });
 
   it('is wet from below, drier at the top as the day has it, and never more than full', async () => {

@@ -89,9 +89,9 @@ const SLICES = 28;
             'M0 ' + v.soil + 'H' + v.outLeft + 'M' + v.outRight + ' ' + v.soil + 'H' + v.width
           "
         />
-        @for (tick of v.ticks; track tick.cm) {
-          <path class="tick" [attr.d]="'M2 ' + tick.y + 'h' + (tick.cm % 5 === 0 ? 9 : 5)" />
-          @if (tick.cm % 5 === 0 && tick.cm > 0) {
+        @for (tick of v.ticks; track tick.y) {
+          <path class="tick" [attr.d]="'M2 ' + tick.y + 'h' + (tick.says ? 9 : 5)" />
+          @if (tick.says && !$first) {
             <text class="scale" x="14" [attr.y]="tick.y + 4">{{ tick.says }}</text>
           }
         }
@@ -111,7 +111,7 @@ const SLICES = 28;
       }
       @if (v.foot !== null) {
         <span class="label" [style.top.%]="(v.foot / v.height) * 100">{{
-          say.soggyLayer({ length: words.length(footMm()) })
+          say.soggyLayer({ length: words.depth(footMm()) })
         }}</span>
       }
     }
@@ -298,11 +298,7 @@ export class PotSection {
       stem: stemMm === undefined ? null : soil + Math.min(stemMm, depthMm) * scale,
       pool: (this.poolMl() / Math.max(this.pot().litres * 1000, 1)) * depthMm * scale,
       grains: grainsIn({ top: soil, bottom: base, left, right }, medium.parts, scale),
-      ticks: Array.from({ length: Math.floor(depthMm / 10) + 1 }, (_, cm) => ({
-        cm,
-        y: soil + cm * 10 * scale,
-        says: this.words.lengthUnit() === 'in' ? this.words.length(cm * 10) : say.cm({ cm }),
-      })),
+      ticks: this.ticks(depthMm).map(({ mm, says }) => ({ y: soil + mm * scale, says })),
     };
   });
 
@@ -314,9 +310,19 @@ export class PotSection {
       mix,
       percent: this.words.percent(water),
       percent2: this.words.percent(air),
-      length: this.words.length(footMm),
+      length: this.words.depth(footMm),
     });
   });
+
+  /** Every centimetre, each fifth with its figure; or every half inch, each whole one with its figure. */
+  private ticks(depthMm: number): readonly { readonly mm: number; readonly says: string }[] {
+    const inches = this.words.lengthUnit() === 'in';
+    const [step, named] = inches ? [12.7, 2] : [10, 5];
+    return Array.from({ length: Math.floor(depthMm / step) + 1 }, (_, n) => {
+      const says = inches ? this.words.depth(n * step) : say.cm({ cm: n });
+      return { mm: n * step, says: n % named === 0 ? says : '' };
+    });
+  }
 
   private wetnessAt(depthMm: number): number {
     const layers = this.layers();
