@@ -33,16 +33,15 @@ export class LookedOver {
 
   /** Nothing is left to look over before the whole day can be told. */
   readonly all = computed(
-    () =>
-      this.over() === this.journal.book() ||
-      this.journal.state().batches.size <= AT_ONCE ||
-      this.water.slow(),
+    () => this.over() === this.journal.book() || this.journal.state().batches.size <= AT_ONCE,
   );
   /** Batches that have been looked over, by id; null where all have. */
   readonly only = computed(() => (this.all() ? null : this.finished()));
 
   constructor() {
     effect(() => {
+      // Whoever waited too long for the pots has the whole day, and keeps it when they come.
+      if (this.water.slow()) this.over.set(this.journal.book());
       if (!this.water.settled()) return;
       const [state, day] = [this.journal.state(), this.today.day()];
       const verdicts = this.water.verdicts();
