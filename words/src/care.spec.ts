@@ -104,7 +104,7 @@ describe('sentences with a quantity, in both systems', () => {
     [
       { why: 'verdict', is: { why: 'first-drink', depthMm: 25 } },
       /no deeper than the stem \(25 mm\)/,
-      /no deeper than the stem \(0\.98 in\)/,
+      /no deeper than the stem \(1 in\)/,
     ],
     [
       { why: 'verdict', is: { why: 'asks', fill: 0.22, school: 'top-25', days: 3 } },
