@@ -94,11 +94,12 @@ export async function trayDrawn(
       const start = performance.now();
       const stands = new Promise<void>((resolve) => {
         const seen = new MutationObserver(() => {
-          if (document.querySelectorAll('[data-cell] svg').length < cells) return;
+          const pictures = [...document.querySelectorAll<HTMLImageElement>('[data-cell] img[src]')];
+          if (pictures.length < cells) return;
           seen.disconnect();
-          resolve();
+          resolve(Promise.all(pictures.map((picture) => picture.decode())).then(() => undefined));
         });
-        seen.observe(document.body, { childList: true, subtree: true });
+        seen.observe(document.body, { childList: true, subtree: true, attributes: true });
       });
       [...document.querySelectorAll('a')].find((a) => a.textContent.includes('Full tray'))!.click();
       await stands;

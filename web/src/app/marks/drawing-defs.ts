@@ -19,7 +19,7 @@ export class DrawingDefs {
   private readonly ids = new Map<Drawn, Map<string, string>>();
   private holder: SVGElement | null = null;
   private drawings = 0;
-  private drawing = false;
+  private drawing: Promise<void> | null = null;
   private readonly waiting: ((pencil: Pencil) => void)[] = [];
 
   constructor() {
@@ -60,6 +60,11 @@ export class DrawingDefs {
     return this.kept(drawn(look, 'plant'), sign, ({ drawSign }) => drawSign(look, sign, size));
   }
 
+  /** Until all that was asked for so far is drawn, or could not be. */
+  async drawn(): Promise<void> {
+    await this.drawing;
+  }
+
   private kept(of: Drawn, how: string, draw: (pencil: Pencil) => readonly Shape[]): string {
     const small = how.startsWith('small');
     return this.keptAs(of, how, (pencil) => this.paths(draw(pencil), small));
@@ -75,7 +80,7 @@ export class DrawingDefs {
       const group = this.element('g', { id });
       this.place().append(group);
       this.waiting.push((pencil) => group.append(...draw(pencil)));
-      if (!this.drawing) void this.drawWaiting();
+      this.drawing ??= this.drawWaiting();
     }
     return id;
   }
@@ -85,7 +90,6 @@ export class DrawingDefs {
    * for, some at a time, so that a tap is heard between them.
    */
   private async drawWaiting(): Promise<void> {
-    this.drawing = true;
     try {
       const pencil = await import('@hypogeon/core/draw');
       while (this.waiting.length > 0) {
@@ -96,7 +100,7 @@ export class DrawingDefs {
     } catch {
       // Out of reach for now: pages stand without pictures, and the next one that is asked for tries again.
     } finally {
-      this.drawing = false;
+      this.drawing = null;
     }
   }
 

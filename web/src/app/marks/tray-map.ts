@@ -13,8 +13,8 @@ import type { Drawn, Part } from '@hypogeon/core/look';
 import type { Day } from '@hypogeon/core/days';
 import type { Batch, Outcome } from '@hypogeon/core/journal';
 import { say } from '@hypogeon/messages/tray-map';
-import { CuttingMark } from './cutting-mark';
 import { markOf, OUTCOME_WORD } from './mark-state';
+import { Stamp } from './stamp';
 
 /** More places than this are not drawn: no tray has them, and no eye follows. */
 const MOST_DRAWN = 240;
@@ -36,7 +36,7 @@ export interface PlacesCounted {
 /** The marks in the tray's real rows. Places are marked, then told what became of them. */
 @Component({
   selector: 'hy-tray-map',
-  imports: [MatButton, CuttingMark],
+  imports: [MatButton, Stamp],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div
@@ -61,7 +61,7 @@ export interface PlacesCounted {
           [class.gone]="cell.gone"
           (click)="tap(cell.place)"
         >
-          <hy-mark [piece]="piece()" [state]="cell.state" [size]="44" />
+          <img [hyStamp]="piece()" [state]="cell.state" [size]="44" />
         </button>
       }
     </div>

@@ -224,5 +224,7 @@ export class LibraryPage {
 const oldNames = (synonyms: readonly string[], query: string): readonly string[] =>
   query.trim() === ''
     ? []
-    : synonyms.map((s) => say.formerly({ s })); /** As many plants as a wide screen shows. */
+    : synonyms.map((s) => say.formerly({ s }));
+
+/** As many plants as a wide screen shows. */
 const SCREENFUL = 30;

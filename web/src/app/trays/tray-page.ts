@@ -36,8 +36,8 @@ import { Actions } from '../data/actions';
 import { Journal } from '../data/journal';
 import { Today } from '../data/today';
 import { oneAtATime } from '../data/one-at-a-time';
-import { CuttingMark } from '../marks/cutting-mark';
 import { markOf, OUTCOME_WORD } from '../marks/mark-state';
+import { Stamp } from '../marks/stamp';
 import { Field, FieldControl } from '../forms/field';
 import { KIND_WORD } from './trays-page';
 import { namePage } from '../shell/page-title';
@@ -51,7 +51,7 @@ import { namePage } from '../shell/page-title';
     MatOption,
     MatSelect,
     CdkDrag,
-    CuttingMark,
+    Stamp,
     Field,
     FieldControl,
     RouterLink,
