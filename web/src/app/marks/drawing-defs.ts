@@ -109,6 +109,7 @@ export class DrawingDefs {
       this.element('path', {
         d,
         // What all of them share stands once, in `styles.scss`: a wall of plants has thousands.
+        class: 'hy-stroke',
         style: [
           `fill:${fill ? `var(--mark-fill, var(--plant-${fill}))` : 'none'}`,
           `stroke:${line ? `var(--mark-line, var(--plant-${line}-ink))` : 'none'}`,

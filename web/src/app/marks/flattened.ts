@@ -25,7 +25,6 @@ export function flattened(svg: SVGElement, size: number): string {
   for (const use of svg.querySelectorAll('use')) {
     const own = page.createElementNS(svg.namespaceURI!, 'g');
     for (const { name, value } of use.attributes) if (name !== 'href') own.setAttribute(name, value);
-    own.classList.add('hy-drawn');
     const drawing = page.getElementById(use.getAttribute('href')!.slice(1));
     for (const stroke of drawing?.children ?? []) own.append(stroke.cloneNode(true));
     use.replaceWith(own);
