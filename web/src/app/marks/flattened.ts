@@ -23,15 +23,16 @@ const LINK = /^url\("?#([^")]+)"?\)$/;
 export function flattened(svg: SVGElement, size: number): string {
   const page = svg.ownerDocument;
   for (const use of svg.querySelectorAll('use')) {
-    const own = page.createElementNS(svg.namespaceURI!, 'g');
-    for (const { name, value } of use.attributes) if (name !== 'href') own.setAttribute(name, value);
+    const own = page.createElementNS(svg.namespaceURI, 'g');
+    for (const { name, value } of use.attributes)
+      if (name !== 'href') own.setAttribute(name, value);
     const drawing = page.getElementById(use.getAttribute('href')!.slice(1));
     for (const stroke of drawing?.children ?? []) own.append(stroke.cloneNode(true));
     use.replaceWith(own);
   }
   const borrowed = new Map<string, Element>();
   const picture = painted(svg, borrowed);
-  const defs = page.createElementNS(svg.namespaceURI!, 'defs');
+  const defs = page.createElementNS(svg.namespaceURI, 'defs');
   defs.append(...borrowed.values());
   picture.prepend(defs);
   picture.setAttribute('width', String(size));

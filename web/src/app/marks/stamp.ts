@@ -7,7 +7,6 @@ import { Stamps } from './stamps';
 @Directive({
   selector: 'img[hyStamp]',
   host: {
-    alt: '',
     draggable: 'false',
     '[attr.src]': 'picture()() || null',
     '[attr.width]': 'size()',

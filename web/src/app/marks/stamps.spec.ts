@@ -1,4 +1,4 @@
-import { Component } from '@angular/core';
+import { ChangeDetectionStrategy, Component } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import type { Drawn, Part } from '@hypogeon/core/look';
 import { mount } from '../../testing/mount';
@@ -8,10 +8,11 @@ import { FRESH, type MarkState } from './mark-state';
 import { Stamp } from './stamp';
 
 @Component({
+  changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [Stamp],
   template: `
     @for (state of states; track $index) {
-      <img [hyStamp]="piece" [state]="state" [size]="40" />
+      <img alt="" [hyStamp]="piece" [state]="state" [size]="40" />
     }
   `,
 })

@@ -47,7 +47,7 @@ export class Stamps {
   /** The address of the picture; empty until it is drawn. */
   of(piece: Drawn | Part, state: MarkState, size: number): Signal<string> {
     let stamps = this.known.get(piece);
-    if (!stamps) this.known.set(piece, (stamps = new Map()));
+    if (!stamps) this.known.set(piece, (stamps = new Map<string, WritableSignal<string>>()));
     const key = JSON.stringify({ state, size } satisfies Stamped);
     let stamp = stamps.get(key);
     if (!stamp) {

@@ -61,7 +61,7 @@ export interface PlacesCounted {
           [class.gone]="cell.gone"
           (click)="tap(cell.place)"
         >
-          <img [hyStamp]="piece()" [state]="cell.state" [size]="42" />
+          <img alt="" [hyStamp]="piece()" [state]="cell.state" [size]="42" />
         </button>
       }
     </div>
