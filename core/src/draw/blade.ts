@@ -1,6 +1,6 @@
 import { FIELD, FINE_FROM, SOIL, type Habit, type Look, type Part } from '../look';
 import { fullLook, type FullLook } from './full-look';
-import { boxOf, type Box, type Point, type Stroke } from './pen';
+import { boxOf, pointsOf, wayOf, type Box, type Point, type Stroke } from './pen';
 import { placedPlant } from './plant';
 
 /** Where the blade goes, or where a leaf comes off: a line across, in the field of a drawn plant. */
@@ -50,7 +50,7 @@ const feet: Find = (strokes, { fill }) => {
   const right = out.find(({ box }) => centre(box)[0] >= middle);
   return [left, right].flatMap((leaf) => {
     if (!leaf) return [];
-    const foot = leaf.stroke.steps[0]!.at[0]!;
+    const foot = pointsOf(leaf.stroke)[0]!;
     const [x, y] = centre(leaf.box);
     const size = Math.hypot(leaf.box.right - leaf.box.left, leaf.box.bottom - leaf.box.top);
     const half = Math.min(ACROSS, Math.max(3, size * 0.3));
@@ -96,8 +96,7 @@ const joints: Find = (strokes, look) => {
     .sort((a, b) => a.box.top - b.box.top);
   if (bodies.length === 0) return underHead(strokes, look, 'crown');
   return bodies.slice(0, 2).map(({ stroke, box }) => {
-    const outline = stroke.steps.flatMap(({ at }) => at);
-    const foot = outline.reduce((a, b) => (distance(b, root) < distance(a, root) ? b : a));
+    const foot = pointsOf(stroke).reduce((a, b) => (distance(b, root) < distance(a, root) ? b : a));
     const [x, y] = centre(box);
     const half = Math.max(4.5, Math.min(box.right - box.left, box.bottom - box.top) * 0.4);
     return across(between(foot, [x, y], 0.12), [x - foot[0], y - foot[1]], half);
@@ -137,7 +136,7 @@ const FINDS: Partial<Readonly<Record<Part, Find>>> = {
 function stemsOf(strokes: readonly Stroke[], stem: string): readonly (readonly Point[])[] {
   return strokes
     .filter(({ line, fill, fine, width }) => line === stem && fill === null && !fine && width >= 1)
-    .map(({ steps }) => steps.flatMap(({ at }) => at.slice(-1)))
+    .map(wayOf)
     .filter((points) => lengthOf(points) >= LEAST_STEM);
 }
 

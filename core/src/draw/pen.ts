@@ -9,9 +9,17 @@ interface Step {
   readonly at: readonly Point[];
 }
 
+/** Where a point of a drawing comes to stand: `[a, b, c, d, e, f]` puts (x, y) at (a x + c y + e, b x + d y + f), as in SVG. */
+export type Turn = readonly [a: number, b: number, c: number, d: number, e: number, f: number];
+
+const AS_DRAWN: Turn = [1, 0, 0, 1, 0, 0];
+
 /** An outline with what it is filled and drawn with. */
 export interface Stroke {
+  /** As the pen went. */
   readonly steps: readonly Step[];
+  /** Where it stands: what is turned and moved many times over is worked out once, when it is put down. */
+  readonly turn: Turn;
   readonly fill: Tone | null;
   /** Null where it has no outline. */
   readonly line: Tone | null;
@@ -46,13 +54,21 @@ export class Pen {
   }
 
   /** A filled body with its outline in its own ink, or in another. */
-  filled(fill: Tone, more: Partial<Omit<Stroke, 'steps' | 'fill'>> = {}): Stroke {
-    return { steps: this.steps, fill, line: fill, width: 1.2, fine: false, ...more };
+  filled(fill: Tone, more: Partial<Omit<Stroke, 'steps' | 'turn' | 'fill'>> = {}): Stroke {
+    return {
+      steps: this.steps,
+      turn: AS_DRAWN,
+      fill,
+      line: fill,
+      width: 1.2,
+      fine: false,
+      ...more,
+    };
   }
 
   /** A line alone. */
   drawn(line: Tone, width = 1.2, fine = false): Stroke {
-    return { steps: this.steps, fill: null, line, width, fine };
+    return { steps: this.steps, turn: AS_DRAWN, fill: null, line, width, fine };
   }
 }
 
@@ -86,35 +102,57 @@ export function through(points: readonly Point[]): Pen {
   return pen;
 }
 
-export type Turn = (at: Point) => Point;
+/** First as they stand, then by another turn. */
+const after = ([a, b, c, d, e, f]: Turn, [a0, b0, c0, d0, e0, f0]: Turn): Turn => [
+  a * a0 + c * b0,
+  b * a0 + d * b0,
+  a * c0 + c * d0,
+  b * c0 + d * d0,
+  a * e0 + c * f0 + e,
+  b * e0 + d * f0 + f,
+];
 
-export const turned = (strokes: readonly Stroke[], turn: Turn): readonly Stroke[] =>
-  strokes.map((stroke) => ({
-    ...stroke,
-    steps: stroke.steps.map((step) => ({ ...step, at: step.at.map(turn) })),
-  }));
+const turned = (strokes: readonly Stroke[], turn: Turn): readonly Stroke[] =>
+  strokes.map((stroke) => ({ ...stroke, turn: after(turn, stroke.turn) }));
 
 export const moved = (strokes: readonly Stroke[], dx: number, dy: number): readonly Stroke[] =>
-  turned(strokes, ([x, y]) => [x + dx, y + dy]);
+  turned(strokes, [1, 0, 0, 1, dx, dy]);
 
 export const scaled = (strokes: readonly Stroke[], by: number): readonly Stroke[] =>
-  turned(strokes, ([x, y]) => [x * by, y * by]);
+  turned(strokes, [by, 0, 0, by, 0, 0]);
+
+/** Scaled about a point, which comes to stand at another. */
+export const placed = (
+  strokes: readonly Stroke[],
+  by: number,
+  [x, y]: Point,
+  [toX, toY]: Point,
+): readonly Stroke[] => turned(strokes, [by, 0, 0, by, toX - x * by, toY - y * by]);
 
 /** Turned about a point, degrees with the clock. */
 export function rotated(
   strokes: readonly Stroke[],
   degrees: number,
-  [cx, cy]: Point = [0, 0],
+  [x, y]: Point = [0, 0],
 ): readonly Stroke[] {
-  const [sin, cos] = [Math.sin((degrees * Math.PI) / 180), Math.cos((degrees * Math.PI) / 180)];
-  return turned(strokes, ([x, y]) => [
-    cx + (x - cx) * cos - (y - cy) * sin,
-    cy + (x - cx) * sin + (y - cy) * cos,
-  ]);
+  const [sin, cos] = [Math.sin(radians(degrees)), Math.cos(radians(degrees))];
+  return turned(strokes, [cos, sin, -sin, cos, x - x * cos + y * sin, y - x * sin - y * cos]);
 }
 
 export const mirrored = (strokes: readonly Stroke[]): readonly Stroke[] =>
-  turned(strokes, ([x, y]) => [-x, y]);
+  turned(strokes, [-1, 0, 0, 1, 0, 0]);
+
+const stand =
+  ([a, b, c, d, e, f]: Turn) =>
+  ([x, y]: Point): Point => [a * x + c * y + e, b * x + d * y + f];
+
+/** The points of a stroke where they stand, those that pull at curves as well. */
+export const pointsOf = ({ steps, turn }: Stroke): readonly Point[] =>
+  steps.flatMap(({ at }) => at.map(stand(turn)));
+
+/** The points a stroke goes through, where they stand. */
+export const wayOf = ({ steps, turn }: Stroke): readonly Point[] =>
+  steps.flatMap(({ at }) => at.slice(-1).map(stand(turn)));
 
 export interface Box {
   readonly left: number;
@@ -125,17 +163,20 @@ export interface Box {
 
 /** What holds all points, those that pull at curves as well; null of nothing. */
 export function boxOf(strokes: readonly Stroke[]): Box | null {
-  let box: { left: number; top: number; right: number; bottom: number } | null = null;
-  for (const { steps } of strokes)
+  let [left, top, right, bottom] = [Infinity, Infinity, -Infinity, -Infinity];
+  for (const { steps, turn } of strokes) {
+    const [a, b, c, d, e, f] = turn;
     for (const { at } of steps)
-      for (const [x, y] of at) {
-        box ??= { left: x, top: y, right: x, bottom: y };
-        if (x < box.left) box.left = x;
-        if (x > box.right) box.right = x;
-        if (y < box.top) box.top = y;
-        if (y > box.bottom) box.bottom = y;
+      for (const point of at) {
+        const x = a * point[0] + c * point[1] + e;
+        const y = b * point[0] + d * point[1] + f;
+        if (x < left) left = x;
+        if (x > right) right = x;
+        if (y < top) top = y;
+        if (y > bottom) bottom = y;
       }
-  return box;
+  }
+  return left <= right ? { left, top, right, bottom } : null;
 }
 
 /** An outline as SVG tells it. */
@@ -146,12 +187,28 @@ export interface Shape {
   readonly width: number;
 }
 
-const short = (value: number): string => `${Math.round(value * 10) / 10}`;
+/** To a tenth. Made of two whole numbers, which are written far more quickly than a broken one. */
+function short(value: number): string {
+  const tenths = Math.round(Math.abs(value) * 10);
+  const sign = value < 0 && tenths > 0 ? '-' : '';
+  const rest = tenths % 10;
+  const whole = (tenths - rest) / 10;
+  return rest === 0 ? `${sign}${whole}` : `${sign}${whole}.${rest}`;
+}
 
-const pathOf = ({ steps }: Stroke): string =>
-  steps
-    .map(({ to, at }) => `${to}${at.map(([x, y]) => `${short(x)} ${short(y)}`).join(' ')}`)
-    .join('');
+function pathOf({ steps, turn }: Stroke): string {
+  const [a, b, c, d, e, f] = turn;
+  let path = '';
+  for (const { to, at } of steps) {
+    path += to;
+    for (let i = 0; i < at.length; i++) {
+      const [x, y] = [at[i]![0], at[i]![1]];
+      if (i > 0) path += ' ';
+      path += `${short(a * x + c * y + e)} ${short(b * x + d * y + f)}`;
+    }
+  }
+  return path;
+}
 
 /**
  * Strokes as SVG tells them, those behind first. What follows one another in the same way and is a fill or a line alone

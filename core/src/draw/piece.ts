@@ -8,11 +8,12 @@ import type { Part, Piece } from '../look';
 import {
   boxOf,
   ellipse,
+  moved,
   Pen,
+  placed,
   rotated,
   shapesOf,
   through,
-  turned,
   type Shape,
   type Stroke,
 } from './pen';
@@ -122,7 +123,7 @@ const TOP: Readonly<Record<Habit, Draw>> = {
 };
 
 const raised = (strokes: readonly Stroke[], by: number): readonly Stroke[] =>
-  turned(strokes, ([x, y]) => [x, y - by]);
+  moved(strokes, 0, -by);
 
 /** A strand as it is laid: rising a little, its leaves on both sides. */
 const lying: Draw = (look, detail) =>
@@ -262,8 +263,5 @@ export function drawPiece(look: Look, part: Part, size: number): readonly Shape[
   const shift =
     Math.min(0, most - (box.right - middle) * by) + Math.max(0, -most - (box.left - middle) * by);
   const line = hangs ? LINE - box.bottom * by : LINE;
-  return shapesOf(
-    turned(strokes, ([x, y]) => [MARK_FIELD / 2 + (x - middle) * by + shift, line + y * by]),
-    fine,
-  );
+  return shapesOf(placed(strokes, by, [middle, 0], [MARK_FIELD / 2 + shift, line]), fine);
 }

@@ -3,7 +3,7 @@ import { fronds } from './fronds';
 import { climber, trail } from './hanging';
 import { fullLook, type FullLook } from './full-look';
 import { FIELD, FINE_FROM, SOIL, type Habit, type Look } from '../look';
-import { boxOf, shapesOf, turned, type Shape, type Stroke } from './pen';
+import { boxOf, placed, shapesOf, type Shape, type Stroke } from './pen';
 import { rosette, stalked, type Detail } from './rosette';
 import { herb, mat, stacked } from './stems';
 import { stones } from './stones';
@@ -62,7 +62,7 @@ export function placedPlant(
   const middle = (box.left + box.right) / 2;
   const down = hangs ? MARGIN - box.top * scale : SOIL;
   return {
-    strokes: turned(strokes, ([x, y]) => [FIELD / 2 + (x - middle) * scale, down + y * scale]),
+    strokes: placed(strokes, scale, [middle, 0], [FIELD / 2, down]),
     soil: hangs ? null : SOIL,
   };
 }

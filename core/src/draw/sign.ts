@@ -6,10 +6,10 @@ import {
   ellipse,
   moved,
   Pen,
+  placed,
   scaled,
   shapesOf,
   through,
-  turned,
   type Point,
   type Shape,
   type Stroke,
@@ -320,7 +320,7 @@ export function drawSign(look: Look, sign: SignPicture, size: number): readonly 
   const by = ROOM / Math.max(box.right - box.left, box.bottom - box.top);
   const [x0, y0] = [(box.left + box.right) / 2, (box.top + box.bottom) / 2];
   return shapesOf(
-    turned(strokes, ([x, y]) => [SIGN_FIELD / 2 + (x - x0) * by, SIGN_FIELD / 2 + (y - y0) * by]),
+    placed(strokes, by, [x0, y0], [SIGN_FIELD / 2, SIGN_FIELD / 2]),
     size >= FINE_FROM,
   );
 }

@@ -73,4 +73,30 @@ describe('benches looked over', () => {
     expect(page.text).toMatch(/240 to look at|239 to look at/);
     expect(page.journal.state().batches.get('batch-0')?.counts.rooted).toBe(1);
   });
+
+  it('goes on when nothing else is to be done, here or on another page', async () => {
+    const idle: IdleRequestCallback[] = [];
+    const asks = jest.fn((goOn: IdleRequestCallback) => idle.push(goOn));
+    Object.assign(window, { requestIdleCallback: asks, cancelIdleCallback: () => undefined });
+    try {
+      const today = await mount(TodayPage, {}, bench(240));
+      const over = TestBed.inject(LookedOver);
+      for (let turns = 0; turns < 100 && idle.length === 0; turns++) await today.settle();
+      // The thread is taken by other things: what stands is what was worked out before.
+      const stood = over.only()?.size;
+      expect(idle.length).toBeGreaterThan(0);
+      expect(over.all()).toBe(false);
+      for (let turns = 0; turns < 5; turns++) await today.settle();
+      expect(over.only()?.size).toBe(stood);
+      for (let turns = 0; turns < 400 && !over.all(); turns++) {
+        for (const goOn of idle.splice(0)) goOn({ didTimeout: false, timeRemaining: () => 40 });
+        await today.settle();
+      }
+      expect(over.all()).toBe(true);
+    } finally {
+      const page = window as Partial<Window>;
+      delete page.requestIdleCallback;
+      delete page.cancelIdleCallback;
+    }
+  });
 });

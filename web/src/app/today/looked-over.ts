@@ -15,6 +15,8 @@ const AT_ONCE = 100;
 const NEXT = 4;
 /** So long at a time, then the page hears what was tapped meanwhile. */
 const SLICE_MS = 40;
+/** So long where it never has nothing to do: it comes to an end all the same. */
+const LEAST_MS = 8;
 
 /**
  * A long journal is looked over bench by bench: what the first batches ask stands while the others are worked out, and
@@ -64,9 +66,8 @@ export class LookedOver {
           this.finished.set(new Set(seen));
           tellAt *= NEXT;
         } else if (performance.now() < until) continue;
-        await breath();
+        until = await breath();
         if (this.newest !== mine) return;
-        until = performance.now() + SLICE_MS;
       }
       if (seen.size >= AT_ONCE) this.finished.set(new Set(seen));
     }
@@ -78,4 +79,20 @@ export class LookedOver {
 const careKept = (state: State, batch: Batch, day: Day, verdicts: Verdicts): void =>
   void settleAll([batch], (b) => careOf(state, b, day, verdicts.get(b.id)));
 
-const breath = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));
+/**
+ * Waits until nothing is tapped, scrolled or drawn, here or on the page that was opened meanwhile.
+ * @returns until when the thread may be held then, in the page's milliseconds
+ */
+const breath = (): Promise<number> =>
+  new Promise((resolve) => {
+    const begin = (ms: number): void => resolve(performance.now() + ms);
+    // Not every browser tells when it has nothing to do.
+    if (typeof requestIdleCallback === 'undefined') setTimeout(() => begin(SLICE_MS));
+    else
+      requestIdleCallback(
+        (idle) => begin(Math.min(SLICE_MS, Math.max(LEAST_MS, idle.timeRemaining()))),
+        {
+          timeout: 200,
+        },
+      );
+  });
