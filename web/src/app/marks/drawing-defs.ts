@@ -1,6 +1,14 @@
 import { DestroyRef, DOCUMENT, inject, Injectable } from '@angular/core';
 import type { Shape } from '@hypogeon/core/draw';
-import { drawn, FINE_FROM, type Drawn, type Look, type SignPicture } from '@hypogeon/core/look';
+import {
+  drawn,
+  FINE_FROM,
+  TONES,
+  type Drawn,
+  type Look,
+  type SignPicture,
+} from '@hypogeon/core/look';
+import { drawingStyles, strokeClass } from './drawing-styles';
 
 type Pencil = typeof import('@hypogeon/core/draw');
 
@@ -108,13 +116,8 @@ export class DrawingDefs {
     return shapes.map(({ d, fill, line, width }) =>
       this.element('path', {
         d,
-        // What all of them share stands once, in `styles.scss`: a wall of plants has thousands.
-        class: 'hy-stroke',
-        style: [
-          `fill:${fill ? `var(--mark-fill, var(--plant-${fill}))` : 'none'}`,
-          `stroke:${line ? `var(--mark-line, var(--plant-${line}-ink))` : 'none'}`,
-          `stroke-width:${small ? width * 0.62 : width}px`,
-        ].join(';'),
+        class: strokeClass(fill, line),
+        'stroke-width': String(small ? width * 0.62 : width),
       }),
     );
   }
@@ -138,6 +141,9 @@ export class DrawingDefs {
       });
       // Only what uses a drawing is styled and laid out, not the drawing that is kept.
       this.holder.style.display = 'none';
+      const styles = this.document.createElementNS(SVG, 'style');
+      styles.textContent = drawingStyles(TONES);
+      this.holder.append(styles);
       this.document.body.append(this.holder);
     }
     return this.holder;

@@ -1,7 +1,11 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { PIECES } from '@hypogeon/core/botany';
 import type { Cutting } from '@hypogeon/core/journal';
+import { TONES } from '@hypogeon/core/look';
 import { DAY, mount } from '../../testing/mount';
 import { CuttingMark } from './cutting-mark';
+import { drawingStyles, strokeClass } from './drawing-styles';
 import { FRESH, markOf, type MarkState } from './mark-state';
 import { ROOTS } from './shapes';
 
@@ -84,5 +88,18 @@ describe('what a mark shows of a cutting', () => {
       pup: true,
       potted: true,
     });
+  });
+});
+
+describe('the colours of drawings', () => {
+  it('every tone a plant is drawn in has its class, and both themes its paints', () => {
+    const tokens = readFileSync(join(__dirname, '../../_tokens.scss'), 'utf8');
+    const styles = drawingStyles(TONES);
+    for (const tone of TONES) {
+      for (const is of strokeClass(tone, tone).split(' ')) expect(styles).toContain(`.${is}{`);
+      for (const paint of [`--plant-${tone}:`, `--plant-${tone}-ink:`])
+        expect(tokens.split(paint)).toHaveLength(3);
+    }
+    expect(strokeClass(null, 'red')).toBe('hy-stroke hy-line-red');
   });
 });

@@ -222,9 +222,7 @@ export class LibraryPage {
 
 /** Old names are told where one was looked for. */
 const oldNames = (synonyms: readonly string[], query: string): readonly string[] =>
-  query.trim() === ''
-    ? []
-    : synonyms.map((s) => say.formerly({ s }));
+  query.trim() === '' ? [] : synonyms.map((s) => say.formerly({ s }));
 
 /** As many plants as a wide screen shows. */
 const SCREENFUL = 30;
