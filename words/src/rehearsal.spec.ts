@@ -1,6 +1,7 @@
 import { METHOD } from '@hypogeon/core/botany';
 import type { Outcome } from '@hypogeon/core/rehearse';
 import {
+  dearText,
   differenceText,
   grownText,
   livedText,
@@ -52,6 +53,23 @@ describe('what a rehearsal comes to, in words', () => {
     expect(apart(0.23, 0.015)).toBe('This plan brings on 23 more of 100 than set at once (20–26).');
     expect(apart(-0.1, 0.01)).toBe('This plan brings on 10 fewer of 100 than set at once (8–12).');
     expect(apart(0.01, 0.02)).toBe('This plan and set at once: no difference to speak of.');
+  });
+
+  it('what one brings on more is held against what it loses more', () => {
+    const share = (value: number) => ({ share: value, se: 0.005 });
+    const dry = outcome({ name: 'Dry', rooted: share(0.18), waiting: share(0.8) });
+    const wet = outcome({ name: 'Weekly', rooted: share(0.22), waiting: share(0.54) });
+    const against = (a: Outcome, b: Outcome): string =>
+      dearText(
+        { a: 0, b: 1, rooted: share(a.rooted.share - b.rooted.share) },
+        a,
+        b,
+        ({ name }) => name,
+      );
+    expect(against(dry, wet)).toBe('But weekly loses 22 more of 100.');
+    expect(against(wet, dry)).toBe('But weekly loses 22 more of 100.');
+    // Nine more for five lost are worth it.
+    expect(against(dry, outcome({ rooted: share(0.27), waiting: share(0.66) }))).toBe('');
   });
 });
 

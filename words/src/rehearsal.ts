@@ -1,6 +1,7 @@
 import {
   DAMPEST_BY,
   isApart,
+  lostOf,
   WARMEST_C,
   type Choice,
   type Difference,
@@ -80,6 +81,19 @@ export function differenceText(difference: Difference, a: string, b: string): st
     b: inSentence(b),
     range,
   });
+}
+
+/** Where the one that brings on more of two loses more than that: what waits alive may still root. Else empty. */
+export function dearText(
+  difference: Difference,
+  a: Outcome,
+  b: Outcome,
+  nameOf: (outcome: Outcome) => string,
+): string {
+  const [more, other] = difference.rooted.share > 0 ? [a, b] : [b, a];
+  const lost = lostOf(more) - lostOf(other);
+  if (!isApart(difference) || lost <= Math.abs(difference.rooted.share)) return '';
+  return say.butLosesMore({ name: inSentence(nameOf(more)), lost: hundred(lost) });
 }
 
 const CHOICE: Readonly<

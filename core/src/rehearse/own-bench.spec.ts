@@ -295,7 +295,8 @@ describe('what if', () => {
 });
 
 describe('the best of several ways', () => {
-  const way = (share: number) => ({ rooted: { share, se: 0.01 } }) as Outcome;
+  const way = (share: number, waiting = 0) =>
+    ({ rooted: { share, se: 0.01 }, waiting: { share: waiting, se: 0.01 } }) as Outcome;
   const apart = (b: number, share: number, se: number) => ({ a: 0, b, rooted: { share, se } });
   const best = (outcomes: readonly Outcome[], ...differences: ReturnType<typeof apart>[]) =>
     bestOf({ ok: true, cuttings: 100, outcomes, differences });
@@ -307,6 +308,11 @@ describe('the best of several ways', () => {
     expect(best([way(0.6), way(0.8), way(0.9)], apart(1, -0.2, 0.02), apart(2, -0.3, 0.02))).toBe(
       2,
     );
+  });
+
+  it('is none that loses more than it roots: what waits alive may still root', () => {
+    expect(best([way(0.18, 0.8), way(0.22, 0.54)], apart(1, -0.04, 0.01))).toBe(0);
+    expect(best([way(0.18, 0.8), way(0.32, 0.62)], apart(1, -0.14, 0.01))).toBe(1);
   });
 });
 

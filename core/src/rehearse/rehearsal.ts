@@ -160,9 +160,23 @@ export function isApart({ rooted: { share, se } }: Difference): boolean {
   return Math.round(100 * (share - Z95 * se)) > 0 || Math.round(100 * (share + Z95 * se)) < 0;
 }
 
-/** The way that roots the most, where that is no chance; else the first: what differs by luck is no reason to change. */
+/** Share that is lost: what waits alive may still root, and is none of it. */
+export const lostOf = ({ rooted, waiting }: Pick<Outcome, 'rooted' | 'waiting'>): number =>
+  1 - rooted.share - waiting.share;
+
+/**
+ * The way that roots the most, where that is no chance; else the first: what differs by luck is no reason to change. Nor
+ * is a way that loses more than it roots: a desert rose’s branches that wait in the cold, watered weekly, root three more
+ * of a hundred and rot twenty.
+ */
 export function bestOf({ outcomes, differences }: Extract<Rehearsal, { ok: true }>): number {
-  const better = differences.filter((d) => d.a === 0 && isApart(d) && d.rooted.share < 0);
+  const better = differences.filter(
+    (d) =>
+      d.a === 0 &&
+      isApart(d) &&
+      d.rooted.share < 0 &&
+      lostOf(outcomes[d.b]!) - lostOf(outcomes[0]!) < -d.rooted.share,
+  );
   return better.reduce(
     (best, { b }) => (outcomes[b]!.rooted.share > outcomes[best]!.rooted.share ? b : best),
     0,

@@ -2,7 +2,7 @@ import { CATALOGUE, METHOD, usualCourse, type TaxonMethod } from '../botany';
 import { COURSE } from '../course';
 import type { Day } from '../days';
 import { fold } from '../journal';
-import { rehearse, strategyOf, type Strategy } from '../rehearse';
+import { lostOf, rehearse, strategyOf, type Strategy } from '../rehearse';
 import { written } from './entries';
 
 /*
@@ -144,10 +144,11 @@ export function leastWork(ways: number, benches: number): LeastWork {
             mix: pot.mix,
           }));
           const [best] = all
-            .filter((o) => o.more > MORE + 2 * o.se)
+            .filter((o) => o.more > MORE + 2 * o.se && o.lost < o.more)
             .sort((a, b) => b.more - a.more);
           const [cheapest] = all
-            .filter((o) => o.more >= -AS_WELL && o.grown >= AS_GROWN)
+            .filter((o) => o.more >= -AS_WELL && o.lost <= Math.max(o.more, 0) + AS_WELL)
+            .filter((o) => o.grown >= AS_GROWN)
             .filter((o) => o.drinks > o.habitDrinks + ONE_DRINK)
             .sort((a, b) => a.habitDrinks - b.habitDrinks);
           if (best) beaten.push(best);
@@ -158,6 +159,8 @@ export function leastWork(ways: number, benches: number): LeastWork {
 
 type Against = Pick<Setting, 'habit' | 'more' | 'drinks' | 'habitDrinks'> & {
   readonly se: number;
+  /** More of a hundred that rot or dry: what waits alive is not lost. */
+  readonly lost: number;
   /** What its plants grew since their roots, against those of the advice. */
   readonly grown: number;
 };
@@ -174,6 +177,7 @@ function against(advice: Strategy, benches: number, seed: number): readonly Agai
       habit: HABITS[k]!,
       more: 100 * (other.rooted.share - mine!.rooted.share),
       se: 100 * (apart ?? other).rooted.se,
+      lost: 100 * (lostOf(other) - lostOf(mine!)),
       grown: (other.grown ?? 0) / (mine!.grown ?? 1),
       drinks: mine!.waterings,
       habitDrinks: other.waterings,

@@ -3,6 +3,7 @@ import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
 import { bestOf, type Outcome, type Rehearsal } from '@hypogeon/core/rehearse';
 import {
+  dearText,
   differenceText,
   livedText,
   othersText,
@@ -143,8 +144,14 @@ export class Played {
     if (!played?.ok) return [];
     return played.differences
       .filter((d) => d.a === 0)
-      .map((d) =>
-        differenceText(d, this.nameOf(played.outcomes[0]!), this.nameOf(played.outcomes[d.b]!)),
-      );
+      .map((d) => {
+        const [a, b] = [played.outcomes[0]!, played.outcomes[d.b]!];
+        return [
+          differenceText(d, this.nameOf(a), this.nameOf(b)),
+          dearText(d, a, b, (o) => this.nameOf(o)),
+        ]
+          .filter(Boolean)
+          .join(' ');
+      });
   });
 }
