@@ -4,6 +4,7 @@ import { memo, memoBy } from '../memo';
 import type { Ask } from './care';
 
 import { showsRoots } from './signs';
+import { WithOne } from './with-one';
 
 /*
  * Nothing becomes late by being told. What is due since a day counts as late only from the day on which what had been
@@ -117,7 +118,7 @@ function withBatch(state: State, before: Batch): State {
   const is = asItIs.get(state) ?? state;
   const known = withOne.get(before);
   if (known && asItIs.get(known) === is) return known;
-  const was = { ...is, batches: new Map(is.batches).set(before.id, before) };
+  const was = { ...is, batches: new WithOne(is.batches, before.id, before) };
   asItIs.set(was, is);
   withOne.set(before, was);
   return was;

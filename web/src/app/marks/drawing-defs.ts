@@ -57,7 +57,7 @@ export class DrawingDefs {
         this.element('path', {
           d: `M${from.join(' ')}L${to.join(' ')}`,
           style:
-            'fill:none;stroke:var(--do);stroke-width:2.6px;stroke-dasharray:5 3;stroke-linecap:butt',
+            'fill:none;stroke:var(--do);stroke-width:2.6px;stroke-dasharray:5 3;stroke-linecap:butt;vector-effect:non-scaling-stroke',
         }),
       ),
     );

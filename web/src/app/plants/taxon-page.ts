@@ -71,7 +71,13 @@ const GROWER = {
       </div>
 
       <div class="grid grid-cols-[13rem_minmax(0,1fr)] items-end gap-6 phone:grid-cols-1">
-        <hy-plant class="justify-self-center" [drawn]="drawn()" [takes]="takes()" [size]="208" />
+        <hy-plant
+          class="justify-self-center"
+          snug
+          [drawn]="drawn()"
+          [takes]="takes()"
+          [size]="208"
+        />
         <div>
           <p class="lead max-w-[60ch] mb-2 headline text-xl">{{ more() }}</p>
           <p>
