@@ -8,8 +8,6 @@ import {
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
-import { drawnAs } from '@hypogeon/core/bench';
-import { CATALOGUE, methodOf } from '@hypogeon/core/botany';
 import {
   replay,
   SCENARIO_IDS,
@@ -24,6 +22,7 @@ import { PracticeStore } from '../data/practice-store';
 import { Words } from '../data/words';
 import { CuttingMark } from '../marks/cutting-mark';
 import { FRESH, type MarkState } from '../marks/mark-state';
+import { pieceDrawn } from './piece-drawn';
 import { PracticeEnding } from './practice-ending';
 
 /** What passes time stands apart from what a hand does. */
@@ -198,11 +197,7 @@ export class PlayPage {
     const { length, temperature, locale } = this.words.speech();
     return seen ? seenText(seen, { length, temperature, locale }).join(' ') : '';
   });
-  protected readonly drawn = computed(() => {
-    const { taxon, method } = this.scenario()!.batch;
-    const plant = CATALOGUE.find((t) => t.id === taxon)!;
-    return drawnAs(plant, methodOf(plant, method!)!);
-  });
+  protected readonly drawn = computed(() => pieceDrawn(this.scenario()!));
   protected readonly pieces = computed(() =>
     (this.seen()?.pieces ?? []).map(({ looks, below }) => ({
       looks: LOOKS[looks],

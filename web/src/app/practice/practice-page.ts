@@ -4,13 +4,15 @@ import { RouterLink } from '@angular/router';
 import { SCENARIO_IDS, SCENARIOS } from '@hypogeon/core/practice';
 import { say } from '@hypogeon/messages/practice-page';
 import { PracticeStore } from '../data/practice-store';
+import { CuttingMark } from '../marks/cutting-mark';
 import { PlanTabs } from '../plan/plan-tabs';
 import { Confirm } from '../ui/confirm';
+import { pieceDrawn } from './piece-drawn';
 
 /** Benches to practise on: growers learn restraint by killing plants, and here none dies. */
 @Component({
   selector: 'hy-practice-page',
-  imports: [MatButton, PlanTabs, RouterLink],
+  imports: [CuttingMark, MatButton, PlanTabs, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'grid grid-cols-1 justify-items-start gap-4' },
   template: `
@@ -24,8 +26,9 @@ import { Confirm } from '../ui/confirm';
     </p>
     <ol class="w-full max-w-240 bare">
       @for (row of rows(); track row.id) {
-        <li class="flex items-center justify-between gap-y-1.5 gap-x-6 py-2.5 border-b border-line">
-          <div>
+        <li class="flex items-center gap-y-1.5 gap-x-4 py-2.5 border-b border-line">
+          <hy-mark class="flex-none" [piece]="row.piece" [size]="64" />
+          <div class="flex-1">
             <a
               class="inline-flex items-center min-h-11 font-bold text-lg"
               [routerLink]="['/plan/practice', row.id]"
@@ -58,7 +61,7 @@ export class PracticePage {
           : kept?.acts.length
             ? say.begun()
             : '';
-      return { id, title, told, state };
+      return { id, title, told, state, piece: pieceDrawn(SCENARIOS[id]) };
     }),
   );
   protected readonly any = computed(() => Object.keys(this.store.kept()).length > 0);

@@ -8,6 +8,10 @@ describe('practice', () => {
   it('offers eight benches', async () => {
     const page = await mount(PracticePage, {}, []);
     expect(page.all('li')).toHaveLength(8);
+    // Each with a piece of the plant it is played with.
+    const pieces = page.all('li hy-mark use.piece').map((use) => use.getAttribute('href'));
+    expect(pieces).toHaveLength(8);
+    expect(new Set(pieces).size).toBeGreaterThan(4);
     expect(page.text).toContain('nothing of it touches your journal');
   });
 
