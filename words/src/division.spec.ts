@@ -54,6 +54,8 @@ describe('what is to be done with a part', () => {
   });
 
   it('in inches', () => {
-    expect(says({ paleMm: 25.4 }, { ...speech, length: 'in' })).toContain('Set it 1 in deep');
+    const inches = says({ paleMm: 25.4 }, { ...speech, length: 'in' });
+    expect(inches).toContain('Set it 1 in deep');
+    expect(inches).toContain('The mix ends 3/8–5/8 in under the rim.');
   });
 });

@@ -1,7 +1,7 @@
 import type { PartVerdict, PartWater } from '@hypogeon/core/plan';
 import * as say from '@hypogeon/messages/division';
 import { counted, NOUN } from './plural';
-import { lengthSpan, lengthText } from './quantities';
+import { depthSpan, depthText, lengthSpan } from './quantities';
 import type { Speech } from './speech';
 
 const STAYS: Readonly<Record<Extract<PartVerdict, { is: 'leave' }>['reason'], string>> = {
@@ -53,16 +53,17 @@ function waterText(water: PartWater): string {
 /** What is to be done with a part of a clump, in short sentences. */
 export function partText(verdict: PartVerdict, { length, locale }: Speech): string {
   if (verdict.is === 'leave') return STAYS[verdict.reason];
-  const told = (mm: number): string => lengthText(mm, length, locale);
   const { potMm, depthMm, pointsToRoom, water, short, rimGapMm } = verdict;
   return [
     POTS[verdict.reason],
-    depthMm === null ? say.noDeeperThanIt() : say.setItDeepAs({ depth: told(depthMm) }),
+    depthMm === null
+      ? say.noDeeperThanIt()
+      : say.setItDeepAs({ depth: depthText(depthMm, length) }),
     potMm ? say.aPotAcross({ lengthSpan: lengthSpan(potMm.from, potMm.to, length, locale) }) : '',
-    say.theMixEndsUnder({ lengthSpan: lengthSpan(rimGapMm.from, rimGapMm.to, length, locale) }),
+    say.theMixEndsUnder({ lengthSpan: depthSpan(rimGapMm.from, rimGapMm.to, length) }),
     pointsToRoom ? say.oldEndToThe() : '',
     waterText(water),
-    short ? say.shortOfTheSuch({ enough: told(40) }) : '',
+    short ? say.shortOfTheSuch({ enough: depthText(40, length) }) : '',
   ]
     .filter(Boolean)
     .join(' ');

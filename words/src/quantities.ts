@@ -75,6 +75,10 @@ export const ruleText = (text: string, unit: LengthUnit): string =>
 export const depthText = (mm: number, unit: LengthUnit): string =>
   ruleText(`${Math.max(1, Math.round(mm))} mm`, unit);
 
+/** The same from one to another: `10–15 mm`, `3/8–5/8 in`. @param fromMm, toMm > 0 */
+export const depthSpan = (fromMm: number, toMm: number, unit: LengthUnit): string =>
+  ruleText(`${Math.max(1, Math.round(fromMm))}–${Math.round(toMm)} mm`, unit);
+
 /** To an eighth where small, to a half from two inches on, whole from ten. @param inches > 0 */
 function rulerInches(inches: number): string {
   const parts = inches < 2 ? 8 : inches < 10 ? 2 : 1;

@@ -91,7 +91,7 @@ const EXAMPLE: Readonly<Record<LengthUnit, readonly number[]>> = {
             </hy-field>
             <hy-field
               [label]="say.section({ lengthUnit: words.lengthUnit() })"
-              [hint]="say.to({ length: words.length(50), length2: words.length(100) })"
+              [hint]="say.to({ length: words.depth(50), length2: words.depth(100) })"
               [problem]="sectionProblem()"
             >
               <input
@@ -265,8 +265,8 @@ export class StrapsPage {
       lengths,
       plan,
       plants: yieldOf(plan.sections.length, chancesOf(beliefOf(this.her.state(), plant.id, way))),
-      depth: this.words.length(plan.depthMm),
-      spacing: this.words.length(plan.spacingMm),
+      depth: this.words.depth(plan.depthMm),
+      spacing: this.words.depth(plan.spacingMm),
       left: left >= 1 ? say.ofLeafAreToo({ length: this.words.length(left) }) : '',
       closes: this.words.rounded(referenceClosureDays(wound, way.wound?.tissue ?? 'strap leaf'), 1),
     };

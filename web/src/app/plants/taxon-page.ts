@@ -271,11 +271,11 @@ export class TaxonPage {
           ...(m.pups
             ? [{ name: say.pups(), value: days(m.pups), evidence: restsOn(m.pups.evidence) }]
             : []),
-          ...(leastWords(leastOf(m), (mm) => this.words.length(mm))
+          ...(leastWords(leastOf(m), (mm) => this.words.depth(mm))
             ? [
                 {
                   name: say.atLeast(),
-                  value: leastWords(leastOf(m), (mm) => this.words.length(mm)),
+                  value: leastWords(leastOf(m), (mm) => this.words.depth(mm)),
                   evidence: restsOn('common practice'),
                 },
               ]
