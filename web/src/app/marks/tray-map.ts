@@ -118,6 +118,12 @@ export interface PlacesCounted {
       background: transparent;
       outline: 1px dashed var(--line);
     }
+    /* On paper by lamp: its pictures are of the screen, and paper is white. */
+    @media print {
+      :host-context([data-theme='lamp']) button img {
+        filter: invert(1) hue-rotate(180deg);
+      }
+    }
     .keys {
       display: flex;
       flex-wrap: wrap;
