@@ -118,7 +118,10 @@ function withBatch(state: State, before: Batch): State {
   const is = asItIs.get(state) ?? state;
   const known = withOne.get(before);
   if (known && asItIs.get(known) === is) return known;
-  const was = { ...is, batches: new WithOne(is.batches, before.id, before) };
+  const batches = is.batches.has(before.id)
+    ? new WithOne(is.batches, before.id, before)
+    : new Map(is.batches).set(before.id, before);
+  const was = { ...is, batches };
   asItIs.set(was, is);
   withOne.set(before, was);
   return was;
