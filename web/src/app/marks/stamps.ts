@@ -29,17 +29,14 @@ export class Stamps {
   private readonly document = inject(DOCUMENT);
   private readonly defs = inject(DrawingDefs);
   private readonly theme = inject(Theme);
-  private readonly known = new Map<Drawn | Part, Map<string, WritableSignal<string>>>();
+  private readonly known = new Map<Drawn | Part, Map<string, Stamped>>();
 
   constructor() {
     effect(() => {
       this.theme.shown();
       untracked(() => {
-        for (const [piece, stamps] of this.known)
-          for (const [key, stamp] of stamps) {
-            const { state, size } = JSON.parse(key) as Stamped;
-            void this.draw(piece, state, size, stamp);
-          }
+        for (const stamps of this.known.values())
+          for (const stamp of stamps.values()) void this.draw(stamp);
       });
     });
   }
@@ -47,22 +44,19 @@ export class Stamps {
   /** The address of the picture; empty until it is drawn. */
   of(piece: Drawn | Part, state: MarkState, size: number): Signal<string> {
     let stamps = this.known.get(piece);
-    if (!stamps) this.known.set(piece, (stamps = new Map<string, WritableSignal<string>>()));
-    const key = JSON.stringify({ state, size } satisfies Stamped);
+    if (!stamps) this.known.set(piece, (stamps = new Map<string, Stamped>()));
+    const key = JSON.stringify([state, size]);
     let stamp = stamps.get(key);
     if (!stamp) {
-      stamps.set(key, (stamp = signal('')));
-      void this.draw(piece, state, size, stamp);
+      stamps.set(key, (stamp = { piece, state, size, picture: signal('') }));
+      // Drawing was out of reach: who asks next tries again.
+      void this.draw(stamp).then((drawn) => drawn || stamps.delete(key));
     }
-    return stamp.asReadonly();
+    return stamp.picture.asReadonly();
   }
 
-  private async draw(
-    piece: Drawn | Part,
-    state: MarkState,
-    size: number,
-    stamp: WritableSignal<string>,
-  ): Promise<void> {
+  /** @returns whether it could be drawn */
+  private async draw({ piece, state, size, picture }: Stamped): Promise<boolean> {
     // A mark is a component: it is made after the round of changes that asks for it.
     await Promise.resolve();
     const mark = createComponent(CuttingMark, { environmentInjector: this.injector });
@@ -78,10 +72,9 @@ export class Stamps {
       mark.changeDetectorRef.detectChanges();
       await this.defs.drawn();
       const svg = host.querySelector('svg')!;
-      if (this.isDrawn(svg))
-        stamp.set(`data:image/svg+xml,${encodeURIComponent(flattened(svg, size))}`);
-      // Drawing was out of reach: who asks next tries again.
-      else this.known.get(piece)?.clear();
+      if (!this.isDrawn(svg)) return false;
+      picture.set(`data:image/svg+xml,${encodeURIComponent(flattened(svg, size))}`);
+      return true;
     } finally {
       mark.destroy();
       host.remove();
@@ -96,6 +89,8 @@ export class Stamps {
 }
 
 interface Stamped {
+  readonly piece: Drawn | Part;
   readonly state: MarkState;
   readonly size: number;
+  readonly picture: WritableSignal<string>;
 }
