@@ -35,4 +35,20 @@ describe('a new version', () => {
     document.dispatchEvent(new Event('visibilitychange'));
     expect(checkForUpdate).toHaveBeenCalled();
   });
+
+  it('stays said when a page that fails after it finds no server, until it is put off', async () => {
+    const answer = (ok: boolean, page: string): Promise<Response> =>
+      Promise.resolve({ ok, text: () => Promise.resolve(page) } as Response);
+    const fetched = jest.fn(() => answer(true, '<script src="main-NEW.js"></script>'));
+    Object.assign(globalThis, { fetch: fetched });
+    const updates = TestBed.inject(Updates);
+    await updates.missing('/mixes');
+    expect(updates.gone()).toBe('newer');
+    fetched.mockImplementation(() => answer(false, ''));
+    await updates.missing('');
+    expect(updates.gone()).toBe('newer');
+    updates.gone.set(null);
+    await updates.missing('');
+    expect(updates.gone()).toBe('unreached');
+  });
 });

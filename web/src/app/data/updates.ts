@@ -41,8 +41,10 @@ export class Updates {
    * @param address where the grower wanted to go, as the router has it
    */
   async missing(address: string): Promise<void> {
-    this.gone.set(await whyGone(this.build));
     if (address !== '') this.wanted = address;
+    const why = await whyGone(this.build);
+    // Pages fail one after another: that a newer build is there stays true, whatever is met with after it.
+    this.gone.update((known) => (known === 'newer' ? known : why));
   }
 
   /** Goes where the page is. What is being typed is kept, and taken up there. */
