@@ -1,8 +1,9 @@
+import type { Taxon } from '../botany';
 import { addDays, later, type Day } from '../days';
 import { isRooted, spaceOn, type Batch, type State } from '../journal';
-import { FIRST_WATER } from '../water';
+import { FIRST_WATER, leftDryBelow, type RegimeId } from '../water';
 import type { WoundClock } from '../wound';
-import { forJar, hadRoots, hasRoots, rowOf, unrootedWaterOf } from './course-of';
+import { forJar, hadRoots, hasRoots, isCrumb, rowOf, unrootedWaterOf } from './course-of';
 import { plantOf } from './plant';
 import { seasonOn } from './season-of';
 
@@ -89,27 +90,39 @@ export function firstDrink(
   const wanted = addDays(setOn, days);
   const gated = gate !== undefined && gate.opens > wanted && gate.opens >= from;
   const on = gated ? gate.opens : wanted;
-  // What is kept damp or misted dries out sooner than its season comes; what has flesh to live off waits for it.
-  const waits = choice === 'with-gate' && !hasRoots(state, batch) && livesOff(state, batch);
+  const waits = choice === 'with-gate' && !hasRoots(state, batch);
   const wakes = waits ? wakesOn(state, batch, on) : on;
   if (wakes === null) return { on: null, by: 'roots' };
   if (wakes > on) return { on: wakes, by: 'rest' };
   return { on, by: gated ? 'gate' : days > 0 ? 'choice' : gate ? 'gate' : 'settling' };
 }
 
-const livesOff = (state: State, batch: Batch): boolean =>
-  ['sip', 'half'].includes(unrootedWaterOf(state, batch));
-
 /** Rest is looked through by weeks, so far ahead. */
 const [WEEK, YEAR] = [7, 371];
 
-/** The first day from one on, by weeks, on which it does not rest in the cold; null if that is not within a year. */
+/**
+ * Below which temperature a batch without roots is left dry while it rests.
+ * @returns °C, as {@link leftDryBelow}
+ */
+export function leftDryUnder(
+  state: State,
+  batch: Batch,
+  regime: RegimeId | null,
+  { season }: Pick<Taxon, 'season'>,
+): number {
+  const driesOut = isCrumb(batch) || rowOf(state, batch).shows === 'seedlings';
+  return leftDryBelow(regime, season.fromC, driesOut);
+}
+
+/** The first day from one on, by weeks, on which it is not left dry in the cold; null if that is not within a year. */
 function wakesOn(state: State, batch: Batch, from: Day): Day | null {
   const taxon = plantOf(state, batch.taxon)?.taxon;
   if (!taxon) return from;
+  const under = leftDryUnder(state, batch, unrootedWaterOf(state, batch), taxon);
+  if (under === -Infinity) return from;
   const rests = (day: Day): boolean => {
     const { state: season, tempC } = seasonOn(state, taxon, spaceOn(batch, day, true), day);
-    return season === 'resting' && tempC < taxon.season.fromC;
+    return season === 'resting' && tempC < under;
   };
   for (let n = 0; n <= YEAR; n += WEEK) if (!rests(addDays(from, n))) return addDays(from, n);
   return null;

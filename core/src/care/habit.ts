@@ -14,7 +14,7 @@ import type { Asker } from './asker';
 import { daysSince, dryingOn, type Facts } from './facts';
 import { leaveUntilRoots, neverLate } from './first-water';
 import type { Reason } from './reason';
-import { REST_DRINK_DAYS, restOf } from './rest';
+import { REST_DRINK_DAYS, restOf, warmSince } from './rest';
 import { HABIT_DAYS, habitDays, UNROOTED_HABIT_DAYS } from './rhythm';
 
 /** A wound that was laid open again kept the can away: nothing was due before its gate. */
@@ -82,7 +82,10 @@ export function byHabit(
     ask.do(misted ? 'mist' : 'water', {
       count,
       // What a piece without roots could have had is no debt of the roots it has now.
-      since: afterGate(facts, later(due, regimeFrom(state, batch, day))),
+      since: afterGate(
+        facts,
+        warmSince(state, batch, facts, regime, later(due, regimeFrom(state, batch, day)), day),
+      ),
       ...(rest || neverLate(regime, hasRoots) ? { late: 0 } : {}),
       reason: rest ? { why: 'rest-drink', by: rest } : reason,
       sure: { by: misted ? 'air' : 'habit' },

@@ -7,7 +7,7 @@ import { dryingOn, type Facts } from './facts';
 import { neverLate } from './first-water';
 import { afterGate, byHabit } from './habit';
 import type { Reason, Sure } from './reason';
-import { idle, resting, restOf } from './rest';
+import { idle, isLeftDry, resting, restOf, warmSince } from './rest';
 import { MOST_LOOK_DAYS, nextOf } from './rhythm';
 
 /** The can after the first drink: by the pot's verdict where pot and mix are told, else by habit. */
@@ -52,9 +52,8 @@ export function drinks(
   regime: RegimeId | null,
   count: number,
 ): void {
+  if (isLeftDry(state, batch, facts, regime, day)) return idle(ask, batch, facts, day);
   const rest = restOf(state, batch, facts, day);
-  // Without roots it drinks next to nothing, and in the cold nothing at all: wet it would rot.
-  if (rest === 'cold' && neverLate(regime, facts.hasRoots)) return idle(ask, batch, facts, day);
   if (facts.missing.length > 0) byHabit(ask, state, batch, facts, day, regime, count);
   else if (!verdict) unread(ask, batch, facts, day);
   else if (
@@ -64,7 +63,9 @@ export function drinks(
     verdict.reason.why !== 'pool'
   )
     resting(ask, batch, facts, day, verdict, rest, count);
-  else byVerdict(ask, facts, day, verdict, count, neverLate(regime, facts.hasRoots));
+  else byVerdict(ask, facts, day, verdict, count, neverLate(regime, facts.hasRoots), (due) =>
+      warmSince(state, batch, facts, regime, due, day),
+    );
 }
 
 function unread(ask: Asker, batch: Batch, facts: Facts, day: Day): void {
@@ -85,6 +86,7 @@ function byVerdict(
   verdict: WaterVerdict,
   count: number,
   never: boolean,
+  since: (due: Day) => Day,
 ): void {
   const { fill, due, drink } = verdict;
   const sure: Sure = { by: 'pot', low: fill.low, high: Math.min(fill.high, 1) };
@@ -115,7 +117,7 @@ function byVerdict(
   }
   ask.do(drink.manner === 'misted' ? 'mist' : 'water', {
     count,
-    since: afterGate(facts, due.likely),
+    since: afterGate(facts, since(due.likely)),
     ...(never ? { late: 0 } : {}),
     reason,
     sure,

@@ -1,7 +1,7 @@
-import { potting } from '../bench';
+import { leftDryUnder, potting } from '../bench';
 import { addDays, type Day } from '../days';
 import type { Batch, State } from '../journal';
-import { BONE_DRY, type WaterVerdict } from '../water';
+import { BONE_DRY, type RegimeId, type WaterVerdict } from '../water';
 import type { Asker } from './asker';
 import type { Facts } from './facts';
 import type { Reason } from './reason';
@@ -14,6 +14,42 @@ export function restOf(state: State, batch: Batch, facts: Facts, day: Day): 'col
   const { state: season, tempC } = seasonOf(state, batch, facts.taxon, day);
   if (season !== 'resting') return null;
   return tempC > facts.taxon.season.toC ? 'heat' : 'cold';
+}
+
+/** Without roots, in a rest too cold for it to drink: it is left dry. */
+export function isLeftDry(
+  state: State,
+  batch: Batch,
+  facts: Facts,
+  regime: RegimeId | null,
+  day: Day,
+): boolean {
+  if (facts.taxon === null || facts.hasRoots) return false;
+  const under = leftDryUnder(state, batch, regime, facts.taxon);
+  if (under === -Infinity) return false;
+  const { state: season, tempC } = seasonOf(state, batch, facts.taxon, day);
+  return season === 'resting' && tempC < under;
+}
+
+/**
+ * Since when a drink is due that fell due in the cold, when it was left dry: nothing was late then.
+ * @param due when it would have been
+ * @param day on which it is not left dry
+ */
+export function warmSince(
+  state: State,
+  batch: Batch,
+  facts: Facts,
+  regime: RegimeId | null,
+  due: Day,
+  day: Day,
+): Day {
+  if (due >= day || facts.taxon === null || facts.hasRoots) return due;
+  if (leftDryUnder(state, batch, regime, facts.taxon) === -Infinity) return due;
+  let since = day;
+  while (since > due && !isLeftDry(state, batch, facts, regime, addDays(since, -1)))
+    since = addDays(since, -1);
+  return since;
 }
 
 /** What rests is given a little so often, once it is bone dry. Common practice, no source; 3–6 weeks. */

@@ -2,6 +2,7 @@ import {
   asksForWater,
   doseOf,
   HOLD_AFTER,
+  leftDryBelow,
   mannerOf,
   schoolOn,
   type RegimeId,
@@ -9,7 +10,7 @@ import {
 } from '../water';
 import { benchOf, morning, passDay, type Alive, type Bench, type Drink } from './bench-day';
 import type { BenchLuck } from './luck';
-import { grownAs, seasonAt } from '../botany';
+import { grownAs, METHOD, seasonAt } from '../botany';
 import type { Air } from '../climate';
 import { growingOf, type Strategy } from './strategy';
 import type { Weather } from './weather-ahead';
@@ -139,10 +140,12 @@ function drinkOf(
   return ml === null ? { how: mannerOf(school) } : { how: 'poured', ml };
 }
 
-function restsInCold(strategy: Strategy, air: Air, day: number): boolean {
-  const grower = grownAs(strategy.taxon, strategy.way.method);
+function leftDry(strategy: Strategy, regime: RegimeId | null, air: Air, day: number): boolean {
+  const { method } = strategy.way;
+  const grower = grownAs(strategy.taxon, method);
   const growing = growingOf(strategy, air, day);
-  if (growing.tempC >= grower.season.fromC) return false;
+  const crumb = METHOD[method].crumb === true;
+  if (growing.tempC >= leftDryBelow(regime, grower.season.fromC, crumb)) return false;
   return seasonAt(grower, growing.tempC, growing.dayHours, growing).state === 'resting';
 }
 
@@ -160,16 +163,14 @@ function begins({ first }: Strategy, cuttings: readonly Alive[], day: number): b
 }
 
 function again(
-  { strategy, wetness, memory, waterings, luck, air }: Bench,
+  { strategy, wetness, memory, waterings, luck, air, cuttings }: Bench,
   day: number,
   regime: RegimeId | null,
   evaporation: readonly number[],
 ): boolean {
   const { then, column, feltMm } = strategy;
   if (regime === 'dry') return false;
-  // In its rest in the cold what has no roots is left dry.
-  if ((regime === 'sip' || regime === 'half') && restsInCold(strategy, air[day]!, day))
-    return false;
+  if (!rootsShow(cuttings) && leftDry(strategy, regime, air[day]!, day)) return false;
   if ('school' in then) {
     const school = schoolNow(strategy, regime);
     return asksForWater({ column, evaporation, regime, feltMm }, school, wetness, day, memory);
