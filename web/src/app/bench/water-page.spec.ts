@@ -49,7 +49,8 @@ describe('the water of a batch', () => {
 
   it('says why a habit is the usual one, where nobody chose it', async () => {
     expect((await settled('b-18')).text).not.toContain('Usual');
-    expect((await settled('b-21')).text).toContain('Usual: by dryness, not by calendar');
+    expect((await settled('b-21')).text).toContain('it has stores of its own');
+    expect((await settled('b-16')).text).toContain('Usual: by dryness, not by calendar');
   });
 
   it('notes a drink with its amount, a weight and a touch', async () => {

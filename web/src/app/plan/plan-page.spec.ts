@@ -51,6 +51,16 @@ describe('planning a batch', () => {
     expect(page.all('hy-gate-ranges')).toHaveLength(3);
   });
 
+  it('a mother who had better wait is planned for her day in one tap', async () => {
+    const page = await open('m-gast');
+    const [, weekday] = /Wait until (\w+ \d+ \w+)/.exec(page.text)!;
+    expect(page.text).toContain('Cut today;');
+    await page.tap(/^Plan it for /);
+    expect(page.text).toContain(`Cut ${weekday}; set`);
+    expect(page.text).not.toContain('Cut today;');
+    expect(page.text).not.toContain('Plan it for');
+  });
+
   it('moves it with what is typed, in any unit', async () => {
     const page = await open('m-eche');
     const usual = gate(page);

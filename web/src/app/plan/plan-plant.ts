@@ -107,6 +107,11 @@ const COMES_OFF: ReadonlySet<Part> = new Set(['plantlet', 'bulbil', 'root', 'see
           <p class="max-w-none" [class]="'condition ' + c.verdict">
             <i>{{ v.name }}</i>{{ v.like }} · <strong>{{ c.says }}</strong>
             {{ c.why ? c.why + '.' : '' }}
+            @if (c.until; as until) {
+              <button type="button" matButton="outlined" (click)="desk.set('cutOn', until)">
+                {{ say.planItFor({ near: words.near(until) }) }}
+              </button>
+            }
             <a [routerLink]="['/mothers', c.id]">{{ say.checkThePlant() }}</a>
           </p>
         }
@@ -154,7 +159,7 @@ export class PlanPlant {
 
   protected readonly desk = inject(PlanDesk);
   private readonly cut = inject(PlanCut);
-  private readonly words = inject(Words);
+  protected readonly words = inject(Words);
   protected readonly mark = { ...FRESH, closure: 0.35 };
 
   protected readonly view = computed(() => {
@@ -198,6 +203,8 @@ export class PlanPlant {
       id: mother.id,
       verdict,
       says,
+      // A day that is planned already need not be offered.
+      until: verdict === 'wait' && until !== null && this.desk.cutOn() < until ? until : null,
       why: notes.find((n) => n.weight !== 'good')?.says ?? '',
     };
   });
