@@ -65,7 +65,7 @@ function build() {
     10_000,
   );
   return new Promise((resolve) => {
-    const child = spawn('npx', ['ng', 'build', '--progress=false'], {
+    const child = spawn('npx', ['ng', 'build'], {
       stdio: ['ignore', 'inherit', 'inherit'],
       env,
     });

@@ -107,24 +107,25 @@ const COMES_OFF: ReadonlySet<Part> = new Set(['plantlet', 'bulbil', 'root', 'see
           <p class="max-w-none" [class]="'condition ' + c.verdict">
             <i>{{ v.name }}</i>{{ v.like }} · <strong>{{ c.says }}</strong>
             {{ c.why ? c.why + '.' : '' }}
-            @if (c.until; as until) {
-              <button type="button" matButton="outlined" (click)="desk.set('cutOn', until)">
-                {{ say.planItFor({ near: words.near(until) }) }}
-              </button>
-            }
             <a [routerLink]="['/mothers', c.id]">{{ say.checkThePlant() }}</a>
           </p>
         }
         <p class="quiet small max-w-none">{{ v.rule }}</p>
-        @if (v.laidOut; as to) {
-          <a
-            matButton="outlined"
-            class="no-print justify-self-start"
-            [routerLink]="to.at"
-            [queryParams]="{ mother: desk.draft().mother }"
-            >{{ to.says }}</a
-          >
-        }
+        <p class="no-print flex flex-wrap gap-2 max-w-none">
+          @if (condition()?.until; as until) {
+            <button type="button" matButton="outlined" (click)="desk.set('cutOn', until)">
+              {{ say.planItFor({ near: words.near(until) }) }}
+            </button>
+          }
+          @if (v.laidOut; as to) {
+            <a
+              matButton="outlined"
+              [routerLink]="to.at"
+              [queryParams]="{ mother: desk.draft().mother }"
+              >{{ to.says }}</a
+            >
+          }
+        </p>
       </div>
     }
   `,

@@ -26,6 +26,7 @@ import { inSentence } from '@hypogeon/messages';
 import { say as word } from '@hypogeon/messages/look-words';
 import { say } from '@hypogeon/messages/library-page';
 import { Journal } from '../data/journal';
+import { DrawingDefs } from '../marks/drawing-defs';
 import { PlantPicture } from '../marks/plant-picture';
 import { Field, FieldControl } from '../forms/field';
 
@@ -211,12 +212,15 @@ export class LibraryPage {
       };
     });
   });
-  /** A screenful stands first, and takes taps; the rest of the wall is built behind it. */
+  /** A screenful is drawn first, and takes taps; the rest of the wall is built behind it. */
   private readonly most = signal(SCREENFUL);
   protected readonly drawn = computed(() => this.rows().slice(0, this.most()));
 
   constructor() {
-    afterNextRender(() => setTimeout(() => this.most.set(Infinity)));
+    const drawings = inject(DrawingDefs);
+    afterNextRender(() =>
+      setTimeout(() => void drawings.drawn().then(() => this.most.set(Infinity))),
+    );
   }
 }
 
