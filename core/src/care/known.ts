@@ -1,8 +1,8 @@
-import { later, type Day } from '../days';
+import { daysBetween, later, type Day } from '../days';
 import { fold, isKind, type Batch, type Entry, type State } from '../journal';
 import { memo, memoBy } from '../memo';
 import type { Ask } from './care';
-
+import { STANDS } from './rhythm';
 import { showsRoots } from './signs';
 import { WithOne } from './with-one';
 
@@ -45,11 +45,29 @@ function bears({ kind, sure }: Pick<Ask, 'kind' | 'sure'>, entry: Entry): boolea
   return entry.kind !== 'watered' || question === 'water';
 }
 
+/** To be potted on since so many have had roots for weeks, by count. */
+const ofCounted = ({ kind, sure }: Pick<Ask, 'kind' | 'sure'>): boolean =>
+  kind === 'pot-on' && sure.by === 'count';
+
+/**
+ * A count told on its own day is of roots that are ready weeks later: potting that stood before it had been asked for
+ * without it, unless nobody had stood at the batch for so long that the ask was forgotten. By far the most of what a long
+ * journal tells are such counts.
+ */
+function standsThrough(told: Told, i: number): boolean {
+  const [on, { kind, day }] = told[i]!;
+  if (kind !== 'tally' || day !== on) return false;
+  const before = told.findLast(([was, e], k) => k < i && was < on && e.kind !== 'put');
+  return before !== undefined && daysBetween(before[1].day, on) <= 2 * STANDS['pot-on']!;
+}
+
 /** The day an entry was told on: never before the day it tells of. */
 const toldOn = ({ at, day }: Entry): Day => later(at.slice(0, 10), day);
 
+type Told = readonly (readonly [told: Day, entry: Entry])[];
+
 /** What of a batch was told that may ask for something, with the day it was told on, the first told first. */
-const toldOf = memo((log: readonly Entry[]): readonly (readonly [told: Day, entry: Entry])[] =>
+const toldOf = memo((log: readonly Entry[]): Told =>
   log
     .filter((e) => !SAYS_NOTHING.has(e.kind))
     .map((e) => [toldOn(e), e] as const)
@@ -70,7 +88,9 @@ export function knownSince(
   const log = logs.get(batch) ?? state.log.get(`batch/${batch.id}`);
   if (log === undefined) return ask.since;
   const told = toldOf(log);
-  const latest = told.findLast(([, e]) => bears(ask, e))?.[0];
+  const latest = told.findLast(
+    ([, e], i) => bears(ask, e) && !(ofCounted(ask) && standsThrough(told, i)),
+  )?.[0];
   if (latest === undefined || latest <= ask.since) return ask.since;
   // Stamps are of the whole world: what was told this evening may carry tomorrow’s date.
   const last = latest > day ? day : latest;
