@@ -1,6 +1,6 @@
 import { memo } from '../memo';
 import type { MethodId } from './method';
-import { growsCool, seasonAt, type NightAndNoon } from './season';
+import { growsCool, seasonStateAt, type NightAndNoon } from './season';
 import type { Taxon, Window } from './taxon';
 
 /** Growth doubles with ten degrees. Working assumption; 1.7–2.5 make sense. */
@@ -58,9 +58,9 @@ export interface GrowingAir extends NightAndNoon {
 }
 
 /** What a day gives towards roots, in days at the warmth of its window, in season. */
-export function growthOn(grower: Grower, { tempC, dayHours, ...extremes }: GrowingAir): number {
-  const { state } = seasonAt(grower, tempC, dayHours, extremes);
-  return growthRate(tempC, grower) * SEASON_PACE[state];
+export function growthOn(grower: Grower, air: GrowingAir): number {
+  const state = seasonStateAt(grower, air.tempC, air.dayHours, air);
+  return growthRate(air.tempC, grower) * SEASON_PACE[state];
 }
 
 export interface WeibullTime {

@@ -36,6 +36,42 @@ export interface NightAndNoon {
   readonly noonC?: number | undefined;
 }
 
+/** What a day is to a plant, and what makes it so. */
+type Finding = 'grows' | 'short days' | 'cold nights' | 'hot noons' | 'a little out' | 'far out';
+
+const STATE: Readonly<Record<Finding, SeasonState>> = {
+  grows: 'active',
+  'short days': 'marginal',
+  'cold nights': 'marginal',
+  'hot noons': 'marginal',
+  'a little out': 'marginal',
+  'far out': 'resting',
+};
+
+function findingOf(
+  taxon: Pick<Taxon, 'season'>,
+  tempC: number,
+  dayHours: number | undefined,
+  { nightC, noonC }: NightAndNoon,
+): Finding {
+  const { fromC, toC } = taxon.season;
+  const outside = tempC < fromC ? fromC - tempC : tempC > toC ? tempC - toC : 0;
+  if (outside > 0) return outside <= MARGIN_C ? 'a little out' : 'far out';
+  const shortest = growsCool(taxon) ? SHORT_COOL_DAY_HOURS : SHORT_DAY_HOURS;
+  if (dayHours !== undefined && dayHours < shortest) return 'short days';
+  if (nightC !== undefined && nightC < fromC - COLD_NIGHT_C) return 'cold nights';
+  if (noonC !== undefined && noonC > toC + HOT_NOON_C) return 'hot noons';
+  return 'grows';
+}
+
+/** The same as {@link seasonAt} without its reason: sums over years ask for nothing else. */
+export const seasonStateAt = (
+  taxon: Pick<Taxon, 'season'>,
+  tempC: number,
+  dayHours: number | undefined,
+  extremes: NightAndNoon,
+): SeasonState => STATE[findingOf(taxon, tempC, dayHours, extremes)];
+
 /**
  * Whether a plant grows in air of this mean temperature, with the reason in words.
  * @param tempC mean of the day, °C
@@ -46,20 +82,28 @@ export function seasonAt(
   taxon: Pick<Taxon, 'season'>,
   tempC: number,
   dayHours?: number,
-  { nightC, noonC }: NightAndNoon = {},
+  extremes: NightAndNoon = {},
 ): Season {
-  const { fromC, toC } = taxon.season;
-  const shortest = growsCool(taxon) ? SHORT_COOL_DAY_HOURS : SHORT_DAY_HOURS;
-  const outside = tempC < fromC ? fromC - tempC : tempC > toC ? tempC - toC : 0;
-  const side = tempC < fromC ? say.tooCool() : say.tooWarm();
-  if (outside === 0 && dayHours !== undefined && dayHours < shortest)
-    return { state: 'marginal', reason: say.warmEnoughButDays() };
-  if (outside === 0 && nightC !== undefined && nightC < fromC - COLD_NIGHT_C)
-    return { state: 'marginal', reason: say.warmEnoughByDay() };
-  if (outside === 0 && noonC !== undefined && noonC > toC + HOT_NOON_C)
-    return { state: 'marginal', reason: say.mildOnTheWhole() };
-  if (outside === 0) return { state: 'active', reason: say.warmEnoughToGrow() };
-  return outside <= MARGIN_C
-    ? { state: 'marginal', reason: say.aLittleToGrow({ side }) }
-    : { state: 'resting', reason: say.toGrowRootsWill({ side }) };
+  const finding = findingOf(taxon, tempC, dayHours, extremes);
+  return {
+    state: STATE[finding],
+    reason: reasonOf(finding, tempC < taxon.season.fromC ? say.tooCool : say.tooWarm),
+  };
+}
+
+function reasonOf(finding: Finding, side: () => string): string {
+  switch (finding) {
+    case 'grows':
+      return say.warmEnoughToGrow();
+    case 'short days':
+      return say.warmEnoughButDays();
+    case 'cold nights':
+      return say.warmEnoughByDay();
+    case 'hot noons':
+      return say.mildOnTheWhole();
+    case 'a little out':
+      return say.aLittleToGrow({ side: side() });
+    case 'far out':
+      return say.toGrowRootsWill({ side: side() });
+  }
 }

@@ -74,6 +74,34 @@ describe('a leaf that lies on its mix', () => {
       expect(asked(warm, n)).toMatchObject({ kind: 'mist', since: storyDay(40), late: n - 40 });
   });
 
+  it('is left dry where the night may freeze, however mild the day', () => {
+    const frosty = fold(
+      written(
+        {
+          kind: 'put',
+          record: 'space',
+          key: 'bench',
+          day: DAY,
+          fields: {
+            name: 'Step',
+            monthly: Array.from({ length: 12 }, () => ({ minC: 1, maxC: 27, rh: 0.6 })),
+          },
+        },
+        batchPut({
+          ...FIELDS,
+          mother: null,
+          taxon: 'echeveria-elegans',
+          method: 'leaf',
+          course: 'laid',
+        }),
+        ...['0: cut', '1: set', '5: mist'].flatMap((line) =>
+          deedsOf(line.split(': ')[1]!, Number(line.split(': ')[0])),
+        ),
+      ),
+    );
+    expect(asked(frosty, 20)).toBeUndefined();
+  });
+
   it('with roots it is sprayed as before: young roots dry out', () => {
     expect(asked(cut(6, {}, '5: mist', '18: count 4r'), 20)?.kind).toBe('mist');
   });

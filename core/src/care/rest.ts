@@ -27,8 +27,8 @@ export function isLeftDry(
   if (facts.taxon === null || facts.hasRoots) return false;
   const under = leftDryUnder(state, batch, regime, facts.taxon);
   if (under === -Infinity) return false;
-  const { state: season, tempC } = seasonOf(state, batch, facts.taxon, day);
-  return season === 'resting' && tempC < under;
+  const { state: season, tempC, frost } = seasonOf(state, batch, facts.taxon, day);
+  return season === 'resting' && (frost || tempC < under);
 }
 
 /**

@@ -1,4 +1,4 @@
-import { grownAs, growthOn, seasonAt, slowed, type WeibullTime } from '../botany';
+import { grownAs, growthOn, seasonStateAt, slowed, type WeibullTime } from '../botany';
 import {
   drawBatch,
   guideBelief,
@@ -204,7 +204,7 @@ export function passDay(bench: Bench, day: number, { set, drink, look, warmerC =
   const shared = set ? SPREAD_HAZARD * near * wet : 0;
   const stood = logged > LOGGED_DAYS ? LOGGED_HAZARD : 0;
   // What rests without roots stands wet with nothing that drinks: winter wet rots it, wound or none.
-  const { state } = seasonAt(grower, growing.tempC, growing.dayHours, growing);
+  const state = seasonStateAt(grower, growing.tempC, growing.dayHours, growing);
   const idle = set && state === 'resting' ? RESTING_WET_HAZARD * wet : 0;
   const lying = set && strategy.lies && bench.soaked ? LYING_WET_HAZARD * wet : 0;
   const mould = now.rh > MOULD_RH ? MOULD_HAZARD : 0;

@@ -10,7 +10,7 @@ import {
 } from '../water';
 import { benchOf, morning, passDay, type Alive, type Bench, type Drink } from './bench-day';
 import type { BenchLuck } from './luck';
-import { grownAs, METHOD, seasonAt } from '../botany';
+import { grownAs, METHOD, seasonStateAt } from '../botany';
 import type { Air } from '../climate';
 import { growingOf, type Strategy } from './strategy';
 import type { Weather } from './weather-ahead';
@@ -146,7 +146,7 @@ function leftDry(strategy: Strategy, regime: RegimeId | null, air: Air, day: num
   const growing = growingOf(strategy, air, day);
   const crumb = METHOD[method].crumb === true;
   if (growing.tempC >= leftDryBelow(regime, grower.season.fromC, crumb)) return false;
-  return seasonAt(grower, growing.tempC, growing.dayHours, growing).state === 'resting';
+  return seasonStateAt(grower, growing.tempC, growing.dayHours, growing) === 'resting';
 }
 
 const standing = ({ rotted, dried }: Alive): boolean => rotted < 0 && dried < 0;
