@@ -24,6 +24,11 @@ export const messageLocale = (): string => reader.locale();
 /** A place's messages are wanted and not here. */
 export const messagesMissing = (): void => reader.missing();
 
-/** @returns `de` of `de-AT` */
-export const languageOf = (locale: string): string =>
-  locale === PSEUDO ? locale : locale.split('-', 1)[0]!;
+let latest = { locale: SOURCE, language: SOURCE };
+
+/** @returns `de` of `de-AT`; asked with every message, mostly of the one locale */
+export function languageOf(locale: string): string {
+  if (locale !== latest.locale)
+    latest = { locale, language: locale === PSEUDO ? locale : locale.split('-', 1)[0]! };
+  return latest.language;
+}
