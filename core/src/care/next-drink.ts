@@ -63,7 +63,8 @@ export function drinks(
     verdict.reason.why !== 'pool'
   )
     resting(ask, batch, facts, day, verdict, rest, count);
-  else byVerdict(ask, facts, day, verdict, count, neverLate(regime, facts.hasRoots), (due) =>
+  else
+    byVerdict(ask, facts, day, verdict, count, neverLate(regime, facts.hasRoots), (due) =>
       warmSince(state, batch, facts, regime, due, day),
     );
 }

@@ -26,7 +26,6 @@ import { inSentence } from '@hypogeon/messages';
 import { say as word } from '@hypogeon/messages/look-words';
 import { say } from '@hypogeon/messages/library-page';
 import { Journal } from '../data/journal';
-import { DrawingDefs } from '../marks/drawing-defs';
 import { PlantPicture } from '../marks/plant-picture';
 import { Field, FieldControl } from '../forms/field';
 
@@ -212,15 +211,12 @@ export class LibraryPage {
       };
     });
   });
-  /** A screenful is drawn first, and takes taps; the rest of the wall is built behind it. */
+  /** A screenful stands first, and takes taps; the rest of the wall is built behind it. */
   private readonly most = signal(SCREENFUL);
   protected readonly drawn = computed(() => this.rows().slice(0, this.most()));
 
   constructor() {
-    const drawings = inject(DrawingDefs);
-    afterNextRender(() =>
-      setTimeout(() => void drawings.drawn().then(() => this.most.set(Infinity))),
-    );
+    afterNextRender(() => setTimeout(() => this.most.set(Infinity)));
   }
 }
 
