@@ -3,7 +3,7 @@ import { fold, type State } from '../journal';
 import { batchPut, DAY, FIELDS, written } from '../testing/entries';
 import { deedsOf, storyCare, storyDay } from '../testing/story';
 
-/** Leaves whose roots are seen, told on the day or so many days late: `told('9: cut', '40+12: count 3r')`. */
+/** Crowns whose roots are seen, told on the day or so many days late: `told('9: cut', '40+12: count 3r')`. */
 function told(...lines: readonly string[]): State {
   const drafts = lines.flatMap((line) => {
     const [when, deed] = line.split(': ');

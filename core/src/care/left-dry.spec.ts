@@ -10,20 +10,24 @@ import { leftDryBelow } from '../water';
  */
 
 /** The same frame, then a warm house from day 40. */
-const cut = (tempC: number, fields: Partial<BatchFields> = {}, ...then: readonly string[]): State =>
+const cut = (
+  air: number | object,
+  fields: Partial<BatchFields> = {},
+  ...then: readonly string[]
+): State =>
   fold(
     written(
       ...(
         [
-          ['bench', 'Frame', tempC],
+          ['bench', 'Frame', air],
           ['house', 'House', 20],
         ] as const
-      ).map(([key, name, air]) => ({
+      ).map(([key, name, is]) => ({
         kind: 'put' as const,
         record: 'space' as const,
         key,
         day: DAY,
-        fields: { name, tempC: air, rh: 0.6 },
+        fields: { name, ...(typeof is === 'number' ? { tempC: is, rh: 0.6 } : is) },
       })),
       batchPut({
         ...FIELDS,
@@ -75,30 +79,8 @@ describe('a leaf that lies on its mix', () => {
   });
 
   it('is left dry where the night may freeze, however mild the day', () => {
-    const frosty = fold(
-      written(
-        {
-          kind: 'put',
-          record: 'space',
-          key: 'bench',
-          day: DAY,
-          fields: {
-            name: 'Step',
-            monthly: Array.from({ length: 12 }, () => ({ minC: 1, maxC: 27, rh: 0.6 })),
-          },
-        },
-        batchPut({
-          ...FIELDS,
-          mother: null,
-          taxon: 'echeveria-elegans',
-          method: 'leaf',
-          course: 'laid',
-        }),
-        ...['0: cut', '1: set', '5: mist'].flatMap((line) =>
-          deedsOf(line.split(': ')[1]!, Number(line.split(': ')[0])),
-        ),
-      ),
-    );
+    const monthly = Array.from({ length: 12 }, () => ({ minC: 1, maxC: 27, rh: 0.6 }));
+    const frosty = cut({ monthly }, {}, '5: mist');
     expect(asked(frosty, 20)).toBeUndefined();
   });
 

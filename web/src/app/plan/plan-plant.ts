@@ -111,7 +111,7 @@ const COMES_OFF: ReadonlySet<Part> = new Set(['plantlet', 'bulbil', 'root', 'see
           </p>
         }
         <p class="quiet small max-w-none">{{ v.rule }}</p>
-        <p class="no-print flex flex-wrap gap-2 max-w-none">
+        <p class="no-print flex empty:hidden flex-wrap gap-2 max-w-none">
           @if (condition()?.until; as until) {
             <button type="button" matButton="outlined" (click)="desk.set('cutOn', until)">
               {{ say.planItFor({ near: words.near(until) }) }}
